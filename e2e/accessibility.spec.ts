@@ -1,0 +1,118 @@
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import type { Page } from '@playwright/test'
+import { expect, openFormula, openHome, test } from './helpers'
+
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+
+interface Violation {
+  id: string
+  impact: string | null
+  nodes: { target: string[]; failureSummary?: string }[]
+}
+
+/** Serious and critical violations of WCAG 2.2 A and AA on the page as it stands. */
+async function violations(page: Page) {
+  await page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'))
+  await page.evaluate(axe)
+  const found = await page.evaluate(() =>
+    (window as unknown as { axe: { run: (options: object) => Promise<{ violations: Violation[] }> } }).axe
+      .run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })
+      .then((r) => r.violations),
+  )
+  return found
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .map(
+      (v) =>
+        `${v.id}: ${v.nodes
+          .slice(0, 3)
+          .map((n) => `${n.target.join(' ')} ${n.failureSummary ?? ''}`)
+          .join(' | ')}`,
+    )
+}
+
+for (const theme of ['light', 'dark'] as const) {
+  test.describe(`${theme} colours`, () => {
+    test.use({ colorScheme: theme })
+
+    test('formulas, the brief and the empty shelf', async ({ page }) => {
+      await openHome(page)
+      expect(await violations(page)).toEqual([])
+      await page.getByRole('button', { name: 'New formula' }).first().click()
+      await expect(page.getByRole('dialog')).toBeVisible()
+      expect(await violations(page)).toEqual([])
+      await page.keyboard.press('Escape')
+      await page.getByRole('button', { name: 'Remove the examples' }).click()
+      await expect(page.getByText('The shelf is empty.')).toBeVisible()
+      expect(await violations(page)).toEqual([])
+    })
+
+    test('a formula in trouble, the finder, the keys and a line', async ({ page }) => {
+      await openFormula(page, 'Storm Warning serum')
+      await page.getByRole('button', { name: /caution/ }).click()
+      expect(await violations(page)).toEqual([])
+      await page.keyboard.press('/')
+      await page.getByRole('combobox', { name: /^Material/ }).fill('oil')
+      await expect(
+        page.getByRole('listbox', { name: 'Materials found' }).getByRole('option').first(),
+      ).toBeVisible()
+      expect(await violations(page)).toEqual([])
+      await page.keyboard.press('Escape')
+      await expect(page.getByRole('dialog')).toHaveCount(0)
+      await page.keyboard.press('?')
+      await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
+      expect(await violations(page)).toEqual([])
+      await page.keyboard.press('Escape')
+      await expect(page.getByRole('dialog')).toHaveCount(0)
+      await page.getByRole('button', { name: /^Niacinamide/ }).click()
+      await expect(page.getByRole('dialog', { name: 'Niacinamide' })).toBeVisible()
+      expect(await violations(page)).toEqual([])
+    })
+
+    test('the shelf and a material', async ({ page }) => {
+      await openHome(page)
+      await page.getByRole('link', { name: 'Shelf' }).click()
+      await expect(page.getByRole('link', { name: /^Distilled water/ })).toBeVisible()
+      expect(await violations(page)).toEqual([])
+      await page.goto('/shelf/salicylic-acid')
+      await expect(page.locator('.apexcharts-svg').first()).toBeVisible()
+      expect(await violations(page)).toEqual([])
+    })
+
+    test('the emulsion of a formula', async ({ page }) => {
+      await openFormula(page, 'Winter Pier hand butter')
+      await page.getByRole('link', { name: 'Emulsion', exact: true }).click()
+      await page.getByRole('button', { name: /in use/ }).click()
+      expect(await violations(page)).toEqual([])
+    })
+
+    test('the pH of a formula and of its tools', async ({ page }) => {
+      await openFormula(page, 'Storm Warning serum')
+      await page.getByRole('link', { name: 'pH', exact: true }).click()
+      await expect(page.locator('.apexcharts-svg').first()).toBeVisible()
+      await page.getByRole('button', { name: 'Try it on a small portion' }).click()
+      await page.getByRole('button', { name: 'Weigh twenty drops' }).click()
+      expect(await violations(page)).toEqual([])
+      await page.getByRole('button', { name: 'How to make the solution' }).click()
+      await expect(page.getByRole('dialog')).toBeVisible()
+      expect(await violations(page)).toEqual([])
+      await page.keyboard.press('Escape')
+      await expect(page.getByRole('dialog')).toHaveCount(0)
+      await page.getByRole('button', { name: 'Set with buffers' }).click()
+      await expect(page.getByRole('dialog')).toBeVisible()
+      expect(await violations(page)).toEqual([])
+    })
+
+    test('versions and print', async ({ page }) => {
+      await openFormula(page, 'Low Tide toner')
+      await page.getByRole('link', { name: 'Versions' }).click()
+      await page.getByRole('button', { name: 'Save a version' }).click()
+      await page.getByRole('button', { name: 'Save version' }).click()
+      await expect(page.getByRole('heading', { name: 'Version 1' })).toBeVisible()
+      expect(await violations(page)).toEqual([])
+      await page.getByRole('link', { name: 'Print' }).click()
+      await expect(page.locator('.paper')).toBeVisible()
+      expect(await violations(page)).toEqual([])
+    })
+  })
+}

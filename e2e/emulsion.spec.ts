@@ -1,0 +1,74 @@
+import { expect, openFormula, openHome, test, upload } from './helpers'
+
+test('the make-up of a cream, and another emulsifier taken with a way back', async ({ page }) => {
+  await openFormula(page, 'Harbour Fog face cream')
+  await page.getByRole('link', { name: 'Emulsion', exact: true }).click()
+  const profile = page.getByRole('region', { name: 'Oil in water, a cream' })
+  await expect(profile).toContainText('21.5 % oil phase')
+  await expect(profile.locator('li', { hasText: 'HLB' }).first()).toContainText('does not hold')
+  const chooser = page.getByRole('region', { name: 'What else would carry it' })
+  await expect(chooser.locator('li', { hasText: 'in use' })).toContainText('Olivate emulsifier')
+  await chooser.getByRole('button', { name: /^Cetearyl glucoside emulsifier/ }).click()
+  await expect(chooser).toContainText('Nonionic: salts and charged actives leave it alone')
+  await chooser.getByRole('button', { name: /^Take it/ }).click()
+  await expect(chooser.locator('li', { hasText: 'in use' })).toContainText('Cetearyl glucoside')
+  await page.getByRole('link', { name: 'Sheet' }).click()
+  await expect(page.locator('li.line', { hasText: 'Cetearyl glucoside emulsifier' })).toHaveCount(1)
+  await expect(page.locator('li.line', { hasText: 'Olivate emulsifier' })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Undo', exact: true }).first().click()
+  await expect(page.locator('li.line', { hasText: 'Olivate emulsifier' })).toHaveCount(1)
+})
+
+test('several candidates are kept as trial versions at once', async ({ page }) => {
+  await openFormula(page, 'Harbour Fog face cream')
+  await page.getByRole('link', { name: 'Emulsion', exact: true }).click()
+  const chooser = page.getByRole('region', { name: 'What else would carry it' })
+  for (const name of [/^Cetearyl glucoside emulsifier/, /^Emulsifying wax/]) {
+    await chooser.getByRole('button', { name }).click()
+    await chooser.getByLabel('Try it as a version').check()
+  }
+  await chooser.getByRole('button', { name: 'Keep 2 trials as versions' }).click()
+  await expect(page.getByText('2 trials kept under Versions.')).toBeVisible()
+  await expect(chooser.locator('li', { hasText: 'in use' })).toContainText('Olivate emulsifier')
+  await page.getByRole('link', { name: 'Versions' }).click()
+  await expect(page.getByLabel('Name of version 1')).toHaveValue(/^Trial: /)
+  await expect(page.getByLabel('Name of version 2')).toHaveValue(/^Trial: /)
+})
+
+test('what a swap would bring is said before it is taken', async ({ page }) => {
+  await openFormula(page, 'Harbour Fog face cream')
+  await page.getByRole('link', { name: 'Emulsion', exact: true }).click()
+  const chooser = page.getByRole('region', { name: 'What else would carry it' })
+  await chooser.getByRole('button', { name: /^Show all/ }).click()
+  await chooser.getByRole('button', { name: /^Cetrimonium chloride/ }).click()
+  await expect(chooser).toContainText('It would bring')
+  await expect(chooser).toContainText('is positively charged, xanthan gum negatively')
+})
+
+test('a gel has no emulsion and still chooses its thickener', async ({ page }) => {
+  await openHome(page)
+  await page.getByRole('link', { name: /^Salt Breeze/ }).click()
+  await page.getByRole('link', { name: 'Emulsion', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'There is no emulsion here' })).toBeVisible()
+  const chooser = page.getByRole('region', { name: 'What else would carry it' })
+  await expect(chooser.locator('li', { hasText: 'in use' })).toHaveCount(1)
+})
+
+test('oils alone have nothing to choose', async ({ page }) => {
+  await openHome(page)
+  await upload(
+    page,
+    'one.omblet.json',
+    JSON.stringify({
+      format: 'omblet-formula',
+      formatVersion: 1,
+      name: 'Dry Dock balm',
+      product: { kind: 'butter', site: 'body', rinse: 'leave-on', region: 'EU' },
+      phases: [{ name: 'Oil', role: 'oil', lines: [{ material: 'squalane', percent: 100 }] }],
+    }),
+  )
+  await page.getByRole('link', { name: 'Dry Dock balm' }).click()
+  await page.getByRole('link', { name: 'Emulsion', exact: true }).click()
+  await expect(page.getByText('Without water there is nothing to emulsify')).toBeVisible()
+  await expect(page.getByText('Without water on the outside there is nothing to thicken here.')).toBeVisible()
+})

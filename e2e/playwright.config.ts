@@ -1,0 +1,41 @@
+import { defineConfig } from '@playwright/test'
+
+const port = Number(process.env['OMBLET_E2E_PORT'] ?? 4327)
+
+/** Debian's Chromium, without anything that reaches for the network. */
+export const LAUNCH = {
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+}
+
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../test-results',
+  fullyParallel: true,
+  workers: 2,
+  forbidOnly: true,
+  reporter: [['list']],
+  timeout: 90_000,
+  // A page that loads its code on a busy machine may take longer than the usual five seconds.
+  expect: { timeout: 15_000 },
+  use: {
+    baseURL: `http://localhost:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: LAUNCH,
+    screenshot: 'only-on-failure',
+  },
+  webServer: {
+    command: 'node_modules/.bin/tsx packages/server/src/main.ts',
+    cwd: '..',
+    url: `http://localhost:${port}/`,
+    env: { PORT: String(port) },
+    reuseExistingServer: false,
+  },
+})

@@ -1,0 +1,107 @@
+// Takes the pictures in docs/screenshots from the demo data. Run after a build: npm run screenshots.
+import { spawn } from 'node:child_process'
+import { chromium, type Page } from '@playwright/test'
+import { LAUNCH } from './playwright.config'
+
+const PORT = 4398
+const root = new URL('..', import.meta.url).pathname
+const server = spawn(`${root}/node_modules/.bin/tsx`, [`${root}/packages/server/src/main.ts`], {
+  cwd: root,
+  env: { ...process.env, PORT: String(PORT) },
+  stdio: ['ignore', 'pipe', 'inherit'],
+})
+await new Promise((resolve) => server.stdout.once('data', resolve))
+const browser = await chromium.launch(LAUNCH)
+
+const open = async (size: { width: number; height: number }, dark = false) => {
+  const context = await browser.newContext({
+    baseURL: `http://localhost:${PORT}`,
+    viewport: size,
+    colorScheme: dark ? 'dark' : 'light',
+  })
+  const page = await context.newPage()
+  await page.goto('/')
+  await page.locator('article.formula').first().waitFor()
+  return page
+}
+const shot = async (page: Page, name: string) => {
+  await page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'))
+  await page.evaluate(() => document.fonts.ready)
+  await page.screenshot({ path: `${root}/docs/screenshots/${name}.png` })
+}
+const formula = async (page: Page, name: string) => {
+  await page.goto('/formulas')
+  await page.getByRole('link', { name }).click()
+  await page.locator('section.phase').first().waitFor()
+}
+
+const wide = { width: 1280, height: 800 }
+try {
+  const page = await open(wide)
+  await shot(page, 'formulas')
+  await page.getByRole('button', { name: 'New formula' }).first().click()
+  await page.getByRole('dialog').waitFor()
+  await shot(page, 'new-formula')
+  await formula(page, 'Harbour Fog face cream')
+  await shot(page, 'sheet')
+  await page.keyboard.press('/')
+  await page.getByRole('combobox', { name: /^Material/ }).fill('xantan')
+  await shot(page, 'finder')
+  await formula(page, 'Storm Warning serum')
+  await shot(page, 'findings')
+  await formula(page, 'Night Watch acid serum')
+  await page.getByRole('link', { name: 'Versions' }).click()
+  await page.getByRole('button', { name: 'Save a version' }).click()
+  await page.getByLabel(/What is new/).fill('first light')
+  await page.getByRole('button', { name: 'Save version' }).click()
+  await page.getByRole('heading', { name: /Version 1/ }).waitFor()
+  await page.getByRole('link', { name: 'Sheet' }).click()
+  await page.getByRole('textbox', { name: 'Mandelic acid, percent' }).fill('5')
+  await page.getByRole('link', { name: 'Versions' }).click()
+  await page.getByRole('heading', { name: /Version 1/ }).waitFor()
+  await page.locator('.p-toast-message').waitFor({ state: 'detached' })
+  await shot(page, 'versions')
+  await formula(page, 'Night Watch acid serum')
+  await page.getByRole('link', { name: 'pH', exact: true }).click()
+  for (const [ph, grams] of [
+    ['2.71', '1.5'],
+    ['2.95', '2'],
+    ['3.22', null],
+  ] as const) {
+    await page.getByLabel('Read the pH').fill(ph)
+    await page.getByRole('button', { name: 'Record' }).click()
+    if (!grams) continue
+    await page.getByLabel('Add', { exact: true }).fill(grams)
+    await page.getByRole('button', { name: 'Added', exact: true }).click()
+  }
+  await page.locator('.apexcharts-svg').first().waitFor()
+  await shot(page, 'ph')
+  await formula(page, 'Harbour Fog face cream')
+  await page.getByRole('link', { name: 'Print' }).click()
+  await page.locator('.paper').waitFor()
+  await shot(page, 'print')
+  await formula(page, 'Harbour Fog face cream')
+  await page.getByRole('link', { name: 'Emulsion', exact: true }).click()
+  await page.getByRole('button', { name: /^Polyglyceryl methylglucose/ }).click()
+  await shot(page, 'emulsion')
+  await page.goto('/shelf')
+  await page.locator('a.row').first().waitFor()
+  await shot(page, 'shelf')
+  await page.goto('/shelf/salicylic-acid')
+  await page.getByRole('button', { name: 'Add a lot' }).click()
+  await page.getByLabel('Pack, in grams').fill('100')
+  await page.getByLabel('Left, in grams').fill('62')
+  await page.getByLabel('Good until').fill('2027-09-30')
+  await page.getByRole('button', { name: 'Add', exact: true }).click()
+  await page.locator('.apexcharts-svg').first().waitFor()
+  await shot(page, 'material')
+  const phone = await open({ width: 390, height: 844 })
+  await formula(phone, 'Storm Warning serum')
+  await shot(phone, 'sheet-phone')
+  const evening = await open(wide, true)
+  await formula(evening, 'Winter Pier hand butter')
+  await shot(evening, 'sheet-evening')
+} finally {
+  await browser.close()
+  server.kill()
+}

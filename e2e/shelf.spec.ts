@@ -1,0 +1,273 @@
+import { readFileSync } from 'node:fs'
+import type { Download } from '@playwright/test'
+import { expect, openHome, test } from './helpers'
+
+const readText = async (file: Download) => readFileSync((await file.path())!, 'utf8')
+
+test('the Shelf is searched and filtered, and a material tells its facts, limits, chart and users', async ({
+  page,
+}) => {
+  await openHome(page)
+  await page.getByRole('link', { name: 'Shelf' }).click()
+  await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible()
+  await page.getByLabel('Search materials').fill('salicilic')
+  await page.getByRole('link', { name: /^Salicylic acid/ }).click()
+  await expect(page.getByRole('heading', { name: 'Salicylic acid' })).toBeVisible()
+  await expect(page.locator('.apexcharts-svg').first()).toBeVisible()
+  const limits = page.getByRole('region', { name: 'Limits table' })
+  await expect(limits).toContainText('Regulation (EC) 1223/2009 Annex III/98')
+  await expect(limits.locator('tr', { hasText: 'leave-on, for face' })).toContainText(/2\s%/)
+  await expect(page.getByText('Does not go with')).toBeVisible()
+  await page.getByRole('link', { name: 'Storm Warning serum' }).click()
+  await expect(page.getByLabel('Name of the formula')).toHaveValue('Storm Warning serum')
+})
+
+test('what is in one’s formulas can be told apart from the rest', async ({ page }) => {
+  await openHome(page)
+  await page.getByRole('link', { name: 'Shelf' }).click()
+  await page.getByRole('combobox', { name: 'Which materials' }).click()
+  await page.getByRole('option', { name: 'In my formulas' }).click()
+  await expect(page.getByRole('link', { name: /^Urea/ })).toBeVisible()
+  await page.getByRole('combobox', { name: 'Kind of material' }).click()
+  await page.getByRole('option', { name: 'Preservatives' }).click()
+  await expect(page.getByRole('link', { name: /^Phenoxyethanol with ethylhexylglycerin/ })).toBeVisible()
+  await expect(page.getByRole('link', { name: /^Urea/ })).toHaveCount(0)
+  await page.getByRole('combobox', { name: 'Which materials' }).click()
+  await page.getByRole('option', { name: 'My own' }).click()
+  await expect(page.getByText('No material of your own yet.')).toBeVisible()
+})
+
+test('a material that is not there says so', async ({ page }) => {
+  await page.goto('/shelf/moon-dust')
+  await expect(page.getByRole('heading', { name: 'This material is not here' })).toBeVisible()
+})
+
+test('a stock is made from its parts, taken apart in the formula, and refuses to contain itself', async ({
+  page,
+}) => {
+  await openHome(page)
+  await page.getByRole('link', { name: 'Low Tide toner' }).click()
+  await expect(page.getByLabel('Name of the formula')).toHaveValue('Low Tide toner')
+  await page.keyboard.press('/')
+  await page.getByRole('combobox', { name: /^Material/ }).fill('Hyaluronate stock')
+  await page.getByRole('button', { name: /material of my own/ }).click()
+  const dialog = page.getByRole('dialog', { name: 'A material of my own' })
+  await expect(dialog.getByLabel('Name', { exact: true })).toBeFocused()
+  const part = async (n: number, words: string, option: RegExp, percent: string) => {
+    await dialog.getByRole('button', { name: 'Add a part' }).click()
+    await dialog.getByRole('combobox', { name: `Part ${n}`, exact: true }).fill(words)
+    await page.getByRole('option', { name: option }).first().click()
+    await dialog.getByLabel(`Percent of part ${n}`).fill(percent)
+  }
+  await part(1, 'sodium hyaluronate', /high weight/, '1')
+  await expect(dialog.getByText('1 % is told')).toBeVisible()
+  await part(2, 'distilled', /Distilled water/, '120')
+  await expect(dialog.getByRole('alert')).toBeVisible()
+  await dialog.getByLabel('Percent of part 2').fill('99')
+  await dialog.getByRole('button', { name: 'Add a part' }).click()
+  await dialog.getByRole('combobox', { name: 'Part 3', exact: true }).fill('Hyaluronate stock')
+  await dialog.getByLabel('Percent of part 3').fill('0')
+  await dialog.getByRole('button', { name: 'Remove part 3' }).click()
+  await dialog.getByRole('button', { name: 'Make and add' }).click()
+  const field = page.getByRole('textbox', { name: 'Hyaluronate stock, percent' })
+  await expect(field).toBeFocused()
+  await field.fill('25')
+  await page.getByRole('button', { name: /^Hyaluronate stock/ }).click()
+  await expect(page.getByRole('dialog', { name: 'Hyaluronate stock' })).toContainText(
+    'Aqua, Sodium Hyaluronate',
+  )
+  // 200 g of toner at 25 % need 50 g; with 5 % spare 52.50 g, of which 1 % is hyaluronate.
+  const recipe = page.getByRole('region', { name: 'Recipe of this stock' })
+  await expect(recipe).toContainText(/Make 52.50\s?g of it/)
+  await expect(recipe.getByRole('listitem').filter({ hasText: 'hyaluronate' })).toContainText(/0.5[23]\s?g/)
+  await recipe.getByLabel('Spare, percent').fill('0')
+  await expect(recipe).toContainText(/Make 50.00\s?g of it/)
+})
+
+test('lots are added, counted, found, and what a formula lacks is listed', async ({ page }) => {
+  await openHome(page)
+  await page.goto('/shelf/propanediol')
+  await page.getByRole('button', { name: 'Add a lot' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Add a lot' })
+  await expect(dialog.getByLabel('Pack, in grams')).toBeFocused()
+  await dialog.getByLabel('Pack, in grams').fill('-4')
+  await expect(dialog.getByRole('alert').first()).toBeVisible()
+  await dialog.getByLabel('Pack, in grams').fill('250')
+  await dialog.getByLabel('Left, in grams').fill('3,5')
+  await dialog.getByLabel('Good until').fill('2020-01-31')
+  await dialog.getByLabel('From').fill('the quay')
+  await dialog.getByRole('button', { name: 'Add', exact: true }).click()
+  await expect(page.getByText('past since 2020-01-31')).toBeVisible()
+  await page.getByRole('button', { name: 'Change this lot' }).click()
+  await page.getByLabel('Good until').fill('2199-01-31')
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByText('3.5 g left, until 2199-01-31')).toBeVisible()
+  await page.reload()
+  await expect(page.getByText('3.5 g left, until 2199-01-31')).toBeVisible()
+
+  await page.goto('/shelf')
+  await page.getByRole('combobox', { name: 'Which materials' }).click()
+  await page.getByRole('option', { name: 'On my shelf' }).click()
+  await expect(page.locator('a.row')).toHaveCount(1)
+
+  await page.getByRole('link', { name: 'Formulas', exact: true }).click()
+  await page.getByRole('link', { name: 'Low Tide toner' }).click()
+  await page.getByRole('button', { name: 'More for this formula' }).click()
+  await page.getByRole('menuitem', { name: 'Shopping list' }).click()
+  const row = page.getByRole('row', { name: /^Propanediol/ })
+  await expect(row).toContainText('8.00')
+  await expect(row).toContainText('4.50')
+})
+
+const table = (name: string, text: string) => ({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
+
+test('lots are taken in from a table: shown first, refused with a reason, stored at one press', async ({
+  page,
+}) => {
+  await openHome(page)
+  await page.goto('/shelf')
+  await page.getByRole('button', { name: 'Take in' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Take in materials or lots' })
+  const picker = page.getByTestId('table-picker')
+  await picker.setInputFiles(table('sea.csv', 'colour,shape\nblue,round\n'))
+  await expect(dialog.getByRole('alert')).toContainText('No column is known here')
+  await picker.setInputFiles({ ...table('sea.pdf', 'x'), mimeType: 'application/pdf' })
+  await expect(dialog.getByRole('alert')).toContainText('neither .csv nor .xlsx')
+  await picker.setInputFiles(
+    table('lots.csv', 'material;left_grams;expires\nGlycerin;120,5;31.12.2199\nmoon dust;4;\nurea;some;\n'),
+  )
+  await expect(dialog).toContainText('1 new lots, 0 that change yours, 0 the same, 2 refused.')
+  await expect(dialog.getByRole('region', { name: 'Rows of the file' })).toContainText(
+    'No material is called',
+  )
+  await dialog.getByRole('button', { name: 'Cancel' }).click()
+  await page.goto('/shelf/glycerin')
+  await expect(page.getByText('None. Add what you have')).toBeVisible()
+
+  await page.goto('/shelf')
+  await page.getByRole('button', { name: 'Take in' }).click()
+  await picker.setInputFiles(table('lots.csv', 'material,left_grams,note\nglycerin,120.5,=1+1\n'))
+  await dialog.getByRole('button', { name: 'Store 1 lots' }).click()
+  await page.goto('/shelf/glycerin')
+  await expect(page.getByText('120.5 g left')).toBeVisible()
+
+  // out again as a spreadsheet and in again: the same
+  await page.goto('/shelf')
+  await page.getByRole('button', { name: 'Hand out' }).click()
+  const [csv] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: 'as CSV' }).first().click(),
+  ])
+  expect(await readText(csv)).toContain("'=1+1")
+  await page.getByRole('button', { name: 'Hand out' }).click()
+  const [sheet] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: 'as a spreadsheet' }).first().click(),
+  ])
+  expect(sheet.suggestedFilename()).toBe('omblet-lots.xlsx')
+  await page.getByRole('button', { name: 'Take in' }).click()
+  await picker.setInputFiles({
+    name: 'lots.xlsx',
+    mimeType: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+    buffer: readFileSync((await sheet.path())!),
+  })
+  await expect(dialog).toContainText('0 new lots, 0 that change yours, 1 the same, 0 refused.')
+})
+
+test('a long table shows how far it is and can be stopped', async ({ page }) => {
+  await openHome(page)
+  await page.goto('/shelf')
+  await page.getByRole('button', { name: 'Take in' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Take in materials or lots' })
+  const rows = ['name,inci,usage_min,usage_max']
+  for (let i = 0; i < 10_000; i++) rows.push(`Rockpool extract ${i},Aqua; Algae Extract,1,5`)
+  const long = table('long.csv', rows.join('\n'))
+  await page.getByTestId('table-picker').setInputFiles(long)
+  await expect(dialog.getByRole('status')).toContainText(/of 10000 rows/)
+  await dialog.getByRole('button', { name: 'Stop' }).click()
+  await expect(dialog.getByRole('button', { name: 'Choose a file' })).toBeVisible()
+  await expect(dialog.getByRole('status')).toHaveCount(0)
+  await page.getByTestId('table-picker').setInputFiles(long)
+  await dialog.getByRole('button', { name: 'Store 10000 materials' }).click({ timeout: 30_000 })
+  await expect(page.getByText(/of 105\d\d materials/)).toBeVisible({ timeout: 30_000 })
+})
+
+test('facts of the catalogue are changed, marked, and reset', async ({ page }) => {
+  await openHome(page)
+  await page.goto('/shelf/niacinamide')
+  await page.getByRole('button', { name: 'Change facts' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Change facts' })
+  await expect(dialog.getByLabel('Usual range from, percent')).toBeFocused()
+  await dialog.getByLabel('Usual range from, percent').fill('9')
+  await dialog.getByLabel('Usual range to, percent').fill('3')
+  await expect(dialog.getByRole('alert')).toContainText('must not be above')
+  await dialog.getByLabel('Usual range from, percent').fill('0,5')
+  await dialog.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText(/your change; the catalogue says 1\s?% to 10/)).toBeVisible()
+  await page.reload()
+  await page.getByRole('button', { name: 'Change facts' }).click()
+  await page.getByRole('button', { name: 'Reset to the catalogue' }).click()
+  await expect(page.getByText(/your change/)).toHaveCount(0)
+})
+
+test('the analysis of a lot puts its allergens into the ingredient list', async ({ page }) => {
+  await openHome(page)
+  await page.goto('/shelf/lavandula-angustifolia-oil')
+  await expect(page.getByText(/your lot’s analysis decides/)).toBeVisible()
+  await page.getByRole('button', { name: 'Add a lot' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Add a lot' })
+  await expect(dialog.getByLabel('Pack, in grams')).toBeFocused()
+  await dialog.getByLabel('Pack, in grams').fill('10')
+  await dialog.getByLabel('Percent of Linalool', { exact: true }).fill('140')
+  await expect(dialog.getByRole('alert')).toBeVisible()
+  await dialog.getByLabel('Percent of Linalool', { exact: true }).fill('34')
+  await page.getByTestId('paper-picker').setInputFiles(table('lavender.txt', 'certificate'))
+  await dialog.getByRole('button', { name: 'Add', exact: true }).click()
+  await expect(page.getByText(/analysis: Linalool 34/)).toBeVisible()
+  await page.getByRole('button', { name: 'Change this lot' }).click()
+  await expect(page.getByRole('button', { name: 'lavender.txt' })).toBeVisible()
+  await page.getByRole('button', { name: 'Cancel' }).click()
+
+  await page.getByRole('link', { name: 'Formulas', exact: true }).click()
+  await page.getByRole('link', { name: 'Low Tide toner' }).click()
+  await expect(page.getByLabel('Name of the formula')).toHaveValue('Low Tide toner')
+  await page.keyboard.press('/')
+  await page.getByRole('combobox', { name: /^Material/ }).fill('lavender essential')
+  await page.getByRole('option', { name: /Lavender essential oil/ }).click()
+  await page.getByRole('textbox', { name: 'Lavender essential oil, percent' }).fill('0.05')
+  await expect(page.getByText('The label names Linalool.')).toBeVisible()
+})
+
+test('a material of one’s own is changed and taken out again, with a way back', async ({ page }) => {
+  await openHome(page)
+  await page.goto('/shelf')
+  await page.getByRole('button', { name: 'New material' }).click()
+  const dialog = page.getByRole('dialog', { name: 'A material of my own' })
+  await expect(dialog.getByLabel('Name', { exact: true })).toBeFocused()
+  await dialog.getByLabel('Name', { exact: true }).fill('Samphire glycerite')
+  await dialog.getByRole('button', { name: 'Make' }).click()
+  await expect(page.getByRole('heading', { name: 'Samphire glycerite' })).toBeVisible()
+  await page.getByRole('button', { name: 'Change', exact: true }).click()
+  await page.getByLabel('Usual range from, percent').fill('1')
+  await page.getByLabel('Usual range to, percent').fill('4')
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByText(/1\s?% to 4/)).toBeVisible()
+  await page.getByRole('button', { name: 'Take out' }).click()
+  await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible()
+  await page.locator('.p-toast').getByRole('button', { name: 'Undo' }).click()
+  await page.goto('/shelf/samphire-glycerite')
+  await expect(page.getByRole('heading', { name: 'Samphire glycerite' })).toBeVisible()
+})
+
+test('which of several things a name means is asked before it is added', async ({ page }) => {
+  await openHome(page)
+  await page.getByRole('link', { name: 'Low Tide toner' }).click()
+  await expect(page.getByLabel('Name of the formula')).toHaveValue('Low Tide toner')
+  await page.keyboard.press('/')
+  await page.getByRole('combobox', { name: /^Material/ }).fill('aloe juice')
+  await page.getByRole('option', { name: /^Aloe juice/ }).click()
+  const ask = page.getByRole('region', { name: 'Which aloe?' })
+  await expect(ask).toContainText('A two-hundredth of the amount')
+  await ask.getByRole('button', { name: /^powder, 200-fold/ }).click()
+  await expect(page.getByRole('textbox', { name: 'Aloe powder, 200-fold, percent' })).toBeFocused()
+})

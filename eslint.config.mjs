@@ -1,0 +1,93 @@
+import tseslint from 'typescript-eslint'
+import vue from 'eslint-plugin-vue'
+
+const only = (group, message) => ['error', { patterns: [{ group, message }] }]
+
+export default tseslint.config(
+  { ignores: ['**/node_modules/**', '**/dist/**', 'coverage/**', 'test-results/**', 'playwright-report/**'] },
+  ...tseslint.configs.recommended,
+  ...vue.configs['flat/recommended'],
+  {
+    files: ['**/*.vue'],
+    languageOptions: { parserOptions: { parser: tseslint.parser } },
+  },
+  {
+    rules: {
+      'no-undef': 'off',
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { ignoreRestSiblings: true, varsIgnorePattern: '^_', argsIgnorePattern: '^_' },
+      ],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      'vue/multi-word-component-names': 'off',
+      'vue/require-default-prop': 'off',
+      'vue/max-attributes-per-line': 'off',
+      'vue/singleline-html-element-content-newline': 'off',
+      'vue/html-self-closing': 'off',
+      'vue/html-indent': 'off',
+      'vue/html-closing-bracket-newline': 'off',
+      'vue/first-attribute-linebreak': 'off',
+      'vue/multiline-html-element-content-newline': 'off',
+      'vue/attributes-order': 'off',
+    },
+  },
+  // Dependencies point one way: web, server and cli use core; core uses none of them.
+  {
+    files: ['packages/core/**/*.ts'],
+    rules: {
+      'no-restricted-imports': only(
+        ['vue', 'pinia', 'vue-router', 'primevue*', 'idb', 'express', '@omblet/*', 'node:*'],
+        'core holds computation only: no interface, storage, server or Node code',
+      ),
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'localStorage',
+        'indexedDB',
+        'navigator',
+        'fetch',
+        { name: 'Date', message: 'core has no clock: take the time as an argument' },
+        { name: 'crypto', message: 'core has no random source: take it as an argument' },
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'core has no random source' },
+      ],
+    },
+  },
+  {
+    files: ['packages/core/test/**/*.ts'],
+    rules: { 'no-restricted-imports': 'off', 'no-restricted-globals': 'off' },
+  },
+  {
+    files: ['packages/server/**/*.ts', 'packages/cli/**/*.ts'],
+    rules: {
+      'no-restricted-imports': only(
+        ['@omblet/web*', '**/web/**'],
+        'server and cli use core, never the interface',
+      ),
+    },
+  },
+  {
+    files: ['packages/web/src/storage/**', 'packages/web/src/workers/**'],
+    rules: {
+      'no-restricted-imports': only(
+        ['**/features/**', '**/app/**'],
+        'storage and workers know nothing of the screens',
+      ),
+    },
+  },
+  ...['formulas', 'formula', 'print', 'shelf'].map((feature, _, all) => ({
+    files: [`packages/web/src/features/${feature}/**`],
+    rules: {
+      'no-restricted-imports': only(
+        all
+          .filter((other) => other !== feature)
+          .flatMap((other) => [`**/features/${other}/**`, `../${other}/*`, `../${other}`]),
+        'a feature does not import another feature: share through components, stores or core',
+      ),
+    },
+  })),
+)

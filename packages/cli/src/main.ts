@@ -1,0 +1,165 @@
+import { readFile } from 'node:fs/promises'
+import { resolve } from 'node:path'
+import {
+  acidBaseOf,
+  adjustTo,
+  assess,
+  catalogue,
+  freeAcids,
+  phModelOf,
+  phNow,
+  makeSearch,
+  readFormula,
+  ReadError,
+  report,
+  slug,
+  type Formula,
+  type Material,
+} from '@omblet/core'
+
+const USAGE = `Usage:
+  omblet check FILE [FILE ...]   evaluate formula files and print JSON
+  omblet ph FILE [FILE ...] [--to PH] [--with ADJUSTER --strength PERCENT]
+                                 predicted pH, free acid and the amount of an adjuster
+  omblet catalogue [WORDS]       materials that match, one a line`
+
+const out = (text: string) => process.stdout.write(`${text}\n`)
+// A reader that stops early (head, a closed pipe) is no fault of ours.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code !== 'EPIPE') throw error
+})
+const err = (text: string) => process.stderr.write(`${text.replace(/\s*\n\s*/g, ' ')}\n`)
+
+function explain(error: unknown, file: string): string {
+  if (error instanceof ReadError) return error.message
+  const code = (error as NodeJS.ErrnoException).code
+  if (code === 'ENOENT') return `${file} does not exist. Check the name and the folder.`
+  if (code === 'EISDIR') return `${file} is a folder. Name a formula file in it.`
+  if (code === 'EACCES') return `${file} may not be read. Check its permissions.`
+  return `${file} could not be read: ${error instanceof Error ? error.message : String(error)}`
+}
+
+const load = async (file: string, cwd: string) => readFormula(await readFile(resolve(cwd, file), 'utf8'))
+
+/** One file: pretty JSON. Several: one compact object a line, faults in their place and exit code 2 at the end. */
+async function evaluate(
+  files: readonly string[],
+  cwd: string,
+  work: (formula: Formula) => object,
+): Promise<number> {
+  if (files.length === 0) {
+    err('omblet: name at least one formula file.')
+    return 2
+  }
+  if (files.length === 1) {
+    try {
+      out(JSON.stringify(work(await load(files[0]!, cwd)), null, 2))
+      return 0
+    } catch (error) {
+      err(explain(error, files[0]!))
+      return 2
+    }
+  }
+  let code = 0
+  for (const file of files) {
+    try {
+      out(JSON.stringify({ file, ...work(await load(file, cwd)) }))
+    } catch (error) {
+      out(JSON.stringify({ file, error: explain(error, file) }))
+      code = 2
+    }
+  }
+  return code
+}
+
+interface PhOptions {
+  to: number | null
+  adjuster: string | null
+  strength: number | null
+}
+
+/** Parts file names from `--to`, `--with` and `--strength`; a sentence when one of them makes no sense. */
+function phOptions(args: readonly string[]): { files: string[]; options: PhOptions } | { error: string } {
+  const options: PhOptions = { to: null, adjuster: null, strength: null }
+  const files: string[] = []
+  for (let i = 0; i < args.length; i++) {
+    const arg = args[i]!
+    if (!arg.startsWith('--')) {
+      files.push(arg)
+      continue
+    }
+    const value = args[++i]
+    const number = Number(value?.replace(',', '.'))
+    if (arg === '--to' && number >= 0 && number <= 14) options.to = number
+    else if (arg === '--strength' && number > 0 && number <= 100) options.strength = number
+    else if (arg === '--with' && value) {
+      const key = catalogue.find(value)?.id ?? slug(value)
+      if (!acidBaseOf(key)) return { error: `--with: "${value}" has no acid or base constants here.` }
+      options.adjuster = key
+    } else if (arg === '--to') return { error: '--to must be a pH between 0 and 14.' }
+    else if (arg === '--strength') return { error: '--strength must be a percent above 0, 100 at most.' }
+    else return { error: `there is no option ${arg}. Use --to, --with and --strength.` }
+  }
+  return { files, options }
+}
+
+const twoPlaces = (value: number) => Number(value.toFixed(2))
+
+/** Predicted pH, free acids at the working pH or at `--to`, and the adjuster that gets there. */
+function ph(formula: Formula, { to, adjuster, strength }: PhOptions): object {
+  const a = assess(formula)
+  const p = a.predictedPh
+  const model = phModelOf(a)
+  const start = model ? phNow(a, model).value : 7
+  const key = adjuster ?? (to !== null && to < start ? 'citric-acid' : 'sodium-hydroxide')
+  const at = to ?? a.reading?.ph ?? p?.value ?? null
+  const dose = to === null ? null : adjustTo(a, to, key, strength ?? (adjuster ? 100 : 10))
+  return {
+    predicted: p && { value: twoPlaces(p.value), low: twoPlaces(p.low), high: twoPlaces(p.high) },
+    freeAcid: at === null ? {} : freeAcids(a, at),
+    ...(to === null
+      ? {}
+      : {
+          adjust: dose && {
+            material: dose.material,
+            strengthPercent: dose.strengthPercent,
+            grams: dose.grams,
+            drops: dose.drops,
+          },
+        }),
+  }
+}
+
+const describe = (m: Material) =>
+  [m.id, m.name, m.inci.join(', '), m.phase, m.usage ? `${m.usage.min}–${m.usage.max} %` : '–'].join('\t')
+
+/** Runs one command. Exit code 0 when it evaluated, 2 when it could not read what it was given. */
+export async function main(args: readonly string[], cwd: string): Promise<number> {
+  const [command, ...rest] = args
+  switch (command) {
+    case 'check':
+      return evaluate(rest, cwd, (formula) => report(formula))
+    case 'ph': {
+      const parsed = phOptions(rest)
+      if ('error' in parsed) {
+        err(`omblet ph: ${parsed.error}`)
+        return 2
+      }
+      return evaluate(parsed.files, cwd, (formula) => ph(formula, parsed.options))
+    }
+    case 'catalogue': {
+      const words = rest.join(' ').trim()
+      const found = words === '' ? catalogue.materials : makeSearch(catalogue.materials)(words)
+      found.forEach((m) => out(describe(m)))
+      return 0
+    }
+    case undefined:
+    case 'help':
+    case '--help':
+      out(USAGE)
+      return 0
+    default:
+      err(`omblet: there is no command "${command}". Try: check, ph, catalogue.`)
+      return 2
+  }
+}

@@ -1,0 +1,206 @@
+import { mkdtempSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import { main } from '../src/main.ts'
+
+const folder = mkdtempSync(join(tmpdir(), 'omblet-'))
+const demo = fileURLToPath(new URL('../../../demo/', import.meta.url))
+const write = (name: string, text: string) => {
+  writeFileSync(join(folder, name), text)
+  return name
+}
+
+async function run(...args: string[]) {
+  const printed = { out: '', err: '' }
+  vi.spyOn(process.stdout, 'write').mockImplementation((text) => ((printed.out += String(text)), true))
+  vi.spyOn(process.stderr, 'write').mockImplementation((text) => ((printed.err += String(text)), true))
+  const code = await main(args, folder)
+  vi.restoreAllMocks()
+  return { code, ...printed }
+}
+afterEach(() => vi.restoreAllMocks())
+
+const toner = JSON.stringify({
+  format: 'omblet-formula',
+  formatVersion: 1,
+  name: 'Sluice toner',
+  product: { kind: 'toner', site: 'face', rinse: 'leave-on', region: 'EU' },
+  batchGrams: 200,
+  phases: [
+    {
+      name: 'Premix',
+      role: 'premix',
+      lines: [
+        { material: 'Propanediol', percent: 4 },
+        { material: 'phenoxyethanol, ethylhexylglycerin', percent: 1 },
+      ],
+    },
+    {
+      name: 'Water',
+      role: 'water',
+      lines: [
+        { material: 'aqua', fill: true },
+        { material: 'glycerin', grams: 6 },
+        {
+          material: 'my herb infusion',
+          percent: 2,
+          custom: { inci: ['aqua', 'avena sativa kernel extract'], functions: ['skin conditioning'] },
+        },
+      ],
+    },
+  ],
+})
+
+describe('omblet check', () => {
+  it('prints one evaluation of the documented shape', async () => {
+    const { code, out } = await run('check', write('toner.json', toner))
+    expect(code).toBe(0)
+    const report = JSON.parse(out)
+    expect(Object.keys(report)).toEqual(['total', 'lines', 'ph', 'emulsion', 'findings', 'inci'])
+    expect(report.total).toEqual({ percent: 100, grams: 200, balanced: true })
+    expect(report.lines).toContainEqual({
+      phase: 'Water',
+      material: 'glycerin',
+      percent: 3,
+      grams: 6,
+      fill: false,
+    })
+    expect(report.lines).toContainEqual({
+      phase: 'Water',
+      material: 'my herb infusion',
+      percent: 2,
+      grams: 4,
+      fill: false,
+    })
+    expect(report.lines[0].material).toBe('propanediol')
+    expect(report.ph.window).toEqual({ min: 3, max: 10 })
+    expect(report.ph.predicted.low).toBeLessThan(report.ph.predicted.value)
+    expect(report.ph.predicted.high).toBeGreaterThan(report.ph.predicted.value)
+    expect(report.emulsion).toBeNull()
+    expect(report.inci.slice(0, 3)).toEqual(['Aqua', 'Propanediol', 'Glycerin'])
+  })
+
+  it('evaluates a bad formula and still leaves with 0', async () => {
+    const { code, out } = await run('check', join(demo, '08-storm-warning-serum.omblet.json'))
+    expect(code).toBe(0)
+    const { findings } = JSON.parse(out)
+    expect(findings.map((f: { code: string }) => f.code)).toEqual(
+      expect.arrayContaining(['ph.no-shared-window', 'legal.above-cap']),
+    )
+    for (const f of findings)
+      expect(Object.keys(f).sort()).toEqual(['code', 'materials', 'message', 'severity', 'source', 'why'])
+  })
+
+  it('describes an emulsion', async () => {
+    const { out } = await run('check', join(demo, '01-harbour-fog-cream.omblet.json'))
+    expect(JSON.parse(out).emulsion).toMatchObject({
+      type: 'oil-in-water',
+      oilPhasePercent: 21.5,
+      oilsPercent: 15.5,
+      emulsifierPercent: 4.5,
+      richness: 'cream',
+    })
+  })
+
+  it('prints a line for each of several files, faults in their place', async () => {
+    const { code, out } = await run(
+      'check',
+      write('a.json', toner),
+      write('b.json', '{"format":'),
+      write('c.json', toner),
+    )
+    const lines = out
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line))
+    expect(code).toBe(2)
+    expect(lines.map((l) => l.file)).toEqual(['a.json', 'b.json', 'c.json'])
+    expect(lines[1]).toEqual({ file: 'b.json', error: expect.stringMatching(/cut off/) })
+    expect(lines[2].total.balanced).toBe(true)
+  })
+
+  it.each([
+    ['a missing file', 'nowhere.json', /does not exist/],
+    ['a folder', '.', /folder/],
+  ])('%s: one line on standard error and code 2', async (_, file, says) => {
+    const { code, out, err } = await run('check', file)
+    expect([code, out]).toEqual([2, ''])
+    expect(err).toMatch(says)
+    expect(err.trim().split('\n')).toHaveLength(1)
+  })
+
+  it('names the field that is wrong', async () => {
+    const { code, err } = await run('check', write('neg.json', toner.replace('"percent":4', '"percent":-4')))
+    expect(code).toBe(2)
+    expect(err).toBe('phases[0].lines[0].percent must not be negative.\n')
+  })
+})
+
+describe('omblet ph', () => {
+  const acid = JSON.stringify({
+    format: 'omblet-formula',
+    formatVersion: 1,
+    name: 'Groyne serum',
+    batchGrams: 100,
+    phases: [
+      {
+        name: 'W',
+        role: 'water',
+        lines: [
+          { material: 'aqua', fill: true },
+          { material: 'mandelic acid', percent: 5 },
+        ],
+      },
+    ],
+  })
+  it('predicts, and says what of the acid is free', async () => {
+    const { code, out } = await run('ph', write('acid.json', acid))
+    expect(code).toBe(0)
+    const result = JSON.parse(out)
+    expect(result.predicted.value).toBeCloseTo(1.94, 1)
+    expect(Object.keys(result.freeAcid)).toEqual(['mandelic-acid'])
+    expect(result).not.toHaveProperty('adjust')
+  })
+  it('doses an adjuster to a pH', async () => {
+    const { out } = await run(
+      'ph',
+      write('acid.json', acid),
+      '--to',
+      '3.5',
+      '--with',
+      'sodium hydroxide',
+      '--strength',
+      '10',
+    )
+    const { adjust, freeAcid } = JSON.parse(out)
+    expect(adjust).toMatchObject({ material: 'sodium-hydroxide', strengthPercent: 10 })
+    expect(adjust.grams).toBeCloseTo(8.18, 1)
+    expect(adjust.drops).toBeGreaterThan(100)
+    expect(freeAcid['mandelic-acid']).toBeCloseTo(44.8, 0)
+  })
+  it.each([
+    [['--to', '19'], /pH between 0 and 14/],
+    [['--with', 'moonlight'], /no acid or base constants/],
+    [['--speed', '3'], /no option/],
+  ])('refuses %j', async (options, says) => {
+    const { code, err } = await run('ph', write('acid.json', acid), ...options)
+    expect(code).toBe(2)
+    expect(err).toMatch(says)
+  })
+})
+
+describe('omblet catalogue', () => {
+  it('finds by words and forgives typing', async () => {
+    const { code, out } = await run('catalogue', 'niacinimide')
+    expect(code).toBe(0)
+    expect(out.split('\n')[0]).toMatch(/^niacinamide\t/)
+  })
+  it('lists everything without words', async () => {
+    expect((await run('catalogue')).out.trim().split('\n').length).toBeGreaterThan(400)
+  })
+  it('refuses a command it does not have', async () => {
+    expect((await run('brew')).code).toBe(2)
+  })
+})

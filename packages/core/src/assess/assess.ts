@@ -1,0 +1,158 @@
+import { computeAmounts } from '../formula/amounts.ts'
+import type { Formula } from '../formula/schema.ts'
+import { describeEmulsion } from '../emulsion/emulsion.ts'
+import { catalogue as defaultCatalogue, type Catalogue } from '../materials/catalogue.ts'
+import { resolveLine } from '../materials/resolve.ts'
+import { tracesOf } from '../materials/traces.ts'
+import { predictPh, waterPhaseOf } from '../ph/predict.ts'
+import { phWindows } from '../ph/windows.ts'
+import { premixSolubilities, solubilities } from '../solubility/solubility.ts'
+import { describePreservation } from '../preservation/preservation.ts'
+import type { AssessedLine, Assessment, PhaseTotal, Substance } from './types.ts'
+
+/** A, B … Z, then AA: the letter that stands for a phase. */
+export const phaseLetter = (index: number): string =>
+  index < 26
+    ? String.fromCharCode(65 + index)
+    : `${phaseLetter(Math.floor(index / 26) - 1)}${phaseLetter(index % 26)}`
+
+/** Substances that are mostly water: hydrosols, juices, ferment filtrates, mucilages, and water itself. */
+const WATERY =
+  /(^|-)(aqua|water|juice|hydrosol|infusion|filtrate|lactobacillus-ferment|mucilage)($|-)(?!powder)/
+const MUCILAGE = 'linum-usitatissimum-seed-extract'
+const isWatery = (key: string) => key === MUCILAGE || WATERY.test(key)
+
+const ALCOHOLS = ['alcohol', 'alcohol-denat', 'isopropyl-alcohol']
+
+function sumSubstances(lines: readonly AssessedLine[]): Map<string, Substance> {
+  const all = new Map<string, Substance>()
+  lines.forEach((line, index) => {
+    for (const { key, inci, share } of line.substances) {
+      const percent = (Math.max(0, line.percent) * share) / 100
+      const seen = all.get(key)
+      if (seen) {
+        seen.percent += percent
+        seen.lines.push(index)
+      } else {
+        all.set(key, { key, inci, percent, lines: [index] })
+      }
+    }
+  })
+  return all
+}
+
+const ROOM_C = 25
+
+/** Premixes with what is in them; those without a solid or a solvent come out empty later. */
+const premixesOf = (formula: Formula, lines: readonly AssessedLine[]) =>
+  formula.phases.flatMap((phase, index) => {
+    if (phase.role !== 'premix') return []
+    const substances = sumSubstances(lines.map((l) => (l.phase === index ? l : { ...l, percent: 0 })))
+    const waterPercent = [...substances.values()].reduce(
+      (sum, s) => sum + (isWatery(s.key) ? s.percent : 0),
+      0,
+    )
+    return [{ index, celsius: phase.heatToC ?? ROOM_C, waterPercent, substances }]
+  })
+
+function sumDoses(lines: readonly AssessedLine[]) {
+  const doses = new Map<string, { percent: number; lines: number[] }>()
+  lines.forEach((line, index) => {
+    if (!line.material) return
+    const seen = doses.get(line.material.id)
+    if (seen) {
+      seen.percent += line.dosePercent
+      seen.lines.push(index)
+    } else {
+      doses.set(line.material.id, { percent: line.dosePercent, lines: [index] })
+    }
+  })
+  return doses
+}
+
+/**
+ * Works out a formula against the catalogue: amounts, substances, pH windows, preservation and emulsion.
+ * Pure: the same formula and catalogue give the same value.
+ */
+export function assess(formula: Formula, catalogue: Catalogue = defaultCatalogue): Assessment {
+  const amounts = computeAmounts(formula)
+  const lines = amounts.lines.map((amount): AssessedLine => {
+    const phaseSource = formula.phases[amount.phase]!
+    const source = phaseSource.lines[amount.line]!
+    const resolved = resolveLine(source, catalogue)
+    // Spelt out: spreading here is the slowest thing an assessment would do.
+    return {
+      phase: amount.phase,
+      line: amount.line,
+      percent: amount.percent,
+      grams: amount.grams,
+      counts: amount.counts,
+      fill: amount.fill,
+      given: amount.given,
+      source,
+      phaseSource,
+      material: resolved.material,
+      id: resolved.id,
+      label: resolved.label,
+      substances: resolved.substances,
+      dosePercent: Math.max(0, amount.percent) * resolved.doseFactor,
+    }
+  })
+  const phases = formula.phases.map((phase, index): PhaseTotal => {
+    const own = lines.filter((line) => line.phase === index)
+    return {
+      name: phase.name,
+      letter: phaseLetter(index),
+      role: phase.role,
+      percent: Number(own.reduce((sum, line) => sum + line.percent, 0).toFixed(9)),
+      grams: Number(
+        (own.reduce((sum, line) => sum + line.counts, 0) * amounts.resolutionGrams).toPrecision(13),
+      ),
+      lines: own.length,
+    }
+  })
+  const substances = sumSubstances(lines)
+  const doses = sumDoses(lines)
+  const waterPercent = [...substances.values()].reduce((sum, s) => sum + (isWatery(s.key) ? s.percent : 0), 0)
+  const alcoholPercent = ALCOHOLS.reduce((sum, key) => sum + (substances.get(key)?.percent ?? 0), 0)
+  const emulsion = describeEmulsion(lines, waterPercent)
+  const preservation = describePreservation({
+    lines,
+    substances,
+    doses,
+    waterPercent,
+    alcoholPercent,
+    catalogue,
+  })
+  const waterPhase = waterPhaseOf(lines, substances, waterPercent)
+  const predictedPh = predictPh(waterPhase, lines, emulsion)
+  const reading = formula.readings?.at(-1) ?? null
+  const { targetPh } = formula
+  const workingPh =
+    reading?.ph ?? (targetPh ? (targetPh.min + targetPh.max) / 2 : (predictedPh?.value ?? null))
+  return {
+    formula,
+    amounts,
+    lines,
+    phases,
+    substances,
+    traces: tracesOf(lines),
+    doses,
+    waterPercent,
+    alcoholPercent,
+    ph: phWindows({ lines, doses, preservation, product: formula.product }),
+    waterPhase,
+    predictedPh,
+    workingPh,
+    solubility: solubilities({
+      substances,
+      waterPercent,
+      ph: workingPh,
+      ionicStrength: waterPhase ? Math.min(0.5, Math.abs(waterPhase.system.strongCharge)) : 0,
+    }),
+    premixes: premixSolubilities(premixesOf(formula, lines)),
+    reading,
+    preservation,
+    emulsion,
+  }
+}

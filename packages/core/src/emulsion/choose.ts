@@ -1,0 +1,240 @@
+import { assess } from '../assess/assess.ts'
+import type { Assessment, AssessedLine } from '../assess/types.ts'
+import { findAll, isCaution } from '../findings/index.ts'
+import type { Finding } from '../findings/types.ts'
+import { applyEdit, type Edit } from '../formula/edit.ts'
+import type { Catalogue } from '../materials/catalogue.ts'
+import type { Material } from '../materials/schema.ts'
+import { formatRange, sayNumber } from '../text/format.ts'
+
+/** One system for this formula: what it would take, what it would change, and why. */
+export interface Candidate {
+  material: Material
+  /** Of the product, percent. */
+  percent: number
+  /** The swap as one step. */
+  edit: Edit
+  /** Findings that the swap brings, and those that it settles; cautions are left out. */
+  brings: Finding[]
+  settles: Finding[]
+  stops: number
+  checks: number
+  reasonsFor: string[]
+  reasonsAgainst: string[]
+  /** What it asks for while it is worked in. */
+  handling: string[]
+  /** In the formula already. */
+  current: boolean
+  score: number
+}
+
+/** The same finding before and after: the same words, or the same rule about the same materials. */
+const keysOf = (f: Finding) => [f.message, `${f.code} ${f.severity} ${[...f.materials].sort().join()}`]
+const missingFrom = (list: readonly Finding[]) => {
+  const keys = new Set(list.flatMap(keysOf))
+  return (f: Finding) => !keysOf(f).some((key) => keys.has(key))
+}
+const relevant = (a: Assessment) => findAll(a).filter((f) => !isCaution(f))
+
+/** Emulsifiers that carry a whole emulsion, for each of its types. */
+const carries = (m: Material, type: 'oil-in-water' | 'water-in-oil') =>
+  type === 'water-in-oil'
+    ? m.emulsifier?.role === 'water-in-oil'
+    : m.emulsifier?.role === 'oil-in-water' ||
+      m.emulsifier?.role === 'cationic' ||
+      m.emulsifier?.role === 'polymeric'
+
+const isThickener = (m: Material) =>
+  (m.kind === 'gum' || m.kind === 'polymer') && m.emulsifier === undefined && m.charge !== 'cationic'
+
+/** An emulsifier alone serves oils within this of its own HLB. */
+const HLB_ROOM = 3
+const SETS = { fast: 'fast', medium: 'at a middling pace', slow: 'slowly' }
+
+const round = (percent: number) => Number(percent.toFixed(percent < 1 ? 2 : 1))
+
+/** Amount of an emulsifier for these oils: the middle of its share of the oil phase, within its usual range. */
+export function emulsifierDose(m: Material, oilsPercent: number): number {
+  const usage = m.usage ?? { min: 1, typical: 3, max: 6 }
+  const share = m.emulsifier?.shareOfOils
+  if (!share) return round(usage.typical)
+  const middle = (share.min + share.max) / 2
+  // Polymers and cationics are told as a share of the oils alone, the rest of the whole oil phase.
+  const raw =
+    m.emulsifier!.role === 'oil-in-water' && middle < 90
+      ? (oilsPercent * middle) / (100 - middle)
+      : (oilsPercent * middle) / 100
+  return round(Math.max(usage.min, Math.min(usage.max, raw)))
+}
+
+function mainLine(a: Assessment, test: (m: Material) => boolean): AssessedLine | null {
+  return a.lines
+    .filter((l) => l.material && l.percent > 0 && test(l.material))
+    .reduce<AssessedLine | null>((x, l) => (!x || l.percent > x.percent ? l : x), null)
+}
+
+/** The first phase that suits a material; where there is none, the one that stands. */
+function phaseFor(a: Assessment, m: Material, fallback: number): number {
+  const role = m.phase === 'any' ? 'water' : m.phase
+  const found = a.formula.phases.findIndex((p) => p.role === role)
+  return found >= 0 ? found : fallback
+}
+
+function swap(a: Assessment, old: AssessedLine | null, m: Material, percent: number): Edit {
+  const phase = phaseFor(a, m, old?.phase ?? 0)
+  if (!old) return { type: 'add-line', phase, line: { material: m.id, percent } }
+  const at = { phase: old.phase, line: old.line }
+  if (phase === old.phase)
+    return {
+      type: 'many',
+      edits: [
+        { type: 'replace-material', at, material: m.id },
+        { type: 'set-percent', at, percent },
+      ],
+    }
+  return {
+    type: 'many',
+    edits: [
+      { type: 'remove-line', at },
+      { type: 'add-line', phase, line: { material: m.id, percent } },
+    ],
+  }
+}
+
+function weigh(
+  a: Assessment,
+  before: readonly Finding[],
+  catalogue: Catalogue,
+  c: Omit<Candidate, 'brings' | 'settles' | 'stops' | 'checks' | 'score'>,
+): Candidate {
+  const after = c.current ? before : relevant(assess(applyEdit(a.formula, c.edit), catalogue))
+  const brings = after.filter(missingFrom(before))
+  const stops = after.filter((f) => f.severity === 'stop').length
+  const checks = after.filter((f) => f.severity === 'check').length
+  const notes = brings.filter((f) => f.severity === 'note').length
+  return {
+    ...c,
+    brings,
+    settles: before.filter(missingFrom(after)),
+    stops,
+    checks,
+    score: -1000 * stops - 100 * checks - 10 * notes + c.reasonsFor.length - 4 * c.reasonsAgainst.length,
+  }
+}
+
+const byScore = (x: Candidate, y: Candidate) =>
+  y.score - x.score || x.material.name.localeCompare(y.material.name)
+
+/** What pH the formula will have: where it is aimed, read or computed. */
+const workingRange = (a: Assessment) =>
+  a.formula.targetPh ?? (a.workingPh === null ? null : { min: a.workingPh, max: a.workingPh })
+
+function phReason(a: Assessment, m: Material): { good: string } | { bad: string } | null {
+  const range = workingRange(a)
+  if (!range || !m.ph) return null
+  const stands = range.min >= m.ph.min - 0.05 && range.max <= m.ph.max + 0.05
+  return stands
+    ? { good: `holds at pH ${formatRange(m.ph)}` }
+    : { bad: `holds only at pH ${formatRange(m.ph)}, here it is ${formatRange(range)}` }
+}
+
+interface Judgement {
+  reasonsFor: string[]
+  reasonsAgainst: string[]
+  handling: string[]
+}
+
+/** Puts each material that qualifies in the place of the one in use and judges the formula again, best first. */
+function rank(
+  a: Assessment,
+  catalogue: Catalogue,
+  kind: {
+    inUse: (m: Material) => boolean
+    offered?: (m: Material) => boolean
+    dose: (m: Material) => number
+    judge: (m: Material, j: Judgement) => void
+  },
+): Candidate[] {
+  const before = relevant(a)
+  const old = mainLine(a, kind.inUse)
+  return catalogue.materials
+    .filter(kind.offered ?? kind.inUse)
+    .map((m) => {
+      const current = old?.id === m.id
+      const percent = current ? old.percent : kind.dose(m)
+      const j: Judgement = { reasonsFor: [], reasonsAgainst: [], handling: [] }
+      const ph = phReason(a, m)
+      if (ph && 'good' in ph) j.reasonsFor.push(ph.good)
+      if (ph && 'bad' in ph) j.reasonsAgainst.push(ph.bad)
+      kind.judge(m, j)
+      return weigh(a, before, catalogue, {
+        material: m,
+        percent,
+        edit: swap(a, old, m, percent),
+        current,
+        ...j,
+      })
+    })
+    .sort(byScore)
+}
+
+/**
+ * Every emulsifier of the catalogue that could carry this emulsion, best first: each is put in at the amount that it
+ * wants and the whole formula is judged again. Ranked by stops, checks, new notes, then by what speaks for and against
+ * it in use (setting, whitening, charge).
+ */
+export function emulsifierCandidates(a: Assessment, catalogue: Catalogue): Candidate[] {
+  const e = a.emulsion
+  if (!e) return []
+  return rank(a, catalogue, {
+    inUse: (m) => carries(m, e.type),
+    dose: (m) => emulsifierDose(m, e.oilsPercent),
+    judge: (m, { reasonsFor, reasonsAgainst, handling }) => {
+      const { hlb, hlbSound, maxOilPercent: most, role } = m.emulsifier!
+      if (m.charge === 'nonionic') reasonsFor.push('nonionic: salts and charged actives leave it alone')
+      if (m.setting === 'fast' && e.oilPhasePercent >= 30)
+        reasonsAgainst.push('sets fast: in a thick product it keeps air and lumps')
+      if (m.whitening !== undefined && m.whitening <= 2) reasonsFor.push('hardly whitens when rubbed in')
+      if (m.whitening !== undefined && m.whitening >= 4) reasonsAgainst.push('whitens when rubbed in')
+      if (
+        e.type === 'oil-in-water' &&
+        hlb !== undefined &&
+        hlbSound === 'yes' &&
+        m.parts === undefined &&
+        e.requiredHlb !== null &&
+        Math.abs(hlb - e.requiredHlb) > HLB_ROOM
+      )
+        reasonsAgainst.push(
+          `its HLB of ${sayNumber(hlb, 1)} is far from the ${sayNumber(e.requiredHlb, 0)} that the oils want: it needs a partner`,
+        )
+      if (most !== undefined && e.oilsPercent > most)
+        reasonsAgainst.push(
+          `holds up to ${sayNumber(most)} % of oils; here are ${sayNumber(e.oilsPercent, 1)} %`,
+        )
+      if (role === 'polymeric' && e.oilsPercent > 20)
+        reasonsAgainst.push('a polymer alone is weak for that much oil')
+      if (m.setting) handling.push(`sets ${SETS[m.setting]}`)
+    },
+  })
+}
+
+/** Every thickener for the water, best first, judged the same way; the one in use is replaced, else one is added. */
+export function thickenerCandidates(a: Assessment, catalogue: Catalogue): Candidate[] {
+  if (a.waterPercent < 20 || a.emulsion?.type === 'water-in-oil') return []
+  return rank(a, catalogue, {
+    inUse: isThickener,
+    offered: (m) => isThickener(m) && m.usage !== undefined && m.usage.typical <= 5,
+    dose: (m) => round(m.usage!.typical),
+    judge: (m, { reasonsFor, reasonsAgainst, handling }) => {
+      if (m.charge === 'nonionic') reasonsFor.push('nonionic: goes with cationics and salts')
+      if (m.feel?.includes('sticky')) reasonsAgainst.push('can feel sticky')
+      if (m.feel?.includes('light')) reasonsFor.push('light on the skin')
+      if (m.slurry) handling.push(`wet it in ${m.slurry.parts} parts of ${m.slurry.in} first`)
+      const hours = m.hydrationHours?.max
+      if (hours !== undefined)
+        handling.push(
+          `full body after ${hours < 1 ? `${Math.round(hours * 60)} minutes` : `${sayNumber(hours)} h`}`,
+        )
+    },
+  })
+}

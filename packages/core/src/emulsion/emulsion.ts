@@ -1,0 +1,160 @@
+import type { AssessedLine } from '../assess/types.ts'
+import type { Material, MaterialKind } from '../materials/schema.ts'
+
+export type Richness = 'milk' | 'lotion' | 'cream' | 'rich-cream' | 'butter'
+
+export interface Emulsion {
+  type: 'oil-in-water' | 'water-in-oil'
+  /** Everything oil-soluble, with emulsifier and fatty alcohols. */
+  oilPhasePercent: number
+  /** What has to be emulsified: oils, butters, esters, waxes; fatty alcohols are not counted. */
+  oilsPercent: number
+  fattyAlcoholPercent: number
+  /** As supplied, with the fatty alcohol that a blend brings along. */
+  emulsifierPercent: number
+  solubiliserPercent: number
+  polymericPercent: number
+  /** Fatty acid or beeswax that a base in the formula turns into a soap emulsifier. */
+  soapPercent: number
+  richness: Richness
+  /** Weight-averaged over the oils (Griffin 1949); null when too few have a value. */
+  requiredHlb: number | null
+  /** Weight-averaged over the emulsifiers that have a value; null without one. */
+  offeredHlb: number | null
+  /** False when one of the emulsifiers works by something that HLB does not describe. */
+  hlbApplies: boolean
+}
+
+const OILS: ReadonlySet<MaterialKind> = new Set<MaterialKind>([
+  'oil',
+  'butter',
+  'ester',
+  'alkane',
+  'silicone',
+  'wax',
+  'fatty-acid',
+  'essential-oil',
+  'fragrance',
+])
+
+/** An oil or something dissolved in oil that the emulsifier has to carry. */
+export const isOil = (material: Material) =>
+  OILS.has(material.kind)
+    ? material.solubility[0] !== 'water'
+    : material.solubility[0] === 'oil' &&
+      !material.emulsifier &&
+      material.kind !== 'fatty-alcohol' &&
+      material.kind !== 'preservative'
+
+const EMULSIFYING = new Set(['oil-in-water', 'water-in-oil', 'co-emulsifier', 'cationic'])
+export const isEmulsifier = (material: Material) =>
+  material.emulsifier
+    ? EMULSIFYING.has(material.emulsifier.role)
+    : material.kind === 'emulsifier' && material.own === true
+
+const SOAP_ACIDS = new Set(['stearic-acid', 'palmitic-acid', 'oleic-acid', 'cera-alba'])
+const SOAP_BASES = new Set([
+  'sodium-hydroxide',
+  'potassium-hydroxide',
+  'triethanolamine',
+  'aminomethyl-propanol',
+  'tromethamine',
+  'arginine',
+  'sodium-borate',
+])
+
+/**
+ * Percent of fatty acid or wax that a base in the formula makes into soap, which then emulsifies: at least 0.05 % of
+ * base beside 1 % of acid. Carbomer and the like take the base first. Common practice (vanishing and cold creams).
+ */
+export function soapOf(lines: readonly AssessedLine[]): { percent: number; lines: number[] } {
+  const sum = (test: (m: Material) => boolean) =>
+    lines.reduce((s, l) => s + (l.material && l.percent > 0 && test(l.material) ? l.dosePercent : 0), 0)
+  const acid = sum((m) => SOAP_ACIDS.has(m.id))
+  const base = sum((m) => SOAP_BASES.has(m.id)) - sum((m) => m.kind === 'polymer') * 0.5
+  const found = acid >= 1 && base >= 0.05
+  return {
+    percent: found ? acid : 0,
+    lines: found ? lines.flatMap((l, i) => (l.material && SOAP_ACIDS.has(l.material.id) ? [i] : [])) : [],
+  }
+}
+
+/** Oil phase, in percent, from which each class begins (common practice). */
+const RICHNESS: [number, Richness][] = [
+  [40, 'butter'],
+  [30, 'rich-cream'],
+  [20, 'cream'],
+  [12, 'lotion'],
+  [0, 'milk'],
+]
+export const richnessOf = (oilPhasePercent: number): Richness =>
+  RICHNESS.find(([from]) => oilPhasePercent >= from - 1e-9)?.[1] ?? 'milk'
+
+const round = (value: number) => Number(value.toFixed(6))
+
+function weightedMean(pairs: { weight: number; value: number }[]): number | null {
+  const weight = pairs.reduce((sum, p) => sum + p.weight, 0)
+  return weight > 0 ? pairs.reduce((sum, p) => sum + p.weight * p.value, 0) / weight : null
+}
+
+/**
+ * The emulsion that a formula describes, or null where there is no oil phase to emulsify (under 1 % of oils and
+ * fatty alcohols and no emulsifier) or no water (under 5 %).
+ */
+export function describeEmulsion(lines: readonly AssessedLine[], waterPercent: number): Emulsion | null {
+  const known = lines.filter(
+    (l): l is AssessedLine & { material: Material } => l.material !== null && l.percent > 0,
+  )
+  const sum = (of: (m: Material) => boolean) =>
+    known.reduce((s, l) => s + (of(l.material) ? l.percent : 0), 0)
+  const oils = known.filter((l) => isOil(l.material))
+  const emulsifiers = known.filter((l) => isEmulsifier(l.material))
+  const oilsPercent = oils.reduce((s, l) => s + l.percent, 0)
+  const emulsifierPercent = emulsifiers.reduce((s, l) => s + l.percent, 0)
+  const fattyAlcoholPercent = sum((m) => m.kind === 'fatty-alcohol')
+  const polymericPercent = sum((m) => m.emulsifier?.role === 'polymeric')
+  const solubiliserPercent = sum((m) => m.emulsifier?.role === 'solubiliser')
+  if (waterPercent < 5 || (oilsPercent + fattyAlcoholPercent < 1 && emulsifierPercent < 1)) return null
+
+  const oilPhasePercent = round(oilsPercent + fattyAlcoholPercent + emulsifierPercent)
+  const required = oils.flatMap((l) =>
+    l.material.requiredHlb ? [{ weight: l.percent, value: l.material.requiredHlb.value }] : [],
+  )
+  const covered = required.reduce((s, p) => s + p.weight, 0)
+  const carriers = known.filter(
+    (l) =>
+      l.material.emulsifier?.hlb !== undefined &&
+      (l.material.emulsifier.role !== 'solubiliser' ||
+        emulsifiers.length > 0 ||
+        l.material.id.startsWith('polysorbate')),
+  )
+  const inverse = emulsifiers
+    .filter((l) => l.material.emulsifier?.role === 'water-in-oil')
+    .reduce((s, l) => s + l.percent, 0)
+  const direct = emulsifiers
+    .filter(
+      (l) => l.material.emulsifier?.role === 'oil-in-water' || l.material.emulsifier?.role === 'cationic',
+    )
+    .reduce((s, l) => s + l.percent, 0)
+  const waterInOil = inverse > 0 && inverse > direct + polymericPercent * 5
+  const main = [...emulsifiers].sort((a, b) => b.percent - a.percent)[0]
+  return {
+    type: waterInOil ? 'water-in-oil' : 'oil-in-water',
+    oilPhasePercent,
+    oilsPercent: round(oilsPercent),
+    fattyAlcoholPercent: round(fattyAlcoholPercent),
+    emulsifierPercent: round(emulsifierPercent),
+    solubiliserPercent: round(solubiliserPercent),
+    polymericPercent: round(polymericPercent),
+    soapPercent: round(soapOf(lines).percent),
+    richness: richnessOf(oilPhasePercent),
+    requiredHlb: oilsPercent > 0 && covered >= oilsPercent / 2 ? round(weightedMean(required)!) : null,
+    offeredHlb:
+      carriers.length > 0
+        ? round(
+            weightedMean(carriers.map((l) => ({ weight: l.percent, value: l.material.emulsifier!.hlb! })))!,
+          )
+        : null,
+    hlbApplies: main?.material.emulsifier?.hlbSound === 'yes' && main.material.emulsifier.role !== 'cationic',
+  }
+}

@@ -1,0 +1,54 @@
+import { assess } from '../assess/assess.ts'
+import type { Assessment } from '../assess/types.ts'
+import { findAll } from '../findings/index.ts'
+import type { Finding } from '../findings/types.ts'
+import type { Formula } from '../formula/schema.ts'
+import { inciList } from '../label/inci.ts'
+
+const round = (value: number, places = 6) => Number(value.toFixed(places))
+const orNull = (value: number | null, places: number) => (value === null ? null : round(value, places))
+
+/** What `omblet check` prints: the evaluation of a formula as plain data. Percents are w/w, grams at the scale's resolution. */
+export function report(
+  formula: Formula,
+  assessment: Assessment = assess(formula),
+  findings: readonly Finding[] = findAll(assessment),
+) {
+  const { amounts, emulsion: e } = assessment
+  return {
+    total: { percent: round(amounts.totalPercent), grams: amounts.totalGrams, balanced: amounts.balanced },
+    lines: assessment.lines.map((line) => ({
+      phase: line.phaseSource.name,
+      material: line.id,
+      percent: round(line.percent),
+      grams: line.grams,
+      fill: line.fill,
+    })),
+    ph: {
+      window: assessment.ph.shared,
+      predicted: assessment.predictedPh && {
+        value: round(assessment.predictedPh.value, 2),
+        low: round(assessment.predictedPh.low, 2),
+        high: round(assessment.predictedPh.high, 2),
+      },
+    },
+    emulsion: e && {
+      type: e.type,
+      oilPhasePercent: round(e.oilPhasePercent, 4),
+      oilsPercent: round(e.oilsPercent, 4),
+      emulsifierPercent: round(e.emulsifierPercent, 4),
+      richness: e.richness,
+      requiredHlb: orNull(e.requiredHlb, 2),
+      offeredHlb: orNull(e.offeredHlb, 2),
+    },
+    findings: findings.map(({ code, severity, materials, message, why, source }) => ({
+      code,
+      severity,
+      materials,
+      message,
+      why,
+      source,
+    })),
+    inci: inciList(assessment),
+  }
+}

@@ -1,0 +1,242 @@
+import { parseNumber } from '../formula/numbers.ts'
+import type { Lot } from '../materials/lots.ts'
+import type { Material } from '../materials/schema.ts'
+import { shorten } from '../text/format.ts'
+
+export type Draft = Record<string, unknown>
+
+export interface Column<T> {
+  name: string
+  /** Other headings it is known by, as slugs. */
+  also?: readonly string[]
+  write: (item: T) => string | number | undefined
+  /** Puts what a text says into the draft; a sentence when it cannot. */
+  read: (text: string, draft: Draft) => string | null
+}
+
+const isDay = (text: string) => /^\d{4}-\d{2}-\d{2}$/.test(text)
+/** `31.12.2026` and `31/12/2026` as `2026-12-31`; anything else stays. */
+const toDay = (text: string) => {
+  const match = /^(\d{1,2})[./](\d{1,2})[./](\d{4})$/.exec(text)
+  return match ? `${match[3]}-${match[2]!.padStart(2, '0')}-${match[1]!.padStart(2, '0')}` : text
+}
+
+const textColumn = <T extends object>(
+  name: string,
+  field: keyof T & string,
+  also: string[] = [],
+): Column<T> => ({
+  name,
+  also,
+  write: (item) => item[field] as string | undefined,
+  read: (text, draft) => {
+    draft[field] = text
+    return null
+  },
+})
+/** A word that is looked up, so blanks round it do not count. */
+const keyColumn = <T extends object>(
+  name: string,
+  field: keyof T & string,
+  also: string[] = [],
+): Column<T> => ({
+  ...textColumn<T>(name, field, also),
+  read: (text, draft) => {
+    draft[field] = text.trim()
+    return null
+  },
+})
+/** A number as programs write it, exponent and all. */
+const MACHINE = /^\d+(\.\d+)?(e[+-]?\d+)?$/i
+const numberColumn = <T extends object>(
+  name: string,
+  field: string,
+  also: string[] = [],
+  most = 1e7,
+): Column<T> => ({
+  name,
+  also,
+  write: (item) => get(item as Draft, field) as number | undefined,
+  read: (text, draft) => {
+    const exact = MACHINE.test(text.trim()) ? Number(text) : Number.NaN
+    if (exact <= most) {
+      put(draft, field, exact)
+      return null
+    }
+    const parsed = parseNumber(text, { min: 0, max: most, what: name.replaceAll('_', ' ') })
+    if ('error' in parsed) return parsed.error
+    if (parsed.value !== null) put(draft, field, parsed.value)
+    return null
+  },
+})
+const dayColumn = (name: string, field: keyof Lot & string, also: string[] = []): Column<Lot> => ({
+  name,
+  also,
+  write: (item) => item[field] as string | undefined,
+  read: (text, draft) => {
+    const day = toDay(text.trim())
+    if (!isDay(day)) return `“${shorten(text)}” in ${name} is no day; write it as 2026-05-01.`
+    draft[field] = day
+    return null
+  },
+})
+/** `Linalool 30; Citral 2` for a list of parts, whatever the names hold. */
+const partsColumn = <T extends object>(
+  name: string,
+  field: string,
+  nameKey: string,
+  also: string[] = [],
+): Column<T> => ({
+  name,
+  also,
+  write: (item) => {
+    const parts = get(item as Draft, field) as Record<string, unknown>[] | undefined
+    return parts?.map((p) => `${escapeItem(String(p[nameKey]))} ${String(p['percent'])}`).join('; ')
+  },
+  read: (text, draft) => {
+    const parts: Draft[] = []
+    for (const item of splitItems(text)) {
+      const match = /^(.*\S)\s+([\d.,]+(?:e-?\d+)?)\s*%?$/s.exec(item)
+      const percent = match ? Number(match[2]!.replace(',', '.')) : Number.NaN
+      if (!match || !(percent >= 0 && percent <= 100))
+        return `“${shorten(item)}” in ${name} needs a name and a percent, such as Linalool 30.`
+      parts.push({ [nameKey]: match[1]!, percent })
+    }
+    if (parts.length > 0) put(draft, field, parts)
+    return null
+  },
+})
+const listColumn = <T extends object>(name: string, field: string, also: string[] = []): Column<T> => ({
+  name,
+  also,
+  write: (item) => (get(item as Draft, field) as string[] | undefined)?.map(escapeItem).join('; '),
+  read: (text, draft) => {
+    put(draft, field, splitItems(text))
+    return null
+  },
+})
+
+const escapeItem = (text: string) => text.replace(/[\\;]/g, '\\$&')
+const splitItems = (text: string) =>
+  (text.match(/(?:\\.|[^;\\])+/gs) ?? [])
+    .map((item) => item.trim().replace(/\\(.)/gs, '$1'))
+    .filter((item) => item !== '')
+
+function get(value: Draft, path: string): unknown {
+  return path.split('.').reduce<unknown>((at, key) => (at as Draft | undefined)?.[key], value)
+}
+function put(draft: Draft, path: string, value: unknown) {
+  const keys = path.split('.')
+  const last = keys.pop()!
+  let at = draft
+  for (const key of keys) at = (at[key] ??= {}) as Draft
+  at[last] = value
+}
+
+/** Everything the other columns do not say, as JSON, so that a round trip loses nothing. */
+const restColumn = <T extends object>(said: readonly string[]): Column<T> => ({
+  name: 'more',
+  write: (item) => {
+    const rest: Draft = structuredClone(item) as Draft
+    for (const path of said) {
+      const keys = path.split('.')
+      const last = keys.pop()!
+      const at = (keys.length > 0 ? get(rest, keys.join('.')) : rest) as Draft | undefined
+      if (at) delete at[last]
+      if (at && keys.length > 0 && Object.keys(at).length === 0) delete rest[keys[0]!]
+    }
+    return Object.keys(rest).length > 0 ? JSON.stringify(rest) : undefined
+  },
+  read: (text, draft) => {
+    try {
+      merge(draft, JSON.parse(text) as Draft)
+      return null
+    } catch {
+      return 'The column “more” is not readable; leave it as it was exported, or empty it.'
+    }
+  },
+})
+/** Adds what is not there yet, one level deep. */
+function merge(draft: Draft, rest: Draft) {
+  for (const [key, value] of Object.entries(rest)) {
+    const here = draft[key]
+    if (here === undefined) draft[key] = value
+    else if (isPlain(here) && isPlain(value)) draft[key] = { ...value, ...here }
+  }
+}
+export const isPlain = (value: unknown): value is Draft =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+
+const LOT_FIELDS: Column<Lot>[] = [
+  keyColumn('material', 'material', ['inci', 'name', 'ingredient']),
+  numberColumn('left_grams', 'leftGrams', ['left', 'left-g', 'amount', 'grams', 'stock']),
+  numberColumn('pack_grams', 'packGrams', ['pack', 'pack-g', 'size']),
+  numberColumn('price', 'price', ['cost', 'pack-price']),
+  textColumn('supplier', 'supplier', ['from', 'shop', 'vendor']),
+  textColumn('batch', 'batch', ['lot', 'lot-number', 'batch-number']),
+  dayColumn('bought', 'bought', ['purchased', 'date']),
+  dayColumn('opened', 'opened'),
+  dayColumn('expires', 'expires', ['expiry', 'good-until', 'best-before', 'use-by']),
+  partsColumn('analysis', 'analysis', 'inci'),
+  textColumn('note', 'note', ['notes', 'remark']),
+  keyColumn('id', 'id'),
+]
+/** The columns of a table of lots. */
+export const LOT_COLUMNS = [
+  ...LOT_FIELDS,
+  restColumn<Lot>([
+    'material',
+    'leftGrams',
+    'packGrams',
+    'price',
+    'supplier',
+    'batch',
+    'bought',
+    'opened',
+    'expires',
+    'analysis',
+    'note',
+    'id',
+  ]),
+]
+
+const MATERIAL_FIELDS: Column<Material>[] = [
+  textColumn('name', 'name', ['common-name']),
+  listColumn('inci', 'inci', ['inci-name', 'inci-names']),
+  listColumn('functions', 'functions', ['does', 'function']),
+  listColumn('solubility', 'solubility', ['lives-in']),
+  keyColumn('phase', 'phase', ['goes-into']),
+  numberColumn('usage_min', 'usage.min', ['from', 'min'], 100),
+  numberColumn('usage_typical', 'usage.typical', ['typical', 'often'], 100),
+  numberColumn('usage_max', 'usage.max', ['to', 'max'], 100),
+  numberColumn('ph_min', 'ph.min', [], 14),
+  numberColumn('ph_max', 'ph.max', [], 14),
+  numberColumn('heat_max_c', 'heatMaxC', ['stands'], 300),
+  numberColumn('density', 'density', [], 25),
+  numberColumn('strength_percent', 'strengthPercent', ['strength'], 100),
+  partsColumn('parts', 'parts', 'inci', ['made-of']),
+  textColumn('note', 'note', ['notes', 'remark']),
+  keyColumn('id', 'id'),
+]
+/** The columns of a table of one’s own materials. */
+export const MATERIAL_COLUMNS = [
+  ...MATERIAL_FIELDS,
+  restColumn<Material>([
+    'name',
+    'inci',
+    'functions',
+    'solubility',
+    'phase',
+    'usage.min',
+    'usage.typical',
+    'usage.max',
+    'ph.min',
+    'ph.max',
+    'heatMaxC',
+    'density',
+    'strengthPercent',
+    'parts',
+    'note',
+    'id',
+  ]),
+]

@@ -1,0 +1,311 @@
+import type * as z from 'zod'
+import type { Catalogue } from '../materials/catalogue.ts'
+import { Lot } from '../materials/lots.ts'
+import { slug } from '../materials/names.ts'
+import { mixtureFault, ownMaterial } from '../materials/own.ts'
+import { Material } from '../materials/schema.ts'
+import { shorten } from '../text/format.ts'
+import { cellText, type Cell } from './csv.ts'
+import { isPlain, LOT_COLUMNS, MATERIAL_COLUMNS, type Column, type Draft } from './table-columns.ts'
+
+type Row = (string | number | undefined)[]
+const tableOf = <T>(columns: readonly Column<T>[], items: readonly T[]): Row[] => [
+  columns.map((c) => c.name),
+  ...items.map((item) => columns.map((c) => c.write(item))),
+]
+/** Lots as rows under a row of headings, for CSV or a spreadsheet. */
+export const lotRows = (lots: readonly Lot[]): Row[] => tableOf(LOT_COLUMNS, lots)
+/** One's own materials as rows under a row of headings. */
+export const materialRows = (materials: readonly Material[]): Row[] => tableOf(MATERIAL_COLUMNS, materials)
+
+export interface ReadRow<T> {
+  /** Row of the file, the headings being row 1. */
+  row: number
+  /** `changes` what is there under the same id, or is the `same` as it. */
+  status: 'new' | 'changes' | 'same'
+  item: T
+}
+export interface RefusedRow {
+  row: number
+  what: string
+  why: string
+}
+interface Read<K extends string, T> {
+  kind: K
+  rows: ReadRow<T>[]
+  refused: RefusedRow[]
+  /** Headings that mean nothing here. */
+  ignored: string[]
+}
+export type TableRead = Read<'lots', Lot> | Read<'materials', Material>
+
+export interface TableContext {
+  catalogue: Catalogue
+  lots: readonly Lot[]
+  /** Own materials that are here already. */
+  own: readonly Material[]
+  makeId: () => string
+}
+
+/** Rows between two words on how far it is. */
+const SLICE = 250
+export const MOST_ROWS = 100_000
+
+function headings<T>(columns: readonly Column<T>[], names: readonly string[]) {
+  return names.map(
+    (name) => columns.find((c) => slug(c.name) === slug(name) || c.also?.includes(slug(name))) ?? null,
+  )
+}
+
+/** Why a table cannot be read at all. */
+export class TableError extends Error {}
+
+/**
+ * Reads a table of lots or of own materials, row by row; yields the rows done so that a long one can show how far it
+ * is and be stopped. Nothing is stored: the result is a preview. Throws `TableError` where no table can be found.
+ */
+export function* readTable(
+  cells: readonly (readonly Cell[])[],
+  context: TableContext,
+): Generator<number, TableRead> {
+  const names = (cells[0] ?? []).map((c) => cellText(c).trim())
+  if (names.every((n) => n === ''))
+    throw new TableError('The file is empty. Its first row must name the columns.')
+  if (cells.length - 1 > MOST_ROWS)
+    throw new TableError(`The file has ${cells.length - 1} rows; ${MOST_ROWS} fit. Split it.`)
+  const asLots = headings(LOT_COLUMNS, names)
+  const isLots = asLots.some((c) => c?.name === 'left_grams' || c?.name === 'pack_grams')
+  if (isLots) {
+    if (!asLots.some((c) => c?.name === 'material'))
+      throw new TableError('A table of lots needs a column “material”.')
+    return yield* readLots(cells, names, asLots, context)
+  }
+  const asMaterials = headings(MATERIAL_COLUMNS, names)
+  if (!asMaterials.some((c) => c?.name === 'name' || c?.name === 'inci'))
+    throw new TableError(
+      'No column is known here. Lots need “material” and “left_grams”; materials need “name” or “inci”.',
+    )
+  return yield* readMaterials(cells, names, asMaterials, context)
+}
+
+function readCells<T>(columns: readonly (Column<T> | null)[], cells: readonly Cell[]) {
+  const draft: Draft = {}
+  const faults: string[] = []
+  // What the column “more” holds only fills gaps, so it is read last.
+  const order = columns
+    .map((column, i) => ({ column, text: cellText(cells[i]) }))
+    .sort((a, b) => Number(a.column?.name === 'more') - Number(b.column?.name === 'more'))
+  for (const { column, text } of order) {
+    if (!column || text.trim() === '') continue
+    const fault = column.read(text, draft)
+    if (fault) faults.push(fault)
+  }
+  return { draft, faults }
+}
+
+const issueText = (error: z.ZodError) => {
+  const issue = error.issues[0]!
+  return `${issue.path.join('.') || 'It'}: ${issue.message}.`
+}
+const same = (a: unknown, b: unknown) => canonical(a) === canonical(b)
+const canonical = (value: unknown): string =>
+  JSON.stringify(value, (_key, v: unknown) =>
+    isPlain(v) ? Object.fromEntries(Object.entries(v).sort(([x], [y]) => (x < y ? -1 : 1))) : v,
+  )
+
+function* readLots(
+  cells: readonly (readonly Cell[])[],
+  names: readonly string[],
+  columns: readonly (Column<Lot> | null)[],
+  context: TableContext,
+): Generator<number, Read<'lots', Lot>> {
+  const here = new Map(context.lots.map((lot) => [lot.id, lot]))
+  const result: Read<'lots', Lot> = { kind: 'lots', rows: [], refused: [], ignored: unread(names, columns) }
+  const taken = new Set<string>()
+  for (let i = 1; i < cells.length; i++) {
+    if (i % SLICE === 0) yield i
+    const { draft, faults } = readCells(columns, cells[i]!)
+    const name = String(draft['material'] ?? '')
+    const refuse = (why: string) => result.refused.push({ row: i + 1, what: shorten(name), why })
+    if (name === '') {
+      refuse('No material is named.')
+      continue
+    }
+    const material = context.catalogue.find(name)
+    if (!material) {
+      refuse(`No material is called “${shorten(name)}”. Make it one of your own first.`)
+      continue
+    }
+    if (faults.length > 0) {
+      refuse(faults[0]!)
+      continue
+    }
+    draft['material'] = material.id
+    draft['leftGrams'] ??= draft['packGrams']
+    if (draft['leftGrams'] === undefined) {
+      refuse('Neither what is left nor the pack is told, in grams.')
+      continue
+    }
+    const id = String(draft['id'] ?? '')
+    if (id !== '' && taken.has(id)) {
+      refuse('The same id stands in an earlier row.')
+      continue
+    }
+    draft['id'] = id || context.makeId()
+    const parsed = Lot.safeParse(draft)
+    if (!parsed.success) {
+      refuse(issueText(parsed.error))
+      continue
+    }
+    taken.add(parsed.data.id)
+    const old = here.get(parsed.data.id)
+    result.rows.push({
+      row: i + 1,
+      status: !old ? 'new' : same(old, parsed.data) ? 'same' : 'changes',
+      item: parsed.data,
+    })
+  }
+  return result
+}
+
+const PHASES = ['water', 'oil', 'cool-down', 'any']
+
+function* readMaterials(
+  cells: readonly (readonly Cell[])[],
+  names: readonly string[],
+  columns: readonly (Column<Material> | null)[],
+  context: TableContext,
+): Generator<number, Read<'materials', Material>> {
+  const here = new Map(context.own.map((m) => [m.id, m]))
+  const stocks = new Map(context.own.map((m) => [slug(m.name), (m.parts ?? []).map((p) => slug(p.inci))]))
+  const listed = new Set(context.catalogue.materials.filter((m) => !m.own).map((m) => m.id))
+  const result: Read<'materials', Material> = {
+    kind: 'materials',
+    rows: [],
+    refused: [],
+    ignored: unread(names, columns),
+  }
+  const taken = new Set<string>()
+  for (let i = 1; i < cells.length; i++) {
+    if (i % SLICE === 0) yield i
+    const { draft, faults } = readCells(columns, cells[i]!)
+    const inci = (draft['inci'] as string[] | undefined) ?? []
+    const name = String(draft['name'] ?? inci.join(', '))
+    const refuse = (why: string) => result.refused.push({ row: i + 1, what: shorten(name), why })
+    const fault = faults[0] ?? faultOf(draft, name) ?? mixtureFault(name, partsOf(draft), context.catalogue)
+    if (fault) {
+      refuse(fault)
+      continue
+    }
+    const base = ownMaterial(
+      {
+        name,
+        inci: '',
+        functions: (draft['functions'] as string[] | undefined) ?? [],
+        solubility: 'dispersible',
+        phase: (draft['phase'] as Material['phase'] | undefined) ?? 'any',
+      },
+      context.catalogue,
+    )
+    const id = String(draft['id'] ?? freeId(base.id, taken))
+    if (listed.has(id)) {
+      refuse('Its id is that of a material of the catalogue. Leave the id empty.')
+      continue
+    }
+    if (taken.has(id)) {
+      refuse('The same id stands in an earlier row.')
+      continue
+    }
+    const { usage, ...rest } = draft
+    const parsed = Material.safeParse({
+      ...base,
+      ...(usage ? { usage: wholeRange(usage as Partial<NonNullable<Material['usage']>>) } : {}),
+      ...rest,
+      ...(rest['ph'] ? { ph: { grade: base.ph?.grade ?? 'prefers', ...(rest['ph'] as object) } } : {}),
+      name,
+      id,
+      own: true,
+    })
+    if (!parsed.success) {
+      refuse(issueText(parsed.error))
+      continue
+    }
+    const parts = (parsed.data.parts ?? []).map((p) => slug(p.inci))
+    if (reaches(stocks, parts, slug(name))) {
+      refuse('It contains itself by way of its parts.')
+      continue
+    }
+    if (parts.length > 0) stocks.set(slug(name), parts)
+    taken.add(id)
+    const old = here.get(id)
+    result.rows.push({
+      row: i + 1,
+      status: !old ? 'new' : same(old, parsed.data) ? 'same' : 'changes',
+      item: parsed.data,
+    })
+  }
+  return result
+}
+
+/** Whether what is made of these parts has the goal among them, at any depth. */
+function reaches(
+  stocks: ReadonlyMap<string, readonly string[]>,
+  parts: readonly string[],
+  goal: string,
+  seen = new Set<string>(),
+): boolean {
+  return parts.some((part) => {
+    if (part === goal) return true
+    if (seen.has(part)) return false
+    seen.add(part)
+    return reaches(stocks, stocks.get(part) ?? [], goal, seen)
+  })
+}
+
+const partsOf = (draft: Draft) =>
+  ((draft['parts'] ?? []) as { inci: string; percent: number }[]).map((p) => ({
+    material: p.inci,
+    percent: p.percent,
+  }))
+
+function freeId(stem: string, taken: ReadonlySet<string>) {
+  let id = stem
+  for (let n = 2; taken.has(id); n++) id = `${stem}-${n}`
+  return id
+}
+
+function faultOf(draft: Draft, name: string): string | null {
+  if (name.trim() === '') return 'It has no name.'
+  if (name.length > 300) return 'Its name is longer than 300 characters.'
+  const phase = draft['phase'] as string | undefined
+  if (phase !== undefined && !PHASES.includes(phase))
+    return `The phase “${shorten(phase)}” is not known; use ${PHASES.join(', ')}.`
+  for (const [field, what] of [
+    ['usage', 'usual range'],
+    ['ph', 'pH'],
+  ] as const) {
+    const range = draft[field] as { min?: number; max?: number } | undefined
+    if (!range) continue
+    if (range.max === undefined || (range.min === undefined && field === 'ph'))
+      return `Its ${what} needs both ends.`
+    if ((range.min ?? 0) > range.max) return `Its ${what} begins above its end.`
+  }
+  return null
+}
+
+/** A range with its gaps filled: from 0 up, and typical at its lower end. */
+function wholeRange({ min = 0, typical, max }: Partial<NonNullable<Material['usage']>>) {
+  return { min, typical: typical ?? min, max: max! }
+}
+
+const unread = (names: readonly string[], columns: readonly unknown[]) =>
+  names.filter((name, i) => name !== '' && !columns[i])
+
+/** Runs a reading to its end. For tests and small tables. */
+export function readWholeTable(cells: readonly (readonly Cell[])[], context: TableContext): TableRead {
+  const steps = readTable(cells, context)
+  for (;;) {
+    const step = steps.next()
+    if (step.done) return step.value
+  }
+}

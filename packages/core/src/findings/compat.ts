@@ -1,0 +1,231 @@
+import type { Assessment } from '../assess/types.ts'
+import { isEmulsifier, isOil } from '../emulsion/emulsion.ts'
+import { adjusterName } from '../ph/log.ts'
+import { listWords, sayNumber } from '../text/format.ts'
+import { finding, type Rule, type Severity } from './types.ts'
+
+interface Pair {
+  a: readonly string[]
+  b: readonly string[]
+  severity: Severity
+  what: string
+  why: string
+  source?: string
+}
+
+/** Pairs that do something to each other in the jar. Keys of substances. */
+const PAIRS: Pair[] = [
+  {
+    a: ['sodium-benzoate', 'benzoic-acid', 'potassium-benzoate'],
+    b: ['ascorbic-acid', 'sodium-ascorbate'],
+    severity: 'check',
+    what: 'can form traces of benzene, above all warm and in light',
+    why: 'Choose another preservative or another form of vitamin C.',
+    source: 'Gardner & Lawrence 1993; FDA survey of beverages; from memory',
+  },
+  {
+    a: [
+      'triethanolamine',
+      'ethanolamine',
+      'diethanolamine',
+      'stearamidopropyl-dimethylamine',
+      'behenamidopropyl-dimethylamine',
+    ],
+    b: ['2-bromo-2-nitropropane-1-3-diol', '5-bromo-5-nitro-1-3-dioxane'],
+    severity: 'stop',
+    what: 'can form nitrosamines',
+    why: 'Never together: use another neutraliser or another preservative.',
+    source: 'Regulation (EC) 1223/2009 Annex III/60 to 62 and V/21; from memory',
+  },
+  {
+    a: ['copper-tripeptide-1'],
+    b: [
+      'disodium-edta',
+      'tetrasodium-edta',
+      'tetrasodium-glutamate-diacetate',
+      'trisodium-ethylenediamine-disuccinate',
+      'phytic-acid',
+      'sodium-phytate',
+      'ascorbic-acid',
+    ],
+    severity: 'check',
+    what: 'take the copper from the peptide',
+    why: 'Leave the chelator or the acid out of this product.',
+  },
+  {
+    a: ['ci-77491', 'ci-77492', 'ci-77499', 'montmorillonite'],
+    b: [
+      'kojic-acid',
+      'dehydroacetic-acid',
+      'sodium-dehydroacetate',
+      'caprylhydroxamic-acid',
+      '3-o-ethyl-ascorbic-acid',
+      'bakuchiol',
+    ],
+    severity: 'check',
+    what: 'turn orange to brown with iron',
+    why: 'Keep iron out, or choose another brightener or preservative.',
+  },
+  {
+    a: ['zinc-oxide'],
+    b: [
+      'carbomer',
+      'sodium-carbomer',
+      'acrylates-c10-30-alkyl-acrylate-crosspolymer',
+      'salicylic-acid',
+      'glycolic-acid',
+      'lactic-acid',
+      'citric-acid',
+      'ascorbic-acid',
+    ],
+    severity: 'check',
+    what: 'react: acid dissolves the oxide, and its zinc collapses the gel',
+    why: 'Zinc oxide holds itself near pH 7 and wants neither acids nor carbomer.',
+  },
+  {
+    a: ['diazolidinyl-urea', 'imidazolidinyl-urea', 'dmdm-hydantoin', 'sodium-hydroxymethylglycinate'],
+    b: ['sodium-metabisulfite', 'glutathione'],
+    severity: 'check',
+    what: 'use each other up',
+    why: 'Sulfites and thiols take the formaldehyde that preserves.',
+  },
+  {
+    a: ['magnesium-sulfate', 'magnesium-chloride', 'zinc-pca', 'zinc-gluconate'],
+    b: [
+      'disodium-phosphate',
+      'sodium-phosphate',
+      'sodium-ascorbyl-phosphate',
+      'potassium-cetyl-phosphate',
+      'sodium-bicarbonate',
+    ],
+    severity: 'check',
+    what: 'cloud or drop out together',
+    why: 'Magnesium and zinc form salts that hardly dissolve with phosphates and carbonates.',
+  },
+]
+
+/** The pairs that any of these substances is part of, told from its side. */
+export const pairsOf = (keys: readonly string[]) =>
+  PAIRS.flatMap((pair) => {
+    const side = (mine: readonly string[], other: readonly string[]) =>
+      mine.some((key) => keys.includes(key)) ? [{ with: other, what: pair.what, why: pair.why }] : []
+    return [...side(pair.a, pair.b), ...side(pair.b, pair.a)]
+  })
+
+/** stability.incompatible: two materials that spoil each other. */
+export const pairs: Rule = (a) =>
+  PAIRS.flatMap((pair) => {
+    const found = (keys: readonly string[]) =>
+      keys.flatMap((key) => {
+        const s = a.substances.get(key)
+        return s && s.percent > 0.005 ? [s] : []
+      })
+    const left = found(pair.a)
+    const right = found(pair.b)
+    if (left.length === 0 || right.length === 0) return []
+    const indexes = [...new Set([...left, ...right].flatMap((s) => s.lines))]
+    return [
+      finding(a, {
+        code: 'stability.incompatible',
+        severity: pair.severity,
+        indexes,
+        message: `${listWords(left.map((s) => s.inci))} and ${listWords(right.map((s) => s.inci))} ${pair.what}.`,
+        why: pair.why,
+        ...(pair.source ? { source: pair.source } : {}),
+      }),
+    ]
+  })
+
+/** How far beyond the range of the tables the offered HLB may lie. */
+const TOLERANCE = 2
+
+/**
+ * emulsion.hlb-mismatch: only for a pair of separate nonionic emulsifiers, where HLB is a sound guide; ready-made blends,
+ * liquid crystals, polymers and ions follow other rules.
+ */
+export const hlb: Rule = (a: Assessment) => {
+  const e = a.emulsion
+  const carriers = a.lines.filter((l) => l.percent > 0 && l.material?.emulsifier?.hlb !== undefined)
+  const all = a.lines.filter(
+    (l) =>
+      l.percent > 0 &&
+      l.material &&
+      (isEmulsifier(l.material) || l.material.emulsifier?.role === 'polymeric'),
+  )
+  const sound =
+    carriers.length >= 2 &&
+    carriers.every((l) => l.material!.emulsifier!.hlbSound === 'yes' && l.material!.inci.length === 1)
+  if (
+    !e ||
+    e.type !== 'oil-in-water' ||
+    e.offeredHlb === null ||
+    e.requiredHlb === null ||
+    !sound ||
+    all.some((l) => !carriers.includes(l))
+  )
+    return []
+  const oils = a.lines.filter(
+    (l) => l.percent > 0 && l.material && isOil(l.material) && l.material.requiredHlb,
+  )
+  const weight = oils.reduce((s, l) => s + l.percent, 0)
+  const mean = (end: 'low' | 'high') =>
+    oils.reduce((s, l) => s + l.percent * l.material!.requiredHlb![end], 0) / weight
+  if (e.offeredHlb >= mean('low') - TOLERANCE && e.offeredHlb <= mean('high') + TOLERANCE) return []
+  return [
+    finding(a, {
+      code: 'emulsion.hlb-mismatch',
+      severity: 'check',
+      materials: carriers.map((l) => l.id),
+      message: `The emulsifiers offer HLB ${sayNumber(e.offeredHlb, 1)}; the oils want about ${sayNumber(e.requiredHlb, 1)} (${sayNumber(mean('low'), 1)}–${sayNumber(mean('high'), 1)} in the tables).`,
+      why: `${e.offeredHlb > e.requiredHlb ? 'More of the oil-loving' : 'More of the water-loving'} partner brings them together. Within ± 1 is as good as the tables.`,
+      source: 'Griffin 1949 and 1954; from memory',
+    }),
+  ]
+}
+
+/** ph.not-final: a phase, or an adjuster, that went in after the pH was read. */
+export const notFinal: Rule = (a) => {
+  const since = (a.formula.additions ?? []).filter(
+    (x) => !x.inFormula && x.afterReading >= (a.formula.readings?.length ?? 0),
+  )
+  if (a.reading && since.length > 0)
+    return [
+      finding(a, {
+        code: 'ph.not-final',
+        severity: 'check',
+        materials: [],
+        message: `After the last reading ${listWords([...new Set(since.map((x) => adjusterName(x.material).toLowerCase()))])} was added.`,
+        why: 'Mix, wait two minutes and read again; and once more the next day.',
+      }),
+    ]
+  const after = a.reading?.afterPhase
+  if (!after) return []
+  const at = a.formula.phases.findIndex((p) => p.name === after)
+  const later = a.phases.filter((p, i) => at >= 0 && i > at && p.lines > 0 && p.percent > 0)
+  if (later.length === 0) return []
+  return [
+    finding(a, {
+      code: 'ph.not-final',
+      severity: 'check',
+      materials: [],
+      message: `The pH was read after ${after}; ${listWords(later.map((p) => p.name || p.letter))} came later.`,
+      why: 'Read it again after the last addition, and once more the next day.',
+    }),
+  ]
+}
+
+/** ph.not-measured: pH matters here, and nobody has read it. */
+export const notMeasured: Rule = (a) => {
+  const { shared } = a.ph
+  if (!shared || a.reading || a.emulsion?.type === 'water-in-oil' || a.waterPercent < 5) return []
+  if (shared.max - shared.min > 3.5) return []
+  return [
+    finding(a, {
+      code: 'ph.not-measured',
+      severity: 'note',
+      materials: [],
+      message: 'pH matters here and has not been read yet.',
+      why: 'Measure a small portion when everything is in, and again after 24 hours.',
+    }),
+  ]
+}

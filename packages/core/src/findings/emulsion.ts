@@ -1,0 +1,171 @@
+import { isEmulsifier, isOil } from '../emulsion/emulsion.ts'
+import { listWords, sayPercent } from '../text/format.ts'
+import { COMMON_PRACTICE, finding, type Rule } from './types.ts'
+
+const indexesOf = (
+  a: Parameters<Rule>[0],
+  test: (m: NonNullable<(typeof a.lines)[number]['material']>) => boolean,
+) => a.lines.flatMap((line, i) => (line.material && line.percent > 0 && test(line.material) ? [i] : []))
+
+/** emulsion.no-emulsifier and emulsion.too-little-emulsifier: oils in water with nothing, or little, to hold them. */
+export const emulsifier: Rule = (a) => {
+  const e = a.emulsion
+  if (!e || e.oilsPercent < 0.5) return []
+  const oils = indexesOf(a, isOil)
+  const solubilised = e.solubiliserPercent >= e.oilsPercent * 2
+  if (e.emulsifierPercent === 0 && e.polymericPercent === 0 && e.soapPercent === 0 && !solubilised) {
+    return [
+      finding(a, {
+        code: 'emulsion.no-emulsifier',
+        severity: 'stop',
+        indexes: oils,
+        message: `${sayPercent(e.oilsPercent)} of oils and ${sayPercent(Number(a.waterPercent.toFixed(1)))} of water, and no emulsifier.`,
+        why:
+          e.solubiliserPercent > 0
+            ? 'The solubiliser is too little for that much oil: it will separate.'
+            : 'Oil and water part within minutes.',
+      }),
+    ]
+  }
+  const wanted = a.lines.flatMap((line) =>
+    line.material?.emulsifier?.shareOfOils && isEmulsifier(line.material)
+      ? [line.material.emulsifier.shareOfOils.min]
+      : [],
+  )
+  if (e.polymericPercent > 0 || e.soapPercent > 0 || solubilised || e.emulsifierPercent === 0) return []
+  // The oils alone are the basis: the least that any of the emulsifiers wants, and 10 % where none says.
+  const least = wanted.length > 0 ? Math.min(...wanted) : 10
+  const share = (e.emulsifierPercent / (e.oilsPercent + e.fattyAlcoholPercent + e.emulsifierPercent)) * 100
+  if (share >= least * 0.8 || e.emulsifierPercent >= 4) return []
+  return [
+    finding(a, {
+      code: 'emulsion.too-little-emulsifier',
+      severity: 'check',
+      indexes: indexesOf(a, isEmulsifier),
+      message: `${sayPercent(e.emulsifierPercent)} emulsifier is ${sayPercent(Math.round(share))} of the oil phase.`,
+      why: `${sayPercent(least)} or more is usual here; with less it may separate in weeks.`,
+    }),
+  ]
+}
+
+/** emulsion.oil-load: more oil than this emulsifier usually holds. */
+export const oilLoad: Rule = (a) => {
+  const e = a.emulsion
+  if (!e || e.type === 'water-in-oil') return []
+  const main = a.lines
+    .map((line, i) => ({ line, i }))
+    .filter(({ line }) => line.material?.emulsifier?.maxOilPercent !== undefined && line.percent > 0)
+  const capacity = a.lines.some(
+    (l) =>
+      l.material &&
+      isEmulsifier(l.material) &&
+      l.material.emulsifier?.role !== 'co-emulsifier' &&
+      l.material.emulsifier?.maxOilPercent === undefined,
+  )
+  const most = Math.max(0, ...main.map(({ line }) => line.material!.emulsifier!.maxOilPercent!))
+  if (main.length === 0 || capacity || e.oilsPercent <= most) return []
+  return [
+    finding(a, {
+      code: 'emulsion.oil-load',
+      severity: 'check',
+      indexes: main.map(({ i }) => i),
+      message: `${sayPercent(e.oilsPercent)} of oils is more than ${listWords(main.map(({ line }) => line.label))} usually holds (${sayPercent(most)}).`,
+      why: 'Lower the oils, or add a second emulsifier.',
+    }),
+  ]
+}
+
+/** charge.clash: a cationic emulsifier or polymer with an anionic one. */
+export const charge: Rule = (a) => {
+  const strong = new Set([
+    'emulsifier',
+    'cationic',
+    'polymer',
+    'gum',
+    'surfactant',
+    'clay',
+    'hyaluronate',
+    'film-former',
+  ])
+  const cationic = indexesOf(a, (m) => m.charge === 'cationic' && strong.has(m.kind))
+  const anionic = indexesOf(
+    a,
+    (m) => m.charge === 'anionic' && (strong.has(m.kind) || m.emulsifier !== undefined),
+  )
+  if (cationic.length === 0 || anionic.length === 0) return []
+  const names = (indexes: number[]) => listWords(indexes.map((i) => a.lines[i]!.label))
+  const emulsifiers =
+    anionic.some((i) => isEmulsifier(a.lines[i]!.material!)) &&
+    cationic.some((i) => isEmulsifier(a.lines[i]!.material!))
+  return [
+    finding(a, {
+      code: 'charge.clash',
+      severity: emulsifiers ? 'stop' : 'check',
+      indexes: [...cationic, ...anionic],
+      message: `${names(cationic)} is positively charged, ${names(anionic)} negatively.`,
+      why: 'They bind each other and drop out as strings or grains. A nonionic thickener such as hydroxyethylcellulose goes with both.',
+    }),
+  ]
+}
+
+/** oxidation.no-antioxidant: seed oils that turn rancid and nothing to slow it. */
+export const antioxidant: Rule = (a) => {
+  const oils = indexesOf(a, (m) => m.oxidation === 'fast' || m.oxidation === 'medium')
+  const sum = oils.reduce((s, i) => s + a.lines[i]!.percent, 0)
+  const fast = oils.some((i) => a.lines[i]!.material!.oxidation === 'fast' && a.lines[i]!.percent >= 1)
+  if (sum < 2 && !fast) return []
+  if (a.lines.some((line) => line.percent > 0 && line.material?.traits?.includes('oil-antioxidant')))
+    return []
+  const coolDown = a.formula.phases.findIndex((p) => p.role === 'cool-down')
+  const phase = coolDown >= 0 ? coolDown : a.formula.phases.findIndex((p) => p.role === 'oil')
+  return [
+    finding(a, {
+      code: 'oxidation.no-antioxidant',
+      severity: 'note',
+      indexes: oils,
+      message: `No antioxidant with ${sayPercent(sum)} of oils that oxidise.`,
+      why: 'Tocopherol at 0.1 to 0.5 % slows rancid smells; start with fresh oil.',
+      remedies:
+        phase >= 0 && a.amounts.fillIndex !== null
+          ? [
+              {
+                label: 'Add 0.3 % tocopherol',
+                edit: { type: 'add-line', phase, line: { material: 'tocopherol', percent: 0.3 } },
+              },
+            ]
+          : [],
+    }),
+  ]
+}
+
+/** stability.no-chelator: extracts, clays or easily oxidised actives in water without one. */
+export const chelator: Rule = (a) => {
+  if (
+    a.waterPercent < 30 ||
+    a.lines.some((line) => line.percent > 0 && line.material?.traits?.includes('chelator'))
+  )
+    return []
+  const reasons = indexesOf(
+    a,
+    (m) =>
+      [
+        'ascorbic-acid',
+        '3-o-ethyl-ascorbic-acid',
+        'kojic-acid',
+        'resveratrol',
+        'ferulic-acid',
+        'sodium-ascorbate',
+      ].includes(m.id) || m.kind === 'clay',
+  )
+  if (reasons.length === 0) return []
+  return [
+    finding(a, {
+      code: 'stability.no-chelator',
+      severity: 'note',
+      indexes: reasons,
+      message: `${listWords(reasons.map((i) => a.lines[i]!.label))} without a chelator.`,
+      why: 'Traces of iron and copper brown it. Sodium phytate or a glutamate chelator at 0.1 to 0.3 % binds them.',
+      source: COMMON_PRACTICE,
+    }),
+  ]
+}

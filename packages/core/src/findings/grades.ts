@@ -1,0 +1,22 @@
+import { gradeAnswer, openQuestion } from '../materials/grades.ts'
+import { finding, type Rule } from './types.ts'
+
+/** material.which-grade: a name that covers different things, and nothing that tells which. */
+export const whichGrade: Rule = (a) =>
+  a.lines.flatMap((line, index) => {
+    const question = line.percent > 0 ? openQuestion(line.source, line.material) : null
+    if (!question || question.quiet) return []
+    return [
+      finding(a, {
+        code: 'material.which-grade',
+        severity: 'note',
+        indexes: [index],
+        message: `Which ${question.name}? ${question.question} It is ${question.assumed}.`,
+        why: question.options.map((o) => `${o.label}: ${o.difference}`).join(' '),
+        remedies: question.options.map((option) => ({
+          label: option.label,
+          edit: { type: 'patch-line', at: line, patch: gradeAnswer(option, line.source.material) },
+        })),
+      }),
+    ]
+  })

@@ -1,0 +1,111 @@
+import type { Assessment } from '../assess/types.ts'
+import { amount } from './amount.ts'
+import { cautions } from './cautions.ts'
+import { natural, spf, unsupported } from './claims.ts'
+import { antioxidant, charge, chelator, emulsifier, oilLoad } from './emulsion.ts'
+import { hlb, notFinal, notMeasured, pairs } from './compat.ts'
+import { hot, mustMelt, wrongPhase } from './heat.ts'
+import { legal } from './legal.ts'
+import { material } from './material.ts'
+import {
+  drift,
+  implausible,
+  noSharedWindow,
+  notMeasurable,
+  outsideWindow,
+  predicted,
+  preferences,
+  strip,
+} from './ph.ts'
+import { whichGrade } from './grades.ts'
+import { heat, low, missing, outsidePh } from './preservative.ts'
+import { dissolving, oilSolids, premixes } from './solubility.ts'
+import {
+  electrolyte,
+  hydration,
+  makeUpWater,
+  neutralising,
+  outsidePh as bodyOutsidePh,
+  slurry,
+} from './thickener.ts'
+import { allergens, formaldehyde, unknownContent } from './traces.ts'
+import { total } from './total.ts'
+import type { Finding, Rule, Severity } from './types.ts'
+import { exfoliants, extracts, usage } from './usage.ts'
+import { weighing } from './weighing.ts'
+
+/** Every rule, in the order in which its findings are read within one severity. */
+export const RULES: readonly Rule[] = [
+  total,
+  amount,
+  material,
+  legal,
+  missing,
+  low,
+  heat,
+  outsidePh,
+  noSharedWindow,
+  outsideWindow,
+  notFinal,
+  predicted,
+  implausible,
+  dissolving,
+  oilSolids,
+  premixes,
+  emulsifier,
+  oilLoad,
+  charge,
+  hlb,
+  pairs,
+  electrolyte,
+  neutralising,
+  bodyOutsidePh,
+  usage,
+  exfoliants,
+  hot,
+  wrongPhase,
+  mustMelt,
+  spf,
+  natural,
+  unsupported,
+  weighing,
+  antioxidant,
+  chelator,
+  extracts,
+  slurry,
+  whichGrade,
+  unknownContent,
+  allergens,
+  formaldehyde,
+  preferences,
+  strip,
+  drift,
+  notMeasurable,
+  notMeasured,
+  hydration,
+  makeUpWater,
+  cautions,
+]
+
+const ORDER: Record<Severity, number> = { stop: 0, check: 1, note: 2 }
+
+/** Reminders for making and using: good to know, and no fault of the formula. */
+const REMINDERS = new Set([
+  'ph.not-measured',
+  'process.hydration-time',
+  'process.make-up-water',
+  'ph.drift-expected',
+])
+export const isCaution = (finding: Finding) =>
+  finding.code.startsWith('safety.') || REMINDERS.has(finding.code)
+
+/** All findings of an assessed formula: stops, then checks, then notes. */
+export function findAll(assessment: Assessment, rules: readonly Rule[] = RULES): Finding[] {
+  return rules.flatMap((rule) => rule(assessment)).sort((a, b) => ORDER[a.severity] - ORDER[b.severity])
+}
+
+export function countFindings(findings: readonly Finding[]) {
+  const counts = { stop: 0, check: 0, note: 0 }
+  for (const { severity } of findings) counts[severity]++
+  return counts
+}

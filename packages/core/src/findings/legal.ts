@@ -1,0 +1,167 @@
+import type { Assessment } from '../assess/types.ts'
+import { limitsFor, LIMITS_REVIEWED, type ApplicableLimit } from '../materials/legal.ts'
+import { properInci } from '../materials/names.ts'
+import { sayNumber, sayPercent } from '../text/format.ts'
+import { finding, type Finding, type Rule } from './types.ts'
+
+const nameOf = (a: Assessment, limit: ApplicableLimit) => {
+  if (limit.family) return limit.family.name
+  const substance = a.substances.get(limit.limit.subject)
+  return substance?.inci ?? properInci(limit.limit.subject.replaceAll('-', ' '))
+}
+
+/** A substance with what analyses found of it in natural oils; null when there is none. */
+function withTraces(a: Assessment, key: string) {
+  const substance = a.substances.get(key)
+  const trace = a.traces.get(key)
+  const percent = (substance?.percent ?? 0) + (trace?.percent ?? 0)
+  if (percent <= 0) return null
+  const known = trace ? trace.lines.filter((i) => !trace.unknown.includes(i)) : []
+  return { inci: (substance ?? trace)!.inci, percent, lines: [...(substance?.lines ?? []), ...known] }
+}
+
+function judge(a: Assessment, applicable: ApplicableLimit): Finding | null {
+  const { limit, family, factors } = applicable
+  const members = [...factors].flatMap(([key, factor]) => {
+    const substance = withTraces(a, key)
+    return substance ? [{ substance, percent: substance.percent * factor }] : []
+  })
+  const total = members.reduce((sum, m) => sum + m.percent, 0)
+  const acidity = phCondition(a, applicable, total)
+  if (acidity && total <= limit.maxPercent) {
+    return finding(a, { ...acidity, indexes: [...new Set(members.flatMap((m) => m.substance.lines))] })
+  }
+  // A trace from a blend's rounding is no use of the substance.
+  if (total <= limit.maxPercent * (1 + 1e-4) + (limit.maxPercent === 0 ? 1e-7 : 0)) return null
+  const indexes = [...new Set(members.flatMap((m) => m.substance.lines))]
+  const { site, rinse, region } = a.formula.product
+  const plain = members.every(({ substance, percent }) => Math.abs(substance.percent - percent) < 1e-9)
+  const unit = family && !plain ? ` ${family.unit}` : ''
+  const where = `${rinse} for ${site}`
+  const reviewed = `reviewed ${LIMITS_REVIEWED}, from memory (${limit.confidence} confidence)`
+  const only = indexes.length === 1 ? a.lines[indexes[0]!]! : null
+  const strictest =
+    region === 'other' && limit.kind === 'law'
+      ? ' Your region is “other”: this is the strictest rule known here, so look up your own.'
+      : ''
+  const name = members.length === 1 ? members[0]!.substance.inci : nameOf(a, applicable)
+  const common = { indexes, source: `${limit.source}; ${reviewed}` }
+  if (limit.from && limit.kind === 'law') {
+    return finding(a, {
+      ...common,
+      code: 'legal.above-cap',
+      severity: 'note',
+      message: `${limit.authority} allows ${sayPercent(limit.maxPercent)} ${name} from ${limit.from}; this has ${sayPercent(total)}.`,
+      why: 'The rule is not in force before that day.',
+    })
+  }
+  if (limit.maxPercent === 0) {
+    return finding(a, {
+      ...common,
+      code: 'legal.prohibited',
+      severity: limit.kind === 'law' ? 'stop' : 'check',
+      message: `${limit.authority} does not allow ${name} in a product that is ${where}.`,
+      why: `${limit.condition ? `Rule: ${limit.condition}.` : 'Take it out or choose something else.'}${strictest}`,
+      remedies: only ? [{ label: `Take out ${only.label}`, edit: { type: 'remove-line', at: only } }] : [],
+    })
+  }
+  return finding(a, {
+    ...common,
+    code: 'legal.above-cap',
+    severity: limit.kind === 'law' ? 'stop' : 'check',
+    message: `${sayPercent(total)} ${name}${unit} is above the cap of ${sayPercent(limit.maxPercent)} (${limit.authority}, ${where}).`,
+    why: [
+      indexes.length > 1 ? 'Every line that contains it counts.' : '',
+      limit.condition ? `Rule: ${limit.condition}.` : '',
+      limit.kind === 'opinion' ? 'An expert opinion, not law.' : '',
+      strictest.trim(),
+    ]
+      .filter(Boolean)
+      .join(' '),
+    remedies:
+      only && !only.fill
+        ? [
+            {
+              label: `Set ${only.label} to ${sayNumber(floor4((only.percent * limit.maxPercent) / total), 4)} %`,
+              edit: {
+                type: 'set-percent',
+                at: only,
+                percent: floor4((only.percent * limit.maxPercent) / total),
+              },
+            },
+          ]
+        : [],
+  })
+}
+
+/** An opinion that asks for a pH, at a dose that matters, with a reading or a target clearly below it. */
+function phCondition(a: Assessment, { limit }: ApplicableLimit, total: number) {
+  if (limit.authority !== 'CIR opinion' || limit.phMin === undefined || total < 2) return null
+  const ph = a.reading?.ph ?? a.formula.targetPh?.min
+  if (ph === undefined || ph >= limit.phMin - 0.15) return null
+  return {
+    code: 'legal.above-cap',
+    severity: 'check' as const,
+    message: `${limit.authority}: up to ${sayPercent(limit.maxPercent)} at pH ${sayNumber(limit.phMin, 1)} or above; here it is ${sayNumber(ph, 1)}.`,
+    why: 'The lower the pH, the more of the acid is free, and the more it stings. An expert opinion, not law.',
+    source: `${limit.source}; reviewed ${LIMITS_REVIEWED}, from memory (${limit.confidence} confidence)`,
+  }
+}
+
+const floor4 = (value: number) => Math.floor(value * 1e4 + 1e-6) / 1e4
+
+/**
+ * legal.above-cap and legal.prohibited: caps by region, site and rinse, summed over blends and families. Law is a
+ * stop, an opinion a check that says whose it is. When several opinions are broken, the strictest is shown.
+ */
+export const legal: Rule = (a) => {
+  const seen = new Set<string>()
+  const found: { finding: Finding; subject: string; kind: string; max: number }[] = []
+  for (const key of new Set([...a.substances.keys(), ...a.traces.keys()])) {
+    for (const applicable of limitsFor(key, a.formula.product)) {
+      const { limit } = applicable
+      const id = `${limit.subject}|${limit.authority}|${limit.from ?? ''}`
+      if (seen.has(id)) continue
+      seen.add(id)
+      const result = judge(a, applicable)
+      if (result)
+        found.push({ finding: result, subject: limit.subject, kind: limit.kind, max: limit.maxPercent })
+    }
+  }
+  return found
+    .filter(
+      (f) =>
+        f.kind === 'law' ||
+        !found.some((g) => g.subject === f.subject && g !== f && (g.kind === 'law' || g.max < f.max)),
+    )
+    .map((f) => f.finding)
+}
+
+export interface CapMark {
+  maxPercent: number
+  source: string
+}
+
+/**
+ * The strictest law that bears on a line, as percent of the line's material: where the red tick of its dose rail
+ * stands. What other lines already use up is taken off. Null when no law names it.
+ */
+export function capOf(a: Assessment, index: number): CapMark | null {
+  const line = a.lines[index]!
+  const caps = line.substances.flatMap(({ key, share }) =>
+    limitsFor(key, a.formula.product)
+      .filter(({ limit }) => limit.kind === 'law' && !limit.from)
+      .map(({ limit, factors }) => {
+        const others = [...factors].reduce((sum, [member, factor]) => {
+          const own = line.substances.find((s) => s.key === member)?.share ?? 0
+          const all = a.substances.get(member)?.percent ?? 0
+          return sum + Math.max(0, all - (Math.max(0, line.percent) * own) / 100) * factor
+        }, 0)
+        return {
+          maxPercent: Math.max(0, ((limit.maxPercent - others) * 100) / (share * (factors.get(key) ?? 1))),
+          source: limit.source,
+        }
+      }),
+  )
+  return caps.sort((x, y) => x.maxPercent - y.maxPercent)[0] ?? null
+}

@@ -1,0 +1,173 @@
+import { applyEdit } from '../formula/edit.ts'
+import type { Assessment } from '../assess/types.ts'
+import { COSOLVENTS, cosolventsOf, MOST_FRACTION } from '../solubility/cosolvent.ts'
+import { solubilityAt, type SolubilityResult } from '../solubility/solubility.ts'
+import { formatCelsius, sayNumber, sayPercent } from '../text/format.ts'
+import { finding, type Finding, type Remedy, type Rule } from './types.ts'
+
+/** Kept on purpose as a fine suspension by one school. */
+const SUSPENDED = new Set(['azelaic-acid'])
+/** Lipophilic acids share themselves out into the oil of an emulsion, which the model does not count. */
+const EMULSION_LENIENCE = 1.5
+/** Up to here the model's own error may explain the excess. */
+const CLEARLY = 1.2
+const AIM = 0.65
+
+const percentOfPhase = (a: Assessment) => {
+  const mix = cosolventsOf(a.substances, a.waterPercent)
+  return { mix, phase: a.waterPercent + mix.massPercent }
+}
+
+/** Lowering the line until the water phase holds it, also in the cold. */
+function lower(a: Assessment, result: SolubilityResult): Remedy[] {
+  const only = result.lines.length === 1 ? a.lines[result.lines[0]!]! : null
+  if (!only || only.fill || only.source.grams !== undefined) return []
+  const to = Math.floor(only.percent * (AIM / Math.max(result.ratio, result.coldRatio * AIM)) * 100) / 100
+  return to > 0 && to < only.percent
+    ? [{ label: `Lower it to ${sayPercent(to)}`, edit: { type: 'set-percent', at: only, percent: to } }]
+    : []
+}
+
+/** More of a glycol that the formula already has, when up to half of the water phase would do. */
+function raiseSolvent(a: Assessment, result: SolubilityResult): Remedy[] {
+  const lines = a.lines
+    .filter((l) => l.material && l.material.id in COSOLVENTS && l.source.percent !== undefined)
+    .sort((x, y) => gain(y.material!.id, result) - gain(x.material!.id, result))
+  const best = lines[0]
+  if (!best || gain(best.material!.id, result) < 0.8 || a.amounts.fillIndex === null) return []
+  for (let percent = Math.ceil(best.percent) + 1; percent <= 45; percent++) {
+    const shifted = new Map(a.substances)
+    const own = shifted.get(best.material!.id)!
+    shifted.set(own.key, { ...own, percent: own.percent + percent - best.percent })
+    const water = a.waterPercent - (percent - best.percent)
+    if (water < 10) return []
+    const next = cosolventsOf(shifted, water)
+    if (next.total > MOST_FRACTION) return []
+    const limit = solubilityAt(result.constants, a.workingPh, next)
+    const concentration = (1000 * result.percent) / (water + next.massPercent)
+    const cold = result.coldLimit / result.limit
+    if (concentration / limit < 0.7 && concentration / (limit * cold) <= 1) {
+      return [
+        {
+          label: `Raise ${best.label} to ${sayPercent(percent)}`,
+          edit: { type: 'set-percent', at: best, percent },
+        },
+      ]
+    }
+  }
+  return []
+}
+
+const gain = (key: string, result: SolubilityResult) => {
+  const solvent = COSOLVENTS[key]
+  return solvent && result.constants.logKow !== undefined
+    ? solvent.s * result.constants.logKow + solvent.t
+    : 0
+}
+
+function describe(a: Assessment, result: SolubilityResult): Finding | null {
+  const { verdict, constants } = result
+  if (verdict === 'dissolves' || (verdict === 'cold' && result.ratio < 0.7 && result.coldRatio < CLEARLY))
+    return null
+  // A ready-made preservative brings its own solvents, which the model does not see.
+  if (result.lines.every((i) => a.lines[i]!.material?.cover && a.lines[i]!.material?.parts)) return null
+  const { mix, phase } = percentOfPhase(a)
+  const held = (result.limit * phase) / 1000
+  const cold = (result.coldLimit * phase) / 1000
+  const most = verdict === 'solid' ? held : cold
+  const suspended = SUSPENDED.has(result.key)
+  const lenient = a.emulsion !== null && (constants.logKow ?? 0) > 1 && result.ratio < EMULSION_LENIENCE
+  const dry =
+    verdict === 'solid' && result.ratio > 3 && mix.total < 0.02 && (constants.logKow ?? 0) > 1 && !suspended
+  const name = constants.inci.toLowerCase()
+  const atPh =
+    constants.pKa.length > 0 && a.workingPh !== null && constants.waterSolubility === undefined
+      ? ` at pH ${sayNumber(a.workingPh, 1)}`
+      : ''
+  const about = `${sayPercent(Number(most.toPrecision(2)))} (within a factor of ${sayNumber(result.factor, 1)})`
+  return finding(a, {
+    code: dry ? 'solubility.no-solvent' : 'solubility.may-crystallise',
+    severity: verdict === 'solid' && result.ratio > CLEARLY && !suspended && !lenient ? 'check' : 'note',
+    indexes: result.lines,
+    message:
+      verdict === 'solid'
+        ? `About ${about} ${name} stays dissolved${atPh}; you have ${sayPercent(Number(result.percent.toPrecision(3)))}.`
+        : `${name} may crystallise in the cold: about ${about} stays dissolved at ${formatCelsius(5)}${atPh}; you have ${sayPercent(Number(result.percent.toPrecision(3)))}.`,
+    why: suspended
+      ? 'As free acid it stays a fine suspension; as its salt, at pH 5 and above, it dissolves.'
+      : dry
+        ? 'It has no solvent here: dissolve it in warm glycol or alcohol first, then add the water slowly.'
+        : 'Crystals can come days later. More glycol, less of it, or another pH keeps it in.',
+    source: `${constants.source}; cosolvents by the log-linear model of Yalkowsky; from memory`,
+    remedies: suspended ? [] : [...lower(a, result), ...raiseSolvent(a, result)].filter((r) => settles(a, r)),
+  })
+}
+
+/** Offers only what stays a possible formula: the fill line must not go below zero. */
+const settles = (a: Assessment, remedy: Remedy) =>
+  applyEdit(a.formula, remedy.edit)
+    .phases.flatMap((p) => p.lines)
+    .reduce((s, l) => s + (l.percent ?? 0), 0) <= 100
+
+/** solubility.may-crystallise and solubility.no-solvent in the water phase. */
+export const dissolving: Rule = (a) =>
+  a.emulsion?.type === 'water-in-oil' ? [] : a.solubility.flatMap((result) => describe(a, result) ?? [])
+
+/** solubility.may-crystallise in a premix: more than its own glycol and water take up at its temperature. */
+export const premixes: Rule = (a) =>
+  a.premixes.flatMap((p) => {
+    const held = (p.limit * p.solventPercent) / 1000
+    const has = (p.concentration * p.solventPercent) / 1000
+    // Only what is clearly beyond the model's own error; a suspension is a school of its own.
+    if (p.concentration < p.limit * p.factor || SUSPENDED.has(p.key)) return []
+    const phase = a.phases[p.phase]!
+    return [
+      finding(a, {
+        code: 'solubility.may-crystallise',
+        severity: 'note',
+        indexes: p.lines,
+        message: `Phase ${phase.letter} holds about ${sayPercent(Number(held.toPrecision(2)))} ${p.constants.inci.toLowerCase()} dissolved at ${formatCelsius(p.celsius)} (within a factor of ${sayNumber(p.factor, 1)}); ${sayPercent(Number(has.toPrecision(3)))} goes in.`,
+        why: 'Warm this premix further, give it more of its glycol, or expect the rest to dissolve only in the whole water phase.',
+        source: `${p.constants.source}; cosolvents by the log-linear model of Yalkowsky; from memory`,
+      }),
+    ]
+  })
+
+/** Oil-soluble solids that need an oil to dissolve in. */
+const OIL_SOLIDS = new Set([
+  'kojic-dipalmitate',
+  'ceramide-np',
+  'cholesterol',
+  'ubiquinone',
+  'retinal',
+  'ascorbyl-palmitate',
+  'bht',
+  'ethylhexyl-triazone',
+  'bis-ethylhexyloxyphenol-methoxyphenyl-triazine',
+  'butyl-methoxydibenzoylmethane',
+])
+
+/** solubility.no-solvent: an oil-soluble solid in a formula with next to no oil. */
+export const oilSolids: Rule = (a) => {
+  const oils = a.lines.reduce(
+    (s, l) =>
+      s +
+      (l.material && ['oil', 'butter', 'ester', 'fatty-alcohol'].includes(l.material.kind) && l.percent > 0
+        ? l.percent
+        : 0),
+    0,
+  )
+  return a.lines.flatMap((line, index) =>
+    line.material && OIL_SOLIDS.has(line.material.id) && line.percent > 0 && oils < line.percent * 5
+      ? [
+          finding(a, {
+            code: 'solubility.no-solvent',
+            severity: 'check',
+            indexes: [index],
+            message: `${line.label} dissolves in oil only, and there is ${oils > 0 ? `${sayPercent(oils)} of oil` : 'no oil'} here.`,
+            why: 'It would stay as grit. Dissolve it hot in a polar ester, in an oil phase of at least five times its weight.',
+          }),
+        ]
+      : [],
+  )
+}

@@ -1,0 +1,201 @@
+import type { AssessedLine, Assessment } from '../assess/types.ts'
+import { formatRange, listWords, sayNumber, sayPercent } from '../text/format.ts'
+import { COMMON_PRACTICE, finding, type Rule } from './types.ts'
+
+/** Polymers whose gel is held by charge and collapses with salt; the share of salt, in percent, that they stand. */
+const SALT_SHY: Record<string, number> = {
+  carbomer: 0.3,
+  'sodium-carbomer': 0.3,
+  'acrylates-c10-30-alkyl-acrylate-crosspolymer': 0.4,
+  'ammonium-acryloyldimethyltaurate-vp-copolymer': 0.7,
+  'hydroxyethyl-acrylate-sodium-acryloyldimethyl-taurate-copolymer': 1,
+  'sodium-polyacrylate': 0.4,
+  'sodium-acrylates-copolymer-lecithin': 0.5,
+  'polyacrylamide-c13-14-isoparaffin-laureth-7': 1,
+}
+/** Substances that count as salt, and what of their weight does. */
+const SALTS: Record<string, number> = {
+  'sodium-chloride': 1,
+  'maris-sal': 1,
+  'magnesium-sulfate': 1,
+  'magnesium-chloride': 1,
+  'sodium-pca': 1,
+  'sodium-lactate': 1,
+  'sodium-ascorbyl-phosphate': 1,
+  'magnesium-ascorbyl-phosphate': 1,
+  'sodium-ascorbate': 1,
+  'sodium-citrate': 1,
+  'zinc-pca': 1,
+  'zinc-gluconate': 1,
+  'disodium-phosphate': 1,
+  'sodium-phosphate': 1,
+  'sodium-levulinate': 1,
+  'sodium-benzoate': 0.5,
+  'potassium-sorbate': 0.5,
+  'tranexamic-acid': 0.1,
+  'potassium-azeloyl-diglycinate': 1,
+  'sodium-gluconate': 1,
+  'tetrasodium-edta': 1,
+  'aloe-barbadensis-leaf-juice': 0.02,
+  'aloe-barbadensis-leaf-juice-powder': 1,
+  'sodium-bicarbonate': 1,
+  'sodium-acetate': 1,
+}
+const NEEDS_BASE = new Set([
+  'carbomer',
+  'acrylates-c10-30-alkyl-acrylate-crosspolymer',
+  'acrylates-beheneth-25-methacrylate-copolymer',
+])
+const BASES = new Set([
+  'sodium-hydroxide',
+  'potassium-hydroxide',
+  'triethanolamine',
+  'aminomethyl-propanol',
+  'tromethamine',
+  'arginine',
+  'lysine',
+  'sodium-bicarbonate',
+  'tetrasodium-edta',
+  'tetrasodium-glutamate-diacetate',
+])
+const WETTING = ['humectant', 'solvent', 'oil', 'ester', 'alkane', 'silicone']
+
+const indexesIn = (a: Assessment, ids: { has: (id: string) => boolean }) =>
+  a.lines.flatMap((line, i) => (line.percent > 0 && line.material && ids.has(line.material.id) ? [i] : []))
+const names = (a: Assessment, indexes: number[]) => listWords(indexes.map((i) => a.lines[i]!.label))
+const keysOf = (table: Record<string, unknown>) => new Set(Object.keys(table))
+
+/** thickener.electrolyte: salt against a gel that is held by charge. */
+export const electrolyte: Rule = (a) => {
+  const gels = indexesIn(a, keysOf(SALT_SHY))
+  if (gels.length === 0) return []
+  const salts = [...a.substances.values()].filter((s) => s.key in SALTS && s.percent > 0)
+  const sum = salts.reduce((total, s) => total + s.percent * SALTS[s.key]!, 0)
+  const stands = Math.min(...gels.map((i) => SALT_SHY[a.lines[i]!.material!.id]!))
+  if (sum <= stands) return []
+  return [
+    finding(a, {
+      code: 'thickener.electrolyte',
+      severity: 'check',
+      indexes: [...new Set([...gels, ...salts.flatMap((s) => s.lines)])],
+      message: `${sayPercent(Number(sum.toPrecision(2)))} of salts thin ${names(a, gels)}.`,
+      why: `It stands about ${sayPercent(stands)}. Xanthan, sclerotium gum or hydroxyethylcellulose hold with salt.`,
+    }),
+  ]
+}
+
+/** thickener.needs-neutralising: an acid polymer without a base stays thin. */
+export const neutralising: Rule = (a) => {
+  const gels = indexesIn(a, NEEDS_BASE)
+  if (gels.length === 0 || [...a.substances.values()].some((s) => BASES.has(s.key) && s.percent > 0))
+    return []
+  return [
+    finding(a, {
+      code: 'thickener.needs-neutralising',
+      // Whoever aims for a pH in its range means to bring it there with alkali.
+      severity: (a.formula.targetPh?.min ?? 0) >= 5 ? 'note' : 'check',
+      indexes: gels,
+      message: `${names(a, gels)} thickens when it is neutralised, and there is no base.`,
+      why: 'About 0.4 part of sodium hydroxide, or 1 part of triethanolamine, for one of carbomer brings it to pH 6. It counts in the formula.',
+    }),
+  ]
+}
+
+const slurryOf = ({ material }: AssessedLine) =>
+  `${sayNumber(material!.slurry!.parts)} parts of ${material!.slurry!.in}`
+
+/** thickener.no-slurry: a powder that lumps, and nothing to wet it with. */
+export const slurry: Rule = (a) => {
+  const gums = a.lines.flatMap((line, i) =>
+    line.percent > 0 && line.material?.slurry && line.source.grade !== 'easy-dispersing' ? [i] : [],
+  )
+  const wet = a.lines.some((l) => l.percent > 0 && l.material && WETTING.includes(l.material.kind))
+  if (gums.length === 0 || wet) return []
+  return [
+    finding(a, {
+      code: 'thickener.no-slurry',
+      severity: 'note',
+      indexes: gums,
+      message: `${names(a, gums)} lumps in bare water.`,
+      why: `Wet it first in about ${slurryOf(a.lines[gums[0]!]!)}, or sprinkle it under shear.`,
+    }),
+  ]
+}
+
+/** Under this many hours nobody has to plan for it. */
+const PLANNED_HOURS = 1
+
+/** process.hydration-time: a polymer that needs hours. */
+export const hydration: Rule = (a) =>
+  a.lines.flatMap((line, i) => {
+    const hours = line.percent > 0 ? line.material?.hydrationHours : undefined
+    if (!hours || hours.max <= PLANNED_HOURS) return []
+    return [
+      finding(a, {
+        code: 'process.hydration-time',
+        severity: 'note',
+        indexes: [i],
+        message: `${line.label} takes ${sayNumber(hours.min)} to ${sayNumber(hours.max)} hours to hydrate.`,
+        why: 'Lumps at first are harmless: it evens out by itself. Judge thickness the next day.',
+      }),
+    ]
+  })
+
+/** process.make-up-water: a heated watery phase loses water. */
+export const makeUpWater: Rule = (a) => {
+  const hot = a.phases.flatMap((p, i) =>
+    (a.formula.phases[i]!.heatToC ?? 0) >= 60 && p.role === 'water' && p.lines > 0 ? [p] : [],
+  )
+  if (hot.length === 0) return []
+  return [
+    finding(a, {
+      code: 'process.make-up-water',
+      severity: 'note',
+      message: `Phase ${listWords(hot.map((p) => p.letter))} loses water while it is hot, often 2 to 4 %.`,
+      why: 'Cover it, or weigh before and after and put back what left; otherwise every other percent rises.',
+      source: COMMON_PRACTICE,
+    }),
+  ]
+}
+
+type Outside = { code: string; kinds: readonly string[]; emulsifiers: boolean; why: string }
+const OUTSIDE: Outside[] = [
+  {
+    code: 'thickener.outside-ph',
+    kinds: ['gum', 'polymer', 'clay'],
+    emulsifiers: false,
+    why: 'It thins there, and mostly comes back when the pH does. Do not throw the batch away.',
+  },
+  {
+    code: 'emulsion.emulsifier-outside-ph',
+    kinds: [],
+    emulsifiers: true,
+    why: 'The cream may look thin or split until the pH is back in range; then blend it again.',
+  },
+]
+
+/** thickener.outside-ph and emulsion.emulsifier-outside-ph: the reading, or all of the target, is outside what holds them. */
+export const outsidePh: Rule = (a) => {
+  const range = a.reading ? { min: a.reading.ph, max: a.reading.ph } : a.formula.targetPh
+  if (!range || a.emulsion?.type === 'water-in-oil') return []
+  return OUTSIDE.flatMap((kind) => {
+    const indexes = a.lines.flatMap((line, i) => {
+      const m = line.material
+      if (!m?.ph || m.ph.grade !== 'holds' || line.percent <= 0) return []
+      const isEmulsifier =
+        m.emulsifier !== undefined && m.emulsifier.role !== 'solubiliser' && m.emulsifier.role !== 'polymeric'
+      if (kind.emulsifiers ? !isEmulsifier : isEmulsifier || !kind.kinds.includes(m.kind)) return []
+      return range.max < m.ph.min - 0.049 || range.min > m.ph.max + 0.049 ? [i] : []
+    })
+    if (indexes.length === 0) return []
+    return [
+      finding(a, {
+        code: kind.code,
+        severity: 'check',
+        indexes,
+        message: `${listWords(indexes.map((i) => `${a.lines[i]!.label} holds at pH ${formatRange(a.lines[i]!.material!.ph!)}`))}; ${a.reading ? `the pH read is ${sayNumber(a.reading.ph, 2)}` : `the target is ${formatRange(range)}`}.`,
+        why: kind.why,
+      }),
+    ]
+  })
+}

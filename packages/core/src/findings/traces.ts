@@ -1,0 +1,109 @@
+import type { Assessment } from '../assess/types.ts'
+import { limitsFor } from '../materials/legal.ts'
+import {
+  ALLERGEN_SOURCE,
+  ALLERGEN_THRESHOLD,
+  isAllergen,
+  TRACES_SOURCE,
+  type Trace,
+} from '../materials/traces.ts'
+import { listWords, sayPercent } from '../text/format.ts'
+import { finding, type Rule } from './types.ts'
+
+const say = (percent: number) => sayPercent(Number(percent.toPrecision(2)))
+
+/** Allergens that analyses put above the threshold from which the EU label names them. */
+export const namedAllergens = (a: Assessment): Trace[] =>
+  [...a.traces.values()].filter(
+    (t) => isAllergen(t.key) && t.percent > ALLERGEN_THRESHOLD[a.formula.product.rinse],
+  )
+
+/** label.name-allergens: what analyses put above the threshold. */
+export const allergens: Rule = (a) => {
+  const named = a.formula.product.region === 'US' ? [] : namedAllergens(a)
+  if (named.length === 0) return []
+  return [
+    finding(a, {
+      code: 'label.name-allergens',
+      severity: 'note',
+      indexes: [...new Set(named.flatMap((t) => t.lines))],
+      message: `The label names ${listWords(named.map((t) => t.inci))}.`,
+      why: `By the analyses there is more than ${sayPercent(ALLERGEN_THRESHOLD[a.formula.product.rinse])} in a product that is ${a.formula.product.rinse}: ${named.map((t) => `${t.inci} ${say(t.percent)}`).join(', ')}.`,
+      source: ALLERGEN_SOURCE,
+    }),
+  ]
+}
+
+/** legal.unknown-content: substances hidden in natural oils, unknown until the lot's analysis is entered. */
+export const unknownContent: Rule = (a) => {
+  const hidden = [...a.traces.values()].filter((t) => t.unknown.length > 0)
+  if (hidden.length === 0) return []
+  const indexes = [...new Set(hidden.flatMap((t) => t.unknown))]
+  const over = hidden.flatMap((t) => {
+    const cap = limitsFor(t.key, a.formula.product)[0]?.limit
+    return cap && t.percent + t.high > cap.maxPercent
+      ? [
+          `${t.inci} may reach ${say(t.percent + t.high)}, and ${cap.authority} says ${sayPercent(cap.maxPercent)}`,
+        ]
+      : []
+  })
+  const likely = hidden
+    .filter((t) => isAllergen(t.key) && t.high > ALLERGEN_THRESHOLD[a.formula.product.rinse])
+    .map((t) => t.inci)
+  return [
+    finding(a, {
+      code: 'legal.unknown-content',
+      severity: 'note',
+      indexes,
+      message: `${listWords(indexes.map((i) => a.lines[i]!.label))}: how much ${listWords(hidden.slice(0, 3).map((t) => t.inci.toLowerCase()))}${hidden.length > 3 ? ' and others' : ''} it brings is unknown.`,
+      why: [
+        over.length > 0 ? `By usual contents ${over.join('; ')}.` : '',
+        likely.length > 0 && a.formula.product.region !== 'US'
+          ? `The label would likely name ${listWords(likely)}.`
+          : '',
+        'Enter the analysis of your lot on the Shelf, and it is worked out.',
+      ]
+        .filter(Boolean)
+        .join(' '),
+      source: TRACES_SOURCE,
+    }),
+  ]
+}
+
+/** Moles of formaldehyde that a releaser can give at most, and its molar mass. Theory by formula; from memory. */
+const RELEASERS: Record<string, { moles: number; molarMass: number }> = {
+  'dmdm-hydantoin': { moles: 2, molarMass: 188.18 },
+  'imidazolidinyl-urea': { moles: 3, molarMass: 388.29 },
+  'diazolidinyl-urea': { moles: 4, molarMass: 278.22 },
+  'sodium-hydroxymethylglycinate': { moles: 1, molarMass: 127.07 },
+  'quaternium-15': { moles: 6, molarMass: 251.16 },
+  methenamine: { moles: 6, molarMass: 140.19 },
+  '2-bromo-2-nitropropane-1-3-diol': { moles: 2, molarMass: 199.99 },
+}
+const FORMALDEHYDE = 30.026
+/** Percent of free formaldehyde from which the EU label says so (10 mg/kg, by Regulation (EU) 2022/1181). */
+const FORMALDEHYDE_THRESHOLD = 0.001
+
+/** Formaldehyde that all releasers together could set free at most, percent of the product. */
+export const releasableFormaldehyde = (a: Assessment) =>
+  Object.entries(RELEASERS).reduce(
+    (sum, [key, { moles, molarMass }]) =>
+      sum + ((a.substances.get(key)?.percent ?? 0) * moles * FORMALDEHYDE) / molarMass,
+    0,
+  )
+
+/** label.releases-formaldehyde: the sum over every releaser. */
+export const formaldehyde: Rule = (a) => {
+  const most = releasableFormaldehyde(a)
+  if (most <= FORMALDEHYDE_THRESHOLD) return []
+  return [
+    finding(a, {
+      code: 'label.releases-formaldehyde',
+      severity: 'note',
+      indexes: [...new Set(Object.keys(RELEASERS).flatMap((key) => a.substances.get(key)?.lines ?? []))],
+      message: `Its releasers could set free ${say(most)} of formaldehyde at most.`,
+      why: `How much is free depends on pH, warmth and time; only a test tells. Above ${sayPercent(FORMALDEHYDE_THRESHOLD)} free the EU label says “releases formaldehyde”.`,
+      source: 'Regulation (EU) 2022/1181; stoichiometry of each releaser; from memory',
+    }),
+  ]
+}

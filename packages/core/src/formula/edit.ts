@@ -1,0 +1,230 @@
+import { computeAmounts } from './amounts.ts'
+import type { Formula, Line, LineRef, Phase, Product } from './schema.ts'
+
+/** Fresh ids for new lines and phases; the caller brings the source of randomness. */
+export type MakeId = () => string
+
+/** One change to a formula. Every edit is a pure function of the formula, so each can be undone as one step. */
+export type Edit =
+  | { type: 'set-percent'; at: LineRef; percent: number }
+  | { type: 'set-grams'; at: LineRef; grams: number }
+  | { type: 'set-fill'; at: LineRef }
+  | { type: 'clear-amount'; at: LineRef }
+  | { type: 'switch-unit'; at: LineRef; unit: 'percent' | 'grams' }
+  | { type: 'patch-line'; at: LineRef; patch: Partial<Line> }
+  | { type: 'replace-material'; at: LineRef; material: string; custom?: Line['custom'] }
+  | { type: 'add-line'; phase: number; index?: number; line: Line }
+  | { type: 'remove-line'; at: LineRef }
+  | { type: 'move-line'; from: LineRef; to: LineRef }
+  | { type: 'add-phase'; index?: number; phase: Phase }
+  | { type: 'patch-phase'; phase: number; patch: Partial<Phase> }
+  | { type: 'remove-phase'; phase: number }
+  | { type: 'move-phase'; from: number; to: number }
+  | {
+      type: 'patch'
+      patch: Partial<
+        Pick<
+          Formula,
+          | 'name'
+          | 'batchGrams'
+          | 'targetPh'
+          | 'scaleResolutionGrams'
+          | 'note'
+          | 'readings'
+          | 'additions'
+          | 'portion'
+        >
+      >
+    }
+  | { type: 'patch-product'; patch: Partial<Product> }
+  | { type: 'scale-batch'; batchGrams: number }
+  | { type: 'many'; edits: Edit[] }
+
+type Loose = Record<string, unknown>
+
+/** Merges a patch; a key given as `undefined` is taken away rather than kept as an empty value. */
+function patched<T extends object>(value: T, patch: Partial<T>): T {
+  const next: Loose = { ...value, ...patch }
+  for (const key of Object.keys(patch)) if ((patch as Loose)[key] === undefined) delete next[key]
+  return next as T
+}
+
+const amountless = (line: Line): Line => {
+  const { percent: _p, grams: _g, fill: _f, ...rest } = line
+  return rest as Line
+}
+
+function mapPhase(formula: Formula, index: number, change: (phase: Phase) => Phase): Formula {
+  if (!formula.phases[index]) return formula
+  return { ...formula, phases: formula.phases.map((phase, i) => (i === index ? change(phase) : phase)) }
+}
+
+const mapLine = (formula: Formula, at: LineRef, change: (line: Line) => Line) =>
+  mapPhase(formula, at.phase, (phase) => ({
+    ...phase,
+    lines: phase.lines.map((line, i) => (i === at.line ? change(line) : line)),
+  }))
+
+const insert = <T>(list: readonly T[], index: number, item: T): T[] => {
+  const at = Math.max(0, Math.min(index, list.length))
+  return [...list.slice(0, at), item, ...list.slice(at)]
+}
+const without = <T>(list: readonly T[], index: number): T[] => list.filter((_, i) => i !== index)
+
+/** What a line weighs and is, worked out: used when a unit changes or a fill line becomes a plain one. */
+function amountAt(formula: Formula, at: LineRef) {
+  return computeAmounts(formula).lines.find((l) => l.phase === at.phase && l.line === at.line)
+}
+
+const tidy = (value: number, places: number) => Number(Math.max(0, value).toFixed(places))
+
+function setFill(formula: Formula, at: LineRef): Formula {
+  const amounts = computeAmounts(formula)
+  const old = amounts.lines.find((l) => l.fill)
+  if (old && old.phase === at.phase && old.line === at.line) return formula
+  const freed = old
+    ? mapLine(formula, old, (line) => ({ ...amountless(line), percent: tidy(old.percent, 4) }))
+    : formula
+  return mapLine(freed, at, (line) => ({ ...amountless(line), fill: true }))
+}
+
+function switchUnit(formula: Formula, at: LineRef, unit: 'percent' | 'grams'): Formula {
+  const amount = amountAt(formula, at)
+  if (!amount?.given || amount.fill) return formula
+  return mapLine(formula, at, (line) =>
+    unit === 'grams'
+      ? { ...amountless(line), grams: Math.max(0, amount.grams) }
+      : { ...amountless(line), percent: tidy(amount.percent, 6) },
+  )
+}
+
+/**
+ * Scales to another batch: percents stay; lines typed in grams are scaled with it, so that the formula stays
+ * the same product.
+ */
+function scaleBatch(formula: Formula, batchGrams: number): Formula {
+  const before = computeAmounts(formula).batchGrams
+  const factor = batchGrams / before
+  return {
+    ...formula,
+    batchGrams,
+    phases: formula.phases.map((phase) => ({
+      ...phase,
+      lines: phase.lines.map((line) =>
+        line.grams === undefined ? line : { ...line, grams: Number((line.grams * factor).toPrecision(12)) },
+      ),
+    })),
+  }
+}
+
+function moveLine(formula: Formula, from: LineRef, to: LineRef): Formula {
+  const line = formula.phases[from.phase]?.lines[from.line]
+  if (!line || !formula.phases[to.phase]) return formula
+  const taken = mapPhase(formula, from.phase, (phase) => ({
+    ...phase,
+    lines: without(phase.lines, from.line),
+  }))
+  return mapPhase(taken, to.phase, (phase) => ({ ...phase, lines: insert(phase.lines, to.line, line) }))
+}
+
+/** Applies one edit. Places that do not exist leave the formula as it is. */
+export function applyEdit(formula: Formula, edit: Edit): Formula {
+  switch (edit.type) {
+    case 'set-percent':
+      return mapLine(formula, edit.at, (line) => ({ ...amountless(line), percent: edit.percent }))
+    case 'set-grams':
+      return mapLine(formula, edit.at, (line) => ({ ...amountless(line), grams: edit.grams }))
+    case 'set-fill':
+      return formula.phases[edit.at.phase]?.lines[edit.at.line] ? setFill(formula, edit.at) : formula
+    case 'clear-amount':
+      return mapLine(formula, edit.at, amountless)
+    case 'switch-unit':
+      return switchUnit(formula, edit.at, edit.unit)
+    case 'patch-line':
+      return mapLine(formula, edit.at, (line) => patched(line, edit.patch))
+    case 'replace-material':
+      return mapLine(formula, edit.at, (line) => {
+        const { custom: _c, strengthPercent: _s, grade: _g, ...rest } = line
+        return { ...rest, material: edit.material, ...(edit.custom ? { custom: edit.custom } : {}) } as Line
+      })
+    case 'add-line':
+      return mapPhase(formula, edit.phase, (phase) => ({
+        ...phase,
+        lines: insert(phase.lines, edit.index ?? phase.lines.length, edit.line),
+      }))
+    case 'remove-line':
+      return mapPhase(formula, edit.at.phase, (phase) => ({
+        ...phase,
+        lines: without(phase.lines, edit.at.line),
+      }))
+    case 'move-line':
+      return moveLine(formula, edit.from, edit.to)
+    case 'add-phase':
+      return { ...formula, phases: insert(formula.phases, edit.index ?? formula.phases.length, edit.phase) }
+    case 'patch-phase':
+      return mapPhase(formula, edit.phase, (phase) => patched(phase, edit.patch))
+    case 'remove-phase':
+      return { ...formula, phases: without(formula.phases, edit.phase) }
+    case 'move-phase': {
+      const phase = formula.phases[edit.from]
+      return phase
+        ? { ...formula, phases: insert(without(formula.phases, edit.from), edit.to, phase) }
+        : formula
+    }
+    case 'patch':
+      return patched(formula, edit.patch as Partial<Formula>)
+    case 'patch-product':
+      return { ...formula, product: patched(formula.product, edit.patch) }
+    case 'scale-batch':
+      return scaleBatch(formula, edit.batchGrams)
+    case 'many':
+      return edit.edits.reduce(applyEdit, formula)
+  }
+}
+
+/** The place above or below, crossing into the neighbouring phase at its edge; null at the end of the sheet. */
+export function neighbourPlace(formula: Formula, at: LineRef, step: -1 | 1): LineRef | null {
+  const phase = formula.phases[at.phase]
+  if (!phase) return null
+  const next = at.line + step
+  if (next >= 0 && next < phase.lines.length) return { phase: at.phase, line: next }
+  const target = formula.phases[at.phase + step]
+  if (!target) return null
+  return { phase: at.phase + step, line: step === 1 ? 0 : target.lines.length }
+}
+
+/** Gives every line and phase that has none an id, for lists on screen. */
+export function withIds(formula: Formula, makeId: MakeId): Formula {
+  return {
+    ...formula,
+    phases: formula.phases.map((phase) => ({
+      ...phase,
+      id: phase.id ?? makeId(),
+      lines: phase.lines.map((line) => (line.id ? line : { ...line, id: makeId() })),
+    })),
+  }
+}
+
+/** A copy with new ids and another name. */
+export function duplicate(formula: Formula, name: string, makeId: MakeId): Formula {
+  return {
+    ...formula,
+    name,
+    phases: formula.phases.map((phase) => ({
+      ...phase,
+      id: makeId(),
+      lines: phase.lines.map((line) => ({ ...line, id: makeId() })),
+    })),
+  }
+}
+
+/** `Low Tide toner 2`: the first free name of that stem. */
+export function freeName(wanted: string, taken: readonly string[]): string {
+  const used = new Set(taken.map((name) => name.trim().toLowerCase()))
+  if (!used.has(wanted.trim().toLowerCase())) return wanted
+  const stem = wanted.replace(/ \d+$/, '')
+  for (let n = 2; ; n++) {
+    const name = `${stem} ${n}`
+    if (!used.has(name.toLowerCase())) return name
+  }
+}

@@ -1,0 +1,62 @@
+import type { Formula, Kind, Phase, Product } from './schema.ts'
+
+type Skeleton = Omit<Phase, 'lines'> & { lines?: Phase['lines'] }
+
+const water = (heatToC?: number, name = 'Water'): Skeleton => ({
+  name,
+  role: 'water',
+  ...(heatToC === undefined ? {} : { heatToC, holdMinutes: 20 }),
+  lines: [{ material: 'aqua', fill: true }],
+})
+const oil = (heatToC = 72): Skeleton => ({ name: 'Oil', role: 'oil', heatToC })
+const coolDown: Skeleton = { name: 'Cool-down', role: 'cool-down', belowC: 40 }
+const last: Skeleton = { name: 'Last', role: 'cool-down', belowC: 30 }
+const premix = (name: string): Skeleton => ({ name, role: 'premix' })
+
+/** Phases to start each kind of product with, in the order in which they are made (common practice). */
+const SKELETONS: Record<Kind, Skeleton[]> = {
+  toner: [premix('Glycol premix'), water(), last],
+  serum: [premix('Gum slurry'), water(), last],
+  gel: [premix('Gum slurry'), water(), last],
+  lotion: [water(72), oil(), coolDown],
+  cream: [water(72), oil(), coolDown],
+  butter: [water(72), oil(75), coolDown],
+  'leave-in': [water(75), oil(75), coolDown],
+  mask: [premix('Clay or powder'), water(), last],
+  cleanser: [water(), { name: 'Surfactants', role: 'other' }, last],
+  other: [water(), last],
+}
+
+/** A new formula from a short brief: phases that suit the kind, water filling up to 100, nothing else decided. */
+export function fromBrief(brief: {
+  name: string
+  product: Product
+  batchGrams: number
+  scaleResolutionGrams?: number
+}): Formula {
+  return {
+    format: 'omblet-formula',
+    formatVersion: 1,
+    name: brief.name,
+    product: brief.product,
+    batchGrams: brief.batchGrams,
+    scaleResolutionGrams: brief.scaleResolutionGrams ?? 0.01,
+    phases: SKELETONS[brief.product.kind].map(
+      (phase) => ({ ...phase, lines: [...(phase.lines ?? [])] }) as Phase,
+    ),
+  }
+}
+
+/** A usual batch for a first trial, in grams. */
+export const USUAL_BATCH: Record<Kind, number> = {
+  toner: 100,
+  serum: 50,
+  gel: 100,
+  lotion: 200,
+  cream: 100,
+  butter: 100,
+  'leave-in': 150,
+  mask: 100,
+  cleanser: 150,
+  other: 100,
+}

@@ -1,0 +1,57 @@
+import { computeAmounts } from './amounts.ts'
+import type { Formula } from './schema.ts'
+
+export interface LineChange {
+  kind: 'added' | 'removed' | 'amount' | 'moved'
+  material: string
+  before: number | null
+  after: number | null
+  /** Names of the phases, for a move. */
+  from?: string
+  to?: string
+}
+
+const rows = (formula: Formula) =>
+  computeAmounts(formula).lines.map((amount) => {
+    const phase = formula.phases[amount.phase]!
+    return {
+      material: phase.lines[amount.line]!.material,
+      phase: phase.name,
+      percent: amount.given ? amount.percent : null,
+    }
+  })
+
+/** What changed from one version of a formula to another, line by line, in the order of the newer one. */
+export function difference(before: Formula, after: Formula): LineChange[] {
+  const old = rows(before)
+  const used = new Set<number>()
+  const changes: LineChange[] = []
+  for (const row of rows(after)) {
+    const candidates = old.flatMap((o, i) => (!used.has(i) && o.material === row.material ? [i] : []))
+    const match = candidates.find((i) => old[i]!.phase === row.phase) ?? candidates[0]
+    if (match === undefined) {
+      changes.push({ kind: 'added', material: row.material, before: null, after: row.percent })
+      continue
+    }
+    used.add(match)
+    const was = old[match]!
+    if (was.phase !== row.phase) {
+      changes.push({
+        kind: 'moved',
+        material: row.material,
+        before: was.percent,
+        after: row.percent,
+        from: was.phase,
+        to: row.phase,
+      })
+    }
+    if (Math.abs((was.percent ?? -1) - (row.percent ?? -1)) > 1e-6) {
+      changes.push({ kind: 'amount', material: row.material, before: was.percent, after: row.percent })
+    }
+  }
+  old.forEach((was, i) => {
+    if (!used.has(i))
+      changes.push({ kind: 'removed', material: was.material, before: was.percent, after: null })
+  })
+  return changes
+}

@@ -1,0 +1,100 @@
+import { differenceInCalendarDays, parseISO } from 'date-fns'
+import * as z from 'zod'
+import type { Assessment } from '../assess/types.ts'
+import type { Material } from './schema.ts'
+
+const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, { error: 'must be a day such as 2026-05-01' })
+const amount = z.number().min(0).max(1e7)
+
+/** A pack of a material that somebody owns. */
+export const Lot = z.looseObject({
+  id: z.string().min(1),
+  /** Id of a catalogue or own material. */
+  material: z.string().min(1),
+  supplier: z.string().max(200).optional(),
+  batch: z.string().max(100).optional(),
+  bought: day.optional(),
+  opened: day.optional(),
+  expires: day.optional(),
+  packGrams: amount.optional(),
+  leftGrams: amount,
+  /** Price of the pack, in whatever money one counts. */
+  price: z.number().min(0).max(1e7).optional(),
+  note: z.string().max(2000).optional(),
+  /** What the paper of the lot says of substances in it, percent of the material. */
+  analysis: z
+    .array(z.looseObject({ inci: z.string().min(1).max(200), percent: z.number().min(0).max(100) }))
+    .max(200)
+    .optional(),
+})
+export type Lot = z.infer<typeof Lot>
+
+/** Days from `today` to the end of a lot (both ISO days); negative when it is past, null without a date. */
+export const daysLeft = (lot: Lot, today: string): number | null =>
+  lot.expires === undefined ? null : differenceInCalendarDays(parseISO(lot.expires), parseISO(today))
+
+export type Freshness = 'past' | 'soon' | 'good' | 'unknown'
+/** A lot ends soon within 60 days. */
+export function freshnessOf(lot: Lot, today: string): Freshness {
+  const days = daysLeft(lot, today)
+  return days === null ? 'unknown' : days < 0 ? 'past' : days <= 60 ? 'soon' : 'good'
+}
+
+/** Grams of a material that are left and not past their date. */
+export const stockOf = (lots: readonly Lot[], material: string, today: string): number =>
+  lots
+    .filter((lot) => lot.material === material && freshnessOf(lot, today) !== 'past')
+    .reduce((sum, lot) => sum + lot.leftGrams, 0)
+
+/** Price of a gram from the newest lot that tells one; null when none does. */
+export function pricePerGram(lots: readonly Lot[], material: string): number | null {
+  const priced = lots
+    .filter((lot) => lot.material === material && lot.price !== undefined && (lot.packGrams ?? 0) > 0)
+    .sort((a, b) => (b.bought ?? '').localeCompare(a.bought ?? ''))[0]
+  return priced ? priced.price! / priced.packGrams! : null
+}
+
+/** The analysis that holds for a material: of the lot opened last, else bought last, among those not used up. */
+export function analysisOf(lots: readonly Lot[], material: string): NonNullable<Lot['analysis']> | null {
+  const last = (lot: Lot) => lot.opened ?? lot.bought ?? ''
+  const told = lots
+    .filter((lot) => lot.material === material && lot.analysis?.length && lot.leftGrams > 0)
+    .sort((a, b) => last(b).localeCompare(last(a)))[0]
+  return told?.analysis ?? null
+}
+
+/** Materials with the analyses of their lots. */
+export function withAnalyses(materials: readonly Material[], lots: readonly Lot[]): Material[] {
+  const told = new Set(lots.flatMap((lot) => (lot.analysis?.length ? [lot.material] : [])))
+  return materials.map((m) => {
+    const analysis = told.has(m.id) ? analysisOf(lots, m.id) : null
+    return analysis ? { ...m, contains: analysis.map(({ inci, percent }) => ({ inci, percent })) } : m
+  })
+}
+
+export interface Need {
+  material: string
+  label: string
+  needGrams: number
+  haveGrams: number
+  lackGrams: number
+}
+
+/** What a formula's batch needs against what is on the shelf, water left out; what is lacking comes first. */
+export function shoppingList(a: Assessment, lots: readonly Lot[], today: string): Need[] {
+  const needs = new Map<string, Need>()
+  for (const line of a.lines) {
+    if (line.material?.kind === 'water' || line.grams <= 0) continue
+    const seen = needs.get(line.id)
+    const needGrams = Number(((seen?.needGrams ?? 0) + line.grams).toPrecision(12))
+    const haveGrams = stockOf(lots, line.id, today)
+    needs.set(line.id, {
+      material: line.id,
+      label: line.label,
+      needGrams,
+      haveGrams,
+      lackGrams: Number(Math.max(0, needGrams - haveGrams).toPrecision(12)),
+    })
+  }
+  return [...needs.values()].sort((x, y) => Number(y.lackGrams > 0) - Number(x.lackGrams > 0))
+}

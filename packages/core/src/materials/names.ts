@@ -1,0 +1,28 @@
+/** `Sodium Benzoate, Potassium Sorbate` to `sodium-benzoate-potassium-sorbate`: the key of a substance. */
+export const slug = (text: string) =>
+  text
+    .normalize('NFKD')
+    .replace(/[\u0300-\u036f]/g, '')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+
+/** Splits a blend's name into INCI names; commas between digits (`1,2-Hexanediol`) stay. */
+export const splitInci = (text: string): string[] =>
+  text
+    .split(/\s*\(and\)\s*|,\s+|,(?=\D)(?<!\d,)/i)
+    .map((part) => part.trim())
+    .filter((part) => part !== '')
+
+/** A blend's names without regard to their order. */
+export const blendKey = (inci: readonly string[]) => inci.map(slug).sort().join('|')
+
+const SMALL = new Set(['and', 'of'])
+
+/** An INCI name written in its usual capitals when it came in lower case. */
+export const properInci = (name: string) =>
+  name === name.toLowerCase()
+    ? name.replace(/[a-z][a-z']*/g, (word) =>
+        SMALL.has(word) ? word : word.charAt(0).toUpperCase() + word.slice(1),
+      )
+    : name

@@ -1,0 +1,108 @@
+import type { Custom, Formula } from '../formula/schema.ts'
+import { computeAmounts } from '../formula/amounts.ts'
+import type { Catalogue } from './catalogue.ts'
+import { slug, splitInci, properInci } from './names.ts'
+import { compositionOf, materialFromCustom } from './resolve.ts'
+import type { Material } from './schema.ts'
+
+/** A part as supplied: a catalogue id, an own material's id, or a name. */
+export type OwnPart = { material: string; percent: number }
+
+/** The few facts that a maker gives about a material of their own. */
+export interface OwnFacts {
+  name: string
+  inci: string
+  functions: string[]
+  solubility: Material['solubility'][number]
+  phase: Material['phase']
+  usage?: { min: number; max: number }
+  ph?: { min: number; max: number }
+  /** For a mixture, a solution or a stock: what it is made of, percent of it as supplied. */
+  parts?: OwnPart[]
+}
+
+/** A material of one's own from a short form; its id never meets one that is taken. */
+export function ownMaterial(facts: OwnFacts, catalogue: Catalogue): Material {
+  const parts = facts.parts?.filter((p) => p.material.trim() !== '' && p.percent > 0)
+  const mixture = parts && parts.length > 0
+  const custom: Custom = {
+    inci: splitInci(facts.inci || facts.name).map(properInci),
+    functions: facts.functions.length > 0 ? facts.functions : ['other'],
+    solubility: facts.solubility,
+    ...(facts.usage ? { usage: facts.usage } : {}),
+    ...(facts.ph ? { ph: facts.ph } : {}),
+  }
+  const stem = slug(facts.name) || 'material'
+  let id = stem
+  for (let n = 2; catalogue.find(id) !== null; n++) id = `${stem}-${n}`
+  const material: Material = {
+    ...materialFromCustom(facts.name, custom, null),
+    id,
+    name: facts.name,
+    phase: facts.phase,
+    own: true,
+    ...(mixture ? { parts: parts.map((p) => ({ inci: p.material, percent: p.percent })) } : {}),
+  }
+  if (!mixture) return material
+  const names = compositionOf(material, catalogue).map((s) => s.inci)
+  return names.length > 0 && !facts.inci ? { ...material, inci: names } : material
+}
+
+/**
+ * Why these parts make no mixture, as a sentence; null when they do. `name` is the mixture's own, which must not be
+ * among its parts, directly or inside another mixture.
+ */
+export function mixtureFault(name: string, parts: readonly OwnPart[], catalogue: Catalogue): string | null {
+  const sum = parts.reduce((s, p) => s + p.percent, 0)
+  if (sum > 100.05) return `The parts make ${Number(sum.toFixed(2))} %; 100 is all there is.`
+  const own = slug(name)
+  const reaches = (material: string, seen: ReadonlySet<string>): boolean => {
+    const key = slug(material)
+    if (key === own) return true
+    if (seen.has(key)) return false
+    const found = catalogue.find(material)
+    return found?.own === true && (found.parts ?? []).some((p) => reaches(p.inci, new Set([...seen, key])))
+  }
+  const circular = parts.find((p) => reaches(p.material, new Set()))
+  return circular ? `${circular.material} contains ${name}, so it cannot be one of its parts.` : null
+}
+
+/** A formula as the parts of a stock: each line with what it has in it, by percent. */
+export const partsOfFormula = (formula: Formula): OwnPart[] =>
+  computeAmounts(formula).lines.flatMap((line) =>
+    line.percent > 0
+      ? [
+          {
+            material: formula.phases[line.phase]!.lines[line.line]!.material,
+            percent: Number(line.percent.toFixed(4)),
+          },
+        ]
+      : [],
+  )
+
+/** A mixture's parts with mixtures of one's own opened up, so that every name is known on another machine too. */
+function openedParts(parts: NonNullable<Material['parts']>, catalogue: Catalogue, depth = 0): OwnPart[] {
+  return parts.flatMap(({ inci, percent }): OwnPart[] => {
+    const found = catalogue.find(inci)
+    if (!found?.own) return [{ material: found?.id ?? inci, percent }]
+    if (!found.parts || depth > 5) return [{ material: found.inci.join(', '), percent }]
+    return openedParts(found.parts, catalogue, depth + 1).map((p) => ({
+      ...p,
+      percent: Number(((p.percent * percent) / 100).toPrecision(10)),
+    }))
+  })
+}
+
+/** The facts of an own material that travel with a formula file. */
+export function customOf(material: Material, catalogue: Catalogue): Custom {
+  return {
+    inci: material.inci,
+    functions: material.functions,
+    solubility: material.solubility,
+    ...(material.usage ? { usage: { min: material.usage.min, max: material.usage.max } } : {}),
+    ...(material.ph ? { ph: { min: material.ph.min, max: material.ph.max } } : {}),
+    ...(material.charge !== 'none' ? { charge: material.charge } : {}),
+    ...(material.contains ? { contains: material.contains } : {}),
+    ...(material.parts ? { parts: openedParts(material.parts, catalogue) } : {}),
+  }
+}

@@ -1,0 +1,205 @@
+import type { Custom, Line } from '../formula/schema.ts'
+import { SOLUBILITIES, type Material } from './schema.ts'
+import type { Catalogue } from './catalogue.ts'
+import { properInci, slug, splitInci } from './names.ts'
+
+/** One substance in a line. `share` is percent of the line as weighed. */
+export interface SubstanceShare {
+  key: string
+  inci: string
+  share: number
+}
+
+export interface ResolvedLine {
+  /** Null when the name is in no catalogue and the line brings no facts of its own. */
+  material: Material | null
+  /** Catalogue id, or the name as given. */
+  id: string
+  label: string
+  substances: SubstanceShare[]
+  /** Strength against the strength that the usual range is written for: 1 when they agree. */
+  doseFactor: number
+}
+
+const WATER: Omit<SubstanceShare, 'share'> = { key: 'aqua', inci: 'Aqua' }
+const MAX_DEPTH = 6
+
+const kindOf = (functions: readonly string[]): Material['kind'] => {
+  const has = (word: string) => functions.some((f) => f.toLowerCase().includes(word))
+  if (has('preserv')) return 'preservative'
+  if (has('solubilis')) return 'solubiliser'
+  if (has('emulsif')) return 'emulsifier'
+  if (has('viscosity') || has('thicken') || has('gel')) return 'gum'
+  if (has('uv filter') || has('uv absorber')) return 'uv-filter'
+  if (has('perfum')) return 'fragrance'
+  if (has('buffer')) return 'buffer'
+  if (has('emollient')) return 'oil'
+  if (has('humectant')) return 'humectant'
+  return 'other'
+}
+
+const solubilityOf = (custom: Custom): Material['solubility'] => {
+  const words = [custom.solubility ?? []].flat().flatMap((s) => s.toLowerCase().split(/[|,/ ]+/))
+  const known = SOLUBILITIES.filter((s) => words.includes(s))
+  return known.length > 0 ? words.flatMap((w) => known.filter((k) => k === w)) : ['dispersible']
+}
+
+/** A material made from a line's own facts, which win over the catalogue's. */
+export function materialFromCustom(name: string, custom: Custom, base: Material | null): Material {
+  const inci = custom.inci?.length
+    ? custom.inci.map(properInci)
+    : (base?.inci ?? splitInci(name).map(properInci))
+  const functions = custom.functions?.length ? custom.functions : (base?.functions ?? ['other'])
+  const kind = base && !custom.functions ? base.kind : kindOf(functions)
+  const ranged = custom.usage
+    ? { min: custom.usage.min, typical: custom.usage.min, max: Math.min(100, custom.usage.max) }
+    : base?.usage
+  const grade =
+    kind === 'preservative' || functions.some((f) => /active|keratolytic|bleaching/.test(f))
+      ? 'works'
+      : kind === 'emulsifier' || kind === 'gum' || kind === 'cationic'
+        ? 'holds'
+        : (base?.ph?.grade ?? 'prefers')
+  const { cover: _cover, parts: _parts, ...kept } = base ?? ({} as Partial<Material>)
+  const sameMakeUp = base && !custom.parts && !custom.inci
+  return {
+    phase: 'any',
+    charge: 'none',
+    origin: 'unknown',
+    ...kept,
+    ...(sameMakeUp && base.cover ? { cover: base.cover } : {}),
+    ...(sameMakeUp && base.parts ? { parts: base.parts } : {}),
+    id: base?.id ?? slug(name),
+    name: base?.name ?? name,
+    inci: inci.length > 0 ? inci : [name],
+    functions,
+    kind,
+    solubility: custom.solubility ? solubilityOf(custom) : (base?.solubility ?? ['dispersible']),
+    ...(ranged ? { usage: ranged } : {}),
+    ...(custom.ph ? { ph: { min: custom.ph.min, max: custom.ph.max, grade } } : {}),
+    ...(custom.charge ? { charge: custom.charge } : {}),
+    ...(custom.contains ? { contains: custom.contains.map(({ inci, percent }) => ({ inci, percent })) } : {}),
+    source: 'entered by the maker',
+    confidence: 'medium',
+    own: true,
+  }
+}
+
+interface Makeup {
+  inci: string
+  percent: number
+}
+
+/**
+ * Parts of a maker's mixture, as supplied, down to substances. A mixture that reaches itself stops at its name. Parts
+ * above 100 in all are scaled to 100; what is missing below stays unknown.
+ */
+function mixtureParts(
+  parts: readonly { material: string; percent: number }[],
+  catalogue: Catalogue,
+  depth: number,
+): SubstanceShare[] {
+  const sum = parts.reduce((total, part) => total + part.percent, 0)
+  const scale = sum > 100 ? 100 / sum : 1
+  return parts.flatMap((part) => {
+    const material = catalogue.find(part.material)
+    const inner =
+      material && depth < MAX_DEPTH
+        ? substancesOf(material, undefined, catalogue, depth + 1)
+        : [{ key: slug(part.material), inci: properInci(part.material), share: 100 }]
+    return inner.map((s) => ({ ...s, share: (s.share * part.percent * scale) / 100 }))
+  })
+}
+
+function substancesOf(
+  material: Material,
+  strength: number | undefined,
+  catalogue: Catalogue,
+  depth: number,
+): SubstanceShare[] {
+  const parts: Makeup[] | undefined = material.parts
+  // One's own mixture is made of materials as they are supplied; a catalogue blend of pure substances.
+  if (parts && material.own) {
+    return mixtureParts(
+      parts.map((p) => ({ material: p.inci, percent: p.percent })),
+      catalogue,
+      depth,
+    )
+  }
+  if (parts && depth < MAX_DEPTH) {
+    return parts.flatMap(({ inci, percent }) => {
+      const part = catalogue.find(inci)
+      const inner =
+        part && part.parts && part.id !== material.id
+          ? substancesOf(part, undefined, catalogue, depth + 1)
+          : [{ key: slug(inci), inci, share: 100 }]
+      return inner.map((s) => ({ ...s, share: (s.share * percent) / 100 }))
+    })
+  }
+  const active = strength ?? material.strengthPercent ?? 100
+  const shares = material.inci.map((inci) => ({
+    key: slug(inci),
+    inci,
+    share: active / material.inci.length,
+  }))
+  const carriesWater =
+    active < 100 &&
+    (material.solubility[0] === 'water' ||
+      material.solubility.includes('water') ||
+      material.solubility[0] === 'dispersible')
+  return carriesWater ? [...shares, { ...WATER, share: 100 - active }] : shares
+}
+
+const merge = (shares: SubstanceShare[]) => {
+  const byKey = new Map<string, SubstanceShare>()
+  for (const s of shares) {
+    const seen = byKey.get(s.key)
+    byKey.set(s.key, seen ? { ...seen, share: seen.share + s.share } : s)
+  }
+  return [...byKey.values()]
+}
+
+/**
+ * What a line is made of. A blend becomes its parts, a solution its active and water; a strength given on the line
+ * replaces the usual one. Shares are percent of the line as weighed.
+ */
+export function resolveLine(line: Line, catalogue: Catalogue): ResolvedLine {
+  // Lines never change in place, so what one was taken apart into stays true as long as it lives.
+  let known = resolved.get(catalogue)
+  if (!known) resolved.set(catalogue, (known = new WeakMap()))
+  let result = known.get(line)
+  if (!result) known.set(line, (result = takeApart(line, catalogue)))
+  return result
+}
+
+const resolved = new WeakMap<Catalogue, WeakMap<Line, ResolvedLine>>()
+
+function takeApart(line: Line, catalogue: Catalogue): ResolvedLine {
+  const found = catalogue.find(line.material)
+  const material = line.custom ? materialFromCustom(line.material, line.custom, found) : found
+  if (!material) {
+    const inci = properInci(line.material)
+    return {
+      material: null,
+      id: line.material,
+      label: line.material,
+      substances: [{ key: slug(line.material) || 'unnamed', inci, share: 100 }],
+      doseFactor: 1,
+    }
+  }
+  const substances = line.custom?.parts
+    ? mixtureParts(line.custom.parts, catalogue, 0)
+    : substancesOf(material, line.strengthPercent, catalogue, 0)
+  const reference = material.strengthPercent ?? 100
+  return {
+    material,
+    id: found ? found.id : line.material,
+    label: material.name,
+    substances: merge(substances),
+    doseFactor: line.strengthPercent !== undefined && !material.parts ? line.strengthPercent / reference : 1,
+  }
+}
+
+/** What a material is made of, falling, as percent of it. */
+export const compositionOf = (material: Material, catalogue: Catalogue): SubstanceShare[] =>
+  merge(substancesOf(material, undefined, catalogue, 0)).sort((a, b) => b.share - a.share)

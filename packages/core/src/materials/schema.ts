@@ -1,0 +1,192 @@
+import * as z from 'zod'
+import { CHARGES } from '../formula/schema.ts'
+
+export const CONFIDENCES = ['high', 'medium', 'low'] as const
+export const MATERIAL_KINDS = [
+  'water',
+  'hydrosol',
+  'aloe',
+  'humectant',
+  'hyaluronate',
+  'oil',
+  'butter',
+  'ester',
+  'alkane',
+  'silicone',
+  'fatty-alcohol',
+  'fatty-acid',
+  'wax',
+  'emulsifier',
+  'emulsifier-wo',
+  'solubiliser',
+  'cationic',
+  'polymer',
+  'gum',
+  'clay',
+  'film-former',
+  'active',
+  'protein',
+  'cooling',
+  'acid',
+  'base',
+  'buffer',
+  'salt',
+  'chelator',
+  'antioxidant',
+  'preservative',
+  'extract',
+  'essential-oil',
+  'fragrance',
+  'colourant',
+  'uv-filter',
+  'abrasive',
+  'powder',
+  'solvent',
+  'surfactant',
+  'other',
+] as const
+export const SOLUBILITIES = ['water', 'oil', 'glycol', 'alcohol', 'dispersible'] as const
+export const TRAITS = [
+  'exfoliant',
+  'sun',
+  'retinoid',
+  'salicylate',
+  'pregnancy',
+  'lye',
+  'strong-acid',
+  'dust',
+  'flammable',
+  'fragrance',
+  'eye-irritant',
+  'uv-filter',
+  'oil-antioxidant',
+  'chelator',
+  'ph-adjuster',
+  'formaldehyde-releaser',
+  'water-based',
+] as const
+export const PH_GRADES = ['works', 'holds', 'prefers'] as const
+export const EMULSIFIER_ROLES = [
+  'oil-in-water',
+  'water-in-oil',
+  'co-emulsifier',
+  'cationic',
+  'polymeric',
+  'solubiliser',
+] as const
+
+/** Neutral words for how a material feels and spreads. */
+export const FEELS = [
+  'light',
+  'medium',
+  'rich',
+  'fast',
+  'slow',
+  'dry',
+  'silky',
+  'slip',
+  'soft',
+  'firm',
+  'melting',
+  'waxy',
+  'powdery',
+  'glossy',
+  'sticky',
+  'greasy',
+  'film',
+  'occlusive',
+  'evaporates',
+] as const
+
+const percent = z.number().min(0).max(100)
+const confidence = z.enum(CONFIDENCES)
+const level = z.number().int().min(0).max(3)
+
+/** A material's facts. Percents are w/w of the product, of the material as supplied unless it says otherwise. */
+export const Material = z.strictObject({
+  id: z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/),
+  inci: z.array(z.string().min(1)).min(1),
+  name: z.string().min(1),
+  aliases: z.array(z.string().min(1)).optional(),
+  kind: z.enum(MATERIAL_KINDS),
+  functions: z.array(z.string().min(1)).min(1),
+  /** Where it usually goes in. */
+  phase: z.enum(['water', 'oil', 'cool-down', 'any']),
+  /** What it lives in, the main one first. */
+  solubility: z.array(z.enum(SOLUBILITIES)).min(1),
+  heatMaxC: z.number().optional(),
+  meltsC: z.number().optional(),
+  usage: z.strictObject({ min: percent, typical: percent, max: percent }).optional(),
+  /** `works`: an active or preservative needs it; `holds`: an emulsifier or thickener keeps its body; `prefers`: a wish. */
+  ph: z
+    .strictObject({
+      min: z.number(),
+      max: z.number(),
+      grade: z.enum(PH_GRADES),
+      /** The window counts from this dose up: below it an acid is only a pH adjuster. */
+      fromPercent: percent.optional(),
+    })
+    .optional(),
+  charge: z.enum(CHARGES),
+  /** g/mL at 20 °C. */
+  density: z.number().optional(),
+  /** Active content as usually supplied; the rest is the carrier (water for what lives in water). */
+  strengthPercent: z.number().gt(0).max(100).optional(),
+  /** A concentrate: parts of water that one part of it turns into the single-strength thing, e.g. 200. */
+  reconstitutesTo: z.number().int().min(2).optional(),
+  /** Usual make-up of a blend, percent of the blend. */
+  parts: z.array(z.strictObject({ inci: z.string().min(1), percent: z.number().gt(0).max(100) })).optional(),
+  /** Preservation cover inside its range and window: 0 little, 1 weak, 2 moderate, 3 strong. */
+  cover: z
+    .strictObject({
+      gramPositive: level,
+      gramNegative: level,
+      yeast: level,
+      mould: level,
+      role: z.enum(['broad', 'partner', 'booster', 'help']),
+    })
+    .optional(),
+  emulsifier: z
+    .strictObject({
+      role: z.enum(EMULSIFIER_ROLES),
+      hlb: z.number().optional(),
+      hlbSound: z.enum(['yes', 'partly', 'no']).optional(),
+      hlbSource: z.string().optional(),
+      /** Usual amount as percent of the oils. */
+      shareOfOils: z.strictObject({ min: z.number(), max: z.number() }).optional(),
+      maxOilPercent: z.number().optional(),
+    })
+    .optional(),
+  requiredHlb: z
+    .strictObject({ value: z.number(), low: z.number(), high: z.number(), source: z.string(), confidence })
+    .optional(),
+  oxidation: z.enum(['fast', 'medium', 'slow']).optional(),
+  /** A powder that lumps in bare water: parts of liquid to wet one part with, and which liquid. */
+  slurry: z.strictObject({ parts: z.number().gt(0), in: z.string() }).optional(),
+  /** Hours until a polymer has its full body. */
+  hydrationHours: z.strictObject({ min: z.number().min(0), max: z.number().min(0) }).optional(),
+  /** How fast an emulsion thickens while it cools. */
+  setting: z.enum(['fast', 'medium', 'slow']).optional(),
+  /** Tendency to whiten when rubbed in: 1 none to 5 strong. */
+  whitening: z.number().int().min(1).max(5).optional(),
+  feel: z.array(z.enum(FEELS)).optional(),
+  /** What a lot's analysis found in it, percent of the material. */
+  contains: z.array(z.strictObject({ inci: z.string().min(1), percent })).optional(),
+  traits: z.array(z.enum(TRAITS)).optional(),
+  origin: z.enum(['plant', 'mineral', 'animal', 'derived', 'synthetic', 'unknown']),
+  note: z.string().optional(),
+  source: z.string().min(1),
+  confidence,
+  /** Made by the user rather than part of the catalogue. */
+  own: z.boolean().optional(),
+  /** Facts that the maker changed, with what the catalogue says. */
+  changed: z.array(z.strictObject({ what: z.string(), was: z.string() })).optional(),
+})
+
+export type Material = z.infer<typeof Material>
+export type MaterialKind = Material['kind']
+export type Trait = (typeof TRAITS)[number]
+export type PhGrade = (typeof PH_GRADES)[number]
+export type Cover = NonNullable<Material['cover']>
+
+export const hasTrait = (material: Material, trait: Trait) => material.traits?.includes(trait) ?? false

@@ -1,0 +1,39 @@
+import * as z from 'zod'
+import data from '../../data/acid-base.json' with { type: 'json' }
+import { CONFIDENCES } from '../materials/schema.ts'
+
+/** Acid–base and solubility constants of a substance at 25 °C. */
+export const AcidBase = z.strictObject({
+  key: z.string(),
+  inci: z.string(),
+  /** g/mol of the formula unit as named. */
+  molarMass: z.number().gt(0),
+  /** Thermodynamic, from the fully protonated form down. Empty for strong acids, strong bases and neutral things. */
+  pKa: z.array(z.number()),
+  chargeFullyProtonated: z.number().int(),
+  /** Strong counter-ions per formula unit: +1 for one sodium, −1 for one chloride. */
+  counterIonCharge: z.number(),
+  /** Acid families per formula unit where it is not one. */
+  acidUnits: z.number().int().optional(),
+  /** Ions of a strong salt, which only raise the ionic strength. */
+  ions: z.array(z.number()).optional(),
+  /** Of the uncharged form, g per kg of water. */
+  intrinsicSolubility: z.number().gt(0).optional(),
+  /** Of the thing itself where pH hardly matters, g per kg of water. */
+  waterSolubility: z.number().gt(0).optional(),
+  logKow: z.number().optional(),
+  /** Apparent enthalpy of solution, kJ/mol, between cold storage and 25 °C. */
+  enthalpy: z.number().optional(),
+  enthalpySource: z.string().optional(),
+  hydrolysesTo: z.string().optional(),
+  polymer: z.boolean().optional(),
+  source: z.string(),
+  confidence: z.enum(CONFIDENCES),
+})
+export type AcidBase = z.infer<typeof AcidBase>
+
+export const acidBases = data as unknown as readonly AcidBase[]
+const byKey = new Map(acidBases.map((a) => [a.key, a]))
+
+/** Constants of a substance, or undefined. */
+export const acidBaseOf = (key: string): AcidBase | undefined => byKey.get(key)

@@ -1,0 +1,277 @@
+import { acidBaseOf, type AcidBase } from './acid-base.ts'
+import { formsAt } from './solver.ts'
+
+/** A material that people reach for to move pH, and how its solution is made. */
+export interface Adjuster {
+  /** Key of its constants and id in the catalogue. */
+  key: string
+  name: string
+  direction: 'up' | 'down'
+  /** Strength of the solution that suits a kitchen, percent. */
+  usualPercent: number
+  /** Strongest solution that stays clear at 20 °C, percent; 100 for what is a liquid. */
+  mostPercent: number
+  /** What it does to hands and eyes. */
+  hazard: 'lye' | 'acid' | 'mild'
+  /** What to expect of it in the jar. */
+  note: string
+}
+
+/**
+ * Solubilities in water at 20 °C, percent of the solution: CRC Handbook and Merck Index, from memory, rounded down.
+ * Usual strengths: common practice.
+ */
+export const ADJUSTERS: readonly Adjuster[] = [
+  {
+    key: 'sodium-hydroxide',
+    name: 'sodium hydroxide',
+    direction: 'up',
+    usualPercent: 10,
+    mostPercent: 50,
+    hazard: 'lye',
+    note: 'Strong: little is needed and it is easy to go too far. Use 1 % for the last step.',
+  },
+  {
+    key: 'potassium-hydroxide',
+    name: 'potassium hydroxide',
+    direction: 'up',
+    usualPercent: 10,
+    mostPercent: 50,
+    hazard: 'lye',
+    note: 'As strong as lye by the mole; kinder to clear gels than sodium.',
+  },
+  {
+    key: 'triethanolamine',
+    name: 'triethanolamine',
+    direction: 'up',
+    usualPercent: 20,
+    mostPercent: 100,
+    hazard: 'mild',
+    note: 'Soft: it hardly goes above pH 8. Not together with nitrite or bronopol.',
+  },
+  {
+    key: 'arginine',
+    name: 'arginine',
+    direction: 'up',
+    usualPercent: 10,
+    mostPercent: 13,
+    hazard: 'mild',
+    note: 'An amino acid and a good base up to pH 8. Its salts stay in the product.',
+  },
+  {
+    key: 'aminomethyl-propanol',
+    name: 'aminomethyl propanol',
+    direction: 'up',
+    usualPercent: 10,
+    mostPercent: 95,
+    hazard: 'lye',
+    note: 'A strong amine that works to pH 9.',
+  },
+  {
+    key: 'tromethamine',
+    name: 'tromethamine',
+    direction: 'up',
+    usualPercent: 10,
+    mostPercent: 35,
+    hazard: 'mild',
+    note: 'Soft: it hardly goes above pH 8.5, and it buffers there.',
+  },
+  {
+    key: 'sodium-bicarbonate',
+    name: 'sodium bicarbonate',
+    direction: 'up',
+    usualPercent: 5,
+    mostPercent: 8,
+    hazard: 'mild',
+    note: 'It fizzes, and while the gas leaves, the pH goes on rising for hours. Read again the next day.',
+  },
+  {
+    key: 'sodium-citrate',
+    name: 'trisodium citrate',
+    direction: 'up',
+    usualPercent: 20,
+    mostPercent: 40,
+    hazard: 'mild',
+    note: 'Gentle and buffering up to pH 6; it adds a good deal of salt.',
+  },
+  {
+    key: 'sodium-lactate',
+    name: 'sodium lactate',
+    direction: 'up',
+    usualPercent: 60,
+    mostPercent: 60,
+    hazard: 'mild',
+    note: 'Gentle and buffering near pH 4; it adds a good deal of salt.',
+  },
+  {
+    key: 'citric-acid',
+    name: 'citric acid',
+    direction: 'down',
+    usualPercent: 20,
+    mostPercent: 58,
+    hazard: 'acid',
+    note: 'Buffers from 3 to 6.5 and binds metals.',
+  },
+  {
+    key: 'lactic-acid',
+    name: 'lactic acid',
+    direction: 'down',
+    usualPercent: 80,
+    mostPercent: 90,
+    hazard: 'acid',
+    note: 'Buffers near 4. Strong bottles free more acid for days after they are diluted.',
+  },
+  {
+    key: 'glycolic-acid',
+    name: 'glycolic acid',
+    direction: 'down',
+    usualPercent: 30,
+    mostPercent: 70,
+    hazard: 'acid',
+    note: 'Counts as an exfoliating acid: mind the sum.',
+  },
+  {
+    key: 'malic-acid',
+    name: 'malic acid',
+    direction: 'down',
+    usualPercent: 20,
+    mostPercent: 55,
+    hazard: 'acid',
+    note: 'Buffers from 3 to 5.5.',
+  },
+  {
+    key: 'tartaric-acid',
+    name: 'tartaric acid',
+    direction: 'down',
+    usualPercent: 20,
+    mostPercent: 57,
+    hazard: 'acid',
+    note: 'Stronger than citric; potassium can make it crystallise.',
+  },
+  {
+    key: 'gluconolactone',
+    name: 'gluconolactone',
+    direction: 'down',
+    usualPercent: 20,
+    mostPercent: 35,
+    hazard: 'mild',
+    note: 'It frees its acid over a day: add half, wait until tomorrow.',
+  },
+]
+
+export const adjusterOf = (key: string): Adjuster | undefined => ADJUSTERS.find((a) => a.key === key)
+
+/** Which way an adjuster takes a product that stands at `ph`: a salt takes it towards its own pH. */
+export function directionOf(constants: AcidBase, ph: number): 'up' | 'down' {
+  const listed = adjusterOf(constants.key)
+  if (listed) return listed.direction
+  const acid = constants.hydrolysesTo ? (acidBaseOf(constants.hydrolysesTo) ?? constants) : constants
+  const own = { total: constants.acidUnits ?? 1, pKa: acid.pKa, chargeTop: acid.chargeFullyProtonated }
+  return constants.counterIonCharge + formsAt(own, ph, 0).charge > 0 ? 'up' : 'down'
+}
+
+/** g/mL at 20 °C by percent: CRC Handbook, Perry. */
+const LYE_DENSITY: readonly (readonly [number, number])[] = [
+  [0, 0.998],
+  [1, 1.0095],
+  [10, 1.1089],
+  [20, 1.2191],
+  [30, 1.3279],
+  [50, 1.5253],
+]
+
+/** Density of an adjuster's solution, g/mL; 1 where it is not known. */
+export function densityOf(key: string, strength: number): number {
+  if (key !== 'sodium-hydroxide' && key !== 'potassium-hydroxide') return 1
+  const next = LYE_DENSITY.findIndex(([s]) => s >= strength)
+  if (next <= 0) return LYE_DENSITY[0]![1]
+  const [s0, d0] = LYE_DENSITY[next - 1]!
+  const [s1, d1] = LYE_DENSITY[next]!
+  return d0 + ((strength - s0) / (s1 - s0)) * (d1 - d0)
+}
+
+/** A drop from a pharmacy dropper, mL; real droppers give 0.03 to 0.06. */
+export const DROP_ML = 0.05
+
+export interface SolutionRecipe {
+  adjuster: string
+  strengthPercent: number
+  grams: number
+  /** What to weigh of each. */
+  solidGrams: number
+  waterGrams: number
+  steps: string[]
+  cautions: string[]
+}
+
+const HAZARDS: Record<Adjuster['hazard'], string[]> = {
+  lye: [
+    'Gloves and goggles. Lye burns skin and blinds eyes; rinse splashes with much water for 15 minutes and get help for eyes.',
+    'Lye into water, never water onto lye. It gets hot: use a glass or polypropylene beaker in a cold water bath, never aluminium.',
+    'Label it, keep it shut and away from children. It takes up carbon dioxide: make it new after three months.',
+  ],
+  acid: [
+    'Gloves and goggles. Rinse splashes with much water.',
+    'Acid into water, a little at a time.',
+    'Label it and keep it away from children.',
+  ],
+  mild: ['Label it. Without a preservative it keeps a week in the fridge.'],
+}
+
+/**
+ * How to make `grams` of an adjuster's solution at `strengthPercent`; `stockPercent` is the strength of what is
+ * weighed (88 for a lactic acid of 88 %, 100 for a dry solid). A sentence where it cannot be made.
+ */
+export function solutionRecipe(
+  key: string,
+  strengthPercent: number,
+  grams: number,
+  resolutionGrams: number,
+  stockPercent = 100,
+): SolutionRecipe | { fault: string } {
+  const adjuster = adjusterOf(key)
+  if (!adjuster || !acidBaseOf(key)) return { fault: 'Nothing is known of this adjuster.' }
+  const fault = strengthFault(key, strengthPercent)
+  if (fault) return { fault }
+  if (stockPercent < strengthPercent)
+    return {
+      fault: `What you weigh has ${stockPercent} %; a solution made from it cannot have ${strengthPercent} %.`,
+    }
+  const places = (value: number) =>
+    Number((Math.round(value / resolutionGrams) * resolutionGrams).toPrecision(12))
+  const solidGrams = places((grams * strengthPercent) / stockPercent)
+  const waterGrams = places(grams - solidGrams)
+  if (solidGrams <= 0)
+    return { fault: 'That is less than the scale can weigh. Make more of it, or make it stronger.' }
+  const name = adjuster.name
+  const liquid = stockPercent < 100 || adjuster.mostPercent === 100
+  return {
+    adjuster: key,
+    strengthPercent,
+    grams: places(solidGrams + waterGrams),
+    solidGrams,
+    waterGrams,
+    steps: [
+      'Weigh the distilled water into the bottle or beaker.',
+      liquid
+        ? `Add the ${name} slowly and stir.`
+        : `Weigh the ${name} apart and stir it in, a little at a time.`,
+      adjuster.hazard === 'lye'
+        ? 'Let it cool to room temperature before it is used.'
+        : 'Stir until it is clear.',
+    ],
+    cautions: HAZARDS[adjuster.hazard],
+  }
+}
+
+/** Why a solution cannot have this strength, as a sentence; null when it can. */
+export function strengthFault(key: string, strengthPercent: number): string | null {
+  if (!(strengthPercent > 0))
+    return 'A strength of 0 % is water and moves nothing. Type how many percent of it is the adjuster.'
+  if (strengthPercent > 100)
+    return 'A strength cannot be above 100 %. Type how many percent of it is the adjuster.'
+  const adjuster = adjusterOf(key)
+  if (adjuster && strengthPercent < 100 && strengthPercent > adjuster.mostPercent)
+    return `Only ${adjuster.mostPercent} % of ${adjuster.name} dissolves at room temperature. Choose ${adjuster.usualPercent} %, or 100 % where it is weighed dry.`
+  return null
+}

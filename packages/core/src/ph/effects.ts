@@ -1,0 +1,226 @@
+import type { Assessment } from '../assess/types.ts'
+import { capitalise, formatRange } from '../text/format.ts'
+import { freeShare } from './adjust.ts'
+import { acidOf, asAcid } from './families.ts'
+import { doseAt, titrantOf } from './titrate.ts'
+import { dosesOf } from './fit.ts'
+import { withDoses, type PhModel } from './model.ts'
+import type { WindowItem } from './windows.ts'
+
+/** One thing that a pH does to a formula. */
+export interface PhEffect {
+  id: string
+  label: string
+  /** What is told: the free acid of an active, the share of a preservative that works, a window. */
+  what: 'free acid' | 'active share' | 'window'
+  /** Percent of the product that is free or works, of how much; null for a window. */
+  percent: number | null
+  of: number | null
+  /** `check` where it is lost or harmful at this pH. */
+  state: 'fine' | 'note' | 'check'
+  text: string
+  source: string
+}
+
+/** Acids that preserve as the uncharged acid. */
+const PRESERVING = new Set([
+  'benzoic-acid',
+  'sorbic-acid',
+  'dehydroacetic-acid',
+  'levulinic-acid',
+  'p-anisic-acid',
+  'propionic-acid',
+  'formic-acid',
+])
+/** Acids that are there to act on the skin; others only buffer. */
+const ACTIVE = new Set([
+  'glycolic-acid',
+  'lactic-acid',
+  'mandelic-acid',
+  'malic-acid',
+  'tartaric-acid',
+  'citric-acid',
+  'gluconic-acid',
+  'lactobionic-acid',
+  'salicylic-acid',
+  'azelaic-acid',
+  'ascorbic-acid',
+  'ferulic-acid',
+  'pyruvic-acid',
+  'succinic-acid',
+])
+/** Below this free share a weak-acid preservative is as good as absent (common practice). */
+const WEAK_SHARE = 10
+const LOW_SHARE = 30
+const SHARE_SOURCE = 'Henderson and Hasselbalch with the constants at 25 °C, from memory'
+
+/** Sums of each acid with all its salts, percent of the product as the plain acid. */
+export function acidSums(
+  a: Assessment,
+): Map<string, { inci: string; pKa: readonly number[]; percent: number }> {
+  const sums = new Map<string, { inci: string; pKa: readonly number[]; percent: number }>()
+  const add = (key: string, percent: number) => {
+    const acid = acidOf(key)
+    if (!acid || percent <= 0) return
+    const seen = sums.get(acid.key) ?? { inci: acid.inci, pKa: acid.pKa, percent: 0 }
+    seen.percent += asAcid(key, percent, acid)
+    sums.set(acid.key, seen)
+  }
+  for (const [key, s] of a.substances) add(key, s.percent)
+  for (const dose of dosesOf(a.formula)) add(dose.key, (dose.percent * dose.strengthPercent) / 100)
+  return sums
+}
+
+/** What a pH does to this formula's acids, preservatives and windows, the most telling first. */
+export function phEffects(a: Assessment, ph: number): PhEffect[] {
+  const effects: PhEffect[] = []
+  for (const [key, acid] of acidSums(a)) {
+    const share = freeShare(acid.pKa, ph)
+    const percent = (acid.percent * share) / 100
+    const base = {
+      id: key,
+      label: capitalise(acid.inci.toLowerCase()),
+      percent,
+      of: acid.percent,
+      source: SHARE_SOURCE,
+    }
+    if (PRESERVING.has(key)) effects.push({ ...base, what: 'active share', ...preserving(share) })
+    else if (ACTIVE.has(key) && acid.percent >= 0.3)
+      effects.push({ ...base, what: 'free acid', ...acting(key, share, ph) })
+  }
+  for (const item of a.ph.items) {
+    if (item.grade === 'skin' || effects.some((e) => item.materials.includes(e.id))) continue
+    const inside = ph >= item.min - 0.049 && ph <= item.max + 0.049
+    effects.push({
+      id: item.id,
+      label: capitalise(item.label),
+      what: 'window',
+      percent: null,
+      of: null,
+      state: inside ? 'fine' : item.grade === 'prefers' ? 'note' : 'check',
+      text: windowText(item, ph, inside),
+      source: 'its pH window in the catalogue',
+    })
+  }
+  const rank = { check: 0, note: 1, fine: 2 }
+  const kind = { 'free acid': 0, 'active share': 1, window: 2 }
+  return effects.sort((x, y) => kind[x.what] - kind[y.what] || rank[x.state] - rank[y.state])
+}
+
+function preserving(share: number): Pick<PhEffect, 'state' | 'text'> {
+  if (share < WEAK_SHARE)
+    return { state: 'check', text: 'Hardly any of it works here. Lower the pH or take another preservative.' }
+  if (share < LOW_SHARE)
+    return { state: 'note', text: 'Less than a third works. Half a unit lower nearly doubles it.' }
+  return { state: 'fine', text: 'It works as the uncharged acid.' }
+}
+
+function acting(key: string, share: number, ph: number): Pick<PhEffect, 'state' | 'text'> {
+  if (key === 'azelaic-acid')
+    return ph < 4.5
+      ? {
+          state: 'fine',
+          text: 'The free acid: a fine suspension that acts as it is. For a clear product raise the pH to 5–6.5, where it dissolves as its salt.',
+        }
+      : {
+          state: 'fine',
+          text: 'Mostly its salt, which dissolves. For the free acid, as a suspension, stay at pH 3.5–4.5.',
+        }
+  if (key === 'ascorbic-acid')
+    return ph <= 3.5
+      ? { state: 'fine', text: 'It enters the skin best as the free acid.' }
+      : { state: 'note', text: 'Above pH 3.5 it enters the skin poorly and browns sooner.' }
+  if (key === 'ferulic-acid' || key === 'succinic-acid')
+    return { state: 'fine', text: 'The free part is what enters the skin.' }
+  if (ph < 3) return { state: 'check', text: 'Below pH 3 an acid stings and peels. Raise it.' }
+  if (share < 10) return { state: 'note', text: 'Nearly all of it is salt: it holds water and hardly peels.' }
+  return { state: 'fine', text: 'The free part exfoliates; the salt holds water.' }
+}
+
+function windowText(item: WindowItem, ph: number, inside: boolean): string {
+  const range = `pH ${formatRange(item)}`
+  if (item.id === 'niacinamide' && ph < 5)
+    return 'Below pH 5 it slowly turns to nicotinic acid, which flushes the skin. Keep it above 5, best at 5.5–6.5.'
+  if (item.grade === 'works') return inside ? `Works at ${range}.` : `Works only at ${range}.`
+  if (item.grade === 'holds')
+    return inside ? `Holds at ${range}.` : `Lets go outside ${range}: the product thins or seems to split.`
+  return inside ? `At ease at ${range}.` : `Prefers ${range}; it keeps less well here.`
+}
+
+export interface Thinning {
+  label: string
+  /** pH at which it holds again. */
+  from: number
+  /** Which way to go. */
+  way: 'up' | 'down'
+  /** Of 10 % sodium hydroxide, or of 20 % citric acid, to get back; grams for the batch, null where none does. */
+  grams: number | null
+  adjuster: string
+  strengthPercent: number
+}
+
+/**
+ * Emulsifiers and thickeners that let go at a pH, and what brings them back: an acid stirred into a cream makes it
+ * look split until the pH is raised and it is blended again (common practice).
+ */
+export function thinningAt(a: Assessment, model: PhModel, ph: number): Thinning[] {
+  const now = withDoses(model, dosesOf(a.formula))
+  return a.ph.items
+    .filter((item) => item.grade === 'holds' && (ph < item.min - 0.049 || ph > item.max + 0.049))
+    .map((item): Thinning => {
+      const up = ph < item.min
+      const adjuster = up ? 'sodium-hydroxide' : 'citric-acid'
+      const strengthPercent = up ? 10 : 20
+      const titrant = titrantOf(now, adjuster, strengthPercent)
+      const dose = titrant && doseAt(now, titrant, up ? item.min : item.max)
+      return {
+        label: item.label,
+        from: up ? item.min : item.max,
+        way: up ? 'up' : 'down',
+        grams: dose && dose.percent > 0 ? (dose.percent * a.amounts.batchGrams) / 100 : null,
+        adjuster,
+        strengthPercent,
+      }
+    })
+    .sort((x, y) => (x.way === 'up' ? y.from - x.from : x.from - y.from))
+}
+
+export interface Blocker {
+  side: 'low' | 'high'
+  label: string
+  at: number
+}
+
+/** Who sets the ends of the shared window: the one that asks for the most on each side. */
+export function blockersOf(a: Assessment): Blocker[] {
+  const items = a.ph.items.filter((item) => item.grade === 'works' || item.grade === 'holds')
+  if (items.length === 0) return []
+  const low = items.reduce((x, y) => (y.min > x.min ? y : x))
+  const high = items.reduce((x, y) => (y.max < x.max ? y : x))
+  return [
+    { side: 'low', label: low.label, at: low.min },
+    { side: 'high', label: high.label, at: high.max },
+  ]
+}
+
+const SLOW_KINDS = new Set(['extract', 'protein', 'clay'])
+
+/** What may move the pH after it was set, and when to look again. */
+export function driftsOf(a: Assessment): string[] {
+  const has = (key: string) => (a.substances.get(key)?.percent ?? 0) > 0
+  const dosed = new Set(dosesOf(a.formula).map((d) => d.key))
+  const drifts: string[] = []
+  if (has('gluconolactone') || dosed.has('gluconolactone'))
+    drifts.push('Gluconolactone frees its acid for up to a day: the pH falls.')
+  if (has('sodium-bicarbonate') || dosed.has('sodium-bicarbonate'))
+    drifts.push('Carbon dioxide from the bicarbonate leaves for hours: the pH rises.')
+  if ((a.substances.get('urea')?.percent ?? 0) >= 2)
+    drifts.push('Urea frees ammonia over weeks: the pH creeps up.')
+  if ((a.substances.get('lactic-acid')?.percent ?? 0) > 1)
+    drifts.push('Lactic acid from a strong bottle frees more acid over days: the pH falls a little.')
+  if (a.solubility.some((s) => s.verdict !== 'dissolves'))
+    drifts.push('A solid that dissolves slowly, or comes out in the cold, goes on moving the pH.')
+  if (a.lines.some((l) => l.percent >= 0.5 && l.material && SLOW_KINDS.has(l.material.kind)))
+    drifts.push('Extracts, proteins and clays come to rest only overnight.')
+  return drifts
+}

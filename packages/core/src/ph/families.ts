@@ -1,0 +1,25 @@
+import { acidBaseOf, acidBases, type AcidBase } from './acid-base.ts'
+
+/** The plain acid that an acid, its hydrate or its salt belongs to, by their shared constants; undefined for bases. */
+export function acidOf(key: string): AcidBase | undefined {
+  const own = acidBaseOf(key)
+  if (!own) return undefined
+  if (own.hydrolysesTo) return acidBaseOf(own.hydrolysesTo)
+  if (own.pKa.length === 0 || own.chargeFullyProtonated !== 0 || own.polymer || own.pKa[0]! > 8)
+    return undefined
+  if (own.counterIonCharge === 0 && !own.key.includes('hydrate')) return own
+  return acidBases.find(
+    (x) =>
+      x.counterIonCharge === 0 &&
+      x.chargeFullyProtonated === 0 &&
+      !x.key.includes('hydrate') &&
+      x.pKa.length === own.pKa.length &&
+      x.pKa.every((pk, i) => pk === own.pKa[i]),
+  )
+}
+
+/** Percent of a salt or acid counted as its plain acid. */
+export const asAcid = (key: string, percent: number, acid: AcidBase) => {
+  const own = acidBaseOf(key)!
+  return (percent / own.molarMass) * (own.acidUnits ?? 1) * acid.molarMass
+}

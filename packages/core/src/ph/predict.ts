@@ -1,0 +1,170 @@
+import type { AssessedLine, Substance } from '../assess/types.ts'
+import type { MaterialKind } from '../materials/schema.ts'
+import { soapOf, type Emulsion } from '../emulsion/emulsion.ts'
+import { sigmaOf, cosolventsOf } from '../solubility/cosolvent.ts'
+import { acidBaseOf, type AcidBase } from './acid-base.ts'
+import { solvePh, withCharge, type PhFamily, type PhSystem } from './solver.ts'
+
+/** A family of the formula's water phase, with what it is called. */
+export interface NamedFamily extends PhFamily {
+  key: string
+  /** Percent of the whole product. */
+  percent: number
+  polymer: boolean
+}
+
+export interface WaterPhase {
+  system: Omit<PhSystem, 'families'> & { families: readonly NamedFamily[] }
+  /** Water, percent of the product. */
+  waterPercent: number
+  /** Water-miscible liquids as a share of the water phase, percent. */
+  cosolventPercent: number
+  /** Strong charge that the materials may bring unseen, mol per kg of water. */
+  unknownCharge: number
+}
+
+export interface PhPrediction {
+  value: number
+  low: number
+  high: number
+}
+
+/** Dissolved carbon dioxide in air-equilibrated water: 1.4e-5 mol per kg (Henry, 420 ppm). */
+export const CARBON_DIOXIDE = 1.4e-5
+/** Acid or alkali that nobody weighs, mol per kg of water and percent of material: an engineering estimate. */
+const HIDDEN: Partial<Record<MaterialKind, number>> = {
+  extract: 3e-4,
+  aloe: 2e-4,
+  hydrosol: 1e-5,
+  protein: 4e-4,
+  surfactant: 3e-4,
+  active: 2e-5,
+  polymer: 3e-4,
+  clay: 2e-4,
+  cationic: 5e-5,
+  solubiliser: 3e-5,
+}
+/** Carbonic acid at 25 °C: Harned & Davis 1943, Harned & Scholes 1941. */
+export const CARBONIC = [6.352, 10.329]
+const BASE_UNKNOWN = 1.5e-4
+/** Assay tolerance of salts and alkali as weighed. */
+const ASSAY = 0.02
+
+const molal = (percent: number, molarMass: number, waterPercent: number) =>
+  (1000 * percent) / molarMass / waterPercent
+
+/** The water phase of a formula as the solver sees it; null where there is too little water to speak of pH. */
+export function waterPhaseOf(
+  lines: readonly AssessedLine[],
+  substances: ReadonlyMap<string, Substance>,
+  waterPercent: number,
+): WaterPhase | null {
+  if (waterPercent < 5) return null
+  const families: NamedFamily[] = []
+  let strongCharge = 0
+  let strongSquares = 0
+  const cosolvents = cosolventsOf(substances, waterPercent)
+
+  const add = (constants: Omit<AcidBase, 'source' | 'confidence' | 'inci'>, percent: number) => {
+    if (percent <= 0) return
+    const m = molal(percent, constants.molarMass, waterPercent)
+    strongCharge += constants.counterIonCharge * m
+    strongSquares += Math.abs(constants.counterIonCharge) * m
+    for (const ion of constants.ions ?? []) strongSquares += ion * ion * m
+    const acid = constants.hydrolysesTo ? acidBaseOf(constants.hydrolysesTo) : undefined
+    const pKa = acid?.pKa ?? constants.pKa
+    if (pKa.length === 0) return
+    const s0 = constants.intrinsicSolubility
+    const neutralLimit =
+      s0 === undefined ? undefined : (s0 / constants.molarMass) * 10 ** sigmaOf(constants, cosolvents)
+    families.push({
+      key: constants.key,
+      percent,
+      polymer: constants.polymer ?? false,
+      total: m * (constants.acidUnits ?? 1),
+      pKa,
+      chargeTop: constants.chargeFullyProtonated,
+      ...(neutralLimit === undefined ? {} : { neutralLimit }),
+    })
+  }
+
+  const own = new Map<string, number>()
+  for (const line of lines) {
+    const given = line.source.custom?.acidBase
+    if (!given || line.percent <= 0) continue
+    add({ key: line.id, ...given }, (line.percent * (line.source.strengthPercent ?? 100)) / 100)
+    for (const s of line.substances) {
+      if (s.key !== 'aqua') own.set(s.key, (own.get(s.key) ?? 0) + (line.percent * s.share) / 100)
+    }
+  }
+  for (const substance of substances.values()) {
+    const constants = acidBaseOf(substance.key)
+    if (constants) add(constants, substance.percent - (own.get(substance.key) ?? 0))
+  }
+  add(
+    { key: 'carbon-dioxide', molarMass: 44.01, pKa: CARBONIC, chargeFullyProtonated: 0, counterIonCharge: 0 },
+    (CARBON_DIOXIDE * 44.01 * waterPercent) / 1000,
+  )
+
+  const hidden = lines.reduce(
+    (sum, l) => sum + (l.material && l.percent > 0 ? (HIDDEN[l.material.kind] ?? 0) * l.percent : 0),
+    0,
+  )
+  return {
+    system: { families, strongCharge, strongSquares },
+    waterPercent,
+    cosolventPercent: cosolvents.total * 100,
+    unknownCharge: BASE_UNKNOWN + (hidden * 100) / waterPercent + ASSAY * Math.abs(strongCharge),
+  }
+}
+
+/** Acids that an oil phase takes up, above this octanol-water log P. */
+const OILY_LOG_P = 1
+
+/** Acids of the water phase that oil takes up in part, which the water phase alone does not know. */
+export const oilyAcids = (phase: WaterPhase, emulsion: Emulsion | null) =>
+  emulsion && emulsion.oilPhasePercent >= 5
+    ? phase.system.families.filter((f) => f.total > 0.002 && (acidBaseOf(f.key)?.logKow ?? 0) > OILY_LOG_P)
+    : []
+
+/**
+ * How far the model itself may be off, pH: grows with ionic strength, ions of charge 3, polymers, cosolvents, and
+ * acids that oil takes up. Engineering estimates.
+ */
+export function modelErrorOf(phase: WaterPhase, ionicStrength: number, emulsion: Emulsion | null): number {
+  const highCharge = phase.system.families.some((f) => f.pKa.length >= 3 && f.total > 0.005)
+  const polymer = phase.system.families.some((f) => f.polymer && f.total > 0.002)
+  return (
+    0.06 +
+    0.2 * Math.min(1, ionicStrength / 0.5) +
+    (highCharge ? 0.08 : 0) +
+    (polymer ? 0.2 : 0) +
+    (phase.cosolventPercent > 20 ? 0.15 : 0) +
+    (oilyAcids(phase, emulsion).length > 0 ? 0.15 : 0)
+  )
+}
+
+/** pH that the water phase should have, with a band from what is not known; null where it cannot be said. */
+export function predictPh(
+  phase: WaterPhase | null,
+  lines: readonly AssessedLine[],
+  emulsion: Emulsion | null,
+): PhPrediction | null {
+  if (!phase || emulsion?.type === 'water-in-oil' || soapOf(lines).percent > 0) return null
+  // Zinc oxide dissolves in acid and sets its own pH near neutral; an undissolving base is no equilibrium to solve.
+  if (lines.some((l) => l.percent > 0 && (l.id === 'zinc-oxide' || l.id === 'calcium-carbonate'))) return null
+  const solution = solvePh(phase.system)
+  const model = modelErrorOf(phase, solution.ionicStrength, emulsion)
+  const down = solvePh(withCharge(phase.system, -phase.unknownCharge)).ph
+  // Alkali in excess draws carbon dioxide from the air, which keeps an unbuffered product from going far above 8.
+  const up = solvePh({
+    ...withCharge(phase.system, phase.unknownCharge),
+    families: [...phase.system.families, { total: phase.unknownCharge, pKa: CARBONIC, chargeTop: 0 }],
+  }).ph
+  const within = (ph: number) => Math.max(0, Math.min(14, ph))
+  return {
+    value: within(solution.ph),
+    low: within(Math.min(down, solution.ph) - model),
+    high: within(Math.max(up, solution.ph) + model),
+  }
+}

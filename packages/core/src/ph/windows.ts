@@ -1,0 +1,106 @@
+import type { AssessedLine } from '../assess/types.ts'
+import type { Product } from '../formula/schema.ts'
+import { soapOf } from '../emulsion/emulsion.ts'
+import type { PhGrade } from '../materials/schema.ts'
+import type { Preservation } from '../preservation/preservation.ts'
+
+export interface WindowItem {
+  id: string
+  label: string
+  /** `skin` is a reference band that never narrows anything. */
+  grade: PhGrade | 'skin'
+  min: number
+  max: number
+  materials: string[]
+  lines: number[]
+}
+
+export interface PhWindows {
+  items: WindowItem[]
+  /** Where everything that works or holds agrees; null when nothing asks or nothing agrees. */
+  shared: { min: number; max: number } | null
+  /** Pairs whose windows do not meet, the widest gap first. */
+  clashes: { a: WindowItem; b: WindowItem; gap: number }[]
+}
+
+/** Comfortable pH of what stays on (common practice); the eye area is gentlest near neutral. */
+const SKIN = { min: 4, max: 7 }
+/** A soap made in place falls back to fatty acid below. */
+const SOAP = { min: 7, max: 9 }
+const EYE = { min: 6.5, max: 7.5 }
+const HAIR = { min: 3.5, max: 6 }
+
+const narrows = (item: WindowItem) => item.grade === 'works' || item.grade === 'holds'
+
+/**
+ * pH windows of the materials and where they agree. Graded: what *works* only inside (actives, preservatives taken
+ * together), what *holds* its body inside (emulsifiers, thickeners), and what only *prefers* a range, which never
+ * narrows the shared window.
+ */
+export function phWindows(input: {
+  lines: readonly AssessedLine[]
+  doses: ReadonlyMap<string, { percent: number; lines: number[] }>
+  preservation: Preservation
+  product: Product
+}): PhWindows {
+  const { lines, doses, preservation, product } = input
+  const items: WindowItem[] = []
+  for (const [id, dose] of doses) {
+    const material = lines[dose.lines[0]!]!.material!
+    if (!material.ph || material.cover) continue
+    if (material.ph.fromPercent !== undefined && dose.percent < material.ph.fromPercent - 1e-9) continue
+    items.push({
+      id,
+      label: material.name,
+      grade: material.ph.grade,
+      min: material.ph.min,
+      max: material.ph.max,
+      materials: [id],
+      lines: dose.lines,
+    })
+  }
+  if (preservation.window) {
+    const uses = preservation.uses.filter((use) => use.cover.role === 'broad' || use.cover.role === 'partner')
+    items.push({
+      id: 'preservation',
+      label: uses.length === 1 ? uses[0]!.material.name : 'preservatives together',
+      grade: 'works',
+      ...preservation.window,
+      materials: uses.map((use) => use.material.id),
+      lines: uses.flatMap((use) => use.lines),
+    })
+  }
+  const soap = soapOf(lines)
+  if (
+    soap.percent > 0 &&
+    !lines.some((l) => l.percent >= 1 && l.material?.emulsifier?.role === 'oil-in-water')
+  ) {
+    items.push({
+      id: 'soap',
+      label: 'soap emulsifier',
+      grade: 'holds',
+      ...SOAP,
+      materials: soap.lines.map((i) => lines[i]!.id),
+      lines: soap.lines,
+    })
+  }
+  const bounded = items.filter(narrows)
+  const min = Math.max(...bounded.map((item) => item.min))
+  const max = Math.min(...bounded.map((item) => item.max))
+  const clashes = bounded
+    .flatMap((a, i) =>
+      bounded.slice(i + 1).map((b) => ({ a, b, gap: Math.max(a.min, b.min) - Math.min(a.max, b.max) })),
+    )
+    .filter(({ gap }) => gap > 1e-9)
+    .sort((x, y) => y.gap - x.gap)
+  const skin = product.site === 'eye' ? EYE : product.site === 'hair' ? HAIR : SKIN
+  items.push({
+    id: 'skin',
+    label: product.site === 'eye' ? 'eye area' : product.site === 'hair' ? 'hair' : 'skin',
+    grade: 'skin',
+    ...skin,
+    materials: [],
+    lines: [],
+  })
+  return { items, shared: bounded.length > 0 && min <= max + 1e-9 ? { min, max } : null, clashes }
+}

@@ -1,0 +1,306 @@
+// What a pH does, the log, the meter and the solutions. Printed values are recalled, not looked up.
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import {
+  ADJUSTERS,
+  acidBaseOf,
+  applyEdit,
+  assess,
+  blockersOf,
+  calibrationFault,
+  catalogue,
+  computeAmounts,
+  driftsOf,
+  meterState,
+  nernstSlope,
+  phEffects,
+  phLog,
+  phModelOf,
+  readFormula,
+  readingFault,
+  recordAddition,
+  recordReading,
+  removeEntry,
+  scalePortion,
+  solutionRecipe,
+  strengthFault,
+  takeInAdditions,
+  thinningAt,
+  type Calibration,
+  type Formula,
+} from '../src/index.ts'
+import { codes, cream, only, simple } from './helpers.ts'
+
+const effect = (f: Formula, ph: number, id: string) => phEffects(assess(f), ph).find((e) => e.id === id)!
+
+describe('what a pH does', () => {
+  // Free acid of 10 % glycolic acid: tables of cosmetic dermatology.
+  it.each([
+    [3.5, 6.8],
+    [3.8, 5.2],
+    [4, 4],
+  ])('10 %% glycolic acid at pH %s has %s %% free', (ph, free) => {
+    const e = effect(simple([['glycolic acid', 10, { strengthPercent: 100 }]]), ph, 'glycolic-acid')
+    expect(e.percent).toBeCloseTo(free, 1)
+    expect(e.of).toBeCloseTo(10, 6)
+  })
+
+  // Active share of preservatives: whole-number tables of food and pharmaceutical textbooks.
+  it.each([
+    ['sodium benzoate', 'benzoic-acid', 4, 60],
+    ['sodium benzoate', 'benzoic-acid', 5, 13],
+    ['sodium benzoate', 'benzoic-acid', 6, 1.5],
+    ['potassium sorbate', 'sorbic-acid', 4, 86],
+    ['potassium sorbate', 'sorbic-acid', 5, 37],
+    ['potassium sorbate', 'sorbic-acid', 6, 6],
+    ['sodium dehydroacetate', 'dehydroacetic-acid', 5, 65],
+    ['sodium dehydroacetate', 'dehydroacetic-acid', 6, 16],
+  ])('%s at pH %s: %s %% of it works', (name, id, ph, share) => {
+    const e = effect(simple([[name, 0.5]]), ph, id)
+    expect(Math.abs((100 * e.percent!) / e.of! - share)).toBeLessThan(2)
+    expect(e.what).toBe('active share')
+  })
+  it('counts a preservative as its acid, and says when hardly any works', () => {
+    const f = simple([['sodium benzoate', 0.5]])
+    expect(effect(f, 4, 'benzoic-acid').of).toBeCloseTo((0.5 * 122.12) / 144.1, 4)
+    expect(effect(f, 6, 'benzoic-acid').state).toBe('check')
+    expect(effect(f, 4.2, 'benzoic-acid').state).toBe('fine')
+  })
+  it('sums an acid over its salts', () => {
+    const e = effect(
+      simple([
+        ['lactic acid', 2, { strengthPercent: 100 }],
+        ['sodium lactate', 2, { strengthPercent: 100 }],
+      ]),
+      4,
+      'lactic-acid',
+    )
+    expect(e.of).toBeCloseTo(2 + (2 * 90.08) / 112.06, 3)
+  })
+  it('explains both schools of azelaic acid', () => {
+    const f = simple([['azelaic acid', 8]])
+    expect(effect(f, 4, 'azelaic-acid').text).toMatch(/free acid.*salt/s)
+    expect(effect(f, 5.5, 'azelaic-acid').text).toMatch(/salt.*free acid/s)
+  })
+  it('keeps niacinamide above 5', () => {
+    const f = simple([['niacinamide', 4]])
+    expect(effect(f, 4.5, 'niacinamide').text).toContain('nicotinic acid')
+    expect(effect(f, 6, 'niacinamide').state).toBe('fine')
+  })
+  it('says what thins or seems to split, from which pH it holds again, and how much alkali that takes', () => {
+    const f = cream({ water: [['glycolic acid', 6]] }, { batchGrams: 200 })
+    const a = assess(f)
+    const model = phModelOf(a)!
+    const [worst] = thinningAt(a, model, a.predictedPh!.value)
+    expect(worst!.way).toBe('up')
+    expect(worst!.from).toBeGreaterThan(3)
+    expect(worst!.grams).toBeGreaterThan(1)
+    expect(thinningAt(a, model, 5.5)).toEqual([])
+  })
+  it('names who sets the ends of the shared window', () => {
+    const a = assess(
+      simple([
+        ['niacinamide', 4],
+        ['sodium benzoate', 0.5],
+      ]),
+    )
+    expect(blockersOf(a)).toEqual([
+      { side: 'low', label: 'niacinamide', at: 5.5 },
+      expect.objectContaining({ side: 'high', label: 'sodium benzoate' }),
+    ])
+    expect(blockersOf(assess(simple([])))).toEqual([])
+  })
+  it('knows what goes on moving the pH', () => {
+    expect(driftsOf(assess(simple([['gluconolactone', 5]]))).join()).toContain('Gluconolactone')
+    expect(driftsOf(assess(simple([['urea', 10]]))).join()).toContain('Urea')
+    const added = simple([['citric acid', 1]], {
+      additions: [
+        { material: 'sodium bicarbonate', strengthPercent: 5, grams: 4, ofGrams: 1000, afterReading: 0 },
+      ],
+    })
+    expect(driftsOf(assess(added)).join()).toContain('bicarbonate')
+    expect(driftsOf(assess(simple([['glycerin', 3]])))).toEqual([])
+  })
+})
+
+const serum = simple(
+  [
+    ['glycolic acid', 8],
+    ['phenoxyethanol, ethylhexylglycerin', 1],
+  ],
+  { batchGrams: 200 },
+)
+const lye = (grams: number, strengthPercent = 10) => ({
+  material: 'sodium-hydroxide',
+  strengthPercent,
+  grams,
+  ofGrams: 200,
+})
+const written = () => {
+  let f = applyEdit(serum, recordReading(serum, { ph: 2.1, method: 'meter-direct' }))
+  f = applyEdit(f, recordAddition(f, lye(4)))
+  f = applyEdit(f, recordReading(f, { ph: 2.9, method: 'meter-direct' }))
+  f = applyEdit(f, recordAddition(f, lye(2)))
+  return applyEdit(f, recordAddition(f, lye(0.5, 1)))
+}
+
+describe('the log', () => {
+  const words = (f: Formula) =>
+    phLog(f).map((e) => (e.kind === 'read' ? `read ${e.reading.ph}` : `added ${e.addition.grams}`))
+  it('keeps the order in which things were done, through a file and back', () => {
+    const order = ['read 2.1', 'added 4', 'read 2.9', 'added 2', 'added 0.5']
+    expect(words(written())).toEqual(order)
+    expect(words(readFormula(JSON.stringify(written())))).toEqual(order)
+  })
+  it('loses a line without mixing up the rest', () => {
+    const f = written()
+    expect(words(applyEdit(f, removeEntry(f, phLog(f)[0]!)))).toEqual([
+      'added 4',
+      'read 2.9',
+      'added 2',
+      'added 0.5',
+    ])
+    expect(words(applyEdit(f, removeEntry(f, phLog(f)[3]!)))).toEqual([
+      'read 2.1',
+      'added 4',
+      'read 2.9',
+      'added 0.5',
+    ])
+    let g = f
+    while (phLog(g).length > 0) g = applyEdit(g, removeEntry(g, phLog(g)[0]!))
+    expect(g).not.toHaveProperty('readings')
+    expect(g).not.toHaveProperty('additions')
+  })
+  it('says that a reading before the last addition is not final', () => {
+    expect(only(written(), 'ph.not-final')[0]!.message).toContain('sodium hydroxide')
+    const f = written()
+    const again = applyEdit(f, recordReading(f, { ph: 3.4, method: 'meter-direct' }))
+    expect(codes(again)).not.toContain('ph.not-final')
+  })
+  it('goes into the formula as fixed amounts with q.s. kept, once', () => {
+    const f = written()
+    const next = applyEdit(f, takeInAdditions(f)!)
+    const adjust = next.phases.find((p) => p.role === 'adjust')!
+    expect(adjust.lines.map((l) => [l.material, l.strengthPercent, l.percent])).toEqual([
+      ['sodium-hydroxide', 10, 3],
+      ['sodium-hydroxide', 1, 0.25],
+    ])
+    const amounts = computeAmounts(next)
+    expect(amounts.totalPercent).toBeCloseTo(100, 9)
+    expect(amounts.lines[0]!.percent).toBeCloseTo(computeAmounts(f).lines[0]!.percent - 3.25, 9)
+    expect(takeInAdditions(next)).toBeNull()
+    expect(words(next)).toEqual(words(f))
+    // More of the same joins the line.
+    let later = applyEdit(next, recordReading(next, { ph: 3.4, method: 'meter-direct' }))
+    later = applyEdit(later, recordAddition(later, lye(1)))
+    later = applyEdit(later, takeInAdditions(later)!)
+    expect(later.phases.find((p) => p.role === 'adjust')!.lines[0]!.percent).toBeCloseTo(3.5, 9)
+  })
+  it('leads to the same pH before and after it is taken in', () => {
+    const f = written()
+    const g = applyEdit(f, recordReading(f, { ph: 3.4, method: 'meter-direct' }))
+    const next = applyEdit(g, takeInAdditions(g)!)
+    const at = (x: Formula) => phModelOf(assess(x))!
+    expect(at(next).fitted).toBe(true)
+    expect(at(next).hidden.pivot).toBe(3.4)
+  })
+  it('scales a portion to the batch that is left', () => {
+    expect(scalePortion(0.12, 20, 250, 0.05)).toEqual({
+      batchGrams: (0.12 / 20) * 230,
+      restGrams: 230,
+      dropsInBatch: ((0.12 / 20) * 230) / 0.05,
+    })
+  })
+})
+
+describe('the meter', () => {
+  // Nernst slopes, mV per pH: tables of any electrochemistry text.
+  it.each([
+    [0, 54.2],
+    [20, 58.17],
+    [25, 59.16],
+    [37, 61.54],
+    [50, 64.12],
+  ])('slope at %s °C is %s', (celsius, mv) => expect(nernstSlope(celsius)).toBeCloseTo(mv, 2))
+
+  const sound: Calibration = {
+    at: '2026-05-01',
+    high: { ph: 7, mv: -3 },
+    low: { ph: 4.01, mv: 168 },
+    celsius: 25,
+  }
+  it('works out slope and offset: −3 mV at 7.00 and 168 mV at 4.01 are 96.7 %', () => {
+    const state = meterState(sound, { days: 0 })
+    expect(state.slopePercent).toBeCloseTo(96.7, 1)
+    expect(state.offsetMv).toBeCloseTo(-3, 9)
+    expect(state.findings).toEqual([])
+    expect(state.doubt).toBe(1)
+  })
+  it('minds the temperature', () =>
+    expect(meterState({ ...sound, celsius: 15 }, { days: 0 }).slopePercent).toBeCloseTo(100.02, 1))
+  it.each<[string, Partial<Calibration>, { days: number; electrodeDays?: number }, string, RegExp]>([
+    ['a slack slope', { low: { ph: 4.01, mv: 150 } }, { days: 0 }, 'check', /86\.5 %/],
+    ['a steep slope', { low: { ph: 4.01, mv: 190 } }, { days: 0 }, 'check', /109\.1 %/],
+    [
+      'a large offset',
+      { high: { ph: 7, mv: 40 }, low: { ph: 4.01, mv: 215 } },
+      { days: 0 },
+      'check',
+      /40 mV/,
+    ],
+    [
+      'a middling offset',
+      { high: { ph: 7, mv: 20 }, low: { ph: 4.01, mv: 195 } },
+      { days: 0 },
+      'note',
+      /20 mV/,
+    ],
+    ['age', {}, { days: 30 }, 'note', /30 days ago/],
+    ['an old electrode', {}, { days: 0, electrodeDays: 900 }, 'note', /two years/],
+  ])('minds %s', (_name, change, age, severity, words) => {
+    const state = meterState({ ...sound, ...change }, age)
+    expect(state.findings).toHaveLength(1)
+    expect(state.findings[0]).toMatchObject({ severity, message: expect.stringMatching(words) })
+    expect(state.doubt).toBeGreaterThan(1)
+  })
+  it.each<[Partial<Calibration>, RegExp]>([
+    [{ low: { ph: 6.86, mv: 5 } }, /too close/],
+    [{ high: { ph: 4.01, mv: -3 }, low: { ph: 7, mv: 168 } }, /higher pH first/],
+    [{ low: { ph: 4.01, mv: -60 } }, /must rise/],
+  ])('refuses buffers that make no calibration', (change, sentence) =>
+    expect(calibrationFault({ ...sound, ...change })).toMatch(sentence),
+  )
+  it.each([
+    [41, /Did you mean 4\.1\?/],
+    [345, /Did you mean 3\.45\?/],
+    [-2, /between 0 and 14/],
+  ])('asks back when %s is typed', (value, sentence) => expect(readingFault(value)).toMatch(sentence))
+  it('takes any pH', () =>
+    fc.assert(fc.property(fc.double({ min: 0, max: 14, noNaN: true }), (ph) => readingFault(ph) === null)))
+})
+
+describe('the solutions', () => {
+  it('are of materials that the catalogue has, with constants', () => {
+    for (const adjuster of ADJUSTERS) {
+      expect(acidBaseOf(adjuster.key), adjuster.key).toBeDefined()
+      expect(catalogue.find(adjuster.key), adjuster.key).not.toBeNull()
+      expect(strengthFault(adjuster.key, adjuster.usualPercent), adjuster.key).toBeNull()
+    }
+  })
+  it('50 g of 10 % lye: 5 g into 45 g of water, with its cautions', () => {
+    const recipe = solutionRecipe('sodium-hydroxide', 10, 50, 0.01)
+    expect(recipe).toMatchObject({ solidGrams: 5, waterGrams: 45, grams: 50 })
+    if ('fault' in recipe) throw new Error()
+    expect(recipe.cautions.join(' ')).toMatch(/goggles.*Lye into water, never water onto lye/s)
+  })
+  it('from a bottle that is a solution itself', () =>
+    expect(solutionRecipe('lactic-acid', 44, 100, 0.1, 88)).toMatchObject({ solidGrams: 50, waterGrams: 50 }))
+  it.each<[Parameters<typeof solutionRecipe>, RegExp]>([
+    [['lactic-acid', 88, 100, 0.1, 80], /cannot have 88 %/],
+    [['sodium-bicarbonate', 20, 100, 0.1], /Only 8 %/],
+    [['sodium-hydroxide', 1, 0.1, 0.1], /less than the scale can weigh/],
+    [['moon-dust', 1, 10, 0.1], /Nothing is known/],
+  ])('says why it cannot be made', (args, sentence) =>
+    expect(solutionRecipe(...args)).toMatchObject({ fault: expect.stringMatching(sentence) }),
+  )
+})

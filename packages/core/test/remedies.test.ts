@@ -1,0 +1,117 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import {
+  applyEdit,
+  assess,
+  CATALOGUE_DATA,
+  catalogue,
+  findAll,
+  isCaution,
+  type Formula,
+} from '../src/index.ts'
+import { cream, findingsOf, formula, only, phase, PRESERVED, simple } from './helpers.ts'
+
+describe('remedies', () => {
+  const cases: [string, Formula][] = [
+    ['total.not-100', formula([phase('A', 'water', [['aqua', 90], ['glycerin', 5], PRESERVED])])],
+    [
+      'total.not-100',
+      formula([
+        phase('A', 'water', [
+          ['aqua', 'fill'],
+          ['glycerin', 60],
+          ['urea', 45],
+        ]),
+      ]),
+    ],
+    ['amount.missing', simple([['glycerin'], PRESERVED])],
+    ['amount.mismatch', simple([['glycerin', 5, { grams: 70 }], PRESERVED])],
+    ['usage.above-max', simple([['niacinamide', 12], PRESERVED])],
+    ['legal.above-cap', simple([['alpha-arbutin', 4], PRESERVED])],
+    ['legal.prohibited', simple([['hydroquinone', 1], PRESERVED])],
+    ['preservative.missing', cream({ cool: [['panthenol', 1]] })],
+    ['preservative.low', simple([['phenoxyethanol, ethylhexylglycerin', 0.2]])],
+    ['preservative.heat', cream({ water: [PRESERVED] })],
+    [
+      'preservative.outside-ph',
+      simple([['gluconolactone, sodium benzoate', 1.5]], { targetPh: { min: 5.8, max: 6.2 } }),
+    ],
+    ['ph.no-shared-window', simple([['niacinamide', 4], ['salicylic acid', 1], PRESERVED])],
+    ['ph.outside-window', simple([['niacinamide', 4], PRESERVED], { targetPh: { min: 4, max: 4.5 } })],
+    [
+      'heat.sensitive-in-hot-phase',
+      cream({
+        oil: [
+          ['squalane', 14],
+          ['olivate emulsifier', 4],
+          ['retinol', 0.2],
+        ],
+      }),
+    ],
+    [
+      'phase.wrong-solubility',
+      cream({
+        oil: [
+          ['squalane', 14],
+          ['olivate emulsifier', 4],
+          ['betaine', 2],
+        ],
+      }),
+    ],
+    ['process.order', cream({ cool: [PRESERVED, ['beeswax', 2]] })],
+    ['weighing.too-small', simple([['allantoin', 0.2], PRESERVED], { batchGrams: 100 })],
+    ['oxidation.no-antioxidant', cream({ cool: [PRESERVED, ['rosehip seed oil', 4]] })],
+    ['claim.unsupported', cream({}, { product: { claims: ['heals eczema'] } })],
+  ]
+  it.each(cases)('%s: each remedy settles what it was offered for', (code, f) => {
+    const offered = only(f, code).flatMap((x) => x.remedies.map((remedy) => ({ x, remedy })))
+    expect(offered.length).toBeGreaterThan(0)
+    for (const { x, remedy } of offered) {
+      const after = findingsOf(applyEdit(f, remedy.edit))
+      expect(
+        after.map((y) => `${y.code} ${y.message}`),
+        remedy.label,
+      ).not.toContain(`${x.code} ${x.message}`)
+    }
+  })
+})
+
+describe('any formula at all', () => {
+  const material = fc.constantFrom(...CATALOGUE_DATA.map((m) => m.id), 'moon dust', '')
+  const someLine = fc.record({
+    material: material.filter((m) => m !== ''),
+    percent: fc.double({ min: 0, max: 120, noNaN: true }),
+  })
+  const someFormula = fc.array(
+    fc.tuple(
+      fc.constantFrom('water' as const, 'oil' as const, 'cool-down' as const, 'premix' as const),
+      fc.array(someLine, { maxLength: 12 }),
+    ),
+    { maxLength: 5 },
+  )
+  it('can be judged, and never names a line that is not there', () => {
+    fc.assert(
+      fc.property(
+        someFormula,
+        fc.constantFrom('EU' as const, 'US' as const, 'other' as const),
+        (phases, region) => {
+          const f = formula(
+            phases.map(([role, lines]) => ({ name: role, role, lines })),
+            { product: { region } },
+          )
+          const a = assess(f, catalogue)
+          for (const x of findAll(a)) {
+            expect(x.message.length).toBeGreaterThan(5)
+            expect(x.message).not.toMatch(/NaN|undefined|Infinity|null/)
+            for (const at of x.lines) expect(f.phases[at.phase]!.lines[at.line]).toBeDefined()
+            if (isCaution(x)) expect(x.severity).not.toBe('stop')
+          }
+          const parts = [...a.substances.values()].reduce((s, x) => s + x.percent, 0)
+          const lines = a.lines.reduce((s, l) => s + l.percent, 0)
+          expect(parts).toBeLessThanOrEqual(lines + 1e-6)
+        },
+      ),
+      { numRuns: 150 },
+    )
+  })
+})

@@ -1,0 +1,89 @@
+import { mkdtempSync, mkdirSync, writeFileSync } from 'node:fs'
+import type { AddressInfo, Server } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import express from 'express'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { createApp } from '../src/app.ts'
+import { listen, portOf } from '../src/listen.ts'
+
+let server: Server
+let base = ''
+
+beforeAll(async () => {
+  const root = mkdtempSync(join(tmpdir(), 'omblet-'))
+  mkdirSync(join(root, 'assets'))
+  writeFileSync(
+    join(root, 'index.html'),
+    '<meta name="csp-nonce" content="__CSP_NONCE__"><div id="app"></div>',
+  )
+  writeFileSync(join(root, 'assets', 'main-a1B2c3D4.js'), `console.log(${JSON.stringify('x'.repeat(4000))})`)
+  writeFileSync(join(root, 'favicon.svg'), '<svg/>')
+  const started = createApp(root).listen(0)
+  await new Promise((resolve) => started.once('listening', resolve))
+  server = started
+  base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+})
+afterAll(() => new Promise((resolve) => server.close(resolve)))
+
+describe('a port that is taken', () => {
+  const taken = () => (server.address() as AddressInfo).port
+  it('is told in a sentence', async () => {
+    await expect(listen(express(), taken(), 0)).rejects.toThrow(
+      `port ${taken()} is in use. Set PORT to a free one.`,
+    )
+  })
+  it('leads to one of the next where any will do', async () => {
+    const next = await listen(express(), taken(), 50)
+    expect(portOf(next)).toBeGreaterThan(taken())
+    await new Promise((resolve) => next.close(resolve))
+  })
+})
+
+describe('the server', () => {
+  it('gives each page a policy with a nonce of its own', async () => {
+    const pages = await Promise.all([fetch(`${base}/`), fetch(`${base}/formulas`)])
+    const nonces = await Promise.all(
+      pages.map(async (page) => {
+        const policy = page.headers.get('content-security-policy')!
+        const nonce = /'nonce-([^']+)'/.exec(policy)![1]!
+        expect(await page.text()).toContain(`content="${nonce}"`)
+        expect(policy).toContain("default-src 'none'")
+        expect(policy.replace(/style-src-attr [^;]*/, '')).not.toMatch(/unsafe-|\*/)
+        expect(page.headers.get('cache-control')).toBe('no-cache')
+        return nonce
+      }),
+    )
+    expect(nonces[0]).not.toBe(nonces[1])
+  })
+
+  it.each(['/formulas/abc', '/no/such/place', '/formulas/abc/print?paper=a4'])(
+    'answers %s with the application',
+    async (path) => {
+      const page = await fetch(base + path)
+      expect(page.status).toBe(200)
+      expect(await page.text()).toContain('id="app"')
+    },
+  )
+
+  it('compresses, and lets hashed files be kept for a year', async () => {
+    const script = await fetch(`${base}/assets/main-a1B2c3D4.js`)
+    expect(script.headers.get('content-encoding')).toMatch(/gzip|br/)
+    expect(script.headers.get('cache-control')).toBe('public, max-age=31536000, immutable')
+    expect((await fetch(`${base}/favicon.svg`)).headers.get('cache-control')).toBe('no-cache')
+  })
+
+  it('does not pass off the application as a missing script', async () => {
+    const missing = await fetch(`${base}/assets/gone-00000000.js`)
+    expect(missing.status).toBe(404)
+    expect(await missing.text()).not.toContain('<')
+  })
+
+  it('only reads', async () => {
+    expect((await fetch(`${base}/formulas`, { method: 'POST' })).status).toBe(405)
+  })
+
+  it('says what to do when nothing was built', () => {
+    expect(() => createApp(join(tmpdir(), 'nowhere-at-all'))).toThrow(/npm run build/)
+  })
+})

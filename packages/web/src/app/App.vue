@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import Toast from 'primevue/toast'
+import { onMounted } from 'vue'
+import { useLibrary } from '../stores/library'
+import Rail from './Rail.vue'
+import StorageNotice from './StorageNotice.vue'
+
+const library = useLibrary()
+onMounted(() => void library.start())
+</script>
+
+<template>
+  <a class="skip" href="#main">Skip to content</a>
+  <div class="shell">
+    <Rail />
+    <div class="stage">
+      <StorageNotice />
+      <main id="main" tabindex="-1">
+        <RouterView v-if="library.ready" />
+        <p v-else class="opening muted">Opening your formulas…</p>
+      </main>
+    </div>
+  </div>
+  <Toast position="bottom-right">
+    <template #message="{ message }">
+      <div class="toast">
+        <span>{{ message.summary }}</span>
+        <button v-if="message.detail?.label" type="button" @click="message.detail.run()">
+          {{ message.detail.label }}
+        </button>
+      </div>
+    </template>
+  </Toast>
+</template>
+
+<style scoped>
+.skip {
+  position: absolute;
+  left: -999px;
+  top: 0;
+  z-index: 10;
+  padding: 0.5rem 1rem;
+  background: var(--paper);
+}
+.skip:focus {
+  left: 0;
+}
+.shell {
+  display: grid;
+  grid-template-columns: 176px minmax(0, 1fr);
+  min-height: 100dvh;
+}
+.stage {
+  min-width: 0;
+  display: flex;
+  flex-direction: column;
+}
+main {
+  flex: 1;
+  min-width: 0;
+  outline: none;
+}
+.opening {
+  padding: 2rem;
+  animation: late 0.2s 0.3s both;
+}
+@keyframes late {
+  from {
+    opacity: 0;
+  }
+}
+.toast {
+  display: flex;
+  align-items: center;
+  gap: 1rem;
+  flex: 1;
+  overflow-wrap: anywhere;
+}
+.toast button {
+  min-height: 28px;
+  border: 1px solid currentcolor;
+  border-radius: 6px;
+  padding: 0 0.75rem;
+  background: transparent;
+  font-weight: 600;
+  cursor: pointer;
+  white-space: nowrap;
+}
+@media (max-width: 860px) {
+  .shell {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: auto 1fr;
+  }
+}
+@media print {
+  .shell {
+    display: block;
+  }
+}
+</style>

@@ -1,0 +1,179 @@
+<script setup lang="ts">
+import { formatDistanceToNow } from 'date-fns'
+import { computed } from 'vue'
+import { download } from '../components/download'
+import { notify } from '../components/notify'
+import { useLibrary } from '../stores/library'
+import { isDark, setTheme } from './dark'
+import { useToast } from 'primevue/usetoast'
+import { useRoute } from 'vue-router'
+
+const library = useLibrary()
+const route = useRoute()
+const toast = useToast()
+
+const PLACES = [
+  { to: '/formulas', icon: 'pi pi-file-edit', label: 'Formulas' },
+  { to: '/shelf', icon: 'pi pi-box', label: 'Shelf' },
+]
+
+const backupAge = computed(() =>
+  library.lastBackup
+    ? `Last backup ${formatDistanceToNow(new Date(library.lastBackup), { addSuffix: true })}.`
+    : 'No backup yet.',
+)
+const WEEK = 7 * 864e5
+const overdue = computed(() => {
+  const own = library.records.some((r) => !r.demo)
+  return own && (!library.lastBackup || Date.now() - Date.parse(library.lastBackup) > WEEK)
+})
+
+async function backup() {
+  const text = await library.backupText()
+  download(`omblet-backup-${new Date().toISOString().slice(0, 10)}.json`, text)
+  notify(toast, 'Backup saved to your downloads.')
+}
+</script>
+
+<template>
+  <header class="rail">
+    <RouterLink to="/formulas" class="brand" aria-label="Omblet, all formulas">
+      <span>Omblet</span>
+      <svg viewBox="0 0 12 14" width="10" height="12" aria-hidden="true">
+        <path d="M6 0c2.700 3.500 5 5.800 5 8.500a5 5 0 0 1-10 0C1 5.800 3.300 3.500 6 0z" fill="#7ea2db" />
+      </svg>
+    </RouterLink>
+    <nav aria-label="Places">
+      <RouterLink
+        v-for="place in PLACES"
+        :key="place.to"
+        :to="place.to"
+        class="place"
+        :class="{ here: route.path.startsWith(place.to) }"
+      >
+        <i :class="place.icon" aria-hidden="true"></i>
+        <span>{{ place.label }}</span>
+      </RouterLink>
+    </nav>
+    <div class="foot">
+      <p class="where">All data stays in this browser. {{ backupAge }}</p>
+      <p v-if="overdue" class="due"><i class="pi pi-clock" aria-hidden="true"></i> A backup is due.</p>
+      <button type="button" class="foot-button" @click="backup">
+        <i class="pi pi-download" aria-hidden="true"></i><span>Back up</span>
+      </button>
+      <button type="button" class="foot-button" @click="setTheme(isDark ? 'light' : 'dark')">
+        <i :class="isDark ? 'pi pi-sun' : 'pi pi-moon'" aria-hidden="true"></i
+        ><span>{{ isDark ? 'Day colours' : 'Evening colours' }}</span>
+      </button>
+    </div>
+  </header>
+</template>
+
+<style scoped>
+.rail {
+  position: sticky;
+  top: 0;
+  height: 100dvh;
+  display: flex;
+  flex-direction: column;
+  padding: 1rem 0.625rem;
+  background: var(--rail);
+  color: var(--rail-ink);
+}
+.brand {
+  display: flex;
+  align-items: center;
+  gap: 0.25rem;
+  padding: 0 0.5rem 0.9rem;
+  font-size: 1.375rem;
+  font-weight: 700;
+  color: #fff;
+  text-decoration: none;
+}
+.brand svg {
+  margin-top: 8px;
+}
+nav {
+  display: grid;
+  gap: 2px;
+}
+.place,
+.foot-button {
+  display: flex;
+  align-items: center;
+  gap: 0.75rem;
+  min-height: 38px;
+  padding: 0 0.625rem;
+  border-radius: 8px;
+  color: var(--rail-ink);
+  text-decoration: none;
+  font-size: 0.9375rem;
+}
+.place:hover,
+.foot-button:hover {
+  background: rgb(255 255 255 / 8%);
+}
+.place.here {
+  background: var(--rail-active);
+  color: #fff;
+}
+.foot {
+  margin-top: auto;
+  display: grid;
+  gap: 2px;
+}
+.foot p {
+  padding: 0 0.625rem 0.5rem;
+  font-size: 0.8125rem;
+  color: var(--rail-muted);
+}
+.foot .due {
+  color: #ffd98a;
+}
+.foot-button {
+  border: 0;
+  background: none;
+  font-size: 0.875rem;
+  cursor: pointer;
+  text-align: left;
+}
+.rail :focus-visible {
+  outline-color: #adc5ea;
+}
+@media (max-width: 860px) {
+  .rail {
+    position: static;
+    height: auto;
+    flex-direction: row;
+    align-items: center;
+    gap: 0.5rem;
+    padding: 0.4rem 0.625rem;
+  }
+  .brand {
+    padding: 0 0.25rem;
+    font-size: 1.125rem;
+  }
+  nav {
+    display: flex;
+  }
+  .foot {
+    margin: 0 0 0 auto;
+    display: flex;
+  }
+  .foot p {
+    display: none;
+  }
+  .foot-button {
+    min-width: 40px;
+    justify-content: center;
+  }
+  .foot-button span {
+    display: none;
+  }
+}
+@media print {
+  .rail {
+    display: none;
+  }
+}
+</style>

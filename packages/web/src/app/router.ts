@@ -1,0 +1,48 @@
+import { createRouter, createWebHistory } from 'vue-router'
+
+export const router = createRouter({
+  history: createWebHistory(),
+  scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
+  routes: [
+    { path: '/', redirect: '/formulas' },
+    { path: '/formulas', name: 'formulas', component: () => import('../features/formulas/FormulasPage.vue') },
+    {
+      path: '/formulas/:id',
+      name: 'formula',
+      component: () => import('../features/formula/FormulaPage.vue'),
+      props: true,
+    },
+    {
+      path: '/formulas/:id/emulsion',
+      name: 'emulsion',
+      component: () => import('../features/formula/emulsion/EmulsionPage.vue'),
+      props: true,
+    },
+    {
+      path: '/formulas/:id/ph',
+      name: 'ph',
+      component: () => import('../features/formula/ph/PhPage.vue'),
+      props: true,
+    },
+    {
+      path: '/formulas/:id/versions',
+      name: 'versions',
+      component: () => import('../features/formula/VersionsPage.vue'),
+      props: true,
+    },
+    {
+      path: '/formulas/:id/print',
+      name: 'print',
+      component: () => import('../features/print/PrintPage.vue'),
+      props: true,
+    },
+    { path: '/shelf', name: 'shelf', component: () => import('../features/shelf/ShelfPage.vue') },
+    {
+      path: '/shelf/:id',
+      name: 'material',
+      component: () => import('../features/shelf/MaterialPage.vue'),
+      props: true,
+    },
+    { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./NowherePage.vue') },
+  ],
+})

@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import FindingMark from './FindingMark.vue'
+
+const props = defineProps<{ counts: { stop: number; check: number; note?: number }; empty?: boolean }>()
+const parts = computed(() => {
+  const { stop, check } = props.counts
+  const say = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
+  return [
+    ...(stop ? [{ severity: 'stop' as const, text: say(stop, 'stop') }] : []),
+    ...(check ? [{ severity: 'check' as const, text: say(check, 'check') }] : []),
+  ]
+})
+</script>
+
+<template>
+  <span class="counts">
+    <span v-if="empty" class="muted">just begun</span>
+    <span v-else-if="parts.length === 0" class="one"
+      ><FindingMark severity="fine" :size="16" />no stops or checks</span
+    >
+    <span v-for="part in empty ? [] : parts" :key="part.severity" class="one"
+      ><FindingMark :severity="part.severity" :size="16" />{{ part.text }}</span
+    >
+  </span>
+</template>
+
+<style scoped>
+.counts {
+  display: inline-flex;
+  flex-wrap: wrap;
+  gap: 0.25rem 0.75rem;
+  font-size: 0.8125rem;
+}
+.one {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.35rem;
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,212 @@
+<script setup lang="ts">
+import {
+  LIMITS,
+  mixtureFault,
+  ownMaterial,
+  parseNumber,
+  sayNumber,
+  SOLUBILITIES,
+  type Material,
+  type OwnPart,
+} from '@omblet/core'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import { useToast } from 'primevue/usetoast'
+import { computed, reactive, ref, watch } from 'vue'
+import { explainStorage } from '../storage/db'
+import { useMaterials } from '../stores/materials'
+import FormField from './FormField.vue'
+import { notify } from './notify'
+import PartsEditor, { type PartRow } from './PartsEditor.vue'
+import { readRange } from './range'
+import RangeField from './RangeField.vue'
+
+const open = defineModel<boolean>('open', { required: true })
+/** `material` is changed; without it a new one is made, under `name` to begin with. */
+const props = defineProps<{ name?: string; material?: Material | null; action?: string }>()
+const emit = defineEmits<{ made: [material: Material] }>()
+const materials = useMaterials()
+const toast = useToast()
+
+const FUNCTIONS = [
+  'skin conditioning',
+  'humectant',
+  'emollient',
+  'emulsifying',
+  'solubilising',
+  'viscosity controlling',
+  'preservative',
+  'antioxidant',
+  'chelating',
+  'buffering',
+  'perfuming',
+  'hair conditioning',
+  'cosmetic colorant',
+  'uv filter',
+  'absorbent',
+  'solvent',
+]
+const solubilities = SOLUBILITIES.map((value) => ({
+  value,
+  label: value === 'dispersible' ? 'neither, it disperses' : value,
+}))
+const phases = [
+  { value: 'water', label: 'Water' },
+  { value: 'oil', label: 'Oil' },
+  { value: 'cool-down', label: 'Cool-down' },
+  { value: 'any', label: 'Any' },
+]
+const rows = ref<PartRow[]>([])
+const blank = () => ({
+  name: props.name ?? '',
+  inci: '',
+  does: 'skin conditioning',
+  solubility: 'water' as Material['solubility'][number],
+  phase: 'any' as Material['phase'],
+  usage: { low: '', high: '' },
+  ph: { low: '', high: '' },
+})
+const facts = reactive(blank())
+const functions = computed(() =>
+  FUNCTIONS.includes(facts.does) || facts.does === '' ? FUNCTIONS : [facts.does, ...FUNCTIONS],
+)
+
+watch(open, (isOpen) => {
+  rows.value = []
+  if (!isOpen) return
+  Object.assign(facts, blank())
+  const m = props.material
+  if (!m) return
+  const range = (r: { min: number; max: number } | undefined) =>
+    r ? { low: sayNumber(r.min, 4), high: sayNumber(r.max, 4) } : { low: '', high: '' }
+  Object.assign(facts, {
+    name: m.name,
+    inci: m.inci.join(', '),
+    does: m.functions[0] ?? '',
+    solubility: m.solubility[0],
+    phase: m.phase,
+    usage: range(m.usage),
+    ph: range(m.ph),
+  })
+  rows.value = (m.parts ?? []).map((p) => ({
+    material: materials.catalogue.find(p.inci) ?? p.inci,
+    percent: String(p.percent),
+  }))
+})
+
+const usage = computed(() =>
+  readRange(facts.usage.low, facts.usage.high, { min: 0, max: 100, what: 'the percent' }),
+)
+const ph = computed(() => readRange(facts.ph.low, facts.ph.high, { min: 0, max: 14, what: 'the pH' }))
+const nameError = computed(() =>
+  facts.name.trim() === ''
+    ? 'Give it a name.'
+    : facts.name.length > LIMITS.material
+      ? `${LIMITS.material} characters fit.`
+      : null,
+)
+const parts = computed<OwnPart[]>(() =>
+  rows.value.flatMap((row) => {
+    const percent = parseNumber(row.percent, { min: 0, max: 100, what: 'the percent' })
+    const material = typeof row.material === 'string' ? row.material.trim() : row.material.id
+    return 'value' in percent && percent.value && material ? [{ material, percent: percent.value }] : []
+  }),
+)
+const sum = computed(() => parts.value.reduce((s, p) => s + p.percent, 0))
+const fault = computed(() => {
+  const bad = rows.value.find(
+    (row) => 'error' in parseNumber(row.percent, { min: 0, max: 100, what: 'the percent' }),
+  )
+  if (bad) return 'Each part needs a percent between 0 and 100.'
+  return (
+    mixtureFault(facts.name, parts.value, materials.catalogue) ??
+    (props.material ? mixtureFault(props.material.id, parts.value, materials.catalogue) : null)
+  )
+})
+const valid = computed(
+  () => !fault.value && !nameError.value && !('error' in usage.value) && !('error' in ph.value),
+)
+
+async function save() {
+  if (!valid.value) return
+  const told = {
+    name: facts.name.trim(),
+    inci: facts.inci.trim(),
+    functions: [facts.does, ...(props.material?.functions.slice(1) ?? [])],
+    solubility: facts.solubility,
+    phase: facts.phase,
+    ...(parts.value.length > 0 ? { parts: parts.value } : {}),
+    ...('value' in usage.value && usage.value.value ? { usage: usage.value.value } : {}),
+    ...('value' in ph.value && ph.value.value ? { ph: ph.value.value } : {}),
+  }
+  try {
+    const old = props.material
+    if (!old) return emit('made', await materials.add(told))
+    const { usage: _u, ph: _p, parts: _parts, ...kept } = old
+    const next = { ...kept, ...ownMaterial(told, materials.catalogue), id: old.id }
+    await materials.put(next)
+    emit('made', next)
+  } catch (error) {
+    notify(toast, explainStorage(error), undefined, 'error')
+  }
+}
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="open"
+    modal
+    :header="material ? 'Change a material of my own' : 'A material of my own'"
+    :style="{ width: 'min(34rem, calc(100vw - 1rem))' }"
+    :draggable="false"
+  >
+    <form class="dialog-form" @submit.prevent="save" @keydown.stop>
+      <FormField id="own-name" label="Name" :error="nameError" class="wide">
+        <InputText id="own-name" v-model="facts.name" autofocus fluid :invalid="nameError !== null" />
+      </FormField>
+      <FormField id="own-inci" label="INCI names, with commas between them (may stay empty)" class="wide">
+        <InputText id="own-inci" v-model="facts.inci" fluid />
+      </FormField>
+      <FormField id="own-does" label="What it does">
+        <Select label-id="own-does" v-model="facts.does" :options="functions" fluid />
+      </FormField>
+      <FormField id="own-solubility" label="Lives in">
+        <Select
+          label-id="own-solubility"
+          v-model="facts.solubility"
+          :options="solubilities"
+          option-label="label"
+          option-value="value"
+          fluid
+        />
+      </FormField>
+      <FormField id="own-phase" label="Goes into">
+        <Select
+          label-id="own-phase"
+          v-model="facts.phase"
+          :options="phases"
+          option-label="label"
+          option-value="value"
+          fluid
+        />
+      </FormField>
+      <RangeField
+        id="own-usage"
+        v-model="facts.usage"
+        legend="Usual range, %"
+        name="Usual range"
+        unit="percent"
+        :read="usage"
+      />
+      <RangeField id="own-ph" v-model="facts.ph" legend="pH it suits" name="pH" :read="ph" />
+      <PartsEditor v-model="rows" class="wide" :fault="fault" :sum="sum" />
+      <p class="muted small wide">What you leave out stays unknown, and is said to be.</p>
+      <div class="dialog-buttons">
+        <Button type="button" label="Cancel" text severity="secondary" @click="open = false" />
+        <Button type="submit" :label="material ? 'Save' : (action ?? 'Make and add')" :disabled="!valid" />
+      </div>
+    </form>
+  </Dialog>
+</template>

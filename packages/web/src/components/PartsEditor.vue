@@ -1,0 +1,126 @@
+<script setup lang="ts">
+import { capitalise, partsOfFormula, type Material, type OwnPart } from '@omblet/core'
+import AutoComplete from 'primevue/autocomplete'
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import { computed, ref } from 'vue'
+import { useLibrary } from '../stores/library'
+import { useMaterials } from '../stores/materials'
+
+export interface PartRow {
+  /** A material that was chosen, or the text of a name. */
+  material: Material | string
+  percent: string
+}
+
+const rows = defineModel<PartRow[]>({ required: true })
+defineProps<{ fault: string | null; sum: number }>()
+const materials = useMaterials()
+const library = useLibrary()
+const found = ref<Material[]>([])
+
+const look = (query: string) => {
+  found.value = materials.search(query, 12)
+}
+const label = (m: Material | string) => (typeof m === 'string' ? m : capitalise(m.name))
+const add = () => (rows.value = [...rows.value, { material: '', percent: '' }])
+const remove = (index: number) => (rows.value = rows.value.filter((_, i) => i !== index))
+const change = (index: number, patch: Partial<PartRow>) =>
+  (rows.value = rows.value.map((row, i) => (i === index ? { ...row, ...patch } : row)))
+
+const formulas = computed(() => library.records.map((r) => ({ id: r.id, name: r.formula.name })))
+function takeFormula(event: Event) {
+  const select = event.target as HTMLSelectElement
+  const record = library.records.find((r) => r.id === select.value)
+  select.value = ''
+  if (!record) return
+  rows.value = partsOfFormula(record.formula).map((part: OwnPart) => ({
+    material: materials.catalogue.find(part.material) ?? part.material,
+    percent: String(part.percent),
+  }))
+}
+</script>
+
+<template>
+  <fieldset class="parts">
+    <legend>Made of, in percent (for a mixture, a solution or a stock)</legend>
+    <div v-for="(row, i) in rows" :key="i" class="part">
+      <AutoComplete
+        :model-value="row.material"
+        :suggestions="found"
+        :option-label="label"
+        :aria-label="`Part ${i + 1}`"
+        placeholder="Material"
+        fluid
+        @complete="look($event.query)"
+        @update:model-value="change(i, { material: $event ?? '' })"
+      />
+      <InputText
+        :model-value="row.percent"
+        class="mono"
+        inputmode="decimal"
+        :aria-label="`Percent of part ${i + 1}`"
+        placeholder="%"
+        @update:model-value="change(i, { percent: $event ?? '' })"
+      />
+      <Button
+        icon="pi pi-times"
+        text
+        rounded
+        severity="secondary"
+        :aria-label="`Remove part ${i + 1}`"
+        @click="remove(i)"
+      />
+    </div>
+    <p v-if="fault" class="error-text" role="alert">{{ fault }}</p>
+    <p v-else-if="sum > 0 && sum < 99.95" class="muted small">
+      {{ Number(sum.toFixed(2)) }} % is told; what the rest is stays unknown.
+    </p>
+    <div class="tools">
+      <Button label="Add a part" icon="pi pi-plus" size="small" text @click="add" />
+      <select aria-label="Take the lines of a formula as parts" @change="takeFormula">
+        <option value="">From one of my formulas…</option>
+        <option v-for="f in formulas" :key="f.id" :value="f.id">{{ f.name }}</option>
+      </select>
+    </div>
+  </fieldset>
+</template>
+
+<style scoped>
+.parts {
+  display: grid;
+  gap: 0.5rem;
+  margin: 0;
+  padding: 0;
+  border: 0;
+  min-width: 0;
+}
+legend {
+  padding: 0 0 0.3rem;
+  font-size: 0.875rem;
+  color: var(--muted);
+}
+.part {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 6rem 2.5rem;
+  gap: 0.5rem;
+}
+.part :deep(.mono) {
+  text-align: right;
+}
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem;
+}
+select {
+  height: 34px;
+  max-width: 100%;
+  padding: 0 0.5rem;
+  border: 1px solid var(--line-strong);
+  border-radius: 7px;
+  background: var(--field);
+  font-size: 0.875rem;
+}
+</style>

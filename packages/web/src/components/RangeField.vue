@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import InputText from 'primevue/inputtext'
+import type { ReadRange } from './range'
+
+/** Two numbers that belong together, as they are typed. */
+const range = defineModel<{ low: string; high: string }>({ required: true })
+defineProps<{
+  id: string
+  legend: string
+  name: string
+  unit?: string
+  read: ReadRange
+  autofocus?: boolean
+}>()
+</script>
+
+<template>
+  <fieldset class="field">
+    <legend>{{ legend }}</legend>
+    <span class="pair">
+      <InputText
+        :id="id"
+        v-model="range.low"
+        :aria-label="`${name} from${unit ? `, ${unit}` : ''}`"
+        :autofocus="autofocus"
+        inputmode="decimal"
+        class="mono"
+        fluid
+      />
+      <span>to</span>
+      <InputText
+        v-model="range.high"
+        :aria-label="`${name} to${unit ? `, ${unit}` : ''}`"
+        inputmode="decimal"
+        class="mono"
+        fluid
+      />
+    </span>
+    <p v-if="'error' in read" class="error" role="alert">{{ read.error }}</p>
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset {
+  margin: 0;
+  padding: 0;
+  border: 0;
+  min-width: 0;
+}
+legend {
+  padding: 0 0 0.3rem;
+  font-size: 0.875rem;
+  color: var(--muted);
+}
+.pair {
+  display: grid;
+  grid-template-columns: 1fr auto 1fr;
+  align-items: center;
+  gap: 0.5rem;
+}
+</style>

@@ -1,0 +1,196 @@
+<script setup lang="ts">
+import { decimalsOf, formatNumber, parseAmount, type AssessedLine, type Edit } from '@omblet/core'
+import { computed, inject, nextTick, ref } from 'vue'
+import { useEditor } from '../../stores/editor'
+import { sheetKey } from './sheet'
+
+const props = defineProps<{
+  line: AssessedLine
+  name: string
+  unit: 'percent' | 'grams'
+  alarming: boolean
+}>()
+const emit = defineEmits<{
+  step: [by: -1 | 1]
+  move: [by: -1 | 1]
+  remove: []
+  note: []
+  /** The caret leaves the field sideways, to a neighbouring cell. */
+  aside: [cell: 'name' | 'menu']
+  problem: [sentence: string | null]
+}>()
+
+const editor = useEditor()
+const api = inject(sheetKey)!
+const input = ref<HTMLInputElement>()
+const typed = ref<string | null>(null)
+const faulty = ref(false)
+/** What puts the amount back to what it was when the field was entered. */
+let before: Edit | null = null
+
+const source = computed(() => props.line.source)
+const key = computed(() => `amount-${source.value.id}`)
+const places = computed(() => decimalsOf(editor.assessment!.amounts.resolutionGrams))
+const shown = computed(() => {
+  if (typed.value !== null) return typed.value
+  if (props.line.fill) return `q.s. ${formatNumber(props.line.percent)}`
+  if (!props.line.given) return ''
+  return props.unit === 'grams'
+    ? formatNumber(source.value.grams!, places.value, 5)
+    : formatNumber(source.value.percent ?? props.line.percent, 2, 5)
+})
+
+const amountEdit = (unit: 'percent' | 'grams', value: number): Edit =>
+  unit === 'grams'
+    ? { type: 'set-grams', at: props.line, grams: value }
+    : { type: 'set-percent', at: props.line, percent: value }
+
+function say(sentence: string | null) {
+  faulty.value = sentence !== null
+  emit('problem', sentence)
+}
+function forget() {
+  typed.value = null
+  say(null)
+}
+
+function onInput(event: Event) {
+  typed.value = (event.target as HTMLInputElement).value
+  const amount = parseAmount(typed.value)
+  say(amount.kind === 'error' ? amount.message : null)
+  if (amount.kind === 'error') return
+  if (amount.kind === 'empty') editor.apply({ type: 'clear-amount', at: props.line }, key.value)
+  else if (amount.kind === 'fill') editor.apply({ type: 'set-fill', at: props.line }, key.value)
+  else editor.apply(amountEdit(amount.kind === 'bare' ? props.unit : amount.kind, amount.value), key.value)
+}
+
+function onFocus(event: FocusEvent) {
+  const { percent, grams, fill } = source.value
+  before = fill
+    ? { type: 'set-fill', at: props.line }
+    : percent !== undefined
+      ? amountEdit('percent', percent)
+      : grams !== undefined
+        ? amountEdit('grams', grams)
+        : { type: 'clear-amount', at: props.line }
+  ;(event.target as HTMLInputElement).select()
+}
+function onBlur() {
+  forget()
+  editor.settle()
+}
+function putBack() {
+  if (typed.value !== null && before) editor.apply(before, key.value)
+  forget()
+  void nextTick(() => input.value?.select())
+}
+
+async function switchTo(unit: 'percent' | 'grams') {
+  // What was typed stays: "4" then g is 4 g, not the grams that 4 % would be.
+  const amount = typed.value === null ? null : parseAmount(typed.value)
+  if (amount?.kind === 'bare') editor.apply(amountEdit(unit, amount.value), key.value)
+  else editor.apply({ type: 'switch-unit', at: props.line, unit })
+  forget()
+  await nextTick()
+  api.focusLine(props.line)
+}
+
+function through(history: () => void) {
+  forget()
+  history()
+}
+
+/** What a key does in the field; null leaves it to the browser. */
+function actionFor(event: KeyboardEvent): (() => void) | null {
+  const { key: pressed } = event
+  const letter = pressed.toLowerCase()
+  const up = pressed === 'ArrowUp'
+  if (event.altKey) {
+    if (up || pressed === 'ArrowDown') return () => emit('move', up ? -1 : 1)
+    return letter === 'n' ? () => emit('note') : null
+  }
+  if (event.ctrlKey || event.metaKey) {
+    if (pressed === 'Delete' || pressed === 'Backspace') return () => emit('remove')
+    return letter === 'z' ? () => through(event.shiftKey ? api.redo : api.undo) : null
+  }
+  if (up || pressed === 'ArrowDown') return () => emit('step', up ? -1 : 1)
+  if (pressed === 'Enter') return () => emit('step', event.shiftKey ? -1 : 1)
+  if (pressed === 'Escape') return document.querySelector('.p-dialog') ? null : putBack
+  if (pressed === '/') return () => api.find(props.line.phase)
+  if (pressed === '?') return api.showKeys
+  if (letter === 'q') return () => through(() => editor.apply({ type: 'set-fill', at: props.line }))
+  if (pressed === '%') return () => void switchTo('percent')
+  if (letter === 'g') return () => void switchTo('grams')
+  const field = event.target as HTMLInputElement
+  const whole = field.selectionStart === 0 && field.selectionEnd === field.value.length
+  if (pressed === 'ArrowLeft' && (whole || field.selectionEnd === 0)) return () => emit('aside', 'name')
+  if (pressed === 'ArrowRight' && (whole || field.selectionStart === field.value.length)) {
+    return () => emit('aside', 'menu')
+  }
+  return null
+}
+
+function onKeyDown(event: KeyboardEvent) {
+  const action = actionFor(event)
+  if (!action) return
+  event.preventDefault()
+  event.stopPropagation()
+  action()
+}
+
+defineExpose({ switchTo, focus: () => input.value?.focus() })
+</script>
+
+<template>
+  <input
+    ref="input"
+    data-cell="amount"
+    class="amount mono"
+    :class="{ fill: line.fill, bad: faulty || (alarming && !line.fill) }"
+    inputmode="decimal"
+    autocomplete="off"
+    spellcheck="false"
+    :value="shown"
+    :placeholder="line.given ? '' : '0.00'"
+    :aria-label="`${name}, ${unit}`"
+    :aria-invalid="faulty"
+    :aria-describedby="faulty ? `problem-${source.id}` : undefined"
+    @input="onInput"
+    @focus="onFocus"
+    @blur="onBlur"
+    @keydown="onKeyDown"
+  />
+</template>
+
+<style scoped>
+.amount {
+  width: 100%;
+  min-width: 0;
+  height: 34px;
+  padding: 0 0.5rem;
+  border: 1px solid var(--line-strong);
+  border-radius: 7px;
+  background: var(--field);
+  text-align: right;
+}
+.amount:focus {
+  outline: 2px solid var(--cobalt-400);
+  outline-offset: 0;
+}
+.amount.fill {
+  padding: 0 0.5rem 0 0.25rem;
+  border-color: var(--cobalt-200);
+  background: var(--cobalt-100);
+  color: var(--accent-ink);
+  font-size: 0.875rem;
+}
+.amount.bad {
+  border-color: var(--stop);
+}
+@media (max-width: 620px) {
+  .amount {
+    height: 40px;
+    font-size: 1rem;
+  }
+}
+</style>

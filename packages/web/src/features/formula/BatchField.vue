@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { parseNumber, sayNumber } from '@omblet/core'
+import { ref } from 'vue'
+import { useEditor } from '../../stores/editor'
+
+const editor = useEditor()
+const batchText = ref<string | null>(null)
+const batchError = ref<string | null>(null)
+
+function onBatch(event: Event) {
+  batchText.value = (event.target as HTMLInputElement).value
+  const parsed = parseNumber(batchText.value, { min: 0.1, max: 100000, what: 'the batch' })
+  batchError.value =
+    'error' in parsed ? parsed.error : parsed.value === null ? 'Type how many grams to make.' : null
+  if ('value' in parsed && parsed.value !== null && parsed.value !== editor.assessment?.amounts.batchGrams) {
+    editor.apply({ type: 'scale-batch', batchGrams: parsed.value }, 'batch')
+  }
+}
+function onBatchBlur() {
+  batchText.value = null
+  batchError.value = null
+  editor.settle()
+}
+</script>
+
+<template>
+  <label class="batch">
+    <span class="muted">Batch</span>
+    <span class="box" :class="{ bad: batchError }">
+      <input
+        data-history
+        inputmode="decimal"
+        class="mono"
+        :value="batchText ?? sayNumber(editor.assessment!.amounts.batchGrams, 4)"
+        aria-label="Batch in grams"
+        :aria-invalid="batchError !== null"
+        @input="onBatch"
+        @blur="onBatchBlur"
+        @keydown.enter="($event.target as HTMLInputElement).blur()"
+      />
+      <span class="mono" aria-hidden="true">g</span>
+    </span>
+    <span v-if="batchError" class="error-text" role="alert">{{ batchError }}</span>
+  </label>
+</template>
+
+<style scoped>
+.batch {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+  font-size: 0.9375rem;
+}
+.box {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.375rem;
+  height: 36px;
+  padding: 0 0.625rem;
+  border: 1px solid var(--line-strong);
+  border-radius: 8px;
+  background: var(--field);
+}
+.box.bad {
+  border-color: var(--stop);
+}
+.box input {
+  width: 3.75rem;
+  border: 0;
+  background: none;
+  text-align: right;
+  outline: none;
+}
+.box:focus-within {
+  outline: 2px solid var(--cobalt-400);
+  outline-offset: 1px;
+}
+@media (max-width: 1360px) {
+  .batch > .muted {
+    display: none;
+  }
+}
+</style>

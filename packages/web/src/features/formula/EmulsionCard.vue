@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { formatNumber, sayNumber, type AssessedLine, type Emulsion } from '@omblet/core'
+import { computed } from 'vue'
+
+const props = defineProps<{ emulsion: Emulsion; lines: readonly AssessedLine[] }>()
+
+const RICHNESS = {
+  milk: 'milk',
+  lotion: 'lotion',
+  cream: 'cream',
+  'rich-cream': 'rich cream',
+  butter: 'butter',
+}
+const share = computed(() => {
+  const { emulsifierPercent, oilPhasePercent } = props.emulsion
+  return oilPhasePercent > 0 ? (emulsifierPercent / oilPhasePercent) * 100 : 0
+})
+/** Narrowest pH window of the emulsifiers. */
+const ph = computed(() => {
+  const windows = props.lines.flatMap((l) =>
+    l.percent > 0 && l.material?.emulsifier && l.material.emulsifier.role !== 'solubiliser' && l.material.ph
+      ? [l.material.ph]
+      : [],
+  )
+  if (windows.length === 0) return 'any'
+  return `${sayNumber(Math.max(...windows.map((w) => w.min)), 1)}–${sayNumber(Math.min(...windows.map((w) => w.max)), 1)}`
+})
+const hlb = computed(() => {
+  const { requiredHlb, offeredHlb, hlbApplies } = props.emulsion
+  if (requiredHlb === null || offeredHlb === null) return null
+  return `HLB wanted about ${sayNumber(requiredHlb, 0)}, offered about ${sayNumber(offeredHlb, 0)} (each ±\u00a01)${hlbApplies ? '' : '; no sound guide for this emulsifier'}.`
+})
+</script>
+
+<template>
+  <section class="card emulsion" aria-labelledby="emulsion-title">
+    <header>
+      <h2 id="emulsion-title">Emulsion</h2>
+      <span class="muted small"
+        >{{ emulsion.type === 'oil-in-water' ? 'oil in water' : 'water in oil' }} ·
+        {{ RICHNESS[emulsion.richness] }}</span
+      >
+    </header>
+    <dl>
+      <div>
+        <dd class="mono">{{ formatNumber(emulsion.oilPhasePercent, 1) }} %</dd>
+        <dt>oil phase</dt>
+      </div>
+      <div>
+        <dd class="mono">{{ formatNumber(share, 0) }} %</dd>
+        <dt>of it emulsifier</dt>
+      </div>
+      <div>
+        <dd class="mono">{{ ph }}</dd>
+        <dt>emulsifier pH</dt>
+      </div>
+    </dl>
+    <p v-if="hlb" class="muted small">{{ hlb }}</p>
+  </section>
+</template>
+
+<style scoped>
+.emulsion {
+  padding: 0.75rem 0.875rem;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 0.5rem;
+}
+h2 {
+  font-size: 0.9375rem;
+}
+dl {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 0.5rem;
+  margin: 0.5rem 0 0;
+  text-align: center;
+}
+dl > div {
+  display: flex;
+  flex-direction: column;
+}
+dd {
+  margin: 0;
+  font-size: 1.125rem;
+  font-weight: 700;
+}
+dt {
+  font-size: 0.8125rem;
+  color: var(--muted);
+}
+p {
+  padding-top: 0.5rem;
+}
+</style>

@@ -1,0 +1,241 @@
+<script setup lang="ts">
+import { formatDistanceToNow } from 'date-fns'
+import Button from 'primevue/button'
+import Menu from 'primevue/menu'
+import { useToast } from 'primevue/usetoast'
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { download, fileName } from '../../components/download'
+import { notify } from '../../components/notify'
+import { productLine } from '../../components/words'
+import { useEditor } from '../../stores/editor'
+import { useLibrary } from '../../stores/library'
+import { listVersions } from '../../storage/formulas'
+import BatchField from './BatchField.vue'
+import NameField from './NameField.vue'
+import ProductDialog from './ProductDialog.vue'
+import ShoppingDialog from './ShoppingDialog.vue'
+import SaveVersionDialog from './SaveVersionDialog.vue'
+
+const props = defineProps<{ leaf: 'sheet' | 'emulsion' | 'ph' | 'versions' }>()
+const emit = defineEmits<{ keys: []; saved: [] }>()
+
+const editor = useEditor()
+const library = useLibrary()
+const router = useRouter()
+const toast = useToast()
+
+const formula = computed(() => editor.formula!)
+const productOpen = ref(false)
+const versionOpen = ref(false)
+const shoppingOpen = ref(false)
+const lastVersion = ref<{ number: number; savedAt: string } | null>(null)
+const menu = ref<InstanceType<typeof Menu>>()
+
+async function loadVersion() {
+  lastVersion.value = (await listVersions(editor.id!).catch(() => []))[0] ?? null
+}
+watch(() => editor.id, loadVersion, { immediate: true })
+
+const versionChip = computed(() =>
+  lastVersion.value
+    ? `version ${lastVersion.value.number}, ${formatDistanceToNow(new Date(lastVersion.value.savedAt), { addSuffix: true })}`
+    : 'draft',
+)
+const saveWord = computed(
+  () =>
+    ({ saved: 'Saved', saving: 'Saving…', failed: 'Not saved', conflict: 'Not saved', gone: 'Not saved' })[
+      editor.state
+    ],
+)
+
+const items = [
+  { label: 'Save a version', icon: 'pi pi-bookmark', command: () => (versionOpen.value = true) },
+  { label: 'Shopping list', icon: 'pi pi-list-check', command: () => (shoppingOpen.value = true) },
+  { label: 'Export', icon: 'pi pi-file-export', command: exportIt },
+  { label: 'Duplicate', icon: 'pi pi-copy', command: duplicateIt },
+  ...(props.leaf === 'sheet'
+    ? [{ label: 'Keys', icon: 'pi pi-question-circle', command: () => emit('keys') }]
+    : []),
+  { label: 'Delete', icon: 'pi pi-trash', command: removeIt },
+]
+
+function exportIt() {
+  download(fileName(formula.value.name, '.omblet.json'), library.exportText(formula.value))
+}
+async function duplicateIt() {
+  await editor.flush()
+  await library.refresh()
+  const record = library.records.find((r) => r.id === editor.id)
+  const id = record ? await library.copy(record) : null
+  if (id) await router.push(`/formulas/${id}`)
+}
+async function removeIt() {
+  await editor.flush()
+  const gone = await library.remove([editor.id!])
+  await router.push('/formulas')
+  if (gone) notify(toast, 'Deleted.', { label: 'Undo', run: () => void library.putBack(gone) })
+}
+async function onVersionSaved() {
+  await loadVersion()
+  emit('saved')
+}
+</script>
+
+<template>
+  <header class="header">
+    <NameField />
+    <button type="button" class="chip" aria-haspopup="dialog" @click="productOpen = true">
+      {{ productLine(formula.product) }}
+    </button>
+    <span class="chip version">{{ versionChip }}</span>
+    <nav class="leaves" aria-label="Leaves of this formula">
+      <RouterLink
+        :to="`/formulas/${editor.id}`"
+        :class="{ on: leaf === 'sheet' }"
+        :aria-current="leaf === 'sheet' ? 'page' : undefined"
+        >Sheet</RouterLink
+      >
+      <RouterLink
+        :to="`/formulas/${editor.id}/emulsion`"
+        :class="{ on: leaf === 'emulsion' }"
+        :aria-current="leaf === 'emulsion' ? 'page' : undefined"
+        >Emulsion</RouterLink
+      >
+      <RouterLink
+        :to="`/formulas/${editor.id}/ph`"
+        :class="{ on: leaf === 'ph' }"
+        :aria-current="leaf === 'ph' ? 'page' : undefined"
+        >pH</RouterLink
+      >
+      <RouterLink
+        :to="`/formulas/${editor.id}/versions`"
+        :class="{ on: leaf === 'versions' }"
+        :aria-current="leaf === 'versions' ? 'page' : undefined"
+        >Versions</RouterLink
+      >
+    </nav>
+    <div class="right">
+      <span class="saved muted small" :class="{ bad: saveWord === 'Not saved' }" aria-live="polite">{{
+        saveWord
+      }}</span>
+      <div class="undo">
+        <Button
+          icon="pi pi-undo"
+          text
+          rounded
+          severity="secondary"
+          aria-label="Undo"
+          :disabled="!editor.canUndo"
+          @click="editor.undo()"
+        />
+        <Button
+          icon="pi pi-undo"
+          class="redo"
+          text
+          rounded
+          severity="secondary"
+          aria-label="Redo"
+          :disabled="!editor.canRedo"
+          @click="editor.redo()"
+        />
+      </div>
+      <BatchField />
+      <Button
+        as="a"
+        :href="`/formulas/${editor.id}/print`"
+        icon="pi pi-print"
+        label="Print"
+        @click.prevent="router.push(`/formulas/${editor.id}/print`)"
+      />
+      <Button
+        icon="pi pi-ellipsis-v"
+        text
+        rounded
+        severity="secondary"
+        aria-label="More for this formula"
+        aria-haspopup="menu"
+        @click="menu?.toggle($event)"
+      />
+      <Menu ref="menu" :model="items" popup />
+    </div>
+    <ProductDialog v-model:open="productOpen" />
+    <ShoppingDialog v-model:open="shoppingOpen" />
+    <SaveVersionDialog v-model:open="versionOpen" @saved="onVersionSaved" />
+  </header>
+</template>
+
+<style scoped>
+.header {
+  position: sticky;
+  top: 0;
+  z-index: 4;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.375rem 0.625rem;
+  min-height: 60px;
+  padding: 0.375rem 0.75rem 0.375rem 1rem;
+  border-bottom: 1px solid var(--line);
+  background: var(--paper);
+}
+.right :deep(a) {
+  text-decoration: none;
+}
+.leaves {
+  display: flex;
+  gap: 2px;
+}
+.leaves a {
+  padding: 0.3rem 0.625rem;
+  border-radius: 8px;
+  color: var(--muted);
+  text-decoration: none;
+  font-size: 0.9375rem;
+}
+.leaves a:hover {
+  color: var(--ink);
+}
+.leaves a.on {
+  background: var(--cobalt-100);
+  color: var(--accent-ink);
+  font-weight: 700;
+}
+.right {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.375rem;
+  margin-left: auto;
+}
+.undo {
+  display: flex;
+}
+.redo :deep(.pi) {
+  transform: scaleX(-1);
+}
+.saved.bad {
+  color: var(--stop);
+  font-weight: 600;
+}
+@media (max-width: 1280px) {
+  .version {
+    display: none;
+  }
+}
+@media (max-width: 620px) {
+  .header {
+    position: static;
+    padding: 0.375rem 0.75rem;
+  }
+  .right {
+    margin-left: 0;
+    flex: 1 1 100%;
+    flex-wrap: nowrap;
+    justify-content: space-between;
+  }
+  .saved:not(.bad) {
+    display: none;
+  }
+}
+</style>

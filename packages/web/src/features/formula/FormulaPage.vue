@@ -1,0 +1,180 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { useToast } from 'primevue/usetoast'
+import { computed, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
+import type { LineRef } from '@omblet/core'
+import { notify } from '../../components/notify'
+import { useEditor } from '../../stores/editor'
+import Finder from './Finder.vue'
+import FormulaHeader from './FormulaHeader.vue'
+import Jar from '../../components/Jar.vue'
+import KeysDialog from './KeysDialog.vue'
+import ReadingColumn from './ReadingColumn.vue'
+import SaveNotices from './SaveNotices.vue'
+import Sheet from './Sheet.vue'
+import { sheetKey, type SheetApi } from './sheet'
+
+const props = defineProps<{ id: string }>()
+const editor = useEditor()
+const toast = useToast()
+
+const missing = ref(false)
+const sheet = ref<InstanceType<typeof Sheet>>()
+const finder = ref<InstanceType<typeof Finder>>()
+const keysOpen = ref(false)
+const highlighted = ref<readonly LineRef[]>([])
+
+watch(
+  () => props.id,
+  async (id) => {
+    missing.value = !(await editor.open(id).catch(() => false))
+    document.title = editor.formula ? `${editor.formula.name} – Omblet` : 'Omblet'
+  },
+  { immediate: true },
+)
+
+const layers = computed(
+  () => editor.assessment?.phases.map(({ role, letter, percent }) => ({ role, letter, percent })) ?? [],
+)
+
+const api: SheetApi = {
+  find: (phase, replace) => finder.value?.show(phase, replace),
+  focusLine: (at) => sheet.value?.focusLine(at),
+  showKeys: () => {
+    keysOpen.value = true
+  },
+  highlight: (lines) => {
+    highlighted.value = lines
+  },
+  highlighted,
+  undo: () => sheet.value?.keepPlace(() => editor.undo()),
+  redo: () => sheet.value?.keepPlace(() => editor.redo()),
+  say: (text, undoable = true) =>
+    notify(toast, text, undoable ? { label: 'Undo', run: () => editor.undo() } : undefined),
+}
+provide(sheetKey, api)
+
+function onKey(event: KeyboardEvent) {
+  const target = event.target as HTMLElement
+  if (target.closest('.p-dialog')) return
+  const mod = event.ctrlKey || event.metaKey
+  const typing = target.matches('input:not([type="checkbox"]):not([data-cell]), textarea, [contenteditable]')
+  if (mod && event.key.toLowerCase() === 'z' && !(typing && !target.hasAttribute('data-history'))) {
+    event.preventDefault()
+    if (event.shiftKey) api.redo()
+    else api.undo()
+    return
+  }
+  if (typing || mod) return
+  if (event.key === '/') {
+    event.preventDefault()
+    api.find(sheet.value?.currentPhase() ?? null)
+  } else if (event.key === '?') {
+    event.preventDefault()
+    keysOpen.value = true
+  } else if (event.altKey && event.key.toLowerCase() === 'p') {
+    event.preventDefault()
+    sheet.value?.addPhase()
+  }
+}
+onMounted(() => addEventListener('keydown', onKey))
+onBeforeUnmount(() => {
+  removeEventListener('keydown', onKey)
+  void editor.flush()
+})
+</script>
+
+<template>
+  <div v-if="missing" class="missing">
+    <h1>This formula is not here</h1>
+    <p class="muted">It was deleted, or it lives in another browser.</p>
+    <RouterLink to="/formulas">Go to your formulas</RouterLink>
+  </div>
+  <div v-else-if="editor.formula && editor.id === id" class="page">
+    <FormulaHeader leaf="sheet" @keys="keysOpen = true" />
+    <SaveNotices />
+    <div class="columns">
+      <div class="jar-column"><Jar :layers="layers" /></div>
+      <Sheet ref="sheet" />
+      <ReadingColumn class="reading" />
+    </div>
+    <Finder ref="finder" />
+    <KeysDialog v-model:open="keysOpen" />
+    <Button
+      class="find-button"
+      icon="pi pi-plus"
+      label="Material"
+      @click="api.find(sheet?.currentPhase() ?? null)"
+    />
+  </div>
+</template>
+
+<style scoped>
+.page {
+  display: flex;
+  flex-direction: column;
+  min-height: 100%;
+}
+.columns {
+  flex: 1;
+  display: grid;
+  grid-template-columns: 64px minmax(0, 1fr) minmax(18rem, 21rem);
+  gap: 0 0.875rem;
+  padding-left: 1rem;
+}
+.jar-column {
+  position: sticky;
+  top: 75px;
+  height: calc(100dvh - 90px);
+  padding: 0.875rem 0;
+}
+.reading {
+  border-left: 1px solid var(--line);
+  background: var(--side);
+}
+.missing {
+  display: grid;
+  gap: 0.75rem;
+  padding: 3rem 2rem;
+}
+.missing h1 {
+  font-size: 1.5rem;
+}
+.find-button {
+  display: none;
+}
+@media (max-width: 1080px) {
+  .columns {
+    grid-template-columns: 64px minmax(0, 1fr);
+    padding-right: 1rem;
+  }
+  .reading {
+    grid-column: 1 / -1;
+    border-left: 0;
+    border-top: 1px solid var(--line);
+    margin: 0 -1rem;
+  }
+}
+@media (max-width: 620px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+    padding: 0 0.5rem;
+  }
+  .jar-column {
+    display: none;
+  }
+  .reading {
+    margin: 0 -0.5rem;
+  }
+  .find-button {
+    display: inline-flex;
+    position: fixed;
+    right: 1rem;
+    bottom: 1rem;
+    z-index: 3;
+    min-height: 48px;
+    border-radius: 24px;
+    box-shadow: 0 4px 14px rgb(0 0 0 / 25%);
+  }
+}
+</style>

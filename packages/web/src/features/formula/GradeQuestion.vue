@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import type { GradeOption, GradeQuestion } from '@omblet/core'
+import { onMounted, useTemplateRef } from 'vue'
+
+const props = defineProps<{ question: GradeQuestion; chosen?: string | undefined }>()
+const emit = defineEmits<{ answer: [option: GradeOption] }>()
+const list = useTemplateRef<HTMLElement>('list')
+const buttons = () => [...(list.value?.querySelectorAll('button') ?? [])]
+
+onMounted(() => {
+  const at = props.question.options.findIndex((o) => o.label === props.chosen)
+  buttons()[Math.max(0, at)]?.focus()
+})
+function onKey(event: KeyboardEvent) {
+  const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0
+  event.stopPropagation()
+  if (step === 0) return
+  event.preventDefault()
+  const all = buttons()
+  const at = all.indexOf(document.activeElement as HTMLButtonElement)
+  all[Math.max(0, Math.min(all.length - 1, at + step))]?.focus()
+}
+</script>
+
+<template>
+  <section class="question" :aria-label="`Which ${question.name}?`">
+    <h3>Which {{ question.name }}? {{ question.question }}</h3>
+    <ul ref="list" @keydown="onKey">
+      <li v-for="option in question.options" :key="option.label">
+        <button
+          type="button"
+          :class="{ on: option.label === chosen }"
+          :aria-pressed="option.label === chosen"
+          @click="emit('answer', option)"
+        >
+          <strong>{{ option.label }}</strong>
+          <span>{{ option.difference }}</span>
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.question {
+  padding-bottom: 0.75rem;
+}
+h3 {
+  padding-bottom: 0.5rem;
+  font-size: 1rem;
+}
+ul {
+  display: grid;
+  gap: 0.375rem;
+}
+button {
+  display: grid;
+  gap: 0.125rem;
+  width: 100%;
+  padding: 0.5rem 0.75rem;
+  border: 1px solid var(--line);
+  border-radius: 9px;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+}
+button:hover,
+button:focus-visible {
+  background: var(--wash);
+}
+button.on {
+  border-color: var(--accent);
+}
+span {
+  color: var(--muted);
+  font-size: 0.875rem;
+}
+</style>

@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import Dialog from 'primevue/dialog'
+
+const open = defineModel<boolean>('open', { required: true })
+
+const GROUPS = [
+  {
+    title: 'Anywhere on the sheet',
+    keys: [
+      ['/', 'find a material; Enter adds it'],
+      ['Alt P', 'add a phase'],
+      ['Ctrl Z', 'undo (⌘ Z)'],
+      ['Ctrl Shift Z', 'redo (⌘ ⇧ Z)'],
+      ['?', 'these keys'],
+    ],
+  },
+  {
+    title: 'In an amount',
+    keys: [
+      ['↑ ↓', 'the line above or below; Enter goes down'],
+      ['← →', 'to the name and to the menu of the line'],
+      ['%  g', 'give the amount in percent or in grams'],
+      ['q', 'q.s.: this line fills up to 100'],
+      ['Alt ↑ ↓', 'move the line, also into the next phase'],
+      ['Alt N', 'note on the line'],
+      ['Ctrl Delete', 'take the line out'],
+      ['Esc', 'put back what was there'],
+    ],
+  },
+  {
+    title: 'In the finder',
+    keys: [
+      ['↑ ↓', 'choose'],
+      ['Enter', 'add, then type the amount'],
+      ['Alt A … Alt Z', 'put it into that phase'],
+      ['Esc', 'close'],
+    ],
+  },
+]
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="open"
+    modal
+    header="Keys"
+    :style="{ width: 'min(44rem, calc(100vw - 2rem))' }"
+    :draggable="false"
+  >
+    <div class="groups">
+      <section v-for="group in GROUPS" :key="group.title">
+        <h3>{{ group.title }}</h3>
+        <dl>
+          <template v-for="[key, what] in group.keys" :key="key">
+            <dt>
+              <kbd>{{ key }}</kbd>
+            </dt>
+            <dd>{{ what }}</dd>
+          </template>
+        </dl>
+      </section>
+    </div>
+    <p class="muted small">
+      A comma or a dot is a decimal mark. Everything also works with the mouse and by touch.
+    </p>
+  </Dialog>
+</template>
+
+<style scoped>
+.groups {
+  columns: 18rem 2;
+  column-gap: 2rem;
+}
+section {
+  break-inside: avoid;
+  padding-bottom: 1rem;
+}
+h3 {
+  font-size: 0.9375rem;
+  padding-bottom: 0.5rem;
+}
+dl {
+  display: grid;
+  grid-template-columns: 7.5rem 1fr;
+  gap: 0.4rem 0.75rem;
+  margin: 0;
+}
+dd {
+  margin: 0;
+}
+kbd {
+  display: inline-block;
+  padding: 0 0.4rem;
+  border: 1px solid var(--line-strong);
+  border-radius: 5px;
+  background: var(--side);
+  font-family: var(--mono);
+  font-size: 0.8125rem;
+  white-space: nowrap;
+}
+</style>

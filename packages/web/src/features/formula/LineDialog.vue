@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import {
+  capitalise,
+  gradeAnswer,
+  gradeQuestionOf,
+  gradesOf,
+  parseNumber,
+  reconstituted,
+  sayNumber,
+  sayPercent,
+  type AssessedLine,
+  type CapMark,
+  type GradeOption,
+} from '@omblet/core'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import { computed, inject, ref } from 'vue'
+import MaterialFacts from '../../components/MaterialFacts.vue'
+import { useEditor } from '../../stores/editor'
+import { useMaterials } from '../../stores/materials'
+import GradeQuestion from './GradeQuestion.vue'
+import StockRecipe from './StockRecipe.vue'
+import { sheetKey } from './sheet'
+
+const open = defineModel<boolean>('open', { required: true })
+const props = defineProps<{ line: AssessedLine; cap: CapMark | null }>()
+const editor = useEditor()
+const materials = useMaterials()
+const api = inject(sheetKey)!
+const strengthText = ref<string | null>(null)
+const error = ref<string | null>(null)
+
+const material = computed(() => props.line.material)
+const whole = computed(() => (material.value ? reconstituted(material.value, props.line.percent) : null))
+const grades = computed(() => (material.value ? gradesOf(material.value, materials.catalogue.materials) : []))
+const question = computed(() => (material.value ? gradeQuestionOf(material.value) : null))
+const isChosen = (option: GradeOption) =>
+  props.line.source.grade === (option.grade ?? option.label) ||
+  (option.strengthPercent !== undefined && props.line.source.strengthPercent === option.strengthPercent)
+function answer(option: GradeOption) {
+  const { material: id, ...patch } = gradeAnswer(option, props.line.source.material)
+  editor.apply({
+    type: 'many',
+    edits: [
+      ...(id === props.line.source.material
+        ? []
+        : [{ type: 'replace-material' as const, at: props.line, material: id }]),
+      { type: 'patch-line', at: props.line, patch },
+    ],
+  })
+  strengthText.value = null
+}
+function take(id: string) {
+  open.value = false
+  editor.apply({ type: 'replace-material', at: props.line, material: id })
+  api.say('Grade changed.')
+}
+function onStrength(text: string) {
+  strengthText.value = text
+  const parsed = parseNumber(text, { min: 0.001, max: 100, what: 'the strength' })
+  error.value = 'error' in parsed ? parsed.error : null
+  if ('value' in parsed)
+    editor.apply(
+      { type: 'patch-line', at: props.line, patch: { strengthPercent: parsed.value ?? undefined } },
+      `strength-${props.line.source.id}`,
+    )
+}
+function settle() {
+  strengthText.value = null
+  error.value = null
+}
+function replace() {
+  open.value = false
+  api.find(props.line.phase, props.line)
+}
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="open"
+    modal
+    :header="capitalise(line.label).slice(0, 90)"
+    :style="{ width: 'min(34rem, calc(100vw - 2rem))' }"
+    :draggable="false"
+    @hide="editor.settle()"
+  >
+    <p v-if="!material" class="muted">
+      This name is in no catalogue, so nothing about it can be checked. Replace it, or make it a material of
+      your own.
+    </p>
+    <p v-if="material?.note" class="lead">{{ material.note }}</p>
+    <p v-if="whole" class="lead">
+      {{ sayPercent(line.percent) }} stands for {{ sayPercent(whole.percent) }} single strength<template
+        v-if="whole.percent > 100"
+        >, which is more than the whole product</template
+      ><template v-else>: make it up first with {{ sayPercent(whole.waterPercent) }} of the water</template>.
+    </p>
+    <MaterialFacts v-if="material" :material="material" />
+    <p v-if="cap" class="small cap">
+      Legal cap here: {{ sayPercent(Number(cap.maxPercent.toFixed(3))) }} ({{ cap.source }}).
+    </p>
+    <p v-if="material" class="small more">
+      <RouterLink :to="`/shelf/${material.id}`">More on the Shelf</RouterLink>
+    </p>
+    <GradeQuestion
+      v-if="question"
+      :question="question"
+      :chosen="question.options.find((o) => isChosen(o))?.label"
+      @answer="answer"
+    />
+    <div v-else-if="grades.length" class="grades">
+      <span class="muted small">Other forms of it. Strength, feel and range differ.</span>
+      <span class="chip on">{{ capitalise(line.label) }}</span>
+      <button v-for="grade in grades" :key="grade.id" type="button" class="chip" @click="take(grade.id)">
+        {{ capitalise(grade.name) }}
+      </button>
+    </div>
+    <StockRecipe
+      v-if="material?.own && material.parts && line.grams > 0"
+      :material="material"
+      :need="line.grams"
+      :resolution="editor.assessment!.amounts.resolutionGrams"
+    />
+    <div v-if="material && !material.parts" class="field strength">
+      <label for="line-strength">Strength of what you have, in percent</label>
+      <InputText
+        id="line-strength"
+        class="mono"
+        inputmode="decimal"
+        :model-value="
+          strengthText ??
+          (line.source.strengthPercent === undefined ? '' : sayNumber(line.source.strengthPercent, 3))
+        "
+        :placeholder="material.strengthPercent ? `${material.strengthPercent} as usual` : '100 as usual'"
+        :invalid="error !== null"
+        @update:model-value="onStrength($event ?? '')"
+        @blur="settle"
+      />
+      <p v-if="error" class="error" role="alert">{{ error }}</p>
+    </div>
+    <div class="buttons">
+      <Button label="Replace material" icon="pi pi-sync" severity="secondary" outlined @click="replace" />
+      <Button label="Done" @click="open = false" />
+    </div>
+  </Dialog>
+</template>
+
+<style scoped>
+.grades {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.375rem;
+  padding-bottom: 1rem;
+}
+.grades > :first-child {
+  flex: 1 1 100%;
+}
+.grades .on {
+  border-color: var(--accent);
+  color: var(--accent-ink);
+}
+.cap {
+  padding-bottom: 0.5rem;
+}
+.more {
+  padding-bottom: 0.75rem;
+}
+.more a {
+  color: var(--accent-ink);
+}
+.lead {
+  padding-bottom: 0.75rem;
+}
+.strength {
+  max-width: 18rem;
+}
+.buttons {
+  display: flex;
+  justify-content: flex-end;
+  gap: 0.5rem;
+  padding-top: 1rem;
+}
+</style>

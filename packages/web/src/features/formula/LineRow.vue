@@ -1,0 +1,346 @@
+<script setup lang="ts">
+import {
+  capitalise,
+  decimalsOf,
+  formatNumber,
+  LIMITS,
+  sayNumber,
+  type AssessedLine,
+  type CapMark,
+} from '@omblet/core'
+import type { MenuItem } from 'primevue/menuitem'
+import { computed, inject, nextTick, ref } from 'vue'
+import DoseRail from '../../components/DoseRail.vue'
+import FindingMark from '../../components/FindingMark.vue'
+import { useEditor } from '../../stores/editor'
+import AmountField from './AmountField.vue'
+import LineDialog from './LineDialog.vue'
+import { sameLine, sheetKey } from './sheet'
+
+const props = defineProps<{
+  line: AssessedLine
+  cap: CapMark | null | undefined
+  mark: 'stop' | 'check' | undefined
+}>()
+const emit = defineEmits<{
+  step: [by: -1 | 1]
+  move: [by: -1 | 1]
+  remove: []
+  menu: [event: Event, items: MenuItem[]]
+}>()
+
+const editor = useEditor()
+const api = inject(sheetKey)!
+const row = ref<HTMLElement>()
+const amount = ref<InstanceType<typeof AmountField>>()
+const noteInput = ref<HTMLInputElement>()
+const problem = ref<string | null>(null)
+const noteOpen = ref(false)
+const detailsOpen = ref(false)
+
+const source = computed(() => props.line.source)
+const unit = computed<'percent' | 'grams'>(() => (source.value.grams !== undefined ? 'grams' : 'percent'))
+const places = computed(() => decimalsOf(editor.assessment!.amounts.resolutionGrams))
+const name = computed(() => capitalise(props.line.label))
+const inci = computed(() => props.line.material?.inci.join(', ') ?? 'not in the catalogue')
+const lit = computed(() => api.highlighted.value.some((at) => sameLine(at, props.line)))
+
+async function openNote() {
+  noteOpen.value = true
+  await nextTick()
+  noteInput.value?.focus()
+}
+const focusCell = (cell: string) => row.value?.querySelector<HTMLElement>(`[data-cell="${cell}"]`)?.focus()
+function onSideKey(event: KeyboardEvent, cell: 'name' | 'menu') {
+  if ((cell === 'name' && event.key === 'ArrowRight') || (cell === 'menu' && event.key === 'ArrowLeft')) {
+    event.preventDefault()
+    amount.value?.focus()
+  } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+    event.preventDefault()
+    emit('step', event.key === 'ArrowUp' ? -1 : 1)
+  }
+}
+
+function onNote(event: Event) {
+  const value = (event.target as HTMLInputElement).value.slice(0, LIMITS.note)
+  editor.apply(
+    { type: 'patch-line', at: props.line, patch: { note: value || undefined } },
+    `note-${source.value.id}`,
+  )
+}
+function closeNote() {
+  noteOpen.value = false
+  editor.settle()
+}
+
+/** Made only when asked for: forty rows share one menu. */
+const items = (): MenuItem[] => [
+  { label: 'Facts and strength', icon: 'pi pi-info-circle', command: () => (detailsOpen.value = true) },
+  { label: 'Replace material', icon: 'pi pi-sync', command: () => api.find(props.line.phase, props.line) },
+  {
+    label: source.value.note ? 'Change note' : 'Add a note',
+    icon: 'pi pi-comment',
+    command: () => void openNote(),
+  },
+  {
+    label: 'Fill up to 100 (q.s.)',
+    icon: 'pi pi-plus-circle',
+    disabled: props.line.fill,
+    command: () => editor.apply({ type: 'set-fill', at: props.line }),
+  },
+  unit.value === 'percent'
+    ? {
+        label: 'Type in grams',
+        icon: 'pi pi-sort-alt',
+        disabled: props.line.fill || !props.line.given,
+        command: () => void amount.value?.switchTo('grams'),
+      }
+    : {
+        label: 'Type in percent',
+        icon: 'pi pi-sort-alt',
+        command: () => void amount.value?.switchTo('percent'),
+      },
+  { label: 'Move up', icon: 'pi pi-arrow-up', command: () => emit('move', -1) },
+  { label: 'Move down', icon: 'pi pi-arrow-down', command: () => emit('move', 1) },
+  { label: 'Take out', icon: 'pi pi-trash', command: () => emit('remove') },
+]
+</script>
+
+<template>
+  <li ref="row" class="line" :class="{ lit }" :data-at="`${line.phase}.${line.line}`" :data-line="source.id">
+    <span class="grip" aria-hidden="true" title="Drag to move"><i class="pi pi-bars"></i></span>
+    <button
+      type="button"
+      class="names"
+      data-cell="name"
+      tabindex="-1"
+      aria-haspopup="dialog"
+      @click="detailsOpen = true"
+      @keydown="onSideKey($event, 'name')"
+    >
+      <span class="common">
+        {{ name
+        }}<span v-if="source.strengthPercent" class="strength mono"
+          >{{ sayNumber(source.strengthPercent, 3) }} %</span
+        >
+        <FindingMark v-if="mark" :severity="mark" :size="14" />
+        <span v-if="mark" class="hidden-text">({{ mark }})</span>
+      </span>
+      <span class="inci">{{ inci }}</span>
+    </button>
+    <DoseRail
+      v-if="!line.fill && line.material?.kind !== 'water'"
+      class="dose-rail"
+      :dose="line.dosePercent"
+      :usage="line.material?.usage"
+      :cap="cap"
+    />
+    <span v-else class="dose-rail"></span>
+    <span class="cell percent">
+      <AmountField
+        v-if="unit === 'percent'"
+        ref="amount"
+        :line="line"
+        :name="name"
+        unit="percent"
+        :alarming="mark === 'stop'"
+        @step="emit('step', $event)"
+        @move="emit('move', $event)"
+        @remove="emit('remove')"
+        @note="openNote"
+        @aside="focusCell"
+        @problem="problem = $event"
+      />
+      <span v-else class="mono plain">{{ formatNumber(line.percent, 2, 3) }}</span>
+      <span class="unit mono" aria-hidden="true">%</span>
+    </span>
+    <span class="cell grams">
+      <AmountField
+        v-if="unit === 'grams'"
+        ref="amount"
+        :line="line"
+        :name="name"
+        unit="grams"
+        :alarming="mark === 'stop'"
+        @step="emit('step', $event)"
+        @move="emit('move', $event)"
+        @remove="emit('remove')"
+        @note="openNote"
+        @aside="focusCell"
+        @problem="problem = $event"
+      />
+      <span v-else class="mono plain">{{ line.given ? formatNumber(line.grams, places) : '–' }}</span>
+      <span class="unit mono" aria-hidden="true">g</span>
+    </span>
+    <button
+      type="button"
+      class="dots"
+      data-cell="menu"
+      tabindex="-1"
+      :aria-label="`More for ${name}`"
+      aria-haspopup="menu"
+      @click="emit('menu', $event, items())"
+      @keydown="onSideKey($event, 'menu')"
+    >
+      <i class="pi pi-ellipsis-v" aria-hidden="true"></i>
+    </button>
+    <p v-if="problem" :id="`problem-${source.id}`" class="problem error-text" role="alert">{{ problem }}</p>
+    <p v-if="source.note && !noteOpen" class="note small" @dblclick="openNote">{{ source.note }}</p>
+    <input
+      v-if="noteOpen"
+      ref="noteInput"
+      data-history
+      class="note-field small"
+      :value="source.note ?? ''"
+      :aria-label="`Note on ${name}`"
+      placeholder="Note"
+      @input="onNote"
+      @blur="closeNote"
+      @keydown.enter="closeNote"
+      @keydown.esc="closeNote"
+    />
+    <LineDialog v-if="detailsOpen" v-model:open="detailsOpen" :line="line" :cap="cap ?? null" />
+  </li>
+</template>
+
+<style scoped>
+.line {
+  display: grid;
+  grid-template-columns: 20px minmax(8rem, 1fr) minmax(4rem, 7.5rem) 7.4rem 7.2rem 28px;
+  align-items: center;
+  gap: 0 0.5rem;
+  min-height: 43px;
+  padding: 0.1875rem 0.5rem 0.1875rem 0.625rem;
+  border-top: 1px solid var(--line);
+  background: var(--paper);
+}
+.line.lit {
+  background: var(--wash);
+}
+.line.sortable-ghost {
+  opacity: 0.45;
+}
+.grip {
+  display: grid;
+  place-items: center;
+  height: 28px;
+  color: var(--line-strong);
+  cursor: grab;
+  font-size: 0.8125rem;
+}
+.line:hover .grip {
+  color: var(--muted);
+}
+.names {
+  display: grid;
+  min-width: 0;
+  padding: 0.125rem 0.25rem;
+  border: 0;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+  line-height: 1.25;
+}
+.names:hover .common {
+  color: var(--accent-ink);
+}
+.common {
+  display: flex;
+  align-items: center;
+  gap: 0.375rem;
+  min-width: 0;
+  overflow-wrap: anywhere;
+}
+.strength {
+  padding: 0 0.3rem;
+  border-radius: 4px;
+  background: var(--cobalt-100);
+  color: var(--accent-ink);
+  font-size: 0.75rem;
+  white-space: nowrap;
+}
+.inci {
+  overflow: hidden;
+  color: var(--muted);
+  font-size: 0.75rem;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.cell {
+  display: flex;
+  align-items: center;
+  gap: 0.25rem;
+  justify-content: flex-end;
+}
+.plain {
+  padding-right: 0.5rem;
+}
+.grams .plain {
+  padding-right: 0;
+  color: var(--muted);
+}
+.unit {
+  color: var(--muted);
+  font-size: 0.875rem;
+}
+.percent .plain {
+  color: var(--muted);
+}
+.dots {
+  width: 28px;
+  height: 28px;
+  display: grid;
+  place-items: center;
+  padding: 0;
+  border: 0;
+  border-radius: 14px;
+  background: none;
+  color: var(--muted);
+  cursor: pointer;
+}
+.dots:hover {
+  background: var(--bench);
+}
+.problem,
+.note,
+.note-field {
+  grid-column: 2 / -1;
+}
+.problem {
+  padding: 0 0.25rem 0.25rem;
+  text-align: right;
+  grid-column: 2 / -2;
+}
+.note {
+  padding: 0 0.25rem 0.25rem;
+  color: var(--muted);
+  font-style: italic;
+  overflow-wrap: anywhere;
+}
+.note-field {
+  height: 30px;
+  margin: 0 0 0.25rem;
+  padding: 0 0.5rem;
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
+  background: var(--field);
+}
+@media (max-width: 620px) {
+  .line {
+    grid-template-columns: 24px minmax(0, 1fr) 7.2rem 32px;
+    padding-block: 0.375rem;
+  }
+  .dose-rail {
+    grid-area: 2 / 2;
+  }
+  .percent {
+    grid-area: 1 / 3;
+  }
+  .grams {
+    grid-area: 2 / 3;
+  }
+  .dots {
+    grid-area: 1 / 4;
+  }
+}
+</style>

@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { formatRange, phLog, removeEntry, sayNumber, type Reading } from '@omblet/core'
+import Button from 'primevue/button'
+import { useEditor } from '../../stores/editor'
+import ReadingForm from './ReadingForm.vue'
+import { useTargetFields } from './target'
+
+const props = defineProps<{
+  shared: { min: number; max: number } | null
+  reading: Reading | null
+  target: { min: number; max: number } | null
+  /** Water in oil: there is nothing to read. */
+  shut: boolean
+}>()
+const editor = useEditor()
+
+const { texts, error, onText, settle } = useTargetFields(() => props.target)
+
+const METHOD_WORDS = { strip: 'strip', 'meter-direct': 'meter, direct', 'meter-10pct': 'meter, 10 %' }
+function removeReading() {
+  const last = phLog(editor.formula!).findLast((entry) => entry.kind === 'read')
+  if (last) editor.apply(removeEntry(editor.formula!, last))
+}
+</script>
+
+<template>
+  <div class="entries">
+    <div class="entry">
+      <span class="muted small" id="target-label">Target</span>
+      <input
+        class="mono"
+        inputmode="decimal"
+        aria-label="Target pH from"
+        data-history
+        :value="texts.min ?? (target ? sayNumber(target.min) : '')"
+        placeholder="from"
+        @input="onText('min', ($event.target as HTMLInputElement).value)"
+        @blur="settle"
+      />
+      <span class="muted">–</span>
+      <input
+        class="mono"
+        inputmode="decimal"
+        aria-label="Target pH to"
+        data-history
+        :value="texts.max ?? (target ? sayNumber(target.max) : '')"
+        placeholder="to"
+        @input="onText('max', ($event.target as HTMLInputElement).value)"
+        @blur="settle"
+      />
+      <Button
+        v-if="!target && shared"
+        :label="`Use ${formatRange(shared)}`"
+        size="small"
+        text
+        @click="editor.apply({ type: 'patch', patch: { targetPh: { ...shared } } })"
+      />
+    </div>
+    <p v-if="error" class="error-text" role="alert">{{ error }}</p>
+    <p v-if="reading" class="entry">
+      <span class="muted small">Read</span>
+      <strong class="mono">{{ sayNumber(reading.ph) }}</strong>
+      <span class="muted small">{{ METHOD_WORDS[reading.method] }}</span>
+      <button type="button" class="more small" @click="removeReading">remove</button>
+    </p>
+    <ReadingForm v-if="!shut" id="ph-read" :label="reading ? 'Again' : 'Read'" />
+  </div>
+</template>
+
+<style scoped>
+.more {
+  min-height: 24px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--accent-ink);
+  text-decoration: underline;
+  text-underline-offset: 2px;
+  cursor: pointer;
+}
+.entries {
+  display: grid;
+  gap: 0.25rem;
+  padding-top: 0.375rem;
+}
+.entry {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.375rem;
+}
+.entry > :first-child {
+  width: 2.375rem;
+}
+.entry input {
+  width: 3.1rem;
+  height: 30px;
+  padding: 0 0.375rem;
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
+  background: var(--field);
+  font-size: 0.875rem;
+  text-align: right;
+}
+</style>

@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import {
+  formatGrams,
+  formatNumber,
+  type AssessedLine,
+  type LineRef,
+  type Phase,
+  type PhaseTotal,
+} from '@omblet/core'
+import Button from 'primevue/button'
+import Menu from 'primevue/menu'
+import type { MenuItem } from 'primevue/menuitem'
+import { computed, inject, ref } from 'vue'
+import { useEditor } from '../../stores/editor'
+import LineRow from './LineRow.vue'
+import { heatWords, sheetKey } from './sheet'
+
+const props = defineProps<{
+  phase: Phase
+  index: number
+  total: PhaseTotal
+  lines: { line: AssessedLine; index: number }[]
+  marks: ReadonlyMap<string, 'stop' | 'check'>
+  first: boolean
+  last: boolean
+}>()
+const emit = defineEmits<{
+  step: [at: LineRef, by: -1 | 1]
+  move: [at: LineRef, by: -1 | 1]
+  remove: [at: LineRef]
+  edit: []
+  addAfter: []
+  removePhase: []
+  movePhase: [by: -1 | 1]
+  menu: [event: Event, items: MenuItem[]]
+}>()
+
+const editor = useEditor()
+const api = inject(sheetKey)!
+const menu = ref<InstanceType<typeof Menu>>()
+const temperature = computed(() => heatWords(props.phase))
+const items = computed(() => [
+  { label: 'Name, role and heat', icon: 'pi pi-pencil', command: () => emit('edit') },
+  { label: 'Add a material', icon: 'pi pi-plus', command: () => api.find(props.index) },
+  { label: 'Add a phase after this', icon: 'pi pi-clone', command: () => emit('addAfter') },
+  { label: 'Move up', icon: 'pi pi-arrow-up', disabled: props.first, command: () => emit('movePhase', -1) },
+  { label: 'Move down', icon: 'pi pi-arrow-down', disabled: props.last, command: () => emit('movePhase', 1) },
+  { label: 'Take out', icon: 'pi pi-trash', command: () => emit('removePhase') },
+])
+</script>
+
+<template>
+  <section
+    class="phase card"
+    :data-phase="index"
+    :data-role="phase.role"
+    :aria-label="`Phase ${total.letter}, ${phase.name}`"
+  >
+    <header>
+      <span class="phase-badge" :style="{ background: 'var(--phase)' }">{{ total.letter }}</span>
+      <button type="button" class="label" aria-haspopup="dialog" @click="emit('edit')">
+        <span class="phase-name">{{ phase.name || 'Unnamed phase' }}</span>
+        <span class="muted small">{{
+          temperature || (phase.role === 'oil' || phase.role === 'water' ? 'not heated' : '')
+        }}</span>
+      </button>
+      <span class="sums mono">
+        <span>{{ formatNumber(total.percent) }} %</span>
+        <span class="grams">{{ formatGrams(total.grams, editor.assessment!.amounts.resolutionGrams) }}</span>
+      </span>
+      <Button
+        class="dots"
+        icon="pi pi-ellipsis-v"
+        text
+        rounded
+        severity="secondary"
+        size="small"
+        :aria-label="`More for phase ${total.letter}`"
+        aria-haspopup="menu"
+        @click="menu?.toggle($event)"
+      />
+      <Menu ref="menu" :model="items" popup />
+    </header>
+    <p v-if="phase.note" class="note small">{{ phase.note }}</p>
+    <ol class="lines">
+      <LineRow
+        v-for="{ line, index: at } in lines"
+        :key="line.source.id"
+        :line="line"
+        :cap="editor.caps[at]"
+        :mark="marks.get(`${line.phase}.${line.line}`)"
+        @step="emit('step', line, $event)"
+        @move="emit('move', line, $event)"
+        @remove="emit('remove', line)"
+        @menu="(event, items) => emit('menu', event, items)"
+      />
+    </ol>
+    <button v-if="lines.length === 0" type="button" class="empty" @click="api.find(index)">
+      <i class="pi pi-plus" aria-hidden="true"></i> Nothing in this phase yet. Add a material.
+    </button>
+  </section>
+</template>
+
+<style scoped>
+.phase {
+  overflow: clip;
+}
+header {
+  display: flex;
+  align-items: center;
+  gap: 0.625rem;
+  min-height: 40px;
+  padding: 0.25rem 0.5rem 0.25rem 0.75rem;
+}
+.label {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 0 0.625rem;
+  min-width: 0;
+  min-height: 28px;
+  padding: 0.125rem 0.25rem;
+  border: 0;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+  overflow-wrap: anywhere;
+}
+.phase-name {
+  font-weight: 700;
+}
+.label:hover .phase-name {
+  text-decoration: underline;
+  text-decoration-color: var(--line-strong);
+  text-underline-offset: 3px;
+}
+.sums {
+  display: flex;
+  gap: 0.5rem;
+  margin-left: auto;
+  font-weight: 700;
+  white-space: nowrap;
+}
+.sums .grams {
+  min-width: 7.2rem;
+  text-align: right;
+}
+.dots {
+  width: 28px;
+  height: 28px;
+}
+.note {
+  padding: 0 0.75rem 0.5rem 3rem;
+  color: var(--muted);
+  font-style: italic;
+  overflow-wrap: anywhere;
+}
+.lines {
+  min-height: 4px;
+}
+.empty {
+  width: 100%;
+  padding: 0.625rem 0.75rem;
+  border: 0;
+  border-top: 1px solid var(--line);
+  background: none;
+  color: var(--muted);
+  text-align: left;
+  cursor: pointer;
+}
+.empty:hover {
+  color: var(--accent-ink);
+  background: var(--wash);
+}
+@media (max-width: 620px) {
+  .sums {
+    gap: 0.5rem;
+    font-size: 0.875rem;
+  }
+  .sums .grams {
+    min-width: 0;
+  }
+}
+</style>

@@ -1,0 +1,206 @@
+<script setup lang="ts">
+import { LIMITS, parseNumber, sayNumber } from '@omblet/core'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import SelectButton from 'primevue/selectbutton'
+import Textarea from 'primevue/textarea'
+import { computed, ref } from 'vue'
+import FormField from '../../components/FormField.vue'
+import { kindOptions, regionOptions, rinseOptions, siteOptions } from '../../components/words'
+import { useEditor } from '../../stores/editor'
+
+const open = defineModel<boolean>('open', { required: true })
+const editor = useEditor()
+const formula = computed(() => editor.formula!)
+const product = computed(() => formula.value.product)
+const claim = ref('')
+const scaleText = ref<string | null>(null)
+const scaleError = ref<string | null>(null)
+
+const SCALES = [1, 0.1, 0.01, 0.001]
+const KNOWN = ['natural', 'vegan', 'fragrance-free', 'fresh']
+const claims = computed(() => product.value.claims ?? [])
+const suggestions = computed(() => KNOWN.filter((known) => !claims.value.includes(known)))
+
+const set = (patch: Partial<typeof product.value>) => editor.apply({ type: 'patch-product', patch })
+function addClaim(text: string) {
+  const clean = text.trim().slice(0, 200)
+  if (clean !== '' && !claims.value.includes(clean)) set({ claims: [...claims.value, clean] })
+  claim.value = ''
+}
+const removeClaim = (text: string) => {
+  const left = claims.value.filter((c) => c !== text)
+  set({ claims: left.length > 0 ? left : undefined })
+}
+function onScale(text: string) {
+  scaleText.value = text
+  const parsed = parseNumber(text, { min: 0.0001, max: 100, what: 'the resolution' })
+  scaleError.value =
+    'error' in parsed
+      ? parsed.error
+      : parsed.value === null
+        ? 'Type the smallest step that the scale shows.'
+        : null
+  if ('value' in parsed && parsed.value)
+    editor.apply({ type: 'patch', patch: { scaleResolutionGrams: parsed.value } }, 'scale')
+}
+function settleScale() {
+  scaleText.value = null
+  scaleError.value = null
+}
+function onNote(event: Event) {
+  const { value } = event.target as HTMLTextAreaElement
+  editor.apply({ type: 'patch', patch: { note: value.slice(0, LIMITS.note) || undefined } }, 'note')
+}
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="open"
+    modal
+    header="What it is"
+    :style="{ width: 'min(36rem, calc(100vw - 2rem))' }"
+    :draggable="false"
+    @hide="editor.settle()"
+  >
+    <div class="dialog-form">
+      <FormField id="product-kind" label="Kind">
+        <Select
+          label-id="product-kind"
+          :model-value="product.kind"
+          :options="kindOptions"
+          option-label="label"
+          option-value="value"
+          fluid
+          @update:model-value="set({ kind: $event })"
+        />
+      </FormField>
+      <FormField id="product-site" label="For">
+        <Select
+          label-id="product-site"
+          :model-value="product.site"
+          :options="siteOptions"
+          option-label="label"
+          option-value="value"
+          fluid
+          @update:model-value="set({ site: $event })"
+        />
+      </FormField>
+      <div class="field">
+        <span id="product-rinse" class="label">How it is used</span>
+        <SelectButton
+          :model-value="product.rinse"
+          :options="rinseOptions"
+          option-label="label"
+          option-value="value"
+          :allow-empty="false"
+          aria-labelledby="product-rinse"
+          @update:model-value="set({ rinse: $event })"
+        />
+      </div>
+      <FormField id="product-region" label="Rules of">
+        <Select
+          label-id="product-region"
+          :model-value="product.region"
+          :options="regionOptions"
+          option-label="label"
+          option-value="value"
+          fluid
+          @update:model-value="set({ region: $event })"
+        />
+        <p v-if="product.region === 'other'" class="muted small">
+          The strictest rule known here is shown. Look up your own.
+        </p>
+      </FormField>
+      <FormField id="product-scale" label="Scale shows steps of, in grams" :error="scaleError">
+        <InputText
+          id="product-scale"
+          :model-value="scaleText ?? sayNumber(formula.scaleResolutionGrams ?? 0.01, 4)"
+          list="scales"
+          inputmode="decimal"
+          class="mono"
+          fluid
+          :invalid="scaleError !== null"
+          @update:model-value="onScale($event ?? '')"
+          @blur="settleScale"
+        />
+        <datalist id="scales"><option v-for="s in SCALES" :key="s" :value="String(s)"></option></datalist>
+      </FormField>
+      <div class="field wide">
+        <label for="product-claim">What you say of it</label>
+        <ul v-if="claims.length" class="claims">
+          <li v-for="text in claims" :key="text" class="chip">
+            <span class="claim-text">{{ text }}</span>
+            <button type="button" :aria-label="`Remove ${text}`" @click="removeClaim(text)">
+              <i class="pi pi-times" aria-hidden="true"></i>
+            </button>
+          </li>
+        </ul>
+        <div class="add">
+          <InputText
+            id="product-claim"
+            v-model="claim"
+            maxlength="200"
+            placeholder="natural, vegan, “makes skin soft” …"
+            fluid
+            @keydown.enter.prevent="addClaim(claim)"
+          />
+          <Button
+            label="Add"
+            severity="secondary"
+            outlined
+            :disabled="claim.trim() === ''"
+            @click="addClaim(claim)"
+          />
+        </div>
+        <div class="suggest">
+          <button v-for="text in suggestions" :key="text" type="button" class="chip" @click="addClaim(text)">
+            <i class="pi pi-plus" aria-hidden="true"></i>{{ text }}
+          </button>
+        </div>
+      </div>
+      <FormField id="product-note" label="Note" class="wide">
+        <Textarea
+          id="product-note"
+          :model-value="formula.note ?? ''"
+          rows="2"
+          auto-resize
+          fluid
+          @input="onNote"
+        />
+      </FormField>
+    </div>
+  </Dialog>
+</template>
+
+<style scoped>
+.claims,
+.suggest {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.375rem;
+}
+.claims .chip {
+  color: var(--ink);
+  padding-right: 0.25rem;
+  max-width: 100%;
+}
+.claim-text {
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.claims button {
+  width: 24px;
+  height: 24px;
+  border: 0;
+  border-radius: 12px;
+  background: none;
+  cursor: pointer;
+}
+.add {
+  display: flex;
+  gap: 0.5rem;
+}
+</style>

@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { METHODS, parseNumber, readingFault, recordReading, type Reading } from '@omblet/core'
+import Button from 'primevue/button'
+import { ref } from 'vue'
+import { useEditor } from '../../stores/editor'
+
+withDefaults(defineProps<{ id: string; label: string; big?: boolean }>(), { big: false })
+const emit = defineEmits<{ recorded: [reading: Reading] }>()
+const editor = useEditor()
+
+const text = ref('')
+const error = ref<string | null>(null)
+const METHOD_WORDS = { strip: 'strip', 'meter-direct': 'meter, direct', 'meter-10pct': 'meter, 10 %' }
+const method = ref<Reading['method']>(editor.formula?.readings?.at(-1)?.method ?? 'meter-10pct')
+
+function record() {
+  const parsed = parseNumber(text.value, { min: -100, max: 1e6, what: 'the pH' })
+  error.value =
+    'error' in parsed
+      ? parsed.error
+      : parsed.value === null
+        ? 'Type the pH that you read.'
+        : readingFault(parsed.value)
+  if (error.value || !('value' in parsed) || parsed.value === null) return
+  const afterPhase = editor.formula!.phases.filter((p) => p.lines.length > 0).at(-1)?.name
+  const reading: Reading = {
+    ph: parsed.value,
+    method: method.value,
+    at: new Date().toISOString(),
+    ...(afterPhase ? { afterPhase } : {}),
+  }
+  editor.apply(recordReading(editor.formula!, reading))
+  text.value = ''
+  emit('recorded', reading)
+}
+</script>
+
+<template>
+  <form class="reading" :class="{ big }" @submit.prevent="record">
+    <label class="muted small" :for="id">{{ label }}</label>
+    <input
+      :id="id"
+      v-model="text"
+      class="mono"
+      inputmode="decimal"
+      placeholder="pH"
+      :aria-invalid="!!error"
+    />
+    <select v-model="method" aria-label="How it was read">
+      <option v-for="m in METHODS" :key="m" :value="m">{{ METHOD_WORDS[m] }}</option>
+    </select>
+    <Button type="submit" label="Record" size="small" severity="secondary" outlined />
+    <p v-if="error" class="error-text" role="alert">{{ error }}</p>
+  </form>
+</template>
+
+<style scoped>
+.reading {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.375rem;
+}
+label {
+  width: 2.375rem;
+}
+input,
+select {
+  height: 30px;
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
+  background: var(--field);
+  font-size: 0.875rem;
+}
+.big input,
+.big select {
+  height: 36px;
+}
+input {
+  width: 3.1rem;
+  padding: 0 0.375rem;
+  text-align: right;
+}
+.big label {
+  width: 100%;
+  padding-top: 0.3rem;
+  color: var(--ink);
+  font-size: 1rem;
+}
+.big input {
+  width: 3.75rem;
+  font-size: 1rem;
+}
+select {
+  flex: 1 1 4rem;
+  width: 4rem;
+  min-width: 0;
+  padding: 0 0.25rem;
+}
+p {
+  flex: 1 1 100%;
+}
+</style>

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { useToast } from 'primevue/usetoast'
+import { download, fileName } from '../../components/download'
+import Notice from '../../components/Notice.vue'
+import { notify } from '../../components/notify'
+import { useEditor } from '../../stores/editor'
+import { useLibrary } from '../../stores/library'
+
+const editor = useEditor()
+const library = useLibrary()
+const toast = useToast()
+
+function exportIt() {
+  const formula = editor.formula!
+  download(fileName(formula.name, '.omblet.json'), library.exportText(formula))
+}
+async function keepBoth() {
+  const id = await editor.keepAsCopy()
+  if (id) notify(toast, 'Yours is kept as a formula of its own.')
+}
+</script>
+
+<template>
+  <div class="notices">
+    <Notice v-if="editor.state === 'conflict'" kind="stop">
+      This formula was also changed in another tab. Nothing is overwritten until you choose.
+      <template #actions>
+        <Button label="Keep both" size="small" @click="keepBoth" />
+        <Button
+          label="Take the other one"
+          size="small"
+          severity="secondary"
+          outlined
+          @click="editor.takeOther()"
+        />
+      </template>
+    </Notice>
+    <Notice v-else-if="editor.state === 'gone'" kind="stop">
+      This formula was deleted in another tab. What you see is not stored any more.
+      <template #actions>
+        <Button label="Store it again" size="small" @click="editor.storeAgain()" />
+        <Button label="Export it" size="small" severity="secondary" outlined @click="exportIt" />
+      </template>
+    </Notice>
+    <Notice v-else-if="editor.state === 'failed'" kind="stop">
+      {{ editor.problem }}
+      <template #actions>
+        <Button label="Export it" size="small" @click="exportIt" />
+        <Button label="Try again" size="small" severity="secondary" outlined @click="editor.save()" />
+      </template>
+    </Notice>
+  </div>
+</template>
+
+<style scoped>
+.notices {
+  padding: 0.75rem 1rem 0;
+}
+.notices:empty {
+  display: none;
+}
+</style>

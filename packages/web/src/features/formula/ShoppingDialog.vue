@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import { capitalise, formatGrams, shoppingList } from '@omblet/core'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import { useToast } from 'primevue/usetoast'
+import { computed } from 'vue'
+import FindingMark from '../../components/FindingMark.vue'
+import { notify } from '../../components/notify'
+import { useEditor } from '../../stores/editor'
+import { today, useLots } from '../../stores/lots'
+
+const open = defineModel<boolean>('open', { required: true })
+const editor = useEditor()
+const lots = useLots()
+const toast = useToast()
+
+const needs = computed(() =>
+  open.value && editor.assessment ? shoppingList(editor.assessment, lots.lots, today()) : [],
+)
+const lacking = computed(() => needs.value.filter((n) => n.lackGrams > 0))
+const grams = (value: number) => formatGrams(value, editor.assessment!.amounts.resolutionGrams)
+
+async function copy() {
+  const text = lacking.value.map((n) => `${capitalise(n.label)}: ${grams(n.lackGrams)}`).join('\n')
+  try {
+    await navigator.clipboard.writeText(text)
+    notify(toast, 'Copied.')
+  } catch {
+    notify(toast, 'The browser does not allow copying. Mark the list and copy it by hand.')
+  }
+}
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="open"
+    modal
+    header="Shopping list"
+    :style="{ width: 'min(34rem, calc(100vw - 1rem))' }"
+    :draggable="false"
+  >
+    <p class="muted small lead">
+      For {{ grams(editor.assessment!.amounts.batchGrams) }} of {{ editor.formula!.name }}; water is left out,
+      and so is what is past its date.
+    </p>
+    <p v-if="lacking.length === 0" class="fine"><FindingMark severity="fine" />All of it is on your shelf.</p>
+    <table v-if="needs.length">
+      <thead>
+        <tr>
+          <th>Material</th>
+          <th>Needs</th>
+          <th>Left</th>
+          <th>Lacks</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="need in needs" :key="need.material">
+          <td>{{ capitalise(need.label) }}</td>
+          <td class="mono">{{ grams(need.needGrams) }}</td>
+          <td class="mono muted">{{ grams(need.haveGrams) }}</td>
+          <td class="mono" :class="need.lackGrams > 0 ? 'lack' : 'muted'">
+            {{ need.lackGrams > 0 ? grams(need.lackGrams) : '–' }}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <div class="dialog-buttons buttons">
+      <Button
+        label="Copy what lacks"
+        icon="pi pi-copy"
+        severity="secondary"
+        outlined
+        :disabled="lacking.length === 0"
+        @click="copy"
+      />
+      <Button label="Done" @click="open = false" />
+    </div>
+  </Dialog>
+</template>
+
+<style scoped>
+.lead {
+  padding-bottom: 0.75rem;
+}
+.fine {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+  padding-bottom: 0.5rem;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 0.9375rem;
+}
+th {
+  color: var(--muted);
+  font-size: 0.8125rem;
+  font-weight: 400;
+  text-align: right;
+}
+th:first-child {
+  text-align: left;
+}
+td {
+  padding: 0.35rem 0.25rem;
+  border-top: 1px solid var(--line);
+}
+td:not(:first-child) {
+  text-align: right;
+  white-space: nowrap;
+}
+.lack {
+  font-weight: 700;
+}
+.buttons {
+  padding-top: 1rem;
+}
+</style>

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { capitalise, formatGrams, parseNumber, sayNumber, stockRecipe, type Material } from '@omblet/core'
+import InputText from 'primevue/inputtext'
+import { computed, ref } from 'vue'
+import { useMaterials } from '../../stores/materials'
+
+const props = defineProps<{ material: Material; need: number; resolution: number }>()
+const materials = useMaterials()
+/** A stock sticks to its beaker: a little more than the need is the habit. */
+const spare = ref('5')
+const parsed = computed(() => parseNumber(spare.value, { min: 0, max: 500, what: 'the spare' }))
+const grams = computed(() => {
+  const percent = 'value' in parsed.value ? (parsed.value.value ?? 0) : 0
+  const exact = props.need * (1 + percent / 100)
+  return Number(
+    (Math.ceil(Number((exact / props.resolution).toPrecision(12))) * props.resolution).toPrecision(12),
+  )
+})
+const rows = computed(() => stockRecipe(props.material, grams.value, props.resolution, materials.catalogue))
+const told = computed(() => (props.material.parts ?? []).reduce((s, p) => s + p.percent, 0))
+</script>
+
+<template>
+  <section class="stock" aria-label="Recipe of this stock">
+    <header>
+      <h3>
+        Make <span class="mono">{{ formatGrams(grams, resolution) }}</span> of it
+      </h3>
+      <label class="small muted"
+        >spare
+        <InputText v-model="spare" class="mono" inputmode="decimal" aria-label="Spare, percent" /> %</label
+      >
+    </header>
+    <p v-if="'error' in parsed" class="error-text" role="alert">{{ parsed.error }}</p>
+    <ul>
+      <li v-for="(row, i) in rows" :key="i">
+        <span>{{ capitalise(row.label) }}</span>
+        <span class="mono muted">{{ sayNumber(row.percent, 3) }} %</span>
+        <span class="mono">{{ formatGrams(row.grams, resolution) }}</span>
+      </li>
+    </ul>
+    <p class="muted small">
+      This batch needs {{ formatGrams(need, resolution) }}.<template v-if="told < 99.95">
+        Only {{ sayNumber(told, 2) }} % of its make-up is told; the parts are scaled as they stand.</template
+      >
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.stock {
+  padding: 0.75rem 0;
+  border-top: 1px solid var(--line);
+}
+header {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  padding-bottom: 0.375rem;
+}
+h3 {
+  font-size: 1rem;
+}
+label :deep(input) {
+  width: 3.5rem;
+  padding: 0.25rem 0.5rem;
+  text-align: right;
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 6rem 6.5rem;
+  gap: 0.5rem;
+  padding: 0.2rem 0;
+  border-top: 1px solid var(--line);
+}
+li .mono {
+  text-align: right;
+}
+</style>

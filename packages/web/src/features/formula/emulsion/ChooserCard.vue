@@ -1,0 +1,308 @@
+<script setup lang="ts">
+import {
+  applyEdit,
+  capitalise,
+  emulsifierCandidates,
+  sayPercent,
+  thickenerCandidates,
+  type Candidate,
+} from '@omblet/core'
+import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
+import SelectButton from 'primevue/selectbutton'
+import { useToast } from 'primevue/usetoast'
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import FindingMark from '../../../components/FindingMark.vue'
+import { notify } from '../../../components/notify'
+import { makeId } from '../../../storage/channel'
+import { explainStorage } from '../../../storage/db'
+import { addVersion } from '../../../storage/formulas'
+import { useEditor } from '../../../stores/editor'
+import { useMaterials } from '../../../stores/materials'
+
+const editor = useEditor()
+const materials = useMaterials()
+const toast = useToast()
+
+const CHOICES = [
+  { label: 'Emulsifiers', value: 'emulsifier' as const },
+  { label: 'Thickeners', value: 'thickener' as const },
+]
+const which = ref<'emulsifier' | 'thickener'>(editor.assessment?.emulsion ? 'emulsifier' : 'thickener')
+const rank = () =>
+  editor.assessment
+    ? (which.value === 'emulsifier' ? emulsifierCandidates : thickenerCandidates)(
+        editor.assessment,
+        materials.catalogue,
+      )
+    : []
+/** Judging every candidate takes a tenth of a second, so it waits until the typing rests. */
+const list = shallowRef<readonly Candidate[]>(rank())
+const REST_MS = 120
+let timer: ReturnType<typeof setTimeout> | undefined
+watch(
+  () => editor.assessment,
+  () => {
+    clearTimeout(timer)
+    timer = setTimeout(() => (list.value = rank()), REST_MS)
+  },
+)
+watch(which, () => (list.value = rank()))
+onBeforeUnmount(() => clearTimeout(timer))
+const MOST = 8
+const all = ref(false)
+watch(which, () => (all.value = false))
+const shown = computed(() => {
+  if (all.value) return list.value
+  const top = list.value.slice(0, MOST)
+  const current = list.value.find((c) => c.current)
+  return current && !top.includes(current) ? [...top.slice(0, MOST - 1), current] : top
+})
+const open = ref<string | null>(null)
+const mark = (c: Candidate) => (c.stops > 0 ? 'stop' : c.checks > 0 ? 'check' : 'fine')
+const verdict = (c: Candidate) => {
+  const parts = [
+    c.stops > 0 ? `${c.stops} ${c.stops === 1 ? 'stop' : 'stops'}` : '',
+    c.checks > 0 ? `${c.checks} ${c.checks === 1 ? 'check' : 'checks'}` : '',
+  ].filter(Boolean)
+  return parts.length > 0 ? parts.join(', ') : 'suits'
+}
+function take(c: Candidate) {
+  editor.apply(c.edit)
+  clearTimeout(timer)
+  list.value = rank()
+  open.value = null
+  notify(toast, `${capitalise(c.material.name)} at ${sayPercent(c.percent)}.`, {
+    label: 'Undo',
+    run: () => editor.undo(),
+  })
+}
+
+/** Candidates that are to be tried: each becomes a version of its own, from the formula as it stands. */
+const trials = ref<string[]>([])
+watch(which, () => (trials.value = []))
+const keeping = ref(false)
+async function keepTrials() {
+  if (keeping.value) return
+  keeping.value = true
+  try {
+    const chosen = list.value.filter((c) => trials.value.includes(c.material.id) && !c.current)
+    for (const c of chosen)
+      await addVersion(
+        editor.id!,
+        applyEdit(editor.formula!, c.edit),
+        `Trial: ${c.material.name}, ${sayPercent(c.percent)}`.slice(0, 120),
+        makeId(),
+        new Date().toISOString(),
+      )
+    trials.value = []
+    notify(
+      toast,
+      chosen.length === 1 ? 'One trial kept under Versions.' : `${chosen.length} trials kept under Versions.`,
+    )
+  } catch (error) {
+    notify(toast, explainStorage(error), undefined, 'error')
+  }
+  keeping.value = false
+}
+</script>
+
+<template>
+  <section class="card chooser" aria-labelledby="chooser-title">
+    <header>
+      <h3 id="chooser-title">What else would carry it</h3>
+      <SelectButton
+        v-model="which"
+        :options="CHOICES"
+        option-label="label"
+        option-value="value"
+        :allow-empty="false"
+        size="small"
+        aria-label="What to choose"
+      />
+    </header>
+    <p v-if="list.length" class="muted small">
+      Each was put into this formula at the amount it wants, and everything was judged again.
+    </p>
+    <p v-else class="muted">
+      {{
+        which === 'emulsifier'
+          ? 'Without oils and water there is nothing to emulsify.'
+          : 'Without water on the outside there is nothing to thicken here.'
+      }}
+    </p>
+    <ul>
+      <li v-for="c in shown" :key="c.material.id" :class="{ current: c.current }">
+        <button
+          type="button"
+          class="line"
+          :aria-expanded="open === c.material.id"
+          @click="open = open === c.material.id ? null : c.material.id"
+        >
+          <FindingMark :severity="mark(c)" :size="16" />
+          <span class="name"
+            >{{ capitalise(c.material.name)
+            }}<span v-if="c.current" class="muted small"> · in use</span></span
+          >
+          <span class="small verdict" :class="mark(c)">{{ verdict(c) }}</span>
+          <span class="mono amount">{{ sayPercent(c.percent) }}</span>
+          <i
+            class="pi"
+            :class="open === c.material.id ? 'pi-chevron-up' : 'pi-chevron-down'"
+            aria-hidden="true"
+          ></i>
+        </button>
+        <div v-if="open === c.material.id" class="detail">
+          <p class="small muted">{{ c.material.inci.join(', ') }}</p>
+          <ul class="small reasons">
+            <li v-for="r in c.reasonsFor" :key="r"><span class="sign">+</span>{{ capitalise(r) }}</li>
+            <li v-for="r in c.reasonsAgainst" :key="r"><span class="sign">−</span>{{ capitalise(r) }}</li>
+            <li v-for="r in c.handling" :key="r"><span class="sign">·</span>{{ capitalise(r) }}</li>
+          </ul>
+          <template v-if="!c.current">
+            <p v-if="c.brings.length" class="small"><strong>It would bring</strong></p>
+            <ul class="small effects">
+              <li v-for="f in c.brings" :key="f.code + f.message">
+                <FindingMark :severity="f.severity" :size="14" /><span>{{ f.message }}</span>
+              </li>
+            </ul>
+            <p v-if="c.settles.length" class="small"><strong>It would settle</strong></p>
+            <ul class="small effects">
+              <li v-for="f in c.settles" :key="f.code + f.message">
+                <FindingMark severity="fine" :size="14" /><span>{{ f.message }}</span>
+              </li>
+            </ul>
+            <div class="acts">
+              <Button :label="`Take it, ${sayPercent(c.percent)}`" size="small" @click="take(c)" />
+              <label class="try small"
+                ><Checkbox v-model="trials" :value="c.material.id" /> Try it as a version</label
+              >
+            </div>
+          </template>
+        </div>
+      </li>
+    </ul>
+    <Button
+      v-if="trials.length"
+      :label="
+        trials.length === 1 ? 'Keep one trial as a version' : `Keep ${trials.length} trials as versions`
+      "
+      size="small"
+      severity="secondary"
+      outlined
+      class="keep"
+      :loading="keeping"
+      @click="keepTrials"
+    />
+    <Button
+      v-if="list.length > MOST"
+      :label="all ? 'Show fewer' : `Show all ${list.length}`"
+      text
+      size="small"
+      class="more"
+      @click="all = !all"
+    />
+  </section>
+</template>
+
+<style scoped>
+.chooser {
+  display: grid;
+  gap: 0.5rem;
+  padding: 0.875rem 1rem;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 0.5rem;
+}
+h3 {
+  font-size: 1.0625rem;
+}
+.chooser > ul > li {
+  border-top: 1px solid var(--line);
+}
+.line {
+  display: grid;
+  grid-template-columns: 16px minmax(0, 1fr) auto 4rem 16px;
+  align-items: center;
+  gap: 0.625rem;
+  width: 100%;
+  min-height: 44px;
+  padding: 0.25rem 0;
+  border: 0;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+}
+.line:hover {
+  background: var(--wash);
+}
+.line .pi {
+  font-size: 0.75rem;
+  color: var(--muted);
+}
+.current .name {
+  font-weight: 700;
+}
+.verdict.fine {
+  color: var(--fine);
+}
+.verdict.check {
+  color: var(--check);
+}
+.verdict.stop {
+  color: var(--stop);
+}
+.amount {
+  text-align: right;
+}
+.detail {
+  display: grid;
+  gap: 0.375rem;
+  justify-items: start;
+  padding: 0 0 0.75rem 1.625rem;
+}
+.reasons {
+  display: grid;
+  gap: 0.125rem;
+}
+.sign {
+  display: inline-block;
+  width: 1rem;
+  font-weight: 700;
+}
+.effects {
+  display: grid;
+  gap: 0.25rem;
+}
+.effects li {
+  display: grid;
+  grid-template-columns: 14px minmax(0, 1fr);
+  gap: 0.5rem;
+}
+.effects :deep(svg) {
+  margin-top: 0.15rem;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem 1rem;
+}
+.try {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.5rem;
+  min-height: 30px;
+}
+.keep {
+  justify-self: start;
+}
+.more {
+  justify-self: start;
+  margin-left: -0.5rem;
+}
+</style>

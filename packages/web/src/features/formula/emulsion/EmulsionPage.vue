@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { emulsionProfile } from '@omblet/core'
+import { computed } from 'vue'
+import { useEditor } from '../../../stores/editor'
+import { useMaterials } from '../../../stores/materials'
+import FormulaLeaf from '../FormulaLeaf.vue'
+import ChooserCard from './ChooserCard.vue'
+import ProfileCard from './ProfileCard.vue'
+
+defineProps<{ id: string }>()
+const editor = useEditor()
+const materials = useMaterials()
+const profile = computed(() =>
+  editor.assessment ? emulsionProfile(editor.assessment, (id) => materials.catalogue.find(id)) : null,
+)
+</script>
+
+<template>
+  <FormulaLeaf :id="id" leaf="emulsion" title="Emulsion">
+    <div v-if="editor.assessment" :key="id" class="columns">
+      <h2 class="hidden-text">Emulsion</h2>
+      <ProfileCard
+        v-if="profile && editor.assessment.emulsion"
+        :profile="profile"
+        :emulsion="editor.assessment.emulsion"
+      />
+      <section v-else class="card none">
+        <h3>There is no emulsion here</h3>
+        <p>
+          {{
+            editor.assessment.waterPercent < 5
+              ? 'Without water there is nothing to emulsify. A thickener for oils is a wax or a butter.'
+              : 'Without an oil phase there is nothing to emulsify. Add oils, butters or esters, or choose a thickener for the water.'
+          }}
+        </p>
+      </section>
+      <ChooserCard />
+    </div>
+  </FormulaLeaf>
+</template>
+
+<style scoped>
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr);
+  align-items: start;
+  gap: 0.875rem;
+  padding: 0.875rem 1rem 3rem;
+}
+.none {
+  display: grid;
+  gap: 0.5rem;
+  padding: 2rem 1.25rem;
+}
+@media (max-width: 1000px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media (max-width: 620px) {
+  .columns {
+    padding-inline: 0.5rem;
+  }
+}
+</style>

@@ -1,0 +1,240 @@
+<script setup lang="ts">
+import { capitalise, formatNumber, sayNumber, type Emulsion, type EmulsionProfile } from '@omblet/core'
+import { computed } from 'vue'
+import FindingMark from '../../../components/FindingMark.vue'
+import { RICHNESS_WORDS } from './words'
+
+const props = defineProps<{ profile: EmulsionProfile; emulsion: Emulsion }>()
+
+const spread = computed(() => {
+  const { spread: s } = props.profile
+  const total = s.fast + s.medium + s.slow + s.unknown
+  return (['fast', 'medium', 'slow', 'unknown'] as const)
+    .filter((k) => s[k] > 0)
+    .map((k) => ({
+      key: k,
+      percent: s[k],
+      share: (100 * s[k]) / total,
+      word: k === 'unknown' ? 'not known' : k,
+    }))
+})
+const fats = computed(() => {
+  const { solidPercent, softPercent } = props.profile
+  const total = solidPercent + softPercent
+  return [
+    { key: 'soft', percent: softPercent, share: (100 * softPercent) / total, word: 'liquid' },
+    { key: 'solid', percent: solidPercent, share: (100 * solidPercent) / total, word: 'solid' },
+  ].filter((x) => x.percent > 0)
+})
+const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
+</script>
+
+<template>
+  <section class="card profile" aria-labelledby="profile-title">
+    <header>
+      <h3 id="profile-title">
+        {{ emulsion.type === 'oil-in-water' ? 'Oil in water' : 'Water in oil' }},
+        {{ RICHNESS_WORDS[emulsion.richness] }}
+      </h3>
+      <span class="mono">{{ formatNumber(emulsion.oilPhasePercent, 1) }} % oil phase</span>
+    </header>
+    <dl class="figures">
+      <div>
+        <dd class="mono">{{ formatNumber(emulsion.oilsPercent, 1) }} %</dd>
+        <dt>oils</dt>
+      </div>
+      <div>
+        <dd class="mono">{{ formatNumber(emulsion.emulsifierPercent + emulsion.polymericPercent, 1) }} %</dd>
+        <dt>emulsifiers</dt>
+      </div>
+      <div>
+        <dd class="mono">{{ formatNumber(emulsion.fattyAlcoholPercent, 1) }} %</dd>
+        <dt>fatty alcohols</dt>
+      </div>
+    </dl>
+    <template v-if="spread.length">
+      <h4>How the oils spread</h4>
+      <div class="bar" aria-hidden="true">
+        <span v-for="x in spread" :key="x.key" :class="x.key" :style="{ width: `${x.share}%` }"></span>
+      </div>
+      <p class="keys small">
+        <span v-for="x in spread" :key="x.key"
+          ><i :class="x.key"></i> {{ x.word }}
+          <span class="mono">{{ formatNumber(x.percent, 1) }} %</span></span
+        >
+      </p>
+      <h4>Solid and liquid fats</h4>
+      <div class="bar" aria-hidden="true">
+        <span v-for="x in fats" :key="x.key" :class="x.key" :style="{ width: `${x.share}%` }"></span>
+      </div>
+      <p class="keys small">
+        <span v-for="x in fats" :key="x.key"
+          ><i :class="x.key"></i> {{ x.word }}
+          <span class="mono">{{ formatNumber(x.percent, 1) }} %</span></span
+        >
+        <span v-if="profile.softensAtC !== null" class="muted">melting from {{ profile.softensAtC }} °C</span>
+      </p>
+    </template>
+    <h4>How much emulsifier: which guide holds here</h4>
+    <ul class="guides">
+      <li v-for="g in profile.guides" :key="g.name">
+        <FindingMark :severity="g.met === null ? 'note' : g.met ? 'fine' : 'check'" :size="16" />
+        <span
+          ><strong>{{ g.name }}</strong>
+          <span class="muted small holds">{{
+            g.applies ? (g.met === false ? 'holds; the formula is outside' : 'holds') : 'does not hold'
+          }}</span><br /><span class="small">{{ capitalise(g.says) }}</span></span
+        >
+      </li>
+    </ul>
+    <template v-if="profile.pairs.length">
+      <h4>Pairs that meet an HLB of {{ sayNumber(emulsion.requiredHlb ?? 0, 1) }}</h4>
+      <table>
+        <tbody>
+          <tr v-for="pair in profile.pairs" :key="pair.high.id">
+            <th scope="row">{{ capitalise(pair.high.name) }}</th>
+            <td class="mono">{{ formatNumber(pair.highPercent, 2) }} %</td>
+            <td class="with">with {{ pair.low.name }}</td>
+            <td class="mono">{{ formatNumber(pair.lowPercent, 2) }} %</td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="muted small">
+        Griffin’s weighted means; the values are handbook tables from memory and good to 1. Make a trial on
+        either side.
+      </p>
+    </template>
+    <h4>What to expect</h4>
+    <ul class="notes">
+      <li v-if="profile.whitening !== null">
+        Whitening when rubbed in: {{ WHITENING[profile.whitening] }}, by the emulsifier.
+      </li>
+      <li v-for="n in profile.notes" :key="n">{{ n }}</li>
+    </ul>
+    <p class="muted small">Rules of thumb, from common practice; your own batch decides.</p>
+  </section>
+</template>
+
+<style scoped>
+.profile {
+  display: grid;
+  gap: 0.5rem;
+  padding: 0.875rem 1rem 1rem;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 0.5rem;
+}
+h3 {
+  font-size: 1.0625rem;
+}
+h4 {
+  margin: 0.5rem 0 0;
+  font-size: 0.875rem;
+  color: var(--muted);
+}
+.figures {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 0.5rem;
+  margin: 0.25rem 0 0;
+}
+dd {
+  margin: 0;
+  font-size: 1.25rem;
+  font-weight: 700;
+}
+dt {
+  color: var(--muted);
+  font-size: 0.8125rem;
+}
+.figures div {
+  display: flex;
+  flex-direction: column;
+}
+.bar {
+  display: flex;
+  height: 14px;
+  border-radius: 7px;
+  overflow: hidden;
+  background: var(--track);
+}
+.bar span + span {
+  border-left: 2px solid var(--paper);
+}
+.fast {
+  background: var(--cobalt-200);
+}
+.medium {
+  background: var(--cobalt-400);
+}
+.slow {
+  background: var(--cobalt-700);
+}
+.unknown {
+  background: var(--other);
+}
+.soft {
+  background: var(--oil);
+}
+.solid {
+  background: color-mix(in srgb, var(--oil) 55%, #000);
+}
+.keys {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.25rem 1rem;
+}
+.keys span {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.35rem;
+}
+.keys i {
+  width: 12px;
+  height: 12px;
+  border-radius: 3px;
+}
+.guides li {
+  display: grid;
+  grid-template-columns: 16px minmax(0, 1fr);
+  gap: 0.625rem;
+  padding: 0.375rem 0;
+  border-top: 1px solid var(--line);
+}
+.holds {
+  margin-left: 0.5rem;
+}
+.guides :deep(svg) {
+  margin-top: 0.2rem;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  font-weight: 400;
+  text-align: left;
+}
+th,
+td {
+  padding: 0.3rem 0.5rem 0.3rem 0;
+  border-top: 1px solid var(--line);
+}
+td.mono {
+  text-align: right;
+  white-space: nowrap;
+}
+.with {
+  padding-left: 0.75rem;
+}
+.notes {
+  display: grid;
+  gap: 0.375rem;
+  padding-left: 1.1rem;
+  list-style: disc;
+}
+</style>

@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import {
+  acidBaseOf,
+  adjusterName,
+  decimalsOf,
+  formatNumber,
+  listWords,
+  oilyAcids,
+  sayNumber,
+} from '@omblet/core'
+import Button from 'primevue/button'
+import { computed, defineAsyncComponent } from 'vue'
+import Notice from '../../../components/Notice.vue'
+import TargetFields from './TargetFields.vue'
+import { useTitration } from './titration'
+
+const CurveChart = defineAsyncComponent(() => import('./CurveChart.vue'))
+const t = useTitration()
+
+const METHODS = { strip: 'strip', 'meter-direct': 'meter, direct', 'meter-10pct': 'meter on 10 %' }
+const nowWords = computed(() => {
+  const n = t.now.value!
+  const band = `likely ${sayNumber(n.low, 1)} to ${sayNumber(n.high, 1)}`
+  if (!n.read) return `${n.from === 'prediction' ? 'computed' : 'fitted'}, ${band}`
+  const read = `read ${sayNumber(n.read.ph, 2)}, ${METHODS[n.read.method]}`
+  if (n.from === 'reading and additions') return `computed since ${read}; ${band}`
+  return n.read.method === 'meter-10pct' ? `${read}; in the product itself ${band}` : `${read}; ${band}`
+})
+/** A predicted pH that may be anywhere within two units is told in halves. */
+const nowFigure = computed(() => {
+  const n = t.now.value!
+  return formatNumber(n.value, n.high - n.low > 0.6 ? 1 : 2)
+})
+const resolution = computed(() => t.assessment.value.amounts.resolutionGrams)
+const grams = (value: number) => formatNumber(value, decimalsOf(resolution.value))
+const dropWords = computed(() => {
+  const p = t.plan.value
+  if (!p) return null
+  const { drops } = p
+  const range = `${drops.low} to ${drops.high} drops${drops.calibrated ? '' : ' of 0.05 mL'}`
+  if (p.how === 'weigh') return drops.count > 30 ? `Weigh it: ${range} cannot be counted well.` : 'Weigh it.'
+  if (p.how === 'drops') return `About ${range}. Count: the scale is too coarse for it.`
+  if (p.how === 'dilute')
+    return 'Less than three drops, and too little to weigh. Use a weaker solution, such as 1 %.'
+  return `About ${range}.`
+})
+const fault = computed(() => (t.planned.value && 'fault' in t.planned.value ? t.planned.value : null))
+const there = computed(() => (t.planned.value && 'there' in t.planned.value ? t.planned.value.there : null))
+/** What the computation leaves out in this formula. */
+const neglected = computed(() => {
+  const a = t.assessment.value
+  const oily = a.waterPhase ? oilyAcids(a.waterPhase, a.emulsion) : []
+  const names = [...new Set(oily.map((f) => acidBaseOf(f.key)!.inci.toLowerCase()))]
+  const solids = a.solubility
+    .filter((s) => s.verdict === 'solid')
+    .map((s) => acidBaseOf(s.key)?.inci.toLowerCase() ?? s.key)
+  return [
+    names.length > 0
+      ? `Oil takes up part of the ${listWords(names)}, which is not counted and widens it.`
+      : '',
+    solids.length > 0
+      ? `What does not dissolve of the ${listWords(solids)} takes no part until the pH lets it.`
+      : '',
+  ]
+    .filter(Boolean)
+    .join(' ')
+})
+</script>
+
+<template>
+  <section class="card curve" aria-labelledby="curve-title">
+    <h3 id="curve-title" class="hidden-text">Where it stands and what it takes</h3>
+    <div class="figures">
+      <div>
+        <p class="label">Now</p>
+        <p class="figure mono" data-testid="now">{{ nowFigure }}</p>
+        <p class="muted small">{{ nowWords }}</p>
+      </div>
+      <div class="aim">
+        <p class="label">Target</p>
+        <TargetFields />
+      </div>
+      <div>
+        <p class="label">Still to add</p>
+        <template v-if="t.plan.value">
+          <p class="figure mono" data-testid="dose">
+            {{ grams(t.plan.value.grams) }}<span class="unit"> g</span>
+          </p>
+          <p class="muted small">
+            likely {{ grams(t.plan.value.lowGrams) }} to {{ grams(t.plan.value.highGrams) }} g.
+            {{ dropWords }}
+          </p>
+        </template>
+        <template v-else>
+          <p class="figure mono">{{ there ? '0' : '–' }}<span v-if="there" class="unit"> g</span></p>
+          <p v-if="there" class="muted small">{{ there }}</p>
+        </template>
+      </div>
+    </div>
+    <Notice v-if="fault" kind="check" class="fault">
+      {{ fault.fault }}
+      <template v-if="fault.instead" #actions>
+        <Button
+          :label="`Take ${adjusterName(fault.instead.adjuster).toLowerCase()}, ${sayNumber(fault.instead.strengthPercent)} %`"
+          size="small"
+          severity="secondary"
+          outlined
+          @click="t.choose(fault.instead.adjuster, fault.instead.strengthPercent)"
+        />
+      </template>
+    </Notice>
+    <CurveChart v-if="t.curve.value && t.curve.value.ph.length > 1" />
+    <p v-else-if="t.failed.value" class="muted wait">
+      The curve could not be drawn. Load the page again; nothing is lost.
+    </p>
+    <div v-else class="wait" aria-hidden="true"></div>
+    <p class="muted small basis">
+      The water phase at 25 °C: electroneutrality, Davies activity coefficients, constants from memory. The
+      band holds 95 % of what may be. {{ neglected }}
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.curve {
+  padding: 0.875rem 1rem;
+}
+.figures {
+  display: grid;
+  grid-template-columns: minmax(9rem, 1fr) auto minmax(11rem, 1.3fr);
+  gap: 0.5rem 2rem;
+  padding-bottom: 0.5rem;
+}
+.label {
+  color: var(--muted);
+  font-size: 0.9375rem;
+}
+.figure {
+  font-size: 2.375rem;
+  line-height: 1.2;
+  font-weight: 700;
+}
+.unit {
+  font-size: 1.625rem;
+}
+.aim {
+  min-width: 11rem;
+}
+.fault {
+  margin-bottom: 0.5rem;
+}
+.wait {
+  height: 340px;
+}
+.basis {
+  padding-top: 0.25rem;
+}
+@media (max-width: 620px) {
+  .figures {
+    grid-template-columns: minmax(0, 1fr) auto;
+    column-gap: 1rem;
+  }
+  .figures > :last-child {
+    grid-column: 1 / -1;
+  }
+}
+</style>

@@ -1,0 +1,265 @@
+<script setup lang="ts">
+import { adjusterName, formatRange, sayNumber } from '@omblet/core'
+import type { ApexOptions } from 'apexcharts'
+import { computed } from 'vue'
+import ApexChart from 'vue3-apexcharts'
+import { isDark } from '../../../app/dark'
+import { axisSteps, useTitration } from './titration'
+
+const t = useTitration()
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? ''
+
+const batch = computed(() => t.assessment.value.amounts.batchGrams)
+const grams = (percent: number) => (percent * batch.value) / 100
+const curve = computed(() => t.curve.value!)
+const end = computed(() => grams(curve.value.percent.at(-1)!))
+const axis = computed(() => axisSteps(end.value * (1 - 1e-9)))
+const places = computed(() => Math.max(0, -Math.floor(Math.log10(axis.value.step) + 1e-9)))
+const at = (x: number) => Number(x.toPrecision(6))
+
+const series = computed(() => [
+  {
+    name: 'likely range',
+    type: 'rangeArea',
+    data: curve.value.percent.map((p, i) => ({
+      x: at(grams(p)),
+      y: [inFrame(curve.value.low[i]!), inFrame(curve.value.high[i]!)],
+    })),
+  },
+  {
+    name: 'pH',
+    type: 'line',
+    data: curve.value.percent.map((p, i) => ({ x: at(grams(p)), y: drawn(curve.value.ph[i]!) })),
+  },
+])
+
+const aim = computed(() => (t.target.value ? (t.target.value.min + t.target.value.max) / 2 : null))
+/** So far beyond the target the curve is still of interest, pH. */
+const BEYOND = 1.2
+const range = computed(() => {
+  const { ph } = curve.value
+  const target = t.target.value
+  const last = ph.at(-1)!
+  const end = !target
+    ? last
+    : last > ph[0]!
+      ? Math.min(last, Math.max(target.max + BEYOND, ph[0]! + BEYOND))
+      : Math.max(last, Math.min(target.min - BEYOND, ph[0]! - BEYOND))
+  const seen = [ph[0]!, end, ...t.points.value.map((p) => p.ph), ...(target ? [target.min, target.max] : [])]
+  const [least, most] = [Math.min(...seen) - 0.25, Math.max(...seen) + 0.25]
+  const step = most - least <= 4.5 ? 0.5 : most - least <= 9 ? 1 : 2
+  const low = Math.max(0, Math.floor(least / step) * step)
+  const high = Math.min(14, Math.ceil(most / step) * step)
+  return { low, high, ticks: Math.round((high - low) / step) }
+})
+/** The line ends where it leaves the frame. */
+const drawn = (ph: number) => (ph < range.value.low || ph > range.value.high ? null : Number(ph.toFixed(3)))
+/** The band may run far beyond what is of interest; it is cut at the frame. */
+const inFrame = (ph: number) => Number(Math.max(range.value.low, Math.min(range.value.high, ph)).toFixed(3))
+const ink = computed(() => (isDark.value ? '#e6ebf2' : '#17202b'))
+const text = computed(() => (isDark.value ? '#a7b4c4' : '#566575'))
+const green = computed(() => (isDark.value ? '#6cc59b' : '#23714f'))
+const red = computed(() => (isDark.value ? '#f28b95' : '#a3232f'))
+/** At the top of its band, on the side where the curve is not. */
+const label = (words: string, color: string, band: { low: number; high: number }) => {
+  const { ph } = curve.value
+  const meets = (from: number, to: number) =>
+    ph
+      .slice(Math.floor(from * ph.length), Math.ceil(to * ph.length))
+      .some((y) => y < band.high + 0.1 && y > band.high - 0.14 * (range.value.high - range.value.low))
+  const starts = meets(0, 0.35) && !meets(0.65, 1)
+  return {
+    text: words,
+    position: starts ? ('right' as const) : ('left' as const),
+    textAnchor: starts ? ('end' as const) : ('start' as const),
+    offsetX: starts ? -4 : 4,
+    offsetY: 14,
+    borderColor: 'transparent',
+    style: { background: 'transparent', color, fontSize: '12px', fontFamily: 'inherit', cssClass: '' },
+  }
+}
+
+/** What lets go, on each side: the one that does so first. */
+const edges = computed(() => {
+  const holds = t.assessment.value.ph.items.filter((item) => item.grade === 'holds')
+  const low = holds.reduce<(typeof holds)[number] | null>((x, y) => (!x || y.min > x.min ? y : x), null)
+  const high = holds.reduce<(typeof holds)[number] | null>((x, y) => (!x || y.max < x.max ? y : x), null)
+  return { low, high }
+})
+const bands = computed(() => {
+  const { shared } = t.assessment.value.ph
+  const { low, high } = range.value
+  const bandsHere = []
+  if (shared && shared.max > low && shared.min < high)
+    bandsHere.push({
+      y: Math.max(low, shared.min),
+      y2: Math.min(high, shared.max),
+      fillColor: green.value,
+      opacity: 0.15,
+      borderColor: 'transparent',
+      label: label(`everything works, ${formatRange(shared)}`, green.value, {
+        low: shared.min,
+        high: shared.max,
+      }),
+    })
+  if (edges.value.low && edges.value.low.min > low)
+    bandsHere.push({
+      y: low,
+      y2: Math.min(high, edges.value.low.min),
+      fillColor: red.value,
+      opacity: 0.09,
+      borderColor: 'transparent',
+      label: label(`${edges.value.low.label} lets go`, red.value, { low, high: edges.value.low.min }),
+    })
+  if (edges.value.high && edges.value.high.max < high)
+    bandsHere.push({
+      y: Math.max(low, edges.value.high.max),
+      y2: high,
+      fillColor: red.value,
+      opacity: 0.09,
+      borderColor: 'transparent',
+      label: label(`${edges.value.high.label} lets go`, red.value, { low: edges.value.high.max, high }),
+    })
+  return bandsHere
+})
+const targetAt = computed(() => {
+  if (!t.plan.value) return null
+  return grams(t.taken.value + t.plan.value.percent)
+})
+
+const options = computed<ApexOptions>(() => ({
+  chart: {
+    type: 'rangeArea',
+    toolbar: { show: false },
+    zoom: { enabled: false },
+    animations: { enabled: false },
+    fontFamily: 'inherit',
+    background: 'transparent',
+    nonce,
+  } as ApexOptions['chart'] & object,
+  theme: { mode: isDark.value ? 'dark' : 'light' },
+  colors: isDark.value ? ['#4d7dc8', '#adc5ea'] : ['#7ea2db', '#1f4c93'],
+  fill: { type: 'solid', opacity: [0.35, 1] },
+  stroke: { width: [0, 3], curve: 'straight' },
+  legend: { show: false },
+  dataLabels: { enabled: false },
+  grid: { borderColor: isDark.value ? '#2d3948' : '#d8dfe7', padding: { left: 4, right: 8 } },
+  xaxis: {
+    type: 'numeric',
+    min: 0,
+    max: end.value,
+    tickAmount: axis.value.count,
+    title: {
+      text: `${adjusterName(t.adjuster.value).toLowerCase()}, ${sayNumber(t.strengthPercent.value ?? 0)} %: grams into ${sayNumber(batch.value)} g`,
+      style: { fontWeight: 400, fontSize: '13px', color: text.value },
+    },
+    labels: {
+      style: { colors: text.value, fontSize: '12px' },
+      formatter: (v: string) => sayNumber(Number(v), places.value),
+    },
+    tooltip: { enabled: false },
+  },
+  yaxis: {
+    min: range.value.low,
+    max: range.value.high,
+    tickAmount: range.value.ticks,
+    title: { text: 'pH', style: { fontWeight: 400, fontSize: '13px', color: text.value } },
+    labels: { style: { colors: text.value, fontSize: '12px' }, formatter: (v: number) => v.toFixed(1) },
+  },
+  annotations: {
+    yaxis: [
+      ...bands.value,
+      ...(aim.value === null
+        ? []
+        : [{ y: aim.value, borderColor: ink.value, strokeDashArray: 3, label: { text: '' } }]),
+    ],
+    xaxis:
+      targetAt.value === null || targetAt.value > end.value
+        ? []
+        : [
+            {
+              x: targetAt.value,
+              borderColor: ink.value,
+              strokeDashArray: 3,
+              label: {
+                text: `target ${sayNumber(aim.value!, 2)}`,
+                orientation: 'horizontal',
+                offsetY: -2,
+                borderColor: ink.value,
+                style: {
+                  background: ink.value,
+                  color: isDark.value ? '#18212d' : '#ffffff',
+                  fontSize: '12px',
+                  fontFamily: 'inherit',
+                },
+              },
+            },
+          ],
+    points: t.points.value.map((p) => ({
+      x: at(p.grams),
+      y: p.ph,
+      marker: {
+        size: 6,
+        fillColor: ink.value,
+        strokeColor: isDark.value ? '#18212d' : '#ffffff',
+        strokeWidth: 2,
+      },
+    })),
+  },
+  tooltip: {
+    shared: true,
+    x: { formatter: (v: number) => `${sayNumber(v, places.value + 1)} g` },
+    y: { formatter: (v: number) => (typeof v === 'number' ? sayNumber(v, 2) : '') },
+  },
+}))
+const summary = computed(
+  () =>
+    `pH from ${sayNumber(curve.value.ph[0]!, 1)} with no ${adjusterName(t.adjuster.value).toLowerCase()} to ${sayNumber(curve.value.ph.at(-1)!, 1)} with ${sayNumber(end.value, places.value)} g.`,
+)
+</script>
+
+<template>
+  <figure>
+    <figcaption class="hidden-text">{{ summary }}</figcaption>
+    <ApexChart type="rangeArea" height="340" :options="options" :series="series" />
+    <p class="keys small muted" aria-hidden="true">
+      <span><i class="line"></i> computed</span>
+      <span><i class="band"></i> likely range</span>
+      <span v-if="t.points.value.length"><i class="dot"></i> read</span>
+    </p>
+  </figure>
+</template>
+
+<style scoped>
+figure {
+  margin: 0;
+  min-width: 0;
+}
+.keys {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.25rem 1.25rem;
+  padding-left: 2.5rem;
+}
+.keys span {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.4rem;
+}
+.line {
+  width: 18px;
+  height: 3px;
+  background: var(--accent-ink);
+}
+.band {
+  width: 18px;
+  height: 10px;
+  background: color-mix(in srgb, var(--cobalt-300) 45%, transparent);
+}
+.dot {
+  width: 10px;
+  height: 10px;
+  border-radius: 50%;
+  background: var(--ink);
+}
+</style>

@@ -1,0 +1,181 @@
+<script setup lang="ts">
+import { formatNumber, phEffects, sayNumber, type DoseEffect } from '@omblet/core'
+import SelectButton from 'primevue/selectbutton'
+import { computed, ref } from 'vue'
+import FindingMark from '../../../components/FindingMark.vue'
+import { useTitration } from './titration'
+
+defineProps<{ blockers: string }>()
+const t = useTitration()
+
+const which = ref<'target' | 'now'>('target')
+const at = computed(() =>
+  which.value === 'now' || !t.target.value
+    ? t.now.value!.value
+    : (t.target.value.min + t.target.value.max) / 2,
+)
+const choices = computed(() => [
+  ...(t.target.value
+    ? [
+        {
+          label: `At the target, ${sayNumber((t.target.value.min + t.target.value.max) / 2, 2)}`,
+          value: 'target' as const,
+        },
+      ]
+    : []),
+  { label: `As it is now, ${sayNumber(t.now.value!.value, 1)}`, value: 'now' as const },
+])
+const rows = computed(() => phEffects(t.assessment.value, at.value))
+const part = (percent: number) => sayNumber(percent, percent < 0.1 ? 3 : 2)
+const WORD = { fine: 'fine', note: 'note', check: 'check' }
+const figure = (e: DoseEffect, value: number) =>
+  e.unit === 'mol/kg' ? sayNumber(value, 3) : formatNumber(value, 2)
+</script>
+
+<template>
+  <section class="card effects" aria-labelledby="effects-title">
+    <header>
+      <h3 id="effects-title">What pH does here</h3>
+      <SelectButton
+        v-model="which"
+        :options="choices"
+        option-label="label"
+        option-value="value"
+        :allow-empty="false"
+        size="small"
+        aria-label="At which pH"
+      />
+    </header>
+    <p class="small muted">{{ blockers }}</p>
+    <ul v-if="rows.length">
+      <li v-for="row in rows" :key="row.id">
+        <FindingMark :severity="row.state" :size="16" /><span class="hidden-text">{{ WORD[row.state] }}</span>
+        <strong class="name">{{ row.label }}</strong>
+        <template v-if="row.percent !== null && row.of !== null">
+          <span class="muted small what">{{ row.what }}</span>
+          <span class="mono figures">{{ part(row.percent) }} % of {{ part(row.of) }} %</span>
+          <span class="bar" aria-hidden="true"
+            ><i :style="{ width: `${(100 * row.percent) / row.of}%` }"></i
+          ></span>
+          <span class="text small">{{ row.text }}</span>
+        </template>
+        <span v-else class="text small wide">{{ row.text }}</span>
+      </li>
+    </ul>
+    <p v-else class="muted">Nothing in this formula minds its pH.</p>
+    <p v-if="rows.some((r) => r.percent !== null)" class="muted small">
+      Counted as the plain acid, with all its salts; free by the constants at 25 °C, from memory.
+    </p>
+    <template v-if="t.effects.value.length">
+      <h3>What the dose changes</h3>
+      <table>
+        <thead>
+          <tr class="muted small">
+            <th scope="col">What</th>
+            <th scope="col" class="num">now</th>
+            <th scope="col" class="num">after</th>
+            <th scope="col"><span class="hidden-text">unit</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="e in t.effects.value" :key="e.label">
+            <th scope="row">{{ e.label }}</th>
+            <td class="mono num">{{ figure(e, e.before) }}</td>
+            <td class="mono num">{{ figure(e, e.after) }}</td>
+            <td class="muted small">{{ e.unit }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.effects {
+  display: grid;
+  gap: 0.5rem;
+  padding: 0.875rem 1rem;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 0.5rem;
+}
+h3 {
+  font-size: 0.9375rem;
+}
+li {
+  display: grid;
+  grid-template-columns: 16px minmax(7rem, 11rem) 5.5rem 9.5rem minmax(4rem, 1fr);
+  align-items: center;
+  gap: 0.125rem 0.625rem;
+  padding: 0.5rem 0;
+  border-top: 1px solid var(--line);
+}
+.name {
+  overflow-wrap: anywhere;
+}
+.figures {
+  font-size: 0.875rem;
+  white-space: nowrap;
+}
+.bar {
+  height: 9px;
+  border-radius: 5px;
+  background: var(--track);
+  overflow: hidden;
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--cobalt-400);
+}
+.text {
+  grid-column: 2 / -1;
+}
+.text.wide {
+  grid-column: 3 / -1;
+}
+.name,
+.text.wide {
+  line-height: 1.25;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+}
+td,
+th {
+  padding: 0.3rem 0.5rem 0.3rem 0;
+}
+tbody tr {
+  border-top: 1px solid var(--line);
+}
+.num {
+  text-align: right;
+  width: 5.5rem;
+}
+td:last-child {
+  width: 4rem;
+}
+@media (max-width: 620px) {
+  li {
+    grid-template-columns: 16px minmax(0, 1fr) auto;
+  }
+  .what {
+    display: none;
+  }
+  .bar {
+    grid-column: 2 / -1;
+  }
+  .text.wide {
+    grid-column: 2 / -1;
+  }
+}
+</style>

@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import {
+  adjusterName,
+  decimalsOf,
+  formatNumber,
+  partsOfAddition,
+  phLog,
+  removeEntry,
+  sayNumber,
+  takeInAdditions,
+  type LogEntry,
+} from '@omblet/core'
+import { format, isToday } from 'date-fns'
+import Button from 'primevue/button'
+import { useToast } from 'primevue/usetoast'
+import { computed } from 'vue'
+import { notify } from '../../../components/notify'
+import { useEditor } from '../../../stores/editor'
+import ReadingForm from '../ReadingForm.vue'
+import { useTitration } from './titration'
+
+const t = useTitration()
+const editor = useEditor()
+const toast = useToast()
+
+const entries = computed(() => phLog(t.formula.value))
+const places = computed(() => decimalsOf(t.assessment.value.amounts.resolutionGrams))
+const METHODS = { strip: 'strip', 'meter-direct': 'meter', 'meter-10pct': 'meter, 10 %' }
+
+function when(at: string | undefined) {
+  const day = at ? new Date(at) : null
+  if (!day || Number.isNaN(day.getTime())) return '–'
+  return isToday(day) ? format(day, 'HH:mm') : format(day, 'd MMM')
+}
+const stamp = (e: LogEntry) => when(e.kind === 'read' ? e.reading.at : e.addition.at)
+const words = (e: LogEntry) =>
+  e.kind === 'read'
+    ? `read, ${METHODS[e.reading.method]}`
+    : `${adjusterName(e.addition.material).toLowerCase()}, ${sayNumber(e.addition.strengthPercent)} %`
+const value = (e: LogEntry) =>
+  e.kind === 'read' ? sayNumber(e.reading.ph) : `${formatNumber(e.addition.grams, places.value)} g`
+
+const open = computed(() => (t.formula.value.additions ?? []).filter((x) => !x.inFormula))
+/** What was added and is not yet in the formula, one sentence an adjuster. */
+const counted = computed(() => {
+  const sums = new Map<string, { grams: number; dry: number; water: number }>()
+  for (const x of open.value) {
+    const sum = sums.get(x.material) ?? { grams: 0, dry: 0, water: 0 }
+    const parts = partsOfAddition(x)
+    sum.grams += x.grams
+    sum.dry += parts.dryGrams
+    sum.water += parts.waterGrams
+    sums.set(x.material, sum)
+  }
+  const from = t.assessment.value.amounts.fillIndex === null ? '' : ', counted out of the q.s. line'
+  return [...sums].map(
+    ([material, s]) =>
+      `${formatNumber(s.grams, places.value)} g: ${formatNumber(s.dry, places.value)} g ${adjusterName(material).toLowerCase()} and ${formatNumber(s.water, places.value)} g water${from}.`,
+  )
+})
+function takeIn() {
+  const edit = takeInAdditions(t.formula.value)
+  if (!edit) return
+  editor.apply(edit)
+  notify(toast, 'Now in the formula as a fixed amount.', { label: 'Undo', run: () => editor.undo() })
+}
+function remove(entry: LogEntry) {
+  editor.apply(removeEntry(t.formula.value, entry))
+  notify(toast, 'Taken out of the log.', { label: 'Undo', run: () => editor.undo() })
+}
+</script>
+
+<template>
+  <section class="card log" aria-labelledby="log-title">
+    <h3 id="log-title">Log</h3>
+    <ol v-if="entries.length">
+      <li v-for="entry in entries" :key="`${entry.kind}${entry.index}`" :class="entry.kind">
+        <span class="mono small muted">{{ stamp(entry) }}</span>
+        <span class="words"
+          >{{ words(entry)
+          }}<span v-if="entry.kind === 'added' && entry.addition.inFormula" class="muted small">
+            · in the formula</span
+          ></span
+        >
+        <span class="mono value">{{ value(entry) }}</span>
+        <button
+          type="button"
+          :aria-label="`Take out: ${words(entry)} ${value(entry)}`"
+          title="Take out of the log"
+          @click="remove(entry)"
+        >
+          <i class="pi pi-times" aria-hidden="true"></i>
+        </button>
+      </li>
+    </ol>
+    <p v-else class="muted small">
+      Nothing yet. A reading before the first drop makes every prediction here sharper.
+    </p>
+    <p v-for="line in counted" :key="line" class="small muted">{{ line }}</p>
+    <Button
+      v-if="open.length"
+      label="Take into the formula"
+      size="small"
+      severity="secondary"
+      outlined
+      class="take"
+      @click="takeIn"
+    />
+    <ReadingForm v-if="!t.model.value" id="log-read" label="Read" />
+  </section>
+</template>
+
+<style scoped>
+.log {
+  display: grid;
+  gap: 0.5rem;
+  padding: 0.875rem;
+}
+h3 {
+  font-size: 0.9375rem;
+}
+li {
+  display: grid;
+  grid-template-columns: 3.1rem minmax(0, 1fr) auto 28px;
+  align-items: center;
+  gap: 0.375rem;
+  min-height: 34px;
+  border-top: 1px solid var(--line);
+}
+li.read .value {
+  font-weight: 700;
+}
+.words {
+  overflow-wrap: anywhere;
+  font-size: 0.875rem;
+  line-height: 1.25;
+}
+li button {
+  width: 28px;
+  height: 28px;
+  border: 0;
+  border-radius: 6px;
+  background: none;
+  color: var(--muted);
+  cursor: pointer;
+}
+li button:hover {
+  background: var(--wash);
+  color: var(--ink);
+}
+li .pi {
+  font-size: 0.75rem;
+}
+.take {
+  justify-self: start;
+}
+</style>

@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { sayNumber } from '@omblet/core'
+import Button from 'primevue/button'
+import { defineAsyncComponent, ref } from 'vue'
+import FindingMark from '../../../components/FindingMark.vue'
+import { useBench } from '../../../stores/bench'
+
+const MeterDialog = defineAsyncComponent(() => import('./MeterDialog.vue'))
+const bench = useBench()
+const open = ref(false)
+const used = ref(false)
+</script>
+
+<template>
+  <section class="card meter" aria-labelledby="meter-title">
+    <header>
+      <h3 id="meter-title">My meter</h3>
+      <Button
+        :label="bench.meter ? 'Set again' : 'Set with buffers'"
+        text
+        size="small"
+        @click="((open = true), (used = true))"
+      />
+    </header>
+    <template v-if="bench.meter">
+      <p class="state">
+        <FindingMark :severity="bench.meter.state" :size="16" />
+        <span
+          >Slope <strong class="mono">{{ sayNumber(bench.meter.slopePercent, 1) }} %</strong>, offset
+          <strong class="mono">{{ sayNumber(bench.meter.offsetMv, 1) }} mV</strong>,
+          {{ bench.meter.ageDays === 0 ? 'set today' : `set ${bench.meter.ageDays} days ago` }}.</span
+        >
+      </p>
+      <ul v-if="bench.meter.findings.length">
+        <li v-for="f in bench.meter.findings" :key="f.message">
+          <FindingMark :severity="f.severity" :size="16" />
+          <span class="small"
+            ><strong>{{ f.severity === 'check' ? 'Check' : 'Note' }}</strong> {{ f.message }} {{ f.why }}
+            <span class="muted">{{ f.source }}</span></span
+          >
+        </li>
+      </ul>
+      <p v-if="bench.doubt > 1" class="muted small">
+        Until then its readings count as {{ bench.doubt }} times as uncertain.
+      </p>
+    </template>
+    <p v-else class="muted small">
+      No calibration is kept. Set the meter with two buffers before each session; its readings count as ± 0.1
+      until told otherwise.
+    </p>
+    <MeterDialog v-if="used" v-model:open="open" />
+  </section>
+</template>
+
+<style scoped>
+.meter {
+  display: grid;
+  gap: 0.375rem;
+  padding: 0.625rem 0.875rem 0.75rem;
+}
+header {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+}
+h3 {
+  font-size: 0.9375rem;
+}
+.state,
+li {
+  display: grid;
+  grid-template-columns: 16px minmax(0, 1fr);
+  gap: 0.5rem;
+}
+.state :deep(svg),
+li :deep(svg) {
+  margin-top: 0.2rem;
+}
+ul {
+  display: grid;
+  gap: 0.375rem;
+}
+</style>

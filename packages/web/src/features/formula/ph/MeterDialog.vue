@@ -1,0 +1,152 @@
+<script setup lang="ts">
+import { calibrationFault, meterState, nernstSlope, parseNumber, sayNumber } from '@omblet/core'
+import { format } from 'date-fns'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import { computed, reactive, ref, watch } from 'vue'
+import FormField from '../../../components/FormField.vue'
+import { useBench } from '../../../stores/bench'
+
+const open = defineModel<boolean>('open', { required: true })
+const bench = useBench()
+
+const form = reactive({
+  highPh: '7.00',
+  highMv: '',
+  lowPh: '4.01',
+  lowMv: '',
+  celsius: '25',
+  at: format(new Date(), 'yyyy-MM-dd'),
+  since: '',
+})
+const problem = ref<string | null>(null)
+watch(
+  open,
+  (now) => {
+    if (!now) return
+    const c = bench.tools.calibration
+    problem.value = null
+    Object.assign(form, { highMv: '', lowMv: '', at: format(new Date(), 'yyyy-MM-dd') })
+    if (c)
+      Object.assign(form, {
+        highPh: c.high.ph.toFixed(2),
+        lowPh: c.low.ph.toFixed(2),
+        celsius: sayNumber(c.celsius),
+        since: c.electrodeSince ?? '',
+      })
+  },
+  { immediate: true },
+)
+
+const number = (text: string, min: number, max: number, what: string) => parseNumber(text, { min, max, what })
+/** Millivolts may be negative, which amounts never are. */
+const millivolts = (text: string) => {
+  const sign = /^\s*[-−]/.test(text) ? -1 : 1
+  const parsed = number(text.replace(/^\s*[-−+]/, ''), 0, 600, 'the millivolts')
+  return 'value' in parsed && parsed.value !== null ? { value: sign * parsed.value } : parsed
+}
+const fields = computed(() => ({
+  highPh: number(form.highPh, 0, 14, 'the pH of the buffer'),
+  highMv: millivolts(form.highMv),
+  lowPh: number(form.lowPh, 0, 14, 'the pH of the buffer'),
+  lowMv: millivolts(form.lowMv),
+  celsius: number(form.celsius, 0, 60, 'the temperature'),
+}))
+const errorOf = (name: keyof typeof fields.value) => {
+  const f = fields.value[name]
+  return 'error' in f ? f.error : null
+}
+const calibration = computed(() => {
+  const f = fields.value
+  const value = (name: keyof typeof f) => {
+    const x = f[name]
+    return 'value' in x ? x.value : null
+  }
+  const [hp, hm, lp, lm, c] = [
+    value('highPh'),
+    value('highMv'),
+    value('lowPh'),
+    value('lowMv'),
+    value('celsius'),
+  ]
+  if (hp === null || hm === null || lp === null || lm === null || c === null || form.at === '') return null
+  return {
+    at: form.at,
+    high: { ph: hp, mv: hm },
+    low: { ph: lp, mv: lm },
+    celsius: c,
+    ...(form.since ? { electrodeSince: form.since } : {}),
+  }
+})
+const fault = computed(() => (calibration.value ? calibrationFault(calibration.value) : null))
+const preview = computed(() =>
+  calibration.value && !fault.value ? meterState(calibration.value, { days: 0 }) : null,
+)
+async function save() {
+  if (!calibration.value || fault.value) {
+    problem.value = fault.value ?? 'Fill in both buffers with what the meter shows in them.'
+    return
+  }
+  await bench.patch({ calibration: calibration.value })
+  open.value = false
+}
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="open"
+    modal
+    header="Set the meter with two buffers"
+    :style="{ width: 'min(32rem, calc(100vw - 1rem))' }"
+    :draggable="false"
+  >
+    <form class="dialog-form" @submit.prevent="save">
+      <p class="muted small wide">
+        Rinse, dip, wait until the figure stands still, and type the millivolts. Take buffers on either side
+        of what you measure: 7.00 and 4.01 suit most leave-on products.
+      </p>
+      <FormField id="high-ph" label="First buffer, pH" :error="errorOf('highPh')">
+        <InputText id="high-ph" v-model="form.highPh" inputmode="decimal" class="mono" fluid />
+      </FormField>
+      <FormField id="high-mv" :label="`In ${form.highPh} it shows, mV`" :error="errorOf('highMv')">
+        <InputText id="high-mv" v-model="form.highMv" autofocus class="mono" placeholder="about 0" fluid />
+      </FormField>
+      <FormField id="low-ph" label="Second buffer, pH" :error="errorOf('lowPh')">
+        <InputText id="low-ph" v-model="form.lowPh" inputmode="decimal" class="mono" fluid />
+      </FormField>
+      <FormField id="low-mv" :label="`In ${form.lowPh} it shows, mV`" :error="errorOf('lowMv')">
+        <InputText id="low-mv" v-model="form.lowMv" class="mono" placeholder="about 177" fluid />
+      </FormField>
+      <FormField id="meter-celsius" label="Temperature of the buffers, °C" :error="errorOf('celsius')">
+        <InputText id="meter-celsius" v-model="form.celsius" inputmode="decimal" class="mono" fluid />
+      </FormField>
+      <FormField id="meter-at" label="Day">
+        <InputText id="meter-at" v-model="form.at" type="date" fluid />
+      </FormField>
+      <FormField id="meter-since" label="Electrode in use since">
+        <InputText id="meter-since" v-model="form.since" type="date" fluid />
+      </FormField>
+      <div class="result wide" role="status">
+        <p v-if="preview">
+          Slope <strong class="mono">{{ sayNumber(preview.slopePercent, 1) }} %</strong> of
+          {{ sayNumber(nernstSlope(calibration!.celsius), 2) }} mV per pH, offset
+          <strong class="mono">{{ sayNumber(preview.offsetMv, 1) }} mV</strong>. Sound is 95–105 %, and up to
+          15 mV.
+        </p>
+        <p v-else-if="fault" class="error-text">{{ fault }}</p>
+        <p v-else-if="problem" class="error-text">{{ problem }}</p>
+      </div>
+      <div class="dialog-buttons">
+        <Button type="button" label="Cancel" text severity="secondary" @click="open = false" />
+        <Button type="submit" label="Keep" />
+      </div>
+    </form>
+  </Dialog>
+</template>
+
+<style scoped>
+.result {
+  min-height: 2.8rem;
+}
+</style>

@@ -1,0 +1,300 @@
+<script setup lang="ts">
+import {
+  adjusterName,
+  adjusterOf,
+  decimalsOf,
+  formatNumber,
+  parseNumber,
+  recordAddition,
+  sayNumber,
+} from '@omblet/core'
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import Slider from 'primevue/slider'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import Notice from '../../../components/Notice.vue'
+import { useBench } from '../../../stores/bench'
+import { useEditor } from '../../../stores/editor'
+import ReadingForm from '../ReadingForm.vue'
+import { ADJUSTER_GROUPS, useTitration } from './titration'
+
+const SolutionDialog = defineAsyncComponent(() => import('./SolutionDialog.vue'))
+const t = useTitration()
+const editor = useEditor()
+const bench = useBench()
+
+const listed = computed(() => adjusterOf(t.adjuster.value))
+const groups = computed(() =>
+  listed.value
+    ? ADJUSTER_GROUPS
+    : [
+        { label: 'In the log', items: [{ label: t.adjuster.value, value: t.adjuster.value }] },
+        ...ADJUSTER_GROUPS,
+      ],
+)
+const resolution = computed(() => t.assessment.value.amounts.resolutionGrams)
+const say = (grams: number) => formatNumber(grams, decimalsOf(resolution.value))
+
+/** What goes in now: the first part of the plan until someone types another amount. */
+const typed = ref<string | null>(null)
+const offered = computed(() => (t.plan.value ? say(t.plan.value.first.grams) : ''))
+watch([() => t.adjuster.value, () => t.strengthPercent.value], () => (typed.value = null))
+/** Where the amount in the field would land, read off the curve. */
+const amount = computed(() => {
+  const parsed = parseNumber(typed.value ?? offered.value, { min: 0, max: 1e6, what: 'the amount' })
+  return 'value' in parsed ? parsed.value : null
+})
+const lands = computed(() => {
+  const c = t.curve.value
+  if (!c || amount.value === null) return null
+  const percent = t.taken.value + (100 * amount.value) / t.assessment.value.amounts.batchGrams
+  const i = c.percent.findIndex((p) => p >= percent - 1e-12)
+  return i < 0 ? null : { ph: c.ph[i]!, low: c.low[i]!, high: c.high[i]! }
+})
+const most = computed(() => (t.plan.value ? Math.max(10 * resolution.value, t.plan.value.grams * 1.5) : 0))
+const slide = computed({
+  get: () => amount.value ?? 0,
+  set: (grams: number) => {
+    typed.value = say(grams)
+  },
+})
+const addError = ref<string | null>(null)
+function add() {
+  const parsed = parseNumber(typed.value ?? offered.value, { min: 0, max: 1e6, what: 'the amount' })
+  addError.value =
+    'error' in parsed
+      ? parsed.error
+      : !parsed.value
+        ? 'Type how many grams went in.'
+        : parsed.value > t.assessment.value.amounts.batchGrams
+          ? 'That is more than the batch itself. Type grams of the solution.'
+          : null
+  if (addError.value || !('value' in parsed) || !parsed.value || t.strengthPercent.value === null) return
+  editor.apply(
+    recordAddition(editor.formula!, {
+      material: t.adjuster.value,
+      strengthPercent: t.strengthPercent.value,
+      grams: parsed.value,
+      ofGrams: t.assessment.value.amounts.batchGrams,
+      at: new Date().toISOString(),
+    }),
+  )
+  typed.value = null
+}
+
+const chance = (share: number) =>
+  share < 0.01
+    ? 'under 1\u00a0%'
+    : share > 0.99
+      ? 'over 99\u00a0%'
+      : `about ${sayNumber(share * 100, 0)}\u00a0%`
+const recipeOpen = ref(false)
+const recipeUsed = ref(false)
+
+const dropOpen = ref(false)
+const twenty = ref('')
+const dropError = ref<string | null>(null)
+async function setDrop() {
+  const parsed = parseNumber(twenty.value, { min: 0, max: 20, what: 'the weight' })
+  if ('error' in parsed) dropError.value = parsed.error
+  else if (!parsed.value) dropError.value = 'Type what the twenty drops weigh, in grams.'
+  else if (parsed.value < 0.2 || parsed.value > 3)
+    dropError.value = 'Twenty drops weigh 0.4 to 1.6 g. Check the figure, and that it is twenty.'
+  else {
+    dropError.value = null
+    await bench.patch({ dropGrams: parsed.value / 20 })
+    dropOpen.value = false
+  }
+}
+</script>
+
+<template>
+  <section class="card next" aria-labelledby="next-title">
+    <h3 id="next-title">Next dose</h3>
+    <div class="pick">
+      <Select
+        :model-value="t.adjuster.value"
+        :options="groups"
+        option-label="label"
+        option-value="value"
+        option-group-label="label"
+        option-group-children="items"
+        aria-label="Adjuster"
+        class="adjuster"
+        @update:model-value="t.choose($event as string)"
+      />
+      <span class="strength">
+        <InputText
+          :model-value="t.strengthText.value ?? sayNumber(t.usual.value)"
+          inputmode="decimal"
+          class="mono"
+          aria-label="Strength, percent"
+          :invalid="'error' in t.strength.value"
+          @update:model-value="t.strengthText.value = $event ?? ''"
+        />
+        %
+      </span>
+    </div>
+    <p v-if="'error' in t.strength.value" class="error-text" role="alert">{{ t.strength.value.error }}</p>
+    <p v-if="listed" class="muted small">{{ listed.note }}</p>
+    <ol>
+      <li>
+        <form class="add" @submit.prevent="add">
+          <label for="add-grams">Add</label>
+          <input
+            id="add-grams"
+            class="mono"
+            inputmode="decimal"
+            :value="typed ?? offered"
+            placeholder="0"
+            @input="typed = ($event.target as HTMLInputElement).value"
+          />
+          <span>g, stir</span>
+          <Button type="submit" label="Added" size="small" />
+        </form>
+        <p v-if="addError" class="error-text" role="alert">{{ addError }}</p>
+        <template v-if="t.plan.value">
+          <Slider
+            v-model="slide"
+            :min="0"
+            :max="most"
+            :step="resolution"
+            aria-label="Amount to add"
+            class="slide"
+          />
+          <p v-if="lands" class="small">
+            Lands near pH <strong class="mono">{{ formatNumber(lands.ph, 1) }}</strong>, likely
+            {{ formatNumber(lands.low, 1) }} to {{ formatNumber(lands.high, 1) }}.
+          </p>
+          <p v-else class="small">That is beyond the curve.</p>
+          <p class="muted small">
+            {{ say(t.plan.value.first.grams) }} g is 60 % of the way: the chance to go too far is
+            {{ chance(t.plan.value.first.overshoot) }}, with all at once {{ chance(t.plan.value.overshoot) }}.
+          </p>
+        </template>
+      </li>
+      <li>
+        <p>Mix and wait <strong>2 minutes</strong>.</p>
+      </li>
+      <li>
+        <ReadingForm id="leaf-read" label="Read the pH" big />
+      </li>
+    </ol>
+    <div class="links">
+      <Button
+        label="How to make the solution"
+        text
+        size="small"
+        @click="((recipeOpen = true), (recipeUsed = true))"
+      />
+      <Button
+        :label="
+          bench.tools.dropGrams ? `A drop is ${sayNumber(bench.tools.dropGrams, 4)} g` : 'Weigh twenty drops'
+        "
+        text
+        size="small"
+        :aria-expanded="dropOpen"
+        @click="dropOpen = !dropOpen"
+      />
+    </div>
+    <form v-if="dropOpen" class="add" @submit.prevent="setDrop">
+      <label for="twenty">20 drops weigh</label>
+      <input id="twenty" v-model="twenty" class="mono" inputmode="decimal" />
+      <span>g</span>
+      <Button type="submit" label="Keep" size="small" severity="secondary" outlined />
+      <p v-if="dropError" class="error-text" role="alert">{{ dropError }}</p>
+    </form>
+    <Notice v-if="listed?.hazard === 'lye'" kind="note">
+      <strong>Lye burns.</strong> Gloves and goggles; lye into water, never water onto lye.
+    </Notice>
+    <Notice v-else-if="listed?.hazard === 'acid'" kind="note">
+      <strong>Acids sting.</strong> Goggles; acid into water, a little at a time.
+    </Notice>
+    <SolutionDialog
+      v-if="recipeUsed"
+      v-model:open="recipeOpen"
+      :adjuster="t.adjuster.value"
+      :name="adjusterName(t.adjuster.value)"
+      :strength-percent="t.strengthPercent.value ?? t.usual.value"
+    />
+  </section>
+</template>
+
+<style scoped>
+.next {
+  display: grid;
+  gap: 0.5rem;
+  padding: 0.875rem;
+}
+h3 {
+  font-size: 0.9375rem;
+}
+.pick {
+  display: flex;
+  gap: 0.5rem;
+}
+.adjuster {
+  flex: 1;
+  min-width: 0;
+}
+.strength {
+  display: flex;
+  align-items: center;
+  gap: 0.25rem;
+}
+.strength :deep(input) {
+  width: 4rem;
+  text-align: right;
+}
+ol {
+  display: grid;
+  gap: 0.625rem;
+  counter-reset: step;
+  padding-top: 0.25rem;
+}
+li {
+  position: relative;
+  display: grid;
+  gap: 0.25rem;
+  padding-left: 1.5rem;
+}
+li::before {
+  counter-increment: step;
+  content: counter(step) '.';
+  position: absolute;
+  left: 0;
+  top: 0.3rem;
+  font-weight: 700;
+}
+li:nth-child(2)::before {
+  top: 0;
+}
+.add {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem;
+}
+.add input {
+  width: 5rem;
+  height: 36px;
+  padding: 0 0.5rem;
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
+  background: var(--field);
+  text-align: right;
+}
+.add :deep(button) {
+  margin-left: auto;
+}
+.slide {
+  margin: 0.75rem 0.75rem 0.625rem;
+}
+.links {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 0.25rem;
+  margin-left: -0.5rem;
+}
+</style>

@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import { blockersOf, capitalise, driftsOf, formatRange, listWords, sayNumber, thinningAt } from '@omblet/core'
+import { computed } from 'vue'
+import Notice from '../../../components/Notice.vue'
+import CurveCard from './CurveCard.vue'
+import EffectsCard from './EffectsCard.vue'
+import LogCard from './LogCard.vue'
+import MeterCard from './MeterCard.vue'
+import NextDose from './NextDose.vue'
+import PortionCard from './PortionCard.vue'
+import { provideTitration } from './titration'
+
+const t = provideTitration()
+
+/** Why there is no curve, in words that say what to do; null where there is one. */
+const without = computed(() => {
+  const a = t.assessment.value
+  if (t.shut.value)
+    return {
+      title: 'The pH of this product cannot be measured',
+      text: 'It is water in oil: the water sits in drops inside the oil, and neither a strip nor a probe reaches it. Set the pH of the water phase before it goes in.',
+    }
+  if (a.waterPercent < 5)
+    return {
+      title: 'There is no water to have a pH',
+      text: 'pH is a property of water. Add a water phase, or leave this leaf alone.',
+    }
+  if (!t.model.value)
+    return {
+      title: 'This one can only be measured',
+      text: 'A soap made in place, zinc oxide or chalk sets its own pH, and no curve would be honest. Measure it, and keep the log here.',
+    }
+  return null
+})
+const thinning = computed(() =>
+  t.model.value && t.now.value ? thinningAt(t.assessment.value, t.model.value, t.now.value.value) : [],
+)
+const worst = computed(() => thinning.value[0] ?? null)
+const drifts = computed(() => driftsOf(t.assessment.value))
+const blockers = computed(() => {
+  const { shared, clashes } = t.assessment.value.ph
+  const clash = clashes[0]
+  if (clash)
+    return `No pH suits all: ${clash.a.label} wants ${formatRange(clash.a)}, ${clash.b.label} ${formatRange(clash.b)}.`
+  const [low, high] = blockersOf(t.assessment.value)
+  if (!shared || !low || !high) return 'Nothing here asks for a pH.'
+  return low.label === high.label
+    ? `Everything works at ${formatRange(shared)}; ${low.label} sets both ends.`
+    : `Everything works at ${formatRange(shared)}; ${low.label} sets the lower end, ${high.label} the upper.`
+})
+</script>
+
+<template>
+  <div class="columns">
+    <div class="main">
+      <h2 class="hidden-text">pH</h2>
+      <section v-if="without" class="card without" aria-labelledby="without-title">
+        <h3 id="without-title">{{ without.title }}</h3>
+        <p>{{ without.text }}</p>
+      </section>
+      <CurveCard v-else />
+      <EffectsCard v-if="t.now.value" :blockers="blockers" />
+    </div>
+    <div class="side">
+      <NextDose v-if="!without" />
+      <Notice v-if="worst" kind="check">
+        <strong
+          >It will look thin or split until pH {{ worst.way === 'up' ? 'passes' : 'is below' }}
+          {{ sayNumber(worst.from) }}.</strong
+        >
+        {{ capitalise(listWords(thinning.map((x) => x.label))) }}
+        {{ thinning.length > 1 ? 'let' : 'lets' }} go {{ worst.way === 'up' ? 'below' : 'above' }} and
+        {{ thinning.length > 1 ? 'come' : 'comes' }} back when you blend again<template v-if="worst.grams"
+          >: about {{ sayNumber(worst.grams, 1) }} g of
+          {{ worst.way === 'up' ? 'sodium hydroxide, 10 %' : 'citric acid, 20 %' }}</template
+        >. Do not throw it away.
+      </Notice>
+      <LogCard v-if="!t.shut.value" />
+      <PortionCard v-if="!without" />
+      <MeterCard v-if="!t.shut.value" />
+      <Notice v-if="drifts.length" kind="note">
+        <strong>Read again after 24 hours.</strong> {{ drifts.join(' ') }}
+      </Notice>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.columns {
+  flex: 1;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(19rem, 21.5rem);
+}
+.main,
+.side {
+  display: grid;
+  align-content: start;
+  gap: 0.875rem;
+  padding: 0.875rem 1rem 3rem;
+  min-width: 0;
+}
+.side {
+  padding-inline: 0.875rem;
+  border-left: 1px solid var(--line);
+  background: var(--side);
+}
+.without {
+  display: grid;
+  gap: 0.5rem;
+  padding: 2.5rem 1.5rem;
+  max-width: 40rem;
+}
+.without h3 {
+  font-size: 1.125rem;
+}
+@media (max-width: 1000px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .side {
+    border-left: 0;
+    border-top: 1px solid var(--line);
+  }
+}
+@media (max-width: 620px) {
+  .main,
+  .side {
+    padding-inline: 0.5rem;
+  }
+}
+</style>

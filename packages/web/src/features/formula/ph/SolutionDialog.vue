@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { decimalsOf, formatNumber, parseNumber, sayNumber, solutionRecipe } from '@omblet/core'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import { computed, reactive, watch } from 'vue'
+import FormField from '../../../components/FormField.vue'
+import { useTitration } from './titration'
+
+const open = defineModel<boolean>('open', { required: true })
+const props = defineProps<{ adjuster: string; name: string; strengthPercent: number }>()
+const t = useTitration()
+
+const form = reactive({ grams: '50', strength: '', stock: '' })
+watch(
+  open,
+  (now) => {
+    if (now) Object.assign(form, { strength: sayNumber(props.strengthPercent), stock: '100' })
+  },
+  { immediate: true },
+)
+const grams = computed(() => parseNumber(form.grams, { min: 0.1, max: 1e5, what: 'the amount' }))
+const strength = computed(() => parseNumber(form.strength, { min: 0, max: 1000, what: 'the strength' }))
+const stock = computed(() =>
+  parseNumber(form.stock, { min: 1, max: 100, what: 'the strength of what you weigh' }),
+)
+const said = (x: ReturnType<typeof parseNumber>) => ('error' in x ? x.error : null)
+const valueOf = (x: ReturnType<typeof parseNumber>) => ('value' in x ? x.value : null)
+const resolution = computed(() => t.assessment.value.amounts.resolutionGrams)
+const recipe = computed(() => {
+  const [g, s] = [valueOf(grams.value), valueOf(strength.value)]
+  return g === null || s === null
+    ? null
+    : solutionRecipe(props.adjuster, s, g, resolution.value, valueOf(stock.value) ?? 100)
+})
+const say = (value: number) => formatNumber(value, decimalsOf(resolution.value))
+function use() {
+  const s = valueOf(strength.value)
+  if (s !== null) t.choose(props.adjuster, s)
+  open.value = false
+}
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="open"
+    modal
+    :header="`A solution of ${name.toLowerCase()}`"
+    :style="{ width: 'min(34rem, calc(100vw - 1rem))' }"
+    :draggable="false"
+  >
+    <form class="dialog-form" @submit.prevent="use">
+      <FormField id="solution-grams" label="How much, g" :error="said(grams)">
+        <InputText
+          id="solution-grams"
+          v-model="form.grams"
+          autofocus
+          inputmode="decimal"
+          class="mono"
+          fluid
+        />
+      </FormField>
+      <FormField id="solution-strength" label="Strength, %" :error="said(strength)">
+        <InputText id="solution-strength" v-model="form.strength" inputmode="decimal" class="mono" fluid />
+      </FormField>
+      <FormField id="solution-stock" label="What you weigh has, %" :error="said(stock)">
+        <InputText id="solution-stock" v-model="form.stock" inputmode="decimal" class="mono" fluid />
+      </FormField>
+      <div v-if="recipe" class="wide recipe" role="status">
+        <p v-if="'fault' in recipe" class="error-text">{{ recipe.fault }}</p>
+        <template v-else>
+          <dl>
+            <dt>Distilled water</dt>
+            <dd class="mono">{{ say(recipe.waterGrams) }} g</dd>
+            <dt>{{ name }}</dt>
+            <dd class="mono">{{ say(recipe.solidGrams) }} g</dd>
+          </dl>
+          <ol>
+            <li v-for="step in recipe.steps" :key="step">{{ step }}</li>
+          </ol>
+          <ul class="cautions">
+            <li v-for="caution in recipe.cautions" :key="caution">{{ caution }}</li>
+          </ul>
+        </template>
+      </div>
+      <div class="dialog-buttons">
+        <Button type="button" label="Close" text severity="secondary" @click="open = false" />
+        <Button type="submit" label="Dose with this strength" :disabled="!recipe || 'fault' in recipe" />
+      </div>
+    </form>
+  </Dialog>
+</template>
+
+<style scoped>
+.recipe {
+  display: grid;
+  gap: 0.75rem;
+}
+dl {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  margin: 0;
+}
+dt,
+dd {
+  margin: 0;
+  padding: 0.375rem 0;
+  border-top: 1px solid var(--line);
+}
+dd {
+  text-align: right;
+  font-weight: 700;
+}
+ol {
+  list-style: decimal;
+  padding-left: 1.25rem;
+}
+.cautions {
+  display: grid;
+  gap: 0.25rem;
+  padding: 0.625rem 0.875rem 0.625rem 2rem;
+  border: 1px solid color-mix(in srgb, var(--check) 35%, transparent);
+  border-radius: 10px;
+  background: var(--check-wash);
+  list-style: disc;
+}
+</style>

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { formatRange, sayNumber } from '@omblet/core'
+import Button from 'primevue/button'
+import Slider from 'primevue/slider'
+import { computed } from 'vue'
+import { useEditor } from '../../../stores/editor'
+import { useTargetFields } from '../target'
+import { useTitration } from './titration'
+
+const editor = useEditor()
+const t = useTitration()
+const own = computed(() => t.formula.value.targetPh ?? null)
+const { texts, error, onText, settle, choose } = useTargetFields(() => t.target.value)
+/** Moves the target as a whole; its width stays. */
+const middle = computed({
+  get: () => (t.target.value ? (t.target.value.min + t.target.value.max) / 2 : 5),
+  set: (value: number) => {
+    const half = t.target.value ? (t.target.value.max - t.target.value.min) / 2 : 0.1
+    choose({ min: Number((value - half).toFixed(2)), max: Number((value + half).toFixed(2)) })
+  },
+})
+</script>
+
+<template>
+  <div class="target">
+    <div class="fields">
+      <input
+        class="mono"
+        inputmode="decimal"
+        aria-label="Target pH from"
+        data-history
+        :value="texts.min ?? (t.target.value ? sayNumber(t.target.value.min) : '')"
+        placeholder="from"
+        @input="onText('min', ($event.target as HTMLInputElement).value)"
+        @blur="settle"
+      />
+      <span class="muted">–</span>
+      <input
+        class="mono"
+        inputmode="decimal"
+        aria-label="Target pH to"
+        data-history
+        :value="texts.max ?? (t.target.value ? sayNumber(t.target.value.max) : '')"
+        placeholder="to"
+        @input="onText('max', ($event.target as HTMLInputElement).value)"
+        @blur="settle"
+      />
+    </div>
+    <Slider
+      v-model="middle"
+      :min="2.5"
+      :max="9"
+      :step="0.05"
+      aria-label="Middle of the target"
+      class="slider"
+      @slideend="editor.settle()"
+    />
+    <p v-if="error" class="error-text" role="alert">{{ error }}</p>
+    <p v-else-if="!own && t.target.value" class="muted small">
+      where everything works
+      <Button label="Keep it" size="small" text @click="choose({ ...t.target.value })" />
+    </p>
+    <p v-else-if="!own" class="muted small">Type the pH you aim for.</p>
+    <p
+      v-else-if="
+        t.assessment.value.ph.shared &&
+        (own.max < t.assessment.value.ph.shared.min || own.min > t.assessment.value.ph.shared.max)
+      "
+      class="error-text"
+    >
+      Everything works at {{ formatRange(t.assessment.value.ph.shared) }}.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.fields {
+  display: flex;
+  align-items: center;
+  gap: 0.25rem;
+}
+input {
+  width: 4.1rem;
+  height: 2.75rem;
+  padding: 0 0.25rem;
+  border: 1px solid var(--line-strong);
+  border-radius: 8px;
+  background: var(--field);
+  color: var(--accent-ink);
+  font-size: 1.625rem;
+  font-weight: 700;
+  text-align: center;
+}
+.slider {
+  margin: 0.75rem 0.5rem 0.5rem;
+}
+p {
+  display: flex;
+  align-items: center;
+  flex-wrap: wrap;
+}
+</style>

@@ -1,0 +1,178 @@
+import {
+  adjusterKey,
+  adjusterOf,
+  ADJUSTERS,
+  diluted,
+  dosesOf,
+  effectsOfDose,
+  firstReading,
+  modelBefore,
+  parseNumber,
+  phModelOf,
+  phNow,
+  phOfModel,
+  planDose,
+  spanOf,
+  strengthFault,
+  withDoses,
+  type CurveRequest,
+} from '@omblet/core'
+import { computed, inject, provide, ref, type InjectionKey } from 'vue'
+import { useBench } from '../../../stores/bench'
+import { useEditor } from '../../../stores/editor'
+import { useCurve } from './curve'
+
+/** Everything that the pH leaf shows, worked out from the formula, its log and the adjuster in hand. */
+function makeTitration() {
+  const editor = useEditor()
+  const bench = useBench()
+
+  const assessment = computed(() => editor.assessment!)
+  const formula = computed(() => editor.formula!)
+  const shut = computed(() => assessment.value.emulsion?.type === 'water-in-oil')
+  const model = computed(() => phModelOf(assessment.value, bench.doubt))
+  const now = computed(() => (model.value ? phNow(assessment.value, model.value) : null))
+  const target = computed(() => formula.value.targetPh ?? assessment.value.ph.shared)
+
+  const chosen = ref<string | null>(null)
+  const strengthText = ref<string | null>(null)
+  const lastAdded = computed(() => formula.value.additions?.filter((x) => !x.inFormula).at(-1) ?? null)
+  const adjuster = computed(() => {
+    if (chosen.value) return chosen.value
+    const last = lastAdded.value && adjusterKey(lastAdded.value.material)
+    if (last) return last
+    const aim = target.value
+    return aim && now.value && (aim.min + aim.max) / 2 < now.value.value ? 'citric-acid' : 'sodium-hydroxide'
+  })
+  const usual = computed(() => {
+    const last = lastAdded.value
+    if (last && adjusterKey(last.material) === adjuster.value) return last.strengthPercent
+    return adjusterOf(adjuster.value)?.usualPercent ?? 10
+  })
+  const strength = computed<{ value: number } | { error: string }>(() => {
+    if (strengthText.value === null) return { value: usual.value }
+    const parsed = parseNumber(strengthText.value, { min: 0, max: 1000, what: 'the strength' })
+    if ('error' in parsed) return parsed
+    if (parsed.value === null) return { error: 'Type the strength in percent.' }
+    const fault = strengthFault(adjuster.value, parsed.value)
+    return fault ? { error: fault } : { value: parsed.value }
+  })
+  const strengthPercent = computed(() => ('value' in strength.value ? strength.value.value : null))
+
+  function choose(key: string, percent: number | null = null) {
+    chosen.value = key
+    strengthText.value = percent === null ? null : String(percent)
+  }
+
+  const planned = computed(() => {
+    if (!model.value || !target.value || strengthPercent.value === null) return null
+    return planDose(assessment.value, model.value, {
+      target: target.value,
+      adjuster: adjuster.value,
+      strengthPercent: strengthPercent.value,
+      dropGrams: bench.tools.dropGrams ?? undefined,
+    })
+  })
+  const plan = computed(() => (planned.value && 'plan' in planned.value ? planned.value.plan : null))
+  const effects = computed(() =>
+    plan.value && model.value
+      ? effectsOfDose(assessment.value, model.value, {
+          key: adjuster.value,
+          strengthPercent: plan.value.strengthPercent,
+          percent: plan.value.percent,
+        })
+      : [],
+  )
+
+  /** Of the adjuster in hand, at its strength now, already in the batch: percent of the product. */
+  const taken = computed(() =>
+    strengthPercent.value === null
+      ? 0
+      : dosesOf(formula.value)
+          .filter((d) => d.key === adjuster.value)
+          .reduce((sum, d) => sum + (d.percent * d.strengthPercent) / strengthPercent.value!, 0),
+  )
+  const request = computed<CurveRequest | null>(() => {
+    if (!model.value || strengthPercent.value === null) return null
+    const before = modelBefore(model.value, dosesOf(formula.value), adjuster.value)
+    const aim = target.value ? (target.value.min + target.value.max) / 2 : null
+    return {
+      model: before,
+      adjuster: adjuster.value,
+      strengthPercent: strengthPercent.value,
+      maxPercent: even(spanOf(before, adjuster.value, strengthPercent.value, aim, taken.value)),
+    }
+  })
+  /** A span whose grams end on a round figure, so that the axis counts in round steps. */
+  const even = (percent: number) => {
+    const batch = assessment.value.amounts.batchGrams
+    const { step, count } = axisSteps((percent * batch) / 100)
+    return (100 * step * count) / batch
+  }
+  const { curve, failed } = useCurve(request)
+
+  /** Readings on the curve: those that tell of the formula with all that other adjusters added. */
+  const points = computed(() => {
+    const f = formula.value
+    if (!model.value || strengthPercent.value === null) return []
+    const others = dosesOf(f).filter((d) => d.key !== adjuster.value).length
+    const first = firstReading(f)
+    return (f.readings ?? []).flatMap((reading, i) => {
+      if (i < first) return []
+      const doses = dosesOf(f, i + 1)
+      if (doses.filter((d) => d.key !== adjuster.value).length !== others) return []
+      const at = withDoses(model.value!, doses)
+      const dilution = reading.method === 'meter-10pct' ? phOfModel(diluted(at)).ph - phOfModel(at).ph : 0
+      const percent = doses
+        .filter((d) => d.key === adjuster.value)
+        .reduce((sum, d) => sum + (d.percent * d.strengthPercent) / strengthPercent.value!, 0)
+      return [{ grams: (percent * assessment.value.amounts.batchGrams) / 100, ph: reading.ph - dilution }]
+    })
+  })
+
+  return {
+    assessment,
+    formula,
+    shut,
+    model,
+    now,
+    target,
+    adjuster,
+    strength,
+    strengthText,
+    strengthPercent,
+    usual,
+    choose,
+    planned,
+    plan,
+    effects,
+    taken,
+    curve,
+    failed,
+    points,
+  }
+}
+
+/** Round steps that cover `end`: their size and number, between 4 and 8. */
+export function axisSteps(end: number): { step: number; count: number } {
+  const size = 10 ** Math.floor(Math.log10(end / 8))
+  const step = size * [1, 2, 5, 10].find((m) => (m * size * 8) / end > 0.999999)!
+  return { step, count: Math.max(1, Math.ceil(end / step - 1e-9)) }
+}
+
+export type Titration = ReturnType<typeof makeTitration>
+const key: InjectionKey<Titration> = Symbol('titration')
+
+export function provideTitration(): Titration {
+  const titration = makeTitration()
+  provide(key, titration)
+  return titration
+}
+export const useTitration = () => inject(key)!
+
+const named = (way: 'up' | 'down') =>
+  ADJUSTERS.filter((x) => x.direction === way).map((x) => ({ label: x.name, value: x.key }))
+export const ADJUSTER_GROUPS = [
+  { label: 'Raise the pH', items: named('up') },
+  { label: 'Lower the pH', items: named('down') },
+]

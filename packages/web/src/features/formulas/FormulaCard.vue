@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { format, isThisYear, isToday } from 'date-fns'
+import Button from 'primevue/button'
+import Menu from 'primevue/menu'
+import { computed, ref } from 'vue'
+import Counts from '../../components/Counts.vue'
+import Jar from '../../components/Jar.vue'
+import { kindWord, siteWord } from '../../components/words'
+import type { Summary } from '../../stores/library'
+
+const props = defineProps<{ summary: Summary; chosen: boolean }>()
+const emit = defineEmits<{ choose: [on: boolean]; duplicate: []; export: []; remove: [] }>()
+
+const formula = computed(() => props.summary.record.formula)
+const menu = ref<InstanceType<typeof Menu>>()
+const items = [
+  { label: 'Duplicate', icon: 'pi pi-copy', command: () => emit('duplicate') },
+  { label: 'Export', icon: 'pi pi-file-export', command: () => emit('export') },
+  { label: 'Delete', icon: 'pi pi-trash', command: () => emit('remove') },
+]
+const date = computed(() => {
+  const at = new Date(props.summary.record.updatedAt)
+  return isToday(at) ? `today, ${format(at, 'HH:mm')}` : format(at, isThisYear(at) ? 'd MMM' : 'd MMM yyyy')
+})
+const product = computed(
+  () => `${kindWord(formula.value.product.kind)} · ${siteWord(formula.value.product.site).toLowerCase()}`,
+)
+</script>
+
+<template>
+  <article class="formula card" :class="{ chosen }">
+    <Jar :layers="summary.layers" small />
+    <div class="body">
+      <h2>
+        <RouterLink :to="`/formulas/${summary.record.id}`">{{
+          formula.name || 'Unnamed formula'
+        }}</RouterLink>
+      </h2>
+      <p class="muted small">{{ product }}</p>
+      <p class="muted small">
+        {{ date }} · {{ summary.lines }} {{ summary.lines === 1 ? 'line' : 'lines'
+        }}<template v-if="summary.record.demo"> · example</template>
+      </p>
+      <Counts :counts="summary.counts" :empty="summary.lines <= 1" />
+    </div>
+    <div class="side">
+      <Button
+        icon="pi pi-ellipsis-v"
+        text
+        rounded
+        severity="secondary"
+        :aria-label="`More for ${formula.name}`"
+        aria-haspopup="menu"
+        @click="menu?.toggle($event)"
+      />
+      <input
+        type="checkbox"
+        :checked="chosen"
+        :aria-label="`Choose ${formula.name}`"
+        @change="emit('choose', ($event.target as HTMLInputElement).checked)"
+      />
+    </div>
+    <Menu ref="menu" :model="items" popup />
+  </article>
+</template>
+
+<style scoped>
+.formula {
+  position: relative;
+  display: flex;
+  gap: 0.875rem;
+  height: 100%;
+  padding: 0.875rem 0.5rem 0.875rem 1rem;
+  transition: border-color 0.12s;
+}
+.formula:hover {
+  border-color: var(--cobalt-300);
+}
+.formula.chosen {
+  border-color: var(--accent);
+  box-shadow: 0 0 0 1px var(--accent);
+}
+.body {
+  flex: 1;
+  min-width: 0;
+  display: grid;
+  align-content: start;
+  gap: 0.125rem;
+}
+h2 {
+  font-size: 1.0625rem;
+  line-height: 1.25;
+  overflow: hidden;
+  display: -webkit-box;
+  -webkit-line-clamp: 2;
+  line-clamp: 2;
+  -webkit-box-orient: vertical;
+  overflow-wrap: anywhere;
+}
+h2 a {
+  color: inherit;
+  text-decoration: none;
+}
+h2 a::after {
+  content: '';
+  position: absolute;
+  inset: 0;
+  border-radius: 12px;
+}
+.body :deep(.counts) {
+  padding-top: 0.35rem;
+}
+.side {
+  position: relative;
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  justify-content: space-between;
+}
+.side input {
+  width: 20px;
+  height: 20px;
+  margin: 2px 8px;
+  accent-color: var(--accent);
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,349 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import Select from 'primevue/select'
+import { useToast } from 'primevue/usetoast'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { download, fileName } from '../../components/download'
+import Notice from '../../components/Notice.vue'
+import SearchField from '../../components/SearchField.vue'
+import { notify } from '../../components/notify'
+import { kindOptions } from '../../components/words'
+import { useLibrary, type Summary } from '../../stores/library'
+import BriefDialog from './BriefDialog.vue'
+import FormulaCard from './FormulaCard.vue'
+
+const library = useLibrary()
+const router = useRouter()
+const toast = useToast()
+
+const words = ref('')
+const kind = ref<string | null>(null)
+const state = ref<string | null>(null)
+const briefOpen = ref(false)
+const chosen = ref<string[]>([])
+const dragging = ref(false)
+const problems = ref<string[]>([])
+const picker = ref<HTMLInputElement>()
+
+const kinds = [{ value: null, label: 'Every kind' }, ...kindOptions]
+const states = [
+  { value: null, label: 'Any state' },
+  { value: 'stop', label: 'With a stop' },
+  { value: 'check', label: 'With a check' },
+  { value: 'clean', label: 'No stops or checks' },
+]
+
+const shown = computed(() => {
+  const wanted = words.value.toLowerCase().split(/\s+/).filter(Boolean)
+  return library.summaries.filter((s) => {
+    if (kind.value && s.record.formula.product.kind !== kind.value) return false
+    if (state.value === 'stop' && s.counts.stop === 0) return false
+    if (state.value === 'check' && s.counts.check === 0) return false
+    if (state.value === 'clean' && s.counts.stop + s.counts.check > 0) return false
+    return wanted.every((word) => s.words.includes(word))
+  })
+})
+const filtered = computed(() => words.value !== '' || kind.value !== null || state.value !== null)
+
+function clearFilters() {
+  words.value = ''
+  kind.value = null
+  state.value = null
+}
+
+async function duplicateOne(summary: Summary) {
+  const id = await library.copy(summary.record)
+  notify(toast, 'Duplicated.', { label: 'Open', run: () => void router.push(`/formulas/${id}`) })
+}
+
+async function removeSome(ids: string[], text: string) {
+  const gone = await library.remove(ids)
+  chosen.value = chosen.value.filter((id) => !ids.includes(id))
+  if (gone) notify(toast, text, { label: 'Undo', run: () => void library.putBack(gone) })
+}
+
+function exportOne(summary: Summary) {
+  const { formula } = summary.record
+  download(fileName(formula.name, '.omblet.json'), library.exportText(formula))
+}
+
+async function exportChosen() {
+  if (chosen.value.length === 1) {
+    const one = library.summaries.find((s) => s.record.id === chosen.value[0])
+    if (one) exportOne(one)
+  } else {
+    download('omblet-formulas.json', await library.backupText(chosen.value))
+  }
+  notify(toast, `${chosen.value.length} exported to your downloads.`)
+}
+
+async function take(files: FileList | null | undefined) {
+  problems.value = []
+  const told: string[] = []
+  let last: string | undefined
+  for (const file of files ?? []) {
+    if (file.size > 25_000_000) {
+      problems.value.push(
+        `${file.name}: the file is larger than 25 MB, more than any backup here. Check that it is the right one.`,
+      )
+      continue
+    }
+    const result = await library.importText(await file.text())
+    if ('error' in result) problems.value.push(`${file.name}: ${result.error}`)
+    else {
+      told.push(result.message)
+      last = result.id
+    }
+  }
+  if (told.length > 0) {
+    const id = last
+    notify(
+      toast,
+      told.length === 1 ? told[0]! : `${told.length} files imported.`,
+      id ? { label: 'Open', run: () => void router.push(`/formulas/${id}`) } : undefined,
+    )
+  }
+}
+
+async function onPick(event: Event) {
+  const input = event.target as HTMLInputElement
+  await take(input.files)
+  input.value = ''
+}
+
+function onDrop(event: DragEvent) {
+  dragging.value = false
+  void take(event.dataTransfer?.files)
+}
+
+const toggle = (id: string, on: boolean) => {
+  chosen.value = on ? [...chosen.value, id] : chosen.value.filter((other) => other !== id)
+}
+</script>
+
+<template>
+  <div
+    class="page"
+    :class="{ dragging }"
+    @dragover.prevent="dragging = true"
+    @dragleave.self="dragging = false"
+    @drop.prevent="onDrop"
+  >
+    <header class="head">
+      <h1>Formulas</h1>
+      <div class="tools">
+        <Button
+          label="Open a file"
+          icon="pi pi-folder-open"
+          severity="secondary"
+          outlined
+          @click="picker?.click()"
+        />
+        <Button label="New formula" icon="pi pi-plus" @click="briefOpen = true" />
+        <input
+          ref="picker"
+          type="file"
+          accept=".json,application/json"
+          multiple
+          hidden
+          data-testid="file-picker"
+          @change="onPick"
+        />
+      </div>
+    </header>
+
+    <div class="notices">
+      <Notice v-for="problem in problems" :key="problem" kind="stop">
+        {{ problem }} Nothing was changed.
+        <template #actions
+          ><Button
+            label="Close"
+            size="small"
+            severity="secondary"
+            outlined
+            @click="problems = problems.filter((p) => p !== problem)"
+        /></template>
+      </Notice>
+      <Notice v-if="library.hasDemo" kind="note">
+        These are examples from a small harbour town. Change or copy them, or clear them away.
+        <template #actions>
+          <Button
+            label="Remove the examples"
+            size="small"
+            severity="secondary"
+            outlined
+            @click="
+              removeSome(
+                library.records.filter((r) => r.demo).map((r) => r.id),
+                'Examples removed.',
+              )
+            "
+          />
+        </template>
+      </Notice>
+    </div>
+
+    <div v-if="library.records.length > 0" class="filters" role="search">
+      <SearchField v-model="words" label="Search formulas" placeholder="Name, material or active" />
+      <Select
+        v-model="kind"
+        :options="kinds"
+        option-label="label"
+        option-value="value"
+        placeholder="Every kind"
+        aria-label="Kind of product"
+      />
+      <Select
+        v-model="state"
+        :options="states"
+        option-label="label"
+        option-value="value"
+        placeholder="Any state"
+        aria-label="State"
+      />
+      <span class="muted small count" aria-live="polite"
+        >{{ shown.length }} of {{ library.records.length }}</span
+      >
+    </div>
+
+    <div v-if="chosen.length > 0" class="chosen card" role="region" aria-label="Chosen formulas">
+      <span>{{ chosen.length }} chosen</span>
+      <Button
+        label="Export"
+        icon="pi pi-file-export"
+        size="small"
+        severity="secondary"
+        outlined
+        @click="exportChosen"
+      />
+      <Button
+        label="Delete"
+        icon="pi pi-trash"
+        size="small"
+        severity="secondary"
+        outlined
+        @click="removeSome(chosen, `${chosen.length} deleted.`)"
+      />
+      <Button label="Choose none" size="small" text @click="chosen = []" />
+    </div>
+
+    <ul v-if="shown.length > 0" class="grid">
+      <li v-for="summary in shown" :key="summary.record.id">
+        <FormulaCard
+          :summary="summary"
+          :chosen="chosen.includes(summary.record.id)"
+          @choose="toggle(summary.record.id, $event)"
+          @duplicate="duplicateOne(summary)"
+          @export="exportOne(summary)"
+          @remove="removeSome([summary.record.id], `${summary.record.formula.name.slice(0, 60)} deleted.`)"
+        />
+      </li>
+    </ul>
+
+    <div v-else-if="filtered" class="empty">
+      <p>No formula matches.</p>
+      <Button label="Show all" severity="secondary" outlined @click="clearFilters" />
+    </div>
+
+    <div v-else class="empty">
+      <svg viewBox="0 0 80 96" width="72" height="86" aria-hidden="true">
+        <rect x="16" y="4" width="48" height="14" rx="4" fill="none" stroke="currentColor" stroke-width="3" />
+        <path
+          d="M8 24h64v52a14 14 0 0 1-14 14H22A14 14 0 0 1 8 76z"
+          fill="none"
+          stroke="currentColor"
+          stroke-width="3"
+        />
+        <path d="M10 56h60v20a12 12 0 0 1-12 12H22a12 12 0 0 1-12-12z" fill="var(--band)" />
+      </svg>
+      <p>The shelf is empty. Start a formula, or drop a file here.</p>
+      <div class="tools">
+        <Button label="New formula" icon="pi pi-plus" @click="briefOpen = true" />
+        <Button label="Bring the examples" severity="secondary" outlined @click="library.loadDemo()" />
+      </div>
+    </div>
+
+    <div v-if="dragging" class="drop" aria-hidden="true">Drop formula files or a backup</div>
+    <BriefDialog v-model:open="briefOpen" />
+  </div>
+</template>
+
+<style scoped>
+.page {
+  position: relative;
+  min-height: 100%;
+  padding: 1rem 1.25rem 3rem;
+  max-width: 1360px;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 0.75rem;
+  padding-bottom: 0.875rem;
+}
+h1 {
+  font-size: 1.5rem;
+}
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+}
+.notices {
+  display: grid;
+  gap: 0.5rem;
+  padding-bottom: 0.875rem;
+}
+.notices:empty {
+  display: none;
+}
+.filters {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem;
+  padding-bottom: 0.875rem;
+}
+.count {
+  margin-left: auto;
+}
+.chosen {
+  position: sticky;
+  top: 0.5rem;
+  z-index: 2;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem;
+  margin-bottom: 0.875rem;
+  padding: 0.5rem 0.875rem;
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 19.5rem), 1fr));
+  gap: 0.875rem;
+}
+.empty {
+  display: grid;
+  justify-items: center;
+  gap: 1rem;
+  padding: 4rem 1rem;
+  text-align: center;
+  color: var(--muted);
+}
+.drop {
+  position: fixed;
+  inset: 1rem;
+  z-index: 5;
+  display: grid;
+  place-items: center;
+  border: 3px dashed var(--accent);
+  border-radius: 16px;
+  background: color-mix(in srgb, var(--paper) 88%, transparent);
+  font-size: 1.25rem;
+  pointer-events: none;
+}
+</style>

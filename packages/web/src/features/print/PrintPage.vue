@@ -1,0 +1,268 @@
+<script setup lang="ts">
+import {
+  assess,
+  capitalise,
+  findAll,
+  formatGrams,
+  formatNumber,
+  formatRange,
+  inciList,
+  isCaution,
+  phaseLetter,
+  weighOut,
+  type Formula,
+} from '@omblet/core'
+import { format } from 'date-fns'
+import Button from 'primevue/button'
+import SelectButton from 'primevue/selectbutton'
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import FindingMark from '../../components/FindingMark.vue'
+import { productLine } from '../../components/words'
+import { useEditor } from '../../stores/editor'
+import { useMaterials } from '../../stores/materials'
+
+const props = defineProps<{ id: string }>()
+const route = useRoute()
+const router = useRouter()
+const materials = useMaterials()
+const editor = useEditor()
+
+const formula = ref<Formula | null>(null)
+const missing = ref(false)
+watch(
+  () => props.id,
+  async (id) => {
+    missing.value = !(await editor.open(id).catch(() => false))
+    formula.value = missing.value ? null : editor.formula
+    if (formula.value) document.title = `${formula.value.name} – Omblet`
+  },
+  { immediate: true },
+)
+
+const what = computed({
+  get: () => (route.query['what'] === 'card' ? 'card' : 'weigh-out'),
+  set: (value) => void router.replace({ query: { ...route.query, what: value } }),
+})
+const paper = computed({
+  get: () => (route.query['paper'] === 'letter' ? 'letter' : 'a4'),
+  set: (value) => void router.replace({ query: { ...route.query, paper: value } }),
+})
+const sheets = [
+  { value: 'weigh-out', label: 'Weigh-out sheet' },
+  { value: 'card', label: 'Formula card' },
+]
+const papers = [
+  { value: 'a4', label: 'A4' },
+  { value: 'letter', label: 'Letter' },
+]
+
+const a = computed(() => (formula.value ? assess(formula.value, materials.catalogue) : null))
+const sheet = computed(() => (a.value ? weighOut(a.value) : null))
+const findings = computed(() => (a.value ? findAll(a.value) : []))
+const stops = computed(() => findings.value.filter((f) => f.severity === 'stop'))
+const checks = computed(() => findings.value.filter((f) => f.severity === 'check'))
+const cautions = computed(() => findings.value.filter((f) => isCaution(f)))
+const resolution = computed(() => a.value?.amounts.resolutionGrams ?? 0.01)
+const today = format(new Date(), 'd MMMM yyyy')
+const grams = (value: number) => formatGrams(value, resolution.value)
+const inci = computed(() => (a.value ? inciList(a.value).join(', ') : ''))
+const printNow = () => window.print()
+</script>
+
+<template>
+  <p v-if="missing" class="missing">
+    This formula is not here. <RouterLink to="/formulas">Go to your formulas</RouterLink>
+  </p>
+  <div v-else-if="formula && a && sheet" class="print-page">
+    <header class="bar">
+      <Button
+        icon="pi pi-arrow-left"
+        label="Back"
+        text
+        severity="secondary"
+        @click="router.push(`/formulas/${id}`)"
+      />
+      <SelectButton
+        v-model="what"
+        :options="sheets"
+        option-label="label"
+        option-value="value"
+        :allow-empty="false"
+        aria-label="What to print"
+      />
+      <SelectButton
+        v-model="paper"
+        :options="papers"
+        option-label="label"
+        option-value="value"
+        :allow-empty="false"
+        aria-label="Paper"
+      />
+      <Button class="go" icon="pi pi-print" label="Print" @click="printNow" />
+    </header>
+
+    <article class="paper" :class="paper">
+      <header class="top">
+        <div>
+          <p class="kind">{{ what === 'card' ? 'Formula card' : 'Weigh-out sheet' }}</p>
+          <h1>{{ formula.name }}</h1>
+          <p>{{ productLine(formula.product) }}</p>
+        </div>
+        <dl class="facts">
+          <div>
+            <dt>Batch</dt>
+            <dd class="mono">{{ grams(a.amounts.totalGrams) }}</dd>
+          </div>
+          <div v-if="formula.targetPh ?? a.ph.shared">
+            <dt>pH</dt>
+            <dd class="mono">{{ formatRange((formula.targetPh ?? a.ph.shared)!) }}</dd>
+          </div>
+          <div>
+            <dt>Printed</dt>
+            <dd>{{ today }}</dd>
+          </div>
+        </dl>
+      </header>
+
+      <div v-if="stops.length || !a.amounts.balanced" class="stopped">
+        <FindingMark severity="stop" />
+        <div>
+          <strong>Do not make it like this.</strong>
+          <p v-for="stop in stops" :key="stop.message">{{ stop.message }}</p>
+        </div>
+      </div>
+
+      <template v-if="what === 'weigh-out'">
+        <div class="blanks">
+          <span>Made on</span><i></i><span>Batch code</span><i></i><span>By</span><i></i>
+        </div>
+        <ol class="plain">
+          <li v-for="text in sheet.before" :key="text"><b class="box"></b>{{ text }}</li>
+        </ol>
+        <section v-for="phase in sheet.phases" :key="phase.letter" class="phase" :data-role="phase.role">
+          <header>
+            <span class="phase-badge">{{ phase.letter }}</span>
+            <h2>{{ phase.name }}</h2>
+            <span class="tare">Vessel, empty <i></i> g</span>
+            <strong class="mono">{{ grams(phase.grams) }}</strong>
+          </header>
+          <table>
+            <thead>
+              <tr>
+                <th class="tick"><span class="hidden-text">Done</span></th>
+                <th>Material</th>
+                <th class="num">%</th>
+                <th class="num">Weigh</th>
+                <th class="num">Scale then shows</th>
+                <th class="write">Weighed, lot</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="(row, i) in phase.rows" :key="i">
+                <td class="tick"><b class="box"></b></td>
+                <td>
+                  {{ capitalise(row.label) }}<span v-if="row.fill" class="qs">q.s.</span
+                  ><small v-if="row.note">{{ row.note }}</small>
+                </td>
+                <td class="num mono">{{ row.given ? formatNumber(row.percent, 2, 4) : '–' }}</td>
+                <td class="num mono weigh">{{ row.given ? grams(row.grams) : '–' }}</td>
+                <td class="num mono muted">{{ grams(row.runningGrams) }}</td>
+                <td class="write"></td>
+              </tr>
+            </tbody>
+          </table>
+          <p v-if="phase.note" class="note">{{ phase.note }}</p>
+          <ol class="plain">
+            <li v-for="text in phase.steps" :key="text"><b class="box"></b>{{ text }}</li>
+          </ol>
+        </section>
+        <section class="phase">
+          <ol class="plain">
+            <li v-for="text in sheet.after" :key="text"><b class="box"></b>{{ text }}</li>
+          </ol>
+          <div class="blanks">
+            <span>Weight after</span><i></i><span>pH</span><i></i><span>pH after 24 h</span><i></i>
+          </div>
+        </section>
+        <section v-if="cautions.length" class="cautions">
+          <h2>Mind</h2>
+          <ul>
+            <li v-for="c in cautions" :key="c.message">
+              <strong>{{ c.message }}</strong> {{ c.why }}
+            </li>
+          </ul>
+        </section>
+      </template>
+
+      <template v-else>
+        <table class="card-table">
+          <thead>
+            <tr>
+              <th>Phase</th>
+              <th>Material</th>
+              <th>INCI</th>
+              <th class="num">%</th>
+              <th class="num">g</th>
+            </tr>
+          </thead>
+          <tbody v-for="(phase, p) in a.phases" :key="p">
+            <tr v-for="(line, l) in a.lines.filter((x) => x.phase === p)" :key="l">
+              <td :data-role="phase.role">
+                <span v-if="l === 0" class="phase-badge">{{ phaseLetter(p) }}</span>
+              </td>
+              <td>
+                {{ capitalise(line.label) }}<small v-if="line.source.note">{{ line.source.note }}</small>
+              </td>
+              <td class="muted">{{ line.material?.inci.join(', ') ?? '–' }}</td>
+              <td class="num mono">
+                {{ line.fill ? 'q.s. ' : '' }}{{ line.given ? formatNumber(line.percent, 2, 4) : '–' }}
+              </td>
+              <td class="num mono">{{ line.given ? formatGrams(line.grams, resolution) : '–' }}</td>
+            </tr>
+            <tr v-if="phase.lines" class="sum">
+              <td></td>
+              <td colspan="2">{{ phase.name }}</td>
+              <td class="num mono">{{ formatNumber(phase.percent) }}</td>
+              <td class="num mono">{{ grams(phase.grams) }}</td>
+            </tr>
+          </tbody>
+          <tfoot>
+            <tr>
+              <td></td>
+              <td colspan="2">Total</td>
+              <td class="num mono">{{ formatNumber(a.amounts.totalPercent, 2, 4) }}</td>
+              <td class="num mono">{{ grams(a.amounts.totalGrams) }}</td>
+            </tr>
+          </tfoot>
+        </table>
+        <section v-if="formula.note" class="text">
+          <h2>Note</h2>
+          <p>{{ formula.note }}</p>
+        </section>
+        <section class="text">
+          <h2>Ingredients, in falling order</h2>
+          <p>{{ inci }}</p>
+        </section>
+        <section v-if="checks.length" class="text">
+          <h2>To check</h2>
+          <ul>
+            <li v-for="f in checks" :key="f.message">{{ f.message }}</li>
+          </ul>
+        </section>
+        <section v-if="cautions.length" class="text">
+          <h2>Mind</h2>
+          <ul>
+            <li v-for="f in cautions" :key="f.message">{{ f.message }}</li>
+          </ul>
+        </section>
+      </template>
+
+      <footer>
+        Omblet informs; it does not certify. Selling or giving away falls under your local cosmetic law.
+      </footer>
+    </article>
+  </div>
+</template>
+
+<style src="./print.css"></style>

@@ -1,0 +1,151 @@
+<script setup lang="ts">
+import { catalogue as base, FactChange, parseNumber, sayNumber, type Material } from '@omblet/core'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import Textarea from 'primevue/textarea'
+import { useToast } from 'primevue/usetoast'
+import { computed, reactive } from 'vue'
+import FormField from '../../components/FormField.vue'
+import RangeField from '../../components/RangeField.vue'
+import { notify } from '../../components/notify'
+import { readRange } from '../../components/range'
+import { explainStorage } from '../../storage/db'
+import { useMaterials } from '../../stores/materials'
+
+const props = defineProps<{ material: Material }>()
+const emit = defineEmits<{ close: [] }>()
+const store = useMaterials()
+const toast = useToast()
+const was = base.find(props.material.id)!
+const m = props.material
+
+const say = (value: number | undefined) => (value === undefined ? '' : sayNumber(value, 4))
+const form = reactive({
+  usage: { low: say(m.usage?.min), high: say(m.usage?.max) },
+  ph: { low: say(m.ph?.min), high: say(m.ph?.max) },
+  heat: say(m.heatMaxC),
+  density: say(m.density),
+  strength: say(m.strengthPercent),
+  hlb: say(m.emulsifier?.hlb),
+  note: m.note ?? '',
+})
+const one = (text: string, min: number, max: number, what: string) => parseNumber(text, { min, max, what })
+const usage = computed(() =>
+  readRange(form.usage.low, form.usage.high, { min: 0, max: 100, what: 'the percent' }),
+)
+const ph = computed(() => readRange(form.ph.low, form.ph.high, { min: 0, max: 14, what: 'the pH' }))
+const singles = computed(() => ({
+  heat: one(form.heat, 0, 300, 'the temperature'),
+  density: one(form.density, 0.01, 25, 'the density'),
+  strength: one(form.strength, 0.001, 100, 'the strength'),
+  hlb: one(form.hlb, 0, 40, 'the HLB'),
+}))
+const errorOf = (key: keyof typeof singles.value) => {
+  const parsed = singles.value[key]
+  return 'error' in parsed ? parsed.error : null
+}
+const valid = computed(
+  () =>
+    !('error' in usage.value) &&
+    !('error' in ph.value) &&
+    Object.values(singles.value).every((p) => !('error' in p)),
+)
+
+/** Only what differs from the catalogue is kept as a change. */
+const change = computed<FactChange | null>(() => {
+  if (!valid.value) return null
+  const range = (read: typeof usage.value, old: { min: number; max: number } | undefined) =>
+    'value' in read && read.value && (read.value.min !== old?.min || read.value.max !== old.max)
+      ? read.value
+      : undefined
+  const number = (key: keyof typeof singles.value, old: number | undefined) => {
+    const parsed = singles.value[key]
+    return 'value' in parsed && parsed.value !== null && parsed.value !== old ? parsed.value : undefined
+  }
+  const next = {
+    usage: range(usage.value, was.usage),
+    ph: range(ph.value, was.ph),
+    heatMaxC: number('heat', was.heatMaxC),
+    density: number('density', was.density),
+    strengthPercent: number('strength', was.strengthPercent),
+    hlb: number('hlb', was.emulsifier?.hlb),
+    note: form.note.trim() !== (was.note ?? '') ? form.note.trim() : undefined,
+  }
+  const told = Object.entries(next).filter(([, value]) => value !== undefined)
+  return told.length > 0 ? FactChange.parse({ id: m.id, ...Object.fromEntries(told) }) : null
+})
+
+async function save() {
+  if (!valid.value) return
+  try {
+    if (change.value) await store.change(change.value)
+    else await store.reset(m.id)
+    emit('close')
+  } catch (error) {
+    notify(toast, explainStorage(error), undefined, 'error')
+  }
+}
+async function reset() {
+  const before = store.changeOf(m.id)
+  await store.reset(m.id)
+  emit('close')
+  if (before)
+    notify(toast, 'Back to the catalogue’s facts.', { label: 'Undo', run: () => void store.change(before) })
+}
+</script>
+
+<template>
+  <Dialog
+    visible
+    modal
+    header="Change facts"
+    :style="{ width: 'min(34rem, calc(100vw - 1rem))' }"
+    :draggable="false"
+    @update:visible="emit('close')"
+  >
+    <form class="dialog-form" @submit.prevent="save" @keydown.stop>
+      <p class="muted small wide">
+        By the paper of your lot, or your own experience. The catalogue stays as it is; your figures win over
+        it until you reset them.
+      </p>
+      <RangeField
+        id="fact-usage"
+        v-model="form.usage"
+        legend="Usual range, %"
+        name="Usual range"
+        unit="percent"
+        :read="usage"
+        autofocus
+      />
+      <RangeField id="fact-ph" v-model="form.ph" legend="pH" name="pH" :read="ph" />
+      <FormField id="fact-heat" label="Stands, °C" :error="errorOf('heat')">
+        <InputText id="fact-heat" v-model="form.heat" class="mono" inputmode="decimal" fluid />
+      </FormField>
+      <FormField id="fact-density" label="Density, g/mL" :error="errorOf('density')">
+        <InputText id="fact-density" v-model="form.density" class="mono" inputmode="decimal" fluid />
+      </FormField>
+      <FormField v-if="!m.parts" id="fact-strength" label="Supplied at, %" :error="errorOf('strength')">
+        <InputText id="fact-strength" v-model="form.strength" class="mono" inputmode="decimal" fluid />
+      </FormField>
+      <FormField v-if="m.emulsifier" id="fact-hlb" label="HLB" :error="errorOf('hlb')">
+        <InputText id="fact-hlb" v-model="form.hlb" class="mono" inputmode="decimal" fluid />
+      </FormField>
+      <FormField id="fact-note" label="Note" class="wide">
+        <Textarea id="fact-note" v-model="form.note" rows="2" auto-resize maxlength="1000" fluid />
+      </FormField>
+      <div class="dialog-buttons">
+        <Button
+          v-if="m.changed"
+          type="button"
+          label="Reset to the catalogue"
+          text
+          severity="secondary"
+          @click="reset"
+        />
+        <Button type="button" label="Cancel" text severity="secondary" @click="emit('close')" />
+        <Button type="submit" label="Save" :disabled="!valid" />
+      </div>
+    </form>
+  </Dialog>
+</template>

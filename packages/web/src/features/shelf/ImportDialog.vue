@@ -1,0 +1,349 @@
+<script setup lang="ts">
+import { capitalise, sayNumber, sayPercent, type Lot, type Material, type TableRead } from '@omblet/core'
+import { proxy, wrap } from 'comlink'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import SelectButton from 'primevue/selectbutton'
+import VirtualScroller from 'primevue/virtualscroller'
+import { useToast } from 'primevue/usetoast'
+import { computed, onBeforeUnmount, ref, shallowRef, useTemplateRef } from 'vue'
+import FindingMark from '../../components/FindingMark.vue'
+import { notify } from '../../components/notify'
+import { explainStorage } from '../../storage/db'
+import { useLots } from '../../stores/lots'
+import { useMaterials } from '../../stores/materials'
+import type { TableWorker } from '../../workers/table.worker'
+
+const open = defineModel<boolean>('open', { required: true })
+const materials = useMaterials()
+const lots = useLots()
+const toast = useToast()
+
+const fileName = ref('')
+const problem = ref<string | null>(null)
+const progress = ref<{ done: number; total: number } | null>(null)
+const storing = ref(false)
+const read = shallowRef<TableRead | null>(null)
+const show = ref<'all' | 'refused'>('all')
+const picker = useTemplateRef<HTMLInputElement>('picker')
+const dragging = ref(false)
+let worker: Worker | null = null
+
+function stop() {
+  worker?.terminate()
+  worker = null
+  progress.value = null
+}
+onBeforeUnmount(stop)
+
+function begin() {
+  stop()
+  read.value = null
+  problem.value = null
+  fileName.value = ''
+  show.value = 'all'
+}
+
+async function take(file: File | undefined) {
+  if (!file) return
+  begin()
+  fileName.value = file.name
+  progress.value = { done: 0, total: 0 }
+  const mine = new Worker(new URL('../../workers/table.worker.ts', import.meta.url), { type: 'module' })
+  worker = mine
+  try {
+    const onProgress = (done: number, total: number) => {
+      if (worker === mine) progress.value = { done, total }
+    }
+    const result = await wrap<TableWorker>(mine).read(file, materials.own, lots.lots, proxy(onProgress))
+    if (worker !== mine) return
+    if (result.error !== undefined) problem.value = result.error
+    else {
+      read.value = result.read
+      if (result.read.rows.length === 0 && result.read.refused.length > 0) show.value = 'refused'
+    }
+  } catch {
+    if (worker === mine) problem.value = `${file.name} could not be read. Save it again as .csv or .xlsx.`
+  }
+  if (worker === mine) stop()
+}
+
+function onPick(event: Event) {
+  const input = event.target as HTMLInputElement
+  void take(input.files?.[0])
+  input.value = ''
+}
+function onDrop(event: DragEvent) {
+  dragging.value = false
+  void take(event.dataTransfer?.files[0])
+}
+
+const of = (status: string) => read.value?.rows.filter((r) => r.status === status).length ?? 0
+const toStore = computed(() => of('new') + of('changes'))
+const what = computed(() => (read.value?.kind === 'lots' ? 'lots' : 'materials'))
+const STATUS = {
+  new: { word: 'new', mark: 'fine' },
+  changes: { word: 'changes yours', mark: 'check' },
+  same: { word: 'the same', mark: 'note' },
+} as const
+const nameOf = (id: string) => capitalise(materials.catalogue.find(id)?.name ?? id)
+const describe = (item: Lot | Material) =>
+  'leftGrams' in item
+    ? {
+        name: nameOf(item.material),
+        detail: [
+          `${sayNumber(item.leftGrams, 2)} g left`,
+          item.batch && `lot ${item.batch}`,
+          item.expires && `until ${item.expires}`,
+          item.supplier,
+        ],
+      }
+    : {
+        name: capitalise(item.name),
+        detail: [
+          item.inci.join(', '),
+          item.usage && `${sayPercent(item.usage.min)} – ${sayPercent(item.usage.max)}`,
+          item.parts && `${item.parts.length} parts`,
+        ],
+      }
+
+interface Shown {
+  key: string
+  row: number
+  mark: 'fine' | 'check' | 'note' | 'stop'
+  word: string
+  name: string
+  detail: string
+}
+const rows = computed<Shown[]>(() => {
+  if (!read.value) return []
+  const refused = read.value.refused.map((r): Shown => ({
+    key: `x${r.row}`,
+    row: r.row,
+    mark: 'stop',
+    word: 'refused',
+    name: r.what || 'no name',
+    detail: r.why,
+  }))
+  if (show.value === 'refused') return refused
+  const taken = read.value.rows.map((r): Shown => {
+    const { name, detail } = describe(r.item)
+    const { mark, word } = STATUS[r.status]
+    return { key: `r${r.row}`, row: r.row, mark, word, name, detail: detail.filter(Boolean).join(' · ') }
+  })
+  return [...taken, ...refused].sort((a, b) => a.row - b.row)
+})
+const filters = computed(() => [
+  { value: 'all', label: `All ${(read.value?.rows.length ?? 0) + (read.value?.refused.length ?? 0)}` },
+  { value: 'refused', label: `Refused ${read.value?.refused.length ?? 0}` },
+])
+
+async function store() {
+  if (!read.value || toStore.value === 0) return
+  storing.value = true
+  try {
+    if (read.value.kind === 'lots')
+      await materials.takeIn(
+        [],
+        read.value.rows.flatMap((r) => (r.status === 'same' ? [] : [r.item])),
+      )
+    else
+      await materials.takeIn(
+        read.value.rows.flatMap((r) => (r.status === 'same' ? [] : [r.item])),
+        [],
+      )
+    notify(toast, `${toStore.value} ${what.value} taken in from ${fileName.value}.`)
+    open.value = false
+  } catch (error) {
+    problem.value = explainStorage(error)
+  }
+  storing.value = false
+}
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="open"
+    modal
+    header="Take in materials or lots"
+    :style="{ width: 'min(52rem, calc(100vw - 1rem))' }"
+    :draggable="false"
+    @show="begin"
+    @hide="stop"
+  >
+    <div class="import">
+      <p v-if="!read" class="muted">
+        A .csv or .xlsx file whose first row names the columns. Lots: <em>material, left_grams</em> and what
+        else you keep (pack_grams, price, supplier, batch, bought, opened, expires, analysis, note). Materials
+        of your own: <em>name, inci</em> and functions, solubility, phase, usage_min, usage_max, ph_min,
+        ph_max, parts. Nothing is stored before you have seen it.
+      </p>
+      <div
+        v-if="!read && !progress"
+        class="drop"
+        :class="{ over: dragging }"
+        @dragover.prevent="dragging = true"
+        @dragleave="dragging = false"
+        @drop.prevent="onDrop"
+      >
+        <Button label="Choose a file" icon="pi pi-upload" @click="picker?.click()" />
+        <span class="muted small">or drop it here</span>
+        <input
+          ref="picker"
+          type="file"
+          accept=".csv,.tsv,.txt,.xlsx"
+          data-testid="table-picker"
+          hidden
+          @change="onPick"
+        />
+      </div>
+      <p v-if="problem" class="error-text" role="alert">{{ problem }}</p>
+      <div v-if="progress" class="reading" role="status">
+        <span
+          >Reading {{ fileName
+          }}<template v-if="progress.total">
+            : {{ progress.done }} of {{ progress.total }} rows</template
+          ></span
+        >
+        <progress :value="progress.total ? progress.done : undefined" :max="progress.total || 1"></progress>
+        <Button label="Stop" severity="secondary" outlined size="small" @click="begin" />
+      </div>
+      <template v-if="read">
+        <p>
+          <strong>{{ fileName }}</strong>: {{ of('new') }} new {{ what }}, {{ of('changes') }} that change
+          yours, {{ of('same') }} the same, {{ read.refused.length }} refused.
+        </p>
+        <p v-if="read.ignored.length" class="muted small">
+          Columns that mean nothing here: {{ read.ignored.join(', ') }}.
+        </p>
+        <SelectButton
+          v-model="show"
+          :options="filters"
+          option-label="label"
+          option-value="value"
+          :allow-empty="false"
+          size="small"
+          aria-label="Which rows"
+        />
+        <div class="rows" tabindex="0" role="region" aria-label="Rows of the file">
+          <VirtualScroller v-if="rows.length" :items="rows" :item-size="46" class="scroller">
+            <template #item="{ item }: { item: Shown }">
+              <div class="row">
+                <span class="mono muted small">{{ item.row }}</span>
+                <FindingMark :severity="item.mark" :size="16" />
+                <span class="word small">{{ item.word }}</span>
+                <span class="name">{{ item.name }}</span>
+                <span class="small detail" :title="item.detail">{{ item.detail }}</span>
+              </div>
+            </template>
+          </VirtualScroller>
+          <p v-else class="muted none">No row is refused.</p>
+        </div>
+      </template>
+      <div class="buttons">
+        <Button v-if="read" label="Another file" text severity="secondary" @click="begin" />
+        <span></span>
+        <Button label="Cancel" text severity="secondary" @click="open = false" />
+        <Button
+          v-if="read"
+          :label="toStore === 0 ? 'Nothing to store' : `Store ${toStore} ${what}`"
+          :disabled="toStore === 0 || storing"
+          :loading="storing"
+          @click="store"
+        />
+      </div>
+    </div>
+  </Dialog>
+</template>
+
+<style scoped>
+.import {
+  display: grid;
+  gap: 0.75rem;
+}
+em {
+  font-style: normal;
+  font-family: var(--mono);
+  font-size: 0.875rem;
+}
+.drop {
+  display: grid;
+  justify-items: center;
+  gap: 0.5rem;
+  padding: 2rem 1rem;
+  border: 1.5px dashed var(--line-strong);
+  border-radius: 12px;
+}
+.drop.over {
+  background: var(--wash);
+  border-color: var(--accent);
+}
+.reading {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 0.5rem 1rem;
+  align-items: center;
+}
+.reading > span {
+  grid-column: 1 / -1;
+}
+progress {
+  width: 100%;
+  accent-color: var(--accent);
+}
+.rows {
+  height: min(46vh, 22rem);
+  border: 1px solid var(--line);
+  border-radius: 10px;
+  overflow: hidden;
+}
+.scroller {
+  height: 100%;
+  width: 100%;
+}
+.row {
+  display: grid;
+  grid-template-columns: 2.5rem 16px 4rem minmax(0, 11rem) minmax(0, 1fr);
+  align-items: center;
+  gap: 0.625rem;
+  height: 46px;
+  padding: 0 0.75rem;
+  border-bottom: 1px solid var(--line);
+}
+.row > .mono {
+  text-align: right;
+}
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.detail {
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+  line-clamp: 2;
+  overflow: hidden;
+  line-height: 1.3;
+}
+.none {
+  padding: 1rem;
+}
+.buttons {
+  display: flex;
+  gap: 0.5rem;
+}
+.buttons > span {
+  flex: 1;
+}
+@media (max-width: 620px) {
+  .row {
+    grid-template-columns: 2.5rem 16px minmax(0, 1fr);
+    height: 46px;
+  }
+  .word,
+  .detail {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,237 @@
+<script setup lang="ts">
+import { Lot, parseNumber, sayNumber, usualTraces, type Material } from '@omblet/core'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import Textarea from 'primevue/textarea'
+import { computed, onMounted, reactive, ref, useTemplateRef } from 'vue'
+import AnalysisEditor, { type AnalysisRow } from './AnalysisEditor.vue'
+import FormField from '../../components/FormField.vue'
+import { makeId } from '../../storage/channel'
+import { useLots } from '../../stores/lots'
+
+const props = defineProps<{ material: Material; lot: Lot | null }>()
+const emit = defineEmits<{ close: [] }>()
+const store = useLots()
+
+const say = (value: number | undefined) => (value === undefined ? '' : sayNumber(value, 4))
+const form = reactive({
+  left: say(props.lot?.leftGrams),
+  pack: say(props.lot?.packGrams),
+  price: say(props.lot?.price),
+  supplier: props.lot?.supplier ?? '',
+  batch: props.lot?.batch ?? '',
+  bought: props.lot?.bought ?? '',
+  opened: props.lot?.opened ?? '',
+  expires: props.lot?.expires ?? '',
+  note: props.lot?.note ?? '',
+})
+
+/** Natural oils and scents bring along what only the lot's paper tells. */
+const asksAnalysis =
+  usualTraces(props.material).length > 0 ||
+  props.material.kind === 'essential-oil' ||
+  props.material.kind === 'fragrance' ||
+  props.lot?.analysis !== undefined
+const analysis = ref<AnalysisRow[]>(
+  props.lot?.analysis?.map((a) => ({ inci: a.inci, percent: sayNumber(a.percent, 5) })) ??
+    (asksAnalysis ? usualTraces(props.material).map((t) => ({ inci: t.inci, percent: '' })) : []),
+)
+const share = (text: string) => parseNumber(text, { min: 0, max: 100, what: 'the percent' })
+const analysisError = computed(() => {
+  for (const { inci, percent } of analysis.value) {
+    const parsed = share(percent)
+    if ('error' in parsed) return parsed.error
+    if (parsed.value !== null && inci.trim() === '') return 'Name the substance of each percent.'
+  }
+  return null
+})
+
+const MOST_BYTES = 10_000_000
+const paper = ref<{ name: string; blob: Blob } | null>(null)
+const paperError = ref<string | null>(null)
+const paperPicker = useTemplateRef<HTMLInputElement>('paperPicker')
+let hadPaper = false
+onMounted(async () => {
+  const kept = props.lot ? await store.fileOf(props.lot.id) : undefined
+  hadPaper = kept !== undefined
+  if (kept) paper.value = { name: kept.name, blob: kept.blob }
+})
+function onPaper(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  paperError.value = file.size > MOST_BYTES ? `${file.name} is over 10 MB. Keep a smaller copy here.` : null
+  if (!paperError.value) paper.value = { name: file.name, blob: file }
+}
+function openPaper() {
+  if (!paper.value) return
+  const url = URL.createObjectURL(paper.value.blob)
+  const link = document.createElement('a')
+  link.href = url
+  link.download = paper.value.name
+  link.click()
+  setTimeout(() => URL.revokeObjectURL(url), 10_000)
+}
+
+const number = (text: string, what: string) => parseNumber(text, { min: 0, max: 1e7, what })
+const left = computed(() => number(form.left, 'the amount'))
+const pack = computed(() => number(form.pack, 'the pack'))
+const price = computed(() => number(form.price, 'the price'))
+const errors = computed(() => ({
+  left:
+    'error' in left.value
+      ? left.value.error
+      : asked.value && left.value.value === null && form.pack === ''
+        ? 'Type how many grams are left.'
+        : null,
+  pack: 'error' in pack.value ? pack.value.error : null,
+  price: 'error' in price.value ? price.value.error : null,
+  analysis: analysisError.value,
+}))
+const valid = computed(() => Object.values(errors.value).every((e) => e === null))
+/** Once the fields of the amount were left, an empty one is said to be. */
+const asked = ref(props.lot !== null)
+const valueOf = (parsed: ReturnType<typeof number>) => ('value' in parsed ? parsed.value : null)
+
+async function save() {
+  asked.value = true
+  if (!valid.value) return
+  const packGrams = valueOf(pack.value)
+  const optional = {
+    packGrams,
+    price: valueOf(price.value),
+    supplier: form.supplier.trim(),
+    batch: form.batch.trim(),
+    bought: form.bought,
+    opened: form.opened,
+    expires: form.expires,
+    note: form.note.trim(),
+  }
+  const told = analysis.value.flatMap(({ inci, percent }) => {
+    const parsed = share(percent)
+    return 'value' in parsed && parsed.value !== null ? [{ inci: inci.trim(), percent: parsed.value }] : []
+  })
+  const { analysis: _analysis, ...kept } = props.lot ?? {}
+  const lot = Lot.parse({
+    ...Object.fromEntries(Object.entries(kept).filter(([key]) => !(key in optional))),
+    ...(told.length > 0 ? { analysis: told } : {}),
+    id: props.lot?.id ?? makeId(),
+    material: props.material.id,
+    leftGrams: valueOf(left.value) ?? packGrams ?? 0,
+    ...Object.fromEntries(Object.entries(optional).filter(([, value]) => value !== null && value !== '')),
+  })
+  await store.put(lot)
+  if (paper.value) await store.putFile({ lot: lot.id, ...paper.value })
+  else if (hadPaper) await store.dropFile(lot.id)
+  emit('close')
+}
+</script>
+
+<template>
+  <Dialog
+    visible
+    modal
+    :header="lot ? 'Change a lot' : 'Add a lot'"
+    :style="{ width: 'min(34rem, calc(100vw - 1rem))' }"
+    :draggable="false"
+    @update:visible="emit('close')"
+  >
+    <form class="dialog-form" @submit.prevent="save">
+      <FormField id="lot-pack" label="Pack, in grams" :error="errors.pack">
+        <InputText id="lot-pack" v-model="form.pack" autofocus inputmode="decimal" class="mono" fluid />
+      </FormField>
+      <FormField id="lot-left" label="Left, in grams" :error="errors.left">
+        <InputText
+          id="lot-left"
+          v-model="form.left"
+          inputmode="decimal"
+          class="mono"
+          :placeholder="form.pack"
+          fluid
+          @blur="asked = true"
+        />
+      </FormField>
+      <FormField id="lot-price" label="Price of the pack" :error="errors.price">
+        <InputText id="lot-price" v-model="form.price" inputmode="decimal" class="mono" fluid />
+      </FormField>
+      <FormField id="lot-expires" label="Good until">
+        <InputText id="lot-expires" v-model="form.expires" type="date" fluid />
+      </FormField>
+      <FormField id="lot-bought" label="Bought">
+        <InputText id="lot-bought" v-model="form.bought" type="date" fluid />
+      </FormField>
+      <FormField id="lot-opened" label="Opened">
+        <InputText id="lot-opened" v-model="form.opened" type="date" fluid />
+      </FormField>
+      <FormField id="lot-supplier" label="From">
+        <InputText id="lot-supplier" v-model="form.supplier" maxlength="200" fluid />
+      </FormField>
+      <FormField id="lot-batch" label="Lot number">
+        <InputText id="lot-batch" v-model="form.batch" maxlength="100" fluid />
+      </FormField>
+      <FormField id="lot-note" label="Note" class="wide">
+        <Textarea id="lot-note" v-model="form.note" rows="2" auto-resize maxlength="2000" fluid />
+      </FormField>
+      <AnalysisEditor v-if="asksAnalysis" v-model="analysis" class="wide" :error="errors.analysis" />
+      <div class="field wide">
+        <span id="paper-label" class="label">Its paper (certificate, data sheet, photograph)</span>
+        <div class="paper">
+          <Button
+            v-if="paper"
+            type="button"
+            :label="paper.name"
+            icon="pi pi-file"
+            text
+            size="small"
+            class="paper-name"
+            @click="openPaper"
+          />
+          <Button
+            type="button"
+            :label="paper ? 'Choose another' : 'Choose a file'"
+            severity="secondary"
+            outlined
+            size="small"
+            aria-describedby="paper-label"
+            @click="paperPicker?.click()"
+          />
+          <Button
+            v-if="paper"
+            type="button"
+            label="Take away"
+            text
+            severity="secondary"
+            size="small"
+            @click="paper = null"
+          />
+          <input ref="paperPicker" type="file" data-testid="paper-picker" hidden @change="onPaper" />
+        </div>
+        <p v-if="paperError" class="error" role="alert">{{ paperError }}</p>
+        <p class="muted small">It stays in this browser; a backup does not carry it.</p>
+      </div>
+      <div class="dialog-buttons">
+        <Button type="button" label="Cancel" text severity="secondary" @click="emit('close')" />
+        <Button type="submit" :label="lot ? 'Save' : 'Add'" :disabled="!valid" />
+      </div>
+    </form>
+  </Dialog>
+</template>
+
+<style scoped>
+.label {
+  font-size: 0.875rem;
+  color: var(--muted);
+}
+.paper {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+  padding: 0.25rem 0;
+}
+.paper-name {
+  max-width: 100%;
+  overflow-wrap: anywhere;
+}
+</style>

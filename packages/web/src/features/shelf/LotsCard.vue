@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import {
+  daysLeft,
+  freshnessOf,
+  pricePerGram,
+  sayNumber,
+  sayPercent,
+  type Lot,
+  type Material,
+} from '@omblet/core'
+import Button from 'primevue/button'
+import { useToast } from 'primevue/usetoast'
+import { computed, ref } from 'vue'
+import FindingMark from '../../components/FindingMark.vue'
+import { notify } from '../../components/notify'
+import { today, useLots } from '../../stores/lots'
+import LotDialog from './LotDialog.vue'
+
+const props = defineProps<{ material: Material }>()
+const store = useLots()
+const toast = useToast()
+const lots = computed(() => store.of(props.material.id))
+const price = computed(() => pricePerGram(store.lots, props.material.id))
+const editing = ref<Lot | 'new' | null>(null)
+
+const MARK = { past: 'stop', soon: 'check', good: 'fine', unknown: 'note' } as const
+function lasts(lot: Lot) {
+  const days = daysLeft(lot, today())
+  if (days === null) return 'no date told'
+  if (days < 0) return `past since ${lot.expires}`
+  return days === 0 ? 'ends today' : `until ${lot.expires}, ${days} ${days === 1 ? 'day' : 'days'}`
+}
+const details = (lot: Lot) =>
+  [
+    lot.supplier,
+    lot.batch && `lot ${lot.batch}`,
+    lot.bought && `bought ${lot.bought}`,
+    lot.opened && `opened ${lot.opened}`,
+    lot.price !== undefined && lot.packGrams
+      ? `${sayNumber(lot.price)} for ${sayNumber(lot.packGrams)} g`
+      : '',
+  ]
+    .filter(Boolean)
+    .join(' · ')
+
+async function remove(lot: Lot) {
+  const file = await store.remove(lot)
+  const putBack = async () => {
+    await store.put(lot)
+    if (file) await store.putFile(file)
+  }
+  notify(toast, 'Lot taken off the shelf.', { label: 'Undo', run: () => void putBack() })
+}
+</script>
+
+<template>
+  <section class="card" aria-labelledby="lots-title">
+    <header>
+      <h2 id="lots-title">On my shelf</h2>
+      <span v-if="lots.length" class="mono">{{ sayNumber(store.left(material.id), 1) }} g</span>
+    </header>
+    <p v-if="store.problem" class="error-text" role="alert">{{ store.problem }}</p>
+    <p v-if="lots.length === 0" class="muted">None. Add what you have, with its date and price.</p>
+    <p v-if="price !== null" class="muted small">
+      About {{ sayNumber(price * 100, 2) }} for 100 g, by the newest pack.
+    </p>
+    <ul>
+      <li v-for="lot in lots" :key="lot.id">
+        <FindingMark :severity="MARK[freshnessOf(lot, today())]" :size="16" />
+        <div class="what">
+          <p>
+            <span class="mono">{{ sayNumber(lot.leftGrams, 2) }} g</span> left, {{ lasts(lot) }}
+          </p>
+          <p v-if="details(lot)" class="muted small">{{ details(lot) }}</p>
+          <p v-if="lot.analysis?.length" class="muted small">
+            analysis: {{ lot.analysis.map((a) => `${a.inci} ${sayPercent(a.percent)}`).join(', ') }}
+          </p>
+          <p v-if="lot.note" class="muted small note">{{ lot.note }}</p>
+        </div>
+        <Button
+          icon="pi pi-pencil"
+          text
+          rounded
+          severity="secondary"
+          size="small"
+          aria-label="Change this lot"
+          @click="editing = lot"
+        />
+        <Button
+          icon="pi pi-trash"
+          text
+          rounded
+          severity="secondary"
+          size="small"
+          aria-label="Take this lot off the shelf"
+          @click="remove(lot)"
+        />
+      </li>
+    </ul>
+    <Button
+      label="Add a lot"
+      icon="pi pi-plus"
+      size="small"
+      severity="secondary"
+      outlined
+      @click="editing = 'new'"
+    />
+    <LotDialog
+      v-if="editing"
+      :material="material"
+      :lot="editing === 'new' ? null : editing"
+      @close="editing = null"
+    />
+  </section>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  justify-content: space-between;
+}
+h2 {
+  font-size: 1rem;
+  padding-bottom: 0.625rem;
+}
+.card {
+  padding: 0.875rem 1rem;
+}
+li {
+  display: flex;
+  align-items: flex-start;
+  gap: 0.625rem;
+  padding: 0.5rem 0;
+  border-top: 1px solid var(--line);
+}
+.what {
+  flex: 1;
+  min-width: 0;
+  overflow-wrap: anywhere;
+}
+.note {
+  font-style: italic;
+}
+ul,
+p {
+  padding-bottom: 0.375rem;
+}
+</style>

@@ -1,0 +1,277 @@
+<script setup lang="ts">
+import {
+  acidBaseOf,
+  capitalise,
+  catalogue as base,
+  clashesOf,
+  limitRowsOf,
+  properInci,
+  slug,
+} from '@omblet/core'
+import Button from 'primevue/button'
+import { useToast } from 'primevue/usetoast'
+import { computed, defineAsyncComponent, ref, watchEffect } from 'vue'
+import { useRouter } from 'vue-router'
+import Jar from '../../components/Jar.vue'
+import MaterialFacts from '../../components/MaterialFacts.vue'
+import OwnMaterialDialog from '../../components/OwnMaterialDialog.vue'
+import { notify } from '../../components/notify'
+import FactsDialog from './FactsDialog.vue'
+import LotsCard from './LotsCard.vue'
+import { useLibrary } from '../../stores/library'
+import { useMaterials } from '../../stores/materials'
+
+const props = defineProps<{ id: string }>()
+const materials = useMaterials()
+const library = useLibrary()
+const SolubilityCharts = defineAsyncComponent(() => import('./SolubilityCharts.vue'))
+
+const material = computed(() => materials.catalogue.materials.find((m) => m.id === props.id) ?? null)
+watchEffect(() => {
+  document.title = material.value ? `${capitalise(material.value.name)} – Omblet` : 'Omblet'
+})
+const limits = computed(() => (material.value ? limitRowsOf(material.value) : []))
+const clashes = computed(() => (material.value ? clashesOf(material.value) : []))
+/** The solid whose solubility can be drawn: the material itself, where its constants are known. */
+const solid = computed(() => {
+  const constants =
+    material.value && !material.value.parts ? acidBaseOf(slug(material.value.inci[0]!)) : undefined
+  return constants &&
+    (constants.intrinsicSolubility ?? constants.waterSolubility ?? Infinity) < 300 &&
+    constants.counterIonCharge === 0
+    ? constants
+    : null
+})
+const users = computed(() =>
+  library.summaries.filter(({ record }) =>
+    record.formula.phases.some((p) =>
+      p.lines.some((l) => (materials.catalogue.find(l.material)?.id ?? l.material) === props.id),
+    ),
+  ),
+)
+const router = useRouter()
+const toast = useToast()
+const changing = ref(false)
+async function removeOwn() {
+  const gone = material.value!
+  await materials.remove(gone.id)
+  await router.push('/shelf')
+  const used = users.value.length
+  notify(
+    toast,
+    used > 0
+      ? `${capitalise(gone.name)} taken out; ${used} ${used === 1 ? 'formula still names' : 'formulas still name'} it.`
+      : `${capitalise(gone.name)} taken out.`,
+    { label: 'Undo', run: () => void materials.put(gone) },
+  )
+}
+const nameOf = (key: string) => base.find(key)?.name ?? properInci(key.replaceAll('-', ' '))
+</script>
+
+<template>
+  <div v-if="!material" class="page">
+    <h1>This material is not here</h1>
+    <p><RouterLink to="/shelf">Go to the Shelf</RouterLink></p>
+  </div>
+  <div v-else class="page">
+    <p class="back">
+      <RouterLink to="/shelf"><i class="pi pi-arrow-left" aria-hidden="true"></i> Shelf</RouterLink>
+    </p>
+    <header class="head">
+      <h1>{{ capitalise(material.name) }}</h1>
+      <Button
+        :label="material.own ? 'Change' : 'Change facts'"
+        icon="pi pi-pencil"
+        severity="secondary"
+        outlined
+        size="small"
+        @click="changing = true"
+      />
+      <Button
+        v-if="material.own"
+        label="Take out"
+        icon="pi pi-trash"
+        severity="secondary"
+        text
+        size="small"
+        @click="removeOwn"
+      />
+    </header>
+    <p v-if="material.note" class="lead">{{ material.note }}</p>
+    <div class="columns">
+      <div class="stack">
+        <section class="card" aria-labelledby="facts-title">
+          <h2 id="facts-title">Facts</h2>
+          <MaterialFacts :material="material" />
+          <p v-if="material.aliases?.length" class="muted small">
+            Also called {{ material.aliases.join(', ') }}.
+          </p>
+        </section>
+        <LotsCard :material="material" />
+        <section v-if="clashes.length" class="card" aria-labelledby="clash-title">
+          <h2 id="clash-title">Does not go with</h2>
+          <ul class="plain">
+            <li v-for="(clash, i) in clashes" :key="i">
+              <strong>{{ capitalise(clash.with.map(nameOf).join(', ')) }}</strong>: they {{ clash.what }}.
+              {{ clash.why }}
+            </li>
+          </ul>
+        </section>
+      </div>
+      <div class="stack">
+        <section v-if="solid" class="card" aria-labelledby="solubility-title">
+          <h2 id="solubility-title">What stays dissolved</h2>
+          <SolubilityCharts :solid="solid" />
+        </section>
+        <section class="card" aria-labelledby="limits-title">
+          <h2 id="limits-title">Limits</h2>
+          <p v-if="limits.length === 0" class="muted">
+            No cap is known here. Look up your own region’s rules.
+          </p>
+          <div v-else class="scroll" tabindex="0" role="region" aria-label="Limits table">
+            <table>
+              <thead>
+                <tr>
+                  <th>Substance</th>
+                  <th>Cap</th>
+                  <th>Product</th>
+                  <th>By</th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="(row, i) in limits" :key="i">
+                  <td>{{ row.substance }}</td>
+                  <td class="cap">
+                    <span class="mono">{{ row.cap }}</span><small v-if="row.note">{{ row.note }}</small>
+                  </td>
+                  <td>{{ row.where }}</td>
+                  <td>
+                    <strong v-if="row.kind === 'law'">{{ row.authority }}</strong><span v-else>{{
+                      row.authority
+                    }}</span
+                    ><small>{{ row.source }}</small>
+                  </td>
+                </tr>
+              </tbody>
+            </table>
+          </div>
+        </section>
+        <section class="card" aria-labelledby="used-title">
+          <h2 id="used-title">In your formulas</h2>
+          <p v-if="users.length === 0" class="muted">None uses it yet.</p>
+          <ul v-else class="users">
+            <li v-for="{ record, layers } in users" :key="record.id">
+              <Jar :layers="layers" small />
+              <RouterLink :to="`/formulas/${record.id}`">{{ record.formula.name }}</RouterLink>
+            </li>
+          </ul>
+        </section>
+      </div>
+    </div>
+    <OwnMaterialDialog
+      v-if="material.own"
+      v-model:open="changing"
+      :material="material"
+      @made="changing = false"
+    />
+    <FactsDialog v-else-if="changing" :material="material" @close="changing = false" />
+  </div>
+</template>
+
+<style scoped>
+.page {
+  padding: 1rem 1.25rem 3rem;
+  max-width: 1360px;
+}
+.back a {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.5rem;
+  min-height: 28px;
+  color: var(--accent-ink);
+  text-decoration: none;
+}
+h1 {
+  font-size: 1.5rem;
+  padding-bottom: 0.25rem;
+  overflow-wrap: anywhere;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem 0.75rem;
+}
+h2 {
+  font-size: 1rem;
+  padding-bottom: 0.625rem;
+}
+.lead {
+  max-width: 44rem;
+}
+.columns {
+  display: grid;
+  grid-template-columns: minmax(20rem, 5fr) minmax(0, 7fr);
+  gap: 0.875rem;
+  align-items: start;
+  padding-top: 0.875rem;
+}
+.stack {
+  display: grid;
+  gap: 0.875rem;
+}
+.card {
+  min-width: 0;
+  padding: 0.875rem 1rem;
+}
+.scroll {
+  overflow-x: auto;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 0.875rem;
+}
+th {
+  padding: 0 0.5rem 0.25rem 0;
+  color: var(--muted);
+  font-weight: 400;
+  text-align: left;
+}
+td {
+  padding: 0.4rem 0.5rem 0.4rem 0;
+  border-top: 1px solid var(--line);
+  vertical-align: top;
+}
+.cap {
+  white-space: nowrap;
+}
+small {
+  display: block;
+  color: var(--muted);
+  font-size: 0.75rem;
+  white-space: normal;
+}
+.plain li {
+  padding: 0.25rem 0;
+}
+.users {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(14rem, 1fr));
+  gap: 0.625rem;
+}
+.users li {
+  display: flex;
+  align-items: center;
+  gap: 0.75rem;
+}
+.users a {
+  color: inherit;
+  overflow-wrap: anywhere;
+}
+@media (max-width: 980px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

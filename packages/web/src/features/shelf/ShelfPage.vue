@@ -1,0 +1,314 @@
+<script setup lang="ts">
+import { capitalise, lotRows, materialRows, sayNumber, sayPercent, type Material } from '@omblet/core'
+import Button from 'primevue/button'
+import Menu from 'primevue/menu'
+import Select from 'primevue/select'
+import VirtualScroller from 'primevue/virtualscroller'
+import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { downloadCsv, downloadSpreadsheet } from '../../components/download'
+import Notice from '../../components/Notice.vue'
+import OwnMaterialDialog from '../../components/OwnMaterialDialog.vue'
+import SearchField from '../../components/SearchField.vue'
+import { useLibrary } from '../../stores/library'
+import { useMaterials } from '../../stores/materials'
+import { useLots } from '../../stores/lots'
+import { GROUPS, groupOf } from './groups'
+
+const ImportDialog = defineAsyncComponent(() => import('./ImportDialog.vue'))
+const materials = useMaterials()
+const library = useLibrary()
+const lots = useLots()
+const route = useRoute()
+const router = useRouter()
+
+const words = ref(String(route.query['q'] ?? ''))
+const group = ref<string | null>((route.query['group'] as string | undefined) ?? null)
+const phase = ref<string | null>(null)
+const which = ref<'all' | 'shelf' | 'used' | 'own'>('all')
+
+const groups = [{ value: null, label: 'Every kind' }, ...GROUPS.map((g) => ({ value: g.id, label: g.label }))]
+const phases = [
+  { value: null, label: 'Any phase' },
+  { value: 'water', label: 'Water' },
+  { value: 'oil', label: 'Oil' },
+  { value: 'cool-down', label: 'Cool-down' },
+  { value: 'any', label: 'Goes anywhere' },
+]
+const whiches = [
+  { value: 'all', label: 'All materials' },
+  { value: 'shelf', label: 'On my shelf' },
+  { value: 'used', label: 'In my formulas' },
+  { value: 'own', label: 'My own' },
+]
+
+const used = computed(() => {
+  const ids = new Set<string>()
+  for (const { formula } of library.records) {
+    for (const p of formula.phases)
+      for (const line of p.lines) ids.add(materials.catalogue.find(line.material)?.id ?? line.material)
+  }
+  return ids
+})
+const found = computed<readonly Material[]>(() =>
+  words.value.trim() === '' ? materials.catalogue.materials : materials.search(words.value, 400),
+)
+const inWhich = (m: Material) =>
+  which.value === 'all' ||
+  (which.value === 'own' ? m.own === true : (which.value === 'shelf' ? lots.owned : used.value).has(m.id))
+const shown = computed(() =>
+  found.value.filter(
+    (m) =>
+      (group.value === null || groupOf(m.kind) === group.value) &&
+      (phase.value === null || m.phase === phase.value) &&
+      inWhich(m),
+  ),
+)
+const EMPTY = {
+  all: 'No material matches.',
+  shelf: 'Nothing stands on your shelf here. Open a material and add a lot.',
+  used: 'None of your formulas uses such a material.',
+  own: 'No material of your own yet. Make one with New material.',
+}
+const nameOf = (id: string) => materials.catalogue.find(id)?.name ?? id
+const range = (m: Material) =>
+  m.usage ? `${sayNumber(m.usage.min, 4)}–${sayPercent(m.usage.max)}` : 'no range known'
+const remember = () =>
+  void router.replace({
+    query: { ...(words.value ? { q: words.value } : {}), ...(group.value ? { group: group.value } : {}) },
+  })
+watch(words, remember)
+const making = ref(false)
+const importing = ref(false)
+const importUsed = ref(false)
+const menu = useTemplateRef<InstanceType<typeof Menu>>('menu')
+function takeIn() {
+  importUsed.value = true
+  importing.value = true
+}
+const exports = computed(() => [
+  {
+    label: `My lots (${lots.lots.length})`,
+    items: [
+      { label: 'as CSV', command: () => downloadCsv('omblet-lots', lotRows(lots.lots)) },
+      {
+        label: 'as a spreadsheet',
+        command: () => void downloadSpreadsheet('omblet-lots', lotRows(lots.lots)),
+      },
+    ],
+  },
+  {
+    label: `My own materials (${materials.own.length})`,
+    items: [
+      { label: 'as CSV', command: () => downloadCsv('omblet-materials', materialRows(materials.own)) },
+      {
+        label: 'as a spreadsheet',
+        command: () => void downloadSpreadsheet('omblet-materials', materialRows(materials.own)),
+      },
+    ],
+  },
+])
+function onMade(material: Material) {
+  making.value = false
+  void router.push(`/shelf/${material.id}`)
+}
+function clear() {
+  words.value = ''
+  group.value = null
+  phase.value = null
+  which.value = 'all'
+  remember()
+}
+</script>
+
+<template>
+  <div class="page">
+    <header class="head">
+      <h1>Shelf</h1>
+      <span class="muted small count" aria-live="polite"
+        >{{ shown.length }} of {{ materials.catalogue.materials.length }} materials</span
+      >
+      <Button label="New material" icon="pi pi-plus" severity="secondary" outlined @click="making = true" />
+      <Button label="Take in" icon="pi pi-upload" severity="secondary" outlined @click="takeIn" />
+      <Button
+        label="Hand out"
+        icon="pi pi-download"
+        severity="secondary"
+        outlined
+        aria-haspopup="true"
+        @click="menu?.toggle($event)"
+      />
+      <Menu ref="menu" :model="exports" popup />
+    </header>
+    <div class="filters" role="search">
+      <SearchField v-model="words" label="Search materials" placeholder="INCI, common name or what it does" />
+      <Select
+        v-model="group"
+        :options="groups"
+        option-label="label"
+        option-value="value"
+        placeholder="Every kind"
+        aria-label="Kind of material"
+        @change="remember"
+      />
+      <Select
+        v-model="phase"
+        :options="phases"
+        option-label="label"
+        option-value="value"
+        placeholder="Any phase"
+        aria-label="Phase"
+      />
+      <Select
+        v-model="which"
+        :options="whiches"
+        option-label="label"
+        option-value="value"
+        aria-label="Which materials"
+      />
+    </div>
+    <Notice v-if="lots.expiring.length" kind="check" class="expiring">
+      Ending soon or past:
+      <template v-for="(lot, i) in lots.expiring.slice(0, 4)" :key="lot.id"
+        ><template v-if="i > 0">, </template
+        ><RouterLink :to="`/shelf/${lot.material}`">{{ nameOf(lot.material) }}</RouterLink> ({{
+          lot.expires
+        }})</template
+      ><template v-if="lots.expiring.length > 4"> and {{ lots.expiring.length - 4 }} more</template>.
+    </Notice>
+    <div v-if="shown.length > 0" class="card list">
+      <div class="row titles muted small" aria-hidden="true">
+        <span>Material</span><span>Does</span><span>Goes into</span><span class="num">Usual range</span>
+      </div>
+      <VirtualScroller :items="[...shown]" :item-size="54" class="scroller">
+        <template #item="{ item }">
+          <RouterLink :to="`/shelf/${item.id}`" class="row">
+            <span class="names">
+              <span class="name"
+                >{{ capitalise(item.name) }}<span v-if="item.own" class="muted small"> · your own</span></span
+              >
+              <span class="muted small inci">{{ item.inci.join(', ') }}</span>
+            </span>
+            <span class="muted small does">{{ item.functions.slice(0, 3).join(', ') }}</span>
+            <span class="small into">{{ item.phase === 'any' ? 'anywhere' : item.phase }}</span>
+            <span class="mono small num">{{ range(item) }}</span>
+          </RouterLink>
+        </template>
+      </VirtualScroller>
+    </div>
+    <div v-else class="empty">
+      <p>
+        {{ EMPTY[which] }}
+      </p>
+      <Button label="Show all" severity="secondary" outlined @click="clear" />
+    </div>
+    <OwnMaterialDialog v-model:open="making" :name="words.trim()" action="Make" @made="onMade" />
+    <ImportDialog v-if="importUsed" v-model:open="importing" />
+  </div>
+</template>
+
+<style scoped>
+.expiring {
+  margin-bottom: 0.75rem;
+}
+.expiring a {
+  color: inherit;
+}
+.page {
+  display: flex;
+  flex-direction: column;
+  height: 100dvh;
+  padding: 1rem 1.25rem;
+  max-width: 1360px;
+}
+.head {
+  display: flex;
+  align-items: baseline;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+  padding-bottom: 0.875rem;
+}
+h1 {
+  padding-right: 0.5rem;
+  font-size: 1.5rem;
+}
+.count {
+  flex: 1;
+}
+.filters {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+  padding-bottom: 0.875rem;
+}
+.list {
+  flex: 1;
+  min-height: 16rem;
+  display: flex;
+  flex-direction: column;
+  overflow: hidden;
+}
+.scroller {
+  flex: 1;
+  width: 100%;
+}
+.row {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 17rem) 6rem 9.5rem;
+  align-items: center;
+  gap: 1rem;
+  height: 54px;
+  padding: 0 1rem;
+  border-top: 1px solid var(--line);
+  color: inherit;
+  text-decoration: none;
+}
+.row:hover,
+.row:focus-visible {
+  background: var(--wash);
+}
+.titles {
+  height: 34px;
+  border-top: 0;
+}
+.titles:hover {
+  background: none;
+}
+.names {
+  display: grid;
+  min-width: 0;
+  line-height: 1.25;
+}
+.name,
+.inci,
+.does {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.num {
+  text-align: right;
+  white-space: nowrap;
+}
+.empty {
+  display: grid;
+  justify-items: center;
+  gap: 1rem;
+  padding: 4rem 1rem;
+  color: var(--muted);
+  text-align: center;
+}
+@media (max-width: 860px) {
+  .page {
+    height: calc(100dvh - 52px);
+  }
+  .row {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+  .does,
+  .into,
+  .titles {
+    display: none;
+  }
+}
+</style>

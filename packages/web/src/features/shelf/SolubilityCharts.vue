@@ -1,0 +1,150 @@
+<script setup lang="ts">
+import {
+  COSOLVENTS,
+  sayNumber,
+  solubilityAt,
+  temperatureFactor,
+  type AcidBase,
+  type CosolventMix,
+} from '@omblet/core'
+import type { ApexOptions } from 'apexcharts'
+import { computed } from 'vue'
+import ApexChart from 'vue3-apexcharts'
+import { isDark } from '../../app/dark'
+
+const props = defineProps<{ solid: AcidBase }>()
+
+const NONE: CosolventMix = { fractions: [], total: 0, massPercent: 0 }
+const byPh = computed(() => props.solid.intrinsicSolubility !== undefined)
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? ''
+
+/** Percent of a watery product with nothing else in it: g per kg, divided by ten. */
+const percent = (gramsPerKg: number) => Number((gramsPerKg / 10).toPrecision(3))
+/** Drawn on a logarithmic scale; above 30 % the salt, not the acid, sets the limit. */
+const log = (gramsPerKg: number) => Math.log10(Math.min(30, percent(gramsPerKg)))
+const cold = computed(() => temperatureFactor(props.solid.enthalpy, 5))
+const PHS = Array.from({ length: 26 }, (_, i) => 2 + i * 0.2)
+
+const phSeries = computed(() => [
+  {
+    name: '25 °C',
+    data: PHS.map((ph) => ({ x: Number(ph.toFixed(1)), y: log(solubilityAt(props.solid, ph, NONE)) })),
+  },
+  ...(props.solid.enthalpy === undefined
+    ? []
+    : [
+        {
+          name: '5 °C',
+          data: PHS.map((ph) => ({
+            x: Number(ph.toFixed(1)),
+            y: log(solubilityAt(props.solid, ph, NONE) * cold.value),
+          })),
+        },
+      ]),
+])
+
+const SHOWN = ['propylene-glycol', 'propanediol', 'glycerin', 'alcohol']
+const NAMES: Record<string, string> = {
+  'propylene-glycol': 'propylene glycol',
+  propanediol: 'propanediol',
+  glycerin: 'glycerin',
+  alcohol: 'alcohol',
+}
+const solventSeries = computed(() =>
+  SHOWN.map((key) => ({
+    name: NAMES[key]!,
+    data: Array.from({ length: 11 }, (_, i) => {
+      const mass = i * 4
+      const volume = mass / COSOLVENTS[key]!.density
+      const fraction = volume / (volume + 100 - mass)
+      const mix = { fractions: [{ key, fraction }], total: fraction, massPercent: mass }
+      return { x: mass, y: percent(solubilityAt(props.solid, byPh.value ? 3.5 : null, mix)) }
+    }),
+  })),
+)
+
+const text = computed(() => (isDark.value ? '#a7b4c4' : '#566575'))
+const share = (v: number, logarithmic: boolean) => {
+  const value = logarithmic ? 10 ** v : v
+  return `${sayNumber(value, value < 0.1 ? 3 : value < 1 ? 2 : 1)} %`
+}
+const options = (title: string, logarithmic: boolean): ApexOptions => ({
+  chart: {
+    type: 'line',
+    toolbar: { show: false },
+    zoom: { enabled: false },
+    animations: { enabled: false },
+    fontFamily: 'inherit',
+    background: 'transparent',
+    nonce,
+  } as ApexOptions['chart'] & object,
+  theme: { mode: isDark.value ? 'dark' : 'light' },
+  stroke: { width: 2.5, curve: 'straight', dashArray: [0, 5, 2, 8] },
+  colors: isDark.value
+    ? ['#adc5ea', '#f0bd55', '#6cc59b', '#b9a9e8']
+    : ['#1f4c93', '#8a5a00', '#23714f', '#6f5fa8'],
+  grid: { borderColor: isDark.value ? '#2d3948' : '#d8dfe7' },
+  legend: { position: 'top', horizontalAlign: 'left', labels: { colors: text.value }, fontSize: '13px' },
+  xaxis: {
+    type: 'numeric',
+    tickAmount: 5,
+    title: { text: title, style: { fontWeight: 400, color: text.value } },
+    labels: { style: { colors: text.value }, formatter: (v: string) => sayNumber(Number(v), 1) },
+  },
+  yaxis: {
+    ...(logarithmic ? { min: -2, max: 1.5, tickAmount: 7 } : { min: 0 }),
+    labels: {
+      style: { colors: text.value },
+      formatter: (v: number) => share(v, logarithmic),
+    },
+  },
+  tooltip: {
+    y: { formatter: (v: number) => `about ${share(v, logarithmic)}` },
+    x: { formatter: (v: number) => sayNumber(v, 1) },
+  },
+})
+const FACTOR = { high: 1.3, medium: 1.5, low: 2 }
+</script>
+
+<template>
+  <div class="charts">
+    <figure v-if="byPh">
+      <ApexChart type="line" height="230" :options="options('pH, in water', true)" :series="phSeries" />
+    </figure>
+    <figure v-if="solid.logKow !== undefined">
+      <ApexChart
+        type="line"
+        height="230"
+        :options="
+          options(byPh ? 'percent of solvent in water, at pH 3.5' : 'percent of solvent in water', false)
+        "
+        :series="solventSeries"
+      />
+    </figure>
+    <p class="small">
+      <template v-if="!byPh"
+        >About {{ sayNumber((solid.waterSolubility ?? 0) / 10, 2) }} % stays dissolved in water at 25
+        °C<template v-if="solid.enthalpy"
+          >, about {{ sayNumber(((solid.waterSolubility ?? 0) / 10) * cold, 2) }} % at 5 °C</template
+        >.
+      </template>
+      The true figure is likely within a factor of {{ FACTOR[solid.confidence] }}; glycols widen that.
+      <span class="muted">{{ solid.source }}; log-linear cosolvency (Yalkowsky); from memory.</span>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.charts {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 18rem), 1fr));
+  gap: 0.5rem 1rem;
+}
+figure {
+  margin: 0;
+  min-width: 0;
+}
+p {
+  grid-column: 1 / -1;
+}
+</style>

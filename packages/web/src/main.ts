@@ -1,0 +1,21 @@
+import '@fontsource-variable/atkinson-hyperlegible-mono/wght.css'
+import '@fontsource-variable/atkinson-hyperlegible-next/wght.css'
+import 'primeicons/primeicons.css'
+import './app/theme.css'
+import { createPinia } from 'pinia'
+import PrimeVue from 'primevue/config'
+import ToastService from 'primevue/toastservice'
+import { createApp } from 'vue'
+import App from './app/App.vue'
+import { router } from './app/router'
+import { startTheme } from './app/dark'
+import { theme } from './app/theme'
+
+startTheme()
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content
+createApp(App)
+  .use(createPinia())
+  .use(router)
+  .use(PrimeVue, { theme, ...(nonce && !nonce.startsWith('__') ? { csp: { nonce } } : {}) })
+  .use(ToastService)
+  .mount('#app')

@@ -1,0 +1,140 @@
+import {
+  catalogue as base,
+  Catalogue,
+  customOf,
+  makeSearch,
+  ownMaterial,
+  withAnalyses,
+  withChanges,
+  type FactChange,
+  type Formula,
+  type Line,
+  type Lot,
+  type Material,
+  type OwnFacts,
+  type Search,
+} from '@omblet/core'
+import { defineStore } from 'pinia'
+import { computed, shallowRef } from 'vue'
+import { announce, listen, TAB } from '../storage/channel'
+import {
+  deleteChange,
+  deleteMaterial,
+  listChanges,
+  listMaterials,
+  putShelf,
+  saveChange,
+  saveMaterial,
+} from '../storage/shelf'
+import { useLots } from './lots'
+
+/** The catalogue with the maker's own materials, their changes of its facts and the analyses of their lots. */
+export const useMaterials = defineStore('materials', () => {
+  const lots = useLots()
+  const own = shallowRef<Material[]>([])
+  const changes = shallowRef<FactChange[]>([])
+  /** As text, so that a lot that tells nothing new does not make everything be worked out again. */
+  const analyses = computed(() => JSON.stringify(lots.lots.filter((l) => l.analysis?.length)))
+  const known = computed(() => {
+    const told = JSON.parse(analyses.value) as Lot[]
+    if (told.length === 0 && changes.value.length === 0) return base
+    return new Catalogue(withAnalyses(withChanges(base.materials, changes.value), told))
+  })
+  const catalogue = computed<Catalogue>(() => {
+    const told = JSON.parse(analyses.value) as Lot[]
+    return known.value.with(told.length > 0 ? withAnalyses(own.value, told) : own.value)
+  })
+  const search = computed<Search>(() => makeSearch(catalogue.value.materials))
+  const changeOf = (id: string) => changes.value.find((c) => c.id === id) ?? null
+
+  async function load() {
+    ;[own.value, changes.value] = await Promise.all([
+      listMaterials().catch(() => own.value),
+      listChanges().catch(() => changes.value),
+    ])
+  }
+  const told = () => announce({ type: 'library', tab: TAB })
+
+  /** Adds a material of one's own; it works at once, and the promise tells whether it was stored. */
+  async function add(facts: OwnFacts): Promise<Material> {
+    const material = ownMaterial(facts, catalogue.value)
+    await put(material)
+    return material
+  }
+  /** Adds or replaces a material of one's own. */
+  async function put(material: Material) {
+    own.value = [...own.value.filter((m) => m.id !== material.id), material]
+    await saveMaterial(material)
+    told()
+  }
+  async function remove(id: string) {
+    own.value = own.value.filter((m) => m.id !== id)
+    await deleteMaterial(id)
+    told()
+  }
+
+  async function change(facts: FactChange) {
+    changes.value = [...changes.value.filter((c) => c.id !== facts.id), facts]
+    await saveChange(facts)
+    told()
+  }
+  /** Goes back to what the catalogue says. */
+  async function reset(id: string) {
+    changes.value = changes.value.filter((c) => c.id !== id)
+    await deleteChange(id)
+    told()
+  }
+
+  /** Stores what an import brought, all or none. */
+  async function takeIn(materials: readonly Material[], newLots: readonly Lot[]) {
+    await putShelf(materials, newLots)
+    await Promise.all([load(), lots.load()])
+    told()
+  }
+
+  /** What a file must carry so that another machine judges a line alike. */
+  function carried(line: Line): Line {
+    if (line.custom) return line
+    const mine = own.value.find((m) => m.id === line.material)
+    if (mine) return { ...line, material: mine.name, custom: customOf(mine, catalogue.value) }
+    const material = catalogue.value.find(line.material)
+    if (!material || (!material.changed && !material.contains)) return line
+    const change = changeOf(material.id)
+    const custom = {
+      ...(change?.usage ? { usage: change.usage } : {}),
+      ...(change?.ph ? { ph: change.ph } : {}),
+      ...(material.contains ? { contains: material.contains } : {}),
+    }
+    return {
+      ...line,
+      ...(change?.strengthPercent !== undefined && line.strengthPercent === undefined
+        ? { strengthPercent: change.strengthPercent }
+        : {}),
+      ...(Object.keys(custom).length > 0 ? { custom } : {}),
+    }
+  }
+  /** A formula that carries what this machine knows of its materials, so that another can read it. */
+  const selfContained = (formula: Formula): Formula => ({
+    ...formula,
+    phases: formula.phases.map((phase) => ({ ...phase, lines: phase.lines.map(carried) })),
+  })
+
+  listen((message) => {
+    if (message.type === 'library') void load()
+  })
+  return {
+    own,
+    changes,
+    catalogue,
+    search,
+    load,
+    add,
+    put,
+    remove,
+    change,
+    changeOf,
+    reset,
+    takeIn,
+    selfContained,
+  }
+})

@@ -1,0 +1,8 @@
+import { defineConfig } from 'vite'
+import vue from '@vitejs/plugin-vue'
+
+export default defineConfig({
+  plugins: [vue()],
+  build: { target: 'es2022', chunkSizeWarningLimit: 700 },
+  server: { port: Number(process.env['PORT'] ?? 5173) },
+})

@@ -1,0 +1,303 @@
+// Prints what Omblet costs: one assessment, the first view's download, and a keystroke to its painted result.
+import { spawn } from 'node:child_process'
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { gzipSync } from 'node:zlib'
+import { chromium } from 'playwright-core'
+
+const root = new URL('..', import.meta.url).pathname
+const PORT = 4399
+const ARGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+]
+
+await import('tsx/esm')
+const { assess, findAll, catalogue, emulsifierCandidates, phCurve, phModelOf, solvePh, spanOf } =
+  await import('../packages/core/src/index.ts')
+
+/** A 40-line cream in four phases, made from the catalogue's own materials. */
+export function fortyLines() {
+  const pick = (kinds, n) =>
+    catalogue.materials.filter((m) => kinds.includes(m.kind) && m.inci.length === 1).slice(0, n)
+  const lines = (materials, percent) => materials.map((m) => ({ material: m.id, percent }))
+  return {
+    format: 'omblet-formula',
+    formatVersion: 1,
+    name: 'Bench cream',
+    batchGrams: 500,
+    scaleResolutionGrams: 0.01,
+    product: { kind: 'cream', site: 'face', rinse: 'leave-on', region: 'EU' },
+    targetPh: { min: 5, max: 6 },
+    phases: [
+      {
+        name: 'Water',
+        role: 'water',
+        heatToC: 72,
+        lines: [
+          { material: 'aqua', fill: true },
+          ...lines(pick(['humectant'], 8), 1),
+          ...lines(pick(['gum'], 2), 0.2),
+        ],
+      },
+      {
+        name: 'Oil',
+        role: 'oil',
+        heatToC: 72,
+        lines: [
+          ...lines(pick(['oil'], 6), 1.5),
+          ...lines(pick(['ester'], 4), 1),
+          { material: 'cetearyl-olivate-sorbitan-olivate', percent: 4 },
+          ...lines(pick(['fatty-alcohol'], 2), 1),
+        ],
+      },
+      {
+        name: 'Cool-down',
+        role: 'cool-down',
+        belowC: 40,
+        lines: [...lines(pick(['active'], 8), 0.5), ...lines(pick(['extract'], 4), 0.5)],
+      },
+      {
+        name: 'Last',
+        role: 'cool-down',
+        belowC: 30,
+        lines: [
+          { material: 'phenoxyethanol-ethylhexylglycerin', percent: 1 },
+          { material: 'tocopherol', percent: 0.3 },
+          { material: 'sodium-hydroxide', percent: 0.05, strengthPercent: 10 },
+          { material: 'parfum', percent: 0.2 },
+        ],
+      },
+    ],
+  }
+}
+
+const quantile = (values, q) =>
+  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * q))]
+const say = (what, value, aim) => console.log(`${what.padEnd(58)} ${value.padStart(12)}   aim ${aim}`)
+
+/** The finder and the Shelf with 5,000 materials of one's own, taken in through the real import. */
+async function shelfOf5000(page) {
+  const kinds = ['extract', 'oil', 'active', 'humectant', 'ester']
+  const rows = Array.from(
+    { length: 5000 },
+    (_, i) =>
+      `Pier ${kinds[i % 5]} ${i},Invented ${kinds[i % 5]} ${i} Extract;Aqua,${kinds[i % 5]},water,0.5,5`,
+  )
+  await page.goto(`http://localhost:${PORT}/shelf`)
+  await page.getByRole('button', { name: 'Take in' }).click()
+  const start = Date.now()
+  await page
+    .getByRole('dialog')
+    .locator('input[type=file]')
+    .setInputFiles({
+      name: 'own.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(['name,inci,functions,phase,usage_min,usage_max', ...rows].join('\n')),
+    })
+  await page.getByRole('button', { name: /^Store 5000/ }).click()
+  await page.getByRole('dialog').waitFor({ state: 'detached' })
+  say('5,000 own materials: read, shown and stored', `${((Date.now() - start) / 1000).toFixed(1)} s`, '')
+  // Every frame while the list is rolled from top to bottom.
+  const frames = await page.evaluate(async () => {
+    const scroller = document.querySelector('.p-virtualscroller')
+    const gaps = []
+    let last = performance.now()
+    for (let i = 0; i < 180; i++) {
+      scroller.scrollTop = (scroller.scrollHeight * i) / 180
+      await new Promise((resolve) => requestAnimationFrame(resolve))
+      gaps.push(performance.now() - last)
+      last = performance.now()
+    }
+    return gaps.slice(1)
+  })
+  say('  rolling the Shelf, a frame, 95 % under', `${quantile(frames, 0.95).toFixed(1)} ms`, '33 ms')
+  await page.goto(`http://localhost:${PORT}/formulas`)
+  await page.getByRole('link', { name: 'Low Tide toner' }).click()
+  await page.locator('section.phase').first().waitFor()
+  await page.keyboard.press('/')
+  const finder = page.getByRole('combobox', { name: /^Material/ })
+  await finder.waitFor()
+  const keys = await finder.evaluate(async (input) => {
+    const samples = []
+    for (const words of ['pier extract 4711', 'glycerin', 'invented oil', 'humectnat', 'pier activ 12']) {
+      for (let n = 1; n <= words.length; n++) {
+        await new Promise((resolve) => setTimeout(resolve, 20))
+        const start = performance.now()
+        input.value = words.slice(0, n)
+        input.dispatchEvent(new InputEvent('input', { bubbles: true }))
+        await new Promise((resolve) =>
+          requestAnimationFrame(() => {
+            const channel = new MessageChannel()
+            channel.port1.onmessage = resolve
+            channel.port2.postMessage(0)
+          }),
+        )
+        samples.push(performance.now() - start)
+      }
+    }
+    return samples
+  })
+  say('  a keystroke in the finder, painted, 95 % under', `${quantile(keys, 0.95).toFixed(1)} ms`, '50 ms')
+  say('  median', `${quantile(keys, 0.5).toFixed(1)} ms`, '')
+}
+
+const formula = fortyLines()
+const count = formula.phases.reduce((n, p) => n + p.lines.length, 0)
+const times = []
+for (let i = 0; i < 1500; i++) {
+  // a changed copy each time, as after a keystroke
+  const changed = { ...formula, batchGrams: 500 + i }
+  const start = performance.now()
+  findAll(assess(changed))
+  if (i >= 500) times.push(performance.now() - start)
+}
+say(`assessment with findings, ${count} lines, 95 % under`, `${quantile(times, 0.95).toFixed(2)} ms`, '2 ms')
+say('  median', `${quantile(times, 0.5).toFixed(2)} ms`, '')
+
+const ranks = []
+const cream = assess(formula)
+for (let i = 0; i < 30; i++) {
+  const start = performance.now()
+  emulsifierCandidates(cream, catalogue)
+  if (i >= 5) ranks.push(performance.now() - start)
+}
+say(
+  `every emulsifier ranked for ${count} lines, 95 % under`,
+  `${quantile(ranks, 0.95).toFixed(0)} ms`,
+  '100 ms',
+)
+
+/** A serum of twelve acid and base families. */
+const twelve = {
+  format: 'omblet-formula',
+  formatVersion: 1,
+  name: 'Bench serum',
+  batchGrams: 250,
+  product: { kind: 'serum', site: 'face', rinse: 'leave-on', region: 'EU' },
+  phases: [
+    {
+      name: 'Water',
+      role: 'water',
+      lines: [
+        { material: 'aqua', fill: true },
+        ...[
+          'citric acid',
+          'lactic acid',
+          'glycolic acid',
+          'mandelic acid',
+          'ascorbic acid',
+          'sodium benzoate',
+          'potassium sorbate',
+          'sodium dehydroacetate',
+          'arginine',
+          'niacinamide',
+          'tetrasodium edta',
+        ].map((material) => ({ material, percent: 1 })),
+      ],
+    },
+  ],
+}
+const serum = assess(twelve)
+const model = phModelOf(serum)
+const { system } = serum.waterPhase
+const solves = []
+for (let i = 0; i < 6000; i++) {
+  const moved = { ...system, strongCharge: system.strongCharge + i * 1e-6 }
+  const start = performance.now()
+  solvePh(moved)
+  if (i >= 1000) solves.push((performance.now() - start) * 1000)
+}
+say(
+  `one pH of ${system.families.length} families, median`,
+  `${quantile(solves, 0.5).toFixed(0)} µs`,
+  '100 µs',
+)
+const wish = { model, adjuster: 'sodium-hydroxide', strengthPercent: 10 }
+const maxPercent = spanOf(model, wish.adjuster, 10, 5, 0)
+const curves = []
+for (let i = 0; i < 60; i++) {
+  const start = performance.now()
+  phCurve({ ...wish, maxPercent, points: 200, samples: 200 })
+  if (i >= 10) curves.push(performance.now() - start)
+}
+say('a 200-point curve, band of 200 samples, 95 % under', `${quantile(curves, 0.95).toFixed(0)} ms`, '300 ms')
+
+const server = spawn(join(root, 'node_modules/.bin/tsx'), [join(root, 'packages/server/src/main.ts')], {
+  cwd: root,
+  env: { ...process.env, PORT: String(PORT) },
+  stdio: ['ignore', 'pipe', 'inherit'],
+})
+await new Promise((resolve, reject) => {
+  server.stdout.once('data', resolve)
+  server.once('exit', () => reject(new Error('The server did not start. Run: npm run build')))
+})
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ARGS })
+try {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  const dist = join(root, 'packages/web/dist')
+  const loaded = new Set()
+  page.on('response', (response) => {
+    const path = new URL(response.url()).pathname
+    if (path.endsWith('.js')) loaded.add(path)
+  })
+  await page.goto(`http://localhost:${PORT}/`)
+  await page.waitForSelector('article.formula')
+  const demo = readdirSync(join(dist, 'assets')).find((name) => name.startsWith('demo-'))
+  const weigh = (paths) =>
+    paths.reduce((sum, path) => sum + gzipSync(readFileSync(join(dist, path))).length, 0) / 1000
+  const first = [...loaded]
+  say('first view: script and data, compressed', `${weigh(first).toFixed(0)} kB`, '300 kB')
+  say(
+    '  of it the examples, first visit only',
+    `${weigh(first.filter((p) => demo && p.endsWith(demo))).toFixed(0)} kB`,
+    '',
+  )
+
+  await page.getByTestId('file-picker').setInputFiles({
+    name: 'bench.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(formula)),
+  })
+  await page.getByRole('link', { name: 'Bench cream' }).click()
+  const field = page.getByRole('textbox', { name: 'Glycerin, percent', exact: true })
+  await field.focus()
+  // From the key event to the frame after the one in which its result was painted.
+  const painted = await page.evaluate(async () => {
+    const input = document.activeElement
+    const total = () => document.querySelector('.fill')?.value
+    const samples = []
+    for (let i = 0; i < 140; i++) {
+      await new Promise((resolve) => setTimeout(resolve, 12))
+      const before = total()
+      const start = performance.now()
+      input.value = String(1.1 + (i % 50) / 10)
+      input.dispatchEvent(new InputEvent('input', { bubbles: true }))
+      await new Promise((resolve) =>
+        requestAnimationFrame(() => {
+          const channel = new MessageChannel()
+          channel.port1.onmessage = resolve
+          channel.port2.postMessage(0)
+        }),
+      )
+      if (total() === before) throw new Error('the fill line did not follow')
+      if (i >= 20) samples.push(performance.now() - start)
+    }
+    return samples
+  })
+  say(
+    `keystroke to painted result, ${count} lines, 95 % under`,
+    `${quantile(painted, 0.95).toFixed(1)} ms`,
+    '50 ms',
+  )
+  say('  median', `${quantile(painted, 0.5).toFixed(1)} ms`, '')
+
+  await shelfOf5000(page)
+} finally {
+  await browser.close()
+  server.kill()
+}
