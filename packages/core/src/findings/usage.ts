@@ -6,7 +6,7 @@ import { listWords, sayPercent } from '../text/format.ts'
 import { COMMON_PRACTICE, finding, type Finding, type Rule } from './types.ts'
 
 /** Kinds of which a small amount is a choice rather than a mistake. */
-const NO_MINIMUM: ReadonlySet<MaterialKind> = new Set<MaterialKind>([
+export const NO_MINIMUM: ReadonlySet<MaterialKind> = new Set<MaterialKind>([
   'water',
   'hydrosol',
   'aloe',
