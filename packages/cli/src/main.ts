@@ -4,6 +4,7 @@ import {
   acidBaseOf,
   adjustTo,
   assess,
+  buildRecipe,
   catalogue,
   freeAcids,
   phModelOf,
@@ -11,6 +12,7 @@ import {
   makeSearch,
   readFormula,
   ReadError,
+  readRecipe,
   report,
   slug,
   type Formula,
@@ -21,6 +23,7 @@ const USAGE = `Usage:
   omblet check FILE [FILE ...]   evaluate formula files and print JSON
   omblet ph FILE [FILE ...] [--to PH] [--with ADJUSTER --strength PERCENT]
                                  predicted pH, free acid and the amount of an adjuster
+  omblet parse FILE              read a recipe in plain text and print a formula file
   omblet catalogue [WORDS]       materials that match, one a line`
 
 const out = (text: string) => process.stdout.write(`${text}\n`)
@@ -103,6 +106,27 @@ function phOptions(args: readonly string[]): { files: string[]; options: PhOptio
   return { files, options }
 }
 
+/** A recipe in plain text as a formula file; lines that nobody could read are listed beside it. */
+async function parse(files: readonly string[], cwd: string): Promise<number> {
+  if (files.length !== 1) {
+    err('omblet parse: name one file with a recipe in plain text.')
+    return 2
+  }
+  try {
+    const recipe = readRecipe(await readFile(resolve(cwd, files[0]!), 'utf8'), catalogue)
+    const unread = recipe.lines.flatMap((l) => (l.kind === 'unread' ? [l.text] : []))
+    if (!recipe.lines.some((l) => l.kind === 'ingredient')) {
+      err(`omblet parse: ${files[0]!} has no line with an ingredient and an amount.`)
+      return 2
+    }
+    out(JSON.stringify({ ...buildRecipe(recipe, {}, catalogue).formula, unread }, null, 2))
+    return 0
+  } catch (error) {
+    err(explain(error, files[0]!))
+    return 2
+  }
+}
+
 const twoPlaces = (value: number) => Number(value.toFixed(2))
 
 /** Predicted pH, free acids at the working pH or at `--to`, and the adjuster that gets there. */
@@ -147,6 +171,8 @@ export async function main(args: readonly string[], cwd: string): Promise<number
       }
       return evaluate(parsed.files, cwd, (formula) => ph(formula, parsed.options))
     }
+    case 'parse':
+      return parse(rest, cwd)
     case 'catalogue': {
       const words = rest.join(' ').trim()
       const found = words === '' ? catalogue.materials : makeSearch(catalogue.materials)(words)
@@ -159,7 +185,7 @@ export async function main(args: readonly string[], cwd: string): Promise<number
       out(USAGE)
       return 0
     default:
-      err(`omblet: there is no command "${command}". Try: check, ph, catalogue.`)
+      err(`omblet: there is no command "${command}". Try: check, ph, parse, catalogue.`)
       return 2
   }
 }

@@ -41,7 +41,8 @@ const second: Solver = {
       { direction: 'minimize', objective: 'cost', constraints, variables: columns },
       { precision: 1e-9, includeZeroVariables: true, maxPivots: 20_000 },
     )
-    if (found.status !== 'optimal') return { status: found.status === 'unbounded' ? 'unbounded' : 'infeasible' }
+    if (found.status !== 'optimal')
+      return { status: found.status === 'unbounded' ? 'unbounded' : 'infeasible' }
     const values = new Map(found.variables)
     return {
       status: 'optimal',
@@ -122,7 +123,11 @@ describe('what a balance reaches', () => {
     expect(result.after.oilPhasePercent).toBeCloseTo(26, 2)
   })
   it('lowers the price and raises the share that is not synthetic', () => {
-    const price: Record<string, number> = { squalane: 0.1, glycerin: 0.01, 'caprylic-capric-triglyceride': 0.02 }
+    const price: Record<string, number> = {
+      squalane: 0.1,
+      glycerin: 0.01,
+      'caprylic-capric-triglyceride': 0.02,
+    }
     const priced = { catalogue, priceOf: (id: string) => price[id] ?? null }
     const before = run(cream(), {}, highs, priced).after
     const result = run(cream(), { costMost: before.cost! * 0.7 }, highs, priced)
@@ -172,7 +177,14 @@ describe('what cannot be had', () => {
 })
 
 describe('against a second solver', () => {
-  const oils = ['squalane', 'sunflower oil', 'isopropyl myristate', 'shea butter', 'jojoba oil', 'cetyl alcohol']
+  const oils = [
+    'squalane',
+    'sunflower oil',
+    'isopropyl myristate',
+    'shea butter',
+    'jojoba oil',
+    'cetyl alcohol',
+  ]
   const waters = ['glycerin', 'propanediol', 'niacinamide', 'panthenol', 'urea', 'xanthan gum', 'allantoin']
   const some = (from: string[], most: number) =>
     fc

@@ -94,9 +94,7 @@ interface Start {
 }
 
 function startOf(a: Assessment): Start {
-  const percents = a.lines.map((l) =>
-    l.given ? Math.max(0, l.percent) : (l.material?.usage?.typical ?? 1),
-  )
+  const percents = a.lines.map((l) => (l.given ? Math.max(0, l.percent) : (l.material?.usage?.typical ?? 1)))
   return {
     percents,
     scales: percents.map((p) => Math.max(SMALL, p)),

@@ -1,0 +1,466 @@
+import type { Catalogue } from '../materials/catalogue.ts'
+import { isOil } from '../emulsion/emulsion.ts'
+import type { Formula, Line, Phase, Product, Role } from '../formula/schema.ts'
+import { LIMITS } from '../formula/schema.ts'
+import type { Material } from '../materials/schema.ts'
+import { formatRange, sayNumber, shorten } from '../text/format.ts'
+import type { RecipeAmount } from './amounts.ts'
+import type { Ingredient } from './lines.ts'
+import type { Recipe } from './read.ts'
+
+/** What the maker says to a line, or puts right in it. */
+export interface LineAnswer {
+  /** Id of a material; the words of the recipe are kept as a note. */
+  material?: string
+  percent?: number | 'fill'
+  leaveOut?: boolean
+}
+
+export interface Answers {
+  name?: string
+  product?: Product
+  batchGrams?: number
+  /** By the place of the ingredient in `recipe.lines`. */
+  lines?: Readonly<Record<number, LineAnswer>>
+  /** Whether water takes what is missing to 100. */
+  fillWithWater?: boolean
+}
+
+/** What is missing before the recipe is a formula. */
+export interface Question {
+  kind: 'material' | 'amount' | 'batch' | 'gap'
+  /** Index into `recipe.lines`; null for what concerns the whole. */
+  line: number | null
+  asks: string
+}
+
+/** One ingredient as it goes into the formula. */
+export interface ReadLine {
+  /** Index into `recipe.lines`. */
+  line: number
+  material: Material | null
+  percent: number | null
+  fill: boolean
+  leftOut: boolean
+  /** How the amount came about, and what is doubtful; one sentence each. */
+  remarks: string[]
+}
+
+export interface BuiltRecipe {
+  formula: Formula
+  lines: ReadLine[]
+  questions: Question[]
+  /** Sum of the percents that are known, the fill line left out. */
+  knownPercent: number
+  /** What is missing to 100, or over it when negative; null where a fill line takes it. */
+  gapPercent: number | null
+  /** Sentences about the whole. */
+  remarks: string[]
+}
+
+const OIL_DENSITY = 0.92
+const midpoint = (a: { min: number; max: number }) => (a.min + a.max) / 2
+const tidy = (percent: number) => Number(percent.toFixed(4))
+const ingredients = (recipe: Recipe) =>
+  recipe.lines.flatMap((l, line) => (l.kind === 'ingredient' ? [{ line, row: l }] : []))
+
+interface Mass {
+  unit: 'percent' | 'grams' | 'parts'
+  value: number
+}
+
+/** Grams of a volume by the density that is known, else of water or of an oil, and says so. */
+function massOf(
+  amount: RecipeAmount,
+  material: Material | null,
+  bare: 'percent' | 'grams',
+  remarks: string[],
+): Mass | null {
+  if (amount.kind !== 'quantity') return null
+  const value = midpoint(amount)
+  if (amount.max > amount.min)
+    remarks.push(
+      amount.min === 0
+        ? `“Up to ${sayNumber(amount.max, 3)}”: half of it is taken until you choose.`
+        : `A range of ${formatRange(amount)}: its middle is taken until you choose.`,
+    )
+  if (amount.rough) remarks.push(amount.rough)
+  if (amount.unit === 'bare') return { unit: bare, value }
+  if (amount.unit !== 'millilitres') return { unit: amount.unit, value }
+  const density = material?.density
+  const used = density ?? (material && isOil(material) ? OIL_DENSITY : 1)
+  const grams = value * used
+  remarks.push(
+    `${sayNumber(value, 2)} mL is ${sayNumber(grams, 2)} g at ${sayNumber(used, 2)} g/mL${density === undefined ? `, the density of ${used === 1 ? 'water' : 'an oil'}: its own is not known here` : ''}.`,
+  )
+  return { unit: 'grams', value: grams }
+}
+
+const isWater = (m: Material | null) => m !== null && (m.kind === 'water' || m.kind === 'hydrosol')
+
+/** Whether numbers without a unit are percents or grams, and why where that is a guess. */
+function bareUnitOf(
+  recipe: Recipe,
+  list: readonly { ingredient: Ingredient }[],
+  remarks: string[],
+): 'percent' | 'grams' {
+  if (recipe.bareUnit) return recipe.bareUnit
+  const amounts = list.map((l) => l.ingredient.amount)
+  const bare = amounts.flatMap((a) => (a?.kind === 'quantity' && a.unit === 'bare' ? [midpoint(a)] : []))
+  if (bare.length === 0) return 'percent'
+  const has = (unit: string) => amounts.some((a) => a?.kind === 'quantity' && a.unit === unit)
+  if (has('percent')) return 'percent'
+  if (has('grams') || has('millilitres')) {
+    remarks.push('Numbers without a unit are read as grams, like the rest.')
+    return 'grams'
+  }
+  const sum = bare.reduce((s, v) => s + v, 0)
+  const fills = amounts.some((a) => a?.kind === 'fill')
+  const unit = sum <= 100.5 && (fills || sum > 90) ? 'percent' : sum > 100.5 ? 'grams' : 'percent'
+  remarks.push(
+    unit === 'percent'
+      ? 'Numbers without a unit are read as percents.'
+      : `Numbers without a unit add up to ${sayNumber(sum, 2)}: they are read as grams.`,
+  )
+  return unit
+}
+
+/** The batch that most lines with percent and grams agree on; null without such lines. */
+function batchFromPairs(list: readonly { ingredient: Ingredient }[]): number | null {
+  const implied = list.flatMap(({ ingredient: { amount, beside } }) =>
+    amount?.kind === 'quantity' &&
+    beside?.kind === 'quantity' &&
+    beside.unit !== 'millilitres' &&
+    amount.min > 0
+      ? [(beside.min / amount.min) * 100]
+      : [],
+  )
+  if (implied.length < 2) return null
+  const sorted = implied.sort((a, b) => a - b)
+  const middle = sorted[Math.floor(sorted.length / 2)]!
+  const agree = sorted.filter((b) => Math.abs(b - middle) <= middle * 0.03).length
+  return agree * 2 >= sorted.length ? Number(middle.toPrecision(3)) : null
+}
+
+interface Working {
+  line: number
+  ingredient: Ingredient
+  phase: number
+  answer: LineAnswer
+  material: Material | null
+  mass: Mass | null
+  besideGrams: number | null
+  fill: boolean
+  strength: number | null
+  remarks: string[]
+}
+
+/** What asks for a figure of its own strength: a percent beside grams may be that. */
+const hasStrength = (m: Material | null) =>
+  m !== null && (m.strengthPercent !== undefined || m.kind === 'acid')
+
+/**
+ * Turns a recipe that was read into a formula, with the maker's answers: volumes by density, grams and parts to
+ * percents, the rest to the fill line. Says what is still missing; asks for nothing else. Lines that could not be
+ * read stay in the formula's note.
+ */
+export function buildRecipe(recipe: Recipe, answers: Answers, catalogue: Catalogue): BuiltRecipe {
+  const remarks: string[] = []
+  const list = ingredients(recipe).flatMap(({ line, row }) =>
+    row.kind === 'ingredient' ? [{ line, ingredient: row.ingredient, phase: row.phase }] : [],
+  )
+  const bare = bareUnitOf(recipe, list, remarks)
+  const work: Working[] = list.map(({ line, ingredient, phase }) => {
+    const answer = answers.lines?.[line] ?? {}
+    const material = answer.material
+      ? catalogue.find(answer.material)
+      : ingredient.match && ingredient.match.confidence !== 'perhaps'
+        ? ingredient.match.material
+        : null
+    const own = [...ingredient.warnings]
+    const mass = ingredient.amount ? massOf(ingredient.amount, material, bare, own) : null
+    const beside = ingredient.beside ? massOf(ingredient.beside, material, 'grams', []) : null
+    return {
+      line,
+      ingredient,
+      phase,
+      answer,
+      material,
+      mass,
+      besideGrams: beside?.unit === 'grams' ? beside.value : null,
+      fill: ingredient.amount?.kind === 'fill',
+      strength: ingredient.strengthPercent,
+      remarks: own,
+    }
+  })
+  const kept = work.filter((w) => !w.answer.leaveOut)
+  settleFill(kept)
+
+  const { batchGrams, batchKnown } = batchOf(recipe, answers, kept, remarks)
+  const partsSum = kept.reduce((s, w) => s + (w.mass?.unit === 'parts' ? w.mass.value : 0), 0)
+  const partsOnly = partsSum > 0 && kept.every((w) => !w.mass || w.mass.unit === 'parts')
+  if (partsOnly)
+    remarks.push(`Parts are told: ${sayNumber(partsSum, 2)} in all, each turned into its percent.`)
+  const percentOf = (w: Working): number | null => {
+    if (typeof w.answer.percent === 'number') return w.answer.percent
+    if (!w.mass) return null
+    if (w.mass.unit === 'percent') return tidy(w.mass.value)
+    if (w.mass.unit === 'grams') return tidy((w.mass.value / batchGrams) * 100)
+    return partsOnly ? tidy((w.mass.value / partsSum) * 100) : null
+  }
+  judgePairs(kept, batchGrams)
+
+  const lines = work.map((w): ReadLine => {
+    const leftOut = w.answer.leaveOut === true
+    const fill = !leftOut && (w.answer.percent === 'fill' || (w.fill && w.answer.percent === undefined))
+    const percent = fill || leftOut ? null : percentOf(w)
+    if (w.mass?.unit === 'grams' && !fill && w.answer.percent === undefined && percent !== null && !leftOut)
+      w.remarks.push(
+        `${sayNumber(w.mass.value, 3)} g of ${sayNumber(batchGrams, 2)} g is ${sayNumber(percent, 3)} %.`,
+      )
+    return { line: w.line, material: w.material, percent, fill, leftOut, remarks: w.remarks }
+  })
+  oneFill(lines, work)
+
+  const known = lines.filter((l) => !l.leftOut)
+  const knownPercent = tidy(known.reduce((s, l) => s + (l.percent ?? 0), 0))
+  const hasFill = known.some((l) => l.fill)
+  const gap = hasFill ? null : tidy(100 - knownPercent)
+  const phases = phasesOf(recipe, work, lines, remarks)
+  if (gap !== null && gap > 0.05 && answers.fillWithWater) addWater(phases)
+
+  const formula: Formula = {
+    format: 'omblet-formula',
+    formatVersion: 1,
+    name: (answers.name ?? recipe.title ?? 'Recipe').slice(0, LIMITS.name),
+    product: answers.product ?? { kind: 'other', site: 'body', rinse: 'leave-on', region: 'other' },
+    batchGrams: Number(batchGrams.toPrecision(12)),
+    scaleResolutionGrams: 0.01,
+    ...(recipe.targetPh ? { targetPh: recipe.targetPh } : {}),
+    phases,
+    ...noteOf(recipe),
+  }
+  return {
+    formula,
+    lines,
+    questions: questionsOf({ recipe, work, lines, gap, answers, batchKnown, remarks: [] }),
+    knownPercent,
+    gapPercent: answers.fillWithWater && gap !== null && gap > 0.05 ? null : gap,
+    remarks,
+  }
+}
+
+/** “Water q.s.” is the fill; so is a water line without an amount when nothing else is. */
+function settleFill(kept: readonly Working[]) {
+  if (kept.some((w) => w.fill || w.answer.percent === 'fill')) return
+  const needed = kept.find((w) => isWater(w.material) && w.ingredient.amount?.kind === 'as-needed')
+  const bare = kept.find((w) => w.material?.kind === 'water' && w.ingredient.amount === null)
+  const water = needed ?? bare
+  if (!water || water.answer.percent !== undefined) return
+  water.fill = true
+  if (!needed) water.remarks.push('It has no amount, so it takes what is left.')
+}
+
+/** Only one line can take the rest; others that say so wait for an amount. */
+function oneFill(lines: readonly ReadLine[], work: readonly Working[]) {
+  const fills = lines.filter((l) => l.fill)
+  const chosen =
+    fills.find((l) => work.find((w) => w.line === l.line)!.answer.percent === 'fill') ??
+    fills.find((l) => isWater(l.material)) ??
+    fills[0]
+  for (const l of fills) {
+    if (l === chosen) continue
+    l.fill = false
+    l.remarks.push('Another line takes what is left already.')
+  }
+}
+
+function batchOf(recipe: Recipe, answers: Answers, kept: readonly Working[], remarks: string[]) {
+  if (answers.batchGrams) return { batchGrams: answers.batchGrams, batchKnown: true }
+  if (recipe.batchGrams) return { batchGrams: recipe.batchGrams, batchKnown: true }
+  const pairs = batchFromPairs(kept)
+  if (pairs) return { batchGrams: pairs, batchKnown: true }
+  const size = kept.map((w) => w.ingredient.amount).find((x) => x?.kind === 'fill' && x.ofGrams !== undefined)
+  if (size?.kind === 'fill' && size.ofGrams) return { batchGrams: size.ofGrams, batchKnown: true }
+  const grams = kept.reduce((s, w) => s + (w.mass?.unit === 'grams' ? w.mass.value : 0), 0)
+  const percents = kept.reduce((s, w) => s + (w.mass?.unit === 'percent' ? w.mass.value : 0), 0)
+  const fill = kept.some((w) => w.fill || w.answer.percent === 'fill')
+  const open = kept.some((w) => !w.mass && !w.fill)
+  if (grams === 0) return { batchGrams: 100, batchKnown: true }
+  if (percents === 0 && !fill) {
+    remarks.push(
+      `All amounts are masses: they make ${sayNumber(grams, 2)} g, and the percents are of that${open ? '; what has no amount yet is not in it' : ''}.`,
+    )
+    return { batchGrams: Number(grams.toPrecision(12)), batchKnown: true }
+  }
+  if (percents > 0 && percents < 100 && !fill) {
+    const batch = grams / (1 - percents / 100)
+    remarks.push(
+      `Grams and percents are mixed: ${sayNumber(grams, 2)} g make the ${sayNumber(100 - percents, 2)} % that the percents leave, so the batch is ${sayNumber(batch, 1)} g.`,
+    )
+    return { batchGrams: Number(batch.toPrecision(12)), batchKnown: true }
+  }
+  return { batchGrams: Math.max(100, Math.ceil(grams / 100) * 100), batchKnown: false }
+}
+
+/** A percent beside grams says the same, or is a strength, or contradicts them. */
+function judgePairs(kept: readonly Working[], batchGrams: number) {
+  for (const w of kept) {
+    if (w.besideGrams === null || w.mass?.unit !== 'percent') continue
+    const meant = (w.mass.value * batchGrams) / 100
+    if (Math.abs(meant - w.besideGrams) <= Math.max(0.01, meant * 0.02)) {
+      w.besideGrams = null
+      continue
+    }
+    if (hasStrength(w.material) && w.strength === null && w.mass.value >= 20) {
+      w.remarks.push(
+        `${sayNumber(w.mass.value, 2)} % is read as its strength, since the grams do not fit it.`,
+      )
+      w.strength = w.mass.value
+      w.mass = { unit: 'grams', value: w.besideGrams }
+      w.besideGrams = null
+      continue
+    }
+    w.remarks.push(
+      `${sayNumber(w.mass.value, 3)} % and ${sayNumber(w.besideGrams, 3)} g disagree for ${sayNumber(batchGrams, 2)} g: percent counts until you choose.`,
+    )
+  }
+}
+
+const ORDER: Role[] = ['premix', 'water', 'oil', 'cool-down', 'adjust', 'other']
+const ROLE_NAME: Record<Role, string> = {
+  premix: 'Premix',
+  water: 'Water',
+  oil: 'Oil',
+  'cool-down': 'Cool-down',
+  adjust: 'Adjust',
+  other: 'Other',
+}
+
+function lineOf(w: Working, read: ReadLine): Line {
+  const words = shorten(w.ingredient.name, LIMITS.material)
+  const said = w.answer.material && w.answer.material !== words ? `In the recipe: ${words}` : ''
+  const note = [
+    said,
+    w.ingredient.note,
+    ...(w.ingredient.amount?.kind === 'as-needed' && !read.fill ? ['as needed'] : []),
+  ]
+    .filter((text, i, all) => text && all.indexOf(text) === i)
+    .join('; ')
+  return {
+    material: w.material?.id ?? words,
+    ...(read.fill ? { fill: true } : read.percent !== null ? { percent: read.percent } : {}),
+    ...(!read.fill && w.besideGrams !== null && read.percent !== null && w.answer.percent === undefined
+      ? { grams: Number(w.besideGrams.toFixed(6)) }
+      : {}),
+    ...(w.strength !== null && w.strength > 0 && w.strength <= 100 ? { strengthPercent: w.strength } : {}),
+    ...(note ? { note: shorten(note, LIMITS.note) } : {}),
+  }
+}
+
+/** The role of a phase that does not tell: of most of what is in it. */
+function roleOf(list: readonly { material: Material | null; percent: number | null; fill: boolean }[]): Role {
+  const sums = new Map<Role, number>()
+  for (const { material, percent, fill } of list) {
+    if (!material) continue
+    const role: Role = material.phase === 'any' ? 'water' : material.phase
+    sums.set(role, (sums.get(role) ?? 0) + (fill ? 50 : (percent ?? 0.1)))
+  }
+  return [...sums].sort((x, y) => y[1] - x[1])[0]?.[0] ?? 'other'
+}
+
+function phasesOf(
+  recipe: Recipe,
+  work: readonly Working[],
+  lines: readonly ReadLine[],
+  remarks: string[],
+): Phase[] {
+  const entries = work.flatMap((w, i) => (lines[i]!.leftOut ? [] : [{ w, read: lines[i]! }]))
+  const named = recipe.phases.some((p) => p.heading) && entries.some((e) => recipe.phases[e.w.phase]!.heading)
+  if (!named) {
+    const emulsion = entries.some((e) => e.w.material && isOil(e.w.material))
+    if (!emulsion) return [{ name: 'All', role: roleOf(entries.map((e) => ({ ...e.read, material: e.w.material }))), lines: entries.map((e) => lineOf(e.w, e.read)) }] // prettier-ignore
+    remarks.push('No phases are named: lines are put where their materials usually go.')
+    const roles = entries.map((e): Role => {
+      const phase = e.w.material?.phase ?? 'water'
+      return phase === 'any' ? 'water' : phase
+    })
+    return ORDER.flatMap((role): Phase[] => {
+      const own = entries.filter((_, i) => roles[i] === role)
+      return own.length > 0
+        ? [{ name: ROLE_NAME[role], role, lines: own.map((e) => lineOf(e.w, e.read)) }]
+        : []
+    })
+  }
+  return recipe.phases.flatMap((p, index): Phase[] => {
+    const own = entries.filter((e) => e.w.phase === index)
+    if (own.length === 0) return []
+    const role = p.heading?.role ?? roleOf(own.map((e) => ({ ...e.read, material: e.w.material })))
+    const name = p.heading?.name ?? 'Before the phases'
+    return [
+      {
+        name: name.slice(0, LIMITS.name),
+        role,
+        ...(p.heading?.heatToC ? { heatToC: p.heading.heatToC } : {}),
+        ...(p.heading?.belowC ? { belowC: p.heading.belowC } : {}),
+        lines: own.map((e) => lineOf(e.w, e.read)),
+      },
+    ]
+  })
+}
+
+function addWater(phases: Phase[]) {
+  const water = phases.find((p) => p.role === 'water') ?? phases[0]
+  const line: Line = { material: 'aqua', fill: true }
+  if (water) water.lines = [line, ...water.lines]
+  else phases.push({ name: 'Water', role: 'water', lines: [line] })
+}
+
+/** Notes, and what could not be read, in the words of the recipe. */
+function noteOf(recipe: Recipe): { note?: string } {
+  const text = recipe.lines
+    .filter((l) => l.kind === 'note' || l.kind === 'unread' || l.kind === 'ph')
+    .map((l) => l.text)
+    .join('\n')
+  return text === '' ? {} : { note: text.slice(0, LIMITS.note) }
+}
+
+function questionsOf(q: {
+  recipe: Recipe
+  work: readonly Working[]
+  lines: readonly ReadLine[]
+  gap: number | null
+  answers: Answers
+  batchKnown: boolean
+  remarks: string[]
+}): Question[] {
+  const questions: Question[] = []
+  if (!q.batchKnown)
+    questions.push({
+      kind: 'batch',
+      line: null,
+      asks: 'How large is the batch, in grams? Some amounts are masses and one line takes the rest.',
+    })
+  q.lines.forEach((l, i) => {
+    if (l.leftOut) return
+    const { name } = q.work[i]!.ingredient
+    if (!l.material)
+      questions.push({ kind: 'material', line: l.line, asks: `What is “${shorten(name, 60)}”?` })
+    if (l.percent === null && !l.fill)
+      questions.push({
+        kind: 'amount',
+        line: l.line,
+        asks: `How much ${l.material?.name ?? shorten(name, 60)}?`,
+      })
+  })
+  if (q.gap !== null && Math.abs(q.gap) > 0.05 && !q.answers.fillWithWater)
+    questions.push({
+      kind: 'gap',
+      line: null,
+      asks:
+        q.gap > 0
+          ? `The amounts make ${sayNumber(100 - q.gap, 2)} %; ${sayNumber(q.gap, 2)} % is missing. Shall water take it?`
+          : `The amounts make ${sayNumber(100 - q.gap, 2)} %, which is ${sayNumber(-q.gap, 2)} % too much.`,
+    })
+  return questions
+}

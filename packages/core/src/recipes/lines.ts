@@ -1,0 +1,219 @@
+import type { Material } from '../materials/schema.ts'
+import {
+  amountsIn,
+  bareAmount,
+  bareAtEnd,
+  bareAtStart,
+  fillIn,
+  type Found,
+  type RecipeAmount,
+} from './amounts.ts'
+import type { Match } from './match.ts'
+
+/** An ingredient as a recipe names it. */
+export interface Ingredient {
+  name: string
+  amount: RecipeAmount | null
+  /** A second amount of the same line, such as grams beside percent. */
+  beside: RecipeAmount | null
+  strengthPercent: number | null
+  note: string
+  match: Match | null
+  /** What else the name may mean, the likeliest first. */
+  others: Material[]
+  warnings: string[]
+}
+
+export type Matcher = (name: string) => { match: Match | null; others: Material[] }
+
+const SOLUTION =
+  /^\s*\)?\s*(?:aqueous\s+|aq\.?\s+|w\/[wv]\s+)?(?:solution|sol\b|soln|stock|active|in\s|strength|concentrat)/i
+const SOLUTION_NAME = /\b(?:solution|sol\.?|soln|stock|gel|concentrate|dispersion)\b/i
+
+const squeeze = (text: string) =>
+  text
+    .replace(/\(\s*[,;=]?\s*\)/g, ' ')
+    .replace(/\s+/g, ' ')
+    .replace(/\s+([,;:)])/g, '$1')
+    .replace(/^[\s,;:.=–—|*•·-]+|[\s,;:=–—|*•·(-]+$/g, '')
+    .replace(/^of\s+/i, '')
+    .trim()
+
+const inParens = (text: string, f: Found) => {
+  const before = text.slice(0, f.start)
+  return before.lastIndexOf('(') > before.lastIndexOf(')')
+}
+
+interface Parts {
+  amount: Found | null
+  beside: Found | null
+  strength: Found | null
+  /** Other amounts, left in the words. */
+  warnings: string[]
+}
+
+const isPercent = (f: Found) => f.amount.kind === 'quantity' && f.amount.unit === 'percent'
+const low = (f: Found) => (f.amount.kind === 'quantity' ? f.amount.min : 0)
+const isRough = (f: Found) => f.amount.kind === 'quantity' && f.amount.rough !== undefined
+
+/** Which of a line's amounts is how much of it, which its strength, and which says the same once more. */
+function partsOf(text: string, found: readonly Found[]): Parts {
+  const warnings: string[] = []
+  const percents = found.filter(isPercent)
+  const masses = found.filter((f) => !isPercent(f)).sort((x, y) => Number(isRough(x)) - Number(isRough(y)))
+  let strength = percents.find((f) => found.length > 1 && SOLUTION.test(text.slice(f.end))) ?? null
+  if (!strength && found.length > 1 && percents.length > 1)
+    strength =
+      percents.find((f) => inParens(text, f)) ?? (SOLUTION_NAME.test(text) ? percents[0]! : null) ?? null
+  let left = percents.filter((f) => f !== strength)
+  if (left.length > 1 && !strength) {
+    // A strength is nearly always the larger of two.
+    const [small, large] = [...left].sort((x, y) => low(x) - low(y)) as [Found, Found]
+    strength = large
+    left = [small]
+    warnings.push('Two percents: the smaller is read as the amount, the larger as its strength.')
+  }
+  const amount = left[0] ?? masses[0] ?? null
+  const beside = amount && isPercent(amount) ? (masses[0] ?? null) : (masses[1] ?? null)
+  return { amount, beside, strength, warnings }
+}
+
+function cut(text: string, spans: readonly (Found | null)[]): string {
+  let rest = text
+  for (const span of spans.filter((s) => s !== null).sort((x, y) => y.start - x.start))
+    rest = `${rest.slice(0, span.start)} ${rest.slice(span.end)}`
+  return rest
+}
+
+/** Words after a name that the catalogue knows are a note: “glycerin, vegetable, warmed”. */
+function nameAndNote(words: string, match: Matcher): Pick<Ingredient, 'name' | 'note' | 'match' | 'others'> {
+  const whole = match(words)
+  if (whole.match?.confidence === 'sure') return { name: words, note: '', ...whole }
+  for (const sep of [' - ', ' – ', ' — ', ' | ', '; ', ': ', ' (', ', ', '. ']) {
+    for (let at = words.lastIndexOf(sep); at > 0; at = words.lastIndexOf(sep, at - 1)) {
+      const left = match(squeeze(words.slice(0, at)))
+      if (left.match?.confidence === 'sure')
+        return {
+          name: squeeze(words.slice(0, at)),
+          note: squeeze(words.slice(at + sep.length)).replace(/^\(|\)$/g, ''),
+          ...left,
+        }
+    }
+  }
+  return { name: words, note: '', ...whole }
+}
+
+/**
+ * The ingredient that a line of words is. Null where it has no amount and no name that is known, or no name at all.
+ */
+export function ingredientOf(text: string, match: Matcher): Ingredient | null {
+  const fill = fillIn(text)
+  let found = amountsIn(text)
+  if (fill) found = found.filter((f) => f.end <= fill.start || f.start >= fill.end)
+  const parts = partsOf(text, found)
+  const spans: (Found | null)[] = [parts.amount, parts.beside, parts.strength]
+  let amount = parts.amount?.amount ?? null
+  let strengthPercent = parts.strength ? low(parts.strength) : null
+  const warnings = [...parts.warnings]
+  let note = ''
+  if (fill?.amount.kind === 'fill') {
+    // “Lactic acid 80 %, to 100”: what is there beside the fill is a strength.
+    if (parts.amount && isPercent(parts.amount) && low(parts.amount) < 100 && strengthPercent === null)
+      warnings.push('It has an amount and takes the rest: the rest is taken.')
+    amount = fill.amount
+    spans.push(fill)
+  } else if (fill) {
+    note = text.slice(fill.start, fill.end)
+    spans.push(fill)
+    amount ??= fill.amount
+  }
+  const words = squeeze(cut(text, spans))
+  if (amount) {
+    if (!/[a-z]{2}/i.test(words)) return null
+    const named = nameAndNote(words.replace(/^add\s+/i, ''), match)
+    if (strengthPercent !== null && (strengthPercent <= 0 || strengthPercent > 100)) strengthPercent = null
+    return {
+      ...named,
+      note: [named.note, note].filter(Boolean).join('; '),
+      amount,
+      beside: parts.beside?.amount ?? null,
+      strengthPercent,
+      warnings,
+    }
+  }
+  return bareIngredient(words, match)
+}
+
+/** A name with a number that has no unit, or a name alone that the catalogue knows. */
+function bareIngredient(words: string, match: Matcher): Ingredient | null {
+  const blank = { beside: null, strengthPercent: null, warnings: [] as string[] }
+  const whole = match(words)
+  // The number of “polysorbate 80” is its name.
+  const end = whole.match?.confidence === 'sure' && /\d\s*$/.test(words) ? null : bareAtEnd(words)
+  if (end) {
+    const before = squeeze(words.slice(0, end.start))
+    if (/[a-z]{2}/i.test(before)) {
+      // “Glycerin 5 10”: percent and grams of a table that lost its columns.
+      const other = bareAtEnd(before)
+      const inner = other ? squeeze(before.slice(0, other.start)) : ''
+      if (other && /[a-z]{2}/i.test(inner) && match(before).match?.confidence !== 'sure')
+        return { ...nameAndNote(inner, match), ...blank, amount: other.amount, beside: end.amount }
+      return { ...nameAndNote(before, match), ...blank, amount: end.amount }
+    }
+  }
+  const start = bareAtStart(words)
+  if (start) {
+    const after = squeeze(words.slice(start.end))
+    if (/[a-z]{2}/i.test(after)) return { ...nameAndNote(after, match), ...blank, amount: start.amount }
+  }
+  // “Niacinamide 5 - dissolve first”
+  const noted = /^(.*\d)\s*(?:\s[-–—]\s|;|\(|,\s)\s*([^\d]+)$/.exec(words)
+  if (noted && match(noted[1]!).match?.confidence !== 'sure') {
+    const inner = bareIngredient(squeeze(noted[1]!), match)
+    if (inner?.amount)
+      return { ...inner, note: [inner.note, noted[2]!.replace(/\)$/, '')].filter(Boolean).join('; ') }
+  }
+  const named = nameAndNote(words, match)
+  const known = named.match && named.match.confidence !== 'perhaps'
+  return known && words.split(/\s+/).length <= 8 ? { ...named, ...blank, amount: null } : null
+}
+
+/** An ingredient from the cells of a table whose columns are known. */
+export function ingredientOfCells(
+  cells: { name: string; inci: string; percent: string; grams: string; amount: string; note: string },
+  match: Matcher,
+): Ingredient | null {
+  const read = (text: string, unit: 'percent' | 'grams' | 'bare'): RecipeAmount | null => {
+    const t = text.trim()
+    if (t === '' || /^[-–—]+$/.test(t)) return null
+    return fillIn(t)?.amount ?? amountsIn(t)[0]?.amount ?? bareAmount(t, unit)
+  }
+  const warnings: string[] = []
+  const amounts = (
+    [
+      [cells.percent, 'percent'],
+      [cells.grams, 'grams'],
+      [cells.amount, 'bare'],
+    ] as const
+  ).flatMap(([text, unit]) => {
+    const amount = read(text, unit)
+    if (!amount && /\w/.test(text)) warnings.push(`“${text.trim()}” is no amount that can be read.`)
+    return amount ? [amount] : []
+  })
+  const name = cells.name.trim() || cells.inci.trim()
+  if (!/[a-z]{2}/i.test(name)) return null
+  const strength = amountsIn(name).find(isPercent) ?? null
+  let named = nameAndNote(squeeze(cut(name, [strength])), match)
+  if (named.match?.confidence !== 'sure' && cells.inci.trim() !== '') {
+    const byInci = match(squeeze(cells.inci))
+    if (byInci.match && byInci.match.confidence !== 'perhaps') named = { ...named, ...byInci }
+  }
+  return {
+    ...named,
+    note: [named.note, cells.note.trim()].filter(Boolean).join('; '),
+    amount: amounts[0] ?? null,
+    beside: amounts[1] ?? null,
+    strengthPercent: strength ? low(strength) : null,
+    warnings,
+  }
+}

@@ -1,0 +1,120 @@
+import type { Catalogue } from '../materials/catalogue.ts'
+import { slug } from '../materials/names.ts'
+import type { Material } from '../materials/schema.ts'
+import { makeSearch, type Search } from '../materials/search.ts'
+
+/** `sure` is the name itself; `likely` the name with words left out; `perhaps` a guess by spelling. */
+export type Confidence = 'sure' | 'likely' | 'perhaps'
+
+export interface Match {
+  material: Material
+  confidence: Confidence
+}
+
+/** Words that say how good or of what make a thing is, not what it is. */
+const ADJECTIVES =
+  /\b(organic|pure|raw|refined|unrefined|virgin|extra|cold[- ]pressed|cosmetic[- ]grade|food[- ]grade|usp|bp|vegetable|vegetal|natural|fresh|filtered|boiled|cooled|melted|sifted|liquid|powdered|powder|flakes?|pellets?|beads?|pastilles?|fine|deodori[sz]ed|your|favou?rite|of choice|of your choice|any|some|the|pharma(?:ceutical)? grade|certified|fair[- ]trade|non[- ]gmo|rspo|optional|solution|soln|aqueous)\b/gi
+
+const SPELLINGS: readonly (readonly [RegExp, string])[] = [
+  [/lysed\b/g, 'lyzed'],
+  [/liquorice/g, 'licorice'],
+  [/glycerine\b/g, 'glycerin'],
+  [/\bsulph/g, 'sulf'],
+  [/\bessence\b/g, 'essential oil'],
+  [/\be\.?o\.?$/g, 'essential oil'],
+  [/\bvit\.?\s/g, 'vitamin '],
+  [/\bext\.?$/g, 'extract'],
+]
+
+function spelt(name: string): string {
+  let text = name.toLowerCase()
+  for (const [from, to] of SPELLINGS) text = text.replace(from, to)
+  return text
+}
+
+const squeeze = (text: string) =>
+  text
+    .replace(/\s+/g, ' ')
+    .replace(/^[\s,;:.–—*•·()-]+|[\s,;:–—*•·(-]+$/g, '')
+    .trim()
+
+/** Ways to say a name, the fullest first; `false` where words were left out. */
+function* readings(name: string): Generator<[text: string, whole: boolean]> {
+  const full = squeeze(name)
+  yield [full, true]
+  const same = spelt(full)
+  yield [same, true]
+  const inside = [...full.matchAll(/\(([^()]+)\)/g)].map((m) => squeeze(m[1]!))
+  const outside = squeeze(full.replace(/\([^()]*\)?/g, ' '))
+  if (inside.length > 0) {
+    yield [outside, true]
+    yield [spelt(outside), true]
+  }
+  for (const part of inside) yield [part, false]
+  // “Water, distilled”
+  const turned = /^([^,]+),\s*([^,]+)$/.exec(outside)
+  if (turned) {
+    yield [`${turned[2]} ${turned[1]}`, true]
+    yield [turned[1]!, false]
+  }
+  const plain = squeeze(spelt(outside).replace(ADJECTIVES, ' '))
+  yield [plain, false]
+  yield [plain.replace(/s\b/g, ''), false]
+  yield [plain.replace(/\boil$/, 'essential oil'), false]
+  yield [plain.replace(/\s+oil$/, ''), false]
+  yield [plain.replace(/\b(water|distillate|floral water)$/, 'hydrosol'), false]
+  yield [`${plain} oil`, false]
+  yield [`${plain} extract`, false]
+  for (const part of full.split(/\s+(?:or|aka|=)\s+|\s*\/\s*|\s+[-–—]\s+/i))
+    if (part !== full) yield [squeeze(part), false]
+}
+
+/** Finds what a recipe's words mean in a catalogue. Made once for many names. */
+export function makeMatcher(
+  catalogue: Catalogue,
+): (name: string) => { match: Match | null; others: Material[] } {
+  let search: Search | null = null
+  const known = new Map<string, { match: Match | null; others: Material[] }>()
+  const find = (name: string) => {
+    for (const [text, whole] of readings(name)) {
+      const material = text ? catalogue.find(text) : null
+      if (material)
+        return {
+          match: { material, confidence: whole ? ('sure' as const) : ('likely' as const) },
+          others: [],
+        }
+    }
+    search ??= makeSearch(catalogue.materials)
+    const plain =
+      squeeze(
+        spelt(name)
+          .replace(/\([^()]*\)?/g, ' ')
+          .replace(ADJECTIVES, ' '),
+      ) || squeeze(name)
+    const others = plain.length < 3 ? [] : search(plain, 6)
+    const first = others[0]
+    return {
+      match: first && sharesWords(plain, first) ? { material: first, confidence: 'perhaps' as const } : null,
+      others,
+    }
+  }
+  return (name) => {
+    const seen = known.get(name)
+    if (seen) return seen
+    const result = find(name)
+    known.set(name, result)
+    return result
+  }
+}
+
+/** Half of the words or more begin alike: less is no guess worth showing. */
+function sharesWords(name: string, material: Material): boolean {
+  const words = slug(name)
+    .split('-')
+    .filter((w) => w.length > 2)
+  const own = [material.name, ...material.inci, ...(material.aliases ?? [])].flatMap((n) =>
+    slug(n).split('-'),
+  )
+  const alike = words.filter((w) => own.some((o) => o.slice(0, 4) === w.slice(0, 4)))
+  return words.length > 0 && alike.length * 2 >= words.length
+}
