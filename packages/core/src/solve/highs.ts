@@ -1,5 +1,5 @@
 import type { Highs, Model, ModelData } from 'highs'
-import type { Program, Solution, Solver } from './lp.ts'
+import type { End, Program, Solution, Solver } from './lp.ts'
 
 const OPTIMAL = 7
 const INFEASIBLE = 8
@@ -57,21 +57,21 @@ function solveOnce(highs: Highs, program: Program): Solution {
   })
 }
 
-function extremesOf(highs: Highs, program: Program, wanted: readonly number[]) {
+function extremesOf(highs: Highs, program: Program, ends: readonly End[]): number[] | null {
   if (program.variables.some((v) => v.lower > v.upper)) return null
   const costless = { ...program, variables: program.variables.map((v) => ({ ...v, cost: 0 })) }
   return withModel(highs, costless, (model) => {
     if (model.run().modelStatus !== OPTIMAL) return null
     // Each further run starts from the last corner, which a change of one cost leaves feasible.
     model.options.set({ presolve: 'off', solver: 'simplex', simplex_strategy: 4 })
-    const end = (variable: number, sign: 1 | -1): number => {
+    return ends.map(({ variable, most }) => {
+      const sign = most ? -1 : 1
       model.changeColCost(variable, sign)
       const status = model.run().modelStatus
       const value = status === OPTIMAL ? model.getSolution().colValue[variable]! : -sign * Infinity
       model.changeColCost(variable, 0)
       return value
-    }
-    return wanted.map((variable) => ({ least: end(variable, 1), greatest: end(variable, -1) }))
+    })
   })
 }
 
@@ -84,6 +84,6 @@ export async function openHighs(locate?: (file: string) => string): Promise<Solv
   const highs = await load(locate ? { locateFile: locate } : {})
   return {
     solve: (program) => solveOnce(highs, program),
-    extremes: (program, variables) => extremesOf(highs, program, variables),
+    extremes: (program, ends) => extremesOf(highs, program, ends),
   }
 }

@@ -26,6 +26,11 @@ export type Solution =
 export interface Solver {
   /** The smallest sum of costs. */
   solve(program: Program): Solution
-  /** Least and greatest value of each of these variables, whatever the costs; null where the rows contradict. */
-  extremes(program: Program, variables: readonly number[]): { least: number; greatest: number }[] | null
+  /** Least or greatest value of each of these variables, whatever the costs; null where the rows contradict. */
+  extremes(program: Program, ends: readonly End[]): number[] | null
+}
+
+export interface End {
+  variable: number
+  most: boolean
 }
