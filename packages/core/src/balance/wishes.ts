@@ -5,7 +5,7 @@ import type { LineRef } from '../formula/schema.ts'
 import { limitsFor } from '../materials/legal.ts'
 import type { Material, MaterialKind } from '../materials/schema.ts'
 import type { Row } from '../solve/lp.ts'
-import { formatRange, sayNumber } from '../text/format.ts'
+import { sayNumber } from '../text/format.ts'
 
 /** What a balance shall reach. Percents are of the product. */
 export interface Wishes {
@@ -238,7 +238,7 @@ function rangeRows({ a, doseFactors }: WishContext): WishRow[] {
         lower: NO_MINIMUM.has(material.kind) ? -Infinity : min,
         upper: max,
         unit: Math.max(0.05, (max - min) / 2),
-        about: `${material.name} at ${formatRange({ min, max })} %`,
+        about: `${material.name} at ${sayNumber(min, 3)}–${sayNumber(max, 3)} %`,
       },
     ]
   })

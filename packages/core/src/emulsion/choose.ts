@@ -30,11 +30,11 @@ export interface Candidate {
 
 /** The same finding before and after: the same words, or the same rule about the same materials. */
 const keysOf = (f: Finding) => [f.message, `${f.code} ${f.severity} ${[...f.materials].sort().join()}`]
-const missingFrom = (list: readonly Finding[]) => {
+export const missingFrom = (list: readonly Finding[]) => {
   const keys = new Set(list.flatMap(keysOf))
   return (f: Finding) => !keysOf(f).some((key) => keys.has(key))
 }
-const relevant = (a: Assessment) => findAll(a).filter((f) => !isCaution(f))
+export const relevantFindings = (a: Assessment) => findAll(a).filter((f) => !isCaution(f))
 
 /** Emulsifiers that carry a whole emulsion, for each of its types. */
 const carries = (m: Material, type: 'oil-in-water' | 'water-in-oil') =>
@@ -80,7 +80,8 @@ function phaseFor(a: Assessment, m: Material, fallback: number): number {
   return found >= 0 ? found : fallback
 }
 
-function swap(a: Assessment, old: AssessedLine | null, m: Material, percent: number): Edit {
+/** A material in the place of another one, or added, as one step; in the phase that suits it. */
+export function swap(a: Assessment, old: AssessedLine | null, m: Material, percent: number): Edit {
   const phase = phaseFor(a, m, old?.phase ?? 0)
   if (!old) return { type: 'add-line', phase, line: { material: m.id, percent } }
   const at = { phase: old.phase, line: old.line }
@@ -107,7 +108,7 @@ function weigh(
   catalogue: Catalogue,
   c: Omit<Candidate, 'brings' | 'settles' | 'stops' | 'checks' | 'score'>,
 ): Candidate {
-  const after = c.current ? before : relevant(assess(applyEdit(a.formula, c.edit), catalogue))
+  const after = c.current ? before : relevantFindings(assess(applyEdit(a.formula, c.edit), catalogue))
   const brings = after.filter(missingFrom(before))
   const stops = after.filter((f) => f.severity === 'stop').length
   const checks = after.filter((f) => f.severity === 'check').length
@@ -155,7 +156,7 @@ function rank(
     judge: (m: Material, j: Judgement) => void
   },
 ): Candidate[] {
-  const before = relevant(a)
+  const before = relevantFindings(a)
   const old = mainLine(a, kind.inUse)
   return catalogue.materials
     .filter(kind.offered ?? kind.inUse)

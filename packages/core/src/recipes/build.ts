@@ -3,7 +3,7 @@ import { isOil } from '../emulsion/emulsion.ts'
 import type { Formula, Line, Phase, Product, Role } from '../formula/schema.ts'
 import { LIMITS } from '../formula/schema.ts'
 import type { Material } from '../materials/schema.ts'
-import { formatRange, sayNumber, shorten } from '../text/format.ts'
+import { sayNumber, shorten } from '../text/format.ts'
 import type { RecipeAmount } from './amounts.ts'
 import type { Ingredient } from './lines.ts'
 import type { Recipe } from './read.ts'
@@ -82,7 +82,7 @@ function massOf(
     remarks.push(
       amount.min === 0
         ? `“Up to ${sayNumber(amount.max, 3)}”: half of it is taken until you choose.`
-        : `A range of ${formatRange(amount)}: its middle is taken until you choose.`,
+        : `A range of ${sayNumber(amount.min, 3)}–${sayNumber(amount.max, 3)}: its middle is taken until you choose.`,
     )
   if (amount.rough) remarks.push(amount.rough)
   if (amount.unit === 'bare') return { unit: bare, value }

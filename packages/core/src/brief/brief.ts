@@ -1,0 +1,129 @@
+import type { Product } from '../formula/schema.ts'
+import type { Richness } from '../emulsion/emulsion.ts'
+import { hasTrait, type Material } from '../materials/schema.ts'
+
+export const CONSTRAINTS = [
+  'no-oil',
+  'no-silicone',
+  'vegan',
+  'natural-style',
+  'fragrance-free',
+  'cold-process',
+  'low-budget',
+  'only-shelf',
+] as const
+export type Constraint = (typeof CONSTRAINTS)[number]
+
+export const NEEDS = ['none', 'moisture', 'dryness', 'comfort', 'shine', 'softness'] as const
+export type SkinNeed = (typeof NEEDS)[number]
+
+/** What a maker wants, before the first gram. */
+export interface Brief {
+  name: string
+  product: Product
+  batchGrams: number
+  /** Oil phase of an emulsion. */
+  richness: Richness
+  absorption: 'fast' | 'medium' | 'slow'
+  /** Dry and powdery, silky, or rich on the skin. */
+  feel: 'dry' | 'silky' | 'rich'
+  need: SkinNeed
+  constraints: readonly Constraint[]
+  /** Materials that must be in it, with their percent. */
+  actives: readonly { material: string; percent: number }[]
+}
+
+export interface BriefContext {
+  /** Ids of what is on the shelf. */
+  onShelf: ReadonlySet<string>
+  priceOf: (id: string) => number | null
+}
+
+const wants = (brief: Brief, c: Constraint) => brief.constraints.includes(c)
+
+/** Above this a material has to be melted, °C. */
+const MELTED_C = 30
+const SCENTED = new Set(['essential-oil', 'fragrance', 'hydrosol'])
+const SILICONE = /methicon|siloxan|silsesquioxan|silanol/i
+/** Emulsifiers and thickeners that need no heat: polymers and liquid ones (common practice). */
+const needsHeat = (m: Material) =>
+  (m.meltsC ?? 0) >= MELTED_C ||
+  m.kind === 'butter' ||
+  m.kind === 'wax' ||
+  m.kind === 'fatty-alcohol' ||
+  m.kind === 'fatty-acid' ||
+  ((m.kind === 'emulsifier' || m.kind === 'cationic') && m.emulsifier?.role !== 'polymeric')
+
+/** Why a material is ruled out by a constraint; null where it may be used. */
+export function ruledOut(m: Material, brief: Brief, context: BriefContext): string | null {
+  if (m.kind === 'water') return null
+  if (wants(brief, 'vegan') && m.origin === 'animal') return 'comes from an animal'
+  if (wants(brief, 'natural-style') && (m.origin === 'synthetic' || m.origin === 'unknown'))
+    return 'is synthetic'
+  if (wants(brief, 'no-silicone') && (m.kind === 'silicone' || m.inci.some((n) => SILICONE.test(n))))
+    return 'is a silicone'
+  if (wants(brief, 'fragrance-free') && (SCENTED.has(m.kind) || hasTrait(m, 'fragrance'))) return 'is scented'
+  if (wants(brief, 'cold-process') && needsHeat(m)) return 'has to be melted'
+  if (wants(brief, 'only-shelf') && !context.onShelf.has(m.id)) return 'is not on your shelf'
+  return null
+}
+
+export interface Choice {
+  /** What it is there for. */
+  part: string
+  material: Material
+  percent: number
+  why: string
+  /** What could stand there instead, the best first. */
+  alternatives: Material[]
+}
+
+const listed = (ids: string) => ids.split(' ')
+/** What helps with each need, the first ones first (common practice; no claim of effect is made). */
+export const HELPS: Record<SkinNeed, string[]> = {
+  none: [],
+  moisture: listed('betaine sodium-pca sodium-hyaluronate panthenol saccharide-isomerate trehalose'),
+  dryness: listed('panthenol urea betaine glyceryl-glucoside'),
+  comfort: listed('allantoin panthenol bisabolol beta-glucan avena-sativa-kernel-extract'),
+  shine: listed('zinc-pca niacinamide'),
+  softness: listed('panthenol hydrolyzed-oat-protein hydrolyzed-wheat-protein hydrolyzed-rice-protein'),
+}
+export const NEED_WORDS: Record<SkinNeed, string> = {
+  none: 'nothing in particular',
+  moisture: 'moisture',
+  dryness: 'dry, rough skin',
+  comfort: 'easily upset skin',
+  shine: 'shine',
+  softness: 'softness and slip',
+}
+
+/** Oil phase to aim for, percent (common practice). */
+export const OIL_PHASE_OF: Record<Richness, number> = {
+  milk: 9,
+  lotion: 16,
+  cream: 24,
+  'rich-cream': 32,
+  butter: 44,
+}
+/** Fatty alcohol for body, percent (common practice). */
+export const FATTY_OF: Record<Richness, number> = {
+  milk: 0,
+  lotion: 1,
+  cream: 2,
+  'rich-cream': 2.5,
+  butter: 2,
+}
+/** Shares of the oils that spread fast, at a middling pace and slowly. */
+export const CASCADE: Record<Brief['absorption'], { fast: number; medium: number; slow: number }> = {
+  fast: { fast: 0.6, medium: 0.3, slow: 0.1 },
+  medium: { fast: 0.35, medium: 0.4, slow: 0.25 },
+  slow: { fast: 0.15, medium: 0.35, slow: 0.5 },
+}
+/** Solid butter among the slow oils of each richness. */
+export const BUTTERED: Record<Richness, boolean> = {
+  milk: false,
+  lotion: false,
+  cream: true,
+  'rich-cream': true,
+  butter: true,
+}

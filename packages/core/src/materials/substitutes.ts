@@ -1,0 +1,198 @@
+import { assess } from '../assess/assess.ts'
+import type { Assessment, AssessedLine } from '../assess/types.ts'
+import { emulsifierDose, missingFrom, relevantFindings, swap } from '../emulsion/choose.ts'
+import { spreadOf } from '../emulsion/profile.ts'
+import type { Finding } from '../findings/types.ts'
+import { applyEdit, type Edit } from '../formula/edit.ts'
+import { formatRange, listWords, sayNumber } from '../text/format.ts'
+import type { Catalogue } from './catalogue.ts'
+import { hasTrait, type Material, type MaterialKind } from './schema.ts'
+
+/** A material that could stand in for another one in a formula. */
+export interface Substitute {
+  material: Material
+  percent: number
+  edit: Edit
+  /** In what it is like the one that is missing. */
+  alike: string[]
+  /** What has to change with it, or what will be different. */
+  differs: string[]
+  brings: Finding[]
+  settles: Finding[]
+  /** 0 to 100: how alike the two are, before what the formula says. */
+  likeness: number
+}
+
+/** Kinds of which one replaces another gram for gram; others go by their own usual dose. */
+const GRAM_FOR_GRAM: ReadonlySet<MaterialKind> = new Set<MaterialKind>([
+  'water',
+  'hydrosol',
+  'aloe',
+  'humectant',
+  'oil',
+  'butter',
+  'ester',
+  'alkane',
+  'silicone',
+  'wax',
+  'fatty-alcohol',
+  'powder',
+  'clay',
+  'solvent',
+])
+/** Kinds that do each other's work. */
+const FAMILIES: readonly ReadonlySet<MaterialKind>[] = [
+  new Set<MaterialKind>(['oil', 'ester', 'alkane', 'silicone', 'butter']),
+  new Set<MaterialKind>(['gum', 'polymer']),
+  new Set<MaterialKind>(['humectant', 'hyaluronate']),
+  new Set<MaterialKind>(['water', 'hydrosol', 'aloe']),
+  new Set<MaterialKind>(['wax', 'fatty-alcohol', 'fatty-acid']),
+  new Set<MaterialKind>(['acid', 'buffer']),
+  new Set<MaterialKind>(['fragrance', 'essential-oil']),
+]
+const related = (a: MaterialKind, b: MaterialKind) => a === b || FAMILIES.some((f) => f.has(a) && f.has(b))
+
+const shared = <T>(a: readonly T[] = [], b: readonly T[] = []) => a.filter((x) => b.includes(x))
+/** Functions that nearly everything has tell nothing. */
+const COMMON = new Set(['skin conditioning', 'hair conditioning', 'solvent', 'emollient'])
+
+/** How alike two materials are: functions, kind, what they dissolve in, charge, HLB, feel, melting. */
+function compare(old: Material, m: Material): { likeness: number; alike: string[]; differs: string[] } {
+  const alike: string[] = []
+  const differs: string[] = []
+  const functions = shared(old.functions, m.functions)
+  const telling = functions.filter((f) => !COMMON.has(f))
+  const wanted = old.functions.filter((f) => !COMMON.has(f)).length
+  let score = 0
+  score += wanted > 0 ? 30 * (telling.length / wanted) : functions.length > 0 ? 20 : 0
+  if (functions.length > 0) alike.push(listWords(functions.slice(0, 3)))
+  score += old.kind === m.kind ? 25 : 10
+  if (old.solubility[0] === m.solubility[0]) score += 10
+  else
+    differs.push(
+      `lives in ${m.solubility[0] === 'dispersible' ? 'neither water nor oil: it is dispersed' : m.solubility[0]}`,
+    )
+  if (old.charge === m.charge || (old.charge === 'none' && m.charge === 'nonionic')) {
+    score += 10
+    if (m.charge !== 'none') alike.push(m.charge)
+  } else if (m.charge !== 'none' && m.charge !== 'nonionic') differs.push(`it is ${m.charge}`)
+  if (old.emulsifier?.role && old.emulsifier.role === m.emulsifier?.role) score += 15
+  else if (old.emulsifier || m.emulsifier) score -= 15
+  score += hlbLikeness(old, m, alike, differs)
+  const feels = shared(old.feel, m.feel)
+  if (old.feel && old.feel.length > 0) {
+    score += 10 * (feels.length / old.feel.length)
+    if (feels.length > 0) alike.push(`feels ${listWords(feels)}`)
+    const other = (m.feel ?? []).filter((f) => !old.feel!.includes(f))
+    if (other.length > 0) differs.push(`feels ${listWords(other.slice(0, 3))}`)
+  }
+  const [was, now] = [spreadOf(old), spreadOf(m)]
+  if (was && now && was !== now) differs.push(`spreads ${now === 'medium' ? 'at a middling pace' : now === 'fast' ? 'faster' : 'more slowly'}`) // prettier-ignore
+  if (Math.abs((old.meltsC ?? 20) - (m.meltsC ?? 20)) > 12) {
+    score -= 8
+    differs.push(m.meltsC ? `melts at ${sayNumber(m.meltsC)} °C` : 'is liquid')
+  }
+  return { likeness: Math.max(0, Math.min(100, score)), alike, differs }
+}
+
+function hlbLikeness(old: Material, m: Material, alike: string[], differs: string[]): number {
+  const needs = [old.requiredHlb?.value, m.requiredHlb?.value]
+  if (needs[0] !== undefined && needs[1] !== undefined) {
+    const gap = Math.abs(needs[0] - needs[1])
+    if (gap <= 1) alike.push(`wants an HLB of ${sayNumber(needs[1], 1)}`)
+    else
+      differs.push(
+        `wants an HLB of ${sayNumber(needs[1], 1)} rather than ${sayNumber(needs[0], 1)}: check the emulsifier`,
+      )
+    return 10 - 3 * gap
+  }
+  const offers = [old.emulsifier?.hlb, m.emulsifier?.hlb]
+  if (offers[0] === undefined || offers[1] === undefined) return 0
+  const gap = Math.abs(offers[0] - offers[1])
+  if (gap <= 1) alike.push(`HLB ${sayNumber(offers[1], 1)}`)
+  else differs.push(`its HLB is ${sayNumber(offers[1], 1)}, not ${sayNumber(offers[0], 1)}`)
+  return 10 - 2 * gap
+}
+
+/** Amount of the stand-in, percent of the product, within its usual range. */
+function doseFor(a: Assessment, line: AssessedLine, old: Material, m: Material): number {
+  if (m.emulsifier && old.emulsifier && m.emulsifier.role !== 'solubiliser' && a.emulsion)
+    return emulsifierDose(m, a.emulsion.oilsPercent)
+  const same = GRAM_FOR_GRAM.has(old.kind) && GRAM_FOR_GRAM.has(m.kind)
+  const raw =
+    same || !old.usage || !m.usage ? line.percent : (line.percent * m.usage.typical) / old.usage.typical
+  const within = m.usage ? Math.max(Math.min(raw, m.usage.max), same ? 0 : m.usage.min) : raw
+  return Number(within.toFixed(within < 1 ? 3 : 2))
+}
+
+function processOf(old: Material, m: Material, line: AssessedLine, percent: number): string[] {
+  const notes: string[] = []
+  if (Math.abs(percent - line.percent) > 0.02 * Math.max(1, line.percent))
+    notes.push(`${sayNumber(percent, 3)} % instead of ${sayNumber(line.percent, 3)} %`)
+  const heat = line.phaseSource.heatToC
+  if (heat !== undefined && m.heatMaxC !== undefined && m.heatMaxC < heat)
+    notes.push(`goes in below ${sayNumber(m.heatMaxC)} °C`)
+  if (m.slurry && !old.slurry)
+    notes.push(`wet it in ${sayNumber(m.slurry.parts)} parts of ${m.slurry.in} first`)
+  if (m.ph && (!old.ph || m.ph.min > old.ph.min + 0.3 || m.ph.max < old.ph.max - 0.3)) notes.push(`wants pH ${formatRange(m.ph)}`) // prettier-ignore
+  if (m.oxidation === 'fast' && old.oxidation !== 'fast')
+    notes.push('turns rancid sooner: add an antioxidant')
+  if (m.hydrationHours && m.hydrationHours.max >= 2 && (old.hydrationHours?.max ?? 0) < m.hydrationHours.max)
+    notes.push(`takes up to ${sayNumber(m.hydrationHours.max)} h to swell`)
+  if (old.cover && m.cover && m.cover.role !== 'broad' && old.cover.role === 'broad')
+    notes.push('does not cover everything alone: it needs a partner')
+  if (hasTrait(m, 'fragrance') && !hasTrait(old, 'fragrance')) notes.push('is scented')
+  return notes
+}
+
+/** Fewer than this alike are no substitutes. */
+const LEAST = 35
+/** So many of the most alike are tried in the formula. */
+const TRIED = 24
+
+/**
+ * What could stand in for the material of a line, the best first: by what it does, what it dissolves in, its charge,
+ * HLB and feel, then by what it brings into this formula. `onShelf` come before their equals.
+ */
+export function substitutesFor(
+  a: Assessment,
+  index: number,
+  catalogue: Catalogue,
+  onShelf: ReadonlySet<string> = new Set(),
+): Substitute[] {
+  const line = a.lines[index]
+  const old = line?.material
+  if (!line || !old) return []
+  const used = new Set(a.lines.map((l) => l.id))
+  const before = relevantFindings(a)
+  return catalogue.materials
+    .filter((m) => m.id !== old.id && !used.has(m.id) && related(old.kind, m.kind))
+    .map((m) => ({ m, ...compare(old, m) }))
+    .filter((c) => c.likeness >= LEAST)
+    .sort((x, y) => y.likeness - x.likeness || x.m.name.localeCompare(y.m.name))
+    .slice(0, TRIED)
+    .map(({ m, likeness, alike, differs }) => {
+      const percent = line.fill ? line.percent : doseFor(a, line, old, m)
+      const edit: Edit = line.fill
+        ? { type: 'replace-material', at: { phase: line.phase, line: line.line }, material: m.id }
+        : swap(a, line, m, percent)
+      const after = relevantFindings(assess(applyEdit(a.formula, edit), catalogue))
+      const brings = after.filter(missingFrom(before))
+      const trouble = brings.reduce((s, f) => s + { stop: 60, check: 12, note: 2 }[f.severity], 0)
+      return {
+        rank: likeness - trouble + (onShelf.has(m.id) ? 8 : 0),
+        substitute: {
+          material: m,
+          percent,
+          edit,
+          alike,
+          differs: [...processOf(old, m, line, percent), ...differs],
+          brings,
+          settles: before.filter(missingFrom(after)),
+          likeness: Math.round(likeness),
+        },
+      }
+    })
+    .sort((x, y) => y.rank - x.rank)
+    .map((x) => x.substitute)
+}
