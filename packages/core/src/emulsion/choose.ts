@@ -36,6 +36,9 @@ export const missingFrom = (list: readonly Finding[]) => {
 }
 export const relevantFindings = (a: Assessment) => findAll(a).filter((f) => !isCaution(f))
 
+/** A swap takes the amount that the new one wants, or one for one the amount of the old one. */
+export type SwapAmount = 'own' | 'same'
+
 /** Emulsifiers that carry a whole emulsion, for each of its types. */
 const carries = (m: Material, type: 'oil-in-water' | 'water-in-oil') =>
   type === 'water-in-oil'
@@ -184,12 +187,17 @@ function rank(
  * wants and the whole formula is judged again. Ranked by stops, checks, new notes, then by what speaks for and against
  * it in use (setting, whitening, charge).
  */
-export function emulsifierCandidates(a: Assessment, catalogue: Catalogue): Candidate[] {
+export function emulsifierCandidates(
+  a: Assessment,
+  catalogue: Catalogue,
+  amount: SwapAmount = 'own',
+): Candidate[] {
   const e = a.emulsion
   if (!e) return []
+  const old = mainLine(a, (m) => carries(m, e.type))
   return rank(a, catalogue, {
     inUse: (m) => carries(m, e.type),
-    dose: (m) => emulsifierDose(m, e.oilsPercent),
+    dose: (m) => (amount === 'same' && old ? old.percent : emulsifierDose(m, e.oilsPercent)),
     judge: (m, { reasonsFor, reasonsAgainst, handling }) => {
       const { hlb, hlbSound, maxOilPercent: most, role } = m.emulsifier!
       if (m.charge === 'nonionic') reasonsFor.push('nonionic: salts and charged actives leave it alone')
@@ -220,12 +228,17 @@ export function emulsifierCandidates(a: Assessment, catalogue: Catalogue): Candi
 }
 
 /** Every thickener for the water, best first, judged the same way; the one in use is replaced, else one is added. */
-export function thickenerCandidates(a: Assessment, catalogue: Catalogue): Candidate[] {
+export function thickenerCandidates(
+  a: Assessment,
+  catalogue: Catalogue,
+  amount: SwapAmount = 'own',
+): Candidate[] {
   if (a.waterPercent < 20 || a.emulsion?.type === 'water-in-oil') return []
+  const old = mainLine(a, isThickener)
   return rank(a, catalogue, {
     inUse: isThickener,
     offered: (m) => isThickener(m) && m.usage !== undefined && m.usage.typical <= 5,
-    dose: (m) => round(m.usage!.typical),
+    dose: (m) => (amount === 'same' && old ? old.percent : round(m.usage!.typical)),
     judge: (m, { reasonsFor, reasonsAgainst, handling }) => {
       if (m.charge === 'nonionic') reasonsFor.push('nonionic: goes with cationics and salts')
       if (m.feel?.includes('sticky')) reasonsAgainst.push('can feel sticky')

@@ -166,7 +166,13 @@ export function substitutesFor(
   const used = new Set(a.lines.map((l) => l.id))
   const before = relevantFindings(a)
   return catalogue.materials
-    .filter((m) => m.id !== old.id && !used.has(m.id) && related(old.kind, m.kind))
+    .filter(
+      (m) =>
+        m.id !== old.id &&
+        !used.has(m.id) &&
+        related(old.kind, m.kind) &&
+        shared(old.functions, m.functions).length > 0,
+    )
     .map((m) => ({ m, ...compare(old, m) }))
     .filter((c) => c.likeness >= LEAST)
     .sort((x, y) => y.likeness - x.likeness || x.m.name.localeCompare(y.m.name))

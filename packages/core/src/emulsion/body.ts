@@ -1,0 +1,162 @@
+import type { Assessment, AssessedLine } from '../assess/types.ts'
+import type { Material } from '../materials/schema.ts'
+
+export const BODIES = ['milk', 'lotion', 'cream', 'rich cream', 'butter'] as const
+export type Body = (typeof BODIES)[number]
+
+/** How thick an emulsion is expected to be: a class with its neighbours within reach. Rules of thumb. */
+export interface ExpectedBody {
+  /** When it is filled, and a day later. */
+  now: { likely: Body; low: Body; high: Body }
+  tomorrow: { likely: Body; low: Body; high: Body }
+  /** Rough viscosity a day later, mPa·s at the slow speed of a rotational meter. */
+  viscosity: { low: number; high: number }
+  /** What makes it so, the strongest first. */
+  because: string[]
+}
+
+/** Upper ends of the classes, log10 of mPa·s at 10–20 rpm (common practice; from memory). */
+const ENDS = [3.5, 4.1, 4.75, 5.15]
+/** Such an estimate is good to a factor of two and a bit. */
+const DOUBT = 0.35
+/** Fatty alcohol that a product of that oil phase usually has; each percent more about doubles a lotion. */
+const usualAlcohol = (oilPhase: number) => Math.max(0, Math.min(3, (oilPhase - 8) / 6))
+const DOUBLES = Math.log10(2)
+
+const bodyAt = (log: number): Body => BODIES[ENDS.findIndex((end) => log < end)] ?? 'butter'
+const spanOf = (log: number) => ({ likely: bodyAt(log), low: bodyAt(log - DOUBT), high: bodyAt(log + DOUBT) })
+
+type Known = AssessedLine & { material: Material }
+const known = (a: Assessment) => a.lines.filter((l): l is Known => l.material !== null && l.percent > 0)
+const isGum = (m: Material) => (m.kind === 'gum' || m.kind === 'polymer') && m.usage !== undefined
+
+/**
+ * Expected body of an oil-in-water emulsion from its oil phase, fatty alcohol, solid fats and gums; null for water in
+ * oil, whose body depends on how it is stirred. Classes by typical viscosity, and a doubling for each percent of
+ * fatty alcohol (common practice, from memory; good to about one class).
+ */
+export function expectedBody(a: Assessment): ExpectedBody | null {
+  const e = a.emulsion
+  if (!e || e.type !== 'oil-in-water') return null
+  const lines = known(a)
+  const phase = e.oilPhasePercent
+  const base = phase <= 25 ? 2.75 + 0.078 * phase : 4.7 + 0.045 * (phase - 25)
+  const polymer = e.polymericPercent > 0 && e.emulsifierPercent < 1
+  const alcohol = polymer ? 0 : DOUBLES * (e.fattyAlcoholPercent - usualAlcohol(phase))
+  const solid = lines
+    .filter((l) => l.material.kind === 'butter' || l.material.kind === 'wax')
+    .reduce((s, l) => s + l.percent, 0)
+  const gums = lines.filter((l) => isGum(l.material))
+  const gum = gums.reduce((s, l) => s + l.percent / l.material.usage!.typical, 0)
+  const thickened = gum > 0 ? 0.35 * Math.min(2, gum) - 0.1 : phase < 25 ? -0.15 : 0
+  const log = base + alcohol + 0.02 * solid + thickened
+  const network = e.fattyAlcoholPercent >= 1 || solid >= 3
+  const slow = lines.some((l) => l.material.emulsifier && l.material.setting === 'slow')
+  const hydrates = gums.some((l) => (l.material.hydrationHours?.max ?? 0) >= 2)
+  const rise = (network ? 0.3 : 0) + (slow ? 0.2 : 0) + (hydrates ? 0.15 : 0)
+  const because = [
+    { weight: 9, says: `${Number(phase.toFixed(1))} % oil phase` },
+    { weight: Math.abs(alcohol), says: alcohol > 0.15 ? 'more fatty alcohol than usual' : alcohol < -0.15 ? 'little fatty alcohol' : '' },
+    { weight: Math.abs(thickened), says: gum > 0 ? 'a gum in the water' : thickened < 0 ? 'no gum in the water' : '' },
+    { weight: 0.02 * solid, says: solid >= 3 ? 'butters or waxes that set' : '' },
+    { weight: rise, says: rise >= 0.3 ? 'it sets for about a day' : '' },
+  ] // prettier-ignore
+  return {
+    now: spanOf(log - rise),
+    tomorrow: spanOf(log),
+    viscosity: { low: nice(10 ** (log - DOUBT)), high: nice(10 ** (log + DOUBT)) },
+    because: because
+      .filter((b) => b.says !== '')
+      .sort((x, y) => y.weight - x.weight)
+      .map((b) => b.says),
+  }
+}
+/** One digit that tells: a rule of thumb has no more. */
+const nice = (value: number) => Number(value.toPrecision(1))
+
+export interface ColdAndWarm {
+  freezing: { verdict: 'stands' | 'doubtful' | 'splits'; why: string }
+  warmth: string
+}
+
+/** What a night in the frost and a day in the sun do to it (common practice; a trial decides). */
+export function coldAndWarm(a: Assessment): ColdAndWarm | null {
+  const e = a.emulsion
+  if (!e) return null
+  const lines = known(a)
+  const sum = (test: (m: Material) => boolean) =>
+    lines.reduce((s, l) => s + (test(l.material) ? l.percent : 0), 0)
+  const gum = sum((m) => isGum(m) && m.emulsifier?.role !== 'polymeric') > 0.1
+  const wetting = sum((m) => m.kind === 'humectant' || m.kind === 'solvent')
+  const waxes = sum((m) => m.kind === 'fatty-alcohol' || m.kind === 'wax')
+  const melting = lines.filter((l) => l.material.kind === 'butter').map((l) => l.material.meltsC ?? 34)
+  const warmth =
+    melting.length > 0 && waxes < 2
+      ? `Above about ${Math.min(...melting)} °C the butter melts and it turns soft; it may set grainy. A little more fatty alcohol or wax holds it.`
+      : waxes >= 2
+        ? 'Fatty alcohols and waxes hold it together to about 45 °C; above that it thins while warm.'
+        : 'It thins while it is warm and comes back; weeks above 40 °C may let it cream.'
+  if (e.type === 'water-in-oil')
+    return { freezing: { verdict: 'doubtful', why: 'Frozen drops of water break their film; salt in the water helps.' }, warmth } // prettier-ignore
+  const polymer = e.polymericPercent > 0 && e.emulsifierPercent < 1
+  const points = (gum ? 1 : 0) + (wetting >= 4 ? 1 : 0) + (waxes >= 1 ? 1 : 0) - (e.oilPhasePercent > 30 ? 1 : 0) - (polymer ? 1 : 0) // prettier-ignore
+  const helps = [gum ? 'a gum' : '', wetting >= 4 ? `${Number(wetting.toFixed(1))} % of humectants` : '', waxes >= 1 ? 'a fatty alcohol' : ''].filter(Boolean) // prettier-ignore
+  const lacks = [gum ? '' : 'a gum', wetting >= 4 ? '' : 'humectants from 4 %', waxes >= 1 || polymer ? '' : 'a fatty alcohol'].filter(Boolean) // prettier-ignore
+  return {
+    freezing:
+      points >= 2
+        ? { verdict: 'stands', why: `Ice pushes the drops together; ${helps.join(', ')} keep them apart.` }
+        : points === 1
+          ? { verdict: 'doubtful', why: `Ice pushes the drops together. It lacks ${lacks.join(' and ') || 'room: the oil phase is large'}.` } // prettier-ignore
+          : { verdict: 'splits', why: `Ice pushes the drops together, and little keeps them apart: it lacks ${lacks.join(' and ') || 'room'}.` }, // prettier-ignore
+    warmth,
+  }
+}
+
+/** Fatty alcohol to each part of emulsifier, by system (common practice, from memory). */
+const BESIDE: readonly { test: (m: Material) => boolean; min: number; max: number; says: string }[] = [
+  {
+    test: (m) => /cetearyl-alcohol|behenyl-alcohol|cetyl-alcohol/.test(m.id),
+    min: 0,
+    max: 0.6,
+    says: 'It brings its own fatty alcohol; 1–2 % more is enough.',
+  },
+  { test: (m) => m.charge === 'cationic', min: 2, max: 4, says: 'Below two parts it stays thin, above five it turns grainy.' },
+  { test: (m) => m.id === 'glyceryl-stearate-peg-100-stearate', min: 0.3, max: 1, says: 'One to three percent of cetyl alcohol give the body.' },
+  { test: (m) => m.charge === 'nonionic' && m.origin === 'synthetic', min: 0.5, max: 3, says: 'What the emulsifier cannot swell builds the network that gives body.' },
+  { test: (m) => m.emulsifier?.hlbSound !== 'yes', min: 0.25, max: 1, says: 'The layers swell with 1–2 % of it.' },
+] // prettier-ignore
+
+export interface FattyBalance {
+  /** Parts of fatty alcohol to one part of emulsifier. */
+  ratio: number
+  min: number
+  max: number
+  verdict: 'fits' | 'little' | 'much'
+  says: string
+}
+
+/** Whether the fatty alcohol suits the emulsifier; null for polymers, water in oil and where there is none of either. */
+export function fattyBalance(a: Assessment): FattyBalance | null {
+  const e = a.emulsion
+  if (!e || e.type !== 'oil-in-water' || e.emulsifierPercent <= 0) return null
+  const main = known(a)
+    .filter(
+      (l) =>
+        l.material.emulsifier &&
+        l.material.emulsifier.role !== 'co-emulsifier' &&
+        l.material.emulsifier.role !== 'solubiliser',
+    ) // prettier-ignore
+    .sort((x, y) => y.percent - x.percent)[0]?.material
+  if (!main || main.emulsifier!.role === 'polymeric') return null
+  const rule = BESIDE.find((b) => b.test(main))
+  if (!rule) return null
+  const ratio = e.fattyAlcoholPercent / e.emulsifierPercent
+  return {
+    ratio,
+    min: rule.min,
+    max: rule.max,
+    verdict: ratio < rule.min - 0.02 ? 'little' : ratio > rule.max + 0.02 ? 'much' : 'fits',
+    says: rule.says,
+  }
+}
