@@ -29,7 +29,8 @@ export function createApp(root: string): Express {
         useDefaults: false,
         directives: {
           defaultSrc: ["'none'"],
-          scriptSrc: ["'self'"],
+          // The solver is WebAssembly; nothing else is ever compiled.
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
           styleSrc: ["'self'", (_req, res) => `'nonce-${(res as Response).locals['nonce']}'`],
           // The chart package writes style attributes; with images and scripts bound to this origin they can load nothing.
           styleSrcAttr: ["'unsafe-inline'"],

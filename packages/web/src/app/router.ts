@@ -19,6 +19,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/formulas/:id/balance',
+      name: 'balance',
+      component: () => import('../features/formula/balance/BalancePage.vue'),
+      props: true,
+    },
+    {
       path: '/formulas/:id/ph',
       name: 'ph',
       component: () => import('../features/formula/ph/PhPage.vue'),
@@ -36,6 +42,10 @@ export const router = createRouter({
       component: () => import('../features/print/PrintPage.vue'),
       props: true,
     },
+    { path: '/start', redirect: '/start/brief' },
+    { path: '/start/brief', name: 'brief', component: () => import('../features/start/BriefPage.vue') },
+    { path: '/start/recipe', name: 'recipe', component: () => import('../features/start/RecipePage.vue') },
+    { path: '/start/label', name: 'label', component: () => import('../features/start/LabelPage.vue') },
     { path: '/shelf', name: 'shelf', component: () => import('../features/shelf/ShelfPage.vue') },
     {
       path: '/shelf/:id',

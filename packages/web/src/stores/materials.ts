@@ -1,17 +1,17 @@
 import {
-  catalogue as base,
-  Catalogue,
   customOf,
+  knownCatalogue,
   makeSearch,
   ownMaterial,
-  withAnalyses,
-  withChanges,
+  withOwn,
+  type Catalogue,
   type FactChange,
   type Formula,
   type Line,
   type Lot,
   type Material,
   type OwnFacts,
+  type OwnKnowledge,
   type Search,
 } from '@omblet/core'
 import { defineStore } from 'pinia'
@@ -35,15 +35,15 @@ export const useMaterials = defineStore('materials', () => {
   const changes = shallowRef<FactChange[]>([])
   /** As text, so that a lot that tells nothing new does not make everything be worked out again. */
   const analyses = computed(() => JSON.stringify(lots.lots.filter((l) => l.analysis?.length)))
-  const known = computed(() => {
-    const told = JSON.parse(analyses.value) as Lot[]
-    if (told.length === 0 && changes.value.length === 0) return base
-    return new Catalogue(withAnalyses(withChanges(base.materials, changes.value), told))
-  })
-  const catalogue = computed<Catalogue>(() => {
-    const told = JSON.parse(analyses.value) as Lot[]
-    return known.value.with(told.length > 0 ? withAnalyses(own.value, told) : own.value)
-  })
+  const told = computed(() => JSON.parse(analyses.value) as Lot[])
+  const known = computed(() => knownCatalogue({ changes: changes.value, lots: told.value }))
+  const catalogue = computed<Catalogue>(() => withOwn(known.value, { own: own.value, lots: told.value }))
+  /** What a worker needs to make the same catalogue. */
+  const knowledge = computed<OwnKnowledge>(() => ({
+    own: own.value,
+    changes: changes.value,
+    lots: told.value,
+  }))
   const search = computed<Search>(() => makeSearch(catalogue.value.materials))
   const changeOf = (id: string) => changes.value.find((c) => c.id === id) ?? null
 
@@ -53,7 +53,7 @@ export const useMaterials = defineStore('materials', () => {
       listChanges().catch(() => changes.value),
     ])
   }
-  const told = () => announce({ type: 'library', tab: TAB })
+  const announceIt = () => announce({ type: 'library', tab: TAB })
 
   /** Adds a material of one's own; it works at once, and the promise tells whether it was stored. */
   async function add(facts: OwnFacts): Promise<Material> {
@@ -65,31 +65,31 @@ export const useMaterials = defineStore('materials', () => {
   async function put(material: Material) {
     own.value = [...own.value.filter((m) => m.id !== material.id), material]
     await saveMaterial(material)
-    told()
+    announceIt()
   }
   async function remove(id: string) {
     own.value = own.value.filter((m) => m.id !== id)
     await deleteMaterial(id)
-    told()
+    announceIt()
   }
 
   async function change(facts: FactChange) {
     changes.value = [...changes.value.filter((c) => c.id !== facts.id), facts]
     await saveChange(facts)
-    told()
+    announceIt()
   }
   /** Goes back to what the catalogue says. */
   async function reset(id: string) {
     changes.value = changes.value.filter((c) => c.id !== id)
     await deleteChange(id)
-    told()
+    announceIt()
   }
 
   /** Stores what an import brought, all or none. */
   async function takeIn(materials: readonly Material[], newLots: readonly Lot[]) {
     await putShelf(materials, newLots)
     await Promise.all([load(), lots.load()])
-    told()
+    announceIt()
   }
 
   /** What a file must carry so that another machine judges a line alike. */
@@ -126,6 +126,7 @@ export const useMaterials = defineStore('materials', () => {
     own,
     changes,
     catalogue,
+    knowledge,
     search,
     load,
     add,

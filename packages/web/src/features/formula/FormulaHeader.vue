@@ -17,8 +17,16 @@ import ProductDialog from './ProductDialog.vue'
 import ShoppingDialog from './ShoppingDialog.vue'
 import SaveVersionDialog from './SaveVersionDialog.vue'
 
-const props = defineProps<{ leaf: 'sheet' | 'emulsion' | 'ph' | 'versions' }>()
+const props = defineProps<{ leaf: 'sheet' | 'emulsion' | 'balance' | 'ph' | 'versions' }>()
 const emit = defineEmits<{ keys: []; saved: [] }>()
+
+const LEAVES = [
+  { leaf: 'sheet', path: '', label: 'Sheet' },
+  { leaf: 'emulsion', path: '/emulsion', label: 'Emulsion' },
+  { leaf: 'balance', path: '/balance', label: 'Balance' },
+  { leaf: 'ph', path: '/ph', label: 'pH' },
+  { leaf: 'versions', path: '/versions', label: 'Versions' },
+] as const
 
 const editor = useEditor()
 const library = useLibrary()
@@ -91,28 +99,12 @@ async function onVersionSaved() {
     <span class="chip version">{{ versionChip }}</span>
     <nav class="leaves" aria-label="Leaves of this formula">
       <RouterLink
-        :to="`/formulas/${editor.id}`"
-        :class="{ on: leaf === 'sheet' }"
-        :aria-current="leaf === 'sheet' ? 'page' : undefined"
-        >Sheet</RouterLink
-      >
-      <RouterLink
-        :to="`/formulas/${editor.id}/emulsion`"
-        :class="{ on: leaf === 'emulsion' }"
-        :aria-current="leaf === 'emulsion' ? 'page' : undefined"
-        >Emulsion</RouterLink
-      >
-      <RouterLink
-        :to="`/formulas/${editor.id}/ph`"
-        :class="{ on: leaf === 'ph' }"
-        :aria-current="leaf === 'ph' ? 'page' : undefined"
-        >pH</RouterLink
-      >
-      <RouterLink
-        :to="`/formulas/${editor.id}/versions`"
-        :class="{ on: leaf === 'versions' }"
-        :aria-current="leaf === 'versions' ? 'page' : undefined"
-        >Versions</RouterLink
+        v-for="l in LEAVES"
+        :key="l.leaf"
+        :to="`/formulas/${editor.id}${l.path}`"
+        :class="{ on: leaf === l.leaf }"
+        :aria-current="leaf === l.leaf ? 'page' : undefined"
+        >{{ l.label }}</RouterLink
       >
     </nav>
     <div class="right">

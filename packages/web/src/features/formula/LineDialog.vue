@@ -11,6 +11,7 @@ import {
   type AssessedLine,
   type CapMark,
   type GradeOption,
+  type Substitute,
 } from '@omblet/core'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
@@ -20,6 +21,7 @@ import MaterialFacts from '../../components/MaterialFacts.vue'
 import { useEditor } from '../../stores/editor'
 import { useMaterials } from '../../stores/materials'
 import GradeQuestion from './GradeQuestion.vue'
+import StandIns from './StandIns.vue'
 import StockRecipe from './StockRecipe.vue'
 import { sheetKey } from './sheet'
 
@@ -69,6 +71,11 @@ function onStrength(text: string) {
 function settle() {
   strengthText.value = null
   error.value = null
+}
+function standIn(s: Substitute) {
+  open.value = false
+  editor.apply(s.edit)
+  api.say(`${capitalise(s.material.name)} at ${sayPercent(s.percent)} stands in.`)
 }
 function replace() {
   open.value = false
@@ -139,6 +146,7 @@ function replace() {
       />
       <p v-if="error" class="error" role="alert">{{ error }}</p>
     </div>
+    <StandIns v-if="material" :line="line" @take="standIn" />
     <div class="buttons">
       <Button label="Replace material" icon="pi pi-sync" severity="secondary" outlined @click="replace" />
       <Button label="Done" @click="open = false" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import Menu from 'primevue/menu'
 import Select from 'primevue/select'
 import { useToast } from 'primevue/usetoast'
 import { computed, ref } from 'vue'
@@ -25,6 +26,14 @@ const chosen = ref<string[]>([])
 const dragging = ref(false)
 const problems = ref<string[]>([])
 const picker = ref<HTMLInputElement>()
+
+const ways = ref<InstanceType<typeof Menu>>()
+const go = (path: string) => () => void router.push(path)
+const WAYS = [
+  { label: 'A brief', icon: 'pi pi-compass', command: go('/start/brief') },
+  { label: 'A recipe from elsewhere', icon: 'pi pi-clipboard', command: go('/start/recipe') },
+  { label: 'An ingredient list', icon: 'pi pi-list', command: go('/start/label') },
+]
 
 const kinds = [{ value: null, label: 'Every kind' }, ...kindOptions]
 const states = [
@@ -140,6 +149,15 @@ const toggle = (id: string, on: boolean) => {
           outlined
           @click="picker?.click()"
         />
+        <Button
+          label="Start from…"
+          icon="pi pi-directions"
+          severity="secondary"
+          outlined
+          aria-haspopup="menu"
+          @click="ways?.toggle($event)"
+        />
+        <Menu ref="ways" :model="WAYS" popup />
         <Button label="New formula" icon="pi pi-plus" @click="briefOpen = true" />
         <input
           ref="picker"
@@ -260,6 +278,12 @@ const toggle = (id: string, on: boolean) => {
       <p>The shelf is empty. Start a formula, or drop a file here.</p>
       <div class="tools">
         <Button label="New formula" icon="pi pi-plus" @click="briefOpen = true" />
+        <Button
+          label="Start from a brief"
+          severity="secondary"
+          outlined
+          @click="router.push('/start/brief')"
+        />
         <Button label="Bring the examples" severity="secondary" outlined @click="library.loadDemo()" />
       </div>
     </div>

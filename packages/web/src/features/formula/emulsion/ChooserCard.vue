@@ -6,6 +6,7 @@ import {
   sayPercent,
   thickenerCandidates,
   type Candidate,
+  type SwapAmount,
 } from '@omblet/core'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
@@ -29,13 +30,20 @@ const CHOICES = [
   { label: 'Thickeners', value: 'thickener' as const },
 ]
 const which = ref<'emulsifier' | 'thickener'>(editor.assessment?.emulsion ? 'emulsifier' : 'thickener')
+const AMOUNTS = [
+  { label: 'Amount it wants', value: 'own' as const },
+  { label: 'One for one', value: 'same' as const },
+]
+const amount = ref<SwapAmount>('own')
 const rank = () =>
   editor.assessment
     ? (which.value === 'emulsifier' ? emulsifierCandidates : thickenerCandidates)(
         editor.assessment,
         materials.catalogue,
+        amount.value,
       )
     : []
+const inUse = computed(() => list.value.some((c) => c.current))
 /** Judging every candidate takes a tenth of a second, so it waits until the typing rests. */
 const list = shallowRef<readonly Candidate[]>(rank())
 const REST_MS = 120
@@ -47,7 +55,7 @@ watch(
     timer = setTimeout(() => (list.value = rank()), REST_MS)
   },
 )
-watch(which, () => (list.value = rank()))
+watch([which, amount], () => (list.value = rank()))
 onBeforeUnmount(() => clearTimeout(timer))
 const MOST = 8
 const all = ref(false)
@@ -121,8 +129,20 @@ async function keepTrials() {
         aria-label="What to choose"
       />
     </header>
+    <SelectButton
+      v-if="inUse"
+      v-model="amount"
+      :options="AMOUNTS"
+      option-label="label"
+      option-value="value"
+      :allow-empty="false"
+      size="small"
+      aria-label="Amount of a swap"
+    />
     <p v-if="list.length" class="muted small">
-      Each was put into this formula at the amount it wants, and everything was judged again.
+      Each was put into this formula
+      {{ amount === 'own' ? 'at the amount it wants' : 'one for one, at the amount of the one in use' }}, and
+      everything was judged again.
     </p>
     <p v-else class="muted">
       {{

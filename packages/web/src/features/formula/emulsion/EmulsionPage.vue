@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { emulsionProfile } from '@omblet/core'
+import { coldAndWarm, emulsionProfile, expectedBody, fattyBalance } from '@omblet/core'
 import { computed } from 'vue'
 import { useEditor } from '../../../stores/editor'
 import { useMaterials } from '../../../stores/materials'
@@ -13,6 +13,9 @@ const materials = useMaterials()
 const profile = computed(() =>
   editor.assessment ? emulsionProfile(editor.assessment, (id) => materials.catalogue.find(id)) : null,
 )
+const body = computed(() => (editor.assessment ? expectedBody(editor.assessment) : null))
+const weather = computed(() => (editor.assessment ? coldAndWarm(editor.assessment) : null))
+const fatty = computed(() => (editor.assessment ? fattyBalance(editor.assessment) : null))
 </script>
 
 <template>
@@ -23,6 +26,9 @@ const profile = computed(() =>
         v-if="profile && editor.assessment.emulsion"
         :profile="profile"
         :emulsion="editor.assessment.emulsion"
+        :body="body"
+        :weather="weather"
+        :fatty="fatty"
       />
       <section v-else class="card none">
         <h3>There is no emulsion here</h3>

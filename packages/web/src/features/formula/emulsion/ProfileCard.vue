@@ -1,10 +1,27 @@
 <script setup lang="ts">
-import { capitalise, formatNumber, sayNumber, type Emulsion, type EmulsionProfile } from '@omblet/core'
+import {
+  capitalise,
+  formatNumber,
+  listWords,
+  sayNumber,
+  type Body,
+  type ColdAndWarm,
+  type Emulsion,
+  type EmulsionProfile,
+  type ExpectedBody,
+  type FattyBalance,
+} from '@omblet/core'
 import { computed } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
 import { RICHNESS_WORDS } from './words'
 
-const props = defineProps<{ profile: EmulsionProfile; emulsion: Emulsion }>()
+const props = defineProps<{
+  profile: EmulsionProfile
+  emulsion: Emulsion
+  body: ExpectedBody | null
+  weather: ColdAndWarm | null
+  fatty: FattyBalance | null
+}>()
 
 const spread = computed(() => {
   const { spread: s } = props.profile
@@ -26,6 +43,30 @@ const fats = computed(() => {
     { key: 'solid', percent: solidPercent, share: (100 * solidPercent) / total, word: 'solid' },
   ].filter((x) => x.percent > 0)
 })
+const BODY_STEPS: readonly Body[] = ['milk', 'lotion', 'cream', 'rich cream', 'butter']
+/** From the lower end of a body's span to the upper, as shares of the scale. */
+function stretch(at: ExpectedBody['now']) {
+  const step = (b: Body) => BODY_STEPS.indexOf(b)
+  const width = 100 / BODY_STEPS.length
+  return { left: `${step(at.low) * width}%`, width: `${(step(at.high) - step(at.low) + 1) * width}%` }
+}
+const days = computed(() =>
+  props.body
+    ? [
+        { label: 'When it is filled', at: props.body.now },
+        { label: 'A day later', at: props.body.tomorrow },
+      ]
+    : [],
+)
+const span = (at: ExpectedBody['now']) =>
+  at.low === at.high ? at.likely : `${at.likely} (${at.low} to ${at.high})`
+const FROST = {
+  stands: 'should stand a frost',
+  doubtful: 'a frost may split it',
+  splits: 'a frost will likely split it',
+}
+const FROST_MARK = { stands: 'fine', doubtful: 'note', splits: 'check' } as const
+const FATTY = { fits: 'fits', little: 'little', much: 'much' }
 const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
 </script>
 
@@ -75,6 +116,26 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
         <span v-if="profile.softensAtC !== null" class="muted">melting from {{ profile.softensAtC }} °C</span>
       </p>
     </template>
+    <template v-if="body">
+      <h4>Body to expect</h4>
+      <div class="body">
+        <template v-for="d in days" :key="d.label">
+          <span class="small">{{ d.label }}</span>
+          <span class="scale" aria-hidden="true"><i :style="stretch(d.at)"></i></span>
+          <span class="small span">{{ span(d.at) }}</span>
+        </template>
+        <span></span>
+        <span class="steps small muted" aria-hidden="true"
+          ><span v-for="b in BODY_STEPS" :key="b">{{ b }}</span></span
+        >
+        <span></span>
+      </div>
+      <p class="muted small">
+        From {{ listWords(body.because.slice(0, 3)) }}. Roughly
+        {{ body.viscosity.low.toLocaleString('en') }} to {{ body.viscosity.high.toLocaleString('en') }} mPa·s
+        a day later; good to about one step.
+      </p>
+    </template>
     <h4>How much emulsifier: which guide holds here</h4>
     <ul class="guides">
       <li v-for="g in profile.guides" :key="g.name">
@@ -87,6 +148,16 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
         >
       </li>
     </ul>
+    <p v-if="fatty" class="small fatty">
+      <FindingMark :severity="fatty.verdict === 'fits' ? 'fine' : 'check'" :size="16" />
+      <span
+        ><strong>Fatty alcohol</strong> <span class="muted holds">{{ FATTY[fatty.verdict] }}</span><br />{{
+          sayNumber(fatty.ratio, 2)
+        }}
+        parts to one of emulsifier; {{ sayNumber(fatty.min, 2) }}–{{ sayNumber(fatty.max, 2) }} is usual with
+        this one. {{ fatty.says }}</span
+      >
+    </p>
     <template v-if="profile.pairs.length">
       <h4>Pairs that meet an HLB of {{ sayNumber(emulsion.requiredHlb ?? 0, 1) }}</h4>
       <table>
@@ -110,7 +181,15 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
         Whitening when rubbed in: {{ WHITENING[profile.whitening] }}, by the emulsifier.
       </li>
       <li v-for="n in profile.notes" :key="n">{{ n }}</li>
+      <li v-if="weather">{{ weather.warmth }}</li>
     </ul>
+    <p v-if="weather" class="small fatty">
+      <FindingMark :severity="FROST_MARK[weather.freezing.verdict]" :size="16" />
+      <span
+        ><strong>{{ capitalise(FROST[weather.freezing.verdict]) }}</strong
+        ><br />{{ weather.freezing.why }}</span
+      >
+    </p>
     <p class="muted small">Rules of thumb, from common practice; your own batch decides.</p>
   </section>
 </template>
@@ -210,6 +289,40 @@ dt {
 }
 .guides :deep(svg) {
   margin-top: 0.2rem;
+}
+.body {
+  display: grid;
+  grid-template-columns: 7.5rem minmax(0, 1fr) minmax(0, 12rem);
+  align-items: center;
+  gap: 0.375rem 0.75rem;
+}
+.scale {
+  position: relative;
+  height: 14px;
+  border-radius: 7px;
+  background: var(--track);
+}
+.scale i {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  border-radius: 7px;
+  background: var(--band);
+}
+.steps {
+  display: grid;
+  grid-template-columns: repeat(5, 1fr);
+  font-size: 0.75rem;
+  text-align: center;
+}
+.fatty {
+  display: grid;
+  grid-template-columns: 16px minmax(0, 1fr);
+  gap: 0.625rem;
+  padding-top: 0.375rem;
+}
+.fatty :deep(svg) {
+  margin-top: 0.15rem;
 }
 table {
   width: 100%;

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { capitalise, sayPercent, substitutesFor, type AssessedLine, type Substitute } from '@omblet/core'
+import Button from 'primevue/button'
+import { computed, ref, watch } from 'vue'
+import FindingMark from '../../components/FindingMark.vue'
+import { useEditor } from '../../stores/editor'
+import { useLots } from '../../stores/lots'
+import { useMaterials } from '../../stores/materials'
+
+/** What could stand in for the material of a line, worked out when it is asked for. */
+const props = defineProps<{ line: AssessedLine }>()
+const emit = defineEmits<{ take: [Substitute] }>()
+const editor = useEditor()
+const lots = useLots()
+const materials = useMaterials()
+
+const MOST = 5
+const open = ref(false)
+const all = ref(false)
+const list = computed(() => {
+  const a = editor.assessment
+  if (!open.value || !a) return []
+  const index = a.lines.findIndex((l) => l.phase === props.line.phase && l.line === props.line.line)
+  return substitutesFor(a, index, materials.catalogue, lots.owned)
+})
+const shown = computed(() => (all.value ? list.value : list.value.slice(0, MOST)))
+watch(
+  () => props.line.id,
+  () => (open.value = false),
+)
+</script>
+
+<template>
+  <div class="stand-ins">
+    <Button
+      :label="open ? 'Hide what could stand in' : 'What could stand in for it?'"
+      text
+      size="small"
+      class="ask"
+      :aria-expanded="open"
+      @click="open = !open"
+    />
+    <template v-if="open">
+      <p v-if="list.length === 0" class="muted small">Nothing in the catalogue does its work.</p>
+      <ul>
+        <li v-for="s in shown" :key="s.material.id">
+          <div class="head">
+            <strong>{{ capitalise(s.material.name) }}</strong>
+            <span v-if="lots.owned.has(s.material.id)" class="muted small">on your shelf</span>
+            <span class="mono small amount">{{ sayPercent(s.percent) }}</span>
+            <Button
+              label="Use it"
+              size="small"
+              severity="secondary"
+              outlined
+              :aria-label="`Use ${s.material.name}`"
+              @click="emit('take', s)"
+            />
+          </div>
+          <p v-if="s.alike.length" class="small">
+            <span class="muted">Alike:</span> {{ s.alike.join('; ') }}
+          </p>
+          <p v-if="s.differs.length" class="small">
+            <span class="muted">Changes:</span> {{ s.differs.join('; ') }}
+          </p>
+          <p v-for="f in s.brings.slice(0, 3)" :key="f.code + f.message" class="small brings">
+            <FindingMark :severity="f.severity" :size="14" /><span>{{ f.message }}</span>
+          </p>
+        </li>
+      </ul>
+      <Button
+        v-if="list.length > MOST"
+        :label="all ? 'Show fewer' : `Show all ${list.length}`"
+        text
+        size="small"
+        @click="all = !all"
+      />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.stand-ins {
+  display: grid;
+  justify-items: start;
+  gap: 0.25rem;
+  padding-top: 0.5rem;
+}
+.ask {
+  margin-left: -0.5rem;
+}
+ul {
+  width: 100%;
+}
+li {
+  display: grid;
+  gap: 0.125rem;
+  padding: 0.5rem 0;
+  border-top: 1px solid var(--line);
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.25rem 0.625rem;
+}
+.amount {
+  margin-left: auto;
+}
+.brings {
+  display: grid;
+  grid-template-columns: 14px minmax(0, 1fr);
+  align-items: baseline;
+  gap: 0.5rem;
+}
+</style>

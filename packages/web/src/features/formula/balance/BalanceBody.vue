@@ -1,0 +1,275 @@
+<script setup lang="ts">
+import { isChosen, parseNumber, sayNumber, type LineRef, type Wishes } from '@omblet/core'
+import Checkbox from 'primevue/checkbox'
+import InputText from 'primevue/inputtext'
+import { useToast } from 'primevue/usetoast'
+import { computed, reactive, ref } from 'vue'
+import { plain, useDesign, usePrices } from '../../../components/design'
+import { notify } from '../../../components/notify'
+import { useEditor } from '../../../stores/editor'
+import ChangesCard from './ChangesCard.vue'
+
+const editor = useEditor()
+const toast = useToast()
+const prices = usePrices()
+
+const a = computed(() => editor.assessment!)
+const priced = computed(() => Object.keys(prices()).length > 0)
+
+interface Figure {
+  on: boolean
+  text: string
+}
+const oil = reactive<Figure>({ on: false, text: sayNumber(a.value.emulsion?.oilPhasePercent ?? 20, 1) })
+const cost = reactive<Figure>({ on: false, text: '' })
+const natural = reactive<Figure>({ on: false, text: '' })
+const hlb = ref(false)
+const ranges = ref(true)
+const keepActives = ref(true)
+const locked = ref<string[]>([])
+
+const read = (figure: Figure, what: string, max: number) => parseNumber(figure.text, { min: 0, max, what })
+const problem = (figure: Figure, what: string, max: number) => {
+  if (!figure.on) return null
+  const typed = read(figure, what, max)
+  return 'error' in typed ? typed.error : typed.value === null ? `Type ${what}.` : null
+}
+const oilError = computed(() => problem(oil, 'the oil phase in percent', 95))
+const costError = computed(() => problem(cost, 'the most that 100 g may cost', 1e6))
+const naturalError = computed(() => problem(natural, 'the least share in percent', 100))
+const valueOf = (figure: Figure, max: number) => {
+  const typed = read(figure, '', max)
+  return figure.on && 'value' in typed && typed.value !== null ? typed.value : undefined
+}
+
+const keyOf = (at: LineRef) => `${at.phase}.${at.line}`
+const lines = computed(() =>
+  a.value.lines.map((l) => ({
+    key: keyOf(l),
+    label: l.label,
+    percent: l.percent,
+    fill: l.fill,
+    letter: a.value.phases[l.phase]!.letter,
+    role: a.value.phases[l.phase]!.role,
+    kept: keepActives.value && l.given && !l.fill && isChosen(l.material),
+  })),
+)
+const wishes = computed<Wishes | null>(() => {
+  if (oilError.value || costError.value || naturalError.value) return null
+  const oilPhasePercent = valueOf(oil, 95)
+  const costMost = valueOf(cost, 1e6)
+  const naturalLeast = valueOf(natural, 100)
+  return {
+    ...(oilPhasePercent !== undefined ? { oilPhasePercent } : {}),
+    ...(costMost !== undefined ? { costMost } : {}),
+    ...(naturalLeast !== undefined ? { naturalLeast } : {}),
+    hlb: hlb.value,
+    ranges: ranges.value,
+    keepActives: keepActives.value,
+    locked: a.value.lines
+      .filter((l) => locked.value.includes(keyOf(l)))
+      .map(({ phase, line }) => ({ phase, line })),
+  }
+})
+const request = computed(() =>
+  wishes.value && a.value.lines.length > 0
+    ? { formula: a.value.formula, wishes: wishes.value, prices: prices() }
+    : null,
+)
+const { answer, busy, failed } = useDesign(request, (worker, r) =>
+  worker.balance(plain(r.formula), plain(r.wishes), r.prices),
+)
+
+function take() {
+  const result = answer.value?.result
+  if (!result) return
+  const n = result.changes.filter((c) => !c.fill).length
+  editor.apply(result.edit)
+  notify(toast, n === 1 ? 'One amount changed.' : `${n} amounts changed.`, {
+    label: 'Undo',
+    run: () => editor.undo(),
+  })
+}
+</script>
+
+<template>
+  <div class="columns">
+    <h2 class="hidden-text">Balance</h2>
+    <section class="card wishes" aria-labelledby="wishes-title">
+      <header>
+        <h3 id="wishes-title">Change as little as possible so that</h3>
+      </header>
+      <ul>
+        <li>
+          <label class="check"><Checkbox :model-value="true" binary disabled /> the total is 100 %</label>
+        </li>
+        <li>
+          <label class="check"><Checkbox v-model="ranges" binary /> every material is in its range</label>
+        </li>
+        <li v-if="a.emulsion">
+          <label class="check"><Checkbox v-model="oil.on" binary /> the oil phase is</label>
+          <span class="figure"
+            ><InputText
+              v-model="oil.text"
+              class="mono"
+              size="small"
+              inputmode="decimal"
+              aria-label="Oil phase, percent"
+              :invalid="oilError !== null"
+              @input="oil.on = true"
+            />
+            %</span
+          >
+          <span v-if="oilError" class="error-text" role="alert">{{ oilError }}</span>
+        </li>
+        <li v-if="a.emulsion">
+          <label class="check"
+            ><Checkbox v-model="hlb" binary /> the emulsifiers meet the HLB of the oils</label
+          >
+          <span v-if="hlb && !a.emulsion.hlbApplies" class="muted small hint"
+            >HLB is no guide for the main emulsifier here; see the Emulsion leaf.</span
+          >
+        </li>
+        <li>
+          <label class="check"
+            ><Checkbox v-model="cost.on" binary :disabled="!priced" /> 100 g cost at most</label
+          >
+          <span class="figure"
+            ><InputText
+              v-model="cost.text"
+              class="mono"
+              size="small"
+              inputmode="decimal"
+              aria-label="Price of 100 g, at most"
+              :disabled="!priced"
+              :invalid="costError !== null"
+              :placeholder="answer?.before.cost ? sayNumber(answer.before.cost, 2) : ''"
+              @input="cost.on = true"
+          /></span>
+          <span v-if="!priced" class="muted small hint">No lot on the shelf has a price yet.</span>
+          <span v-if="costError" class="error-text" role="alert">{{ costError }}</span>
+        </li>
+        <li>
+          <label class="check"
+            ><Checkbox v-model="natural.on" binary /> what is not synthetic is at least</label
+          >
+          <span class="figure"
+            ><InputText
+              v-model="natural.text"
+              class="mono"
+              size="small"
+              inputmode="decimal"
+              aria-label="Share that is not synthetic, at least, percent"
+              :invalid="naturalError !== null"
+              :placeholder="answer ? sayNumber(answer.before.naturalPercent, 1) : ''"
+              @input="natural.on = true"
+            />
+            %</span
+          >
+          <span v-if="naturalError" class="error-text" role="alert">{{ naturalError }}</span>
+        </li>
+        <li>
+          <label class="check"
+            ><Checkbox v-model="keepActives" binary /> actives, preservatives and scent stay</label
+          >
+        </li>
+      </ul>
+      <h4>Lines to hold</h4>
+      <ul class="lines">
+        <li v-for="l in lines" :key="l.key">
+          <label class="check"
+            ><Checkbox v-model="locked" :value="l.key" :disabled="l.kept" />
+            <span class="phase-badge" :data-role="l.role" :style="{ background: 'var(--phase)' }">{{
+              l.letter
+            }}</span>
+            <span class="label">{{ l.label }}</span></label
+          >
+          <span class="mono small percent">{{ l.fill ? 'q.s.' : `${sayNumber(l.percent, 3)} %` }}</span>
+          <span v-if="l.kept" class="muted small">stays</span>
+        </li>
+      </ul>
+    </section>
+    <ChangesCard
+      :answer="answer"
+      :busy="busy"
+      :failed="failed"
+      :empty="a.lines.length === 0"
+      :batch-grams="a.amounts.batchGrams"
+      @take="take"
+    />
+  </div>
+</template>
+
+<style scoped>
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 26rem) minmax(0, 1fr);
+  align-items: start;
+  gap: 0.875rem;
+  padding: 0.875rem 1rem 3rem;
+  max-width: 1360px;
+}
+.wishes {
+  display: grid;
+  gap: 0.625rem;
+  padding: 0.875rem 1rem 1rem;
+}
+h3 {
+  font-size: 1.0625rem;
+}
+h4 {
+  margin: 0.5rem 0 0;
+  font-size: 0.875rem;
+  color: var(--muted);
+}
+.wishes > ul > li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 0.25rem 0.75rem;
+  min-height: 40px;
+  border-top: 1px solid var(--line);
+}
+.check {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.625rem;
+  min-width: 0;
+}
+.figure {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.375rem;
+}
+.figure :deep(input) {
+  width: 5.5rem;
+  text-align: right;
+}
+.hint,
+.error-text {
+  flex: 1 1 100%;
+  padding: 0 0 0.375rem 1.9rem;
+}
+.lines li {
+  justify-content: flex-start;
+}
+.lines .check {
+  flex: 1 1 12rem;
+}
+.label {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+@media (max-width: 1000px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media (max-width: 620px) {
+  .columns {
+    padding-inline: 0.5rem;
+  }
+}
+</style>

@@ -1,0 +1,198 @@
+<script setup lang="ts">
+import { capitalise, listWords, sayNumber, type Balance, type Standing } from '@omblet/core'
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import FindingMark from '../../../components/FindingMark.vue'
+import Notice from '../../../components/Notice.vue'
+
+const props = defineProps<{
+  answer: { before: Standing; result: Balance } | null
+  busy: boolean
+  failed: boolean
+  empty: boolean
+  batchGrams: number
+}>()
+defineEmits<{ take: [] }>()
+
+const result = computed(() => props.answer?.result ?? null)
+const changes = computed(() => result.value?.changes ?? [])
+const conflict = computed(() =>
+  result.value?.status === 'impossible'
+    ? `${capitalise(listWords(result.value.conflict))} cannot be had together.`
+    : '',
+)
+const figure = (value: number | null, unit: string) =>
+  value === null ? '–' : `${sayNumber(value, 2)}${unit}`
+const rows = computed(() => {
+  if (!props.answer) return []
+  const { before, result: r } = props.answer
+  const row = (label: string, was: number | null, is: number | null, unit: string) => ({
+    label,
+    was: figure(was, unit),
+    is: figure(is, unit),
+  })
+  return [
+    row('Total', before.totalPercent, r.after.totalPercent, ' %'),
+    ...(before.oilPhasePercent === null
+      ? []
+      : [row('Oil phase', before.oilPhasePercent, r.after.oilPhasePercent, ' %')]),
+    ...(before.wantedHlb === null
+      ? []
+      : [row('HLB that the oils want', before.wantedHlb, r.after.wantedHlb, '')]),
+    ...(before.offeredHlb === null ? [] : [row('HLB on offer', before.offeredHlb, r.after.offeredHlb, '')]),
+    ...(before.cost === null ? [] : [row('Price of 100 g', before.cost, r.after.cost, '')]),
+    row('Not synthetic', before.naturalPercent, r.after.naturalPercent, ' %'),
+  ]
+})
+const lead = computed(() => {
+  const r = result.value
+  if (!r) return ''
+  if (r.status === 'impossible') return r.nearest ? 'The nearest possible' : ''
+  const n = changes.value.filter((c) => !c.fill).length
+  if (n === 0) return 'Nothing has to change'
+  return `${n} ${n === 1 ? 'line changes' : 'lines change'}, the largest by ${sayNumber(100 * r.largestShare, 1)} % of itself`
+})
+</script>
+
+<template>
+  <section class="card changes" aria-labelledby="changes-title" :aria-busy="busy">
+    <header>
+      <h3 id="changes-title">What would change</h3>
+      <span class="muted small" role="status">{{ busy && !result ? 'Loading the solver…' : lead }}</span>
+    </header>
+    <p v-if="empty" class="muted">There are no lines yet. Add materials on the sheet first.</p>
+    <Notice v-if="failed" kind="stop">The solver could not be loaded. Reload the page and try again.</Notice>
+    <template v-if="result && !empty">
+      <template v-if="result.status === 'impossible'">
+        <Notice kind="check">{{ conflict }}</Notice>
+        <ul v-if="result.nearest" class="missed">
+          <li v-for="m in result.missed" :key="m.id + m.about">
+            <FindingMark severity="check" :size="16" />
+            <span
+              >{{ capitalise(m.about) }}: {{ sayNumber(m.reached, 2) }} rather than
+              {{ m.wanted === 'exactly' ? '' : m.wanted }} {{ sayNumber(m.bound, 2) }}</span
+            >
+          </li>
+        </ul>
+      </template>
+      <table v-if="changes.length" class="list">
+        <thead>
+          <tr>
+            <th scope="col">Line</th>
+            <th scope="col" class="figure">Now</th>
+            <th scope="col" class="figure">Then</th>
+            <th scope="col" class="figure">Grams</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="c in changes" :key="`${c.at.phase}.${c.at.line}`">
+            <th scope="row">
+              {{ capitalise(c.label) }}<span v-if="c.fill" class="muted small qs">q.s.</span>
+            </th>
+            <td class="mono figure">{{ c.from === null ? '–' : `${sayNumber(c.from, 3)} %` }}</td>
+            <td class="mono figure then">{{ sayNumber(c.to, 3) }} %</td>
+            <td class="mono figure muted">{{ sayNumber((c.to * batchGrams) / 100, 2) }} g</td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-else-if="result.status === 'done'" class="fine">
+        <FindingMark severity="fine" :size="16" /> The formula keeps all of this already.
+      </p>
+      <div v-if="changes.length" class="acts">
+        <Button
+          :label="result.status === 'done' ? 'Take these changes' : 'Take the nearest'"
+          :severity="result.status === 'done' ? undefined : 'secondary'"
+          :outlined="result.status !== 'done'"
+          @click="$emit('take')"
+        />
+      </div>
+      <table class="standing">
+        <thead>
+          <tr>
+            <th scope="col">Where it stands</th>
+            <th scope="col" class="figure">Now</th>
+            <th scope="col" class="figure">Then</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="r in rows" :key="r.label">
+            <th scope="row">{{ r.label }}</th>
+            <td class="mono figure">{{ r.was }}</td>
+            <td class="mono figure" :class="{ then: r.is !== r.was }">{{ r.is }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="answer?.before.cost !== null && answer?.before.unpriced.length" class="muted small">
+        Without a price, so not counted: {{ answer.before.unpriced.join(', ') }}.
+      </p>
+      <p class="muted small">
+        First the largest change is made as small as can be, as a share of its line, then the sum of all
+        changes; the q.s. line takes up the rest. Solved exactly. Nothing changes before you take it.
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.changes {
+  display: grid;
+  gap: 0.75rem;
+  padding: 0.875rem 1rem 1rem;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 0.25rem 1rem;
+}
+h3 {
+  font-size: 1.0625rem;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  font-weight: 400;
+  text-align: left;
+}
+thead th {
+  color: var(--muted);
+  font-size: 0.8125rem;
+}
+th,
+td {
+  padding: 0.375rem 0.75rem 0.375rem 0;
+  border-top: 1px solid var(--line);
+}
+thead th {
+  border-top: 0;
+}
+.figure {
+  width: 7rem;
+  text-align: right;
+  white-space: nowrap;
+}
+.then {
+  font-weight: 700;
+}
+.qs {
+  margin-left: 0.5rem;
+}
+.missed {
+  display: grid;
+  gap: 0.375rem;
+}
+.missed li,
+.fine {
+  display: grid;
+  grid-template-columns: 16px minmax(0, 1fr);
+  align-items: center;
+  gap: 0.5rem;
+}
+.acts {
+  display: flex;
+  justify-content: flex-end;
+}
+</style>

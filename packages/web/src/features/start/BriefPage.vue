@@ -1,0 +1,377 @@
+<script setup lang="ts">
+import {
+  capitalise,
+  CONSTRAINTS,
+  countFindings,
+  LIMITS,
+  NEED_WORDS,
+  NEEDS,
+  parseAmount,
+  parseNumber,
+  USUAL_BATCH,
+  type Brief,
+  type Constraint,
+  type Material,
+  type Product,
+} from '@omblet/core'
+import AutoComplete from 'primevue/autocomplete'
+import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import { computed, reactive, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { plain, useDesign, usePrices } from '../../components/design'
+import FormField from '../../components/FormField.vue'
+import Notice from '../../components/Notice.vue'
+import { kindWord } from '../../components/words'
+import { useLibrary } from '../../stores/library'
+import { useLots } from '../../stores/lots'
+import { useMaterials } from '../../stores/materials'
+import ProductFields from './ProductFields.vue'
+import ProposalCard from './ProposalCard.vue'
+import StartFrame from './StartFrame.vue'
+
+const library = useLibrary()
+const materials = useMaterials()
+const lots = useLots()
+const router = useRouter()
+const prices = usePrices()
+
+const name = ref('')
+const product = ref<Product>({ kind: 'cream', site: 'face', rinse: 'leave-on', region: 'EU' })
+const batch = ref('100')
+const batchTouched = ref(false)
+const wish = reactive<Pick<Brief, 'richness' | 'absorption' | 'feel' | 'need'>>({
+  richness: 'cream',
+  absorption: 'medium',
+  feel: 'silky',
+  need: 'moisture',
+})
+const constraints = ref<Constraint[]>([])
+const actives = ref<{ material: string; label: string; amount: string }[]>([])
+
+const RICHNESS = [
+  { value: 'milk', label: 'Milk, 9 % oil phase' },
+  { value: 'lotion', label: 'Lotion, 16 %' },
+  { value: 'cream', label: 'Cream, 24 %' },
+  { value: 'rich-cream', label: 'Rich cream, 32 %' },
+  { value: 'butter', label: 'Emulsified butter, 44 %' },
+]
+const ABSORPTION = [
+  { value: 'fast', label: 'Fast, leaves little behind' },
+  { value: 'medium', label: 'Middling' },
+  { value: 'slow', label: 'Slow, stays on the skin' },
+]
+const FEEL = [
+  { value: 'dry', label: 'Dry' },
+  { value: 'silky', label: 'Silky' },
+  { value: 'rich', label: 'Rich' },
+]
+const needs = NEEDS.map((value) => ({ value, label: capitalise(NEED_WORDS[value]) }))
+const CONSTRAINT_WORDS: Record<Constraint, string> = {
+  'no-oil': 'No oil',
+  'no-silicone': 'No silicone',
+  vegan: 'Vegan',
+  'natural-style': 'Nothing synthetic',
+  'fragrance-free': 'Fragrance-free',
+  'cold-process': 'Cold process',
+  'low-budget': 'Low budget',
+  'only-shelf': 'Only what is on my shelf',
+}
+const EMULSIONS = ['lotion', 'cream', 'butter', 'leave-in']
+const isEmulsion = computed(
+  () => EMULSIONS.includes(product.value.kind) && !constraints.value.includes('no-oil'),
+)
+watch(
+  () => product.value.kind,
+  (kind) => {
+    if (!batchTouched.value) batch.value = String(USUAL_BATCH[kind])
+    if (kind === 'lotion' || kind === 'cream' || kind === 'butter') wish.richness = kind
+    if (kind === 'leave-in') {
+      wish.richness = 'milk'
+      wish.need = 'softness'
+      product.value = { ...product.value, site: 'hair' }
+    } else if (product.value.site === 'hair') product.value = { ...product.value, site: 'face' }
+  },
+)
+
+const grams = computed(() => parseNumber(batch.value, { min: 1, max: 100_000, what: 'the batch' }))
+const batchError = computed(() =>
+  'error' in grams.value
+    ? grams.value.error
+    : grams.value.value === null
+      ? 'Type how many grams to make.'
+      : null,
+)
+
+const words = ref<string | Material>('')
+const found = ref<Material[]>([])
+const used = computed(() => new Set(actives.value.map((a) => a.material)))
+function search(event: { query: string }) {
+  found.value = materials
+    .search(event.query, 14)
+    .filter((m) => !used.value.has(m.id))
+    .slice(0, 10)
+}
+function addActive(m: Material) {
+  actives.value = [...actives.value, { material: m.id, label: m.name, amount: String(m.usage?.typical ?? 1) }]
+  words.value = ''
+}
+const doseOf = (amount: string) => {
+  const typed = parseAmount(amount)
+  return (typed.kind === 'percent' || typed.kind === 'bare') && typed.value > 0 && typed.value <= 100
+    ? typed.value
+    : null
+}
+const doseError = (amount: string) => (doseOf(amount) === null ? 'Type a percent above 0.' : null)
+
+const brief = computed<Brief | null>(() => {
+  if (batchError.value || actives.value.some((a) => doseError(a.amount))) return null
+  return {
+    name: name.value.trim() || `New ${kindWord(product.value.kind).toLowerCase()}`,
+    product: { ...product.value },
+    batchGrams: 'value' in grams.value ? grams.value.value! : 100,
+    ...wish,
+    constraints: [...constraints.value],
+    actives: actives.value.map((a) => ({ material: a.material, percent: doseOf(a.amount)! })),
+  }
+})
+const request = computed(() =>
+  brief.value ? { brief: brief.value, shelf: new Set(lots.owned), prices: prices() } : null,
+)
+const { answer, busy, failed } = useDesign(request, (worker, r) =>
+  worker.propose(plain(r.brief), r.shelf, r.prices),
+)
+const proposals = computed(() => (answer.value?.status === 'done' ? answer.value.proposals : []))
+const unpriced = computed(
+  () => constraints.value.includes('low-budget') && Object.keys(prices()).length === 0,
+)
+
+const making = ref<number | null>(null)
+async function start(index: number) {
+  const proposal = proposals.value[index]
+  if (!proposal || making.value !== null) return
+  making.value = index
+  const id = await library.create(proposal.formula)
+  making.value = null
+  if (id) await router.push(`/formulas/${id}`)
+}
+</script>
+
+<template>
+  <StartFrame way="brief" title="Start from a brief">
+    <section class="card give" aria-label="The brief">
+      <FormField id="brief-page-name" label="Name">
+        <InputText
+          id="brief-page-name"
+          v-model="name"
+          autofocus
+          :placeholder="`New ${kindWord(product.kind).toLowerCase()}`"
+          :maxlength="LIMITS.name"
+          fluid
+        />
+      </FormField>
+      <ProductFields v-model="product" />
+      <div class="two">
+        <FormField id="brief-page-batch" label="Batch, in grams" :error="batchError">
+          <InputText
+            id="brief-page-batch"
+            v-model="batch"
+            class="mono"
+            inputmode="decimal"
+            fluid
+            :invalid="batchError !== null"
+            @input="batchTouched = true"
+          />
+        </FormField>
+        <FormField id="brief-page-need" label="For">
+          <Select
+            label-id="brief-page-need"
+            v-model="wish.need"
+            :options="needs"
+            option-label="label"
+            option-value="value"
+            fluid
+          />
+        </FormField>
+      </div>
+      <FormField v-if="isEmulsion" id="brief-page-rich" label="Richness">
+        <Select
+          label-id="brief-page-rich"
+          v-model="wish.richness"
+          :options="RICHNESS"
+          option-label="label"
+          option-value="value"
+          fluid
+        />
+      </FormField>
+      <div class="two">
+        <FormField id="brief-page-speed" label="Sinks in">
+          <Select
+            label-id="brief-page-speed"
+            v-model="wish.absorption"
+            :options="ABSORPTION"
+            option-label="label"
+            option-value="value"
+            fluid
+          />
+        </FormField>
+        <FormField id="brief-page-feel" label="Feels">
+          <Select
+            label-id="brief-page-feel"
+            v-model="wish.feel"
+            :options="FEEL"
+            option-label="label"
+            option-value="value"
+            fluid
+          />
+        </FormField>
+      </div>
+      <fieldset>
+        <legend>Actives that must be in it</legend>
+        <div v-for="(a, i) in actives" :key="a.material" class="active">
+          <span>{{ capitalise(a.label) }}</span>
+          <InputText
+            v-model="a.amount"
+            class="mono"
+            size="small"
+            inputmode="decimal"
+            :aria-label="`Percent of ${a.label}`"
+            :invalid="doseError(a.amount) !== null"
+          />
+          <span class="muted small">%</span>
+          <Button
+            icon="pi pi-times"
+            text
+            rounded
+            severity="secondary"
+            :aria-label="`Take off ${a.label}`"
+            @click="actives = actives.filter((_, k) => k !== i)"
+          />
+          <span v-if="doseError(a.amount)" class="error-text wide" role="alert">{{
+            doseError(a.amount)
+          }}</span>
+        </div>
+        <AutoComplete
+          v-model="words"
+          :suggestions="found"
+          option-label="name"
+          :min-length="2"
+          placeholder="Add one, such as niacinamide"
+          :input-props="{ 'aria-label': 'Add an active' }"
+          fluid
+          @complete="search"
+          @option-select="addActive($event.value)"
+        />
+      </fieldset>
+      <fieldset>
+        <legend>It must be</legend>
+        <div class="checks">
+          <label v-for="c in CONSTRAINTS" :key="c"
+            ><Checkbox v-model="constraints" :value="c" /> {{ CONSTRAINT_WORDS[c] }}</label
+          >
+        </div>
+      </fieldset>
+    </section>
+
+    <section class="out" aria-labelledby="brief-out" :aria-busy="busy">
+      <header>
+        <h2 id="brief-out">Proposals</h2>
+        <p class="muted small" role="status">
+          {{
+            busy
+              ? 'Being put together…'
+              : proposals.length > 0
+                ? `${proposals.length} different ${proposals.length === 1 ? 'formula' : 'formulas'}, none with a stop`
+                : ''
+          }}
+        </p>
+      </header>
+      <Notice v-if="failed" kind="stop">It could not be worked out. Reload the page and try again.</Notice>
+      <Notice v-if="unpriced" kind="note"
+        >No lot on your shelf has a price yet, so a low price can only mean fewer extras.</Notice
+      >
+      <template v-if="answer?.status === 'impossible'">
+        <Notice v-for="w in answer.why" :key="w" kind="check">{{ w }}</Notice>
+      </template>
+      <ProposalCard
+        v-for="(p, i) in proposals"
+        :key="`${i}-${p.title}`"
+        :proposal="p"
+        :counts="countFindings(p.findings)"
+        :busy="making === i"
+        @start="start(i)"
+      />
+      <p v-if="proposals.length" class="muted small">
+        Put together from the catalogue by rules of common practice, each part tried in the whole and judged
+        again. Make a small trial first; measure the pH; whoever sells or gives away follows local rules.
+      </p>
+    </section>
+  </StartFrame>
+</template>
+
+<style scoped>
+.give {
+  display: grid;
+  gap: 0.75rem;
+  padding: 1rem;
+}
+.two {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 0.625rem;
+}
+fieldset {
+  display: grid;
+  gap: 0.5rem;
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+legend {
+  padding: 0 0 0.3rem;
+  font-size: 0.875rem;
+  color: var(--muted);
+}
+.active {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 4.5rem auto 36px;
+  align-items: center;
+  gap: 0.25rem 0.375rem;
+}
+.active :deep(input) {
+  width: 4.5rem;
+  text-align: right;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.checks {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 0.375rem 0.625rem;
+}
+.checks label {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.5rem;
+  min-height: 28px;
+  font-size: 0.9375rem;
+}
+.out {
+  display: grid;
+  gap: 0.75rem;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 0.25rem 1rem;
+  min-height: 1.5rem;
+}
+h2 {
+  font-size: 1.0625rem;
+}
+</style>

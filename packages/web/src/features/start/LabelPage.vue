@@ -1,0 +1,301 @@
+<script setup lang="ts">
+import { LIMITS, sayNumber, type Product } from '@omblet/core'
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import Textarea from 'primevue/textarea'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { plain, useDesign } from '../../components/design'
+import FindingMark from '../../components/FindingMark.vue'
+import FormField from '../../components/FormField.vue'
+import Notice from '../../components/Notice.vue'
+import { useLibrary } from '../../stores/library'
+import ProductFields from './ProductFields.vue'
+import StartFrame from './StartFrame.vue'
+
+const library = useLibrary()
+const router = useRouter()
+
+const EXAMPLE =
+  'Aqua, Caprylic/Capric Triglyceride, Glycerin, Butyrospermum Parkii Butter, Cetearyl Olivate, Sorbitan Olivate, Niacinamide 4 %, Cetyl Alcohol, Panthenol, Phenoxyethanol, Tocopherol, Xanthan Gum, Ethylhexylglycerin, Sodium Phytate, Citric Acid'
+const text = ref('')
+const name = ref('')
+const product = ref<Product>({ kind: 'cream', site: 'face', rinse: 'leave-on', region: 'EU' })
+const title = computed(() => name.value.trim() || 'A guess from a label')
+const request = computed(() =>
+  text.value.trim() === ''
+    ? null
+    : { text: text.value.slice(0, 20_000), product: product.value, title: title.value },
+)
+const { answer, busy, failed } = useDesign(request, (worker, r) =>
+  worker.label(r.text, plain(r.product), r.title),
+)
+
+/** 0.01 to 100 % on a rail of tens, so that small amounts can be told apart. */
+const at = (percent: number) => (100 * (Math.log10(Math.max(0.01, percent)) + 2)) / 4
+const TICKS = [0.01, 0.1, 1, 10, 100]
+const places = (percent: number) => (percent < 0.1 ? 3 : percent < 1 ? 2 : 1)
+const say = (percent: number) => sayNumber(percent, places(percent))
+/** Below a thousandth nothing is told apart from nothing. */
+const lower = (percent: number) => (percent < 0.005 ? '0' : say(percent))
+
+const making = ref(false)
+async function make() {
+  const formula = answer.value?.formula
+  if (!formula || making.value) return
+  making.value = true
+  const id = await library.create(formula)
+  making.value = false
+  if (id) await router.push(`/formulas/${id}`)
+}
+</script>
+
+<template>
+  <StartFrame way="label" title="Start from an ingredient list">
+    <section class="card give" aria-label="The list">
+      <FormField id="label-text" label="Paste the list in the order of the label">
+        <Textarea
+          id="label-text"
+          v-model="text"
+          rows="11"
+          autofocus
+          spellcheck="false"
+          placeholder="Aqua, Glycerin, …"
+        />
+      </FormField>
+      <div v-if="text === ''">
+        <Button label="Show an example" text size="small" @click="text = EXAMPLE" />
+      </div>
+      <p class="muted small">Write a percent behind a name where the label declares one: Niacinamide 10 %.</p>
+      <FormField id="label-name" label="Name">
+        <InputText
+          id="label-name"
+          v-model="name"
+          placeholder="A guess from a label"
+          :maxlength="LIMITS.name"
+          fluid
+        />
+      </FormField>
+      <ProductFields v-model="product" />
+    </section>
+
+    <section class="card result" aria-labelledby="label-title" :aria-busy="busy">
+      <header>
+        <h2 id="label-title">What the order allows</h2>
+        <p v-if="answer" class="muted small" role="status">
+          {{ answer.list.names.length }} {{ answer.list.names.length === 1 ? 'name' : 'names'
+          }}<template v-if="answer.ranges">
+            · the 1 % line after {{ answer.ranges.line.fewest
+            }}<template v-if="answer.ranges.line.most > answer.ranges.line.fewest">
+              to {{ answer.ranges.line.most }}</template
+            ></template
+          >
+        </p>
+      </header>
+      <p v-if="!answer && !failed" class="muted none">
+        A label tells the order, not the amounts. From order, sum, caps of law, usual ranges and the kind of
+        product, the least and the most of each ingredient are worked out, and one plausible draft among the
+        many that would print the same list.
+      </p>
+      <Notice v-if="failed" kind="stop"
+        >The solver could not be loaded. Reload the page and try again.</Notice
+      >
+      <Notice v-else-if="answer && answer.list.names.length === 0" kind="check"
+        >No name was found. Names are parted by commas, points or new lines.</Notice
+      >
+      <Notice v-else-if="answer && !answer.ranges" kind="check"
+        >No amounts fit this list as it stands: the order, a declared percent and the caps contradict one
+        another, or the kind of product is another one. Check the order and the percents.</Notice
+      >
+      <template v-if="answer?.ranges">
+        <Notice kind="note"
+          >A guess, never the original: grades, suppliers’ blends and the making are not on a label.</Notice
+        >
+        <div class="table" role="region" aria-label="Ranges" tabindex="0">
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">Ingredient</th>
+                <th scope="col" class="rail-head">
+                  <span v-for="t in TICKS" :key="t" class="mono" :style="{ left: `${at(t)}%` }">{{ t }}</span>
+                </th>
+                <th scope="col" class="figure">Least</th>
+                <th scope="col" class="figure">Most</th>
+                <th scope="col" class="figure">Draft, %</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr
+                v-for="(r, i) in answer.ranges.ranges"
+                :key="r.name.key"
+                :class="{ line: i === answer.ranges.draftLine }"
+              >
+                <th scope="row">
+                  <span class="with"
+                    ><FindingMark :severity="r.name.material ? 'fine' : 'note'" :size="14" /><span
+                      >{{ r.name.text
+                      }}<span v-if="!r.name.material" class="muted small unknown"
+                        >not alone in the catalogue</span
+                      ><span v-if="r.name.declaredPercent !== null" class="muted small unknown">declared</span
+                      ><span v-if="r.name.maybe" class="muted small unknown">may be missing</span></span
+                    ></span
+                  >
+                </th>
+                <td class="rail-cell" :title="`Bounded by: ${r.bound}`">
+                  <span class="rail" aria-hidden="true"
+                    ><i class="one" :style="{ left: `${at(1)}%` }"></i
+                    ><i
+                      class="span"
+                      :style="{
+                        left: `${at(r.least)}%`,
+                        width: `${Math.max(1.5, at(r.greatest) - at(r.least))}%`,
+                      }"
+                    ></i
+                    ><i class="dot" :style="{ left: `${at(r.draft)}%` }"></i
+                  ></span>
+                </td>
+                <td class="mono figure">{{ lower(r.least) }}</td>
+                <td class="mono figure">{{ say(r.greatest) }}</td>
+                <td class="mono figure draft">{{ say(r.draft) }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+        <p class="muted small">
+          The rule is the 1 % line of the draft: below it a label may list in any order. Ranges hold if no
+          amount is more than half again above what is usual. Regulation (EC) 1223/2009 Art. 19; from memory.
+        </p>
+        <ul v-if="answer.list.leftOut.length" class="muted small">
+          <li v-for="l in answer.list.leftOut" :key="l.text">Left out: {{ l.text }}. {{ l.why }}</li>
+        </ul>
+        <footer>
+          <Button label="Make the draft a formula" :loading="making" @click="make" />
+        </footer>
+      </template>
+    </section>
+  </StartFrame>
+</template>
+
+<style scoped>
+.give,
+.result {
+  display: grid;
+  gap: 0.75rem;
+  padding: 1rem;
+}
+.give :deep(textarea) {
+  width: 100%;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 0.25rem 1rem;
+}
+h2 {
+  font-size: 1.0625rem;
+}
+.none {
+  max-width: 36rem;
+  padding: 0.5rem 0 1rem;
+}
+.table {
+  overflow-x: auto;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  font-weight: 400;
+  text-align: left;
+}
+thead th {
+  color: var(--muted);
+  font-size: 0.8125rem;
+  vertical-align: bottom;
+}
+tbody th,
+td {
+  padding: 0.375rem 0.75rem 0.375rem 0;
+  border-top: 1px solid var(--line);
+}
+tr.line th,
+tr.line td {
+  border-top: 2px solid var(--accent);
+}
+.with {
+  display: grid;
+  grid-template-columns: 14px minmax(0, 1fr);
+  align-items: baseline;
+  gap: 0.5rem;
+  min-width: 11rem;
+}
+.unknown {
+  margin-left: 0.5rem;
+}
+.figure {
+  width: 5rem;
+  text-align: right;
+  white-space: nowrap;
+}
+.draft {
+  font-weight: 700;
+}
+.rail-head {
+  position: relative;
+  min-width: 13rem;
+  height: 1.5rem;
+}
+.rail-head span {
+  position: absolute;
+  bottom: 0;
+  font-size: 0.75rem;
+  transform: translateX(-50%);
+}
+.rail-cell {
+  min-width: 13rem;
+  padding-right: 0;
+}
+.rail {
+  position: relative;
+  display: block;
+  height: 12px;
+  border-radius: 6px;
+  background: var(--track);
+}
+.rail i {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+}
+.span {
+  border-radius: 6px;
+  background: var(--band);
+}
+.one {
+  width: 1px;
+  background: var(--line-strong);
+}
+.dot {
+  width: 12px;
+  margin-left: -6px;
+  border: 2px solid var(--paper);
+  border-radius: 50%;
+  background: var(--accent);
+}
+footer {
+  display: flex;
+  justify-content: flex-end;
+}
+@media (max-width: 620px) {
+  .rail-cell,
+  .rail-head {
+    display: none;
+  }
+  .figure {
+    width: 4rem;
+  }
+}
+</style>

@@ -1,0 +1,176 @@
+<script setup lang="ts">
+import { assess, capitalise, formatRange, listWords, sayNumber, type Proposal } from '@omblet/core'
+import Button from 'primevue/button'
+import { computed, ref } from 'vue'
+import Counts from '../../components/Counts.vue'
+import FindingMark from '../../components/FindingMark.vue'
+import Jar from '../../components/Jar.vue'
+import { useMaterials } from '../../stores/materials'
+
+const props = defineProps<{
+  proposal: Proposal
+  counts: { stop: number; check: number; note: number }
+  busy: boolean
+}>()
+defineEmits<{ start: [] }>()
+const materials = useMaterials()
+
+const assessment = computed(() => assess(props.proposal.formula, materials.catalogue))
+const water = computed(() => assessment.value.lines.find((l) => l.fill)?.percent ?? 0)
+const layers = computed(() =>
+  assessment.value.phases.map(({ role, letter, percent }) => ({ role, letter, percent })),
+)
+const open = ref(false)
+const lead = computed(() =>
+  [
+    assessment.value.emulsion
+      ? `${sayNumber(assessment.value.emulsion.oilPhasePercent, 1)} % oil phase`
+      : 'no oil phase',
+    props.proposal.formula.targetPh ? `pH ${formatRange(props.proposal.formula.targetPh)}` : '',
+    `${assessment.value.lines.length} lines`,
+  ].filter(Boolean),
+)
+const others = (names: readonly { name: string }[]) =>
+  listWords(
+    names.map((m) => m.name),
+    'or',
+  )
+</script>
+
+<template>
+  <article class="card proposal">
+    <Jar :layers="layers" class="jar" />
+    <div class="body">
+      <header>
+        <h3>{{ proposal.title }}</h3>
+        <Counts :counts="counts" />
+      </header>
+      <p class="muted small">{{ lead.join(' · ') }}</p>
+      <table>
+        <tbody>
+          <tr v-for="c in proposal.choices" :key="c.part + c.material.id">
+            <td class="muted small part">{{ c.part }}</td>
+            <th scope="row">{{ capitalise(c.material.name) }}</th>
+            <td class="mono figure">{{ sayNumber(c.percent, 3) }} %</td>
+            <td class="small why">
+              {{ capitalise(c.why)
+              }}<template v-if="open && c.alternatives.length"
+                ><br /><span class="muted">Or {{ others(c.alternatives) }}</span></template
+              >
+            </td>
+          </tr>
+          <tr>
+            <td class="muted small part">rest</td>
+            <th scope="row">Distilled water</th>
+            <td class="mono figure">{{ sayNumber(water, 2) }} %</td>
+            <td class="small why">Takes what is left to 100</td>
+          </tr>
+        </tbody>
+      </table>
+      <ul v-if="proposal.misses.length" class="small misses">
+        <li v-for="m in proposal.misses" :key="m">
+          <FindingMark severity="check" :size="14" /><span>{{ m }}</span>
+        </li>
+      </ul>
+      <ul v-if="open && proposal.findings.length" class="small misses">
+        <li v-for="f in proposal.findings" :key="f.code + f.message">
+          <FindingMark :severity="f.severity" :size="14" /><span>{{ f.message }}</span>
+        </li>
+      </ul>
+      <footer>
+        <Button
+          :label="open ? 'Hide the alternatives' : 'Show the alternatives'"
+          text
+          size="small"
+          :aria-expanded="open"
+          @click="open = !open"
+        />
+        <Button label="Start from this one" size="small" :loading="busy" @click="$emit('start')" />
+      </footer>
+    </div>
+  </article>
+</template>
+
+<style scoped>
+.proposal {
+  display: grid;
+  grid-template-columns: 72px minmax(0, 1fr);
+  gap: 1rem;
+  padding: 0.875rem 1rem;
+}
+.body {
+  display: grid;
+  gap: 0.375rem;
+  min-width: 0;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 0.25rem 0.75rem;
+}
+h3 {
+  font-size: 1rem;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  font-weight: 400;
+  text-align: left;
+}
+th,
+td {
+  padding: 0.25rem 0.75rem 0.25rem 0;
+  border-top: 1px solid var(--line);
+  vertical-align: baseline;
+}
+.part {
+  width: 6rem;
+}
+th {
+  width: 15rem;
+}
+.figure {
+  width: 5.5rem;
+  text-align: right;
+  white-space: nowrap;
+}
+.why {
+  padding-right: 0;
+}
+.misses {
+  display: grid;
+  gap: 0.25rem;
+}
+.misses li {
+  display: grid;
+  grid-template-columns: 14px minmax(0, 1fr);
+  align-items: baseline;
+  gap: 0.5rem;
+}
+footer {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: flex-end;
+  gap: 0.5rem;
+}
+@media (max-width: 760px) {
+  .proposal {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .jar {
+    display: none;
+  }
+  .part {
+    display: none;
+  }
+  .why {
+    display: none;
+  }
+  th {
+    width: auto;
+  }
+}
+</style>

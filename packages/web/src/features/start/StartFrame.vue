@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { onMounted } from 'vue'
+
+/** The frame of the ways to start a formula: a brief, a recipe from elsewhere, an ingredient list. */
+const props = defineProps<{ way: 'brief' | 'recipe' | 'label'; title: string }>()
+const WAYS = [
+  { way: 'brief', to: '/start/brief', label: 'A brief' },
+  { way: 'recipe', to: '/start/recipe', label: 'A recipe' },
+  { way: 'label', to: '/start/label', label: 'An ingredient list' },
+] as const
+onMounted(() => {
+  document.title = `${props.title} – Omblet`
+})
+</script>
+
+<template>
+  <div class="start">
+    <header>
+      <RouterLink to="/formulas" class="back" aria-label="Back to the formulas"
+        ><i class="pi pi-arrow-left" aria-hidden="true"></i
+      ></RouterLink>
+      <h1>{{ title }}</h1>
+      <nav aria-label="Ways to start">
+        <RouterLink
+          v-for="w in WAYS"
+          :key="w.way"
+          :to="w.to"
+          :class="{ on: w.way === way }"
+          :aria-current="w.way === way ? 'page' : undefined"
+          >{{ w.label }}</RouterLink
+        >
+      </nav>
+    </header>
+    <div class="columns">
+      <slot />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+header {
+  position: sticky;
+  top: 0;
+  z-index: 4;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.375rem 0.75rem;
+  min-height: 60px;
+  padding: 0.375rem 1rem;
+  border-bottom: 1px solid var(--line);
+  background: var(--paper);
+}
+h1 {
+  font-size: 1.25rem;
+}
+.back {
+  display: grid;
+  place-items: center;
+  width: 36px;
+  height: 36px;
+  border-radius: 50%;
+  color: var(--muted);
+  text-decoration: none;
+}
+.back:hover {
+  background: var(--wash);
+}
+nav {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px;
+  margin-left: auto;
+}
+nav a {
+  padding: 0.3rem 0.625rem;
+  border-radius: 8px;
+  color: var(--muted);
+  text-decoration: none;
+  font-size: 0.9375rem;
+}
+nav a:hover {
+  color: var(--ink);
+}
+nav a.on {
+  background: var(--cobalt-100);
+  color: var(--accent-ink);
+  font-weight: 700;
+}
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 22rem) minmax(0, 1fr);
+  align-items: start;
+  gap: 0.875rem;
+  padding: 0.875rem 1rem 3rem;
+  max-width: 1480px;
+}
+@media (max-width: 1000px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media (max-width: 620px) {
+  header {
+    position: static;
+  }
+  nav {
+    margin-left: 0;
+  }
+  .columns {
+    padding-inline: 0.5rem;
+  }
+}
+</style>

@@ -1,0 +1,63 @@
+import {
+  assess,
+  balance,
+  knownCatalogue,
+  labelFormula,
+  labelRanges,
+  propose,
+  readLabel,
+  standingOf,
+  withOwn,
+  type Brief,
+  type Catalogue,
+  type Formula,
+  type OwnKnowledge,
+  type Product,
+  type Proposals,
+  type Solver,
+  type Wishes,
+} from '@omblet/core'
+import { expose } from 'comlink'
+import wasm from 'highs/runtime?url'
+
+let solver: Promise<Solver> | null = null
+/** The solver is three megabytes and loads when it is first needed. */
+const getSolver = () =>
+  (solver ??= import('@omblet/core/highs').then(({ openHighs }) => openHighs(() => wasm)))
+
+let catalogue: Catalogue | null = null
+const known = () => {
+  catalogue ??= withOwn(knownCatalogue({ changes: [], lots: [] }), { own: [], lots: [] })
+  return catalogue
+}
+const priceOf = (prices: Readonly<Record<string, number>>) => (id: string) => prices[id] ?? null
+
+const api = {
+  /** What the maker added to the catalogue; told once and whenever it changes. */
+  learn(knowledge: OwnKnowledge) {
+    catalogue = withOwn(knownCatalogue(knowledge), knowledge)
+  },
+  /** Where the formula stands, and the least change that keeps the wishes. */
+  async balance(formula: Formula, wishes: Wishes, prices: Readonly<Record<string, number>>) {
+    const context = { catalogue: known(), priceOf: priceOf(prices) }
+    const a = assess(formula, context.catalogue)
+    return { before: standingOf(a, context), result: balance(a, wishes, context, await getSolver()) }
+  },
+  /** What the names of a label allow, and a draft that is a guess. */
+  async label(text: string, product: Product, name: string) {
+    const context = { catalogue: known(), product }
+    const list = readLabel(text, context.catalogue)
+    const ranges = list.names.length > 0 ? labelRanges(list, context, await getSolver()) : null
+    return { list, ranges, formula: ranges ? labelFormula(ranges, { ...context, name }) : null }
+  },
+  // A promise of the whole union: the bridge would part it into one for each of its kinds.
+  propose(
+    brief: Brief,
+    onShelf: ReadonlySet<string>,
+    prices: Readonly<Record<string, number>>,
+  ): Promise<Proposals> {
+    return Promise.resolve(propose(brief, known(), { onShelf, priceOf: priceOf(prices) }))
+  },
+}
+export type DesignWorker = typeof api
+expose(api)
