@@ -90,12 +90,15 @@ export function coldAndWarm(a: Assessment): ColdAndWarm | null {
   const wetting = sum((m) => m.kind === 'humectant' || m.kind === 'solvent')
   const waxes = sum((m) => m.kind === 'fatty-alcohol' || m.kind === 'wax')
   const melting = lines.filter((l) => l.material.kind === 'butter').map((l) => l.material.meltsC ?? 34)
+  const soft = melting.length > 0 ? Math.min(...melting) : null
   const warmth =
-    melting.length > 0 && waxes < 2
-      ? `Above about ${Math.min(...melting)} °C the butter melts and it turns soft; it may set grainy. A little more fatty alcohol or wax holds it.`
-      : waxes >= 2
-        ? 'Fatty alcohols and waxes hold it together to about 45 °C; above that it thins while warm.'
-        : 'It thins while it is warm and comes back; weeks above 40 °C may let it cream.'
+    soft !== null && waxes < 2
+      ? `Above about ${soft} °C the butter melts and it turns soft; it may set grainy. A little more fatty alcohol or wax holds it.`
+      : soft !== null
+        ? `Above about ${soft} °C the butter melts and it softens on a warm day; its fatty alcohols and waxes keep the shape to about 45 °C.`
+        : waxes >= 2
+          ? 'Its fatty alcohols and waxes keep the shape to about 45 °C; above that it thins while warm.'
+          : 'It thins while it is warm and comes back; weeks above 40 °C may let it cream.'
   if (e.type === 'water-in-oil')
     return { freezing: { verdict: 'doubtful', why: 'Frozen drops of water break their film; salt in the water helps.' }, warmth } // prettier-ignore
   const polymer = e.polymericPercent > 0 && e.emulsifierPercent < 1

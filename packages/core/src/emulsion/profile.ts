@@ -98,7 +98,7 @@ export function emulsionProfile(
     whitening,
     guides: guidesFor(a, main),
     pairs: e.type === 'oil-in-water' ? pairsFor(a, find) : [],
-    notes: notesFor(a, main, whitening, solidPercent, melting),
+    notes: notesFor(a, main, whitening, solidPercent),
   }
 }
 
@@ -183,7 +183,6 @@ function notesFor(
   main: Material | null,
   whitening: number | null,
   solidPercent: number,
-  melting: readonly number[],
 ): string[] {
   const e = a.emulsion!
   const notes: string[] = []
@@ -199,10 +198,6 @@ function notesFor(
   if ((whitening ?? 0) >= 4)
     notes.push(
       'It whitens when rubbed in. About 1 % of a light silicone or coco-caprylate cures that, or another emulsifier.',
-    )
-  if (solidPercent >= 5 && melting.length > 0 && Math.min(...melting) <= 38)
-    notes.push(
-      `Fats that melt near ${Math.min(...melting)} °C make it soft on a warm day; a little fatty alcohol or wax holds it.`,
     )
   if (e.type === 'oil-in-water' && e.fattyAlcoholPercent < 0.5 && !gum && e.oilPhasePercent < 30)
     notes.push(

@@ -87,7 +87,12 @@ function compare(old: Material, m: Material): { likeness: number; alike: string[
     if (other.length > 0) differs.push(`feels ${listWords(other.slice(0, 3))}`)
   }
   const [was, now] = [spreadOf(old), spreadOf(m)]
-  if (was && now && was !== now) differs.push(`spreads ${now === 'medium' ? 'at a middling pace' : now === 'fast' ? 'faster' : 'more slowly'}`) // prettier-ignore
+  if (was && now && was !== now) {
+    score -= was === 'medium' || now === 'medium' ? 4 : 10
+    differs.push(
+      `spreads ${now === 'medium' ? 'at a middling pace' : now === 'fast' ? 'faster' : 'more slowly'}`,
+    )
+  }
   if (Math.abs((old.meltsC ?? 20) - (m.meltsC ?? 20)) > 12) {
     score -= 8
     differs.push(m.meltsC ? `melts at ${sayNumber(m.meltsC)} °C` : 'is liquid')

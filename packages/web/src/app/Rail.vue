@@ -13,8 +13,8 @@ const route = useRoute()
 const toast = useToast()
 
 const PLACES = [
-  { to: '/formulas', icon: 'pi pi-file-edit', label: 'Formulas' },
-  { to: '/shelf', icon: 'pi pi-box', label: 'Shelf' },
+  { to: '/formulas', within: ['/formulas', '/start'], icon: 'pi pi-file-edit', label: 'Formulas' },
+  { to: '/shelf', within: ['/shelf'], icon: 'pi pi-box', label: 'Shelf' },
 ]
 
 const backupAge = computed(() =>
@@ -49,7 +49,7 @@ async function backup() {
         :key="place.to"
         :to="place.to"
         class="place"
-        :class="{ here: route.path.startsWith(place.to) }"
+        :class="{ here: place.within.some((path) => route.path.startsWith(path)) }"
       >
         <i :class="place.icon" aria-hidden="true"></i>
         <span>{{ place.label }}</span>

@@ -50,13 +50,8 @@ const api = {
     const ranges = list.names.length > 0 ? labelRanges(list, context, await getSolver()) : null
     return { list, ranges, formula: ranges ? labelFormula(ranges, { ...context, name }) : null }
   },
-  // A promise of the whole union: the bridge would part it into one for each of its kinds.
-  propose(
-    brief: Brief,
-    onShelf: ReadonlySet<string>,
-    prices: Readonly<Record<string, number>>,
-  ): Promise<Proposals> {
-    return Promise.resolve(propose(brief, known(), { onShelf, priceOf: priceOf(prices) }))
+  propose(brief: Brief, onShelf: ReadonlySet<string>, prices: Readonly<Record<string, number>>): Proposals {
+    return propose(brief, known(), { onShelf, priceOf: priceOf(prices) })
   },
 }
 export type DesignWorker = typeof api

@@ -13,6 +13,7 @@ import {
   type Constraint,
   type Material,
   type Product,
+  type Proposals,
 } from '@omblet/core'
 import AutoComplete from 'primevue/autocomplete'
 import Button from 'primevue/button'
@@ -140,8 +141,11 @@ const brief = computed<Brief | null>(() => {
 const request = computed(() =>
   brief.value ? { brief: brief.value, shelf: new Set(lots.owned), prices: prices() } : null,
 )
-const { answer, busy, failed } = useDesign(request, (worker, r) =>
-  worker.propose(plain(r.brief), r.shelf, r.prices),
+const { answer, busy, failed } = useDesign(
+  request,
+  (worker, r) =>
+    // The bridge parts the union into a promise for each of its kinds.
+    worker.propose(plain(r.brief), r.shelf, r.prices) as Promise<Proposals>,
 )
 const proposals = computed(() => (answer.value?.status === 'done' ? answer.value.proposals : []))
 const unpriced = computed(
@@ -185,7 +189,7 @@ async function start(index: number) {
             @input="batchTouched = true"
           />
         </FormField>
-        <FormField id="brief-page-need" label="For">
+        <FormField id="brief-page-need" label="Need">
           <Select
             label-id="brief-page-need"
             v-model="wish.need"
@@ -259,7 +263,7 @@ async function start(index: number) {
           option-label="name"
           :min-length="2"
           placeholder="Add one, such as niacinamide"
-          :input-props="{ 'aria-label': 'Add an active' }"
+          aria-label="Add an active"
           fluid
           @complete="search"
           @option-select="addActive($event.value)"
@@ -321,6 +325,10 @@ async function start(index: number) {
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: 0.625rem;
+}
+.two :deep(.field),
+.two :deep(.p-select) {
+  min-width: 0;
 }
 fieldset {
   display: grid;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LIMITS, sayNumber, type Product } from '@omblet/core'
+import { formatNumber, LIMITS, type Product } from '@omblet/core'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
@@ -34,10 +34,7 @@ const { answer, busy, failed } = useDesign(request, (worker, r) =>
 /** 0.01 to 100 % on a rail of tens, so that small amounts can be told apart. */
 const at = (percent: number) => (100 * (Math.log10(Math.max(0.01, percent)) + 2)) / 4
 const TICKS = [0.01, 0.1, 1, 10, 100]
-const places = (percent: number) => (percent < 0.1 ? 3 : percent < 1 ? 2 : 1)
-const say = (percent: number) => sayNumber(percent, places(percent))
-/** Below a thousandth nothing is told apart from nothing. */
-const lower = (percent: number) => (percent < 0.005 ? '0' : say(percent))
+const say = (percent: number) => (percent < 0.005 ? '0' : formatNumber(percent, 2))
 
 const making = ref(false)
 async function make() {
@@ -154,7 +151,7 @@ async function make() {
                     ><i class="dot" :style="{ left: `${at(r.draft)}%` }"></i
                   ></span>
                 </td>
-                <td class="mono figure">{{ lower(r.least) }}</td>
+                <td class="mono figure">{{ say(r.least) }}</td>
                 <td class="mono figure">{{ say(r.greatest) }}</td>
                 <td class="mono figure draft">{{ say(r.draft) }}</td>
               </tr>
@@ -211,15 +208,16 @@ th {
   font-weight: 400;
   text-align: left;
 }
-thead th {
-  color: var(--muted);
-  font-size: 0.8125rem;
-  vertical-align: bottom;
-}
-tbody th,
+th,
 td {
   padding: 0.375rem 0.75rem 0.375rem 0;
   border-top: 1px solid var(--line);
+}
+thead th {
+  border-top: 0;
+  color: var(--muted);
+  font-size: 0.8125rem;
+  vertical-align: bottom;
 }
 tr.line th,
 tr.line td {

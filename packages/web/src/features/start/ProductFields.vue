@@ -63,4 +63,8 @@ const set = (patch: Partial<Product>) => (product.value = { ...product.value, ..
   grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: 0.625rem;
 }
+.product :deep(.field),
+.product :deep(.p-select) {
+  min-width: 0;
+}
 </style>

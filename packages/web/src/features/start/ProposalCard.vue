@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { assess, capitalise, formatRange, listWords, sayNumber, type Proposal } from '@omblet/core'
+import {
+  assess,
+  capitalise,
+  formatNumber,
+  formatRange,
+  listWords,
+  sayNumber,
+  type Proposal,
+} from '@omblet/core'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import Counts from '../../components/Counts.vue'
@@ -51,7 +59,7 @@ const others = (names: readonly { name: string }[]) =>
           <tr v-for="c in proposal.choices" :key="c.part + c.material.id">
             <td class="muted small part">{{ c.part }}</td>
             <th scope="row">{{ capitalise(c.material.name) }}</th>
-            <td class="mono figure">{{ sayNumber(c.percent, 3) }} %</td>
+            <td class="mono figure">{{ formatNumber(c.percent, 2, 3) }} %</td>
             <td class="small why">
               {{ capitalise(c.why)
               }}<template v-if="open && c.alternatives.length"
@@ -62,7 +70,7 @@ const others = (names: readonly { name: string }[]) =>
           <tr>
             <td class="muted small part">rest</td>
             <th scope="row">Distilled water</th>
-            <td class="mono figure">{{ sayNumber(water, 2) }} %</td>
+            <td class="mono figure">{{ formatNumber(water, 2) }} %</td>
             <td class="small why">Takes what is left to 100</td>
           </tr>
         </tbody>
@@ -127,13 +135,13 @@ td {
   vertical-align: baseline;
 }
 .part {
-  width: 6rem;
+  width: 5.5rem;
 }
 th {
-  width: 15rem;
+  width: 13rem;
 }
 .figure {
-  width: 5.5rem;
+  width: 5rem;
   text-align: right;
   white-space: nowrap;
 }

@@ -6,7 +6,6 @@ import {
   readRecipe,
   readRecipeCells,
   sayNumber,
-  sayPercent,
   type Cell,
   type LineAnswer,
   type Product,
@@ -91,7 +90,7 @@ const built = computed(() =>
     ? buildRecipe(
         recipe.value,
         {
-          product: product.value,
+          product: { ...product.value },
           lines: { ...answers.lines },
           fillWithWater: answers.fillWithWater,
           ...(name.value.trim() ? { name: name.value.trim() } : {}),
@@ -276,9 +275,9 @@ async function make() {
               :size="16"
             />
             <span v-if="built.gapPercent === null"
-              >{{ sayPercent(built.knownPercent) }} and what is left of 100</span
+              >{{ sayNumber(built.knownPercent, 2) }} % and what is left of 100</span
             >
-            <span v-else>{{ sayPercent(built.knownPercent) }} in all</span></span
+            <span v-else>{{ sayNumber(built.knownPercent, 2) }} % in all</span></span
           >
           <Button
             label="Make the formula"

@@ -118,7 +118,7 @@ function onAmount() {
             :min-length="2"
             placeholder="Another material"
             size="small"
-            :input-props="{ 'aria-label': `Material for ${ingredient.name}` }"
+            :aria-label="`Material for ${ingredient.name}`"
             @complete="search"
             @option-select="choose($event.value)"
           />
@@ -188,6 +188,7 @@ function onAmount() {
 }
 .what {
   grid-column: 4 / -1;
+  justify-self: end;
 }
 .main {
   display: grid;

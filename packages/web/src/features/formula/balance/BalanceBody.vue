@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isChosen, parseNumber, sayNumber, type LineRef, type Wishes } from '@omblet/core'
+import { formatNumber, isChosen, parseNumber, sayNumber, type LineRef, type Wishes } from '@omblet/core'
 import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
 import { useToast } from 'primevue/usetoast'
@@ -184,7 +184,7 @@ function take() {
             }}</span>
             <span class="label">{{ l.label }}</span></label
           >
-          <span class="mono small percent">{{ l.fill ? 'q.s.' : `${sayNumber(l.percent, 3)} %` }}</span>
+          <span class="mono small percent">{{ l.fill ? 'q.s.' : `${formatNumber(l.percent, 2, 4)} %` }}</span>
           <span v-if="l.kept" class="muted small">stays</span>
         </li>
       </ul>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { capitalise, listWords, sayNumber, type Balance, type Standing } from '@omblet/core'
+import { capitalise, formatNumber, listWords, sayNumber, type Balance, type Standing } from '@omblet/core'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
@@ -22,7 +22,7 @@ const conflict = computed(() =>
     : '',
 )
 const figure = (value: number | null, unit: string) =>
-  value === null ? '–' : `${sayNumber(value, 2)}${unit}`
+  value === null ? '–' : `${formatNumber(value, 2)}${unit}`
 const rows = computed(() => {
   if (!props.answer) return []
   const { before, result: r } = props.answer
@@ -89,9 +89,9 @@ const lead = computed(() => {
             <th scope="row">
               {{ capitalise(c.label) }}<span v-if="c.fill" class="muted small qs">q.s.</span>
             </th>
-            <td class="mono figure">{{ c.from === null ? '–' : `${sayNumber(c.from, 3)} %` }}</td>
-            <td class="mono figure then">{{ sayNumber(c.to, 3) }} %</td>
-            <td class="mono figure muted">{{ sayNumber((c.to * batchGrams) / 100, 2) }} g</td>
+            <td class="mono figure">{{ c.from === null ? '–' : `${formatNumber(c.from, 2, 4)} %` }}</td>
+            <td class="mono figure then">{{ formatNumber(c.to, 2, 4) }} %</td>
+            <td class="mono figure muted">{{ formatNumber((c.to * batchGrams) / 100, 2) }} g</td>
           </tr>
         </tbody>
       </table>

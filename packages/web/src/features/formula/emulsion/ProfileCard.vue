@@ -118,17 +118,13 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
     </template>
     <template v-if="body">
       <h4>Body to expect</h4>
-      <div class="body">
-        <template v-for="d in days" :key="d.label">
-          <span class="small">{{ d.label }}</span>
-          <span class="scale" aria-hidden="true"><i :style="stretch(d.at)"></i></span>
-          <span class="small span">{{ span(d.at) }}</span>
-        </template>
-        <span></span>
-        <span class="steps small muted" aria-hidden="true"
-          ><span v-for="b in BODY_STEPS" :key="b">{{ b }}</span></span
-        >
-        <span></span>
+      <div v-for="d in days" :key="d.label" class="day">
+        <span class="small">{{ d.label }}</span>
+        <span class="small span">{{ span(d.at) }}</span>
+        <span class="scale" aria-hidden="true"><i :style="stretch(d.at)"></i></span>
+      </div>
+      <div class="steps muted" aria-hidden="true">
+        <span v-for="b in BODY_STEPS" :key="b">{{ b }}</span>
       </div>
       <p class="muted small">
         From {{ listWords(body.because.slice(0, 3)) }}. Roughly
@@ -147,17 +143,19 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
           }}</span><br /><span class="small">{{ capitalise(g.says) }}</span></span
         >
       </li>
+      <li v-if="fatty">
+        <FindingMark :severity="fatty.verdict === 'fits' ? 'fine' : 'check'" :size="16" />
+        <span
+          ><strong>Fatty alcohol beside it</strong>
+          <span class="muted small holds">{{ FATTY[fatty.verdict] }}</span><br /><span class="small"
+            >{{ sayNumber(fatty.ratio, 2) }} parts to one of emulsifier; {{ sayNumber(fatty.min, 2) }}–{{
+              sayNumber(fatty.max, 2)
+            }}
+            is usual with this one. {{ fatty.says }}</span
+          ></span
+        >
+      </li>
     </ul>
-    <p v-if="fatty" class="small fatty">
-      <FindingMark :severity="fatty.verdict === 'fits' ? 'fine' : 'check'" :size="16" />
-      <span
-        ><strong>Fatty alcohol</strong> <span class="muted holds">{{ FATTY[fatty.verdict] }}</span><br />{{
-          sayNumber(fatty.ratio, 2)
-        }}
-        parts to one of emulsifier; {{ sayNumber(fatty.min, 2) }}–{{ sayNumber(fatty.max, 2) }} is usual with
-        this one. {{ fatty.says }}</span
-      >
-    </p>
     <template v-if="profile.pairs.length">
       <h4>Pairs that meet an HLB of {{ sayNumber(emulsion.requiredHlb ?? 0, 1) }}</h4>
       <table>
@@ -290,11 +288,16 @@ dt {
 .guides :deep(svg) {
   margin-top: 0.2rem;
 }
-.body {
+.day {
   display: grid;
-  grid-template-columns: 7.5rem minmax(0, 1fr) minmax(0, 12rem);
-  align-items: center;
-  gap: 0.375rem 0.75rem;
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: 0.125rem 0.75rem;
+}
+.day .span {
+  text-align: right;
+}
+.day .scale {
+  grid-column: 1 / -1;
 }
 .scale {
   position: relative;

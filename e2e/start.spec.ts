@@ -1,0 +1,132 @@
+import { expect, openFormula, openHome, saved, test } from './helpers'
+
+const RECIPE = `Fog Horn lotion (200 g)
+
+Phase A
+Distilled water - to 100 %
+Glycerine - 4 %
+Phase B
+Sunflower oil 12%
+Emulsifying wax 6%
+Phase C
+Moonwort pulp 2 %
+Vitamin E - 10 drops
+Phenoxyethanol`
+
+test('a pasted recipe is shown line by line, asks what is missing, and becomes a formula', async ({
+  page,
+}) => {
+  await openHome(page)
+  await page.getByRole('button', { name: 'Start from…' }).click()
+  await page.getByRole('menuitem', { name: 'A recipe from elsewhere' }).click()
+  await page.getByLabel('Paste it as it is: text or a table').fill(RECIPE)
+  await expect(page.getByText('7 ingredients, 2 things missing')).toBeVisible()
+  await expect(page.getByText('Weigh twenty of them and correct it', { exact: false })).toBeVisible()
+  const unknown = page.getByRole('listitem').filter({ hasText: 'Moonwort pulp' })
+  await expect(unknown.getByText('What is it?')).toBeVisible()
+  await unknown.getByLabel('Material for Moonwort pulp').pressSequentially('panth')
+  await page
+    .getByRole('option', { name: /^panthenol/i })
+    .first()
+    .click()
+  await page.getByLabel('Percent of phenoxyethanol').fill('0,9')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('7 ingredients, nothing missing')).toBeVisible()
+  await page.getByRole('button', { name: 'Make the formula' }).click()
+  await expect(page.getByLabel('Name of the formula')).toHaveValue('Fog Horn lotion')
+  await saved(page)
+  await expect(page.getByRole('button', { name: /^Panthenol/ })).toBeVisible()
+})
+
+test('a recipe with a gap and one with nonsense say so', async ({ page }) => {
+  await page.goto('/start/recipe')
+  const field = page.getByLabel('Paste it as it is: text or a table')
+  await field.fill('Glycerin 5%\nUrea 3%\nWater 90%')
+  await expect(page.getByText('2 % is missing. Shall water take it?', { exact: false })).toBeVisible()
+  await page.getByRole('button', { name: 'Let water take it' }).click()
+  await expect(page.getByText('nothing missing', { exact: false })).toBeVisible()
+  await field.fill('Stir at dusk, and never on a Friday.')
+  await expect(page.getByRole('button', { name: 'Make the formula' })).toBeDisabled()
+})
+
+test('a recipe comes in from a CSV file', async ({ page }) => {
+  await page.goto('/start/recipe')
+  await page.getByTestId('recipe-picker').setInputFiles({
+    name: 'spray.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('Phase,Ingredient,%\nA,Water,to 100\nA,Propanediol,"4,5"\nB,Panthenol,2\n'),
+  })
+  await expect(page.getByText('3 ingredients, nothing missing')).toBeVisible()
+  await expect(page.getByLabel('Percent of propanediol')).toHaveValue('4.5')
+})
+
+test('an ingredient list gives ranges and a draft that is called a guess', async ({ page }) => {
+  await page.goto('/start/label')
+  await page.getByLabel('Paste the list in the order of the label').fill('Aqua, Glycerin, Niacinamide 5 %, Propanediol, Phenoxyethanol, Xanthan Gum') // prettier-ignore
+  await expect(page.getByText('6 names · the 1 % line after', { exact: false })).toBeVisible()
+  const row = page.getByRole('row').filter({ hasText: 'Niacinamide' })
+  await expect(row.getByText('5.00')).toHaveCount(3)
+  await expect(page.getByText('A guess, never the original', { exact: false })).toBeVisible()
+  await page
+    .getByLabel('Paste the list in the order of the label')
+    .fill('Aqua, Niacinamide 10 %, Glycerin 20 %')
+  await expect(page.getByText('No amounts fit this list', { exact: false })).toBeVisible()
+  await page.getByLabel('Paste the list in the order of the label').fill('Aqua, Glycerin, Niacinamide 5 %, Phenoxyethanol') // prettier-ignore
+  await page.getByRole('button', { name: 'Make the draft a formula' }).click()
+  await expect(page.getByLabel('Name of the formula')).toHaveValue('A guess from a label')
+})
+
+test('a brief brings proposals without a stop, or says why not', async ({ page }) => {
+  await page.goto('/start/brief')
+  await expect(page.getByText('3 different formulas, none with a stop')).toBeVisible()
+  await page.getByLabel('Add an active').pressSequentially('niacin')
+  await page.getByRole('option', { name: 'niacinamide', exact: true }).click()
+  await expect(page.getByLabel('Percent of niacinamide')).toHaveValue('4')
+  await expect(page.getByRole('row').filter({ hasText: 'wished for' }).first()).toBeVisible()
+  await page.getByText('Only what is on my shelf').click()
+  await expect(page.getByText('not on your shelf', { exact: false })).toBeVisible()
+  await page.getByText('Only what is on my shelf').click()
+  await page.getByRole('button', { name: 'Show the alternatives' }).first().click()
+  await page.getByRole('button', { name: 'Start from this one' }).first().click()
+  await expect(page.getByLabel('Name of the formula')).toHaveValue('New cream')
+  await expect(page.getByRole('button', { name: /^Niacinamide/ })).toBeVisible()
+})
+
+test('a balance is shown before it is taken, as one step, and says what contradicts', async ({ page }) => {
+  await openFormula(page, 'Winter Pier hand butter')
+  await page.getByRole('link', { name: 'Balance', exact: true }).click()
+  await page.getByLabel('Oil phase, percent').fill('38')
+  await expect(page.getByRole('row', { name: /^Oil phase 47\.50 % 38\.00 %/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Take these changes' }).click()
+  await expect(page.getByText('The formula keeps all of this already.')).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).first().click()
+  await expect(page.getByRole('row', { name: /^Oil phase 47\.50 % 38\.00 %/ })).toBeVisible()
+  for (const name of [
+    'shea butter',
+    'cocoa butter',
+    'sweet almond oil',
+    'squalane',
+    'emulsifying wax',
+    'beeswax',
+    'dimethicone',
+  ])
+    // prettier-ignore
+    await page.getByLabel(name).check()
+  await expect(page.getByText('An oil phase of 38 %', { exact: false })).toContainText(
+    'cannot be had together',
+  )
+  await expect(page.getByText('The nearest possible')).toBeVisible()
+})
+
+test('a stand-in is offered with what changes, and taken with a way back', async ({ page }) => {
+  await openFormula(page, 'Winter Pier hand butter')
+  await page.getByRole('button', { name: /^Squalane/ }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('button', { name: 'What could stand in for it?' }).click()
+  const first = dialog.getByRole('button', { name: /^Use / }).first()
+  const name = (await first.getAttribute('aria-label'))!.replace('Use ', '')
+  await first.click()
+  await expect(page.getByRole('button', { name: new RegExp(`^${name}`, 'i') })).toBeVisible()
+  await page.keyboard.press('Control+z')
+  await expect(page.getByRole('button', { name: /^Squalane/ })).toBeVisible()
+})
