@@ -80,7 +80,7 @@ plain('a refused store is said plainly, and one can still work', async ({ page }
   await expect(page.getByText(/refuses storage/)).toBeVisible()
   await page.getByRole('button', { name: 'New formula' }).first().click()
   await page.getByLabel('Name').fill('Adrift')
-  await page.getByRole('button', { name: 'Start' }).click()
+  await page.getByRole('button', { name: 'Start', exact: true }).click()
   await expect(page.getByLabel('Name of the formula')).toHaveValue('Adrift')
   await page.keyboard.press('/')
   await page.getByRole('combobox', { name: /^Material/ }).fill('glycerin')

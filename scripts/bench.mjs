@@ -17,8 +17,23 @@ const ARGS = [
 ]
 
 await import('tsx/esm')
-const { assess, findAll, catalogue, emulsifierCandidates, phCurve, phModelOf, solvePh, spanOf } =
-  await import('../packages/core/src/index.ts')
+const {
+  assess,
+  balance,
+  findAll,
+  catalogue,
+  emulsifierCandidates,
+  labelRanges,
+  phCurve,
+  phModelOf,
+  propose,
+  readLabel,
+  readRecipe,
+  solvePh,
+  spanOf,
+  substitutesFor,
+} = await import('../packages/core/src/index.ts')
+const { openHighs } = await import('../packages/core/src/solve/highs.ts')
 
 /** A 40-line cream in four phases, made from the catalogue's own materials. */
 export function fortyLines() {
@@ -171,6 +186,90 @@ say(
   `${quantile(ranks, 0.95).toFixed(0)} ms`,
   '100 ms',
 )
+
+const thirty = {
+  ...formula,
+  phases: formula.phases.map((p) => ({ ...p, lines: p.lines.slice(0, p.role === 'oil' ? 13 : 7) })),
+}
+const thirtyLines = thirty.phases.reduce((n, p) => n + p.lines.length, 0)
+
+/** Milliseconds of each run of some work, the first few left out. */
+function timed(runs, work) {
+  const samples = []
+  for (let i = 0; i < runs; i++) {
+    const start = performance.now()
+    work(i)
+    if (i >= runs / 5) samples.push(performance.now() - start)
+  }
+  return samples
+}
+const opening = performance.now()
+const solver = await openHighs()
+say('the solver loaded', `${(performance.now() - opening).toFixed(0)} ms`, '')
+const noPrices = { catalogue, priceOf: () => null }
+const balances = timed(20, (i) =>
+  balance(
+    cream,
+    { oilPhasePercent: 24 + (i % 9), ranges: true, keepActives: true, naturalLeast: 80 },
+    noPrices,
+    solver,
+  ),
+)
+say(`balance of ${count} lines, 95 % under`, `${quantile(balances, 0.95).toFixed(0)} ms`, '300 ms')
+const impossible = timed(10, () =>
+  balance(cream, { oilPhasePercent: 90, ranges: true, keepActives: true, hlb: true }, noPrices, solver),
+)
+say('  with a contradiction to name, 95 % under', `${quantile(impossible, 0.95).toFixed(0)} ms`, '')
+const single = catalogue.materials.filter((m) => m.inci.length === 1 && m.usage)
+const labelText = (step) =>
+  [
+    'Aqua',
+    ...single
+      .filter((_, i) => i % step === 1)
+      .sort((x, y) => y.usage.typical - x.usage.typical)
+      .slice(0, 39)
+      .map((m) => m.inci[0]),
+  ].join(', ')
+const product = { kind: 'cream', site: 'face', rinse: 'leave-on', region: 'EU' }
+const labels = timed(12, (i) =>
+  labelRanges(readLabel(labelText(8 + (i % 3)), catalogue), { catalogue, product }, solver),
+)
+say('a label list of 40 names, 95 % under', `${quantile(labels, 0.95).toFixed(0)} ms`, '1000 ms')
+say('  median', `${quantile(labels, 0.5).toFixed(0)} ms`, '')
+const ranks30 = timed(25, () => emulsifierCandidates(assess(thirty), catalogue))
+say(
+  `every emulsifier ranked for ${thirtyLines} lines, 95 % under`,
+  `${quantile(ranks30, 0.95).toFixed(0)} ms`,
+  '100 ms',
+)
+const stands = timed(25, (i) => substitutesFor(cream, i % count, catalogue))
+say('stand-ins for a line, 95 % under', `${quantile(stands, 0.95).toFixed(0)} ms`, '')
+const briefs = timed(8, (i) =>
+  propose(
+    {
+      name: 'Bench',
+      product,
+      batchGrams: 100,
+      richness: ['lotion', 'cream'][i % 2],
+      absorption: 'medium',
+      feel: 'silky',
+      need: 'moisture',
+      constraints: [],
+      actives: [{ material: 'niacinamide', percent: 4 }],
+    },
+    catalogue,
+    { onShelf: new Set(), priceOf: () => null },
+  ),
+)
+say('three proposals from a brief, 95 % under', `${quantile(briefs, 0.95).toFixed(0)} ms`, '')
+const recipeText = formula.phases
+  .map(
+    (p) =>
+      `${p.name} phase\n${p.lines.map((l) => `${l.material} ${l.fill ? 'to 100' : l.percent} %`).join('\n')}`,
+  )
+  .join('\n')
+const recipes = timed(15, () => readRecipe(recipeText, catalogue))
+say(`a recipe of ${count} lines read, 95 % under`, `${quantile(recipes, 0.95).toFixed(0)} ms`, '')
 
 /** A serum of twelve acid and base families. */
 const twelve = {

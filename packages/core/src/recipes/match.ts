@@ -112,8 +112,8 @@ function sharesWords(name: string, material: Material): boolean {
   const words = slug(name)
     .split('-')
     .filter((w) => w.length > 2)
-  const own = [material.name, ...material.inci, ...(material.aliases ?? [])].flatMap((n) =>
-    slug(n).split('-'),
+  const own = [material.name, ...material.inci, ...(material.aliases ?? []), ...material.functions].flatMap(
+    (n) => slug(n).split('-'),
   )
   const alike = words.filter((w) => own.some((o) => o.slice(0, 4) === w.slice(0, 4)))
   return words.length > 0 && alike.length * 2 >= words.length

@@ -138,6 +138,7 @@ async function onVersionSaved() {
         :href="`/formulas/${editor.id}/print`"
         icon="pi pi-print"
         label="Print"
+        title="Print"
         @click.prevent="router.push(`/formulas/${editor.id}/print`)"
       />
       <Button
@@ -210,9 +211,13 @@ async function onVersionSaved() {
   color: var(--stop);
   font-weight: 600;
 }
-@media (max-width: 1280px) {
-  .version {
+@media (max-width: 1400px) {
+  .version,
+  .right :deep(a .p-button-label) {
     display: none;
+  }
+  .leaves a {
+    padding-inline: 0.45rem;
   }
 }
 @media (max-width: 620px) {

@@ -60,7 +60,7 @@ const set = (patch: Partial<Product>) => (product.value = { ...product.value, ..
 <style scoped>
 .product {
   display: grid;
-  grid-template-columns: repeat(2, minmax(0, 1fr));
+  grid-template-columns: minmax(0, 0.9fr) minmax(0, 1fr);
   gap: 0.625rem;
 }
 .product :deep(.field),

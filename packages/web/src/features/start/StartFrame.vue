@@ -89,7 +89,7 @@ nav a.on {
 }
 .columns {
   display: grid;
-  grid-template-columns: minmax(0, 22rem) minmax(0, 1fr);
+  grid-template-columns: minmax(0, 24rem) minmax(0, 1fr);
   align-items: start;
   gap: 0.875rem;
   padding: 0.875rem 1rem 3rem;
