@@ -20,6 +20,38 @@ import { cream, formula, phase, simple } from './helpers.ts'
 const profileOf = (f: Formula) => emulsionProfile(assess(f), (id) => catalogue.find(id))
 const material = (id: string) => catalogue.find(id)!
 
+describe('HLB values of the catalogue against Griffin', () => {
+  // Griffin 1954, J. Soc. Cosmet. Chem. 5, 249: for ethoxylated alcohols HLB is a fifth of the percent of oxyethylene.
+  const ETHYLENE_OXIDE = 44.05
+  const ethoxylate = (alcohol: number, units: number) =>
+    (20 * units * ETHYLENE_OXIDE) / (alcohol + units * ETHYLENE_OXIDE)
+  it.each([
+    ['steareth-2', 270.49, 2],
+    ['steareth-21', 270.49, 21],
+  ])('%s by its oxyethylene', (id, alcohol, units) =>
+    expect(material(id).emulsifier!.hlb).toBeCloseTo(ethoxylate(alcohol, units), 0),
+  )
+  // The same paper: 20 (1 − S/A) for esters of polyols, with its own saponification and acid numbers.
+  it.each([
+    ['polysorbate-20', 45.5, 276],
+    ['glyceryl-stearate', 161, 198],
+  ])('%s by its saponification', (id, saponification, acid) =>
+    expect(Math.abs(material(id).emulsifier!.hlb! - 20 * (1 - saponification / acid))).toBeLessThan(0.15),
+  )
+  // The HLB System, ICI Americas 1976, required HLB for oil in water; from memory, good to 1.
+  it.each([
+    ['ricinus-communis-seed-oil', 14],
+    ['isopropyl-myristate', 11.5],
+    ['cera-alba', 9],
+    ['petrolatum', 7],
+    ['lanolin', 10],
+    ['stearic-acid', 15],
+    ['cetyl-alcohol', 15],
+  ])('%s wants about %s', (id, wanted) =>
+    expect(Math.abs(material(id).requiredHlb!.value - wanted)).toBeLessThanOrEqual(1),
+  )
+})
+
 describe('blending by HLB, Griffin 1949', () => {
   // Worked examples of the textbooks: an oil that wants 12 from polysorbate 80 (15.0) and sorbitan oleate (4.3) takes
   // 72 % of the former; 10.7 is 60 %.
@@ -229,5 +261,21 @@ describe('choosing what thickens it', () => {
     const added = applyEdit(bare, list(bare)[0]!.edit)
     expect(added.phases[0]!.lines).toHaveLength(3)
     expect(computeAmounts(added).totalPercent).toBeCloseTo(100, 9)
+  })
+})
+
+describe('reasons for and against a thickener', () => {
+  const reasons = (f: Formula, id: string) => {
+    const c = thickenerCandidates(assess(f), catalogue).find((x) => x.material.id === id)!
+    return [...c.reasonsFor, ...c.reasonsAgainst.map((r) => `not: ${r}`)].join('; ')
+  }
+  it('tell clarity where there is no emulsion, and salt where there is some', () => {
+    // Common practice: xanthan is hazy and holds with salt, carbomer is clear and does not.
+    const toner = simple([['sodium lactate', 3]])
+    expect(reasons(toner, 'xanthan-gum')).toContain('not: makes water hazy')
+    expect(reasons(toner, 'xanthan-gum')).toContain('stands the salts')
+    expect(reasons(toner, 'hydroxyethylcellulose')).toContain('leaves water clear')
+    expect(reasons(toner, 'carbomer')).not.toContain('stands the salts')
+    expect(reasons(cream(), 'xanthan-gum')).not.toContain('hazy')
   })
 })

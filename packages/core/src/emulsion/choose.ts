@@ -1,6 +1,7 @@
 import { assess } from '../assess/assess.ts'
 import type { Assessment, AssessedLine } from '../assess/types.ts'
 import { findAll, isCaution } from '../findings/index.ts'
+import { saltPercent, saltStoodBy } from '../findings/thickener.ts'
 import type { Finding } from '../findings/types.ts'
 import { applyEdit, type Edit } from '../formula/edit.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
@@ -52,6 +53,19 @@ const isThickener = (m: Material) =>
 
 /** An emulsifier alone serves oils within this of its own HLB. */
 const HLB_ROOM = 3
+/** How water looks with a thickener (common practice, from memory); of the others nothing is said. */
+const CLEAR = new Set(
+  'hydroxyethylcellulose hydroxypropyl-methylcellulose hydroxypropylcellulose cellulose-gum carbomer sodium-carbomer acrylates-c10-30-alkyl-acrylate-crosspolymer ammonium-acryloyldimethyltaurate-vp-copolymer gellan-gum algin'.split(
+    ' ',
+  ),
+)
+const HAZY = new Set(
+  'xanthan-gum sclerotium-gum cyamopsis-tetragonoloba-gum ceratonia-siliqua-gum acacia-senegal-gum carrageenan chondrus-crispus-powder amorphophallus-konjac-root-powder agar pectin hydroxypropyl-starch-phosphate microcrystalline-cellulose-cellulose-gum linum-usitatissimum-seed-extract'.split(
+    ' ',
+  ),
+)
+/** Salt from which a thickener's standing it is worth a word, percent. */
+const SALTY = 0.1
 const SETS = { fast: 'fast', medium: 'at a middling pace', slow: 'slowly' }
 
 const round = (percent: number) => Number(percent.toFixed(percent < 1 ? 2 : 1))
@@ -223,6 +237,8 @@ export function emulsifierCandidates(
       if (role === 'polymeric' && e.oilsPercent > 20)
         reasonsAgainst.push('a polymer alone is weak for that much oil')
       if (m.setting) handling.push(`sets ${SETS[m.setting]}`)
+      if (m.meltsC) handling.push(`melts near ${sayNumber(m.meltsC)} °C: heat both phases above that`)
+      else if (role === 'polymeric') handling.push('goes in cold')
     },
   })
 }
@@ -235,12 +251,19 @@ export function thickenerCandidates(
 ): Candidate[] {
   if (a.waterPercent < 20 || a.emulsion?.type === 'water-in-oil') return []
   const old = mainLine(a, isThickener)
+  const salt = saltPercent(a)
   return rank(a, catalogue, {
     inUse: isThickener,
     offered: (m) => isThickener(m) && m.usage !== undefined && m.usage.typical <= 5,
     dose: (m) => (amount === 'same' && old ? old.percent : round(m.usage!.typical)),
     judge: (m, { reasonsFor, reasonsAgainst, handling }) => {
       if (m.charge === 'nonionic') reasonsFor.push('nonionic: goes with cationics and salts')
+      const stood = saltStoodBy(m.id)
+      if (salt >= SALTY && stood === null) reasonsFor.push('stands the salts in here')
+      if (salt >= SALTY && stood !== null && salt <= stood)
+        handling.push(`stands about ${sayNumber(stood)} % of salts; here are ${sayNumber(salt)} %`)
+      if (!a.emulsion && CLEAR.has(m.id)) reasonsFor.push('leaves water clear')
+      if (!a.emulsion && HAZY.has(m.id)) reasonsAgainst.push('makes water hazy')
       if (m.feel?.includes('sticky')) reasonsAgainst.push('can feel sticky')
       if (m.feel?.includes('light')) reasonsFor.push('light on the skin')
       if (m.slurry) handling.push(`wet it in ${m.slurry.parts} parts of ${m.slurry.in} first`)

@@ -65,12 +65,18 @@ const indexesIn = (a: Assessment, ids: { has: (id: string) => boolean }) =>
 const names = (a: Assessment, indexes: number[]) => listWords(indexes.map((i) => a.lines[i]!.label))
 const keysOf = (table: Record<string, unknown>) => new Set(Object.keys(table))
 
+/** Salts in the product that a gel held by charge feels, percent. */
+export const saltPercent = (a: Assessment) =>
+  [...a.substances.values()].reduce((sum, s) => sum + Math.max(0, s.percent) * (SALTS[s.key] ?? 0), 0)
+/** Salt that a polymer stands, percent; null for those that do not mind it. */
+export const saltStoodBy = (id: string): number | null => SALT_SHY[id] ?? null
+
 /** thickener.electrolyte: salt against a gel that is held by charge. */
 export const electrolyte: Rule = (a) => {
   const gels = indexesIn(a, keysOf(SALT_SHY))
   if (gels.length === 0) return []
   const salts = [...a.substances.values()].filter((s) => s.key in SALTS && s.percent > 0)
-  const sum = salts.reduce((total, s) => total + s.percent * SALTS[s.key]!, 0)
+  const sum = saltPercent(a)
   const stands = Math.min(...gels.map((i) => SALT_SHY[a.lines[i]!.material!.id]!))
   if (sum <= stands) return []
   return [

@@ -66,6 +66,7 @@ const FROST = {
   splits: 'a frost will likely split it',
 }
 const FROST_MARK = { stands: 'fine', doubtful: 'note', splits: 'check' } as const
+const SETTING = { fast: 'fast', medium: 'at a middling pace', slow: 'slowly' }
 const FATTY = { fits: 'fits', little: 'little', much: 'much' }
 const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
 </script>
@@ -175,6 +176,7 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
     </template>
     <h4>What to expect</h4>
     <ul class="notes">
+      <li v-if="profile.setting">Sets {{ SETTING[profile.setting] }} while it cools.</li>
       <li v-if="profile.whitening !== null">
         Whitening when rubbed in: {{ WHITENING[profile.whitening] }}, by the emulsifier.
       </li>
