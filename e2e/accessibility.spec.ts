@@ -103,6 +103,25 @@ for (const theme of ['light', 'dark'] as const) {
       expect(await violations(page)).toEqual([])
     })
 
+    test('the ways to start, and a balance', async ({ page }) => {
+      await page.goto('/start/brief')
+      await expect(page.locator('article.proposal').first()).toBeVisible()
+      expect(await violations(page)).toEqual([])
+      await page.goto('/start/recipe')
+      await page.getByLabel('Paste it as it is: text or a table').fill('Water 90%\nMoonwort 5%\nPreservative')
+      await expect(page.getByText('3 ingredients', { exact: false })).toBeVisible()
+      expect(await violations(page)).toEqual([])
+      await page.goto('/start/label')
+      await page.getByRole('button', { name: 'Show an example' }).click()
+      await expect(page.getByRole('button', { name: 'Make the draft a formula' })).toBeVisible()
+      expect(await violations(page)).toEqual([])
+      await openFormula(page, 'Winter Pier hand butter')
+      await page.getByRole('link', { name: 'Balance', exact: true }).click()
+      await page.getByLabel('Oil phase, percent').fill('90')
+      await expect(page.getByText('cannot be had together', { exact: false })).toBeVisible()
+      expect(await violations(page)).toEqual([])
+    })
+
     test('versions and print', async ({ page }) => {
       await openFormula(page, 'Low Tide toner')
       await page.getByRole('link', { name: 'Versions' }).click()

@@ -1,3 +1,4 @@
+import writeXlsxFile from 'write-excel-file/node'
 import { expect, openFormula, openHome, saved, test } from './helpers'
 
 const RECIPE = `Fog Horn lotion (200 g)
@@ -58,6 +59,24 @@ test('a recipe comes in from a CSV file', async ({ page }) => {
   })
   await expect(page.getByText('3 ingredients, nothing missing')).toBeVisible()
   await expect(page.getByLabel('Percent of propanediol')).toHaveValue('4.5')
+})
+
+test('a recipe comes in from a spreadsheet; what is none is said', async ({ page }) => {
+  const sheet = await writeXlsxFile([
+    ['Phase', 'INCI', 'Percent'],
+    ['A', 'Aqua', 90.5],
+    ['A', 'Glycerin', 5],
+    ['B', 'Panthenol', 4.5],
+  ]).toBuffer()
+  await page.goto('/start/recipe')
+  const picker = page.getByTestId('recipe-picker')
+  const mimeType = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet'
+  await picker.setInputFiles({ name: 'mist.xlsx', mimeType, buffer: sheet })
+  await expect(page.getByText('3 ingredients, nothing missing')).toBeVisible()
+  await expect(page.getByLabel('Percent of distilled water')).toHaveValue('90.5')
+  await picker.setInputFiles({ name: 'broken.xlsx', mimeType, buffer: Buffer.from('no sheet') })
+  await expect(page.getByRole('alert')).toContainText('broken.xlsx could not be read')
+  await expect(page.getByText('3 ingredients, nothing missing')).toBeVisible()
 })
 
 test('an ingredient list gives ranges and a draft that is called a guess', async ({ page }) => {

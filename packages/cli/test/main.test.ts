@@ -204,3 +204,40 @@ describe('omblet catalogue', () => {
     expect((await run('brew')).code).toBe(2)
   })
 })
+
+describe('parse', () => {
+  it('prints a recipe as a formula file and lists what it could not read', async () => {
+    const file = write(
+      'fog.txt',
+      'Fog Horn gel\n\nWater to 100 %\nGlycerine 4,5 %\nXanthan gum 0.3 %\nMoonwort pulp\n',
+    )
+    const { code, out } = await run('parse', file)
+    expect(code).toBe(0)
+    const { unread, ...formula } = JSON.parse(out) as Record<string, unknown>
+    expect(unread).toEqual(['Moonwort pulp'])
+    expect(formula).toMatchObject({
+      format: 'omblet-formula',
+      name: 'Fog Horn gel',
+      phases: [
+        {
+          lines: [
+            { material: 'aqua', fill: true },
+            { material: 'glycerin', percent: 4.5 },
+            { material: 'xanthan-gum', percent: 0.3 },
+          ],
+        },
+      ],
+    })
+    // What it prints can be checked in turn.
+    const check = await run('check', write('fog.omblet.json', out))
+    expect((JSON.parse(check.out) as { total: object }).total).toMatchObject({ percent: 100, balanced: true })
+  })
+  it('says when there is nothing to read', async () => {
+    expect(await run('parse', write('poem.txt', 'The tide goes out, and nobody weighs it.'))).toMatchObject({
+      code: 2,
+      err: expect.stringContaining('no line with an ingredient'),
+    })
+    expect((await run('parse', 'nowhere.txt')).code).toBe(2)
+    expect((await run('parse')).code).toBe(2)
+  })
+})

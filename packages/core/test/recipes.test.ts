@@ -70,6 +70,10 @@ describe('what a recipe becomes', () => {
     ])
     expect(build('Water q.s.\nGlycerin 5 g\nUrea 2%').questions.map((q) => q.kind)).toEqual(['batch'])
   })
+  it('asks what a word for a whole kind of materials means', () => {
+    const { questions } = build('Water to 100%\nPreservative')
+    expect(questions.map((q) => q.asks)).toEqual(['What is “Preservative”?', 'How much Preservative?'])
+  })
   it('tells the gap to 100 and lets water take it', () => {
     const text = 'Glycerin 5%\nUrea 3%\nWater 90%'
     expect(build(text).gapPercent).toBe(2)

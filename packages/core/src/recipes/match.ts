@@ -92,9 +92,9 @@ export function makeMatcher(
           .replace(ADJECTIVES, ' '),
       ) || squeeze(name)
     const others = plain.length < 3 ? [] : search(plain, 6)
-    const first = others[0]
+    const first = others.find((m) => sharesWords(plain, m))
     return {
-      match: first && sharesWords(plain, first) ? { material: first, confidence: 'perhaps' as const } : null,
+      match: first ? { material: first, confidence: 'perhaps' as const } : null,
       others,
     }
   }
