@@ -168,6 +168,11 @@ describe('what cannot be had', () => {
     expect(result.conflictIds).toEqual(['hlb'])
     expect(result.missed.find((m) => m.about === 'HLB')!.reached).toBeCloseTo(4.3, 1)
   })
+  it('keeps enough water for an emulsion', () => {
+    const result = run(cream(), { oilPhasePercent: 94 })
+    expect(result.status).toBe('impossible')
+    expect(result.after.oilPhasePercent).toBeGreaterThan(80)
+  })
   it('finds the total itself in the way when everything is held', () => {
     const f = formula([phase('All', 'water', [['aqua', 60], ['glycerin', 10]])]) // prettier-ignore
     const result = run(f, { locked: [{ phase: 0, line: 0 }, { phase: 0, line: 1 }] }) // prettier-ignore

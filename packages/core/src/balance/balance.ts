@@ -91,7 +91,12 @@ interface Start {
   percents: number[]
   scales: number[]
   fill: number
+  /** What the fill line keeps at least: an emulsion without water is none. */
+  fillLeast: number
 }
+
+/** Water below which nothing is an emulsion, percent; the same bound as `describeEmulsion`. */
+const LEAST_WATER = 5
 
 function startOf(a: Assessment): Start {
   const percents = a.lines.map((l) => (l.given ? Math.max(0, l.percent) : (l.material?.usage?.typical ?? 1)))
@@ -99,6 +104,7 @@ function startOf(a: Assessment): Start {
     percents,
     scales: percents.map((p) => Math.max(SMALL, p)),
     fill: a.lines.findIndex((l) => l.fill),
+    fillLeast: a.emulsion ? LEAST_WATER : 0,
   }
 }
 
@@ -110,7 +116,9 @@ function programOf(start: Start, wishes: readonly Wish[], gives: ReadonlySet<Wis
   const n = start.percents.length
   const fixed = new Set(wishes.flatMap((w) => [...w.fixed]))
   const variables: Variable[] = start.percents.map((p, i) =>
-    fixed.has(i) ? { lower: p, upper: p, cost: 0 } : { lower: 0, upper: 100, cost: 0 },
+    fixed.has(i)
+      ? { lower: p, upper: p, cost: 0 }
+      : { lower: i === start.fill ? Math.min(p, start.fillLeast) : 0, upper: 100, cost: 0 },
   )
   for (let i = 0; i < n; i++) variables.push({ lower: 0, upper: Infinity, cost: 0 })
   const largest = variables.push({ lower: 0, upper: Infinity, cost: 0 }) - 1

@@ -332,6 +332,14 @@ class Reader {
       this.title(text, row, raw)
       return
     }
+    // A short name among the ingredients that may mean something: how much of it is asked.
+    const named = this.started && !instruction && text.split(/\s+/).length <= 4 && !/[.!?:]$/.test(text)
+    const guess = named ? this.match(text) : null
+    if (guess?.match) {
+      const blank = { amount: null, beside: null, strengthPercent: null, note: '', warnings: [] }
+      this.ingredient({ ...blank, name: text, ...guess }, row, raw)
+      return
+    }
     const sentence =
       instruction || text.split(/\s+/).length >= 5 || /[.!?]$/.test(text) || /https?:|www\./.test(text)
     this.push(sentence && amountsIn(text).length === 0 ? 'note' : instruction ? 'note' : 'unread', row, raw)

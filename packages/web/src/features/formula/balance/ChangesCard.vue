@@ -18,7 +18,7 @@ const result = computed(() => props.answer?.result ?? null)
 const changes = computed(() => result.value?.changes ?? [])
 const conflict = computed(() =>
   result.value?.status === 'impossible'
-    ? `${capitalise(listWords(result.value.conflict))} cannot be had together.`
+    ? `${capitalise(listWords(result.value.conflict))} cannot be had${result.value.conflict.length > 1 ? ' together' : ' with these lines'}.`
     : '',
 )
 const figure = (value: number | null, unit: string) =>
