@@ -73,6 +73,9 @@ describe('what a recipe becomes', () => {
   it('asks what a word for a whole kind of materials means', () => {
     const { questions } = build('Water to 100%\nPreservative')
     expect(questions.map((q) => q.asks)).toEqual(['What is “Preservative”?', 'How much Preservative?'])
+    const line = readRecipe('Water to 100%\nPreservative', catalogue).lines[1]!
+    if (line.kind !== 'ingredient') throw new Error('should be an ingredient')
+    expect(line.ingredient.others.map((m) => m.cover?.role)).toEqual(Array(6).fill('broad'))
   })
   it('tells the gap to 100 and lets water take it', () => {
     const text = 'Glycerin 5%\nUrea 3%\nWater 90%'

@@ -91,7 +91,7 @@ export function makeMatcher(
           .replace(/\([^()]*\)?/g, ' ')
           .replace(ADJECTIVES, ' '),
       ) || squeeze(name)
-    const others = plain.length < 3 ? [] : search(plain, 6)
+    const others = ofKind(plain, catalogue) ?? (plain.length < 3 ? [] : search(plain, 6))
     const first = others.find((m) => sharesWords(plain, m))
     return {
       match: first ? { material: first, confidence: 'perhaps' as const } : null,
@@ -105,6 +105,14 @@ export function makeMatcher(
     known.set(name, result)
     return result
   }
+}
+
+/** “Preservative”: materials of that kind, those that cover everything first; null where a word is no kind. */
+function ofKind(name: string, catalogue: Catalogue): Material[] | null {
+  const kind = slug(name.replace(/s$/, ''))
+  const list = catalogue.materials.filter((m) => m.kind === kind)
+  const broad = (m: Material) => Number(m.cover?.role === 'broad')
+  return list.length > 0 ? list.sort((x, y) => broad(y) - broad(x)).slice(0, 6) : null
 }
 
 /** Half of the words or more begin alike: less is no guess worth showing. */
