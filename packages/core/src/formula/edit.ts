@@ -33,6 +33,7 @@ export type Edit =
           | 'readings'
           | 'additions'
           | 'portion'
+          | 'method'
         >
       >
     }

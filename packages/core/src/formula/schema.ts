@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { MethodEdits } from '../method/choices.ts'
 
 export const KINDS = [
   'toner',
@@ -162,6 +163,7 @@ export const Formula = z
     readings: z.array(Reading).max(LIMITS.readings).optional(),
     additions: z.array(Addition).max(LIMITS.readings).optional(),
     portion: Portion.optional(),
+    method: MethodEdits.optional(),
     note: text(LIMITS.note).optional(),
   })
   .superRefine((formula, ctx) => {

@@ -1,0 +1,52 @@
+import * as z from 'zod'
+
+/** Both schools of each question that makers answer differently. */
+export const POURINGS = ['oil-into-water', 'water-into-oil'] as const
+export const HEATINGS = ['hold', 'melt'] as const
+export const EVAPORATIONS = ['cover', 'weigh'] as const
+export const COOLINGS = ['air', 'bath'] as const
+export const ENDINGS = ['adjust-first', 'preserve-first'] as const
+export const GUMS = ['rest', 'at-once', 'overnight'] as const
+
+export const MethodChoices = z.looseObject({
+  pouring: z.enum(POURINGS).optional(),
+  heating: z.enum(HEATINGS).optional(),
+  evaporation: z.enum(EVAPORATIONS).optional(),
+  cooling: z.enum(COOLINGS).optional(),
+  ending: z.enum(ENDINGS).optional(),
+  gum: z.enum(GUMS).optional(),
+})
+export type MethodChoices = z.infer<typeof MethodChoices>
+
+const minutes = z.number().min(0).max(100_000)
+
+/** What the maker changed in a method; steps are known by a key that outlives changes of the formula. */
+export const MethodEdits = z.looseObject({
+  choices: MethodChoices.optional(),
+  changes: z
+    .record(
+      z.string().max(300),
+      z.looseObject({
+        title: z.string().max(300).optional(),
+        note: z.string().max(4000).optional(),
+        hands: minutes.optional(),
+        wait: minutes.optional(),
+        hidden: z.boolean().optional(),
+      }),
+    )
+    .optional(),
+  /** Keys in the wished order; steps that are not named keep their place after the one before them. */
+  order: z.array(z.string().max(300)).max(500).optional(),
+  own: z
+    .array(
+      z.looseObject({
+        key: z.string().min(1).max(300),
+        title: z.string().max(300),
+        hands: minutes,
+        wait: minutes,
+      }),
+    )
+    .max(100)
+    .optional(),
+})
+export type MethodEdits = z.infer<typeof MethodEdits>
