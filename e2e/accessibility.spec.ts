@@ -120,6 +120,9 @@ for (const theme of ['light', 'dark'] as const) {
       await page.getByLabel('Oil phase, percent').fill('95')
       await expect(page.getByText('cannot be had together', { exact: false })).toBeVisible()
       expect(await violations(page)).toEqual([])
+      await page.getByRole('link', { name: 'Method', exact: true }).click()
+      await page.getByRole('button', { name: /^Change Heat A/ }).click()
+      expect(await violations(page)).toEqual([])
     })
 
     test('versions and print', async ({ page }) => {

@@ -6,7 +6,9 @@ import {
   assess,
   coolingMinutes,
   methodOf,
+  openChoices,
   schedule,
+  temperatureAfter,
   writeFormula,
   readFormula,
   type Formula,
@@ -54,6 +56,10 @@ describe('the method of a formula', () => {
     const { steps, dayBefore } = methodOf(assess(f))
     expect(dayBefore.map((s) => s.key)).toEqual(['ahead-sodium-hyaluronate'])
     expect(steps.findIndex((s) => s.kind === 'ahead')).toBe(1)
+  })
+  it('asks only for choices that make a difference', () => {
+    expect(openChoices(assess(hot))).toEqual(['pouring', 'heating', 'evaporation', 'cooling', 'ending'])
+    expect(openChoices(assess(simple([['glycerin', 4]])))).toEqual([])
   })
   it('heats and cools nothing that is made cold', () => {
     const kinds = methodOf(assess(simple([['glycerin', 4], ['xanthan gum', 0.4], PRESERVED]))).steps.map((s) => s.kind) // prettier-ignore
@@ -113,6 +119,7 @@ describe('cooling, Newton', () => {
     expect(coolingMinutes(75, 40, 800, false)! / coolingMinutes(75, 40, 100, false)!).toBeCloseTo(2, 6)
     expect(coolingMinutes(35, 40, 100, false)).toBeNull()
     expect(coolingMinutes(75, 15, 100, false)).toBe(Infinity)
+    expect(temperatureAfter(75, coolingMinutes(75, 40, 250, false)!, 250, false)).toBeCloseTo(40, 9)
   })
 })
 

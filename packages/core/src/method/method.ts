@@ -29,7 +29,8 @@ function ordered(steps: readonly MethodStep[], order: readonly string[]): Method
     const before = steps.slice(0, i).findLast((s) => placed.has(s.key))
     let at = before ? result.indexOf(before) + 1 : 0
     // A step of one's own that was put behind that one stays there.
-    while (result[at]?.kind === 'own' && named.has(result[at].key)) at++
+    const stays = (s: MethodStep | undefined) => s?.kind === 'own' && named.has(s.key)
+    while (stays(result[at])) at++
     result.splice(at, 0, step)
     placed.add(step.key)
   })

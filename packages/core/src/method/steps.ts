@@ -54,8 +54,14 @@ export function coolingMinutes(fromC: number, toC: number, grams: number, bath: 
   return Math.log((fromC - ROOM_C) / (toC - ROOM_C)) / k
 }
 
+/** Temperature after some minutes of cooling, °C; the same law and estimate. */
+export function temperatureAfter(fromC: number, minutes: number, grams: number, bath: boolean): number {
+  const k = (bath ? K_BATH : K_AIR) * Math.cbrt(100 / Math.max(20, grams))
+  return ROOM_C + (fromC - ROOM_C) * Math.exp(-k * minutes)
+}
+
 /** Minutes to heat so much in a water bath: a quarter of an hour for 200 g (common practice). */
-export const heatingMinutes = (grams: number) => Math.round(8 + 3.5 * Math.cbrt(Math.max(10, grams)))
+export const heatingMinutes = (grams: number) => Math.round(4 + 1.9 * Math.cbrt(Math.max(10, grams)))
 
 type Draft = Partial<Step> & Pick<Step, 'key' | 'kind' | 'title'>
 
@@ -95,6 +101,24 @@ export const DEFAULT_CHOICES = {
   ending: 'adjust-first',
   gum: 'rest',
 } as const satisfies Required<Omit<MethodChoices, never>>
+
+/** Which of the choices make a difference to a formula. */
+export function openChoices(a: Assessment): (keyof typeof DEFAULT_CHOICES)[] {
+  const lines = a.lines.filter((l) => l.percent > 0 || !l.given)
+  const hot = a.formula.phases.some((p) => p.heatToC !== undefined && p.lines.length > 0)
+  const emulsion = a.emulsion?.type === 'oil-in-water' && a.formula.phases.some((p) => p.role === 'oil')
+  const late = a.formula.phases.some((p) => p.role === 'cool-down' && p.lines.length > 0)
+  const gums = lines.some((l) => isGum(l.material) && l.phaseSource.role === 'premix')
+  const preserved = lines.some((l) => PRESERVING(l) && l.phaseSource.role === 'cool-down')
+  return [
+    ...(emulsion ? (['pouring'] as const) : []),
+    ...(hot ? (['heating'] as const) : []),
+    ...(hot && a.waterPercent >= 5 ? (['evaporation'] as const) : []),
+    ...(hot && late ? (['cooling'] as const) : []),
+    ...(gums ? (['gum'] as const) : []),
+    ...(preserved && a.waterPercent >= 5 ? (['ending'] as const) : []),
+  ]
+}
 
 interface Part {
   index: number
@@ -393,7 +417,9 @@ function coolAndAdd(
   hot: number,
 ): string[] {
   let last = batch
-  let at = hot
+  // It cools already while it is blended.
+  const blended = w.steps.find((s) => s.key === 'blend')
+  let at = blended ? temperatureAfter(hot, blended.hands + blended.wait, a.amounts.batchGrams, false) : hot
   const lates = parts
     .filter((p) => p.role === 'cool-down')
     .sort((x, y) => (y.belowC ?? 40) - (x.belowC ?? 40))

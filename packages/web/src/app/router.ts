@@ -25,6 +25,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/formulas/:id/method',
+      name: 'method',
+      component: () => import('../features/formula/method/MethodPage.vue'),
+      props: true,
+    },
+    {
       path: '/formulas/:id/ph',
       name: 'ph',
       component: () => import('../features/formula/ph/PhPage.vue'),

@@ -17,7 +17,7 @@ import ProductDialog from './ProductDialog.vue'
 import ShoppingDialog from './ShoppingDialog.vue'
 import SaveVersionDialog from './SaveVersionDialog.vue'
 
-const props = defineProps<{ leaf: 'sheet' | 'emulsion' | 'balance' | 'ph' | 'versions' }>()
+const props = defineProps<{ leaf: 'sheet' | 'emulsion' | 'balance' | 'ph' | 'method' | 'versions' }>()
 const emit = defineEmits<{ keys: []; saved: [] }>()
 
 const LEAVES = [
@@ -25,6 +25,7 @@ const LEAVES = [
   { leaf: 'emulsion', path: '/emulsion', label: 'Emulsion' },
   { leaf: 'balance', path: '/balance', label: 'Balance' },
   { leaf: 'ph', path: '/ph', label: 'pH' },
+  { leaf: 'method', path: '/method', label: 'Method' },
   { leaf: 'versions', path: '/versions', label: 'Versions' },
 ] as const
 
@@ -221,6 +222,9 @@ async function onVersionSaved() {
   }
 }
 @media (max-width: 620px) {
+  .leaves {
+    flex-wrap: wrap;
+  }
   .header {
     position: static;
     padding: 0.375rem 0.75rem;

@@ -5,7 +5,7 @@ import FormulaHeader from './FormulaHeader.vue'
 import SaveNotices from './SaveNotices.vue'
 
 /** A leaf of a formula beside its sheet: opens the formula, shows the header, and keeps undo on the keys. */
-const props = defineProps<{ id: string; leaf: 'emulsion' | 'balance' | 'ph'; title: string }>()
+const props = defineProps<{ id: string; leaf: 'emulsion' | 'balance' | 'ph' | 'method'; title: string }>()
 const editor = useEditor()
 const missing = ref(false)
 

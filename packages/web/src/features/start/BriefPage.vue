@@ -192,6 +192,7 @@ async function start(index: number) {
         <FormField id="brief-page-need" label="Need">
           <Select
             label-id="brief-page-need"
+            aria-label="Need"
             v-model="wish.need"
             :options="needs"
             option-label="label"
@@ -203,6 +204,7 @@ async function start(index: number) {
       <FormField v-if="isEmulsion" id="brief-page-rich" label="Richness">
         <Select
           label-id="brief-page-rich"
+          aria-label="Richness"
           v-model="wish.richness"
           :options="RICHNESS"
           option-label="label"
@@ -214,6 +216,7 @@ async function start(index: number) {
         <FormField id="brief-page-speed" label="Sinks in">
           <Select
             label-id="brief-page-speed"
+            aria-label="Sinks in"
             v-model="wish.absorption"
             :options="ABSORPTION"
             option-label="label"
@@ -224,6 +227,7 @@ async function start(index: number) {
         <FormField id="brief-page-feel" label="Feels">
           <Select
             label-id="brief-page-feel"
+            aria-label="Feels"
             v-model="wish.feel"
             :options="FEEL"
             option-label="label"

@@ -13,6 +13,7 @@ const set = (patch: Partial<Product>) => (product.value = { ...product.value, ..
     <FormField id="start-kind" label="Kind">
       <Select
         label-id="start-kind"
+        aria-label="Kind"
         :model-value="product.kind"
         :options="kindOptions"
         option-label="label"
@@ -24,6 +25,7 @@ const set = (patch: Partial<Product>) => (product.value = { ...product.value, ..
     <FormField id="start-site" label="For">
       <Select
         label-id="start-site"
+        aria-label="For"
         :model-value="product.site"
         :options="siteOptions"
         option-label="label"
@@ -35,6 +37,7 @@ const set = (patch: Partial<Product>) => (product.value = { ...product.value, ..
     <FormField id="start-rinse" label="How it is used">
       <Select
         label-id="start-rinse"
+        aria-label="How it is used"
         :model-value="product.rinse"
         :options="rinseOptions"
         option-label="label"
@@ -46,6 +49,7 @@ const set = (patch: Partial<Product>) => (product.value = { ...product.value, ..
     <FormField id="start-region" label="Rules of">
       <Select
         label-id="start-region"
+        aria-label="Rules of"
         :model-value="product.region"
         :options="regionOptions"
         option-label="label"

@@ -1,0 +1,54 @@
+import { expect, openFormula, saved, stored, test } from './helpers'
+
+test('the method of a cream is planned, changed, and keeps its changes', async ({ page }) => {
+  await openFormula(page, 'Harbour Fog face cream')
+  await page.getByRole('link', { name: 'Method', exact: true }).click()
+  const steps = page.getByRole('region', { name: 'Steps' })
+  await expect(steps.getByText('Pour B into A, blending')).toBeVisible()
+  await page.getByLabel('Pouring').click()
+  await page.getByRole('option', { name: 'Water into oil' }).click()
+  await expect(steps.getByText('Pour A into B, blending')).toBeVisible()
+
+  await steps.getByRole('button', { name: 'Change Label it' }).click()
+  await steps.getByLabel('What is done').fill('Stick on the blue labels')
+  await steps.getByLabel('Hands, minutes').fill('seven')
+  await steps.getByRole('button', { name: 'Keep' }).click()
+  await expect(steps.getByText('Type the minutes as a number.')).toBeVisible()
+  await steps.getByLabel('Hands, minutes').fill('7')
+  await steps.getByRole('button', { name: 'Keep' }).click()
+  await expect(steps.getByText('Stick on the blue labels')).toBeVisible()
+  await steps.getByRole('button', { name: 'Move Stick on the blue labels up' }).click()
+  await steps.getByRole('button', { name: 'Change Weigh C, Cool-down' }).click()
+  await steps.getByRole('button', { name: 'Take it out' }).click()
+  await expect(steps.getByText('Taken out: Weigh C, Cool-down')).toBeVisible()
+
+  // A change of the formula leaves the changes of the method where they are.
+  await page.getByRole('link', { name: 'Sheet' }).click()
+  await page.getByRole('textbox', { name: 'Shea butter, percent' }).fill('5')
+  await page.keyboard.press('Tab')
+  await saved(page)
+  await page.getByRole('link', { name: 'Method', exact: true }).click()
+  await expect(steps.getByText('Stick on the blue labels')).toBeVisible()
+  await expect(steps.getByText('Pour A into B, blending')).toBeVisible()
+  expect((await stored(page)).find((f) => f.name === 'Harbour Fog face cream')!.text).toContain('blue labels')
+  await page.getByRole('button', { name: 'Back to the formula’s own' }).click()
+  await expect(steps.getByText('Pour B into A, blending')).toBeVisible()
+})
+
+test('the plan begins or ends at a wished time', async ({ page }) => {
+  await openFormula(page, 'Harbour Fog face cream')
+  await page.getByRole('link', { name: 'Method', exact: true }).click()
+  const plan = page.getByRole('region', { name: 'Plan' })
+  await plan.locator('input[type=time]').fill('18:30')
+  await expect(plan.getByText('18:30 to', { exact: false })).toBeVisible()
+  await plan.getByRole('button', { name: 'Be done by' }).click()
+  await expect(plan.getByText('to 18:30', { exact: false })).toBeVisible()
+})
+
+test('a method fits a phone held upright', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await openFormula(page, 'Salt Breeze hydrating gel')
+  await page.getByRole('link', { name: 'Method', exact: true }).click()
+  await expect(page.getByText('The day before', { exact: true })).toBeVisible()
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390)
+})

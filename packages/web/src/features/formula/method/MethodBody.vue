@@ -1,0 +1,193 @@
+<script setup lang="ts">
+import { methodOf, openChoices, type MethodChoices, type MethodEdits, type MethodStep } from '@omblet/core'
+import Button from 'primevue/button'
+import { useToast } from 'primevue/usetoast'
+import { computed, nextTick, ref } from 'vue'
+import { notify } from '../../../components/notify'
+import { makeId } from '../../../storage/channel'
+import { useEditor } from '../../../stores/editor'
+import ChoicesCard from './ChoicesCard.vue'
+import NeedsCard from './NeedsCard.vue'
+import PlanCard from './PlanCard.vue'
+import StepRow from './StepRow.vue'
+
+const editor = useEditor()
+const toast = useToast()
+
+const edits = computed<MethodEdits>(() => editor.formula?.method ?? {})
+const method = computed(() => methodOf(editor.assessment!, edits.value))
+const open = ref<string | null>(null)
+const list = ref<HTMLElement>()
+
+function save(patch: MethodEdits) {
+  const next = { ...edits.value, ...patch }
+  const empty = Object.values(next).every(
+    (v) => v === undefined || (typeof v === 'object' && v !== null && Object.keys(v).length === 0),
+  )
+  editor.apply({ type: 'patch', patch: { method: empty ? undefined : next } })
+}
+const choose = (choices: MethodChoices) => save({ choices })
+
+type Change = NonNullable<MethodEdits['changes']>[string]
+function change(step: MethodStep, patch: Change) {
+  if (step.kind === 'own') {
+    const own = (edits.value.own ?? []).map((o) =>
+      o.key === step.key
+        ? { ...o, title: patch.title ?? o.title, hands: patch.hands ?? o.hands, wait: patch.wait ?? o.wait }
+        : o,
+    )
+    save({
+      own,
+      ...(patch.note === undefined
+        ? {}
+        : { changes: { ...edits.value.changes, [step.key]: { note: patch.note } } }),
+    })
+  } else
+    save({
+      changes: { ...edits.value.changes, [step.key]: { ...edits.value.changes?.[step.key], ...patch } },
+    })
+  open.value = null
+}
+/** Back to what the formula says of this step. */
+function reset(step: MethodStep) {
+  const changes = { ...edits.value.changes }
+  delete changes[step.key]
+  save({ changes })
+  open.value = null
+}
+
+async function move(index: number, by: -1 | 1) {
+  const keys = method.value.steps.map((s) => s.key)
+  const to = index + by
+  if (to < 0 || to >= keys.length) return
+  const [key] = keys.splice(index, 1)
+  keys.splice(to, 0, key!)
+  save({ order: keys })
+  await nextTick()
+  list.value?.children[to]?.querySelector<HTMLElement>(`[data-move="${by}"]`)?.focus()
+}
+
+function takeOut(step: MethodStep) {
+  if (step.kind === 'own') save({ own: (edits.value.own ?? []).filter((o) => o.key !== step.key) })
+  else
+    save({
+      changes: { ...edits.value.changes, [step.key]: { ...edits.value.changes?.[step.key], hidden: true } },
+    })
+  open.value = null
+  notify(toast, 'Step taken out.', { label: 'Undo', run: () => editor.undo() })
+}
+function putBack(step: MethodStep) {
+  const changes = { ...edits.value.changes }
+  const { hidden: _hidden, ...rest } = changes[step.key] ?? {}
+  if (Object.keys(rest).length > 0) changes[step.key] = rest
+  else delete changes[step.key]
+  save({ changes })
+}
+
+function add() {
+  const key = `own-${makeId()}`
+  const keys = method.value.steps.map((s) => s.key)
+  save({
+    own: [...(edits.value.own ?? []), { key, title: 'New step', hands: 5, wait: 0 }],
+    order: [...keys, key],
+  })
+  open.value = key
+}
+const changed = computed(() => Object.keys(edits.value).length > 0)
+function startOver() {
+  editor.apply({ type: 'patch', patch: { method: undefined } })
+  notify(toast, 'The method is as the formula has it.', { label: 'Undo', run: () => editor.undo() })
+}
+</script>
+
+<template>
+  <div class="columns">
+    <h2 class="hidden-text">Method</h2>
+    <div class="left">
+      <ChoicesCard :choices="edits.choices ?? {}" :open="openChoices(editor.assessment!)" @choose="choose" />
+      <section class="card steps" aria-labelledby="steps-title">
+        <header>
+          <h3 id="steps-title">Steps</h3>
+          <Button v-if="changed" label="Back to the formula’s own" text size="small" @click="startOver" />
+        </header>
+        <ol ref="list">
+          <StepRow
+            v-for="(step, i) in method.steps"
+            :key="step.key"
+            :step="step"
+            :number="i + 1"
+            :open="open === step.key"
+            :first="i === 0"
+            :last="i === method.steps.length - 1"
+            @toggle="open = open === step.key ? null : step.key"
+            @change="change(step, $event)"
+            @reset="reset(step)"
+            @move="move(i, $event)"
+            @remove="takeOut(step)"
+          />
+        </ol>
+        <div class="more">
+          <Button label="Add a step" icon="pi pi-plus" text size="small" @click="add" />
+        </div>
+        <ul v-if="method.hidden.length" class="hidden-steps small">
+          <li v-for="step in method.hidden" :key="step.key">
+            <span class="muted">Taken out: {{ step.title }}</span>
+            <Button label="Put back" text size="small" @click="putBack(step)" />
+          </li>
+        </ul>
+      </section>
+    </div>
+    <div class="right">
+      <PlanCard :steps="method.steps" />
+      <NeedsCard :equipment="method.equipment" :day-before="method.dayBefore" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
+  align-items: start;
+  gap: 0.875rem;
+  padding: 0.875rem 1rem 3rem;
+  max-width: 1480px;
+}
+.left,
+.right {
+  display: grid;
+  gap: 0.875rem;
+}
+.steps {
+  padding: 0.875rem 1rem;
+}
+header {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  min-height: 32px;
+}
+h3 {
+  font-size: 1.0625rem;
+}
+.more {
+  border-top: 1px solid var(--line);
+  padding-top: 0.375rem;
+  margin-left: -0.5rem;
+}
+.hidden-steps li {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+}
+@media (max-width: 1000px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media (max-width: 620px) {
+  .columns {
+    padding-inline: 0.5rem;
+  }
+}
+</style>

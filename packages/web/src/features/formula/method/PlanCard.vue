@@ -1,0 +1,215 @@
+<script setup lang="ts">
+import { schedule, type MethodStep } from '@omblet/core'
+import Checkbox from 'primevue/checkbox'
+import SelectButton from 'primevue/selectbutton'
+import { computed, ref } from 'vue'
+import { clockAt, minutesOfDay, sayMinutes } from './minutes'
+
+const props = defineProps<{ steps: readonly MethodStep[] }>()
+
+const aheadDone = ref(true)
+const which = ref<'start' | 'finish'>('start')
+const WHICH = [
+  { value: 'start', label: 'Begin at' },
+  { value: 'finish', label: 'Be done by' },
+]
+const time = ref('')
+
+const hasAhead = computed(() => props.steps.some((s) => s.ahead !== null))
+const inPlan = computed(() => props.steps.filter((s) => !s.later && !(aheadDone.value && s.ahead !== null)))
+const plan = computed(() => schedule(inPlan.value))
+const origin = computed(() => {
+  const at = minutesOfDay(time.value)
+  if (at === null) return null
+  return which.value === 'start' ? at : at - plan.value.totalMinutes
+})
+const titleOf = computed(() => new Map(props.steps.map((s) => [s.key, s.title])))
+const when = (minutes: number) =>
+  origin.value === null ? sayMinutes(minutes) : clockAt(origin.value + minutes)
+const scale = computed(() => 100 / Math.max(1, plan.value.totalMinutes))
+const rows = computed(() =>
+  plan.value.slots.map((s) => ({
+    ...s,
+    title: titleOf.value.get(s.key) ?? '',
+    left: s.start * scale.value,
+    hands: (s.handsEnd - s.start) * scale.value,
+    wait: (s.end - s.handsEnd) * scale.value,
+  })),
+)
+</script>
+
+<template>
+  <section class="card plan" aria-labelledby="plan-title">
+    <header>
+      <h3 id="plan-title">Plan</h3>
+      <span class="muted small"
+        >{{ sayMinutes(plan.totalMinutes) }}, {{ sayMinutes(plan.handsMinutes) }} of it with your hands</span
+      >
+    </header>
+    <div class="ask">
+      <SelectButton
+        v-model="which"
+        :options="WHICH"
+        option-label="label"
+        option-value="value"
+        :allow-empty="false"
+        size="small"
+        aria-label="Which time is given"
+      />
+      <input
+        v-model="time"
+        type="time"
+        class="clock mono"
+        :aria-label="which === 'start' ? 'Begin at' : 'Be done by'"
+      />
+      <span v-if="origin !== null" class="small" role="status"
+        >{{ clockAt(origin) }} to {{ clockAt(origin + plan.totalMinutes) }}</span
+      >
+    </div>
+    <label v-if="hasAhead" class="check small"
+      ><Checkbox v-model="aheadDone" binary /> What is made the day before is done</label
+    >
+    <table>
+      <colgroup>
+        <col class="at" />
+        <col class="what" />
+        <col />
+      </colgroup>
+      <thead>
+        <tr class="small muted">
+          <th scope="col">Begins</th>
+          <th scope="col">Step</th>
+          <th scope="col">Hands and waiting</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="r in rows" :key="r.key" :class="{ critical: r.critical }">
+          <td class="mono small at">{{ when(r.start) }}</td>
+          <th scope="row" class="small" :title="r.title">
+            {{ r.title }}<span v-if="r.critical" class="hidden-text">, holds up the end</span>
+          </th>
+          <td class="bars">
+            <span class="track"
+              ><i class="hands" :style="{ left: `${r.left}%`, width: `max(3px, ${r.hands}%)` }"></i
+              ><i
+                v-if="r.wait > 0"
+                class="wait"
+                :style="{ left: `${r.left + r.hands}%`, width: `${r.wait}%` }"
+              ></i
+            ></span>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="keys small muted">
+      <span><i class="hands"></i>hands</span><span><i class="wait"></i>waiting</span
+      ><span><b>bold</b> holds up the end</span>
+    </p>
+    <p class="muted small">
+      One pair of hands; waiting runs beside it. Times are estimates, from common practice.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.plan {
+  display: grid;
+  gap: 0.625rem;
+  padding: 0.875rem 1rem 1rem;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 0.25rem 1rem;
+}
+h3 {
+  font-size: 1.0625rem;
+}
+.ask {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem;
+}
+.clock {
+  height: 34px;
+  padding: 0 0.5rem;
+  border: 1px solid var(--line-strong);
+  border-radius: 8px;
+  background: var(--field);
+}
+.check {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.5rem;
+  min-height: 28px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  table-layout: fixed;
+}
+th,
+td {
+  height: 26px;
+  padding: 0 0.5rem 0 0;
+  font-weight: 400;
+  text-align: left;
+}
+.at {
+  width: 4.5rem;
+  white-space: nowrap;
+}
+.what {
+  width: 46%;
+}
+th {
+  position: relative;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.critical th,
+.critical .at {
+  font-weight: 700;
+}
+.bars {
+  padding: 0;
+}
+.track {
+  position: relative;
+  display: block;
+  height: 12px;
+  border-radius: 3px;
+  background: var(--side);
+}
+.track i {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+}
+i.hands {
+  background: var(--accent);
+  border-radius: 2px;
+}
+i.wait {
+  background: var(--band);
+  border-radius: 2px;
+}
+.keys {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.25rem 1rem;
+}
+.keys span {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.35rem;
+}
+.keys i {
+  width: 14px;
+  height: 10px;
+}
+</style>

@@ -1,0 +1,216 @@
+<script setup lang="ts">
+import { parseNumber, type MethodStep } from '@omblet/core'
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import Textarea from 'primevue/textarea'
+import { computed, ref, watch } from 'vue'
+import FormField from '../../../components/FormField.vue'
+import { sayMinutes } from './minutes'
+
+const props = defineProps<{
+  step: MethodStep
+  number: number
+  open: boolean
+  first: boolean
+  last: boolean
+}>()
+const emit = defineEmits<{
+  toggle: []
+  change: [{ title: string; note: string; hands: number; wait: number }]
+  reset: []
+  move: [-1 | 1]
+  remove: []
+}>()
+
+const title = ref('')
+const note = ref('')
+const hands = ref('')
+const wait = ref('')
+watch(
+  () => props.open,
+  (open) => {
+    if (!open) return
+    title.value = props.step.title
+    note.value = props.step.note
+    hands.value = String(props.step.hands)
+    wait.value = String(props.step.wait)
+  },
+  { immediate: true },
+)
+const read = (text: string) => parseNumber(text, { min: 0, max: 100_000, what: 'the minutes' })
+const fault = (text: string) => {
+  const typed = read(text)
+  return 'error' in typed ? typed.error : typed.value === null ? 'Type the minutes, or 0.' : null
+}
+const handsError = computed(() => fault(hands.value))
+const waitError = computed(() => fault(wait.value))
+const titleError = computed(() => (title.value.trim() === '' ? 'Say what is done.' : null))
+const value = (text: string) => {
+  const typed = read(text)
+  return 'value' in typed ? (typed.value ?? 0) : 0
+}
+function submit() {
+  if (handsError.value || waitError.value || titleError.value) return
+  emit('change', {
+    title: title.value.trim().slice(0, 300),
+    note: note.value.trim().slice(0, 4000),
+    hands: value(hands.value),
+    wait: value(wait.value),
+  })
+}
+const time = computed(() => {
+  const { hands: h, wait: w } = props.step
+  return w > 0 ? `${sayMinutes(h)} + ${sayMinutes(w)}` : sayMinutes(h)
+})
+</script>
+
+<template>
+  <li>
+    <div class="line">
+      <span class="mono number">{{ number }}</span>
+      <div class="text">
+        <strong>{{ step.title }}</strong>
+        <span v-if="step.changed" class="muted small mine">{{
+          step.kind === 'own' ? 'your own' : 'changed'
+        }}</span>
+        <span v-if="step.detail" class="small muted">{{ step.detail }}</span>
+        <span v-if="step.note" class="small note">{{ step.note }}</span>
+      </div>
+      <span class="mono small time" :title="step.wait > 0 ? 'hands + waiting' : 'hands'">{{ time }}</span>
+      <div class="acts">
+        <Button
+          icon="pi pi-arrow-up"
+          text
+          rounded
+          severity="secondary"
+          data-move="-1"
+          :aria-label="`Move ${step.title} up`"
+          :disabled="first"
+          @click="emit('move', -1)"
+        />
+        <Button
+          icon="pi pi-arrow-down"
+          text
+          rounded
+          severity="secondary"
+          data-move="1"
+          :aria-label="`Move ${step.title} down`"
+          :disabled="last"
+          @click="emit('move', 1)"
+        />
+        <Button
+          icon="pi pi-pencil"
+          text
+          rounded
+          severity="secondary"
+          :aria-label="`Change ${step.title}`"
+          :aria-expanded="open"
+          @click="emit('toggle')"
+        />
+      </div>
+    </div>
+    <form v-if="open" class="edit" @submit.prevent="submit">
+      <FormField :id="`step-title-${number}`" label="What is done" :error="titleError" class="wide">
+        <InputText :id="`step-title-${number}`" v-model="title" maxlength="300" fluid autofocus />
+      </FormField>
+      <FormField :id="`step-hands-${number}`" label="Hands, minutes" :error="handsError">
+        <InputText :id="`step-hands-${number}`" v-model="hands" class="mono" inputmode="decimal" fluid />
+      </FormField>
+      <FormField :id="`step-wait-${number}`" label="Waiting, minutes" :error="waitError">
+        <InputText :id="`step-wait-${number}`" v-model="wait" class="mono" inputmode="decimal" fluid />
+      </FormField>
+      <FormField :id="`step-note-${number}`" label="Note" class="wide">
+        <Textarea :id="`step-note-${number}`" v-model="note" rows="2" maxlength="4000" fluid />
+      </FormField>
+      <div class="buttons">
+        <Button
+          type="button"
+          label="Take it out"
+          severity="secondary"
+          text
+          size="small"
+          @click="emit('remove')"
+        />
+        <Button
+          v-if="step.changed && step.kind !== 'own'"
+          type="button"
+          label="As it was"
+          severity="secondary"
+          text
+          size="small"
+          @click="emit('reset')"
+        />
+        <span></span>
+        <Button type="button" label="Cancel" severity="secondary" text size="small" @click="emit('toggle')" />
+        <Button type="submit" label="Keep" size="small" />
+      </div>
+    </form>
+  </li>
+</template>
+
+<style scoped>
+li {
+  border-top: 1px solid var(--line);
+  padding: 0.375rem 0;
+}
+.line {
+  display: grid;
+  grid-template-columns: 1.75rem minmax(0, 1fr) auto auto;
+  align-items: start;
+  gap: 0.5rem;
+}
+.number {
+  padding-top: 0.05rem;
+  color: var(--muted);
+  text-align: right;
+}
+.text {
+  display: grid;
+  gap: 0.1rem;
+}
+.text strong {
+  font-weight: 600;
+}
+.note {
+  font-style: italic;
+}
+.time {
+  padding-top: 0.1rem;
+  white-space: nowrap;
+}
+.acts {
+  display: flex;
+  margin-top: -0.25rem;
+}
+.acts :deep(.p-button) {
+  width: 32px;
+  height: 32px;
+}
+.edit {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 0.625rem;
+  padding: 0.5rem 0 0.5rem 2.25rem;
+}
+.wide,
+.buttons {
+  grid-column: 1 / -1;
+}
+.buttons {
+  display: flex;
+  gap: 0.375rem;
+}
+.buttons span {
+  flex: 1;
+}
+@media (max-width: 620px) {
+  .line {
+    grid-template-columns: 1.5rem minmax(0, 1fr) auto;
+  }
+  .acts {
+    grid-column: 2 / -1;
+    grid-row: 2;
+    margin: 0;
+  }
+}
+</style>
