@@ -10,7 +10,7 @@ const boxes = (pdf: Buffer) =>
   ])
 
 for (const paper of ['a4', 'letter'] as const) {
-  test(`the weigh-out sheet and the card print on ${paper}`, async ({ page }) => {
+  test(`the weigh-out sheet, the method and the card print on ${paper}`, async ({ page }) => {
     await openFormula(page, 'Harbour Fog face cream')
     await page.getByRole('link', { name: 'Print' }).click()
     await page.getByRole('button', { name: paper === 'a4' ? 'A4' : 'Letter' }).click()
@@ -32,6 +32,13 @@ for (const paper of ['a4', 'letter'] as const) {
     const weigh = await page.pdf({ preferCSSPageSize: true })
     expect(boxes(weigh)[0]).toEqual([...POINTS[paper]])
     expect(boxes(weigh).length).toBeLessThanOrEqual(2)
+
+    await page.getByRole('button', { name: 'Method', exact: true }).click()
+    await expect(sheet).toContainText('Pour B into A, blending')
+    await expect(sheet).toContainText('Equipment')
+    const method = boxes(await page.pdf({ preferCSSPageSize: true }))
+    expect(method[0]).toEqual([...POINTS[paper]])
+    expect(method.length).toBeLessThanOrEqual(2)
 
     await page.getByRole('button', { name: 'Formula card' }).click()
     await expect(sheet).toContainText('Ingredients, in falling order')

@@ -61,6 +61,15 @@ describe('the method of a formula', () => {
     expect(openChoices(assess(hot))).toEqual(['pouring', 'heating', 'evaporation', 'cooling', 'ending'])
     expect(openChoices(assess(simple([['glycerin', 4]])))).toEqual([])
   })
+  it('wets a gum before it meets the water, and lets it rest as one likes', () => {
+    const f = cream({ water: [['xanthan gum', 0.3]] })
+    const gum = (gumSchool: 'rest' | 'at-once' | 'overnight') =>
+      methodOf(assess(f), { choices: { gum: gumSchool } }).steps.find((s) => s.key.startsWith('gum-'))!
+    expect(gum('rest')).toMatchObject({ wait: 25, title: 'Wet xanthan gum and stir it into A' })
+    expect(gum('at-once').wait).toBe(0)
+    expect(gum('overnight').ahead).not.toBeNull()
+    expect(openChoices(assess(f))).toContain('gum')
+  })
   it('heats and cools nothing that is made cold', () => {
     const kinds = methodOf(assess(simple([['glycerin', 4], ['xanthan gum', 0.4], PRESERVED]))).steps.map((s) => s.kind) // prettier-ignore
     expect(kinds).not.toContain('heat')

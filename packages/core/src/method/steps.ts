@@ -108,7 +108,9 @@ export function openChoices(a: Assessment): (keyof typeof DEFAULT_CHOICES)[] {
   const hot = a.formula.phases.some((p) => p.heatToC !== undefined && p.lines.length > 0)
   const emulsion = a.emulsion?.type === 'oil-in-water' && a.formula.phases.some((p) => p.role === 'oil')
   const late = a.formula.phases.some((p) => p.role === 'cool-down' && p.lines.length > 0)
-  const gums = lines.some((l) => isGum(l.material) && l.phaseSource.role === 'premix')
+  const gums = lines.some(
+    (l) => isGum(l.material) && (l.phaseSource.role === 'premix' || l.material!.slurry !== undefined),
+  )
   const preserved = lines.some((l) => PRESERVING(l) && l.phaseSource.role === 'cool-down')
   return [
     ...(emulsion ? (['pouring'] as const) : []),
@@ -271,7 +273,13 @@ function aheadSteps(w: Writer, a: Assessment, after: string[]): string[] {
 
 const isGum = (m: Material | null) => m !== null && (m.kind === 'gum' || m.kind === 'polymer')
 
-function premix(w: Writer, p: Part, choices: { gum: string }, after: string[]): string {
+/** Minutes that a wetted gum rests, by school. */
+const REST = { rest: 25, 'at-once': 0, overnight: 720 } as const
+type GumSchool = keyof typeof REST
+const restSays = (rest: number) =>
+  rest > 0 ? ` Let it rest ${rest >= 60 ? 'overnight' : `${rest} minutes`}.` : ''
+
+function premix(w: Writer, p: Part, choices: { gum: GumSchool }, after: string[]): string {
   const gums = p.lines.filter((l) => isGum(l.material))
   const weighed = w.add({
     key: `weigh-${p.id}`,
@@ -283,14 +291,14 @@ function premix(w: Writer, p: Part, choices: { gum: string }, after: string[]): 
     letter: p.letter,
     equipment: ['small beaker', 'watch glass'],
   })
-  const rest = gums.length === 0 ? 0 : choices.gum === 'rest' ? 25 : choices.gum === 'overnight' ? 720 : 0
+  const rest = gums.length === 0 ? 0 : REST[choices.gum]
   return w.add({
     key: `mix-${p.id}`,
     kind: 'mix',
     title: gums.length > 0 ? `Wet the gum in ${p.letter}` : `Stir ${p.letter} until it is clear or even`,
     detail:
       gums.length > 0
-        ? `Stir without lumps before any water comes to it.${rest > 0 ? ` Let it rest ${rest >= 60 ? 'overnight' : `${rest} minutes`}.` : ''}`
+        ? `Stir without lumps before any water comes to it.${restSays(rest)}`
         : p.heatToC !== undefined
           ? `Warm it to ${formatCelsius(p.heatToC)} and stir until nothing is left undissolved.`
           : '',
@@ -306,7 +314,7 @@ function premix(w: Writer, p: Part, choices: { gum: string }, after: string[]): 
 function mainPhase(
   w: Writer,
   p: Part,
-  choices: { heating: string; evaporation: string },
+  choices: { heating: string; evaporation: string; gum: GumSchool },
   after: string[],
   premixes: string[],
 ): string {
@@ -321,6 +329,23 @@ function mainPhase(
     equipment: [p.role === 'oil' ? 'heat-proof beaker' : 'large heat-proof beaker'],
   })
   let last = weighed
+  const gums = p.role === 'oil' ? [] : p.lines.filter((l) => isGum(l.material) && l.material!.slurry)
+  if (gums.length > 0) {
+    const rest = REST[choices.gum]
+    const slurry = gums[0]!.material!.slurry!
+    last = w.add({
+      key: `gum-${p.id}`,
+      kind: 'mix',
+      title: `Wet ${listWords(gums.map((l) => l.label))} and stir it into ${p.letter}`,
+      detail: `Rub it into about ${sayNumber(slurry.parts)} parts of ${slurry.in} first, or sprinkle it under shear: it lumps in bare water.${restSays(rest)}`,
+      hands: 5,
+      wait: rest,
+      after: [weighed],
+      letter: p.letter,
+      ahead: rest >= 240 ? 'The gum rests overnight.' : null,
+      equipment: ['small beaker', 'stirrer'],
+    })
+  }
   if (premixes.length > 0)
     last = w.add({
       key: `mix-${p.id}`,
@@ -328,7 +353,7 @@ function mainPhase(
       title: `Stir what was made before into ${p.letter}`,
       detail: 'Slowly, until it is even.',
       hands: 3,
-      after: [weighed, ...premixes],
+      after: [last, ...premixes],
       letter: p.letter,
       equipment: ['stirrer'],
     })

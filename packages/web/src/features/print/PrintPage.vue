@@ -21,6 +21,7 @@ import FindingMark from '../../components/FindingMark.vue'
 import { productLine } from '../../components/words'
 import { useEditor } from '../../stores/editor'
 import { useMaterials } from '../../stores/materials'
+import MethodSheet from './MethodSheet.vue'
 
 const props = defineProps<{ id: string }>()
 const route = useRoute()
@@ -41,7 +42,10 @@ watch(
 )
 
 const what = computed({
-  get: () => (route.query['what'] === 'card' ? 'card' : 'weigh-out'),
+  get: () => {
+    const wanted = route.query['what']
+    return wanted === 'card' || wanted === 'method' ? wanted : 'weigh-out'
+  },
   set: (value) => void router.replace({ query: { ...route.query, what: value } }),
 })
 const paper = computed({
@@ -50,8 +54,10 @@ const paper = computed({
 })
 const sheets = [
   { value: 'weigh-out', label: 'Weigh-out sheet' },
+  { value: 'method', label: 'Method' },
   { value: 'card', label: 'Formula card' },
 ]
+const TITLES = { 'weigh-out': 'Weigh-out sheet', method: 'Method', card: 'Formula card' }
 const papers = [
   { value: 'a4', label: 'A4' },
   { value: 'letter', label: 'Letter' },
@@ -105,7 +111,7 @@ const printNow = () => window.print()
     <article class="paper" :class="paper">
       <header class="top">
         <div>
-          <p class="kind">{{ what === 'card' ? 'Formula card' : 'Weigh-out sheet' }}</p>
+          <p class="kind">{{ TITLES[what] }}</p>
           <h1>{{ formula.name }}</h1>
           <p>{{ productLine(formula.product) }}</p>
         </div>
@@ -185,6 +191,18 @@ const printNow = () => window.print()
             <span>Weight after</span><i></i><span>pH</span><i></i><span>pH after 24 h</span><i></i>
           </div>
         </section>
+        <section v-if="cautions.length" class="cautions">
+          <h2>Mind</h2>
+          <ul>
+            <li v-for="c in cautions" :key="c.message">
+              <strong>{{ c.message }}</strong> {{ c.why }}
+            </li>
+          </ul>
+        </section>
+      </template>
+
+      <template v-else-if="what === 'method'">
+        <MethodSheet :a="a" />
         <section v-if="cautions.length" class="cautions">
           <h2>Mind</h2>
           <ul>

@@ -3,7 +3,7 @@ import { schedule, type MethodStep } from '@omblet/core'
 import Checkbox from 'primevue/checkbox'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
-import { clockAt, minutesOfDay, sayMinutes } from './minutes'
+import { clockAt, minutesOfDay, sayMinutes } from '../../../components/minutes'
 
 const props = defineProps<{ steps: readonly MethodStep[] }>()
 

@@ -5,7 +5,7 @@ import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { computed, ref, watch } from 'vue'
 import FormField from '../../../components/FormField.vue'
-import { sayMinutes } from './minutes'
+import { sayMinutes } from '../../../components/minutes'
 
 const props = defineProps<{
   step: MethodStep

@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { methodOf, schedule, type Assessment } from '@omblet/core'
+import { computed } from 'vue'
+import { sayMinutes } from '../../components/minutes'
+
+const props = defineProps<{ a: Assessment }>()
+const method = computed(() => methodOf(props.a, props.a.formula.method))
+const plan = computed(() => schedule(method.value.steps.filter((s) => !s.later && s.ahead === null)))
+const named = (text: string) => (text.startsWith('pH') ? text : text.charAt(0).toUpperCase() + text.slice(1))
+</script>
+
+<template>
+  <div class="blanks"><span>Made on</span><i></i><span>Batch code</span><i></i><span>By</span><i></i></div>
+  <p class="lead">
+    About {{ sayMinutes(plan.totalMinutes) }}, {{ sayMinutes(plan.handsMinutes) }} of it with your hands.
+  </p>
+  <section v-if="method.dayBefore.length" class="text">
+    <h2>The day before</h2>
+    <ul>
+      <li v-for="s in method.dayBefore" :key="s.key">{{ s.title }}. {{ s.ahead }}</li>
+    </ul>
+  </section>
+  <table class="method">
+    <thead>
+      <tr>
+        <th class="tick"><span class="hidden-text">Done</span></th>
+        <th>Step</th>
+        <th class="num">Hands</th>
+        <th class="num">Waiting</th>
+        <th class="write">Seen, read, changed</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="(s, i) in method.steps" :key="s.key">
+        <td class="tick"><b class="box"></b></td>
+        <td>
+          <strong>{{ i + 1 }}. {{ s.title }}</strong>
+          <small v-if="s.detail">{{ s.detail }}</small>
+          <small v-if="s.note">{{ s.note }}</small>
+        </td>
+        <td class="num mono">{{ s.hands > 0 ? sayMinutes(s.hands) : '–' }}</td>
+        <td class="num mono">{{ s.wait > 0 ? sayMinutes(s.wait) : '–' }}</td>
+        <td class="write"></td>
+      </tr>
+    </tbody>
+  </table>
+  <section class="text">
+    <h2>Equipment</h2>
+    <p>{{ method.equipment.map(named).join(', ') }}</p>
+  </section>
+</template>
