@@ -141,7 +141,7 @@ const FILL = new RegExp(
 const FILL_TO =
   /(?<![\d%½¼¾⅓⅔⅛]\s*|\b(?:g|ml|grams?)\s+)\b(?:q\.?\s?s\.?\s*)?(?:(?:up |top up |made? up )?to|ad\.?)\s+(\d+(?:[.,]\d+)?)\s*(g|gr|grams?|ml)\b/i
 const NEEDED =
-  /(?:\b(?:q\.?\s?s\.?|as needed|as required)\s*(?:(?:to|for)\s+(?:adjust(?:ing)?\s+)?(?:the\s+)?ph\b[^,;()]*)|\bto (?:adjust (?:the )?)?ph\b[^,;()]*|\bq\.?\s?s\.?(?!\w)|\bas needed\b|\bas required\b|\bif (?:needed|required|necessary)\b|\bto taste\b|\ba few drops\b|\bsufficient(?: quantity)?\b)/i
+  /(?:\b(?:q\.?\s?s\.?|as needed|as required)\s*(?:(?:to|for)\s+(?:adjust(?:ing)?\s+)?(?:the\s+)?ph\b[^,;()]*)|\bto (?:adjust (?:the )?)?ph\b[^,;()]*|\bq\.?\s?s\.?(?!\w)|\bas needed\b|\bas required\b|\bif (?:needed|required|necessary)\b|\bto taste\b|\b(?:a )?few drops(?: of)?\b|\bsufficient(?: quantity)?\b)/i
 
 /** “To 100”, “q.s.”, “the rest”, “as needed”; null where a text has nothing of the kind. */
 export function fillIn(text: string): Found | null {

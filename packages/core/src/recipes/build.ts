@@ -358,6 +358,9 @@ function lineOf(w: Working, read: ReadLine): Line {
   }
 }
 
+/** What a line is, or is guessed to be: enough to tell where a phase belongs. */
+const likely = (w: Working) => w.material ?? w.ingredient.match?.material ?? null
+
 /** The role of a phase that does not tell: of most of what is in it. */
 function roleOf(list: readonly { material: Material | null; percent: number | null; fill: boolean }[]): Role {
   const sums = new Map<Role, number>()
@@ -379,7 +382,7 @@ function phasesOf(
   const named = recipe.phases.some((p) => p.heading) && entries.some((e) => recipe.phases[e.w.phase]!.heading)
   if (!named) {
     const emulsion = entries.some((e) => e.w.material && isOil(e.w.material))
-    if (!emulsion) return [{ name: 'All', role: roleOf(entries.map((e) => ({ ...e.read, material: e.w.material }))), lines: entries.map((e) => lineOf(e.w, e.read)) }] // prettier-ignore
+    if (!emulsion) return [{ name: 'All', role: roleOf(entries.map((e) => ({ ...e.read, material: likely(e.w) }))), lines: entries.map((e) => lineOf(e.w, e.read)) }] // prettier-ignore
     remarks.push('No phases are named: lines are put where their materials usually go.')
     const roles = entries.map((e): Role => {
       const phase = e.w.material?.phase ?? 'water'
@@ -395,7 +398,7 @@ function phasesOf(
   return recipe.phases.flatMap((p, index): Phase[] => {
     const own = entries.filter((e) => e.w.phase === index)
     if (own.length === 0) return []
-    const role = p.heading?.role ?? roleOf(own.map((e) => ({ ...e.read, material: e.w.material })))
+    const role = p.heading?.role ?? roleOf(own.map((e) => ({ ...e.read, material: likely(e.w) })))
     const name = p.heading?.name ?? 'Before the phases'
     return [
       {

@@ -35,7 +35,7 @@ const squeeze = (text: string) =>
     .replace(/\(\s*[,;=]?\s*\)/g, ' ')
     .replace(/\s+/g, ' ')
     .replace(/\s+([,;:)])/g, '$1')
-    .replace(/^[\s,;:.=–—|*•·-]+|[\s,;:=–—|*•·(-]+$/g, '')
+    .replace(/^[\s,;:.=–—|*•·>→-]+|[\s,;:=–—|*•·(>→-]+$/g, '')
     .replace(/^of\s+/i, '')
     .trim()
 
@@ -127,7 +127,18 @@ export function ingredientOf(text: string, match: Matcher): Ingredient | null {
     spans.push(fill)
     amount ??= fill.amount
   }
-  const words = squeeze(cut(text, spans))
+  let words = squeeze(cut(text, spans))
+  let beside = parts.beside?.amount ?? null
+  // “Glycerin 86 % 5,0”: a strength and then the amount of a column; “Glycerin 5 % 12.5”: percent and grams.
+  const bare =
+    parts.amount && isPercent(parts.amount) && !beside && strengthPercent === null ? bareAtEnd(words) : null
+  if (bare && /[a-z]{2}/i.test(words.slice(0, bare.start)) && match(words).match?.confidence !== 'sure') {
+    if (low(parts.amount!) >= 20 || inParens(text, parts.amount!)) {
+      strengthPercent = low(parts.amount!)
+      amount = bare.amount
+    } else if (bare.amount.kind === 'quantity') beside = { ...bare.amount, unit: 'grams' }
+    words = squeeze(words.slice(0, bare.start))
+  }
   if (amount) {
     if (!/[a-z]{2}/i.test(words)) return null
     const named = nameAndNote(words.replace(/^add\s+/i, ''), match)
@@ -136,7 +147,7 @@ export function ingredientOf(text: string, match: Matcher): Ingredient | null {
       ...named,
       note: [named.note, note].filter(Boolean).join('; '),
       amount,
-      beside: parts.beside?.amount ?? null,
+      beside,
       strengthPercent,
       warnings,
     }

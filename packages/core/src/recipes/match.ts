@@ -51,6 +51,8 @@ function* readings(name: string): Generator<[text: string, whole: boolean]> {
     yield [spelt(outside), true]
   }
   for (const part of inside) yield [part, false]
+  // “oil (sunflower)”
+  for (const part of inside) yield [`${part} ${outside}`, false]
   // “Water, distilled”
   const turned = /^([^,]+),\s*([^,]+)$/.exec(outside)
   if (turned) {

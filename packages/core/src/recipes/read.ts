@@ -40,6 +40,14 @@ const BATCH_INSIDE =
 /** “Harbour gel, 200 g” */
 const PRODUCT_OF_SIZE =
   /^(.*\b(?:gel|cream|lotion|toner|serum|butter|mask|balm|milk|cleanser|mist|spray|conditioner|emulsion|recipe|formula)(?:\s+recipe|\s+formula)?)(?:\s+(?:for|makes|of))?\b[\s,:–—-]*\(?(\d+(?:[.,]\d+)?)\s*(g|grams?|kg|ml)\)?\s*:?$/i
+const PRODUCT = String.raw`(?:\w*gel|cream|lotion|toner|serum|butter|mask|balm|milk|cleanser|mist|spray|conditioner|emulsion)`
+/** “100 ml lotion” and “Hydrogel, 50 g batch” */
+const SIZE_OF_PRODUCT = new RegExp(
+  String.raw`^(?:(\d+(?:[.,]\d+)?)\s*(g|grams?|kg|ml)\s+((?:\w+\s+)?${PRODUCT}(?:\s+recipe)?)|(.*\b${PRODUCT})[\s,–—-]+(\d+(?:[.,]\d+)?)\s*(g|grams?|kg|ml)\s+batch)\s*:?$`,
+  'i',
+)
+/** “Vitamin C serum (15 % ascorbic acid)”: a product with something about it in brackets. */
+const PRODUCT_ABOUT = new RegExp(String.raw`^([^()\d]*\b${PRODUCT})\s*\([^()]*[a-z]{3}[^()]*\)\s*:?$`, 'i')
 const PH =
   /^(?:the )?(?:(?:final|target|finished|desired|adjust(?: the)?|check(?: the)?|set(?: the)?|aim for(?: a)?|end)\s+)*(?:to )?ph\b\D{0,24}(\d{1,2}(?:[.,]\d+)?)(?:\s*(?:-|–|—|to|and)\s*(\d{1,2}(?:[.,]\d+)?))?/i
 
@@ -316,6 +324,18 @@ class Reader {
       this.title(`${sized[1]!} (${sized[2]!} ${sized[3]!})`, row, raw)
       return
     }
+    const reversed = this.started || recipe.title ? null : SIZE_OF_PRODUCT.exec(text)
+    if (reversed && this.match(text).match?.confidence !== 'sure') {
+      const [, before, unitBefore, what, name, after, unitAfter] = reversed
+      this.title(`${(what ?? name)!} (${(before ?? after)!} ${(unitBefore ?? unitAfter)!})`, row, raw)
+      return
+    }
+    const about = this.started || recipe.title ? null : PRODUCT_ABOUT.exec(text)
+    const known = about ? this.match(about[1]!).match : null
+    if (about && (!known || known.confidence === 'perhaps')) {
+      this.title(text, row, raw)
+      return
+    }
     const instruction = VERB.test(text) && !(fillIn(text)?.amount.kind === 'fill' && /^add /i.test(text))
     if (!instruction) {
       const pieces = this.pieces(text)
@@ -399,6 +419,23 @@ class Reader {
         each.every((x, i) => x?.amount && (amountsIn(parts[i]!).length > 0 || fillIn(parts[i]!) || x.match))
       )
         return each as Ingredient[]
+    }
+    // “Salicylic acid 2 % (dissolved in propanediol 10 %)” is two.
+    const within = /^(.*)\(([^()]*[a-z]{3}[^()]*)\)(.*)$/i.exec(text)
+    if (within) {
+      const outer = ingredientOf(`${within[1]!} ${within[3]!}`, this.match)
+      const inner = ingredientOf(
+        within[2]!.replace(/^(?:pre-?)?(?:dissolved|mixed|dispersed|wetted|slurried)?\s*(?:in|with)\s+/i, ''),
+        this.match,
+      )
+      const told = (x: Ingredient | null) => x?.amount?.kind === 'quantity' && x.amount.unit !== 'bare'
+      if (
+        told(outer) &&
+        told(inner) &&
+        inner!.match?.confidence === 'sure' &&
+        inner!.match.material !== outer!.match?.material
+      )
+        return [outer!, inner!]
     }
     const one = ingredientOf(text, this.match)
     return one ? [one] : []
