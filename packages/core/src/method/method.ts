@@ -1,6 +1,7 @@
 import type { Assessment } from '../assess/types.ts'
 import type { MethodEdits } from './choices.ts'
-import { writeMethod, type Step } from './steps.ts'
+import type { Step } from './steps.ts'
+import { writeMethod } from './write.ts'
 
 /** A step as it stands after the maker's changes. */
 export interface MethodStep extends Step {

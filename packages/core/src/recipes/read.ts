@@ -1,9 +1,24 @@
-import { cellText, parseCsv, type Cell } from '../exchange/csv.ts'
+import { cellText, type Cell } from '../exchange/csv.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { amountsIn, bareAmount, fillIn } from './amounts.ts'
 import { headingOf, type Heading } from './headings.ts'
 import { ingredientOf, ingredientOfCells, type Ingredient, type Matcher } from './lines.ts'
 import { makeMatcher } from './match.ts'
+import {
+  BATCH_INSIDE,
+  batchOf,
+  BULLET,
+  NUMBERED,
+  PH,
+  phOf,
+  PRODUCT_ABOUT,
+  PRODUCT_OF_SIZE,
+  SIZE_OF_PRODUCT,
+  toGrams,
+  TOTAL,
+  VERB,
+} from './patterns.ts'
+import { cellsOf, columnsOf, delimiterOf, isAmount, type Columns } from './table.ts'
 
 export type RecipeLine =
   | { kind: 'ingredient'; row: number; text: string; phase: number; ingredient: Ingredient }
@@ -26,100 +41,6 @@ export interface Recipe {
 
 /** Longer texts are no recipes. */
 export const MOST_RECIPE_LINES = 2000
-
-const BULLET = /^\s*(?:>+\s*)?(?:[-–—*•·▪◦●○‣☐☑✓+]\s+|\[\s?[xX]?\s?\]\s*|[•·▪◦●○‣☐☑✓]\s*)+/
-const NUMBERED = /^\s*\d{1,2}[.)]\s+(?=\S)/
-const VERB =
-  /^(?:then |next,? |now |slowly |gently |carefully |while |when |once |after |before |first,? |finally,? |if |let |in a |in the |into |to make |for the |bring |heat|warm |melt|mix|blend|stir|whisk|combine|weigh|add |adjust|cool|pour|dissolve|sprinkle|use |store |apply |leave |homogeni[sz]e|measure|check|test |fill |keep |disperse|hydrate|wait |remove |place |put |shake |label |saniti[sz]e|sterili[sz]e|allow |take |rub |massage |do not |don't |make sure|prepare|wash|set |continue|repeat|transfer|package|bottle |this |it |you |we |i |here|these |please |enjoy|avoid )/i
-
-const TOTAL = /^(?:sub)?(?:total|sum|in all|altogether)\b/i
-const BATCH =
-  /^(?:\W*)(?:(?:recipe |formula |amounts? |batch |quantities |enough )?(?:for|makes?|yields?|batch(?: size)?|size|total(?: weight| batch)?)\b[^\d]{0,24}(\d+(?:[.,]\d+)?)\s*(g|gr|grams?|kg|ml|oz)\b[^\d]{0,24}|(\d+(?:[.,]\d+)?)\s*(g|gr|grams?|kg|ml|oz)\s+(?:batch|recipe|total)\W*)$/i
-const BATCH_INSIDE =
-  /[([]\s*(?:for |makes? )?(\d+(?:[.,]\d+)?)\s*(g|grams?|kg|ml)\s*(?:batch)?\s*[)\]]\s*$|\b(?:for|makes) (\d+(?:[.,]\d+)?)\s*(g|grams?|kg|ml)\s*$/i
-/** “Harbour gel, 200 g” */
-const PRODUCT_OF_SIZE =
-  /^(.*\b(?:gel|cream|lotion|toner|serum|butter|mask|balm|milk|cleanser|mist|spray|conditioner|emulsion|recipe|formula)(?:\s+recipe|\s+formula)?)(?:\s+(?:for|makes|of))?\b[\s,:–—-]*\(?(\d+(?:[.,]\d+)?)\s*(g|grams?|kg|ml)\)?\s*:?$/i
-const PRODUCT = String.raw`(?:\w*gel|cream|lotion|toner|serum|butter|mask|balm|milk|cleanser|mist|spray|conditioner|emulsion)`
-/** “100 ml lotion” and “Hydrogel, 50 g batch” */
-const SIZE_OF_PRODUCT = new RegExp(
-  String.raw`^(?:(\d+(?:[.,]\d+)?)\s*(g|grams?|kg|ml)\s+((?:\w+\s+)?${PRODUCT}(?:\s+recipe)?)|(.*\b${PRODUCT})[\s,–—-]+(\d+(?:[.,]\d+)?)\s*(g|grams?|kg|ml)\s+batch)\s*:?$`,
-  'i',
-)
-/** “Vitamin C serum (15 % ascorbic acid)”: a product with something about it in brackets. */
-const PRODUCT_ABOUT = new RegExp(String.raw`^([^()\d]*\b${PRODUCT})\s*\([^()]*[a-z]{3}[^()]*\)\s*:?$`, 'i')
-const PH =
-  /^(?:the )?(?:(?:final|target|finished|desired|adjust(?: the)?|check(?: the)?|set(?: the)?|aim for(?: a)?|end)\s+)*(?:to )?ph\b\D{0,24}(\d{1,2}(?:[.,]\d+)?)(?:\s*(?:-|–|—|to|and)\s*(\d{1,2}(?:[.,]\d+)?))?/i
-
-const number = (text: string) => Number(text.replace(',', '.'))
-const toGrams = (value: string, unit: string) =>
-  number(value) * (/^kg$/i.test(unit) ? 1000 : /^oz$/i.test(unit) ? 28.349523 : 1)
-
-function batchOf(text: string): number | null {
-  const m = BATCH.exec(text)
-  if (!m) return null
-  const grams = toGrams(m[1] ?? m[3]!, m[2] ?? m[4]!)
-  return grams > 0 ? grams : null
-}
-
-function phOf(text: string): { min: number; max: number } | null {
-  const m = PH.exec(text)
-  if (!m) return null
-  const [a, b] = [number(m[1]!), m[2] === undefined ? null : number(m[2])]
-  // One figure means about that figure: readings are good to 0.2.
-  const [min, max] = b === null ? [a - 0.2, a + 0.2] : [Math.min(a, b), Math.max(a, b)]
-  return min >= 0 && max <= 14 ? { min: Number(min.toFixed(2)), max: Number(max.toFixed(2)) } : null
-}
-
-/** A heading of a column, or null where it means nothing here. */
-function columnOf(cell: string): keyof Columns | null {
-  const c = cell.trim().toLowerCase().replace(/[*_]/g, '')
-  if (/^(?:phase|part|ph\.?)$/.test(c)) return 'phase'
-  if (
-    /^(?:ingredients?|materials?|raw materials?|names?|components?|substances?|common names?|what)$/.test(c)
-  )
-    return 'name'
-  if (/^inci(?: names?)?$/.test(c)) return 'inci'
-  if (/%|percent|w\/w/.test(c)) return 'percent'
-  if (/^(?:g|gr|grams?|weight|mass)\b|\((?:g|grams?)\)|^\d+\s*(?:g|grams)\b|^per batch/.test(c))
-    return 'grams'
-  if (/^(?:amounts?|quantit(?:y|ies)|qty|doses?|how much|parts?)$/.test(c)) return 'amount'
-  if (/^(?:functions?|notes?|comments?|remarks?|roles?|purpose|why)$/.test(c)) return 'note'
-  return null
-}
-type Columns = Partial<Record<'phase' | 'name' | 'inci' | 'percent' | 'grams' | 'amount' | 'note', number>>
-
-function columnsOf(cells: readonly string[]): Columns | null {
-  const columns: Columns = {}
-  cells.forEach((cell, i) => {
-    const column = columnOf(cell)
-    if (column && columns[column] === undefined) columns[column] = i
-  })
-  const named = columns.name !== undefined || columns.inci !== undefined
-  const measured =
-    columns.percent !== undefined || columns.grams !== undefined || columns.amount !== undefined
-  return named && measured ? columns : null
-}
-
-/** The cells of a line as a table would have them; one cell where it is plain words. */
-function cellsOf(line: string, delimiter: string | null): string[] {
-  if (delimiter !== null) return parseCsvLine(line, delimiter)
-  if (line.includes('\t')) return line.split('\t')
-  if (/\|/.test(line)) return line.replace(/^\s*\||\|\s*$/g, '').split('|')
-  return line.split(/\s{2,}|\s*(?:\.{3,}|…+|_{3,})\s*/)
-}
-const parseCsvLine = (line: string, delimiter: string) =>
-  delimiter === ',' || delimiter === ';'
-    ? (parseCsv(`${line}${delimiter}`)[0] ?? [line]).map(String)
-    : line.split(delimiter)
-
-/** Delimiter of a CSV text, told by a row of known headings; null for plain text. */
-function delimiterOf(lines: readonly string[]): string | null {
-  for (const line of lines.slice(0, 12))
-    for (const delimiter of [',', ';'])
-      if (line.includes(delimiter) && columnsOf(parseCsvLine(line, delimiter))) return delimiter
-  return null
-}
 
 /**
  * Reads a recipe from pasted text, line by line: titles, headings, ingredients with their amounts, batch, pH, notes.
@@ -153,13 +74,6 @@ export const readRecipeCells = (rows: readonly (readonly Cell[])[], catalogue: C
 interface RawLine {
   text: string
   cells: readonly string[]
-}
-
-/** Whether a cell holds an amount and nothing else. */
-function isAmount(cell: string): boolean {
-  if (bareAmount(cell)) return true
-  const spans = [fillIn(cell), ...amountsIn(cell)].filter((f) => f !== null)
-  return spans.some((f) => !/[\p{L}\p{N}]/u.test(cell.slice(0, f.start) + cell.slice(f.end)))
 }
 
 class Reader {

@@ -1,0 +1,167 @@
+import { emulsifierCandidates, type Candidate } from '../emulsion/choose.ts'
+import { spreadOf, type Spread } from '../emulsion/profile.ts'
+import type { Role } from '../formula/schema.ts'
+import type { Material } from '../materials/schema.ts'
+import { sayNumber } from '../text/format.ts'
+import { BUTTERED, CASCADE, FATTY_OF, OIL_PHASE_OF } from './brief.ts'
+import { HOT_C, OILY, round1, type Bench, type Draft } from './draft.ts'
+
+export type Family = 'polymer' | 'cationic' | 'anionic' | 'hlb' | 'layers'
+export const familyOf = (m: Material): Family => {
+  if (m.emulsifier?.role === 'polymeric') return 'polymer'
+  if (m.charge === 'cationic') return 'cationic'
+  if (m.charge === 'anionic') return 'anionic'
+  return m.emulsifier?.hlbSound === 'yes' || m.origin === 'synthetic' ? 'hlb' : 'layers'
+}
+export const FAMILY_WORDS: Record<Family, string> = {
+  polymer: 'light, held by a polymer',
+  cationic: 'conditioning, held by its charge',
+  anionic: 'soft, held by an anionic emulsifier',
+  hlb: 'sturdy, with a classic emulsifier',
+  layers: 'velvety, held by layers of a mild emulsifier',
+}
+
+/** Emollients of one spread, the best first: those that keep, feel as wished and have a required HLB. */
+function emollients(bench: Bench, draft: Draft, spread: Spread, solid: boolean, percent: number): Material[] {
+  const { feel } = bench.brief
+  const taste = {
+    dry: ['dry', 'powdery'],
+    silky: ['silky', 'slip', 'soft'],
+    rich: ['rich', 'soft', 'melting'],
+  }[feel]
+  const score = (m: Material) =>
+    (m.oxidation === 'fast' ? -6 : m.oxidation === 'medium' ? -1 : 0) +
+    (m.feel ?? []).filter((f) => taste.includes(f)).length * 2 +
+    (m.requiredHlb ? 2 : 0) -
+    (m.feel?.includes('evaporates') ? 4 : 0) -
+    (m.feel?.includes('sticky') ? 4 : 0) -
+    (m.feel?.includes('greasy') ? 6 : 0) -
+    (m.usage && m.usage.max < 20 ? 2 : 0) -
+    bench.cheap(m)
+  return bench.allowed
+    .filter((m) => OILY.has(m.kind) && spreadOf(m) === spread && !m.traits?.includes('fragrance'))
+    .filter((m) => (m.kind === 'butter') === solid && m.solubility[0] === 'oil')
+    .filter((m) => (m.usage?.max ?? 100) >= percent && !(draft.hot && (m.heatMaxC ?? 100) < HOT_C))
+    .map((m) => ({ m, s: score(m) }))
+    .sort((x, y) => y.s - x.s || x.m.name.localeCompare(y.m.name))
+    .map((x) => x.m)
+}
+
+const SPREAD_WORDS: Record<Spread, string> = {
+  fast: 'spreads fast and leaves the skin dry',
+  medium: 'spreads at a middling pace',
+  slow: 'spreads slowly and stays',
+}
+
+/** Puts the oils in by spread; `turn` picks another one of each for each proposal. */
+function addOils(bench: Bench, draft: Draft, oils: number, turn: number): boolean {
+  const { brief } = bench
+  const shares = CASCADE[brief.absorption]
+  const left: { spread: Spread; percent: number }[] = (['fast', 'medium', 'slow'] as const).map((spread) => ({
+    spread,
+    percent: oils * shares[spread],
+  }))
+  let added = 0
+  for (const { spread, percent } of left) {
+    if (percent < 0.3) continue
+    const buttered = spread === 'slow' && BUTTERED[brief.richness] && !bench.wants('cold-process')
+    const solids = buttered ? emollients(bench, draft, spread, true, percent) : []
+    const liquids = emollients(bench, draft, spread, false, percent)
+    const list = solids.length > 0 ? solids : liquids
+    const m = list[turn % Math.max(1, Math.min(list.length, 4))]
+    if (!m) continue
+    const dose = Number(percent.toFixed(1))
+    draft.add('oil', m, dose)
+    draft.say(
+      'emollient',
+      m,
+      dose,
+      `${SPREAD_WORDS[spread]}${m.oxidation === 'slow' ? '; keeps well' : ''}`,
+      list.filter((x) => x !== m),
+    )
+    added += dose
+  }
+  if (added === 0) return false
+  // What has no taker goes to the first oil.
+  const missing = Number((oils - added).toFixed(1))
+  const first = draft.lines
+    .get('oil')!
+    .find((l) => l.percent !== undefined && draft.choices.some((c) => c.material.id === l.material))
+  if (missing > 0.05 && first) {
+    const lines = draft.lines.get('oil')!
+    draft.lines.set(
+      'oil',
+      lines.map((l) => (l === first ? { ...l, percent: round1(l.percent! + missing) } : l)),
+    )
+    const choice = draft.choices.find((c) => c.material.id === first.material)!
+    choice.percent = round1(choice.percent + missing)
+  }
+  return true
+}
+
+/** Brings no stop of its own; what is missing still, such as a preservative, is no fault of it. */
+export const fits = (c: Candidate) => !c.brings.some((f) => f.severity === 'stop')
+export const usable = (bench: Bench, c: Candidate) => fits(c) && bench.allowed.includes(c.material)
+export const reasons = (c: Candidate) => [...c.reasonsFor, ...c.handling].slice(0, 3).join('; ')
+
+/** The emulsifiers that this oil phase could have, one of each family first. */
+export function emulsifiersFor(bench: Bench, draft: Draft, oils: number): Candidate[] {
+  const stand = draft.copy()
+  addOils(bench, stand, oils, 0)
+  const all = emulsifierCandidates(bench.assess(stand.formula()), bench.catalogue).filter(
+    (c) => usable(bench, c) && !c.current,
+  )
+  const leaveIn = bench.brief.product.kind === 'leave-in'
+  const suits = (c: Candidate) =>
+    leaveIn ? familyOf(c.material) === 'cationic' : familyOf(c.material) !== 'cationic'
+  const list = all.filter(suits)
+  const taken = new Set<Family>()
+  const firsts = list.filter((c) => {
+    const family = familyOf(c.material)
+    if (taken.has(family)) return false
+    taken.add(family)
+    return true
+  })
+  return [...firsts, ...list.filter((c) => !firsts.includes(c))]
+}
+
+export function addEmulsion(
+  bench: Bench,
+  draft: Draft,
+  emulsifier: Candidate,
+  others: readonly Candidate[],
+  turn: number,
+): boolean {
+  const { brief } = bench
+  const target = OIL_PHASE_OF[brief.richness]
+  const m = emulsifier.material
+  const fatties = bench.find(['cetyl-alcohol', 'cetearyl-alcohol', 'behenyl-alcohol'])
+  const fatty = familyOf(m) === 'polymer' || bench.wants('cold-process') ? 0 : FATTY_OF[brief.richness]
+  const alcohol = fatty > 0 ? fatties[turn % Math.max(1, fatties.length)] : undefined
+  const most = m.emulsifier?.maxOilPercent ?? (familyOf(m) === 'polymer' ? 20 : 100)
+  const own = m.emulsifier?.role === 'polymeric' ? 0 : emulsifier.percent
+  const oils = Math.min(most, target - own - (alcohol ? fatty : 0))
+  if (oils < target - own - fatty - 0.5)
+    draft.misses.push(`${m.name} holds ${sayNumber(most)} % of oils, so it is lighter than wished.`)
+  if (!addOils(bench, draft, Number(oils.toFixed(1)), turn)) return false
+  const role: Role = m.phase === 'oil' ? 'oil' : 'water'
+  draft.add(role, m, emulsifier.percent)
+  draft.say(
+    'emulsifier',
+    m,
+    emulsifier.percent,
+    [`${FAMILY_WORDS[familyOf(m)]}`, reasons(emulsifier)].filter(Boolean).join('; '),
+    others.filter((c) => c.material !== m && fits(c)).map((c) => c.material),
+  )
+  if (alcohol) {
+    draft.add('oil', alcohol, fatty)
+    draft.say(
+      'body',
+      alcohol,
+      fatty,
+      `gives a ${brief.richness.replace('-', ' ')} its body as it cools`,
+      fatties.filter((x) => x !== alcohol),
+    )
+  }
+  return true
+}

@@ -1,0 +1,124 @@
+import { thickenerCandidates } from '../emulsion/choose.ts'
+import type { Material } from '../materials/schema.ts'
+import { formatRange } from '../text/format.ts'
+import { HELPS, NEED_WORDS } from './brief.ts'
+import { rankIn, roleFor, type Bench, type Draft } from './draft.ts'
+import { reasons, usable } from './emulsion.ts'
+
+export function addThickener(bench: Bench, draft: Draft, turn: number) {
+  const a = bench.assess(draft.formula())
+  const emulsion = a.emulsion !== null
+  const has = a.lines.some((l) => l.material?.emulsifier?.role === 'polymeric')
+  if (has || bench.brief.product.kind === 'toner' || bench.brief.richness === 'butter') return
+  const list = thickenerCandidates(a, bench.catalogue).filter((c) => usable(bench, c) && !c.current)
+  const pick = list[Math.min(turn, list.length - 1)]
+  if (!pick) {
+    draft.misses.push('No thickener that suits is allowed, so it stays thin.')
+    return
+  }
+  const m = pick.material
+  const percent = Number((pick.percent * (emulsion ? 0.5 : 1)).toFixed(2))
+  const dose = Math.max(m.usage!.min, percent)
+  const slurry = m.slurry !== undefined
+  draft.add(slurry ? 'premix' : 'water', m, dose)
+  draft.say(
+    'thickener',
+    m,
+    dose,
+    reasons(pick) || 'gives it body',
+    list.filter((c) => c !== pick).map((c) => c.material),
+  )
+}
+
+export function addHumectants(bench: Bench, draft: Draft, turn: number) {
+  const { brief } = bench
+  const light = brief.absorption === 'fast' || brief.feel === 'dry'
+  const order = light
+    ? ['propanediol', 'butylene-glycol', 'glycerin', 'pentylene-glycol', 'betaine']
+    : ['glycerin', 'propanediol', 'glyceryl-glucoside', 'sorbitol', 'betaine']
+  const list = bench.find(order).filter((m) => !draft.has(m.id))
+  const m = list[turn % Math.max(1, Math.min(2, list.length))]
+  if (!m) {
+    draft.misses.push('No humectant is allowed.')
+    return
+  }
+  const percent = brief.product.kind === 'toner' ? 3 : (m.usage?.typical ?? 3)
+  const slurry = (draft.lines.get('premix')?.length ?? 0) > 0
+  draft.add(slurry ? 'premix' : 'water', m, percent)
+  draft.say('humectant', m, percent, `holds water${m.feel?.includes('light') ? ' and does not stick' : ''}${slurry ? '; wets the gum first' : ''}`, list.filter((x) => x !== m)) // prettier-ignore
+}
+
+export function addHelp(bench: Bench, draft: Draft, turn: number) {
+  const { need } = bench.brief
+  if (need === 'none') return
+  const list = bench.find(HELPS[need]).filter((m) => !draft.has(m.id) && !bench.brief.actives.some((x) => x.material === m.id)) // prettier-ignore
+  const ranked = rankIn(bench, draft, list, (m) => ({ role: roleFor(m, draft.hot), percent: m.usage?.typical ?? 1 }), (m) => 3 - HELPS[need].indexOf(m.id)).filter((r) => r.burden < 30) // prettier-ignore
+  const take = bench.wants('low-budget') ? 1 : 2
+  const chosen = ranked.slice(turn % 2, (turn % 2) + take)
+  for (const r of chosen.length > 0 ? chosen : ranked.slice(0, take)) {
+    draft.add(r.role, r.material, r.percent)
+    draft.say('for the need', r.material, r.percent, `usual for ${NEED_WORDS[need]}`, ranked.map((x) => x.material).filter((m) => !draft.has(m.id))) // prettier-ignore
+  }
+  if (ranked.length === 0) draft.misses.push(`Nothing for ${NEED_WORDS[need]} is allowed here.`)
+}
+
+export function addChelator(bench: Bench, draft: Draft) {
+  const list = bench.find(['sodium-phytate', 'tetrasodium-glutamate-diacetate', 'disodium-edta', 'trisodium-ethylenediamine-disuccinate', 'sodium-gluconate']) // prettier-ignore
+  const best = rankIn(bench, draft, list, (m) => ({ role: 'water', percent: m.usage?.typical ?? 0.2 }))[0]
+  if (!best) return
+  draft.add('water', best.material, best.percent)
+  draft.say('chelator', best.material, best.percent, 'binds metals that spoil oils, colour and preservative', list.filter((m) => m !== best.material)) // prettier-ignore
+}
+
+export function addAntioxidant(bench: Bench, draft: Draft) {
+  const a = bench.assess(draft.formula())
+  if (!a.lines.some((l) => l.material?.oxidation !== undefined && l.material.oxidation !== 'slow')) return
+  const list = bench.find(['tocopherol', 'rosmarinus-officinalis-leaf-extract', 'bht'])
+  const m = list.find((x) => !draft.has(x.id))
+  if (!m) return
+  const percent = m.id === 'tocopherol' ? 0.3 : (m.usage?.typical ?? 0.1)
+  draft.add('cool-down', m, percent)
+  draft.say(
+    'antioxidant',
+    m,
+    percent,
+    'keeps the oils from turning',
+    list.filter((x) => x !== m),
+  )
+}
+
+/** A pH that can be hit at home has at least this much room. */
+const ROOM = 0.5
+function roomWith(bench: Bench, draft: Draft, m: Material): number {
+  const { shared } = bench.assess(draft.with('cool-down', m, m.usage!.typical).formula()).ph
+  return shared ? shared.max - shared.min : 1
+}
+
+export function addPreservative(bench: Bench, draft: Draft, turn: number): boolean {
+  const list = bench.allowed.filter((m) => m.cover?.role === 'broad' && m.usage)
+  const ranked = rankIn(
+    bench,
+    draft,
+    list,
+    (m) => ({ role: 'cool-down', percent: m.usage!.typical }),
+    (m) =>
+      (m.traits?.includes('formaldehyde-releaser') ? -20 : 0) +
+      (m.origin === 'derived' ? 2 : 0) -
+      (roomWith(bench, draft, m) < ROOM ? 40 : 0),
+  )
+  const good = ranked.filter(
+    (r) => r.burden <= ranked[0]!.burden + 6 && roomWith(bench, draft, r.material) >= ROOM,
+  )
+  const best = good[turn % Math.max(1, Math.min(good.length, 3))] ?? ranked[0]
+  if (!best) return false
+  const window = best.material.ph
+  draft.add('cool-down', best.material, best.percent)
+  draft.say(
+    'preservative',
+    best.material,
+    best.percent,
+    window ? `broad cover at pH ${formatRange(window)}, which the product keeps` : 'broad cover',
+    ranked.map((r) => r.material).filter((m) => m !== best.material),
+  )
+  return true
+}
