@@ -1,5 +1,15 @@
 import writeXlsxFile from 'write-excel-file/node'
+import type { Page } from '@playwright/test'
 import { expect, openFormula, openHome, saved, test } from './helpers'
+
+/** Counts how often the solver's file was asked for. */
+function watchSolver(page: Page) {
+  let asked = 0
+  page.on('request', (request) => {
+    if (request.url().endsWith('.wasm')) asked++
+  })
+  return () => asked
+}
 
 const RECIPE = `Fog Horn lotion (200 g)
 
@@ -80,9 +90,11 @@ test('a recipe comes in from a spreadsheet; what is none is said', async ({ page
 })
 
 test('an ingredient list gives ranges and a draft that is called a guess', async ({ page }) => {
+  const solver = watchSolver(page)
   await page.goto('/start/label')
   await page.getByLabel('Paste the list in the order of the label').fill('Aqua, Glycerin, Niacinamide 5 %, Propanediol, Phenoxyethanol, Xanthan Gum') // prettier-ignore
   await expect(page.getByText('6 names · the 1 % line after', { exact: false })).toBeVisible()
+  expect(solver()).toBeGreaterThan(0)
   const row = page.getByRole('row').filter({ hasText: 'Niacinamide' })
   await expect(row.getByText('5.00')).toHaveCount(3)
   await expect(page.getByText('A guess, never the original', { exact: false })).toBeVisible()
@@ -96,8 +108,11 @@ test('an ingredient list gives ranges and a draft that is called a guess', async
 })
 
 test('a brief brings proposals without a stop, or says why not', async ({ page }) => {
+  const solver = watchSolver(page)
   await page.goto('/start/brief')
   await expect(page.getByText('3 different formulas, none with a stop')).toBeVisible()
+  // Nothing here is solved, so the solver is not fetched.
+  expect(solver()).toBe(0)
   await page.getByLabel('Add an active').pressSequentially('niacin')
   await page.getByRole('option', { name: 'niacinamide', exact: true }).click()
   await expect(page.getByLabel('Percent of niacinamide')).toHaveValue('4')

@@ -19,10 +19,10 @@ import AutoComplete from 'primevue/autocomplete'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
-import Select from 'primevue/select'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { plain, useDesign, usePrices } from '../../components/design'
+import ChoiceField from '../../components/ChoiceField.vue'
 import FormField from '../../components/FormField.vue'
 import Notice from '../../components/Notice.vue'
 import { kindWord } from '../../components/words'
@@ -52,19 +52,19 @@ const wish = reactive<Pick<Brief, 'richness' | 'absorption' | 'feel' | 'need'>>(
 const constraints = ref<Constraint[]>([])
 const actives = ref<{ material: string; label: string; amount: string }[]>([])
 
-const RICHNESS = [
+const RICHNESS: { value: Brief['richness']; label: string }[] = [
   { value: 'milk', label: 'Milk, 9 % oil phase' },
   { value: 'lotion', label: 'Lotion, 16 %' },
   { value: 'cream', label: 'Cream, 24 %' },
   { value: 'rich-cream', label: 'Rich cream, 32 %' },
   { value: 'butter', label: 'Emulsified butter, 44 %' },
 ]
-const ABSORPTION = [
+const ABSORPTION: { value: Brief['absorption']; label: string }[] = [
   { value: 'fast', label: 'Fast, leaves little behind' },
   { value: 'medium', label: 'Middling' },
   { value: 'slow', label: 'Slow, stays on the skin' },
 ]
-const FEEL = [
+const FEEL: { value: Brief['feel']; label: string }[] = [
   { value: 'dry', label: 'Dry' },
   { value: 'silky', label: 'Silky' },
   { value: 'rich', label: 'Rich' },
@@ -189,52 +189,18 @@ async function start(index: number) {
             @input="batchTouched = true"
           />
         </FormField>
-        <FormField id="brief-page-need" label="Need">
-          <Select
-            label-id="brief-page-need"
-            aria-label="Need"
-            v-model="wish.need"
-            :options="needs"
-            option-label="label"
-            option-value="value"
-            fluid
-          />
-        </FormField>
+        <ChoiceField id="brief-page-need" v-model="wish.need" label="Need" :options="needs" />
       </div>
-      <FormField v-if="isEmulsion" id="brief-page-rich" label="Richness">
-        <Select
-          label-id="brief-page-rich"
-          aria-label="Richness"
-          v-model="wish.richness"
-          :options="RICHNESS"
-          option-label="label"
-          option-value="value"
-          fluid
-        />
-      </FormField>
+      <ChoiceField
+        v-if="isEmulsion"
+        id="brief-page-rich"
+        v-model="wish.richness"
+        label="Richness"
+        :options="RICHNESS"
+      />
       <div class="two">
-        <FormField id="brief-page-speed" label="Sinks in">
-          <Select
-            label-id="brief-page-speed"
-            aria-label="Sinks in"
-            v-model="wish.absorption"
-            :options="ABSORPTION"
-            option-label="label"
-            option-value="value"
-            fluid
-          />
-        </FormField>
-        <FormField id="brief-page-feel" label="Feels">
-          <Select
-            label-id="brief-page-feel"
-            aria-label="Feels"
-            v-model="wish.feel"
-            :options="FEEL"
-            option-label="label"
-            option-value="value"
-            fluid
-          />
-        </FormField>
+        <ChoiceField id="brief-page-speed" v-model="wish.absorption" label="Sinks in" :options="ABSORPTION" />
+        <ChoiceField id="brief-page-feel" v-model="wish.feel" label="Feels" :options="FEEL" />
       </div>
       <fieldset>
         <legend>Actives that must be in it</legend>
@@ -330,8 +296,7 @@ async function start(index: number) {
   grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: 0.625rem;
 }
-.two :deep(.field),
-.two :deep(.p-select) {
+.two :deep(.field) {
   min-width: 0;
 }
 fieldset {

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { Product } from '@omblet/core'
-import Select from 'primevue/select'
-import FormField from '../../components/FormField.vue'
+import ChoiceField from '../../components/ChoiceField.vue'
 import { kindOptions, regionOptions, rinseOptions, siteOptions } from '../../components/words'
 
 const product = defineModel<Product>({ required: true })
@@ -10,54 +9,34 @@ const set = (patch: Partial<Product>) => (product.value = { ...product.value, ..
 
 <template>
   <div class="product">
-    <FormField id="start-kind" label="Kind">
-      <Select
-        label-id="start-kind"
-        aria-label="Kind"
-        :model-value="product.kind"
-        :options="kindOptions"
-        option-label="label"
-        option-value="value"
-        fluid
-        @update:model-value="set({ kind: $event })"
-      />
-    </FormField>
-    <FormField id="start-site" label="For">
-      <Select
-        label-id="start-site"
-        aria-label="For"
-        :model-value="product.site"
-        :options="siteOptions"
-        option-label="label"
-        option-value="value"
-        fluid
-        @update:model-value="set({ site: $event })"
-      />
-    </FormField>
-    <FormField id="start-rinse" label="How it is used">
-      <Select
-        label-id="start-rinse"
-        aria-label="How it is used"
-        :model-value="product.rinse"
-        :options="rinseOptions"
-        option-label="label"
-        option-value="value"
-        fluid
-        @update:model-value="set({ rinse: $event })"
-      />
-    </FormField>
-    <FormField id="start-region" label="Rules of">
-      <Select
-        label-id="start-region"
-        aria-label="Rules of"
-        :model-value="product.region"
-        :options="regionOptions"
-        option-label="label"
-        option-value="value"
-        fluid
-        @update:model-value="set({ region: $event })"
-      />
-    </FormField>
+    <ChoiceField
+      id="start-kind"
+      label="Kind"
+      :model-value="product.kind"
+      :options="kindOptions"
+      @update:model-value="set({ kind: $event })"
+    />
+    <ChoiceField
+      id="start-site"
+      label="For"
+      :model-value="product.site"
+      :options="siteOptions"
+      @update:model-value="set({ site: $event })"
+    />
+    <ChoiceField
+      id="start-rinse"
+      label="How it is used"
+      :model-value="product.rinse"
+      :options="rinseOptions"
+      @update:model-value="set({ rinse: $event })"
+    />
+    <ChoiceField
+      id="start-region"
+      label="Rules of"
+      :model-value="product.region"
+      :options="regionOptions"
+      @update:model-value="set({ region: $event })"
+    />
   </div>
 </template>
 
@@ -66,9 +45,5 @@ const set = (patch: Partial<Product>) => (product.value = { ...product.value, ..
   display: grid;
   grid-template-columns: minmax(0, 0.9fr) minmax(0, 1fr);
   gap: 0.625rem;
-}
-.product :deep(.field),
-.product :deep(.p-select) {
-  min-width: 0;
 }
 </style>

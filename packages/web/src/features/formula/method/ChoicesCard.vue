@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { DEFAULT_CHOICES, type MethodChoices } from '@omblet/core'
-import Select from 'primevue/select'
 import { computed } from 'vue'
-import FormField from '../../../components/FormField.vue'
+import ChoiceField from '../../../components/ChoiceField.vue'
 
 /** The questions with two schools; both are right, and each has its price. */
 const props = defineProps<{ choices: MethodChoices; open: readonly string[] }>()
@@ -67,19 +66,16 @@ const chosen = (key: (typeof QUESTIONS)[number]['key']) => props.choices[key] ??
   <section v-if="asked.length" class="card choices" aria-labelledby="choices-title">
     <h3 id="choices-title">Your way</h3>
     <div class="grid">
-      <FormField v-for="q in asked" :id="`choice-${q.key}`" :key="q.key" :label="q.label">
-        <Select
-          :label-id="`choice-${q.key}`"
-          :aria-label="q.label"
-          :model-value="chosen(q.key)"
-          :options="[...q.options]"
-          option-label="label"
-          option-value="value"
-          size="small"
-          fluid
-          @update:model-value="emit('choose', { ...choices, [q.key]: $event })"
-        />
-      </FormField>
+      <ChoiceField
+        v-for="q in asked"
+        :id="`choice-${q.key}`"
+        :key="q.key"
+        :label="q.label"
+        :model-value="chosen(q.key)"
+        :options="q.options"
+        small
+        @update:model-value="emit('choose', { ...choices, [q.key]: $event })"
+      />
     </div>
   </section>
 </template>
@@ -97,9 +93,5 @@ h3 {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(10.5rem, 1fr));
   gap: 0.625rem;
-}
-.grid :deep(.field),
-.grid :deep(.p-select) {
-  min-width: 0;
 }
 </style>

@@ -1,0 +1,30 @@
+<script setup lang="ts" generic="T extends string | number">
+import Select from 'primevue/select'
+import FormField from './FormField.vue'
+
+/** One of several, with its label. */
+defineProps<{ id: string; label: string; options: readonly { value: T; label: string }[]; small?: boolean }>()
+const chosen = defineModel<T>({ required: true })
+</script>
+
+<template>
+  <FormField :id="id" :label="label" class="choice">
+    <Select
+      v-model="chosen"
+      :label-id="id"
+      :aria-label="label"
+      :options="[...options]"
+      option-label="label"
+      option-value="value"
+      :size="small ? 'small' : undefined"
+      fluid
+    />
+  </FormField>
+</template>
+
+<style scoped>
+.choice,
+.choice :deep(.p-select) {
+  min-width: 0;
+}
+</style>
