@@ -98,16 +98,6 @@ async function onVersionSaved() {
       {{ productLine(formula.product) }}
     </button>
     <span class="chip version">{{ versionChip }}</span>
-    <nav class="leaves" aria-label="Leaves of this formula">
-      <RouterLink
-        v-for="l in LEAVES"
-        :key="l.leaf"
-        :to="`/formulas/${editor.id}${l.path}`"
-        :class="{ on: leaf === l.leaf }"
-        :aria-current="leaf === l.leaf ? 'page' : undefined"
-        >{{ l.label }}</RouterLink
-      >
-    </nav>
     <div class="right">
       <span class="saved muted small" :class="{ bad: saveWord === 'Not saved' }" aria-live="polite">{{
         saveWord
@@ -139,7 +129,6 @@ async function onVersionSaved() {
         :href="`/formulas/${editor.id}/print`"
         icon="pi pi-print"
         label="Print"
-        title="Print"
         @click.prevent="router.push(`/formulas/${editor.id}/print`)"
       />
       <Button
@@ -153,6 +142,16 @@ async function onVersionSaved() {
       />
       <Menu ref="menu" :model="items" popup />
     </div>
+    <nav class="leaves" aria-label="Leaves of this formula">
+      <RouterLink
+        v-for="l in LEAVES"
+        :key="l.leaf"
+        :to="`/formulas/${editor.id}${l.path}`"
+        :class="{ on: leaf === l.leaf }"
+        :aria-current="leaf === l.leaf ? 'page' : undefined"
+        >{{ l.label }}</RouterLink
+      >
+    </nav>
     <ProductDialog v-model:open="productOpen" />
     <ShoppingDialog v-model:open="shoppingOpen" />
     <SaveVersionDialog v-model:open="versionOpen" @saved="onVersionSaved" />
@@ -178,7 +177,9 @@ async function onVersionSaved() {
 }
 .leaves {
   display: flex;
+  flex: 1 1 100%;
   gap: 2px;
+  margin-left: -0.625rem;
 }
 .leaves a {
   padding: 0.3rem 0.625rem;
@@ -212,13 +213,20 @@ async function onVersionSaved() {
   color: var(--stop);
   font-weight: 600;
 }
-@media (max-width: 1400px) {
-  .version,
-  .right :deep(a .p-button-label) {
-    display: none;
+/* The leaves have a row of their own below name and tools; where there is room, one row is enough. */
+@media (min-width: 1561px) {
+  .leaves {
+    order: 1;
+    flex: 0 1 auto;
+    margin-left: 0;
   }
-  .leaves a {
-    padding-inline: 0.45rem;
+  .right {
+    order: 2;
+  }
+}
+@media (max-width: 1280px) {
+  .version {
+    display: none;
   }
 }
 @media (max-width: 620px) {
