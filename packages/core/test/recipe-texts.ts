@@ -96,4 +96,5 @@ export const RECIPE_TEXTS: RecipeText[] = [
   { style: 'grams and percent, in that order', text: 'Water - 90.00 g - 90%\nGlycerin - 10.00 g - 10%', reads: 'aqua 90, glycerin 10', batch: 100 },
   { style: 'columns parted by spaces, with headings', text: 'Ingredient            %      Grams\nRose hydrosol         95     47.5\nGlycerin              5      2.5', reads: 'rosa-damascena-flower-water 95, glycerin 5', batch: 50 },
   { style: 'letters with points', text: 'A. Water 85\nA. Glycerin 5\nB. Squalane 10', reads: 'aqua 85, glycerin 5, squalane 10', phases: ['Phase A', 'Phase B'] },
+  { style: 'names that begin like instructions', text: 'Water 98.5%\nMixed tocopherols in oil 0.5%\nCooling agent 1%', reads: 'aqua 98.5, Mixed tocopherols in oil 0.5, Cooling agent 1' },
 ] // prettier-ignore

@@ -1,7 +1,7 @@
 export const BULLET = /^\s*(?:>+\s*)?(?:[-–—*•·▪◦●○‣☐☑✓+]\s+|\[\s?[xX]?\s?\]\s*|[•·▪◦●○‣☐☑✓]\s*)+/
 export const NUMBERED = /^\s*\d{1,2}[.)]\s+(?=\S)/
 export const VERB =
-  /^(?:then |next,? |now |slowly |gently |carefully |while |when |once |after |before |first,? |finally,? |if |let |in a |in the |into |to make |for the |bring |heat|warm |melt|mix|blend|stir|whisk|combine|weigh|add |adjust|cool|pour|dissolve|sprinkle|use |store |apply |leave |homogeni[sz]e|measure|check|test |fill |keep |disperse|hydrate|wait |remove |place |put |shake |label |saniti[sz]e|sterili[sz]e|allow |take |rub |massage |do not |don't |make sure|prepare|wash|set |continue|repeat|transfer|package|bottle |this |it |you |we |i |here|these |please |enjoy|avoid )/i
+  /^(?:then |next,? |now |slowly |gently |carefully |while |when |once |after |before |first,? |finally,? |if |let |in a |in the |into |to make |for the |bring |heat|warm |melt|mix|blend|stir|whisk|combine|weigh|add |adjust|cool|pour|dissolve|sprinkle|use |store |apply |leave |homogeni[sz]e|measure|check|test |fill |keep |disperse|hydrate|wait |remove |place |put |shake |label |saniti[sz]e|sterili[sz]e|allow |take |rub |massage |do not |don't |make sure|prepare|wash|set |continue|repeat|transfer|package|bottle |this |it |you |we |i |here|these |please |enjoy|avoid )\b(?! of\b)/i
 
 export const TOTAL = /^(?:sub)?(?:total|sum|in all|altogether)\b/i
 export const BATCH =
