@@ -13,7 +13,6 @@ import {
   type Wish,
   type Wishes,
   type WishId,
-  type WishRow,
 } from './wishes.ts'
 
 export interface Change {
@@ -130,20 +129,18 @@ function programOf(start: Start, wishes: readonly Wish[], gives: ReadonlySet<Wis
     if (i !== start.fill) rows.push({ terms: [[n + i, 1], [largest, -1]], lower: -Infinity, upper: 0 }) // prettier-ignore
   })
   const shortfalls: { variable: number; unit: number }[] = []
-  const soft: { id: WishId; row: WishRow }[] = []
   for (const wish of wishes)
     for (const row of wish.rows) {
       if (!gives.has(wish.id)) {
         rows.push(row)
         continue
       }
-      soft.push({ id: wish.id, row })
       const short = variables.push({ lower: 0, upper: Infinity, cost: 0 }) - 1
       const over = variables.push({ lower: 0, upper: Infinity, cost: 0 }) - 1
       shortfalls.push({ variable: short, unit: row.unit }, { variable: over, unit: row.unit })
       rows.push({ ...row, terms: [...row.terms, [short, 1], [over, -1]] })
     }
-  return { program: { variables, rows } satisfies Program, largest, shortfalls, soft, n }
+  return { program: { variables, rows } satisfies Program, largest, shortfalls, n }
 }
 
 const NO_WISH: ReadonlySet<WishId> = new Set()
