@@ -133,6 +133,8 @@ async function make() {
                       >{{ r.name.text
                       }}<span v-if="!r.name.material" class="muted small unknown"
                         >not alone in the catalogue</span
+                      ><span v-if="r.name.confidence === 'likely'" class="muted small unknown"
+                        >read as {{ r.name.material!.name }}</span
                       ><span v-if="r.name.declaredPercent !== null" class="muted small unknown">declared</span
                       ><span v-if="r.name.maybe" class="muted small unknown">may be missing</span></span
                     ></span

@@ -58,20 +58,21 @@ const others = (names: readonly { name: string }[]) =>
         <tbody>
           <tr v-for="c in proposal.choices" :key="c.part + c.material.id">
             <td class="muted small part">{{ c.part }}</td>
-            <th scope="row">{{ capitalise(c.material.name) }}</th>
-            <td class="mono figure">{{ formatNumber(c.percent, 2, 3) }} %</td>
-            <td class="small why">
-              {{ capitalise(c.why)
-              }}<template v-if="open && c.alternatives.length"
-                ><br /><span class="muted">Or {{ others(c.alternatives) }}</span></template
+            <th scope="row">
+              {{ capitalise(c.material.name) }}
+              <span class="small muted why">{{ capitalise(c.why) }}</span>
+              <span v-if="open && c.alternatives.length" class="small why"
+                >Or {{ others(c.alternatives) }}</span
               >
-            </td>
+            </th>
+            <td class="mono figure">{{ formatNumber(c.percent, 2, 3) }} %</td>
           </tr>
           <tr>
             <td class="muted small part">rest</td>
-            <th scope="row">Distilled water</th>
+            <th scope="row">
+              Distilled water <span class="small muted why">Takes what is left to 100</span>
+            </th>
             <td class="mono figure">{{ formatNumber(water, 2) }} %</td>
-            <td class="small why">Takes what is left to 100</td>
           </tr>
         </tbody>
       </table>
@@ -106,6 +107,10 @@ const others = (names: readonly { name: string }[]) =>
   gap: 1rem;
   padding: 0.875rem 1rem;
 }
+.jar {
+  align-self: start;
+  height: 16rem;
+}
 .body {
   display: grid;
   gap: 0.375rem;
@@ -137,16 +142,13 @@ td {
 .part {
   width: 5.5rem;
 }
-th {
-  width: 13rem;
-}
 .figure {
   width: 5rem;
   text-align: right;
   white-space: nowrap;
 }
 .why {
-  padding-right: 0;
+  display: block;
 }
 .misses {
   display: grid;
@@ -173,12 +175,6 @@ footer {
   }
   .part {
     display: none;
-  }
-  .why {
-    display: none;
-  }
-  th {
-    width: auto;
   }
 }
 </style>
