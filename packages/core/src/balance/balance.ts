@@ -5,15 +5,7 @@ import type { LineRef } from '../formula/schema.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { resolveLine } from '../materials/resolve.ts'
 import type { Program, Row, Solver, Variable } from '../solve/lp.ts'
-import {
-  hlbCarriers,
-  isNatural,
-  wantedHlb,
-  wishesOf,
-  type Wish,
-  type Wishes,
-  type WishId,
-} from './wishes.ts'
+import { hlbCarriers, isNatural, wantedHlb, wishesOf, type Wish, type Wishes, type WishId } from './wishes.ts'
 
 export interface Change {
   at: LineRef
