@@ -232,8 +232,44 @@ function outcome(a: Assessment, start: Start, least: Least, context: BalanceCont
   }
 }
 
-/** Rounds until the oils, which other wishes may change, and the HLB that they want agree. */
-const HLB_ROUNDS = 8
+/** HLB within which what the oils want and what the emulsifiers are to meet agree; the values are good to 1. */
+const HLB_AGREES = 0.02
+const HLB_ROUNDS = 14
+
+/**
+ * The least change at an HLB that the oils of the result really want: other wishes may change the oils, and with them
+ * what they want. What they want lies between the lowest and the highest of the oils, so a bracket always closes;
+ * regula falsi with halved ends (Illinois).
+ */
+function meetHlb(a: Assessment, start: Start, wishesFor: (hlb: number) => Wish[], solver: Solver) {
+  const values = a.lines.flatMap((l, i) =>
+    start.percents[i]! > 0 && l.material?.requiredHlb ? [l.material.requiredHlb.value] : [],
+  )
+  let low = { at: Math.min(...values), gap: null as number | null }
+  let high = { at: Math.max(...values), gap: null as number | null }
+  let hlb = wantedHlb(a.lines, start.percents)!
+  let found: { list: Wish[]; best: Least; gap: number } | null = null
+  for (let round = 0; round < HLB_ROUNDS; round++) {
+    const list = wishesFor(hlb)
+    const best = leastChange(solver, start, list, NO_WISH)
+    if (!best) return found ?? { list, best: null }
+    const gap = (wantedHlb(a.lines, best.percents) ?? hlb) - hlb
+    if (!found || Math.abs(gap) < Math.abs(found.gap)) found = { list, best, gap }
+    if (Math.abs(gap) < HLB_AGREES) break
+    if (gap > 0) {
+      if (low.gap !== null && high.gap !== null) high = { ...high, gap: high.gap / 2 }
+      low = { at: hlb, gap }
+    } else {
+      if (low.gap !== null && high.gap !== null) low = { ...low, gap: low.gap / 2 }
+      high = { at: hlb, gap }
+    }
+    hlb =
+      low.gap !== null && high.gap !== null
+        ? low.at + ((high.at - low.at) * low.gap) / (low.gap - high.gap)
+        : Math.min(high.at, Math.max(low.at, hlb + gap))
+  }
+  return found!
+}
 
 /**
  * Changes the amounts as little as the wishes allow: first the largest change of any line, as a share of itself, is
@@ -246,16 +282,11 @@ export function balance(a: Assessment, wishes: Wishes, context: BalanceContext, 
   const doseFactors = a.lines.map((l) => resolveLine(l.source, context.catalogue).doseFactor)
   const wishesFor = (hlb: number | null) =>
     wishesOf({ a, wishes, doseFactors, priceOf: context.priceOf, hlb })
-  let hlb = hlbCarriers(a.lines).length > 0 ? wantedHlb(a.lines, start.percents) : null
-  let list = wishesFor(hlb)
-  let best = leastChange(solver, start, list, NO_WISH)
-  for (let round = 0; best && wishes.hlb && hlb !== null && round < HLB_ROUNDS; round++) {
-    const next = wantedHlb(a.lines, best.percents)
-    if (next === null || Math.abs(next - hlb) < 0.005) break
-    hlb = next
-    list = wishesFor(hlb)
-    best = leastChange(solver, start, list, NO_WISH)
-  }
+  const hlb = hlbCarriers(a.lines).length > 0 ? wantedHlb(a.lines, start.percents) : null
+  const { list, best } =
+    wishes.hlb && hlb !== null
+      ? meetHlb(a, start, wishesFor, solver)
+      : { list: wishesFor(hlb), best: leastChange(solver, start, wishesFor(hlb), NO_WISH) }
   if (best) return { status: 'done', ...outcome(a, start, best, context) }
 
   const conflict = contradiction(solver, start, list)
