@@ -248,6 +248,7 @@ test('a material of one’s own is changed and taken out again, with a way back'
   await dialog.getByRole('button', { name: 'Make' }).click()
   await expect(page.getByRole('heading', { name: 'Samphire glycerite' })).toBeVisible()
   await page.getByRole('button', { name: 'Change', exact: true }).click()
+  await expect(page.getByRole('dialog').getByLabel('Name', { exact: true })).toBeFocused()
   await page.getByLabel('Usual range from, percent').fill('1')
   await page.getByLabel('Usual range to, percent').fill('4')
   await page.getByRole('button', { name: 'Save', exact: true }).click()
