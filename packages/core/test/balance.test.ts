@@ -168,6 +168,13 @@ describe('what cannot be had', () => {
     expect(result.conflictIds).toEqual(['hlb'])
     expect(result.missed.find((m) => m.about === 'HLB')!.reached).toBeCloseTo(4.3, 1)
   })
+  it('asks no HLB of water in oil', () => {
+    const f = formula([
+      phase('Water', 'water', [['aqua', 'fill']]),
+      phase('Oil', 'oil', [['squalane', 20], ['sunflower oil', 5], ['polyglyceryl-3 diisostearate', 4]]), // prettier-ignore
+    ])
+    expect(run(f, { hlb: true })).toMatchObject({ status: 'done', changes: [] })
+  })
   it('keeps enough water for an emulsion', () => {
     const result = run(cream(), { oilPhasePercent: 95, keepActives: true })
     expect(result.status).toBe('impossible')

@@ -92,6 +92,13 @@ describe('a brief', () => {
     expect(why({ constraints: ['vegan'], actives: [{ material: 'lanolin', percent: 2 }] })).toContain('comes from an animal') // prettier-ignore
     expect(why({ actives: [{ material: 'moonwort', percent: 2 }] })).toContain('not known')
   })
+  it('thickens a gel whatever richness was wished for before, and makes no cleanser without surfactants', () => {
+    const gel = { ...BRIEF.product, kind: 'gel' as const }
+    for (const p of proposalsFor({ product: gel, richness: 'butter' }))
+      expect(p.choices.map((c) => c.part)).toContain('thickener')
+    const result = propose({ ...BRIEF, product: { ...gel, kind: 'cleanser' } }, catalogue, ANYTHING)
+    expect(result).toMatchObject({ status: 'impossible' })
+  })
   it('uses nothing but the shelf when asked to', () => {
     const shelf = ['caprylic-capric-triglyceride', 'helianthus-annuus-seed-oil', 'butyrospermum-parkii-butter', 'cetearyl-olivate-sorbitan-olivate', 'cetyl-alcohol', 'glycerin', 'xanthan-gum', 'phenoxyethanol-ethylhexylglycerin', 'tocopherol', 'sodium-phytate', 'panthenol'] // prettier-ignore
     const proposals = proposalsFor({ constraints: ['only-shelf'] }, { ...ANYTHING, onShelf: new Set(shelf) })

@@ -80,6 +80,13 @@ describe('what can be', () => {
     expect(line.fewest).toBe(3)
     expect(of('aqua').least).toBeGreaterThan(50)
   })
+  it('lets what may be missing be nothing, or more than its place in the list', () => {
+    const { ranges } = rangesOf('Aqua, Glycerin, Xanthan Gum [+/- Mica]', { kind: 'other' })!
+    const mica = ranges.find((r) => r.name.key === 'mica')!
+    expect(mica.least).toBe(0)
+    expect(mica.greatest).toBeGreaterThan(1)
+    expect(mica.draft).toBe(0)
+  })
   it('says that nothing fits when a label contradicts itself', () => {
     expect(rangesOf('Aqua, Niacinamide 10%, Glycerin 20%')).toBeNull()
     expect(rangesOf('Phenoxyethanol, Xanthan Gum')).toBeNull()

@@ -70,6 +70,18 @@ describe('the method of a formula', () => {
     expect(gum('overnight').ahead).not.toBeNull()
     expect(openChoices(assess(f))).toContain('gum')
   })
+  it('neither wets nor weighs a second time what was left to swell', () => {
+    const f = cream({
+      water: [
+        ['sodium hyaluronate', 0.2],
+        ['gum arabic', 2],
+      ],
+    })
+    const { steps } = methodOf(assess(f))
+    const told = steps.filter((s) => /gum arabic/.test(`${s.title} ${s.detail}`)).map((s) => s.kind)
+    expect(told).toEqual(['ahead'])
+    expect(steps.find((s) => s.key.startsWith('weigh-'))!.detail).not.toContain('hyaluronate')
+  })
   it('heats and cools nothing that is made cold', () => {
     const kinds = methodOf(assess(simple([['glycerin', 4], ['xanthan gum', 0.4], PRESERVED]))).steps.map((s) => s.kind) // prettier-ignore
     expect(kinds).not.toContain('heat')

@@ -234,6 +234,8 @@ function outcome(a: Assessment, start: Start, least: Least, context: BalanceCont
 
 /** HLB within which what the oils want and what the emulsifiers are to meet agree; the values are good to 1. */
 const HLB_AGREES = 0.02
+/** Further apart than this it is not called met. */
+const HLB_KEPT = 0.1
 const HLB_ROUNDS = 14
 
 /**
@@ -249,10 +251,12 @@ function meetHlb(a: Assessment, start: Start, wishesFor: (hlb: number) => Wish[]
   let high = { at: Math.max(...values), gap: null as number | null }
   let hlb = wantedHlb(a.lines, start.percents)!
   let found: { list: Wish[]; best: Least; gap: number } | null = null
+  const settled = () => found !== null && Math.abs(found.gap) < HLB_KEPT
   for (let round = 0; round < HLB_ROUNDS; round++) {
     const list = wishesFor(hlb)
     const best = leastChange(solver, start, list, NO_WISH)
-    if (!best) return found ?? { list, best: null }
+    // What was met at another figure is not what the oils want: only a settled one counts.
+    if (!best) return settled() ? found! : { list, best: null }
     const gap = (wantedHlb(a.lines, best.percents) ?? hlb) - hlb
     if (!found || Math.abs(gap) < Math.abs(found.gap)) found = { list, best, gap }
     if (Math.abs(gap) < HLB_AGREES) break
@@ -282,7 +286,9 @@ export function balance(a: Assessment, wishes: Wishes, context: BalanceContext, 
   const doseFactors = a.lines.map((l) => resolveLine(l.source, context.catalogue).doseFactor)
   const wishesFor = (hlb: number | null) =>
     wishesOf({ a, wishes, doseFactors, priceOf: context.priceOf, hlb })
-  const hlb = hlbCarriers(a.lines).length > 0 ? wantedHlb(a.lines, start.percents) : null
+  // In water in oil the figures tell the type only; they are no amount to meet.
+  const counts = a.emulsion?.type === 'oil-in-water' && hlbCarriers(a.lines).length > 0
+  const hlb = counts ? wantedHlb(a.lines, start.percents) : null
   const { list, best } =
     wishes.hlb && hlb !== null
       ? meetHlb(a, start, wishesFor, solver)

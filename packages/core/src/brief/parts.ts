@@ -9,7 +9,7 @@ export function addThickener(bench: Bench, draft: Draft, turn: number) {
   const a = bench.assess(draft.formula())
   const emulsion = a.emulsion !== null
   const has = a.lines.some((l) => l.material?.emulsifier?.role === 'polymeric')
-  if (has || bench.brief.product.kind === 'toner' || bench.brief.richness === 'butter') return
+  if (has || bench.brief.product.kind === 'toner' || (emulsion && bench.brief.richness === 'butter')) return
   const list = thickenerCandidates(a, bench.catalogue).filter((c) => usable(bench, c) && !c.current)
   const pick = list[Math.min(turn, list.length - 1)]
   if (!pick) {

@@ -102,6 +102,11 @@ function finish(bench: Bench, draft: Draft, title: string): Proposal | null {
  * oils and in what stands beside. Where it cannot be done, says why and what to change.
  */
 export function propose(brief: Brief, catalogue: Catalogue, context: BriefContext): Proposals {
+  if (brief.product.kind === 'cleanser')
+    return {
+      status: 'impossible',
+      why: ['A cleanser is built on surfactants, which are not proposed here: start from an empty sheet.'],
+    }
   const bench = new Bench(brief, catalogue, context)
   const emulsion = EMULSIONS.has(brief.product.kind) && !bench.wants('no-oil')
   const start = startOf(bench, emulsion)

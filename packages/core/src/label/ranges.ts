@@ -49,13 +49,15 @@ const OIL_PHASE: Partial<Record<Kind, [number, number]>> = {
 const cap = (value: number) => Math.min(100, value)
 
 interface Bounds {
+  /** Under “may contain”: outside the order, at any amount or none. */
+  maybe: boolean
   lower: number
   upper: number
   typical: number | null
   bound: string
 }
 
-function boundsOf(name: LabelName, context: LabelContext): Bounds {
+function boundsOf(name: LabelName, context: LabelContext): Omit<Bounds, 'maybe'> {
   const lower = name.maybe ? 0 : LISTED
   if (name.declaredPercent !== null)
     return {
@@ -125,9 +127,11 @@ function commonRows(list: LabelList, context: LabelContext): Row[] {
 /** The program with the first `line` names at 1 % or more, in falling order, and the others at 1 % or less. */
 function programFor(bounds: readonly Bounds[], rows: readonly Row[], line: number): Program | null {
   const variables: Variable[] = bounds.map((b, i) =>
-    i < line
-      ? { lower: Math.max(b.lower, ANY_ORDER), upper: b.upper, cost: 0 }
-      : { lower: b.lower, upper: Math.min(b.upper, ANY_ORDER), cost: 0 },
+    b.maybe
+      ? { lower: b.lower, upper: b.upper, cost: 0 }
+      : i < line
+        ? { lower: Math.max(b.lower, ANY_ORDER), upper: b.upper, cost: 0 }
+        : { lower: b.lower, upper: Math.min(b.upper, ANY_ORDER), cost: 0 },
   )
   if (variables.some((v) => v.lower > v.upper + 1e-12)) return null
   const order: Row[] = []
@@ -148,9 +152,11 @@ function draftOf(program: Program, bounds: readonly Bounds[], solver: Solver) {
   bounds.forEach((b, i) => {
     // What leads the list, nearly always water, takes the rest.
     if (i === 0 && b.bound === 'nothing known') return
-    const typical = b.bound.startsWith('declared')
-      ? b.upper
-      : Math.min(b.typical ?? b.upper, b.upper, fade(i))
+    const typical = b.maybe
+      ? 0
+      : b.bound.startsWith('declared')
+        ? b.upper
+        : Math.min(b.typical ?? b.upper, b.upper, fade(i))
     const away = variables.push({ lower: 0, upper: Infinity, cost: 1 / Math.max(0.1, typical) }) - 1
     rows.push({ terms: [[i, 1], [away, -1]], lower: -Infinity, upper: typical }) // prettier-ignore
     rows.push({ terms: [[i, 1], [away, 1]], lower: typical, upper: Infinity }) // prettier-ignore
@@ -171,20 +177,22 @@ export function labelRanges(list: LabelList, context: LabelContext, solver: Solv
   const { names } = list
   const n = names.length
   if (n === 0) return null
-  const bounds = names.map((name) => boundsOf(name, context))
+  const bounds = names.map((name): Bounds => ({ ...boundsOf(name, context), maybe: name.maybe }))
+  // They come last in the list.
+  const ordered = names.filter((name) => !name.maybe).length
   const rows = commonRows(list, context)
   const least = bounds.map(() => Infinity)
   const greatest = bounds.map(() => -Infinity)
   let line = null as { fewest: number; most: number } | null
   let best = null as { values: number[]; away: number; line: number } | null
   let worse = 0
-  for (let m = 1; m <= n; m++) {
+  for (let m = 1; m <= ordered; m++) {
     const program = programFor(bounds, rows, m)
     if (!program) continue
     // What could not widen a range is not asked.
     const ends = names.flatMap((_, i) => {
       const { lower, upper } = program.variables[i]!
-      const most = Math.min(upper, i < m ? 100 / (i + 1) : 1)
+      const most = bounds[i]!.maybe ? upper : Math.min(upper, i < m ? 100 / (i + 1) : 1)
       return [
         ...(least[i]! > lower + 1e-9 ? [{ variable: i, most: false }] : []),
         ...(greatest[i]! < most - 1e-9 ? [{ variable: i, most: true }] : []),

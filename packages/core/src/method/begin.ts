@@ -1,7 +1,7 @@
 import type { Assessment } from '../assess/types.ts'
 import { formatCelsius, formatGrams, listWords, sayNumber } from '../text/format.ts'
 import { heatingMinutes } from './cooling.ts'
-import { CYCLES, isGum, weighMinutes, type Part, type Writer } from './writer.ts'
+import { CYCLES, isGum, swellsAhead, weighMinutes, type Part, type Writer } from './writer.ts'
 
 /** Stocks, concentrates and what swells for hours come before everything else. */
 export function aheadSteps(w: Writer, a: Assessment, after: string[]): string[] {
@@ -42,7 +42,7 @@ export function aheadSteps(w: Writer, a: Assessment, after: string[]): string[] 
       ]
     }
     const hours = m.hydrationHours
-    if (hours && hours.max >= 2) {
+    if (hours && swellsAhead(m)) {
       seen.add(m.id)
       return [
         w.add({
@@ -62,6 +62,9 @@ export function aheadSteps(w: Writer, a: Assessment, after: string[]): string[] 
   })
 }
 
+/** What swells ahead was weighed then. */
+const toWeigh = (p: Part) => p.lines.filter((l) => !swellsAhead(l.material))
+
 /** Minutes that a wetted gum rests, by school. */
 const REST = { rest: 25, 'at-once': 0, overnight: 720 } as const
 type GumSchool = keyof typeof REST
@@ -69,13 +72,13 @@ const restSays = (rest: number) =>
   rest > 0 ? ` Let it rest ${rest >= 60 ? 'overnight' : `${rest} minutes`}.` : ''
 
 export function premix(w: Writer, p: Part, choices: { gum: GumSchool }, after: string[]): string {
-  const gums = p.lines.filter((l) => isGum(l.material))
+  const gums = p.lines.filter((l) => isGum(l.material) && !swellsAhead(l.material))
   const weighed = w.add({
     key: `weigh-${p.id}`,
     kind: 'weigh',
     title: `Weigh ${p.letter}, ${p.name}`,
-    detail: listWords(p.lines.map((l) => l.label)),
-    hands: weighMinutes(p.lines),
+    detail: listWords(toWeigh(p).map((l) => l.label)),
+    hands: weighMinutes(toWeigh(p)),
     after,
     letter: p.letter,
     equipment: ['small beaker', 'watch glass'],
@@ -111,14 +114,17 @@ export function mainPhase(
     key: `weigh-${p.id}`,
     kind: 'weigh',
     title: `Weigh ${p.letter}, ${p.name}`,
-    detail: listWords(p.lines.map((l) => l.label)),
-    hands: weighMinutes(p.lines),
+    detail: listWords(toWeigh(p).map((l) => l.label)),
+    hands: weighMinutes(toWeigh(p)),
     after,
     letter: p.letter,
     equipment: [p.role === 'oil' ? 'heat-proof beaker' : 'large heat-proof beaker'],
   })
   let last = weighed
-  const gums = p.role === 'oil' ? [] : p.lines.filter((l) => isGum(l.material) && l.material!.slurry)
+  const gums =
+    p.role === 'oil'
+      ? []
+      : p.lines.filter((l) => isGum(l.material) && l.material!.slurry && !swellsAhead(l.material))
   if (gums.length > 0) {
     const rest = REST[choices.gum]
     const slurry = gums[0]!.material!.slurry!

@@ -4,7 +4,7 @@ import { aheadSteps, combine, mainPhase, premix } from './begin.ts'
 import type { MethodChoices } from './choices.ts'
 import { coolAndAdd, finish } from './finish.ts'
 import type { Step } from './steps.ts'
-import { isGum, partsOf, PRESERVING, Writer } from './writer.ts'
+import { isGum, partsOf, PRESERVING, swellsAhead, Writer } from './writer.ts'
 
 /** The schools that are taken where a formula says nothing. */
 export const DEFAULT_CHOICES = {
@@ -23,7 +23,10 @@ export function openChoices(a: Assessment): (keyof typeof DEFAULT_CHOICES)[] {
   const emulsion = a.emulsion?.type === 'oil-in-water' && a.formula.phases.some((p) => p.role === 'oil')
   const late = a.formula.phases.some((p) => p.role === 'cool-down' && p.lines.length > 0)
   const gums = lines.some(
-    (l) => isGum(l.material) && (l.phaseSource.role === 'premix' || l.material!.slurry !== undefined),
+    (l) =>
+      isGum(l.material) &&
+      !swellsAhead(l.material) &&
+      (l.phaseSource.role === 'premix' || l.material!.slurry !== undefined),
   )
   const preserved = lines.some((l) => PRESERVING(l) && l.phaseSource.role === 'cool-down')
   return [

@@ -31,6 +31,10 @@ export const weighMinutes = (lines: readonly AssessedLine[]) => 1 + lines.length
 /** Rounds of blending while it cools, and minutes between them, by how fast the emulsifier sets. */
 export const CYCLES = { fast: [2, 3], medium: [3, 6], slow: [4, 8] } as const
 
+/** Swells for so long that it is begun before the rest; hours. */
+export const SWELLS_HOURS = 2
+export const swellsAhead = (m: Material | null) => (m?.hydrationHours?.max ?? 0) >= SWELLS_HOURS
+
 export const isGum = (m: Material | null) => m !== null && (m.kind === 'gum' || m.kind === 'polymer')
 
 export interface Part {

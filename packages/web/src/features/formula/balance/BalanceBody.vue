@@ -122,7 +122,7 @@ function take() {
           >
           <span v-if="oilError" class="error-text" role="alert">{{ oilError }}</span>
         </li>
-        <li v-if="a.emulsion">
+        <li v-if="a.emulsion?.type === 'oil-in-water'">
           <label class="check"
             ><Checkbox v-model="hlb" binary /> the emulsifiers meet the HLB of the oils</label
           >
