@@ -1,5 +1,5 @@
 import type { Assessment, AssessedLine } from '../assess/types.ts'
-import { isEmulsifier, isOil } from '../emulsion/emulsion.ts'
+import { inOilPhase, isEmulsifier, isOil } from '../emulsion/emulsion.ts'
 import { NO_MINIMUM } from '../findings/usage.ts'
 import type { LineRef } from '../formula/schema.ts'
 import { limitsFor } from '../materials/legal.ts'
@@ -64,8 +64,6 @@ const CHOSEN: ReadonlySet<MaterialKind> = new Set<MaterialKind>([
 ])
 export const isChosen = (m: Material | null) => m !== null && CHOSEN.has(m.kind)
 
-const inOilPhase = (m: Material | null) =>
-  m !== null && (isOil(m) || m.kind === 'fatty-alcohol' || isEmulsifier(m))
 export const isNatural = (m: Material | null) =>
   m !== null && m.origin !== 'synthetic' && m.origin !== 'unknown'
 
@@ -126,7 +124,9 @@ export function wishesOf(context: WishContext): Wish[] {
       says: `an oil phase of ${sayNumber(x)} %`,
       rows: [
         {
-          terms: all.filter((i) => inOilPhase(a.lines[i]!.material)).map((i) => [i, 1]),
+          terms: all
+            .filter((i) => a.lines[i]!.material && inOilPhase(a.lines[i]!.material!))
+            .map((i) => [i, 1]),
           lower: x,
           upper: x,
           unit: 1,

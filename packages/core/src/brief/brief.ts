@@ -41,6 +41,11 @@ export interface BriefContext {
 
 const wants = (brief: Brief, c: Constraint) => brief.constraints.includes(c)
 
+const EMULSIONS: ReadonlySet<string> = new Set(['lotion', 'cream', 'butter', 'leave-in'])
+/** Whether a brief asks for oils in water; without oil a cream becomes a gel. */
+export const asksEmulsion = (brief: Pick<Brief, 'product' | 'constraints'>) =>
+  EMULSIONS.has(brief.product.kind) && !brief.constraints.includes('no-oil')
+
 /** Above this a material has to be melted, °C. */
 const MELTED_C = 30
 const SCENTED = new Set(['essential-oil', 'fragrance', 'hydrosol'])

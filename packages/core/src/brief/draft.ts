@@ -1,10 +1,10 @@
 import { assess } from '../assess/assess.ts'
 import type { Assessment } from '../assess/types.ts'
-import { findAll, isCaution } from '../findings/index.ts'
-import type { Finding } from '../findings/types.ts'
+import { relevantFindings } from '../emulsion/choose.ts'
+import { countFindings } from '../findings/index.ts'
 import type { Formula, Line, Phase, Role } from '../formula/schema.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
-import type { Material, MaterialKind } from '../materials/schema.ts'
+import { usualRole, type Material, type MaterialKind } from '../materials/schema.ts'
 import { ruledOut, type Brief, type BriefContext, type Choice } from './brief.ts'
 
 export const HOT_C = 72
@@ -100,11 +100,10 @@ export class Draft {
   }
 }
 
-export const relevant = (a: Assessment) => findAll(a).filter((f) => !isCaution(f))
-export const count = (findings: readonly Finding[], severity: Finding['severity']) =>
-  findings.filter((f) => f.severity === severity).length
-export const burden = (findings: readonly Finding[]) =>
-  1000 * count(findings, 'stop') + 30 * count(findings, 'check') + 3 * count(findings, 'note')
+const burden = (a: Assessment) => {
+  const counts = countFindings(relevantFindings(a))
+  return 1000 * counts.stop + 30 * counts.check + 3 * counts.note
+}
 
 /** Puts each material in, judges the whole again, and ranks what brings the least trouble. */
 export function rankIn(
@@ -114,11 +113,11 @@ export function rankIn(
   place: (m: Material) => { role: Role; percent: number },
   likes: (m: Material) => number = () => 0,
 ): { material: Material; percent: number; role: Role; burden: number }[] {
-  const before = burden(relevant(bench.assess(draft.formula())))
+  const before = burden(bench.assess(draft.formula()))
   return materials
     .map((material) => {
       const { role, percent } = place(material)
-      const after = burden(relevant(bench.assess(draft.with(role, material, percent).formula())))
+      const after = burden(bench.assess(draft.with(role, material, percent).formula()))
       return {
         material,
         role,
@@ -134,9 +133,7 @@ export function rankIn(
 /** Where an active goes: what the heat would spoil comes last. */
 export function roleFor(m: Material, hot: boolean): Role {
   if (hot && m.heatMaxC !== undefined && m.heatMaxC < HOT_C) return 'cool-down'
-  if (m.phase === 'any') return 'water'
-  if (m.phase === 'oil' && m.kind !== 'oil') return 'oil'
-  return m.phase
+  return usualRole(m)
 }
 
 /** Comfortable middle for what has no wish of its own. */

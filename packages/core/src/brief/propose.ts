@@ -4,7 +4,15 @@ import type { Finding } from '../findings/types.ts'
 import type { Formula } from '../formula/schema.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { formatRange, listWords, sayPercent } from '../text/format.ts'
-import { FATTY_OF, OIL_PHASE_OF, ruledOut, type Brief, type BriefContext, type Choice } from './brief.ts'
+import {
+  asksEmulsion,
+  FATTY_OF,
+  OIL_PHASE_OF,
+  ruledOut,
+  type Brief,
+  type BriefContext,
+  type Choice,
+} from './brief.ts'
 import { Bench, Draft, roleFor, targetIn } from './draft.ts'
 import { addEmulsion, emulsifiersFor, FAMILY_WORDS, familyOf } from './emulsion.ts'
 import {
@@ -31,8 +39,6 @@ export type Proposals =
   | { status: 'done'; proposals: Proposal[] }
   /** Why there is nothing to propose, and what to change. */
   | { status: 'impossible'; why: string[] }
-
-const EMULSIONS = new Set(['lotion', 'cream', 'butter', 'leave-in'])
 
 /** Faults of the wishes themselves, before anything is chosen. */
 function faultsOf(bench: Bench, draft: Draft): string[] {
@@ -108,7 +114,7 @@ export function propose(brief: Brief, catalogue: Catalogue, context: BriefContex
       why: ['A cleanser is built on surfactants, which are not proposed here: start from an empty sheet.'],
     }
   const bench = new Bench(brief, catalogue, context)
-  const emulsion = EMULSIONS.has(brief.product.kind) && !bench.wants('no-oil')
+  const emulsion = asksEmulsion(brief)
   const start = startOf(bench, emulsion)
   const faults = faultsOf(bench, start)
   if (faults.length > 0) return { status: 'impossible', why: faults }

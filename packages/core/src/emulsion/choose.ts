@@ -5,7 +5,7 @@ import { saltPercent, saltStoodBy } from '../findings/thickener.ts'
 import type { Finding } from '../findings/types.ts'
 import { applyEdit, type Edit } from '../formula/edit.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
-import type { Material } from '../materials/schema.ts'
+import { usualRole, type Material } from '../materials/schema.ts'
 import { formatRange, sayNumber } from '../text/format.ts'
 
 /** One system for this formula: what it would take, what it would change, and why. */
@@ -92,8 +92,7 @@ function mainLine(a: Assessment, test: (m: Material) => boolean): AssessedLine |
 
 /** The first phase that suits a material; where there is none, the one that stands. */
 function phaseFor(a: Assessment, m: Material, fallback: number): number {
-  const role = m.phase === 'any' ? 'water' : m.phase
-  const found = a.formula.phases.findIndex((p) => p.role === role)
+  const found = a.formula.phases.findIndex((p) => p.role === usualRole(m))
   return found >= 0 ? found : fallback
 }
 

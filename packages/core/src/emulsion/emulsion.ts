@@ -52,6 +52,9 @@ export const isEmulsifier = (material: Material) =>
     ? EMULSIFYING.has(material.emulsifier.role)
     : material.kind === 'emulsifier' && material.own === true
 
+/** What counts as oil phase: oils, fatty alcohols and emulsifiers. */
+export const inOilPhase = (m: Material) => isOil(m) || m.kind === 'fatty-alcohol' || isEmulsifier(m)
+
 const SOAP_ACIDS = new Set(['stearic-acid', 'palmitic-acid', 'oleic-acid', 'cera-alba'])
 const SOAP_BASES = new Set([
   'sodium-hydroxide',

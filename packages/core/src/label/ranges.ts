@@ -1,8 +1,8 @@
-import { isEmulsifier, isOil } from '../emulsion/emulsion.ts'
+import { inOilPhase } from '../emulsion/emulsion.ts'
 import type { Formula, Kind, Phase, Product, Role } from '../formula/schema.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { limitsFor } from '../materials/legal.ts'
-import type { Material } from '../materials/schema.ts'
+import { usualRole, type Material } from '../materials/schema.ts'
 import type { Program, Row, Solver, Variable } from '../solve/lp.ts'
 import { substanceSources, type LabelList, type LabelName } from './list.ts'
 
@@ -96,8 +96,6 @@ function boundsOf(name: LabelName, context: LabelContext): Omit<Bounds, 'maybe'>
     bound: free ? 'nothing known' : 'usual range',
   }
 }
-
-const inOilPhase = (m: Material) => isOil(m) || m.kind === 'fatty-alcohol' || isEmulsifier(m)
 
 /** Rows that hold wherever the 1 % line is. */
 function commonRows(list: LabelList, context: LabelContext): Row[] {
@@ -260,7 +258,6 @@ export function labelFormula(result: LabelRanges, context: LabelContext & { name
   const sources = substanceSources(catalogue)
   const left = new Map(result.ranges.map((r) => [r.name.key, r.draft]))
   const lines: DraftLine[] = []
-  const role = (m: Material): Role => (m.phase === 'any' ? 'water' : m.phase)
   const shareIn = (blend: Material, key: string) =>
     (sources.get(key) ?? []).find((s) => s.material === blend)?.share ?? 0
   for (const { blend, keys } of blendsFor(result.ranges, catalogue)) {
@@ -273,7 +270,7 @@ export function labelFormula(result: LabelRanges, context: LabelContext & { name
       if (share > 0) left.set(r.name.key, Math.max(0, left.get(r.name.key)! - (percent * share) / 100))
     }
     keys.forEach((key) => left.delete(key))
-    lines.push({ material: blend.id, percent, role: role(blend), water: false })
+    lines.push({ material: blend.id, percent, role: usualRole(blend), water: false })
   }
   for (const r of result.ranges) {
     const percent = left.get(r.name.key)
@@ -282,7 +279,7 @@ export function labelFormula(result: LabelRanges, context: LabelContext & { name
     lines.push({
       material: m?.id ?? r.name.text,
       percent: m?.strengthPercent ? Math.min(100, (percent * 100) / m.strengthPercent) : percent,
-      role: m ? role(m) : 'other',
+      role: m ? usualRole(m) : 'other',
       water: m?.kind === 'water',
     })
   }

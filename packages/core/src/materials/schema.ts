@@ -190,3 +190,6 @@ export type PhGrade = (typeof PH_GRADES)[number]
 export type Cover = NonNullable<Material['cover']>
 
 export const hasTrait = (material: Material, trait: Trait) => material.traits?.includes(trait) ?? false
+
+/** Role of the phase that a material usually goes into; what goes anywhere goes into the water. */
+export const usualRole = (material: Material) => (material.phase === 'any' ? 'water' : material.phase)

@@ -14,7 +14,7 @@ export const DEFAULT_CHOICES = {
   cooling: 'air',
   ending: 'adjust-first',
   gum: 'rest',
-} as const satisfies Required<Omit<MethodChoices, never>>
+} as const satisfies MethodChoices
 
 /** Which of the choices make a difference to a formula. */
 export function openChoices(a: Assessment): (keyof typeof DEFAULT_CHOICES)[] {

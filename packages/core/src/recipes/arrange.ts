@@ -1,6 +1,6 @@
 import { isOil } from '../emulsion/emulsion.ts'
 import { LIMITS, type Line, type Phase, type Role } from '../formula/schema.ts'
-import type { Material } from '../materials/schema.ts'
+import { usualRole, type Material } from '../materials/schema.ts'
 import { shorten } from '../text/format.ts'
 import type { LineAnswer, ReadLine } from './build.ts'
 import type { Ingredient } from './lines.ts'
@@ -63,7 +63,7 @@ function roleOf(list: readonly { material: Material | null; percent: number | nu
   const sums = new Map<Role, number>()
   for (const { material, percent, fill } of list) {
     if (!material) continue
-    const role: Role = material.phase === 'any' ? 'water' : material.phase
+    const role = usualRole(material)
     sums.set(role, (sums.get(role) ?? 0) + (fill ? 50 : (percent ?? 0.1)))
   }
   return [...sums].sort((x, y) => y[1] - x[1])[0]?.[0] ?? 'other'
@@ -81,10 +81,7 @@ export function phasesOf(
     const emulsion = entries.some((e) => e.w.material && isOil(e.w.material))
     if (!emulsion) return [{ name: 'All', role: roleOf(entries.map((e) => ({ ...e.read, material: likely(e.w) }))), lines: entries.map((e) => lineOf(e.w, e.read)) }] // prettier-ignore
     remarks.push('No phases are named: lines are put where their materials usually go.')
-    const roles = entries.map((e): Role => {
-      const phase = e.w.material?.phase ?? 'water'
-      return phase === 'any' ? 'water' : phase
-    })
+    const roles = entries.map((e): Role => (e.w.material ? usualRole(e.w.material) : 'water'))
     return ORDER.flatMap((role): Phase[] => {
       const own = entries.filter((_, i) => roles[i] === role)
       return own.length > 0

@@ -62,9 +62,6 @@ export interface BuiltRecipe {
 const OIL_DENSITY = 0.92
 const midpoint = (a: { min: number; max: number }) => (a.min + a.max) / 2
 const tidy = (percent: number) => Number(percent.toFixed(4))
-const ingredients = (recipe: Recipe) =>
-  recipe.lines.flatMap((l, line) => (l.kind === 'ingredient' ? [{ line, row: l }] : []))
-
 /** Grams of a volume by the density that is known, else of water or of an oil, and says so. */
 function massOf(
   amount: RecipeAmount,
@@ -111,8 +108,7 @@ function bareUnitOf(
     return 'grams'
   }
   const sum = bare.reduce((s, v) => s + v, 0)
-  const fills = amounts.some((a) => a?.kind === 'fill')
-  const unit = sum <= 100.5 && (fills || sum > 90) ? 'percent' : sum > 100.5 ? 'grams' : 'percent'
+  const unit = sum > 100.5 ? 'grams' : 'percent'
   remarks.push(
     unit === 'percent'
       ? 'Numbers without a unit are read as percents.'
@@ -149,8 +145,8 @@ const hasStrength = (m: Material | null) =>
  */
 export function buildRecipe(recipe: Recipe, answers: Answers, catalogue: Catalogue): BuiltRecipe {
   const remarks: string[] = []
-  const list = ingredients(recipe).flatMap(({ line, row }) =>
-    row.kind === 'ingredient' ? [{ line, ingredient: row.ingredient, phase: row.phase }] : [],
+  const list = recipe.lines.flatMap((l, line) =>
+    l.kind === 'ingredient' ? [{ line, ingredient: l.ingredient, phase: l.phase }] : [],
   )
   const bare = bareUnitOf(recipe, list, remarks)
   const work: Working[] = list.map(({ line, ingredient, phase }) => {
@@ -226,7 +222,7 @@ export function buildRecipe(recipe: Recipe, answers: Answers, catalogue: Catalog
   return {
     formula,
     lines,
-    questions: questionsOf({ recipe, work, lines, gap, answers, batchKnown, remarks: [] }),
+    questions: questionsOf({ recipe, work, lines, gap, answers, batchKnown }),
     knownPercent,
     gapPercent: answers.fillWithWater && gap !== null && gap > 0.05 ? null : gap,
     remarks,
@@ -326,7 +322,6 @@ function questionsOf(q: {
   gap: number | null
   answers: Answers
   batchKnown: boolean
-  remarks: string[]
 }): Question[] {
   const questions: Question[] = []
   if (!q.batchKnown)

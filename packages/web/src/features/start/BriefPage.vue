@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import {
+  asksEmulsion,
   capitalise,
   CONSTRAINTS,
   countFindings,
   LIMITS,
   NEED_WORDS,
   NEEDS,
+  OIL_PHASE_OF,
   parseAmount,
   parseNumber,
   USUAL_BATCH,
@@ -52,13 +54,17 @@ const wish = reactive<Pick<Brief, 'richness' | 'absorption' | 'feel' | 'need'>>(
 const constraints = ref<Constraint[]>([])
 const actives = ref<{ material: string; label: string; amount: string }[]>([])
 
-const RICHNESS: { value: Brief['richness']; label: string }[] = [
-  { value: 'milk', label: 'Milk, 9 % oil phase' },
-  { value: 'lotion', label: 'Lotion, 16 %' },
-  { value: 'cream', label: 'Cream, 24 %' },
-  { value: 'rich-cream', label: 'Rich cream, 32 %' },
-  { value: 'butter', label: 'Emulsified butter, 44 %' },
-]
+const RICHNESS_WORDS: Record<Brief['richness'], string> = {
+  milk: 'Milk',
+  lotion: 'Lotion',
+  cream: 'Cream',
+  'rich-cream': 'Rich cream',
+  butter: 'Emulsified butter',
+}
+const RICHNESS = (Object.keys(RICHNESS_WORDS) as Brief['richness'][]).map((value) => ({
+  value,
+  label: `${RICHNESS_WORDS[value]}, ${OIL_PHASE_OF[value]} % oil phase`,
+}))
 const ABSORPTION: { value: Brief['absorption']; label: string }[] = [
   { value: 'fast', label: 'Fast, leaves little behind' },
   { value: 'medium', label: 'Middling' },
@@ -80,10 +86,7 @@ const CONSTRAINT_WORDS: Record<Constraint, string> = {
   'low-budget': 'Low budget',
   'only-shelf': 'Only what is on my shelf',
 }
-const EMULSIONS = ['lotion', 'cream', 'butter', 'leave-in']
-const isEmulsion = computed(
-  () => EMULSIONS.includes(product.value.kind) && !constraints.value.includes('no-oil'),
-)
+const isEmulsion = computed(() => asksEmulsion({ product: product.value, constraints: constraints.value }))
 watch(
   () => product.value.kind,
   (kind) => {
