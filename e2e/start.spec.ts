@@ -43,6 +43,12 @@ test('a pasted recipe is shown line by line, asks what is missing, and becomes a
   await page.getByLabel('Percent of phenoxyethanol').fill('0,9')
   await page.keyboard.press('Enter')
   await expect(page.getByText('7 ingredients, nothing missing')).toBeVisible()
+  // Another line of the text changes; what was answered stays.
+  await page
+    .getByLabel('Paste it as it is: text or a table')
+    .fill(RECIPE.replace('Glycerine - 4 %', 'Glycerine - 5 %'))
+  await expect(page.getByLabel('Percent of glycerin')).toHaveValue('5')
+  await expect(page.getByText('7 ingredients, nothing missing')).toBeVisible()
   await page.getByRole('button', { name: 'Make the formula' }).click()
   await expect(page.getByLabel('Name of the formula')).toHaveValue('Fog Horn lotion')
   await saved(page)

@@ -168,7 +168,7 @@ async function start(index: number) {
 
 <template>
   <StartFrame way="brief" title="Start from a brief">
-    <section class="card give" aria-label="The brief">
+    <section class="card start-card" aria-label="The brief">
       <FormField id="brief-page-name" label="Name">
         <InputText
           id="brief-page-name"
@@ -253,7 +253,7 @@ async function start(index: number) {
     </section>
 
     <section class="out" aria-labelledby="brief-out" :aria-busy="busy">
-      <header>
+      <header class="start-head">
         <h2 id="brief-out">Proposals</h2>
         <p class="muted small" role="status">
           {{
@@ -289,11 +289,6 @@ async function start(index: number) {
 </template>
 
 <style scoped>
-.give {
-  display: grid;
-  gap: 0.75rem;
-  padding: 1rem;
-}
 .two {
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
@@ -342,16 +337,5 @@ legend {
 .out {
   display: grid;
   gap: 0.75rem;
-}
-header {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: 0.25rem 1rem;
-  min-height: 1.5rem;
-}
-h2 {
-  font-size: 1.0625rem;
 }
 </style>

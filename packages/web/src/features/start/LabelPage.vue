@@ -49,7 +49,7 @@ async function make() {
 
 <template>
   <StartFrame way="label" title="Start from an ingredient list">
-    <section class="card give" aria-label="The list">
+    <section class="card start-card" aria-label="The list">
       <FormField id="label-text" label="Paste the list in the order of the label">
         <Textarea
           id="label-text"
@@ -76,8 +76,8 @@ async function make() {
       <ProductFields v-model="product" />
     </section>
 
-    <section class="card result" aria-labelledby="label-title" :aria-busy="busy">
-      <header>
+    <section class="card start-card" aria-labelledby="label-title" :aria-busy="busy">
+      <header class="start-head">
         <h2 id="label-title">What the order allows</h2>
         <p v-if="answer" class="muted small" role="status">
           {{ answer.list.names.length }} {{ answer.list.names.length === 1 ? 'name' : 'names'
@@ -89,7 +89,7 @@ async function make() {
           >
         </p>
       </header>
-      <p v-if="!answer && !failed" class="muted none">
+      <p v-if="!answer && !failed" class="muted start-none">
         A label tells the order, not the amounts. From order, sum, caps of law, usual ranges and the kind of
         product, the least and the most of each ingredient are worked out, and one plausible draft among the
         many that would print the same list.
@@ -176,29 +176,6 @@ async function make() {
 </template>
 
 <style scoped>
-.give,
-.result {
-  display: grid;
-  gap: 0.75rem;
-  padding: 1rem;
-}
-.give :deep(textarea) {
-  width: 100%;
-}
-header {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: 0.25rem 1rem;
-}
-h2 {
-  font-size: 1.0625rem;
-}
-.none {
-  max-width: 36rem;
-  padding: 0.5rem 0 1rem;
-}
 .table {
   overflow-x: auto;
 }

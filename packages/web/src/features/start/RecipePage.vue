@@ -49,7 +49,8 @@ const problem = ref<string | null>(null)
 const product = ref<Product>({ kind: 'lotion', site: 'body', rinse: 'leave-on', region: 'EU' })
 const name = ref('')
 const batch = ref('')
-const answers = reactive<{ lines: Record<number, LineAnswer>; fillWithWater: boolean }>({
+/** Answers by the words of their line, so that they stay when other lines of the text change. */
+const answers = reactive<{ lines: Record<string, LineAnswer>; fillWithWater: boolean }>({
   lines: {},
   fillWithWater: false,
 })
@@ -70,11 +71,23 @@ watch([text, cells, () => materials.catalogue], () => {
   clearTimeout(timer)
   timer = setTimeout(read, 120)
 })
-// Other words are other lines: what was answered for the old ones no longer fits.
-watch([text, cells], () => {
-  answers.lines = {}
-  answers.fillWithWater = false
+// Water fills the gap of the recipe that it was asked for.
+watch([text, cells], () => (answers.fillWithWater = false))
+
+/** The words of each line; the second of two equal ones has its number. */
+const keys = computed(() => {
+  const seen = new Map<string, number>()
+  return (recipe.value?.lines ?? []).map((line) => {
+    const n = (seen.get(line.text) ?? 0) + 1
+    seen.set(line.text, n)
+    return `${n} ${line.text}`
+  })
 })
+const lineAnswers = computed(() =>
+  Object.fromEntries(
+    keys.value.flatMap((key, i) => (answers.lines[key] ? [[i, { ...answers.lines[key] }]] : [])),
+  ),
+)
 
 const batchGrams = computed(() => {
   const value = Number(batch.value.replace(',', '.'))
@@ -91,7 +104,7 @@ const built = computed(() =>
         recipe.value,
         {
           product: { ...product.value },
-          lines: { ...answers.lines },
+          lines: lineAnswers.value,
           fillWithWater: answers.fillWithWater,
           ...(name.value.trim() ? { name: name.value.trim() } : {}),
           ...(batchGrams.value ? { batchGrams: batchGrams.value } : {}),
@@ -119,7 +132,8 @@ const batchQuestion = computed(() => built.value?.questions.find((q) => q.kind =
 const open = computed(() => built.value?.questions.length ?? 0)
 
 function answer(index: number, patch: LineAnswer) {
-  answers.lines[index] = { ...answers.lines[index], ...patch }
+  const key = keys.value[index]!
+  answers.lines[key] = { ...answers.lines[key], ...patch }
 }
 
 async function take(file: File | undefined) {
@@ -165,7 +179,7 @@ async function make() {
 
 <template>
   <StartFrame way="recipe" title="Start from a recipe">
-    <section class="card give" aria-label="The recipe">
+    <section class="card start-card give" aria-label="The recipe">
       <FormField id="recipe-text" label="Paste it as it is: text or a table">
         <Textarea
           id="recipe-text"
@@ -228,8 +242,8 @@ async function make() {
       <ProductFields v-model="product" />
     </section>
 
-    <section class="card understood" aria-labelledby="understood-title">
-      <header>
+    <section class="card start-card" aria-labelledby="understood-title">
+      <header class="start-head">
         <h2 id="understood-title">What was understood</h2>
         <p v-if="built" class="muted small" role="status">
           {{ ingredientCount }} {{ ingredientCount === 1 ? 'ingredient' : 'ingredients' }},
@@ -243,7 +257,7 @@ async function make() {
       <Notice v-else-if="tooMany" kind="stop"
         >A formula holds {{ LIMITS.lines }} lines; this has {{ ingredientCount }}. Leave some out.</Notice
       >
-      <p v-if="!built && !tooLong" class="muted none">
+      <p v-if="!built && !tooLong" class="muted start-none">
         Percents, grams, millilitres, spoons and drops are read, “to 100” and ranges too, in lists and tables,
         with or without phases. Every line shows what became of it before anything is made.
       </p>
@@ -295,14 +309,7 @@ async function make() {
 </template>
 
 <style scoped>
-.give,
-.understood {
-  display: grid;
-  gap: 0.75rem;
-  padding: 1rem;
-}
 .give :deep(textarea) {
-  width: 100%;
   font-family: var(--mono);
   font-size: 0.875rem;
 }
@@ -314,20 +321,6 @@ async function make() {
 }
 .file {
   overflow-wrap: anywhere;
-}
-header {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: 0.25rem 1rem;
-}
-h2 {
-  font-size: 1.0625rem;
-}
-.none {
-  max-width: 34rem;
-  padding: 0.5rem 0 1rem;
 }
 .remarks {
   display: grid;

@@ -112,3 +112,5 @@ nav a.on {
   }
 }
 </style>
+
+<style src="./start.css"></style>
