@@ -175,7 +175,7 @@ describe('backups', () => {
     versions: [],
   }
   it('come back as they were', () => {
-    const backup = { savedAt: '2026-02-01T00:00:00Z', formulas: [one], materials: [], lots: [], changes: [] }
+    const backup = { savedAt: '2026-02-01T00:00:00Z', formulas: [one], materials: [], lots: [], changes: [], batches: [] } // prettier-ignore
     expect(readFile(writeBackup(backup))).toEqual({ kind: 'backup', backup })
   })
   it('are refused whole when one formula in them is broken, and say which', () => {
@@ -185,6 +185,7 @@ describe('backups', () => {
       materials: [],
       lots: [],
       changes: [],
+    batches: [],
     })
     expect(failure(text).message).toMatch(/^formulas\[1\]: batchGrams/)
   })

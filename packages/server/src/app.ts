@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import compression from 'compression'
 import express, { type Express, type Request, type Response } from 'express'
 import helmet from 'helmet'
+import { instruments } from './instruments.ts'
 
 const HASHED = /-[\w-]{8}\.\w+$/
 const YEAR = 365 * 24 * 3600
@@ -50,6 +51,7 @@ export function createApp(root: string): Express {
     }),
   )
   app.use(compression())
+  app.use('/instruments', instruments())
 
   const sendPage = (_req: Request, res: Response) => {
     res.setHeader('Cache-Control', 'no-cache')

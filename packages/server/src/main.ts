@@ -17,7 +17,11 @@ try {
   const server = await listen(createApp(root), wanted ?? DEFAULT_PORT, wanted === undefined ? SPARE_PORTS : 0)
   process.stdout.write(`Omblet is at http://localhost:${portOf(server)}/ (Ctrl C stops it)\n`)
   for (const signal of ['SIGINT', 'SIGTERM'] as const)
-    process.once(signal, () => server.close(() => process.exit(0)))
+    process.once(signal, () => {
+      server.close(() => process.exit(0))
+      // Instruments speak without end.
+      server.closeAllConnections()
+    })
 } catch (error) {
   process.stderr.write(`Omblet: ${error instanceof Error ? error.message : String(error)}\n`)
   process.exit(1)

@@ -90,3 +90,72 @@ describe('the server', () => {
     expect(() => createApp(join(tmpdir(), 'nowhere-at-all'))).toThrow(/npm run build/)
   })
 })
+
+describe('simulated instruments', () => {
+  const formula = {
+    format: 'omblet-formula',
+    formatVersion: 1,
+    name: 'Quay water',
+    batchGrams: 100,
+    scaleResolutionGrams: 0.01,
+    product: { kind: 'toner', site: 'face', rinse: 'leave-on', region: 'EU' },
+    phases: [{ name: 'Water', role: 'water', lines: [{ material: 'aqua', fill: true }, { material: 'citric acid', percent: 1 }] }], // prettier-ignore
+  }
+  const post = (path: string, body: unknown) =>
+    fetch(`${base}/instruments${path}`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(body),
+    })
+  const setUp = async (more = {}) => {
+    const res = await post('', { formula, seed: 4, ...more })
+    expect(res.status).toBe(201)
+    return ((await res.json()) as { id: string }).id
+  }
+  /** Lines of a stream until one is as wanted; the stream is then let go. */
+  async function until(path: string, wanted: (line: string) => boolean): Promise<string> {
+    const stop = new AbortController()
+    const res = await fetch(`${base}/instruments${path}`, { signal: stop.signal })
+    let rest = ''
+    for await (const chunk of res.body!.pipeThrough(new TextDecoderStream())) {
+      const lines = (rest + chunk).split('\r\n')
+      rest = lines.pop()!
+      const found = lines.find(wanted)
+      if (found !== undefined) {
+        stop.abort()
+        return found
+      }
+    }
+    throw new Error('the stream ended')
+  }
+
+  it('speak in lines and show what is poured', async () => {
+    const id = await setUp()
+    await post(`/${id}/hands`, { do: 'place', vessel: 'A' })
+    await until(`/${id}/scale`, (l) => l.endsWith('steady'))
+    await post(`/${id}/hands`, { do: 'tare' })
+    const truth = await post(`/${id}/hands`, { do: 'pour', line: 0, grams: 20 })
+    expect(((await truth.json()) as { vessels: { grams: number }[] }).vessels[0]!.grams).toBe(20)
+    expect(await until(`/${id}/scale`, (l) => /mass (19|20)\.\d+ g steady/.test(l))).toMatch(/(19\.9[89]|20\.0[012])/)
+  })
+  it('end their stream when they are unplugged, and come back', async () => {
+    const id = await setUp()
+    await post(`/${id}/hands`, { do: 'plug', instrument: 'ph', in: false })
+    expect((await fetch(`${base}/instruments/${id}/ph`)).status).toBe(503)
+    await post(`/${id}/hands`, { do: 'plug', instrument: 'ph', in: true })
+    expect(await until(`/${id}/ph`, () => true)).toBe('ph none')
+  })
+  it('answer what they do not understand with a sentence', async () => {
+    const id = await setUp()
+    for (const [path, body, status] of [
+      ['', { formula: { name: 'x' } }, 400],
+      [`/${id}/hands`, { do: 'pour', line: -1, grams: 2 }, 400],
+      [`/${id}/hands`, { do: 'pour', line: 0, grams: 2 }, 409],
+      ['/nowhere/hands', { do: 'tare' }, 404],
+    ] as const) {
+      const res = await post(path, body)
+      expect(res.status).toBe(status)
+      expect(((await res.json()) as { error: string }).error.length).toBeGreaterThan(10)
+    }
+  })
+})

@@ -4,6 +4,7 @@ import type { Formula } from '../formula/schema.ts'
 import { FactChange } from '../materials/changes.ts'
 import { Lot } from '../materials/lots.ts'
 import { Material } from '../materials/schema.ts'
+import { BATCH_VERSION, toBatch, type BatchFile } from '../bench/batch-file.ts'
 
 export const BACKUP_VERSION = 1
 
@@ -31,6 +32,7 @@ const BackupShape = z.looseObject({
   materials: z.array(Material).default([]),
   lots: z.array(Lot).default([]),
   changes: z.array(FactChange).default([]),
+  batches: z.array(z.unknown()).default([]),
 })
 
 export interface BackupVersion {
@@ -56,14 +58,15 @@ export interface Backup {
   lots: Lot[]
   /** Changed facts of catalogue materials. */
   changes: FactChange[]
+  batches: BatchFile[]
 }
 
 /** What an imported file turned out to be. */
-export type Imported = { kind: 'formula'; formula: Formula } | { kind: 'backup'; backup: Backup }
+export type Imported = { kind: 'formula'; formula: Formula } | { kind: 'backup'; backup: Backup } | { kind: 'batch'; batch: BatchFile }
 
-function formulaAt(value: unknown, where: string): Formula {
+function inside<T>(read: (value: unknown) => T, value: unknown, where: string): T {
   try {
-    return toFormula(value)
+    return read(value)
   } catch (error) {
     if (error instanceof ReadError) throw new ReadError(`${where}: ${error.message}`, error.field)
     throw error
@@ -80,36 +83,38 @@ function toBackup(value: unknown): Backup {
   }
   const parsed = BackupShape.safeParse(value)
   if (!parsed.success) throw firstIssue(parsed.error)
-  const { savedAt, formulas, materials, lots, changes } = parsed.data
+  const { savedAt, formulas, materials, lots, changes, batches } = parsed.data
   return {
     savedAt,
     materials,
     lots,
     changes,
+    batches: batches.map((b, i) => inside(toBatch, b, `batches[${i}]`)),
     formulas: formulas.map(({ id, createdAt, updatedAt, formula, versions }, i) => ({
       id,
       createdAt,
       updatedAt,
-      formula: formulaAt(formula, `formulas[${i}]`),
+      formula: inside(toFormula, formula, `formulas[${i}]`),
       versions: versions.map((v, j) => ({
         id: v.id,
         number: v.number,
         name: v.name,
         savedAt: v.savedAt,
-        formula: formulaAt(v.formula, `formulas[${i}].versions[${j}]`),
+        formula: inside(toFormula, v.formula, `formulas[${i}].versions[${j}]`),
       })),
     })),
   }
 }
 
-/** Reads the text of a formula file or a backup. Whole or not at all: the first fault throws `ReadError`. */
+/** Reads the text of a formula file, a batch file or a backup. Whole or not at all: the first fault throws `ReadError`. */
 export function readFile(text: string): Imported {
   const value = parseJson(text)
-  if ((value as { format?: unknown } | null)?.format === 'omblet-backup')
-    return { kind: 'backup', backup: toBackup(value) }
+  const format = (value as { format?: unknown } | null)?.format
+  if (format === 'omblet-backup') return { kind: 'backup', backup: toBackup(value) }
+  if (format === 'omblet-batch') return { kind: 'batch', batch: toBatch(value) }
   return { kind: 'formula', formula: toFormula(value) }
 }
 
 /** The text of a backup that another machine can restore. */
-export const writeBackup = (backup: Backup): string =>
-  `${JSON.stringify({ format: 'omblet-backup', formatVersion: BACKUP_VERSION, ...backup }, null, 1)}\n`
+export const writeBackup = ({ batches, ...backup }: Backup): string =>
+  `${JSON.stringify({ format: 'omblet-backup', formatVersion: BACKUP_VERSION, ...backup, batches: batches.map((b) => ({ format: 'omblet-batch', formatVersion: BATCH_VERSION, ...b })) }, null, 1)}\n`

@@ -1,7 +1,8 @@
 import type { Assessment } from '../assess/types.ts'
 import { formatCelsius, formatGrams, listWords, sayNumber } from '../text/format.ts'
 import { heatingMinutes } from './cooling.ts'
-import { CYCLES, isGum, swellsAhead, weighMinutes, type Part, type Writer } from './writer.ts'
+import type { StepLine } from './steps.ts'
+import { CYCLES, isGum, refsOf, swellsAhead, toWeigh, weighMinutes, type Part, type Writer } from './writer.ts'
 
 /** Stocks, concentrates and what swells for hours come before everything else. */
 export function aheadSteps(w: Writer, a: Assessment, after: string[]): string[] {
@@ -37,6 +38,10 @@ export function aheadSteps(w: Writer, a: Assessment, after: string[]): string[] 
           hands: 4,
           wait: 10,
           after,
+          weighs: [
+            ...refsOf([line]),
+            ...partOfWater(a, (m.reconstitutesTo - 1) * line.grams),
+          ],
           equipment: ['small beaker'],
         }),
       ]
@@ -53,6 +58,7 @@ export function aheadSteps(w: Writer, a: Assessment, after: string[]): string[] 
           hands: 5,
           wait: Math.round(hours.max * 60),
           after,
+          weighs: [...refsOf([line]), ...partOfWater(a, SWELL_PARTS * line.grams)],
           ahead: `It takes up to ${sayNumber(hours.max)} hours; overnight is easiest.`,
           equipment: ['beaker with a lid'],
         }),
@@ -62,8 +68,16 @@ export function aheadSteps(w: Writer, a: Assessment, after: string[]): string[] 
   })
 }
 
-/** What swells ahead was weighed then. */
-const toWeigh = (p: Part) => p.lines.filter((l) => !swellsAhead(l.material))
+/** Parts of water that one part of a polymer swells in (common practice: a stock of 1 to 2 %). */
+const SWELL_PARTS = 60
+/** Water of the formula that something ahead takes: at most half of it. */
+function partOfWater(a: Assessment, wanted: number): StepLine[] {
+  const water = a.lines.find((l) => l.fill && l.material?.kind === 'water') ?? a.lines.find((l) => l.material?.kind === 'water')
+  if (!water) return []
+  const d = a.amounts.resolutionGrams
+  const grams = Math.round(Math.min(wanted, water.grams / 2) / d) * d
+  return grams > 0 ? [{ phase: water.phase, line: water.line, grams: Number(grams.toPrecision(12)) }] : []
+}
 
 /** Minutes that a wetted gum rests, by school. */
 const REST = { rest: 25, 'at-once': 0, overnight: 720 } as const
@@ -79,6 +93,7 @@ export function premix(w: Writer, p: Part, choices: { gum: GumSchool }, after: s
     title: `Weigh ${p.letter}, ${p.name}`,
     detail: listWords(toWeigh(p).map((l) => l.label)),
     hands: weighMinutes(toWeigh(p)),
+    weighs: refsOf(toWeigh(p)),
     after,
     letter: p.letter,
     equipment: ['small beaker', 'watch glass'],
@@ -116,6 +131,7 @@ export function mainPhase(
     title: `Weigh ${p.letter}, ${p.name}`,
     detail: listWords(toWeigh(p).map((l) => l.label)),
     hands: weighMinutes(toWeigh(p)),
+    weighs: refsOf(toWeigh(p)),
     after,
     letter: p.letter,
     equipment: [p.role === 'oil' ? 'heat-proof beaker' : 'large heat-proof beaker'],

@@ -1,7 +1,7 @@
 import type { Assessment } from '../assess/types.ts'
 import { formatCelsius, formatGrams, formatRange, listWords } from '../text/format.ts'
 import { coolingMinutes, ROOM_C, temperatureAfter } from './cooling.ts'
-import { PRESERVING, round5, weighMinutes, type Part, type Writer } from './writer.ts'
+import { PRESERVING, refsOf, round5, toWeigh, weighMinutes, type Part, type Writer } from './writer.ts'
 
 export function coolAndAdd(
   w: Writer,
@@ -54,8 +54,9 @@ export function coolAndAdd(
       key: `weigh-${p.id}`,
       kind: 'weigh',
       title: `Weigh ${p.letter}, ${p.name}`,
-      detail: listWords(p.lines.map((l) => l.label)),
-      hands: weighMinutes(p.lines),
+      detail: listWords(toWeigh(p).map((l) => l.label)),
+      hands: weighMinutes(toWeigh(p)),
+      weighs: refsOf(toWeigh(p)),
       after: ['prepare'],
       letter: p.letter,
       equipment: ['small beaker'],
@@ -68,6 +69,7 @@ export function coolAndAdd(
           title: `Add ${listWords(now.map((l) => l.label))}`,
           detail: 'One by one, stirring after each.',
           hands: now.length + 2,
+          brings: refsOf(now),
           after: [...last, weighed],
           letter: p.letter,
           equipment: ['spatula'],
@@ -110,6 +112,7 @@ export function finish(
       title: `Add ${listWords(preservatives.map((l) => l.label))}`,
       detail: 'The preservative, at the pH where it works; stir well.',
       hands: 3,
+      brings: refsOf(preservatives),
       after,
       equipment: ['spatula'],
     })

@@ -58,6 +58,8 @@ export function methodOf(a: Assessment, edits: MethodEdits = {}): Method {
     equipment: [],
     ahead: null,
     later: false,
+    weighs: [],
+    brings: [],
     note: '',
     changed: true,
   }))

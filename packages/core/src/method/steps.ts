@@ -1,3 +1,5 @@
+import type { LineRef } from '../formula/schema.ts'
+
 export type StepKind =
   | 'prepare'
   | 'ahead'
@@ -13,6 +15,11 @@ export type StepKind =
   | 'fill'
   | 'look'
   | 'own'
+
+/** A line of the formula that is weighed in a step; with `grams` only so much of it. */
+export interface StepLine extends LineRef {
+  grams?: number
+}
 
 export interface Step {
   /** Outlives changes of the formula: made of what the step does and to which phase or material. */
@@ -32,4 +39,8 @@ export interface Step {
   ahead: string | null
   /** After the making: a day later. */
   later: boolean
+  /** What is weighed in it. */
+  weighs: StepLine[]
+  /** What was weighed before and joins the batch in it. */
+  brings: LineRef[]
 }

@@ -1,4 +1,5 @@
 import type { Assessment, AssessedLine } from '../assess/types.ts'
+import type { LineRef } from '../formula/schema.ts'
 import type { Material } from '../materials/schema.ts'
 import type { Step } from './steps.ts'
 
@@ -16,6 +17,8 @@ export class Writer {
       equipment: [],
       ahead: null,
       later: false,
+      weighs: [],
+      brings: [],
       ...draft,
       ...(draft.after ? { after: [...new Set(draft.after)] } : {}),
     })
@@ -34,6 +37,9 @@ export const CYCLES = { fast: [2, 3], medium: [3, 6], slow: [4, 8] } as const
 /** Swells for so long that it is begun before the rest; hours. */
 export const SWELLS_HOURS = 2
 export const swellsAhead = (m: Material | null) => (m?.hydrationHours?.max ?? 0) >= SWELLS_HOURS
+
+export const refsOf = (lines: readonly AssessedLine[]): LineRef[] =>
+  lines.map(({ phase, line }) => ({ phase, line }))
 
 export const isGum = (m: Material | null) => m !== null && (m.kind === 'gum' || m.kind === 'polymer')
 
@@ -71,3 +77,7 @@ export const partsOf = (a: Assessment): Part[] =>
           },
         ]
   })
+
+/** What was made ahead was weighed then. */
+export const toWeigh = (p: Part) =>
+  p.lines.filter((l) => !swellsAhead(l.material) && l.material?.reconstitutesTo === undefined)

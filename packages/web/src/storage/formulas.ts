@@ -1,4 +1,4 @@
-import type { Backup, Formula } from '@omblet/core'
+import type { Backup, BatchHead, BenchEvent, Formula } from '@omblet/core'
 import { openStore } from './db'
 import type { FormulaRecord, VersionRecord } from './schema'
 
@@ -126,12 +126,20 @@ export const setSetting = async (key: string, value: unknown) => {
 /** Everything, or the formulas of these ids, as a backup. */
 export async function collectBackup(now: string, ids?: readonly string[]): Promise<Backup> {
   const db = await openStore()
-  const tx = db.transaction(['formulas', 'versions', 'materials', 'lots', 'changes'])
+  const tx = db.transaction(['formulas', 'versions', 'materials', 'lots', 'changes', 'batches', 'events'])
   const records = (await tx.objectStore('formulas').getAll()).filter((r) => !ids || ids.includes(r.id))
   const versions = await tx.objectStore('versions').getAll()
   const materials = await tx.objectStore('materials').getAll()
   const lots = ids ? [] : await tx.objectStore('lots').getAll()
   const changes = ids ? [] : await tx.objectStore('changes').getAll()
+  const heads = ids ? [] : await tx.objectStore('batches').getAll()
+  const events = ids ? [] : await tx.objectStore('events').getAll()
+  const byBatch = new Map<string, BenchEvent[]>()
+  for (const { batch, event } of events) {
+    const own = byBatch.get(batch)
+    if (own) own.push(event)
+    else byBatch.set(batch, [event])
+  }
   return {
     savedAt: now,
     formulas: records.map(({ id, createdAt, updatedAt, formula }) => ({
@@ -146,6 +154,10 @@ export async function collectBackup(now: string, ids?: readonly string[]): Promi
     materials,
     lots,
     changes,
+    batches: heads.flatMap(({ id, code, name, formulaId, who }) => {
+      const own = byBatch.get(id)
+      return own ? [{ batch: { id, code, name, formulaId, who }, events: own, photos: [] }] : []
+    }),
   }
 }
 
@@ -163,9 +175,13 @@ export async function restoreBackup(
   backup: Backup,
   makeId: () => string,
   nameCopy: (name: string, taken: string[]) => string,
+  head: (batch: Backup['batches'][number]) => BatchHead,
 ): Promise<Restored> {
   const db = await openStore()
-  const tx = db.transaction(['formulas', 'versions', 'materials', 'lots', 'changes'], 'readwrite')
+  const tx = db.transaction(
+    ['formulas', 'versions', 'materials', 'lots', 'changes', 'batches', 'events'],
+    'readwrite',
+  )
   const formulas = tx.objectStore('formulas')
   const result: Restored = { added: 0, same: 0, copies: 0 }
   const names = (await formulas.getAll()).map((r) => r.formula.name)
@@ -197,6 +213,15 @@ export async function restoreBackup(
   }
   for (const change of backup.changes) {
     if (!(await tx.objectStore('changes').get(change.id))) writes.push(tx.objectStore('changes').put(change))
+  }
+  for (const file of backup.batches) {
+    const { id } = file.batch
+    // A batch that is here and has as much written of it stays as it is: events are never changed.
+    const here = await tx.objectStore('batches').get(id)
+    if (here && here.events >= file.events.length) continue
+    writes.push(tx.objectStore('batches').put(head(file)))
+    for (const event of file.events)
+      writes.push(tx.objectStore('events').put({ batch: id, n: event.n, event }))
   }
   await Promise.all([...writes, tx.done])
   return result

@@ -1,4 +1,4 @@
-import type { FactChange, Formula, Lot, Material } from '@omblet/core'
+import type { BatchHead, BenchEvent, FactChange, Formula, Lot, Material } from '@omblet/core'
 import type { DBSchema, IDBPDatabase, IDBPTransaction, StoreNames } from 'idb'
 
 export interface FormulaRecord {
@@ -28,6 +28,20 @@ export interface LotFile {
   blob: Blob
 }
 
+/** One event of a batch; its key is the batch and the event's number, so that no number is ever taken twice. */
+export interface EventRecord {
+  batch: string
+  n: number
+  event: BenchEvent
+}
+
+/** A photograph of a batch. It stays on this device: backups do not carry it, files of the batch do. */
+export interface PhotoRecord {
+  id: string
+  batch: string
+  blob: Blob
+}
+
 export interface OmbletDb extends DBSchema {
   formulas: { key: string; value: FormulaRecord; indexes: { updatedAt: string } }
   versions: { key: string; value: VersionRecord; indexes: { formulaId: string } }
@@ -35,6 +49,9 @@ export interface OmbletDb extends DBSchema {
   lots: { key: string; value: Lot; indexes: { material: string } }
   changes: { key: string; value: FactChange }
   files: { key: string; value: LotFile }
+  batches: { key: string; value: BatchHead; indexes: { lastAt: string } }
+  events: { key: [string, number]; value: EventRecord }
+  photos: { key: string; value: PhotoRecord; indexes: { batch: string } }
   settings: { key: string; value: { key: string; value: unknown } }
 }
 
@@ -71,6 +88,12 @@ export const UPGRADES: readonly Upgrade[] = [
   (db) => {
     db.createObjectStore('changes', { keyPath: 'id' })
     db.createObjectStore('files', { keyPath: 'lot' })
+  },
+  // Batches: what a list shows, every event, and photographs.
+  (db) => {
+    db.createObjectStore('batches', { keyPath: 'id' }).createIndex('lastAt', 'lastAt')
+    db.createObjectStore('events', { keyPath: ['batch', 'n'] })
+    db.createObjectStore('photos', { keyPath: 'id' }).createIndex('batch', 'batch')
   },
 ]
 

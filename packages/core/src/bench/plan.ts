@@ -1,0 +1,106 @@
+import { assess } from '../assess/assess.ts'
+import type { Assessment } from '../assess/types.ts'
+import { capOf } from '../findings/legal.ts'
+import type { Formula, LineRef } from '../formula/schema.ts'
+import { catalogue as known, type Catalogue } from '../materials/catalogue.ts'
+import { methodOf, type MethodStep } from '../method/method.ts'
+import { importanceOf, type Importance } from './tolerance.ts'
+
+/** A step as it is done at the table. */
+export interface BenchStep extends MethodStep {
+  /** Lines that are weighed in it; `grams` where only a part of the line is. */
+  lines: { line: number; grams: number | null }[]
+  /** Lines that join the batch in it. */
+  joins: number[]
+  /** Lines in the vessel that is heated. */
+  holds: number[]
+}
+
+export interface BenchPlan {
+  formula: Formula
+  a: Assessment
+  steps: BenchStep[]
+  /** Steps for the days after. */
+  later: MethodStep[]
+  fill: number | null
+  /** The line that water leaves from and is put back to. */
+  water: number | null
+  importance: Importance[]
+  /** Legal cap of each line, percent of the batch; Infinity without one. */
+  caps: number[]
+}
+
+/**
+ * What a frozen formula asks for at the table: the steps of its method with what is weighed in each. A line that no step
+ * weighs (its step was taken out of the method) gets a step of its own before filling; an adjuster belongs to the first
+ * measuring of pH.
+ */
+export function benchPlan(formula: Formula, catalogue: Catalogue = known): BenchPlan {
+  const a = assess(formula, catalogue)
+  const method = methodOf(a, formula.method)
+  const indexOf = (ref: LineRef) => a.lines.findIndex((l) => l.phase === ref.phase && l.line === ref.line)
+  const premixes = a.lines.flatMap((l, i) => (l.phaseSource.role === 'premix' ? [i] : []))
+  const firstWater = method.steps.find((s) => s.key.startsWith('mix-') && s.title.startsWith('Stir what was'))
+  const steps = method.steps
+    .filter((s) => !s.later)
+    .map((step): BenchStep => {
+      const own = a.lines.flatMap((l, i) => (a.phases[l.phase]!.letter === step.letter ? [i] : []))
+      return {
+        ...step,
+        lines: step.weighs.map((ref) => ({ line: indexOf(ref), grams: ref.grams ?? null })),
+        joins: step.brings.map(indexOf),
+        holds: step.kind === 'heat' ? (firstWater?.letter === step.letter ? [...own, ...premixes] : own) : [],
+      }
+    })
+  const adjusters = a.lines.flatMap((l, i) => (l.phaseSource.role === 'adjust' ? [i] : []))
+  const measuring = steps.find((s) => s.kind === 'ph')
+  if (measuring) measuring.lines.push(...adjusters.map((line) => ({ line, grams: null })))
+  const weighed = new Set(steps.flatMap((s) => s.lines.filter((l) => l.grams === null).map((l) => l.line)))
+  const left = a.lines.flatMap((l, i) => (!weighed.has(i) && (l.grams > 0 || l.fill) ? [i] : []))
+  if (left.length > 0) {
+    const at = steps.findIndex((s) => s.kind === 'fill')
+    const rest: BenchStep = {
+      ...REST,
+      lines: left.map((line) => ({ line, grams: null })),
+      joins: left,
+      holds: [],
+    }
+    steps.splice(at < 0 ? steps.length : at, 0, rest)
+  }
+  return {
+    formula,
+    a,
+    steps,
+    later: method.steps.filter((s) => s.later),
+    fill: a.amounts.fillIndex,
+    water: waterLine(a),
+    importance: a.lines.map((_, i) => importanceOf(a, i)),
+    caps: a.lines.map((_, i) => capOf(a, i)?.maxPercent ?? Infinity),
+  }
+}
+
+const REST: MethodStep = {
+  key: 'weigh-rest',
+  kind: 'weigh',
+  title: 'Weigh what no step names',
+  detail: 'Its step was taken out of the method.',
+  hands: 3,
+  wait: 0,
+  after: [],
+  letter: null,
+  equipment: [],
+  ahead: null,
+  later: false,
+  weighs: [],
+  brings: [],
+  note: '',
+  changed: false,
+}
+
+function waterLine(a: Assessment): number | null {
+  const waters = a.lines
+    .map((l, i) => ({ l, i }))
+    .filter(({ l }) => l.material?.kind === 'water' || l.material?.kind === 'hydrosol')
+  const best = waters.find(({ l }) => l.fill) ?? waters.sort((x, y) => y.l.grams - x.l.grams)[0]
+  return best?.i ?? null
+}

@@ -1,0 +1,186 @@
+import { difference, type LineChange } from '../formula/versions.ts'
+import type { Formula } from '../formula/schema.ts'
+import { adjusterName } from '../ph/log.ts'
+import { capitalise, formatGrams, sayNumber } from '../text/format.ts'
+import { actualFormula } from './actual.ts'
+import type { BatchState } from './state.ts'
+
+export type BatchStatus = 'running' | 'paused' | 'finished' | 'discarded'
+
+export const statusOf = (s: Pick<BatchState, 'paused' | 'finished'>): BatchStatus =>
+  s.finished ? (s.finished.outcome === 'kept' ? 'finished' : 'discarded') : s.paused ? 'paused' : 'running'
+
+/** What a list of batches shows of one, kept beside its events. */
+export interface BatchHead {
+  id: string
+  code: string
+  name: string
+  formulaId: string | null
+  who: string
+  status: BatchStatus
+  startedAt: string
+  lastAt: string
+  /** Title of the step that is worked on. */
+  step: string
+  stepsDone: number
+  steps: number
+  targetGrams: number
+  filledGrams: number | null
+  events: number
+}
+
+export function headOf(info: Pick<BatchHead, 'id' | 'code' | 'name' | 'formulaId' | 'who'>, s: BatchState): BatchHead {
+  return {
+    id: info.id,
+    code: info.code,
+    name: info.name,
+    formulaId: info.formulaId,
+    who: info.who,
+    status: statusOf(s),
+    startedAt: s.start.at,
+    lastAt: s.events.at(-1)!.at,
+    step: s.plan.steps[s.at]?.title ?? 'All steps are over',
+    stepsDone: s.marks.size,
+    steps: s.plan.steps.length,
+    targetGrams: s.totalTarget,
+    filledGrams: s.finished?.filledGrams ?? null,
+    events: s.events.length,
+  }
+}
+
+/**
+ * A code for a batch: initials of the formula, month and day, and a number from the second of that day on
+ * (`HF-1126`, `HF-1126-2`). `day` as `2026-11-26`.
+ */
+export function batchCode(name: string, day: string, taken: readonly string[]): string {
+  const words = name.normalize('NFKD').replace(/[^\p{L}\p{N} ]/gu, '').split(/\s+/).filter(Boolean) // prettier-ignore
+  const initials = words.slice(0, 2).map((w) => w[0]!.toUpperCase()).join('') || 'B' // prettier-ignore
+  const stem = `${initials}-${day.slice(5, 7)}${day.slice(8, 10)}`
+  const used = new Set(taken.map((c) => c.toUpperCase()))
+  if (!used.has(stem)) return stem
+  for (let n = 2; ; n++) if (!used.has(`${stem}-${n}`)) return `${stem}-${n}`
+}
+
+/** Grams to make so that so many containers of so many mL can be filled: volume times density, and what stays behind. */
+export const gramsForContainers = (c: { count: number; ml: number; density: number; lossPercent: number }) =>
+  (c.count * c.ml * c.density) / (1 - c.lossPercent / 100)
+
+/** Grams that were made: what was weighed and dosed, with water as it stands now; samples are part of it. */
+export const madeGrams = (s: BatchState) => actualFormula(s)?.batchGrams ?? 0
+
+/** Filled over made, percent; null before it was filled. */
+export function yieldPercent(s: BatchState): number | null {
+  const filled = s.finished?.filledGrams
+  const made = madeGrams(s)
+  return filled === undefined || made <= 0 ? null : (100 * filled) / made
+}
+
+/** What went otherwise than planned, as sentences in the order in which it happened. */
+export function deviations(s: BatchState): { n: number; text: string }[] {
+  const { a, steps } = s.plan
+  const d = a.amounts.resolutionGrams
+  const title = (key: string | null) => steps.find((x) => x.key === key)?.title ?? 'A step'
+  const label = (i: number) => a.lines[i]?.label ?? 'a line'
+  const list = s.events.flatMap((e): { n: number; text: string }[] => {
+    if (s.undone.has(e.n)) return []
+    const say = (text: string) => [{ n: e.n, text: capitalise(text) }]
+    switch (e.type) {
+      case 'step':
+        return e.how === 'skip' ? say(`Left out: ${title(e.step)}${e.reason ? ` (${e.reason})` : ''}.`) : []
+      case 'accept': {
+        const l = s.lines[e.line]!
+        const off = l.target > 0 ? (100 * (l.weighed - l.target)) / l.target : 0
+        return say(
+          `${label(e.line)}: ${formatGrams(l.weighed, d)} instead of ${formatGrams(l.target, d)} (${off >= 0 ? '+' : ''}${sayNumber(off, 1)} %), left so.`,
+        )
+      }
+      case 'scale':
+        return say(
+          e.all
+            ? `The batch was made larger by ${sayNumber((e.factor - 1) * 100, 1)} %.`
+            : `${e.lines.length} lines were made larger by ${sayNumber((e.factor - 1) * 100, 1)} %.`,
+        )
+      case 'take-out':
+        return say(`${formatGrams(e.grams, d)} ${label(e.line)} taken out again.`)
+      case 'discard':
+        return say(`${e.lines.length} weighings thrown away and begun anew${e.reason ? `: ${e.reason}` : ''}.`)
+      case 'dilution':
+        return say(
+          `${label(e.line)} weighed as a dilution in ${label(e.carrier)}: ${formatGrams(e.soluteGrams, d)} and ${formatGrams(e.carrierGrams, d)}, of which ${formatGrams(e.usedGrams, d)}.`,
+        )
+      case 'dose':
+        return s.doses.some((x) => x.n === e.n && x.line === null)
+          ? say(`${formatGrams(e.grams, d)} ${adjusterName(e.material).toLowerCase()}, ${sayNumber(e.strengthPercent)} %, added, which the formula does not name.`) // prettier-ignore
+          : []
+      case 'pause':
+        return say(`Paused${e.reason ? `: ${e.reason}` : ''}.`)
+      case 'note':
+        return e.symptom ? say(`Something looked wrong: ${e.text}`) : []
+      default:
+        return []
+    }
+  })
+  const left = s.evaporated - s.putBack
+  if (left > d && s.finished)
+    list.push({ n: s.events.length, text: `${formatGrams(left, d)} water left and was not put back.` })
+  return list
+}
+
+/** Changes of a line smaller than this part of it are how weighing is, not a change of the formula. */
+const NOISE = 0.03
+
+/**
+ * What a batch did otherwise than its formula and could be taken over: lines that are off by more than 3 % of
+ * themselves, left out, or added while the pH was set. The q.s. line follows by itself.
+ */
+export function provedChanges(s: BatchState): (LineChange & { id: string })[] {
+  const actual = actualFormula(s)
+  if (!actual) return []
+  const fill = s.plan.fill === null ? null : s.plan.a.lines[s.plan.fill]!.source.material
+  return difference(s.plan.formula, actual)
+    .filter(
+      (c) =>
+        c.material !== fill &&
+        c.kind !== 'moved' &&
+        !(c.kind === 'amount' && Math.abs((c.after ?? 0) / (c.before || 1) - 1) < NOISE),
+    )
+    .map((c, i) => ({ ...c, id: `${c.material} ${i}` }))
+}
+
+/** The formula with some of the proved changes in it, in percent, as the next version. */
+export function withProved(formula: Formula, s: BatchState, ids: ReadonlySet<string>): Formula {
+  const actual = actualFormula(s)
+  if (!actual) return formula
+  const chosen = provedChanges(s).filter((c) => ids.has(c.id))
+  const tidy = (percent: number) => Number(percent.toFixed(2))
+  let next = formula
+  for (const c of chosen) {
+    if (c.kind === 'added') {
+      const line = actual.phases.flatMap((p) => p.lines).find((l) => l.material === c.material)!
+      const { grams: _g, ...rest } = line
+      const added = { ...rest, percent: Number(c.after!.toFixed(4)) }
+      const at = next.phases.findIndex((p) => p.role === 'adjust')
+      const phases =
+        at >= 0
+          ? next.phases.map((p, i) => (i === at ? { ...p, lines: [...p.lines, added] } : p))
+          : [...next.phases, { name: 'Adjust pH', role: 'adjust' as const, belowC: 40, lines: [added] }]
+      next = { ...next, phases } as Formula
+      continue
+    }
+    let done = false
+    next = {
+      ...next,
+      phases: next.phases.map((p) => ({
+        ...p,
+        lines: p.lines.flatMap((l) => {
+          if (done || l.material !== c.material || l.fill) return [l]
+          done = true
+          if (c.kind === 'removed') return []
+          const { grams: _g, ...rest } = l
+          return [{ ...rest, percent: tidy(c.after!) }]
+        }),
+      })),
+    }
+  }
+  return next
+}

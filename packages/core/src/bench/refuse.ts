@@ -1,0 +1,51 @@
+import { AFTERWARDS, UNDOABLE, type Happening } from './events.ts'
+import type { BatchState } from './state.ts'
+
+/** Why something cannot happen to a batch now, as a sentence; null when it can. */
+export function refusal(s: BatchState, h: Happening): string | null {
+  if (s.finished && !AFTERWARDS.has(h.type))
+    return 'This batch is finished and stays as it was made. Write a correction beside it.'
+  if (!s.finished && h.type === 'correction') return 'The batch is not finished: put it right where it stands.'
+  const lines = s.plan.a.lines.length
+  if ('line' in h && h.line >= lines) return 'The formula has no such line.'
+  switch (h.type) {
+    case 'start':
+      return 'The batch has begun already.'
+    case 'weigh':
+      return h.grams > 0 ? null : 'Nothing was weighed. Pour, then take the reading.'
+    case 'take-out': {
+      const has = s.lines[h.line]!.weighed
+      return h.grams > has + 1e-6 ? `Only ${has} g of it is in; no more can come out.` : null
+    }
+    case 'dilution':
+      return h.usedGrams > h.soluteGrams + h.carrierGrams + 1e-6
+        ? 'More of the dilution was used than was made. Check the three weights.'
+        : h.carrier === h.line || h.carrier >= lines
+          ? 'A dilution needs another line of the formula as its carrier.'
+          : null
+    case 'undo': {
+      const event = s.events[h.of]
+      if (!event) return 'There is no such entry.'
+      if (!UNDOABLE.has(event.type)) return 'This entry stays: go back to its step and do it anew.'
+      return s.undone.has(h.of) ? 'It was taken back already.' : null
+    }
+    case 'step':
+      return h.how === 'skip' && !h.reason?.trim() ? 'Say why the step is left out.' : null
+    case 'resume':
+      return s.paused ? null : 'The batch is not paused.'
+    default:
+      return null
+  }
+}
+
+/** What an event takes from a lot, grams; negative where an entry that is taken back gives it back. */
+export function lotUse(events: readonly { type: string }[], h: Happening): { lot: string; grams: number } | null {
+  if (h.type === 'weigh' || h.type === 'dose') return h.lot ? { lot: h.lot, grams: h.grams } : null
+  if (h.type === 'dilution') return h.lot ? { lot: h.lot, grams: h.soluteGrams } : null
+  if (h.type === 'undo') {
+    const of = events[h.of] as Happening | undefined
+    const use = of && of.type !== 'undo' ? lotUse(events, of) : null
+    return use ? { lot: use.lot, grams: -use.grams } : null
+  }
+  return null
+}

@@ -1,0 +1,167 @@
+import { assess } from '../assess/assess.ts'
+import { findAll, isCaution } from '../findings/index.ts'
+import type { Finding } from '../findings/types.ts'
+import type { Catalogue } from '../materials/catalogue.ts'
+import { formatGrams, sayNumber, sayPercent } from '../text/format.ts'
+import { actualFormula } from './actual.ts'
+import type { BenchEvent, Happening } from './events.ts'
+import { expectedOf, foldBatch, looseDoses, type BatchState } from './state.ts'
+import { atResolution } from './tolerance.ts'
+
+export type RemedyId = 'accept' | 'take-out' | 'scale-all' | 'scale-phase' | 'discard'
+
+export interface PourRemedy {
+  id: RemedyId
+  title: string
+  detail: string
+  happenings: Happening[]
+  /** Lines that have to be topped up, with what is still to weigh of each. */
+  topUps: { line: number; grams: number }[]
+  /** Size of the batch afterwards, grams. */
+  totalGrams: number
+  /** Percent of the line in the batch afterwards. */
+  percent: number
+  /** Stops and checks that this brings and the formula did not have. */
+  findings: Finding[]
+}
+
+/** More than this much larger, a batch may not fit its beaker. */
+const LARGE = 1.25
+
+/**
+ * What can be done about a line that was over-poured, the least harmful first: let it be and record the true percents,
+ * take out, scale everything up, scale its phase, or begin the phase anew. Each is played through, so that what it
+ * brings is known beforehand.
+ */
+export function pourRemedies(s: BatchState, index: number, catalogue?: Catalogue): PourRemedy[] {
+  const { plan } = s
+  const line = s.lines[index]!
+  const d = plan.a.amounts.resolutionGrams
+  const over = atResolution(line.weighed - line.target, d)
+  if (over <= 0 || line.target <= 0) return []
+  const label = plan.a.lines[index]!.label
+  const factor = line.weighed / line.target
+  const phase = plan.a.lines[index]!.phase
+  const inPhase = s.lines.filter((l) => plan.a.lines[l.index]!.phase === phase)
+  const fill = plan.fill === null ? null : s.lines[plan.fill]!
+  const fillOpen = fill !== null && index !== plan.fill && expectedOf(fill) > fill.weighed + d / 2
+  const planned = new Set(findingKeys(findAll(plan.a)))
+  const grams = (g: number) => formatGrams(g, d)
+
+  const play = (
+    id: RemedyId,
+    title: string,
+    detail: (after: BatchState) => string,
+    happenings: Happening[],
+  ): PourRemedy => {
+    const after = foldBatch(plan, [...s.events, ...happenings.map((h, i) => pretend(s, h, i))])
+    const formula = actualFormula(completed(after))
+    const a = formula ? assess(formula, catalogue) : null
+    const total = a?.amounts.batchGrams ?? 0
+    return {
+      id,
+      title,
+      detail: detail(after),
+      happenings,
+      topUps: after.lines.flatMap((l) =>
+        l.weighed > 0 && l.weighed < l.low && l.index !== plan.fill
+          ? [{ line: l.index, grams: atResolution(l.target - l.weighed, d) }]
+          : [],
+      ),
+      totalGrams: total,
+      percent: total > 0 ? (100 * expectedOf(after.lines[index]!)) / total : 0,
+      findings: a
+        ? findAll(a).filter(
+            (f) => f.severity !== 'note' && !isCaution(f) && !NOT_HERE.has(f.code) && !planned.has(keyOf(f)),
+          )
+        : [],
+    }
+  }
+
+  const accept = play(
+    'accept',
+    'Leave it and record what is',
+    (after) =>
+      fillOpen
+        ? `${plan.a.lines[plan.fill!]!.label} takes it: ${grams(Math.max(0, fill.target - after.lines[plan.fill!]!.target))} less of it, so the batch keeps its size and nothing else changes.`
+        : `The batch grows to ${grams(after.lines.reduce((sum, l) => sum + expectedOf(l), 0) + looseDoses(after))}; everything else becomes a little less of it.`,
+    [{ type: 'accept', line: index }],
+  )
+  const takeOut = play(
+    'take-out',
+    `Take ${grams(over)} out`,
+    () => `Only while ${label} lies on top or stands alone: what has mixed comes out with the rest.`,
+    [{ type: 'take-out', line: index, grams: over }],
+  )
+  const all = play(
+    'scale-all',
+    `Make everything larger by ${sayNumber((factor - 1) * 100, 1)} %`,
+    (after) =>
+      `The batch becomes ${grams(after.totalTarget)}; every percent stays as it was designed.${factor > LARGE ? ' Check that the beaker and your stock are large enough.' : ''}`,
+    [{ type: 'scale', factor, lines: s.lines.map((l) => l.index), all: true }],
+  )
+  const others = inPhase.filter((l) => l.index !== index && l.index !== plan.fill)
+  const scalePhase =
+    fillOpen && others.length > 0 && index !== plan.fill
+      ? play(
+          'scale-phase',
+          `Make the rest of ${plan.a.phases[phase]!.letter} larger by ${sayNumber((factor - 1) * 100, 1)} %`,
+          () =>
+            `Within the phase the proportions stay; ${plan.a.lines[plan.fill!]!.label} makes room, so the batch keeps its size.`,
+          [
+            {
+              type: 'scale',
+              factor,
+              lines: inPhase.filter((l) => l.index !== plan.fill).map((l) => l.index),
+              all: false,
+            },
+          ],
+        )
+      : null
+  const begun = inPhase.filter((l) => l.weighed > 0)
+  const discard = play(
+    'discard',
+    `Begin ${plan.a.phases[phase]!.letter} anew`,
+    () =>
+      `Throws away ${grams(begun.reduce((sum, l) => sum + l.weighed, 0))}${begun.length > 1 ? `, ${begun.length} materials` : ''}.`,
+    [{ type: 'discard', lines: begun.map((l) => l.index), reason: `${label} over-poured` }],
+  )
+  const list = [accept, takeOut, all, ...(scalePhase ? [scalePhase] : []), discard]
+  const harm = (r: PourRemedy) =>
+    r.findings.reduce((sum, f) => sum + (f.severity === 'stop' ? 100 : 10), 0) + HARM[r.id](factor)
+  return list.map((r) => ({ r, harm: harm(r) })).sort((x, y) => x.harm - y.harm).map(({ r }) => r) // prettier-ignore
+}
+
+/** What each costs beside its findings; judgement, in the order of common practice. */
+const HARM: Record<RemedyId, (factor: number) => number> = {
+  accept: (f) => (f - 1) * 100,
+  'take-out': () => 4,
+  'scale-all': (f) => 5 + (f - 1) * 60,
+  'scale-phase': (f) => 6 + (f - 1) * 80,
+  discard: () => 60,
+}
+
+/** Findings of a batch that is not whole yet say nothing of a remedy. */
+const NOT_HERE = new Set(['weighing.too-small', 'record.adjuster-not-counted', 'amount.missing'])
+const keyOf = (f: Finding) => `${f.code} ${f.severity} ${f.materials.join(' ')}`
+const findingKeys = (list: readonly Finding[]) => list.map(keyOf)
+
+const pretend = (s: BatchState, h: Happening, i: number): BenchEvent =>
+  ({
+    n: s.events.length + i,
+    at: s.events.at(-1)!.at,
+    step: s.plan.steps[s.at]?.key ?? null,
+    ...h,
+  }) as BenchEvent
+
+/** The state as it would be with every line at what is expected of it. */
+export const completed = (s: BatchState): BatchState => ({
+  ...s,
+  lines: s.lines.map((l) => ({ ...l, weighed: expectedOf(l) })),
+})
+
+/** `5.20 %`, and how far that is from what was designed. */
+export function percentWords(s: BatchState, index: number, percent: number): string {
+  const designed = s.plan.a.lines[index]!.percent
+  return `${sayPercent(Number(percent.toFixed(3)))} instead of ${sayPercent(Number(designed.toFixed(3)))}`
+}

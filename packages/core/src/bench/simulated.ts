@@ -1,0 +1,328 @@
+import { assess } from '../assess/assess.ts'
+import type { Formula } from '../formula/schema.ts'
+import type { Catalogue } from '../materials/catalogue.ts'
+import { ROOM_C } from '../method/cooling.ts'
+import { phOfModel, toldModel } from '../ph/model.ts'
+import { adjusterKey } from '../ph/fit.ts'
+import type { InstrumentKind } from './instruments.ts'
+import { atResolution } from './tolerance.ts'
+
+/** A bench of beakers with instruments that can be rehearsed on; all amounts grams, °C and pH, all times seconds. */
+export interface SimVessel {
+  name: string
+  tareGrams: number
+  /** Grams of each line of the formula. */
+  content: number[]
+  /** Adjusters that were dripped in. */
+  doses: { key: string; strengthPercent: number; grams: number }[]
+  celsius: number
+  heatTo: number | null
+  way: 'air' | 'bath'
+  covered: boolean
+  evaporated: number
+}
+
+export interface SimSettings {
+  seed: number
+  /** Simulated seconds per second. */
+  speed: number
+  resolution: number
+  capacity: number
+  room: number
+}
+
+export type Hand =
+  | { do: 'place'; vessel: string }
+  | { do: 'clear' }
+  | { do: 'pour'; line: number; grams: number }
+  | { do: 'take'; line: number; grams: number }
+  | { do: 'water'; grams: number }
+  | { do: 'drip'; material: string; strengthPercent: number; grams: number }
+  | { do: 'heat'; vessel: string; celsius: number | null }
+  | { do: 'way'; vessel: string; way: 'air' | 'bath' }
+  | { do: 'cover'; vessel: string; covered: boolean }
+  | { do: 'combine'; from: string; into: string }
+  | { do: 'probe'; vessel: string | null }
+  | { do: 'tare' }
+  | { do: 'plug'; instrument: InstrumentKind; in: boolean }
+  | { do: 'speed'; speed: number }
+
+const WATER_HEAT = 4.18
+const OIL_HEAT = 2.0
+/** Loss of heat by way of cooling, W per K for 100 g (physics: 0.020 and 0.18 per minute of 450 J/K). */
+const LOSS = { air: 0.15, bath: 1.35 }
+/** A hot-water bath gives so much, W per K of difference, and never overshoots. */
+const BATH_GAIN = 2.2
+/** Water that leaves an open beaker at 75 °C, g per minute; a tenth of it at 45 °C; covered a seventh. */
+const EVAPORATES = 0.45
+const SCALE_TAU = 0.15
+const THERMOMETER_TAU = 3
+const PROBE_TAU = 4
+
+/**
+ * A simulated bench. It knows the formula, so the beaker cools by Newton's law, loses water while it is hot, and has the
+ * pH that the solver gives its content, with a charge nobody knows of. Time is given from outside; the same seed and
+ * the same hands give the same bench.
+ */
+export class SimBench {
+  readonly vessels = new Map<string, SimVessel>()
+  readonly plugged: Record<InstrumentKind, boolean> = { scale: true, thermometer: true, ph: true }
+  private readonly formula: Formula
+  private readonly catalogue: Catalogue | undefined
+  readonly settings: SimSettings
+  private onPan: string | null = null
+  private probeIn: string | null = null
+  private tare = 0
+  private shown = 0
+  private drift = 0
+  private probe = 7
+  private sensor: number
+  private state: number
+  /** Charge that no recipe tells, mol per kg of water. */
+  private readonly hidden: number
+  private readonly waterLine: number
+  private readonly oily: boolean[]
+  private phCache: { key: string; ph: number | null } = { key: '', ph: null }
+
+  constructor(formula: Formula, settings: Partial<SimSettings> = {}, catalogue?: Catalogue) {
+    this.formula = formula
+    this.catalogue = catalogue
+    this.settings = { seed: 1, speed: 1, resolution: formula.scaleResolutionGrams ?? 0.01, capacity: 2000, room: ROOM_C, ...settings } // prettier-ignore
+    this.state = this.settings.seed | 0
+    this.sensor = this.settings.room
+    const a = assess(formula, catalogue)
+    this.waterLine = Math.max(0, a.lines.findIndex((l) => l.material?.kind === 'water'))
+    this.oily = a.lines.map((l) => l.phaseSource.role === 'oil')
+    this.hidden = (this.uniform() < 0.5 ? -1 : 1) * (0.001 + 0.002 * this.uniform())
+  }
+
+  private uniform(): number {
+    this.state = (this.state + 0x6d2b79f5) | 0
+    let t = Math.imul(this.state ^ (this.state >>> 15), 1 | this.state)
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
+  }
+  private normal(): number {
+    return Math.sqrt(-2 * Math.log(this.uniform() + 1e-12)) * Math.cos(2 * Math.PI * this.uniform())
+  }
+
+  vessel(name: string): SimVessel {
+    let v = this.vessels.get(name)
+    if (!v) {
+      v = {
+        name,
+        tareGrams: Number((60 + 20 * this.vessels.size + 10 * this.uniform()).toFixed(2)),
+        content: this.oily.map(() => 0),
+        doses: [],
+        celsius: this.settings.room,
+        heatTo: null,
+        way: 'air',
+        covered: true,
+        evaporated: 0,
+      }
+      this.vessels.set(name, v)
+    }
+    return v
+  }
+
+  static mass(v: SimVessel): number {
+    return v.content.reduce((sum, g) => sum + g, 0) + v.doses.reduce((sum, d) => sum + d.grams, 0)
+  }
+
+  /** What stands on the pan, grams. */
+  private load(): number {
+    const v = this.onPan === null ? null : this.vessel(this.onPan)
+    return v ? v.tareGrams + SimBench.mass(v) : 0
+  }
+
+  /** Lets so many seconds of real time pass. */
+  advance(seconds: number) {
+    const dt = Math.min(60, Math.max(0, seconds))
+    const simulated = dt * this.settings.speed
+    const steps = Math.max(1, Math.ceil(simulated / 5))
+    for (let i = 0; i < steps; i++) for (const v of this.vessels.values()) this.heat(v, simulated / steps)
+    this.drift += this.normal() * this.settings.resolution * 0.004 * Math.sqrt(dt)
+    this.shown = this.load() + (this.shown - this.load()) * Math.exp(-dt / SCALE_TAU)
+    const there = this.onPan ?? [...this.vessels.keys()].at(-1)
+    const warm = this.probeIn ?? there
+    const around = warm === undefined ? this.settings.room : this.vessel(warm).celsius
+    this.sensor = around + (this.sensor - around) * Math.exp(-simulated / THERMOMETER_TAU - dt)
+    const ph = this.probeIn === null ? null : this.phOf(this.vessel(this.probeIn))
+    if (ph !== null) this.probe = ph + (this.probe - ph) * Math.exp(-(dt * Math.min(20, Math.max(1, this.settings.speed))) / PROBE_TAU) // prettier-ignore
+  }
+
+  private heat(v: SimVessel, dt: number) {
+    const mass = SimBench.mass(v)
+    if (mass <= 0) return
+    const oil = v.content.reduce((sum, g, i) => sum + (this.oily[i] ? g : 0), 0)
+    const capacity = (mass - oil) * WATER_HEAT + oil * OIL_HEAT + 50
+    const size = (mass / 100) ** (2 / 3)
+    const around = v.way === 'bath' ? Math.min(this.settings.room, 12) : this.settings.room
+    if (v.heatTo !== null) {
+      const k = (BATH_GAIN * size) / capacity
+      v.celsius = v.heatTo + (v.celsius - v.heatTo) * Math.exp(-k * dt)
+    } else {
+      const k = (LOSS[v.way] * size) / capacity
+      v.celsius = around + (v.celsius - around) * Math.exp(-k * dt)
+    }
+    const water = v.content[this.waterLine] ?? 0
+    if (v.celsius > 40 && water > 0) {
+      const rate = (EVAPORATES * 10 ** ((v.celsius - 75) / 30) * size) / (v.covered ? 7 : 1) / 60
+      const gone = Math.min(water, rate * dt)
+      v.content[this.waterLine] = water - gone
+      v.evaporated += gone
+    }
+  }
+
+  /** True pH of what is in a vessel; null where it has none. */
+  phOf(v: SimVessel): number | null {
+    const key = `${v.content.map((g) => g.toFixed(3)).join(' ')} ${v.doses.map((d) => `${d.key}${d.grams.toFixed(4)}`).join(' ')}`
+    if (this.phCache.key === key) return this.phCache.ph
+    let index = 0
+    const phases = this.formula.phases.map((p) => ({
+      ...p,
+      lines: p.lines.flatMap((line) => {
+        const grams = v.content[index++] ?? 0
+        const { percent: _p, grams: _g, fill: _f, ...rest } = line
+        return grams > 0 ? [{ ...rest, grams }] : []
+      }),
+    }))
+    phases.push({
+      name: 'Drops',
+      role: 'adjust',
+      lines: v.doses.map((d) => ({ material: d.key, grams: d.grams, strengthPercent: d.strengthPercent })),
+    })
+    const { readings: _r, additions: _a, portion: _o, batchGrams: _b, ...rest } = this.formula
+    const a = assess({ ...rest, batchGrams: Math.max(0.01, SimBench.mass(v)), phases } as Formula, this.catalogue)
+    const model = toldModel(a)
+    const ph = model
+      ? phOfModel({ ...model, hidden: { ...model.hidden, charge: this.hidden } }).ph
+      : null
+    this.phCache = { key, ph }
+    return ph
+  }
+
+  /** Does something with the hands; a sentence where that cannot be. */
+  hand(h: Hand): string | null {
+    switch (h.do) {
+      case 'place':
+        this.onPan = h.vessel
+        this.vessel(h.vessel)
+        return null
+      case 'clear':
+        this.onPan = null
+        return null
+      case 'pour':
+      case 'take': {
+        if (this.onPan === null) return 'Nothing stands on the scale. Place a beaker first.'
+        const v = this.vessel(this.onPan)
+        if (h.line < 0 || h.line >= v.content.length) return 'The formula has no such line.'
+        const next = v.content[h.line]! + (h.do === 'pour' ? h.grams : -h.grams)
+        if (next < -1e-9) return 'There is not so much of it in the beaker.'
+        this.warmUp(v, h.do === 'pour' ? h.grams : 0)
+        v.content[h.line] = Math.max(0, next)
+        return null
+      }
+      case 'water':
+        return this.hand({ do: 'pour', line: this.waterLine, grams: h.grams })
+      case 'drip': {
+        if (this.onPan === null) return 'Nothing stands on the scale. Place a beaker first.'
+        const key = adjusterKey(h.material)
+        if (!key) return 'Nothing is known of this adjuster.'
+        this.vessel(this.onPan).doses.push({ key, strengthPercent: h.strengthPercent, grams: h.grams })
+        return null
+      }
+      case 'heat':
+        this.vessel(h.vessel).heatTo = h.celsius
+        return null
+      case 'way':
+        this.vessel(h.vessel).way = h.way
+        return null
+      case 'cover':
+        this.vessel(h.vessel).covered = h.covered
+        return null
+      case 'combine': {
+        if (h.from === h.into) return 'Choose two beakers.'
+        const from = this.vessel(h.from)
+        const into = this.vessel(h.into)
+        const heavy = SimBench.mass(from) + SimBench.mass(into)
+        if (heavy > 0)
+          into.celsius = (from.celsius * SimBench.mass(from) + into.celsius * SimBench.mass(into)) / heavy
+        into.content = into.content.map((g, i) => g + from.content[i]!)
+        into.doses.push(...from.doses)
+        into.evaporated += from.evaporated
+        into.heatTo = null
+        from.content = from.content.map(() => 0)
+        from.doses = []
+        from.evaporated = 0
+        from.heatTo = null
+        return null
+      }
+      case 'probe':
+        this.probeIn = h.vessel
+        return null
+      case 'tare':
+        this.tare = this.shown + this.drift
+        return null
+      case 'plug':
+        // A scale that comes back takes what stands on it for nothing.
+        if (h.in && !this.plugged[h.instrument] && h.instrument === 'scale') this.tare = this.load()
+        this.plugged[h.instrument] = h.in
+        return null
+      case 'speed':
+        this.settings.speed = h.speed
+        return null
+    }
+  }
+
+  private warmUp(v: SimVessel, grams: number) {
+    const mass = SimBench.mass(v)
+    if (mass + grams > 0) v.celsius = (v.celsius * mass + this.settings.room * grams) / (mass + grams)
+  }
+
+  /** What an instrument says now, as one line of text; null while it is unplugged. */
+  line(kind: InstrumentKind): string | null {
+    if (!this.plugged[kind]) return null
+    const d = this.settings.resolution
+    if (kind === 'scale') {
+      if (this.load() > this.settings.capacity) return 'mass over'
+      const moving = Math.abs(this.shown - this.load()) > d * 0.5
+      const value = this.shown + this.drift - this.tare + this.normal() * d * (moving ? 1 : 0.05)
+      const places = Math.max(0, Math.round(-Math.log10(d)))
+      return `mass ${atResolution(value, d).toFixed(places)} g ${moving ? 'moving' : 'steady'}`
+    }
+    if (kind === 'thermometer') {
+      const warm = this.probeIn ?? this.onPan ?? [...this.vessels.keys()].at(-1)
+      const real = warm === undefined ? this.settings.room : this.vessel(warm).celsius
+      const steady = Math.abs(this.sensor - real) < 0.3
+      return `temp ${(this.sensor + this.normal() * 0.05).toFixed(1)} C ${steady ? 'steady' : 'moving'}`
+    }
+    const ph = this.probeIn === null ? null : this.phOf(this.vessel(this.probeIn))
+    if (ph === null) return 'ph none'
+    const steady = Math.abs(this.probe - ph) < 0.02
+    return `ph ${(this.probe + this.normal() * 0.004).toFixed(2)} ${steady ? 'steady' : 'moving'}`
+  }
+
+  /** What is really in each vessel, for rehearsal and tests. */
+  truth() {
+    return {
+      onPan: this.onPan,
+      probeIn: this.probeIn,
+      plugged: { ...this.plugged },
+      speed: this.settings.speed,
+      vessels: [...this.vessels.values()].map((v) => ({
+        name: v.name,
+        tareGrams: v.tareGrams,
+        content: [...v.content],
+        doses: v.doses.map((d) => ({ ...d })),
+        grams: SimBench.mass(v),
+        celsius: v.celsius,
+        heatTo: v.heatTo,
+        way: v.way,
+        covered: v.covered,
+        evaporated: v.evaporated,
+        ph: this.phOf(v),
+      })),
+    }
+  }
+}
