@@ -46,7 +46,8 @@ export class Making {
       for (const { line, grams } of step.lines) {
         const { target, weighed, status } = this.state.lines[line]!
         const wanted = grams ?? target - weighed
-        if (step.kind !== 'ph' && status !== 'accepted' && wanted > 0) this.do({ type: 'weigh', line, grams: Number(wanted.toFixed(4)) })
+        if (step.kind !== 'ph' && status !== 'accepted' && wanted > 0)
+          this.do({ type: 'weigh', line, grams: Number(wanted.toFixed(4)) })
       }
       this.done()
     }

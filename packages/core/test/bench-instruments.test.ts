@@ -47,7 +47,10 @@ describe('cooling from readings', () => {
     for (let i = 0; i < 400; i++) {
       const k = 0.012 + 0.02 * ((i % 20) / 20)
       const room = 21 + 2 * normal()
-      const readings = [0, 4, 9].map((t) => ({ minutes: t, celsius: newton(t, 72, room, k) + 0.4 * normal() }))
+      const readings = [0, 4, 9].map((t) => ({
+        minutes: t,
+        celsius: newton(t, 72, room, k) + 0.4 * normal(),
+      }))
       const fit = fitCooling(readings, 40, 200, 'air', null)
       if (!('minutes' in fit)) continue
       const truth = Math.log((72 - room) / (40 - room)) / k - 9
@@ -91,7 +94,7 @@ describe('lines of an instrument', () => {
     ['−1.5', plain, -1.5],
     ['WT,GS  0123.4', { ...plain, decimalComma: false }, 123.4],
     ['12,34', { ...plain, decimalComma: true }, 12.34],
-    ['net 5.2 oz', { ...plain, marker: 'net', factor: 28.349523125 }, 147.417520250],
+    ['net 5.2 oz', { ...plain, marker: 'net', factor: 28.349523125 }, 147.41752025],
     ['mass 12.34 g steady', SIMULATED.scale, 12.34],
   ])('reads %s', (line, pattern, value) => {
     const read = readLine(line, pattern)
@@ -214,7 +217,11 @@ describe('the simulated bench', () => {
   })
   it('keeps every gram when beakers are combined', () => {
     const bench = new SimBench(f, { seed: 5 })
-    for (const [vessel, line] of [['A', 0], ['B', 3]] as const) { // prettier-ignore
+    for (const [vessel, line] of [
+      ['A', 0],
+      ['B', 3],
+    ] as const) {
+      // prettier-ignore
       bench.hand({ do: 'place', vessel })
       bench.hand({ do: 'pour', line, grams: 20 })
     }

@@ -69,12 +69,16 @@ describe('the record', () => {
 describe('a batch file', () => {
   it('comes back as it was', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.01, max: 50, noNaN: true }), fc.string({ maxLength: 40 }), (grams, text) => {
-        const m = new Making(SMALL).upTo('weigh')
-        m.weigh('glycerin', grams).do({ type: 'note', text })
-        const read = readFile(writeBatch(fileOf(m)))
-        expect(read.kind === 'batch' && read.batch.events).toEqual(JSON.parse(JSON.stringify(m.events)))
-      }),
+      fc.property(
+        fc.double({ min: 0.01, max: 50, noNaN: true }),
+        fc.string({ maxLength: 40 }),
+        (grams, text) => {
+          const m = new Making(SMALL).upTo('weigh')
+          m.weigh('glycerin', grams).do({ type: 'note', text })
+          const read = readFile(writeBatch(fileOf(m)))
+          expect(read.kind === 'batch' && read.batch.events).toEqual(JSON.parse(JSON.stringify(m.events)))
+        },
+      ),
       { numRuns: 30 },
     )
   })

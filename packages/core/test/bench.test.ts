@@ -316,7 +316,9 @@ describe('whatever happens', () => {
           const grams = sum(f.phases.flatMap((p) => p.lines.map((l) => l.grams ?? 0)))
           expect(Math.abs(grams - f.batchGrams!)).toBeLessThan(1e-4)
           const a = assess(f)
-          expect(Math.abs(sum(a.lines.map((l) => l.percent)) - 100)).toBeLessThan(Math.max(1e-3, 1e-2 / f.batchGrams!))
+          expect(Math.abs(sum(a.lines.map((l) => l.percent)) - 100)).toBeLessThan(
+            Math.max(1e-3, 1e-2 / f.batchGrams!),
+          )
           expect(f.phases.flatMap((p) => p.lines).every((l) => l.grams! > 0)).toBe(true)
         }
         expect(state.lines.every((l) => l.weighed >= 0 && l.low <= l.high + 1e-9)).toBe(true)

@@ -185,7 +185,7 @@ describe('backups', () => {
       materials: [],
       lots: [],
       changes: [],
-    batches: [],
+      batches: [],
     })
     expect(failure(text).message).toMatch(/^formulas\[1\]: batchGrams/)
   })

@@ -136,7 +136,9 @@ describe('simulated instruments', () => {
     await post(`/${id}/hands`, { do: 'tare' })
     const truth = await post(`/${id}/hands`, { do: 'pour', line: 0, grams: 20 })
     expect(((await truth.json()) as { vessels: { grams: number }[] }).vessels[0]!.grams).toBe(20)
-    expect(await until(`/${id}/scale`, (l) => /mass (19|20)\.\d+ g steady/.test(l))).toMatch(/(19\.9[89]|20\.0[012])/)
+    expect(await until(`/${id}/scale`, (l) => /mass (19|20)\.\d+ g steady/.test(l))).toMatch(
+      /(19\.9[89]|20\.0[012])/,
+    )
   })
   it('end their stream when they are unplugged, and come back', async () => {
     const id = await setUp()

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
-import { freeName, type Formula } from '@omblet/core'
+import { freeName, type BatchFile, type BatchHead, type Formula } from '@omblet/core'
 import { openDB } from 'idb'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { closeStore, explainStorage, openStore } from '../src/storage/db'
@@ -56,11 +56,14 @@ describe('the store', () => {
     const db = await openStore()
     expect(db.version).toBe(DB_VERSION)
     expect([...db.objectStoreNames]).toEqual([
+      'batches',
       'changes',
+      'events',
       'files',
       'formulas',
       'lots',
       'materials',
+      'photos',
       'settings',
       'versions',
     ])
@@ -148,6 +151,20 @@ describe('the shelf', () => {
   })
 })
 
+/** What a list shows of a batch; nothing here looks at it. */
+const headOf = ({ batch, events }: BatchFile): BatchHead => ({
+  ...batch,
+  status: 'running',
+  startedAt: AT,
+  lastAt: AT,
+  step: '',
+  stepsDone: 0,
+  steps: 1,
+  targetGrams: 100,
+  filledGrams: null,
+  events: events.length,
+})
+
 describe('backup and restore', () => {
   it('carries everything to another machine', async () => {
     await saveFormula('f1', formula('Quay'), 0, AT)
@@ -155,7 +172,7 @@ describe('backup and restore', () => {
     const backup = await collectBackup(AT)
     await closeStore()
     globalThis.indexedDB = new IDBFactory()
-    expect(await restoreBackup(backup, makeId, freeName)).toEqual({ added: 1, same: 0, copies: 0 })
+    expect(await restoreBackup(backup, makeId, freeName, headOf)).toEqual({ added: 1, same: 0, copies: 0 })
     expect((await getFormula('f1'))!.formula).toEqual(formula('Quay'))
     expect((await listVersions('f1')).map((v) => v.name)).toEqual(['one'])
   })
@@ -163,9 +180,9 @@ describe('backup and restore', () => {
   it('restored twice changes nothing, and never overwrites what differs', async () => {
     await saveFormula('f1', formula('Quay'), 0, AT)
     const backup = await collectBackup(AT)
-    expect(await restoreBackup(backup, makeId, freeName)).toEqual({ added: 0, same: 1, copies: 0 })
+    expect(await restoreBackup(backup, makeId, freeName, headOf)).toEqual({ added: 0, same: 1, copies: 0 })
     await saveFormula('f1', { ...formula('Quay'), batchGrams: 500 }, 1, AT)
-    expect(await restoreBackup(backup, makeId, freeName)).toEqual({ added: 0, same: 0, copies: 1 })
+    expect(await restoreBackup(backup, makeId, freeName, headOf)).toEqual({ added: 0, same: 0, copies: 1 })
     expect(
       Object.fromEntries((await listFormulas()).map((r) => [r.formula.name, r.formula.batchGrams])),
     ).toEqual({ Quay: 500, 'Quay 2': 100 })
@@ -175,10 +192,10 @@ describe('backup and restore', () => {
     await saveLot({ id: 'l1', material: 'glycerin', leftGrams: 100 })
     const backup = await collectBackup(AT)
     await saveLot({ id: 'l1', material: 'glycerin', leftGrams: 40 })
-    await restoreBackup(backup, makeId, freeName)
+    await restoreBackup(backup, makeId, freeName, headOf)
     expect((await listLots()).map((l) => l.leftGrams)).toEqual([40])
     await deleteLot('l1')
-    await restoreBackup(backup, makeId, freeName)
+    await restoreBackup(backup, makeId, freeName, headOf)
     expect((await listLots()).map((l) => l.leftGrams)).toEqual([100])
   })
 

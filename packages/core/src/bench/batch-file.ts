@@ -8,7 +8,10 @@ const Photo = z.object({
   id: z.string().min(1).max(100),
   type: z.enum(['image/jpeg', 'image/png', 'image/webp']),
   /** Base64. */
-  data: z.string().max(8_000_000).regex(/^[A-Za-z0-9+/]*={0,2}$/, { error: 'must be base64' }),
+  data: z
+    .string()
+    .max(8_000_000)
+    .regex(/^[A-Za-z0-9+/]*={0,2}$/, { error: 'must be base64' }),
 })
 export type BatchPhoto = z.infer<typeof Photo>
 
@@ -38,7 +41,8 @@ export function toBatch(value: unknown): BatchFile {
   const parsed = File.safeParse(value)
   if (!parsed.success) throw firstIssue(parsed.error)
   const { batch, events, photos } = parsed.data
-  if (events[0]!.type !== 'start') throw new ReadError('events[0] must be the start of the batch.', 'events[0]')
+  if (events[0]!.type !== 'start')
+    throw new ReadError('events[0] must be the start of the batch.', 'events[0]')
   const wrong = events.findIndex((e, i) => e.n !== i)
   if (wrong >= 0)
     throw new ReadError(`events[${wrong}].n must be ${wrong}: events are numbered in order from 0.`, `events[${wrong}].n`) // prettier-ignore

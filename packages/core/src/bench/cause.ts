@@ -78,7 +78,10 @@ export const cooledApart: Cause = {
   title: 'The phases met at different temperatures',
   when: (e) => (e.heated && e.emulsion ? { weight: 4, because: warm(e) } : null),
   test: 'Warm a spoonful to 70 °C and stir: smooth when warm means that wax set before it was emulsified.',
-  moves: () => ['Warm all of it to 70–75 °C, covered, and blend again.', 'Then cool it stirring, not standing.'],
+  moves: () => [
+    'Warm all of it to 70–75 °C, covered, and blend again.',
+    'Then cool it stirring, not standing.',
+  ],
 }
 export const lowShear: Cause = {
   title: 'Too little blending',
@@ -109,7 +112,9 @@ export const salt: Cause = {
   title: 'Salt took the body of the thickener',
   when: (e) => {
     const polymers = e.has(kind('polymer', 'gum'))
-    const salts = e.has(kind('salt', 'buffer', 'chelator')).concat(e.has((l) => /sodium-|magnesium|lactate|pca/.test(l.id)))
+    const salts = e
+      .has(kind('salt', 'buffer', 'chelator'))
+      .concat(e.has((l) => /sodium-|magnesium|lactate|pca/.test(l.id)))
     return polymers.length > 0 && salts.length > 0
       ? { weight: 4, because: `${names([...new Set(salts)])} beside ${names(polymers)}.` }
       : null
@@ -136,4 +141,3 @@ export const notHydrated: Cause = {
   test: 'Cover it and look again in two hours.',
   moves: () => ['Wait, covered. Add nothing before tomorrow: thickener added now is too much then.'],
 }
-

@@ -1,5 +1,19 @@
 import { formatRange, sayNumber } from '../text/format.ts'
-import { kind, hot, gums, waxes, acids, warm, raisePh, lowShear, outOfWindow, salt, notHydrated, type CauseList, type Symptom } from './cause.ts'
+import {
+  kind,
+  hot,
+  gums,
+  waxes,
+  acids,
+  warm,
+  raisePh,
+  lowShear,
+  outOfWindow,
+  salt,
+  notHydrated,
+  type CauseList,
+  type Symptom,
+} from './cause.ts'
 
 /** Looks of a batch whose body is not as it should be. */
 export const BODY: Record<Extract<Symptom, 'thin-after-acid' | 'thin' | 'thick'>, CauseList> = {
@@ -21,9 +35,13 @@ export const BODY: Record<Extract<Symptom, 'thin-after-acid' | 'thin' | 'thick'>
       salt,
       {
         title: 'The acid was poured in at one place and shocked it',
-        when: (e) => (acids(e).length > 0 || e.has(kind('acid')).length > 0 ? { weight: 3, because: '' } : null),
+        when: (e) =>
+          acids(e).length > 0 || e.has(kind('acid')).length > 0 ? { weight: 3, because: '' } : null,
         test: 'Blend a spoonful: if it is smooth again, it was only local.',
-        moves: () => ['Blend it through, then wait.', 'Next time add it diluted, in a thin stream, stirring.'],
+        moves: () => [
+          'Blend it through, then wait.',
+          'Next time add it diluted, in a thin stream, stirring.',
+        ],
       },
     ],
   },
@@ -82,7 +100,10 @@ export const BODY: Record<Extract<Symptom, 'thin-after-acid' | 'thin' | 'thick'>
         title: 'It set fast and was not stirred through',
         when: (e) => (e.emulsion ? { weight: e.setting === 'fast' ? 5 : 2, because: '' } : null),
         test: 'Stir a spoonful hard: if it flows then, it has only set.',
-        moves: () => ['Stir it by hand while it cools.', 'Blend once more below 40 °C, short, below the surface.'],
+        moves: () => [
+          'Stir it by hand while it cools.',
+          'Blend once more below 40 °C, short, below the surface.',
+        ],
       },
       notHydrated,
     ],

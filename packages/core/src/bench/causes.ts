@@ -1,5 +1,21 @@
 import { formatRange, listWords, sayNumber } from '../text/format.ts'
-import { kind, names, always, hot, waxes, emulsifiers, acids, warm, raisePh, tooLittleEmulsifier, cooledApart, lowShear, outOfWindow, type CauseList, type Symptom } from './cause.ts'
+import {
+  kind,
+  names,
+  always,
+  hot,
+  waxes,
+  emulsifiers,
+  acids,
+  warm,
+  raisePh,
+  tooLittleEmulsifier,
+  cooledApart,
+  lowShear,
+  outOfWindow,
+  type CauseList,
+  type Symptom,
+} from './cause.ts'
 import { BODY } from './causes-body.ts'
 import type { Evidence } from './rescue.ts'
 
@@ -59,7 +75,10 @@ export const CAUSES: Record<Symptom, CauseList> = {
         title: 'Cold met hot, and wax set in lumps',
         when: (e) => (e.emulsion && e.heated ? { weight: 5, because: warm(e) } : null),
         test: 'Press a lump: white and greasy.',
-        moves: () => ['Warm all of it to 70 °C and blend.', 'Add cool-down parts at room temperature, not from the fridge.'],
+        moves: () => [
+          'Warm all of it to 70 °C and blend.',
+          'Add cool-down parts at room temperature, not from the fridge.',
+        ],
       },
       {
         title: 'Opposite charges met',
@@ -96,7 +115,9 @@ export const CAUSES: Record<Symptom, CauseList> = {
         title: 'The pouring turned the wrong way round',
         when: (e) => (e.state.plan.a.emulsion?.type === 'water-in-oil' ? { weight: 7, because: 'Water in oil forgives no hurry.' } : null), // prettier-ignore
         test: 'A drop in water spreads: oil in water. A drop floats as a bead: water in oil.',
-        moves: () => ['Warm a third of it in a clean beaker, blending, and pour the rest in as a thin stream.'],
+        moves: () => [
+          'Warm a third of it in a clean beaker, blending, and pour the rest in as a thin stream.',
+        ],
       },
     ],
   },
@@ -138,13 +159,18 @@ export const CAUSES: Record<Symptom, CauseList> = {
         when: (e) => {
           const s = e.state.plan.a.solubility.filter((x) => x.verdict !== 'dissolves')
           return s.length > 0
-            ? { weight: 9, because: `By computation: ${listWords(s.map((x) => x.key.replaceAll('-', ' ')))}.` }
+            ? {
+                weight: 9,
+                because: `By computation: ${listWords(s.map((x) => x.key.replaceAll('-', ' ')))}.`,
+              }
             : { weight: 3, because: '' }
         },
         test: 'Warm a spoonful to 40 °C: crystals that go and come back were too much.',
         moves: (e) => [
           ...(e.ph !== null && e.has(kind('acid', 'active')).some((l) => /salicyl|azelaic|benzo/.test(l.id))
-            ? ['A higher pH keeps more of an acid dissolved, as its salt. See that the preservative still works there.']
+            ? [
+                'A higher pH keeps more of an acid dissolved, as its salt. See that the preservative still works there.',
+              ]
             : []),
           'Warm it gently and dilute: a larger batch with the same amount of that material.',
         ],
@@ -164,7 +190,9 @@ export const CAUSES: Record<Symptom, CauseList> = {
         title: 'An active has begun to oxidise',
         when: (e) => {
           const o = e.has((l) => /ascorb|retin|ferul|resveratrol|hydroquin|kojic/.test(l.id))
-          return o.length > 0 ? { weight: 8, because: `${names(o)} turns yellow to brown with air and metal.` } : null
+          return o.length > 0
+            ? { weight: 8, because: `${names(o)} turns yellow to brown with air and metal.` }
+            : null
         },
         test: 'Compare with a fresh solution of it.',
         moves: () => ['Keep it dark and cool, use it soon.', 'Next time: chelator, less heat, less air.'],
@@ -173,7 +201,9 @@ export const CAUSES: Record<Symptom, CauseList> = {
         title: 'It is the colour of an oil or extract',
         when: (e) => {
           const x = e.has(kind('extract', 'oil', 'aloe', 'protein', 'clay', 'colourant'))
-          return x.length > 0 ? { weight: 5, because: `${names(x)} bring${x.length > 1 ? '' : 's'} colour.` } : null
+          return x.length > 0
+            ? { weight: 5, because: `${names(x)} bring${x.length > 1 ? '' : 's'} colour.` }
+            : null
         },
         test: 'Look at that material on its own.',
         moves: () => ['It is harmless. Write it down, so that the next batch can be compared.'],
@@ -199,7 +229,9 @@ export const CAUSES: Record<Symptom, CauseList> = {
         title: 'An oil is rancid',
         when: (e) => {
           const o = e.has((l) => l.material?.oxidation === 'fast')
-          return o.length > 0 ? { weight: 7, because: `${names(o)} goes off fast.` } : { weight: 3, because: '' }
+          return o.length > 0
+            ? { weight: 7, because: `${names(o)} goes off fast.` }
+            : { weight: 3, because: '' }
         },
         test: 'Smell the bottles one by one.',
         moves: () => ['Throw away batch and bottle.', 'Fresh oil, and an antioxidant in it.'],
@@ -224,15 +256,22 @@ export const CAUSES: Record<Symptom, CauseList> = {
       {
         title: 'A buffer holds it',
         when: (e) => {
-          const b = e.has(kind('acid', 'buffer')).concat(e.has((l) => /lactate|citrate|phosphate|gluconate|pca/.test(l.id)))
-          return b.length > 0 ? { weight: 8, because: `${names([...new Set(b)])} buffer${b.length > 1 ? '' : 's'} it.` } : null
+          const b = e
+            .has(kind('acid', 'buffer'))
+            .concat(e.has((l) => /lactate|citrate|phosphate|gluconate|pca/.test(l.id)))
+          return b.length > 0
+            ? { weight: 8, because: `${names([...new Set(b)])} buffer${b.length > 1 ? '' : 's'} it.` }
+            : null
         },
         test: 'The same dose again moves it as little as the last.',
         moves: () => ['It needs more, not something else: weigh doses instead of drops, at 10 % or more.', 'The reckoning from two readings says how much.'], // prettier-ignore
       },
       {
         title: 'The probe is slow or dirty',
-        when: (e) => (e.state.readings.some((r) => r.method !== 'strip') ? { weight: 5, because: 'Fat coats a probe.' } : null),
+        when: (e) =>
+          e.state.readings.some((r) => r.method !== 'strip')
+            ? { weight: 5, because: 'Fat coats a probe.' }
+            : null,
         test: 'Read a buffer of pH 7: it should show it within half a minute.',
         moves: () => ['Rinse, clean with a drop of dish soap, rinse, set it again with its buffers.', 'Measure 10 % in distilled water instead of the cream itself.'], // prettier-ignore
       },
@@ -251,7 +290,8 @@ export const CAUSES: Record<Symptom, CauseList> = {
     ],
   },
   'ph-over': {
-    discard: 'Throw it away when salt has built up so far that the cream stays thin, or it was at pH 9 or more for hours.',
+    discard:
+      'Throw it away when salt has built up so far that the cream stays thin, or it was at pH 9 or more for hours.',
     causes: [
       {
         title: 'The dose was larger than it needed',
@@ -290,5 +330,6 @@ export const HARMLESS: Partial<Record<Symptom, (e: Evidence) => string | null>> 
   },
   foam: () => 'Bubbles are harmless: they only change how it looks and how a jar fills.',
   thick: (e) => (e.emulsion && !hot(e) ? 'Creams thicken overnight and slacken a little when used.' : null),
-  grainy: (e) => (hot(e) ? 'Specks of wax that melt on the skin are harmless; look again when it is cold.' : null),
+  grainy: (e) =>
+    hot(e) ? 'Specks of wax that melt on the skin are harmless; look again when it is cold.' : null,
 }

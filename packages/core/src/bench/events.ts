@@ -110,7 +110,11 @@ export const Happening = z.discriminatedUnion('type', [
     reason: text(1000).optional(),
   }),
   /** Written beside a finished batch. */
-  z.object({ type: z.literal('correction'), text: text(4000).min(1), of: z.number().int().min(0).optional() }),
+  z.object({
+    type: z.literal('correction'),
+    text: text(4000).min(1),
+    of: z.number().int().min(0).optional(),
+  }),
 ])
 export type Happening = z.infer<typeof Happening>
 

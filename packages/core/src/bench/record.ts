@@ -29,7 +29,10 @@ export interface BatchHead {
   events: number
 }
 
-export function headOf(info: Pick<BatchHead, 'id' | 'code' | 'name' | 'formulaId' | 'who'>, s: BatchState): BatchHead {
+export function headOf(
+  info: Pick<BatchHead, 'id' | 'code' | 'name' | 'formulaId' | 'who'>,
+  s: BatchState,
+): BatchHead {
   return {
     id: info.id,
     code: info.code,
@@ -103,7 +106,9 @@ export function deviations(s: BatchState): { n: number; text: string }[] {
       case 'take-out':
         return say(`${formatGrams(e.grams, d)} ${label(e.line)} taken out again.`)
       case 'discard':
-        return say(`${e.lines.length} weighings thrown away and begun anew${e.reason ? `: ${e.reason}` : ''}.`)
+        return say(
+          `${e.lines.length} weighings thrown away and begun anew${e.reason ? `: ${e.reason}` : ''}.`,
+        )
       case 'dilution':
         return say(
           `${label(e.line)} weighed as a dilution in ${label(e.carrier)}: ${formatGrams(e.soluteGrams, d)} and ${formatGrams(e.carrierGrams, d)}, of which ${formatGrams(e.usedGrams, d)}.`,

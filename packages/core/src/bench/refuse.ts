@@ -5,7 +5,8 @@ import type { BatchState } from './state.ts'
 export function refusal(s: BatchState, h: Happening): string | null {
   if (s.finished && !AFTERWARDS.has(h.type))
     return 'This batch is finished and stays as it was made. Write a correction beside it.'
-  if (!s.finished && h.type === 'correction') return 'The batch is not finished: put it right where it stands.'
+  if (!s.finished && h.type === 'correction')
+    return 'The batch is not finished: put it right where it stands.'
   const lines = s.plan.a.lines.length
   if ('line' in h && h.line >= lines) return 'The formula has no such line.'
   switch (h.type) {
@@ -39,7 +40,10 @@ export function refusal(s: BatchState, h: Happening): string | null {
 }
 
 /** What an event takes from a lot, grams; negative where an entry that is taken back gives it back. */
-export function lotUse(events: readonly { type: string }[], h: Happening): { lot: string; grams: number } | null {
+export function lotUse(
+  events: readonly { type: string }[],
+  h: Happening,
+): { lot: string; grams: number } | null {
   if (h.type === 'weigh' || h.type === 'dose') return h.lot ? { lot: h.lot, grams: h.grams } : null
   if (h.type === 'dilution') return h.lot ? { lot: h.lot, grams: h.soluteGrams } : null
   if (h.type === 'undo') {

@@ -1,3 +1,4 @@
+import { parseISO } from 'date-fns'
 import type { AssessedLine } from '../assess/types.ts'
 import type { Symptom } from './cause.ts'
 import { CAUSES, HARMLESS } from './causes.ts'
@@ -61,7 +62,9 @@ export function evidenceOf(state: BatchState): Evidence {
     setting: main?.material?.setting ?? 'medium',
     emulsion: a.emulsion !== null && formula.phases.some((p) => p.role === 'oil' && p.lines.length > 0),
     has: (test) => inside.filter(test),
-    sinceCombined: combined ? state.minutes - (Date.parse(combined) - Date.parse(state.start.at)) / 60_000 : null,
+    sinceCombined: combined
+      ? state.minutes - (parseISO(combined).getTime() - parseISO(state.start.at).getTime()) / 60_000
+      : null,
     heated: formula.phases.some((p) => p.heatToC !== undefined),
     off: (l) => {
       const line = state.lines[a.lines.indexOf(l)]!

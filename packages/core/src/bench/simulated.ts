@@ -91,7 +91,10 @@ export class SimBench {
     this.state = this.settings.seed | 0
     this.sensor = this.settings.room
     const a = assess(formula, catalogue)
-    this.waterLine = Math.max(0, a.lines.findIndex((l) => l.material?.kind === 'water'))
+    this.waterLine = Math.max(
+      0,
+      a.lines.findIndex((l) => l.material?.kind === 'water'),
+    )
     this.oily = a.lines.map((l) => l.phaseSource.role === 'oil')
     this.hidden = (this.uniform() < 0.5 ? -1 : 1) * (0.001 + 0.002 * this.uniform())
   }
@@ -193,11 +196,12 @@ export class SimBench {
       lines: v.doses.map((d) => ({ material: d.key, grams: d.grams, strengthPercent: d.strengthPercent })),
     })
     const { readings: _r, additions: _a, portion: _o, batchGrams: _b, ...rest } = this.formula
-    const a = assess({ ...rest, batchGrams: Math.max(0.01, SimBench.mass(v)), phases } as Formula, this.catalogue)
+    const a = assess(
+      { ...rest, batchGrams: Math.max(0.01, SimBench.mass(v)), phases } as Formula,
+      this.catalogue,
+    )
     const model = toldModel(a)
-    const ph = model
-      ? phOfModel({ ...model, hidden: { ...model.hidden, charge: this.hidden } }).ph
-      : null
+    const ph = model ? phOfModel({ ...model, hidden: { ...model.hidden, charge: this.hidden } }).ph : null
     this.phCache = { key, ph }
     return ph
   }

@@ -1,3 +1,4 @@
+import { parseISO } from 'date-fns'
 import { adjusterKey } from '../ph/fit.ts'
 import { Elapsed } from './clock.ts'
 import type { BenchEvent, EventOf } from './events.ts'
@@ -116,7 +117,7 @@ interface Working extends BatchState {
 export function foldBatch(plan: BenchPlan, events: readonly BenchEvent[]): BatchState {
   const start = events[0]
   if (start?.type !== 'start') throw new Error('A batch begins with its start.')
-  const elapsed = new Elapsed(Date.parse(start.at))
+  const elapsed = new Elapsed(parseISO(start.at).getTime())
   const undone = new Set(events.flatMap((e) => (e.type === 'undo' ? [e.of] : [])))
   const s: Working = {
     plan,
@@ -167,7 +168,7 @@ export function foldBatch(plan: BenchPlan, events: readonly BenchEvent[]): Batch
   }))
   judge(s)
   for (const event of events) {
-    s.minutes = elapsed.add(Date.parse(event.at))
+    s.minutes = elapsed.add(parseISO(event.at).getTime())
     if (undone.has(event.n)) continue
     take(s, event)
   }

@@ -62,7 +62,10 @@ export interface Backup {
 }
 
 /** What an imported file turned out to be. */
-export type Imported = { kind: 'formula'; formula: Formula } | { kind: 'backup'; backup: Backup } | { kind: 'batch'; batch: BatchFile }
+export type Imported =
+  | { kind: 'formula'; formula: Formula }
+  | { kind: 'backup'; backup: Backup }
+  | { kind: 'batch'; batch: BatchFile }
 
 function inside<T>(read: (value: unknown) => T, value: unknown, where: string): T {
   try {

@@ -2,7 +2,16 @@ import type { Assessment } from '../assess/types.ts'
 import { formatCelsius, formatGrams, listWords, sayNumber } from '../text/format.ts'
 import { heatingMinutes } from './cooling.ts'
 import type { StepLine } from './steps.ts'
-import { CYCLES, isGum, refsOf, swellsAhead, toWeigh, weighMinutes, type Part, type Writer } from './writer.ts'
+import {
+  CYCLES,
+  isGum,
+  refsOf,
+  swellsAhead,
+  toWeigh,
+  weighMinutes,
+  type Part,
+  type Writer,
+} from './writer.ts'
 
 /** Stocks, concentrates and what swells for hours come before everything else. */
 export function aheadSteps(w: Writer, a: Assessment, after: string[]): string[] {
@@ -38,10 +47,7 @@ export function aheadSteps(w: Writer, a: Assessment, after: string[]): string[] 
           hands: 4,
           wait: 10,
           after,
-          weighs: [
-            ...refsOf([line]),
-            ...partOfWater(a, (m.reconstitutesTo - 1) * line.grams),
-          ],
+          weighs: [...refsOf([line]), ...partOfWater(a, (m.reconstitutesTo - 1) * line.grams)],
           equipment: ['small beaker'],
         }),
       ]
@@ -72,7 +78,9 @@ export function aheadSteps(w: Writer, a: Assessment, after: string[]): string[] 
 const SWELL_PARTS = 60
 /** Water of the formula that something ahead takes: at most half of it. */
 function partOfWater(a: Assessment, wanted: number): StepLine[] {
-  const water = a.lines.find((l) => l.fill && l.material?.kind === 'water') ?? a.lines.find((l) => l.material?.kind === 'water')
+  const water =
+    a.lines.find((l) => l.fill && l.material?.kind === 'water') ??
+    a.lines.find((l) => l.material?.kind === 'water')
   if (!water) return []
   const d = a.amounts.resolutionGrams
   const grams = Math.round(Math.min(wanted, water.grams / 2) / d) * d

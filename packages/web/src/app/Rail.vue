@@ -15,6 +15,7 @@ const toast = useToast()
 const PLACES = [
   { to: '/formulas', within: ['/formulas', '/start'], icon: 'pi pi-file-edit', label: 'Formulas' },
   { to: '/shelf', within: ['/shelf'], icon: 'pi pi-box', label: 'Shelf' },
+  { to: '/bench', within: ['/bench'], icon: 'pi pi-stopwatch', label: 'Bench' },
 ]
 
 const backupAge = computed(() =>

@@ -55,7 +55,11 @@ export async function appendEvent(
 }
 
 /** Puts a whole batch in, from a file; one that is here already stays unless the file tells more of it. */
-export async function putBatch(file: BatchFile, head: BatchHead, photos: readonly PhotoRecord[]): Promise<boolean> {
+export async function putBatch(
+  file: BatchFile,
+  head: BatchHead,
+  photos: readonly PhotoRecord[],
+): Promise<boolean> {
   const db = await openStore()
   const tx = db.transaction(['batches', 'events', 'photos'], 'readwrite')
   const here = await tx.objectStore('batches').get(head.id)

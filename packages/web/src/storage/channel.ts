@@ -1,5 +1,5 @@
 export type Message =
-  { type: 'saved' | 'deleted'; id: string; tab: string } | { type: 'library'; tab: string }
+  { type: 'saved' | 'deleted' | 'batch'; id: string; tab: string } | { type: 'library'; tab: string }
 
 /** This tab's mark, so that it does not answer itself. */
 export const TAB = crypto.randomUUID?.() ?? `tab-${Math.random().toString(36).slice(2)}`

@@ -41,6 +41,9 @@ export interface Summary {
   lines: number
 }
 
+/** What became of an imported file: a sentence, and where to go. */
+export type Taken = { message: string; id?: string; batch?: string } | { error: string }
+
 const now = () => new Date().toISOString()
 
 export const useLibrary = defineStore('library', () => {
@@ -177,7 +180,7 @@ export const useLibrary = defineStore('library', () => {
   }
 
   /** Reads a file and stores it whole, or says why not. */
-  async function importText(text: string): Promise<{ message: string; id?: string } | { error: string }> {
+  async function importText(text: string): Promise<Taken> {
     let imported: Imported
     try {
       imported = readFile(text)
@@ -192,8 +195,10 @@ export const useLibrary = defineStore('library', () => {
       const renamed = name !== wanted ? `; a formula called ${wanted} was here already` : ''
       return { message: `Imported as ${name}${renamed}.`, id }
     }
+    const { headFrom, takeIn } = await import('./batch-files')
+    if (imported.kind === 'batch') return takeIn(imported.batch)
     const { backup } = imported
-    const restored = await guard<Restored>(() => restoreBackup(backup, makeId, freeName))
+    const restored = await guard<Restored>(() => restoreBackup(backup, makeId, freeName, headFrom))
     if (!restored) return { error: storageProblem.value ?? 'It could not be stored.' }
     await Promise.all([materials.load(), useLots().load()])
     const { added, same, copies } = restored

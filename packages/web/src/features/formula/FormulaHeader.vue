@@ -126,6 +126,15 @@ async function onVersionSaved() {
       <BatchField />
       <Button
         as="a"
+        :href="`/bench/start?formula=${editor.id}`"
+        icon="pi pi-stopwatch"
+        label="Make"
+        severity="secondary"
+        outlined
+        @click.prevent="router.push(`/bench/start?formula=${editor.id}`)"
+      />
+      <Button
+        as="a"
         :href="`/formulas/${editor.id}/print`"
         icon="pi pi-print"
         label="Print"

@@ -102,15 +102,15 @@ async function take(files: FileList | null | undefined) {
     if ('error' in result) problems.value.push(`${file.name}: ${result.error}`)
     else {
       told.push(result.message)
-      last = result.id
+      last = result.batch ? `/bench/${result.batch}/record` : result.id && `/formulas/${result.id}`
     }
   }
   if (told.length > 0) {
-    const id = last
+    const to = last
     notify(
       toast,
       told.length === 1 ? told[0]! : `${told.length} files imported.`,
-      id ? { label: 'Open', run: () => void router.push(`/formulas/${id}`) } : undefined,
+      to ? { label: 'Open', run: () => void router.push(to) } : undefined,
     )
   }
 }

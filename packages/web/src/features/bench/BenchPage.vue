@@ -1,0 +1,314 @@
+<script setup lang="ts">
+import { formatGrams, type BatchHead } from '@omblet/core'
+import { format, formatDistanceToNow } from 'date-fns'
+import Button from 'primevue/button'
+import Select from 'primevue/select'
+import VirtualScroller from 'primevue/virtualscroller'
+import { useToast } from 'primevue/usetoast'
+import { computed, onMounted, ref, useTemplateRef } from 'vue'
+import { useRouter } from 'vue-router'
+import Notice from '../../components/Notice.vue'
+import { notify } from '../../components/notify'
+import SearchField from '../../components/SearchField.vue'
+import { useBatches } from '../../stores/batches'
+import { useLibrary } from '../../stores/library'
+import { STATUS_WORDS } from './words'
+
+const batches = useBatches()
+const library = useLibrary()
+const router = useRouter()
+const toast = useToast()
+
+onMounted(() => {
+  document.title = 'Bench – Omblet'
+  void batches.load()
+})
+
+const words = ref('')
+const which = ref<'all' | 'finished' | 'discarded'>('all')
+const WHICH = [
+  { value: 'all', label: 'All that were made' },
+  { value: 'finished', label: 'Kept' },
+  { value: 'discarded', label: 'Discarded' },
+]
+const made = computed(() => batches.heads.filter((b) => b.status === 'finished' || b.status === 'discarded'))
+const shown = computed(() => {
+  const wanted = words.value.trim().toLowerCase().split(/\s+/).filter(Boolean)
+  return made.value.filter(
+    (b) =>
+      (which.value === 'all' || b.status === which.value) &&
+      wanted.every((w) => `${b.code} ${b.name} ${b.who}`.toLowerCase().includes(w)),
+  )
+})
+const day = (b: BatchHead) => format(new Date(b.startedAt), 'd MMM yyyy')
+const grams = (g: number) => formatGrams(g, g >= 1000 ? 1 : 0.1)
+const to = (b: BatchHead) =>
+  b.status === 'finished' || b.status === 'discarded' ? `/bench/${b.id}/record` : `/bench/${b.id}`
+
+const picker = useTemplateRef<HTMLInputElement>('picker')
+const problem = ref<string | null>(null)
+async function take(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  const result = await library.importText(await file.text())
+  if ('error' in result) problem.value = `${file.name}: ${result.error}`
+  else {
+    problem.value = null
+    await batches.load()
+    notify(toast, result.message, result.batch ? { label: 'Open', run: () => void router.push(`/bench/${result.batch}/record`) } : undefined) // prettier-ignore
+  }
+}
+</script>
+
+<template>
+  <div class="page">
+    <header class="head">
+      <h1>Bench</h1>
+      <span v-if="batches.heads.length" class="muted small count">{{
+        batches.heads.length === 1 ? '1 batch' : `${batches.heads.length} batches`
+      }}</span>
+      <Button
+        label="Take in a batch"
+        icon="pi pi-upload"
+        severity="secondary"
+        outlined
+        @click="picker?.click()"
+      />
+      <input ref="picker" type="file" accept=".json" hidden data-testid="batch-picker" @change="take" />
+      <Button label="Start a batch" icon="pi pi-play" @click="router.push('/bench/start')" />
+    </header>
+    <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
+    <Notice v-if="batches.problem" kind="stop">{{ batches.problem }}</Notice>
+
+    <section v-if="batches.running.length" aria-labelledby="table-title">
+      <h2 id="table-title">On the table</h2>
+      <ul class="running">
+        <li v-for="b in batches.running" :key="b.id">
+          <RouterLink :to="to(b)" class="card one">
+            <span class="name">{{ b.name }}</span>
+            <span class="mono code">{{ b.code }}</span>
+            <span class="step">{{ b.step }}</span>
+            <span class="muted small"
+              >{{ b.stepsDone }} of {{ b.steps }} steps, {{ grams(b.targetGrams) }},
+              {{ b.status === 'paused' ? 'paused' : 'last touched' }}
+              {{ formatDistanceToNow(new Date(b.lastAt), { addSuffix: true }) }}</span
+            >
+            <span class="bar" aria-hidden="true"
+              ><i :style="{ width: `${(100 * b.stepsDone) / Math.max(1, b.steps)}%` }"></i
+            ></span>
+            <span class="go">{{ b.status === 'paused' ? 'Go on' : 'To the table' }}</span>
+          </RouterLink>
+        </li>
+      </ul>
+    </section>
+
+    <section v-if="made.length" aria-labelledby="made-title">
+      <div class="made-head">
+        <h2 id="made-title">Made</h2>
+        <div class="filters" role="search">
+          <SearchField v-model="words" label="Search batches" placeholder="Name, code or who" />
+          <Select
+            v-model="which"
+            :options="WHICH"
+            option-label="label"
+            option-value="value"
+            aria-label="Which batches"
+          />
+        </div>
+      </div>
+      <div class="card table" role="table" aria-label="Batches that were made" :aria-rowcount="shown.length">
+        <div class="row heads" role="row">
+          <span role="columnheader">Code</span>
+          <span role="columnheader">Product</span>
+          <span role="columnheader">Begun</span>
+          <span role="columnheader" class="figure">Filled</span>
+          <span role="columnheader">By</span>
+          <span role="columnheader">State</span>
+        </div>
+        <VirtualScroller
+          :items="shown"
+          :item-size="44"
+          :style="{ height: `${Math.min(shown.length * 44, 528)}px` }"
+          :pt="{ content: { role: 'rowgroup' } }"
+        >
+          <template #item="{ item: b }: { item: BatchHead }">
+            <div class="row" role="row">
+              <span role="cell" class="mono"
+                ><RouterLink :to="to(b)">{{ b.code }}</RouterLink></span
+              >
+              <span role="cell" class="cut">{{ b.name }}</span>
+              <span role="cell">{{ day(b) }}</span>
+              <span role="cell" class="mono figure">{{
+                b.filledGrams === null ? '–' : grams(b.filledGrams)
+              }}</span>
+              <span role="cell" class="cut muted">{{ b.who || '–' }}</span>
+              <span role="cell" :class="['state', b.status]">{{ STATUS_WORDS[b.status] }}</span>
+            </div>
+          </template>
+        </VirtualScroller>
+        <p v-if="shown.length === 0" class="none muted">No batch matches.</p>
+      </div>
+    </section>
+
+    <div v-if="batches.ready && batches.heads.length === 0 && !batches.problem" class="card empty">
+      <h2>Nothing was made here yet</h2>
+      <p>
+        Start a batch from a formula. Omblet goes through its method with you, one step at a time: it weighs
+        with you, watches the clock, reckons what is missing or too much, and writes everything down.
+      </p>
+      <p class="muted">
+        Everything also works without a scale or probe at the computer: you type what they show. To see how it
+        goes first, choose the simulated instruments once a batch is begun.
+      </p>
+      <Button label="Start a batch" icon="pi pi-play" @click="router.push('/bench/start')" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  display: grid;
+  gap: 1rem;
+  padding: 0 1rem 3rem;
+  max-width: 1280px;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem 0.75rem;
+  min-height: 60px;
+}
+.count {
+  margin-right: auto;
+}
+h1 {
+  font-size: 1.5rem;
+}
+.head:not(:has(.count)) h1 {
+  margin-right: auto;
+}
+h2 {
+  font-size: 1.125rem;
+  padding-bottom: 0.5rem;
+}
+.running {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 24rem), 1fr));
+  gap: 0.875rem;
+}
+.one {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 0.25rem 0.75rem;
+  padding: 0.875rem 1rem;
+  color: inherit;
+  text-decoration: none;
+}
+.one:hover {
+  border-color: var(--line-strong);
+}
+.name {
+  font-weight: 700;
+  font-size: 1.0625rem;
+  overflow-wrap: anywhere;
+}
+.code {
+  color: var(--muted);
+}
+.step {
+  grid-column: 1 / -1;
+}
+.bar {
+  grid-column: 1 / -1;
+  height: 6px;
+  border-radius: 3px;
+  background: var(--track);
+  overflow: hidden;
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--accent);
+}
+.go {
+  align-self: end;
+  color: var(--accent-ink);
+  font-weight: 700;
+}
+.one > .muted {
+  grid-column: 1;
+}
+.made-head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 0.5rem;
+  padding-bottom: 0.5rem;
+}
+.made-head h2 {
+  padding: 0;
+}
+.filters {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+}
+.row {
+  display: grid;
+  grid-template-columns: 8.5rem minmax(8rem, 2fr) 7.5rem 6.5rem minmax(4rem, 1fr) 6rem;
+  align-items: center;
+  gap: 0.75rem;
+  height: 44px;
+  padding: 0 1rem;
+  border-bottom: 1px solid var(--line);
+}
+.heads {
+  height: 36px;
+  color: var(--muted);
+  font-size: 0.8125rem;
+}
+.row a {
+  color: var(--accent-ink);
+}
+.figure {
+  text-align: right;
+}
+.cut {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.state.discarded {
+  color: var(--stop);
+}
+.none {
+  padding: 1rem;
+}
+.empty {
+  display: grid;
+  justify-items: start;
+  gap: 0.75rem;
+  padding: 1.5rem;
+  max-width: 44rem;
+}
+.empty h2 {
+  padding: 0;
+}
+@media (max-width: 720px) {
+  .page {
+    padding-inline: 0.5rem;
+  }
+  .row {
+    grid-template-columns: 7rem minmax(0, 1fr) 5.5rem;
+  }
+  .row > :nth-child(3),
+  .row > :nth-child(5),
+  .row > :nth-child(6) {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,414 @@
+<script setup lang="ts">
+import {
+  applyEdit,
+  assess,
+  batchCode,
+  batchToWeigh,
+  benchPlan,
+  decimalsOf,
+  findAll,
+  formatGrams,
+  formatNumber,
+  gramsForContainers,
+  isCaution,
+  NOTE_PERCENT,
+  schedule,
+  shoppingList,
+  weighingErrorPercent,
+  type Formula,
+} from '@omblet/core'
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import SelectButton from 'primevue/selectbutton'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import FindingMark from '../../components/FindingMark.vue'
+import FormField from '../../components/FormField.vue'
+import { sayMinutes } from '../../components/minutes'
+import Notice from '../../components/Notice.vue'
+import NumberField from '../../components/NumberField.vue'
+import { explainStorage } from '../../storage/db'
+import { listVersions } from '../../storage/formulas'
+import type { VersionRecord } from '../../storage/schema'
+import { useBatch } from '../../stores/batch'
+import { useBatches } from '../../stores/batches'
+import { useLibrary } from '../../stores/library'
+import { today, useLots } from '../../stores/lots'
+import { useMaterials } from '../../stores/materials'
+
+const route = useRoute()
+const router = useRouter()
+const library = useLibrary()
+const materials = useMaterials()
+const lots = useLots()
+const batches = useBatches()
+const batch = useBatch()
+
+onMounted(async () => {
+  document.title = 'Start a batch – Omblet'
+  await batches.load()
+  who.value = batches.who
+})
+
+const formulaId = ref(typeof route.query['formula'] === 'string' ? route.query['formula'] : null)
+const choices = computed(() =>
+  library.records.map((r) => ({ value: r.id, label: r.formula.name || 'Unnamed formula' })),
+)
+const record = computed(() => library.records.find((r) => r.id === formulaId.value) ?? null)
+const versions = shallowRef<VersionRecord[]>([])
+const versionId = ref<string | null>(null)
+watch(
+  formulaId,
+  async (id) => {
+    versionId.value = null
+    versions.value = id ? await listVersions(id).catch(() => []) : []
+  },
+  { immediate: true },
+)
+const versionChoices = computed(() => [
+  { value: null, label: 'As it is on the sheet now' },
+  ...versions.value.map((v) => ({ value: v.id, label: `Version ${v.number}${v.name ? `, ${v.name}` : ''}` })),
+])
+const version = computed(() => versions.value.find((v) => v.id === versionId.value) ?? null)
+const source = computed<Formula | null>(() => version.value?.formula ?? record.value?.formula ?? null)
+
+const by = ref<'grams' | 'containers'>('grams')
+const BY = [
+  { value: 'grams', label: 'Grams' },
+  { value: 'containers', label: 'Containers' },
+]
+const grams = ref<number | null>(null)
+const count = ref<number | null>(4)
+const ml = ref<number | null>(50)
+const density = ref<number | null>(0.97)
+const loss = ref<number | null>(5)
+watch(source, (f) => (grams.value = f ? assess(f, materials.catalogue).amounts.batchGrams : null), {
+  immediate: true,
+})
+const containers = computed(() =>
+  by.value === 'containers' && count.value && ml.value && density.value && loss.value !== null
+    ? { count: Math.round(count.value), ml: ml.value, density: density.value, lossPercent: loss.value }
+    : null,
+)
+const wanted = computed(() => {
+  if (by.value === 'grams') return grams.value
+  return containers.value ? Math.ceil(gramsForContainers(containers.value)) : null
+})
+
+const frozen = computed<Formula | null>(() => {
+  if (!source.value || !wanted.value) return null
+  const { readings: _r, additions: _a, portion: _p, ...rest } = source.value
+  const scaled = applyEdit(rest as Formula, { type: 'scale-batch', batchGrams: wanted.value })
+  return materials.selfContained(scaled)
+})
+const plan = computed(() => (frozen.value ? benchPlan(frozen.value, materials.catalogue) : null))
+const findings = computed(() =>
+  plan.value ? findAll(plan.value.a).filter((f) => f.severity === 'stop' && !isCaution(f)) : [],
+)
+const lacking = computed(() =>
+  plan.value && lots.lots.length > 0
+    ? shoppingList(plan.value.a, lots.lots, today()).filter((n) => n.lackGrams > 0)
+    : [],
+)
+const resolution = computed(() => plan.value?.a.amounts.resolutionGrams ?? 0.01)
+const small = computed(() => {
+  const a = plan.value?.a
+  if (!a) return []
+  return a.lines
+    .filter((l) => !l.fill && l.grams > 0 && weighingErrorPercent(l.grams, resolution.value) > NOTE_PERCENT)
+    .map((l) => ({
+      label: l.label,
+      grams: l.grams,
+      batch: batchToWeigh(a.amounts.batchGrams, l.grams, resolution.value),
+    }))
+})
+const time = computed(() => (plan.value ? schedule(plan.value.steps) : null))
+const say = (g: number) => formatGrams(g, resolution.value)
+
+const code = ref('')
+const suggested = computed(
+  () =>
+  source.value ? batchCode(source.value.name, today(), batches.heads.map((b) => b.code)) : '', // prettier-ignore
+)
+const who = ref('')
+const room = ref<number | null>(null)
+const busy = ref(false)
+const problem = ref<string | null>(null)
+const empty = computed(() => plan.value !== null && plan.value.a.lines.every((l) => l.grams <= 0))
+
+async function begin() {
+  if (!frozen.value || !source.value || busy.value) return
+  busy.value = true
+  try {
+    const id = await batch.begin(
+      {
+        code: code.value.trim() || suggested.value,
+        name: source.value.name || 'Unnamed formula',
+        formulaId: formulaId.value,
+        who: who.value.trim(),
+      },
+      {
+        type: 'start',
+        formula: frozen.value,
+        version: version.value?.number ?? null,
+        ...(containers.value ? { containers: containers.value } : {}),
+        ...(room.value === null ? {} : { roomCelsius: room.value }),
+      },
+    )
+    await batches.remember(who.value.trim())
+    await router.push(`/bench/${id}`)
+  } catch (error) {
+    problem.value = explainStorage(error)
+  }
+  busy.value = false
+}
+</script>
+
+<template>
+  <form class="page" @submit.prevent="begin">
+    <header class="head"><h1>Start a batch</h1></header>
+    <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
+    <div class="columns">
+      <section class="card form" aria-labelledby="what-title">
+        <h2 id="what-title">What and how much</h2>
+        <FormField id="formula" label="Formula">
+          <Select
+            v-model="formulaId"
+            label-id="formula"
+            :options="choices"
+            option-label="label"
+            option-value="value"
+            placeholder="Choose a formula"
+            aria-label="Formula"
+            filter
+            fluid
+          />
+        </FormField>
+        <FormField v-if="versions.length" id="version" label="Version">
+          <Select
+            v-model="versionId"
+            label-id="version"
+            :options="versionChoices"
+            option-label="label"
+            option-value="value"
+            aria-label="Version"
+            fluid
+          />
+        </FormField>
+        <div class="amount">
+          <SelectButton
+            v-model="by"
+            :options="BY"
+            option-label="label"
+            option-value="value"
+            :allow-empty="false"
+            aria-label="Amount by"
+          />
+          <NumberField
+            v-if="by === 'grams'"
+            id="grams"
+            v-model="grams"
+            label="Batch"
+            unit="g"
+            :min="1"
+            :max="100000"
+            what="the batch"
+          />
+          <template v-else>
+            <NumberField
+              id="count"
+              v-model="count"
+              label="Containers"
+              :min="1"
+              :max="1000"
+              what="the number"
+            />
+            <NumberField
+              id="ml"
+              v-model="ml"
+              label="Each holds"
+              unit="mL"
+              :min="1"
+              :max="10000"
+              what="the size"
+            />
+            <NumberField
+              id="density"
+              v-model="density"
+              label="Density, about"
+              unit="g/mL"
+              :min="0.5"
+              :max="2"
+              what="the density"
+            />
+            <NumberField
+              id="loss"
+              v-model="loss"
+              label="Stays on tools"
+              unit="%"
+              :min="0"
+              :max="50"
+              what="the loss"
+            />
+          </template>
+        </div>
+        <p v-if="by === 'containers' && wanted" class="sum">
+          Makes <strong class="mono">{{ formatNumber(wanted, 0) }} g</strong>. A cream holds air: about 0.95
+          to 1.0 g/mL; a toner about 1.0.
+        </p>
+        <div class="two">
+          <FormField id="code" label="Batch code">
+            <InputText id="code" v-model="code" :placeholder="suggested" maxlength="60" class="mono" fluid />
+          </FormField>
+          <FormField id="who" label="Made by">
+            <InputText id="who" v-model="who" maxlength="100" autocomplete="off" fluid />
+          </FormField>
+          <NumberField
+            id="room"
+            v-model="room"
+            label="Room, if you know"
+            unit="°C"
+            :min="0"
+            :max="45"
+            what="the room’s temperature"
+            placeholder="21"
+          />
+        </div>
+        <p class="muted small">
+          The formula is copied as it stands: changes you make to it later leave this batch alone.
+        </p>
+      </section>
+
+      <section class="card facts" aria-labelledby="facts-title">
+        <h2 id="facts-title">Before you begin</h2>
+        <p v-if="!source" class="muted">Choose a formula to see what it needs.</p>
+        <p v-else-if="!wanted" class="muted">Type how much to make.</p>
+        <p v-else-if="empty" class="muted">
+          No line of this formula has an amount yet. Give it amounts first.
+        </p>
+        <template v-else-if="plan && time">
+          <p>
+            {{ plan.steps.length }} steps, {{ sayMinutes(time.totalMinutes) }},
+            {{ sayMinutes(time.handsMinutes) }} of it with your hands.
+          </p>
+          <ul class="list">
+            <li v-for="f in findings" :key="f.message">
+              <FindingMark severity="stop" :size="16" /><span
+                ><span class="hidden-text">stop: </span>{{ f.message }}</span
+              >
+            </li>
+            <li v-for="s in small" :key="s.label">
+              <FindingMark severity="note" :size="16" /><span
+                >{{ s.label }}: {{ say(s.grams) }} is little for a scale of
+                {{ formatNumber(resolution, decimalsOf(resolution)) }} g. The Bench offers a dilution<template
+                  v-if="Number.isFinite(s.batch)"
+                  >; from {{ formatNumber(s.batch, 0) }} g on it can be weighed</template
+                >.</span
+              >
+            </li>
+            <li v-for="n in lacking" :key="n.material">
+              <FindingMark severity="check" :size="16" /><span
+                >{{ n.label }}: {{ say(n.needGrams) }} needed,
+                {{ n.haveGrams > 0 ? `${say(n.haveGrams)} on the shelf` : 'none on the shelf' }}.</span
+              >
+            </li>
+          </ul>
+          <p v-if="!findings.length && !small.length && !lacking.length" class="good">
+            <FindingMark severity="fine" :size="16" /> Nothing stands in the way.
+          </p>
+          <template v-if="plan.steps.some((s) => s.ahead)">
+            <h3>Takes time beforehand</h3>
+            <ul class="list">
+              <li v-for="s in plan.steps.filter((x) => x.ahead)" :key="s.key">
+                <span>{{ s.title }}: {{ s.ahead }}</span>
+              </li>
+            </ul>
+          </template>
+        </template>
+        <div class="buttons">
+          <Button label="Back" severity="secondary" outlined @click="router.back()" />
+          <Button type="submit" label="Begin" icon="pi pi-play" :loading="busy" :disabled="!plan || empty" />
+        </div>
+      </section>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.page {
+  padding: 0 1rem 3rem;
+  max-width: 1120px;
+}
+.head {
+  display: flex;
+  align-items: center;
+  min-height: 60px;
+}
+h1 {
+  font-size: 1.5rem;
+}
+h2 {
+  font-size: 1.0625rem;
+}
+h3 {
+  font-size: 0.9375rem;
+}
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
+  align-items: start;
+  gap: 0.875rem;
+}
+.form,
+.facts {
+  display: grid;
+  gap: 0.875rem;
+  padding: 1rem;
+}
+.amount {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  align-items: end;
+  gap: 0.75rem;
+}
+.amount > :first-child {
+  grid-column: 1 / -1;
+}
+.two {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(9rem, 1fr));
+  gap: 0.75rem;
+}
+.list {
+  display: grid;
+  gap: 0.5rem;
+}
+.list li,
+.good {
+  display: flex;
+  gap: 0.5rem;
+  align-items: baseline;
+}
+.list :deep(svg),
+.good :deep(svg) {
+  flex: none;
+  align-self: center;
+}
+.buttons {
+  display: flex;
+  justify-content: flex-end;
+  gap: 0.5rem;
+}
+.buttons :deep(button) {
+  min-height: 44px;
+}
+@media (max-width: 800px) {
+  .page {
+    padding-inline: 0.5rem;
+  }
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { formatPercent, provedChanges, withProved, type BatchHead, type BatchState } from '@omblet/core'
+import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
+import Dialog from 'primevue/dialog'
+import { useToast } from 'primevue/usetoast'
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { notify } from '../../../components/notify'
+import { makeId } from '../../../storage/channel'
+import { explainStorage } from '../../../storage/db'
+import { addVersion, getFormula, saveFormula } from '../../../storage/formulas'
+import { useEditor } from '../../../stores/editor'
+import { useLibrary } from '../../../stores/library'
+import { useMaterials } from '../../../stores/materials'
+
+/** Takes what a batch did otherwise into its formula, as the next version. */
+const props = defineProps<{ state: BatchState; head: BatchHead }>()
+const open = defineModel<boolean>('open', { required: true })
+const editor = useEditor()
+const library = useLibrary()
+const materials = useMaterials()
+const router = useRouter()
+const toast = useToast()
+
+const changes = computed(() => provedChanges(props.state))
+const chosen = ref<string[]>([])
+const error = ref<string | null>(null)
+watch(
+  open,
+  (now) => {
+    if (now) chosen.value = changes.value.map((c) => c.id)
+    error.value = null
+  },
+  { immediate: true },
+)
+const name = (material: string) => materials.catalogue.find(material)?.name ?? material
+const say = (percent: number | null) => (percent === null ? '–' : formatPercent(Number(percent.toFixed(3))))
+const words = (c: (typeof changes.value)[number]) =>
+  c.kind === 'added'
+    ? `${name(c.material)} added, ${say(c.after)}`
+    : c.kind === 'removed'
+      ? `${name(c.material)} taken out, was ${say(c.before)}`
+      : `${name(c.material)} ${say(c.before)} to ${say(c.after)}`
+
+async function save() {
+  error.value = null
+  try {
+    await editor.flush()
+    const record = await getFormula(props.head.formulaId!)
+    if (!record) {
+      error.value = 'The formula is gone. Its copy is in the batch’s file.'
+      return
+    }
+    const next = withProved(record.formula, props.state, new Set(chosen.value))
+    const now = new Date().toISOString()
+    await saveFormula(record.id, next, record.rev, now)
+    const version = await addVersion(record.id, next, `after batch ${props.head.code}`, makeId(), now)
+    await library.refresh()
+    open.value = false
+    notify(toast, `Version ${version.number} is saved.`)
+    await router.push(`/formulas/${record.id}/versions`)
+  } catch (failure) {
+    error.value = explainStorage(failure)
+  }
+}
+</script>
+
+<template>
+  <Dialog v-model:visible="open" modal header="Next version of the formula" :style="{ width: '34rem' }">
+    <form class="dialog-form" @submit.prevent="save">
+      <p class="wide">
+        What this batch did otherwise, in percent of what was made. Choose what proved right; the q.s. line
+        follows.
+      </p>
+      <ul v-if="changes.length" class="wide">
+        <li v-for="c in changes" :key="c.id">
+          <label
+            ><Checkbox v-model="chosen" :value="c.id" :input-id="`proved-${c.id}`" /> {{ words(c) }}</label
+          >
+        </li>
+      </ul>
+      <p v-else class="wide muted">
+        It was made as designed: no line is off by more than 3 % of itself, and nothing was added.
+      </p>
+      <p v-if="error" class="error-text wide" role="alert">{{ error }}</p>
+      <div class="dialog-buttons">
+        <Button label="Cancel" severity="secondary" outlined @click="open = false" />
+        <Button type="submit" label="Save as the next version" :disabled="chosen.length === 0" />
+      </div>
+    </form>
+  </Dialog>
+</template>
+
+<style scoped>
+label {
+  display: flex;
+  align-items: center;
+  gap: 0.625rem;
+  min-height: 44px;
+  cursor: pointer;
+}
+</style>

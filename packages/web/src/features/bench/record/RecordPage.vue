@@ -1,0 +1,222 @@
+<script setup lang="ts">
+import { eventTable, headOf } from '@omblet/core'
+import Button from 'primevue/button'
+import Menu from 'primevue/menu'
+import { useToast } from 'primevue/usetoast'
+import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { download, downloadCsv, fileName } from '../../../components/download'
+import { notify } from '../../../components/notify'
+import { photosOf } from '../../../storage/batches'
+import { useBatch } from '../../../stores/batch'
+import { batchText } from '../../../stores/batch-files'
+import { useBatches } from '../../../stores/batches'
+import { useLots } from '../../../stores/lots'
+import { STATUS_WORDS } from '../words'
+import RecordBody from './RecordBody.vue'
+
+const ProvedDialog = defineAsyncComponent(() => import('./ProvedDialog.vue'))
+const CorrectionDialog = defineAsyncComponent(() => import('./CorrectionDialog.vue'))
+
+const props = defineProps<{ id: string }>()
+const batch = useBatch()
+const batches = useBatches()
+const lots = useLots()
+const router = useRouter()
+const toast = useToast()
+
+const phase = ref<'opening' | 'here' | 'missing'>('opening')
+const photos = shallowRef<Record<string, string>>({})
+function forget() {
+  Object.values(photos.value).forEach((url) => URL.revokeObjectURL(url))
+  photos.value = {}
+}
+watch(
+  () => props.id,
+  async (id) => {
+    phase.value = (await batch.open(id).catch(() => false)) ? 'here' : 'missing'
+    if (phase.value === 'missing') return
+    document.title = `${batch.info!.code} ${batch.info!.name} – Omblet`
+    forget()
+    const kept = await photosOf(id).catch(() => [])
+    photos.value = Object.fromEntries(kept.map((p) => [p.id, URL.createObjectURL(p.blob)]))
+  },
+  { immediate: true },
+)
+onBeforeUnmount(forget)
+
+const head = computed(() => (batch.info && batch.state ? headOf(batch.info, batch.state) : null))
+const running = computed(() => head.value?.status === 'running' || head.value?.status === 'paused')
+const dialog = ref<'proved' | 'correct' | null>(null)
+const used = ref(false)
+watch(dialog, (d) => d && (used.value = true))
+const lotNames = computed(() =>
+  Object.fromEntries(lots.lots.map((l) => [l.id, l.batch || l.supplier || 'unnumbered lot'])),
+)
+
+async function file() {
+  const text = await batchText(props.id)
+  if (text) download(fileName(`${batch.info!.code} ${batch.info!.name}`, '.omblet-batch.json'), text)
+}
+const csv = () => downloadCsv(fileName(`${batch.info!.code} readings`, ''), eventTable(batch.state!))
+const print = () => window.print()
+async function remove() {
+  batch.close()
+  const undo = await batches.remove(props.id)
+  await router.push('/bench')
+  if (undo) notify(toast, 'Batch deleted.', { label: 'Undo', run: () => void undo() })
+}
+const menu = useTemplateRef<InstanceType<typeof Menu>>('menu')
+const items = [
+  { label: 'All entries as CSV', icon: 'pi pi-table', command: csv },
+  { label: 'The batch as a file', icon: 'pi pi-file-export', command: () => void file() },
+  { label: 'Delete this batch', icon: 'pi pi-trash', command: () => void remove() },
+]
+</script>
+
+<template>
+  <div v-if="phase === 'here' && batch.state && head" class="page">
+    <header class="head">
+      <RouterLink to="/bench" class="up" aria-label="All batches"
+        ><i class="pi pi-arrow-left" aria-hidden="true"></i
+      ></RouterLink>
+      <h1>{{ head.name }}</h1>
+      <span class="chip mono">{{ head.code }}</span>
+      <span class="chip" :class="head.status">{{ STATUS_WORDS[head.status] }}</span>
+      <div class="right">
+        <Button
+          v-if="running"
+          label="To the table"
+          icon="pi pi-stopwatch"
+          @click="router.push(`/bench/${id}`)"
+        />
+        <Button
+          v-if="!running"
+          label="Write beside it"
+          icon="pi pi-pencil"
+          severity="secondary"
+          outlined
+          @click="dialog = 'correct'"
+        />
+        <Button
+          v-if="!running && head.formulaId"
+          label="Next version"
+          icon="pi pi-bookmark"
+          severity="secondary"
+          outlined
+          @click="dialog = 'proved'"
+        />
+        <Button
+          label="Print"
+          icon="pi pi-print"
+          :outlined="running"
+          :severity="running ? 'secondary' : undefined"
+          @click="print"
+        />
+        <!-- prettier-ignore -->
+        <Button
+          icon="pi pi-ellipsis-v"
+          text
+          rounded
+          severity="secondary"
+          aria-label="More for this batch"
+          aria-haspopup="menu"
+          @click="menu?.toggle($event)"
+        />
+        <Menu ref="menu" :model="items" popup />
+      </div>
+    </header>
+    <RecordBody :state="batch.state" :head="head" :photos="photos" :lots="lotNames" />
+    <ProvedDialog
+      v-if="used"
+      :open="dialog === 'proved'"
+      :state="batch.state"
+      :head="head"
+      @update:open="dialog = $event ? 'proved' : null"
+    />
+    <CorrectionDialog
+      v-if="used"
+      :open="dialog === 'correct'"
+      @update:open="dialog = $event ? 'correct' : null"
+    />
+  </div>
+  <div v-else-if="phase === 'missing'" class="missing">
+    <h1>This batch is not here</h1>
+    <p>It may have been deleted, or the address is mistyped.</p>
+    <RouterLink to="/bench">All batches</RouterLink>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  padding-bottom: 3rem;
+}
+.head {
+  position: sticky;
+  top: 0;
+  z-index: 4;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.375rem 0.75rem;
+  min-height: 60px;
+  padding: 0.375rem 0.75rem 0.375rem 1rem;
+  border-bottom: 1px solid var(--line);
+  background: var(--paper);
+}
+.up {
+  display: grid;
+  place-items: center;
+  width: 44px;
+  height: 44px;
+  margin-left: -0.75rem;
+  color: var(--muted);
+  text-decoration: none;
+}
+h1 {
+  font-size: 1.1875rem;
+  overflow-wrap: anywhere;
+}
+.discarded {
+  color: var(--stop);
+}
+.right {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.375rem;
+  margin-left: auto;
+}
+.missing {
+  display: grid;
+  gap: 0.75rem;
+  padding: 2rem 1rem;
+}
+@media (max-width: 860px) {
+  .head {
+    position: static;
+  }
+  .right {
+    margin-left: 0;
+    flex: 1 1 100%;
+  }
+  .right :deep(button) {
+    min-height: 44px;
+  }
+}
+@media print {
+  .head {
+    position: static;
+    padding: 0 0 6pt;
+    min-height: 0;
+    border-color: #17202b;
+  }
+  .right,
+  .up {
+    display: none;
+  }
+  .page {
+    padding: 0;
+  }
+}
+</style>

@@ -1,0 +1,230 @@
+<script setup lang="ts">
+import { fitCooling, formatCelsius, massOf, sayNumber, stirEvery, type BenchStep } from '@omblet/core'
+import { format } from 'date-fns'
+import Button from 'primevue/button'
+import SelectButton from 'primevue/selectbutton'
+import { computed, defineAsyncComponent, ref } from 'vue'
+import FindingMark from '../../../components/FindingMark.vue'
+import { sayMinutes } from '../../../components/minutes'
+import NumberField from '../../../components/NumberField.vue'
+import { useBatch } from '../../../stores/batch'
+import { allowAlarm } from './alarm'
+import { useRun, useShown } from './run'
+import TemperatureForm from './TemperatureForm.vue'
+
+const CoolChart = defineAsyncComponent(() => import('./CoolChart.vue'))
+const props = defineProps<{ step: BenchStep }>()
+const batch = useBatch()
+const run = useRun()
+const shown = useShown('thermometer', run.now)
+
+const limit = computed(() => {
+  const said = /(-?\d+(?:\.\d+)?)\s*°C/.exec(props.step.title)?.[1]
+  return said ? Number(said) : 40
+})
+const way = computed(() => (run.state.value.cooling?.way === 'bath' ? 'bath' : 'air'))
+const WAYS = [
+  { value: 'air', label: 'In air' },
+  { value: 'bath', label: 'In cold water' },
+]
+const since = computed(() => run.state.value.cooling?.since ?? 0)
+const readings = computed(
+  () =>
+  run.state.value.temperatures.filter((t) => t.minutes >= since.value - 1e-6).map(({ minutes, celsius }) => ({ minutes, celsius })), // prettier-ignore
+)
+/** Cooling begins at the hottest of them. */
+const falling = computed(() => {
+  const top = readings.value.reduce(
+    (best, r, i) => (r.celsius >= readings.value[best]!.celsius ? i : best),
+    0,
+  )
+  return readings.value.slice(top)
+})
+const fit = computed(() =>
+  fitCooling(
+    falling.value,
+    limit.value,
+    Math.max(20, massOf(run.state.value)),
+    way.value,
+    run.state.value.room,
+  ),
+)
+const now = computed(() => shown.value?.value ?? falling.value.at(-1)?.celsius ?? null)
+const there = computed(() => now.value !== null && now.value <= limit.value)
+const passed = computed(
+  () =>
+    run.state.value.elapsed.at(run.now.value) - (falling.value.at(-1)?.minutes ?? run.state.value.minutes),
+)
+const left = computed(() => ('minutes' in fit.value ? Math.max(0, fit.value.minutes - passed.value) : null))
+const band = computed(() =>
+  'minutes' in fit.value
+    ? {
+        low: Math.max(0, fit.value.low - passed.value),
+        high: Math.max(0, fit.value.high - passed.value),
+      }
+    : null,
+)
+const minutesWords = (m: number) => (m < 1.5 ? `${sayNumber(Math.max(0, m), 1)} min` : sayMinutes(m))
+const setting = computed(() => {
+  const main = [...run.state.value.plan.a.lines]
+    .filter((l) => l.material?.emulsifier && l.material.setting)
+    .sort((x, y) => y.percent - x.percent)[0]
+  return main?.material?.setting ?? 'medium'
+})
+const stir = computed(() => stirEvery(setting.value, now.value ?? 60))
+const room = ref<number | null>(run.state.value.room)
+const setRoom = () => room.value !== null && room.value !== run.state.value.room && batch.append({ type: 'room', celsius: room.value }) // prettier-ignore
+function remind() {
+  allowAlarm()
+  if (left.value)
+    void batch.append({
+      type: 'timer',
+      id: `${props.step.key} there`,
+      title: `${formatCelsius(limit.value)} about now`,
+      minutes: Math.max(0.1, left.value),
+    })
+}
+function remindStir() {
+  allowAlarm()
+  void batch.append({ type: 'timer', id: `${props.step.key} stir`, title: 'Stir', minutes: stir.value })
+}
+</script>
+
+<template>
+  <div class="cool">
+    <div class="figures">
+      <div>
+        <p class="label">Now</p>
+        <p class="figure mono" data-testid="celsius">
+          {{ now === null ? '–' : sayNumber(now, 1) }}<span class="unit"> °C</span>
+        </p>
+      </div>
+      <div v-if="there" class="there">
+        <FindingMark severity="fine" :size="24" /> Below {{ formatCelsius(limit) }}: go on.
+      </div>
+      <template v-else-if="'minutes' in fit && left !== null && band">
+        <div>
+          <p class="label">Below {{ formatCelsius(limit) }} in about</p>
+          <p class="figure mono left" data-testid="cool-left">{{ minutesWords(left) }}</p>
+        </div>
+        <p class="come">
+          Come back at {{ format(run.now.value + left * 60_000, 'HH:mm') }}, likely
+          {{ minutesWords(band.low) }} to {{ minutesWords(band.high)
+          }}{{ fit.from === 'estimate' ? ', a rough guess from one reading' : '' }}. Stir every
+          {{ stir }} minutes<template v-if="setting === 'fast'"
+            >; this emulsifier clumps if it cools unstirred</template
+          >.
+        </p>
+      </template>
+      <p v-else-if="'fault' in fit" class="come">{{ fit.fault }}</p>
+    </div>
+    <CoolChart v-if="falling.length > 1" :readings="falling" :fit="'at' in fit ? fit : null" :limit="limit" />
+    <TemperatureForm />
+    <div class="ways">
+      <div class="field">
+        <span class="label">It stands</span>
+        <SelectButton
+          :model-value="way"
+          :options="WAYS"
+          option-label="label"
+          option-value="value"
+          :allow-empty="false"
+          aria-label="How it cools"
+          @update:model-value="batch.append({ type: 'cooling', way: $event })"
+        />
+      </div>
+      <NumberField
+        id="room"
+        v-model="room"
+        :label="way === 'bath' ? 'Water around it' : 'Room'"
+        unit="°C"
+        :min="0"
+        :max="45"
+        :placeholder="way === 'bath' ? '12' : '21'"
+        what="the temperature around it"
+        @focusout="setRoom"
+        @keydown.enter="setRoom"
+      />
+      <Button
+        v-if="left !== null && !there"
+        label="Timer until then"
+        icon="pi pi-stopwatch"
+        severity="secondary"
+        outlined
+        @click="remind"
+      />
+      <Button
+        v-if="!there"
+        :label="`Stir in ${stir} min`"
+        icon="pi pi-stopwatch"
+        severity="secondary"
+        outlined
+        @click="remindStir"
+      />
+    </div>
+    <p class="muted small">
+      Newton’s law of cooling through your own readings. It leaves out evaporation, stirring and the heat of
+      fatty alcohols that set near 50 °C, which the band allows for.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.cool {
+  display: grid;
+  gap: 0.875rem;
+}
+.figures {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem 2.5rem;
+}
+.label {
+  color: var(--muted);
+}
+.figure {
+  font-size: 3.5rem;
+  line-height: 1.1;
+  font-weight: 700;
+  white-space: nowrap;
+}
+.left {
+  color: var(--accent-ink);
+}
+.unit {
+  font-size: 2rem;
+}
+.come {
+  flex: 1 1 14rem;
+  color: var(--muted);
+}
+.there {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+  font-size: 1.375rem;
+  font-weight: 700;
+}
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 0.625rem 0.875rem;
+}
+.ways :deep(.field:has(input)) {
+  width: 8.5rem;
+}
+.ways :deep(button),
+.ways :deep(input) {
+  min-height: 44px;
+}
+@media (max-width: 520px) {
+  .figure {
+    font-size: 2.5rem;
+  }
+  .unit {
+    font-size: 1.5rem;
+  }
+}
+</style>

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { eventRow, rowValue, UNDOABLE, type Happening } from '@omblet/core'
+import { format } from 'date-fns'
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import { useBatch } from '../../../stores/batch'
+import { useRun } from './run'
+
+/** The last entries of some kinds, each of which can be taken back. */
+const props = defineProps<{ types: readonly Happening['type'][]; lines?: readonly number[] }>()
+const batch = useBatch()
+const run = useRun()
+const rows = computed(() => {
+  const s = run.state.value
+  return s.events
+    .filter(
+      (e) =>
+        props.types.includes(e.type) &&
+        !s.undone.has(e.n) &&
+        (!props.lines || !('line' in e) || props.lines.includes(e.line)),
+    )
+    .slice(-4)
+    .reverse()
+    .map((e) => ({ e, row: eventRow(s, e) }))
+})
+</script>
+
+<template>
+  <ul v-if="rows.length" class="entries" aria-label="Last entries">
+    <li v-for="{ e, row } in rows" :key="e.n">
+      <span class="mono muted">{{ format(new Date(e.at), 'HH:mm') }}</span>
+      <span>{{ row.what }} {{ row.material }}</span>
+      <strong class="mono">{{ rowValue(row, run.resolution.value) }}</strong>
+      <Button
+        v-if="UNDOABLE.has(e.type)"
+        label="Take back"
+        :aria-label="`Take back: ${row.what} ${row.material} ${rowValue(row, run.resolution.value)}`"
+        text
+        size="small"
+        severity="secondary"
+        @click="batch.append({ type: 'undo', of: e.n })"
+      />
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.entries {
+  font-size: 0.9375rem;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0 0.625rem;
+}
+li :deep(button) {
+  min-height: 44px;
+}
+</style>

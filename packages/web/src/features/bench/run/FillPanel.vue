@@ -1,0 +1,26 @@
+<script setup lang="ts">
+import { madeGrams, sayNumber } from '@omblet/core'
+import { computed } from 'vue'
+import { useRun } from './run'
+
+const run = useRun()
+const made = computed(() => madeGrams(run.state.value) - run.state.value.sampled)
+const wanted = computed(() => run.state.value.start.containers ?? null)
+const each = computed(() => (wanted.value ? wanted.value.ml * wanted.value.density : null))
+</script>
+
+<template>
+  <p class="fill">
+    There are about <strong class="mono">{{ run.grams(made) }}</strong><template v-if="wanted && each"
+      >: {{ wanted.count }} containers of {{ sayNumber(wanted.ml) }} mL take about
+      {{ run.grams(each) }} each</template
+    >. Weigh what you filled: the last page asks for it.
+  </p>
+</template>
+
+<style scoped>
+.fill {
+  font-size: 1.125rem;
+  max-width: 46rem;
+}
+</style>

@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { deviations, madeGrams, sayNumber } from '@omblet/core'
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import SelectButton from 'primevue/selectbutton'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import FormField from '../../../components/FormField.vue'
+import NumberField from '../../../components/NumberField.vue'
+import { useBatch } from '../../../stores/batch'
+import { useRun } from './run'
+
+const batch = useBatch()
+const router = useRouter()
+const run = useRun()
+
+const OUTCOMES = [
+  { value: 'kept', label: 'Keep it' },
+  { value: 'discarded', label: 'Throw it away' },
+] as const
+const outcome = ref<'kept' | 'discarded'>('kept')
+const filled = ref<number | null>(null)
+const count = ref<number | null>(run.state.value.start.containers?.count ?? null)
+const reason = ref('')
+const error = ref<string | null>(null)
+const made = computed(() => madeGrams(run.state.value))
+const list = computed(() => deviations(run.state.value))
+const left = computed(() => run.state.value.evaporated - run.state.value.putBack)
+
+async function finish() {
+  error.value = null
+  if (outcome.value === 'discarded' && reason.value.trim() === '') {
+    error.value = 'Say why it is thrown away; it helps the next batch.'
+    return
+  }
+  if (filled.value !== null && filled.value > made.value * 1.1) {
+    error.value = `More than was made (${run.grams(made.value)}). Weigh what is filled without its containers.`
+    return
+  }
+  const done = await batch.append(
+    {
+      type: 'finish',
+      outcome: outcome.value,
+      ...(filled.value === null ? {} : { filledGrams: filled.value }),
+      ...(count.value ? { containers: Math.round(count.value) } : {}),
+      ...(reason.value.trim() ? { reason: reason.value.trim() } : {}),
+    },
+    null,
+  )
+  if (done) await router.push(`/bench/${batch.info!.id}/record`)
+}
+</script>
+
+<template>
+  <form class="card finish" @submit.prevent="finish">
+    <h2>All steps are over</h2>
+    <p class="sum">
+      <strong class="mono">{{ run.grams(made) }}</strong> were made<template
+        v-if="left > run.resolution.value"
+        >; {{ run.grams(left) }} water left and was not put back</template
+      >.
+    </p>
+    <template v-if="list.length">
+      <h3>What went otherwise</h3>
+      <ul class="list">
+        <li v-for="d in list" :key="d.n">{{ d.text }}</li>
+      </ul>
+    </template>
+    <p v-else class="muted">Everything went as planned.</p>
+    <SelectButton
+      v-model="outcome"
+      :options="[...OUTCOMES]"
+      option-label="label"
+      option-value="value"
+      :allow-empty="false"
+      aria-label="What becomes of it"
+    />
+    <div v-if="outcome === 'kept'" class="fields">
+      <NumberField
+        id="filled"
+        v-model="filled"
+        data-first
+        label="Filled, in all"
+        unit="g"
+        :placeholder="sayNumber(made, 0)"
+        what="the weight"
+      />
+      <NumberField
+        id="jars"
+        v-model="count"
+        label="Containers"
+        :max="10000"
+        placeholder="0"
+        what="the number"
+      />
+    </div>
+    <FormField v-else id="reason" label="Why">
+      <InputText id="reason" v-model="reason" maxlength="1000" fluid />
+    </FormField>
+    <p v-if="error" class="error-text" role="alert">{{ error }}</p>
+    <p class="muted small">
+      A finished batch stays as it was made; corrections are written beside it. Going back to a step is
+      possible until then.
+    </p>
+    <Button type="submit" label="Finish the batch" icon="pi pi-check" size="large" />
+  </form>
+</template>
+
+<style scoped>
+.finish {
+  display: grid;
+  justify-items: start;
+  gap: 0.875rem;
+  padding: 1.25rem;
+}
+h2 {
+  font-size: 1.5rem;
+}
+h3 {
+  font-size: 1.0625rem;
+}
+.sum {
+  font-size: 1.1875rem;
+}
+.list {
+  list-style: disc;
+  padding-left: 1.25rem;
+}
+.fields {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.75rem;
+}
+.fields :deep(.field) {
+  width: 11rem;
+}
+.finish :deep(button),
+.finish :deep(input) {
+  min-height: 48px;
+}
+.finish > :deep(.field) {
+  width: min(100%, 32rem);
+}
+</style>

@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import { heldIn, sayNumber, type BenchStep } from '@omblet/core'
+import { computed } from 'vue'
+import FindingMark from '../../../components/FindingMark.vue'
+import Entries from './Entries.vue'
+import MassForm from './MassForm.vue'
+import PutBack from './PutBack.vue'
+import { useRun, useShown } from './run'
+import TemperatureForm from './TemperatureForm.vue'
+import WaitButton from './WaitButton.vue'
+
+const props = defineProps<{ step: BenchStep }>()
+const run = useRun()
+const shown = useShown('thermometer', run.now)
+
+const phase = computed(() => {
+  const i = run.state.value.plan.a.phases.findIndex((p) => p.letter === props.step.letter)
+  return run.state.value.plan.formula.phases[i]
+})
+const target = computed(() => phase.value?.heatToC ?? null)
+const last = computed(() => run.state.value.temperatures.filter((t) => t.step === props.step.key).at(-1))
+const now = computed(() => shown.value?.value ?? last.value?.celsius ?? null)
+const there = computed(() => now.value !== null && target.value !== null && now.value >= target.value - 2)
+const hold = computed(() => Number(/hold (\d+)/.exec(props.step.title)?.[1] ?? 0))
+const watery = computed(() => run.state.value.plan.water !== null && phase.value?.role !== 'oil')
+const masses = computed(() => run.state.value.masses.filter((m) => m.step === props.step.key))
+const before = computed(() => masses.value.find((m) => m.when === 'before'))
+const after = computed(() => masses.value.filter((m) => m.when === 'after').at(-1))
+const held = computed(() => heldIn(run.state.value, props.step.key))
+const lost = computed(() => {
+  const e = run.state.value
+  const start = before.value?.grams ?? held.value
+  if (!after.value || start === null) return null
+  const back = e.events.reduce(
+    (sum, x) => sum + (x.type === 'water' && x.step === props.step.key && !e.undone.has(x.n) ? x.grams : 0),
+    0,
+  )
+  return { gone: Math.max(0, after.value.expected! - after.value.grams), back }
+})
+</script>
+
+<template>
+  <div class="heat">
+    <div class="figures">
+      <div>
+        <p class="label">Now</p>
+        <p class="figure mono" data-testid="celsius">
+          {{ now === null ? '–' : sayNumber(now, 1) }}<span class="unit"> °C</span>
+        </p>
+      </div>
+      <div v-if="target !== null">
+        <p class="label">Heat to</p>
+        <p class="figure mono">{{ sayNumber(target, 1) }}<span class="unit"> °C</span></p>
+      </div>
+      <p v-if="there" class="there"><FindingMark severity="fine" /> It is hot enough.</p>
+    </div>
+    <TemperatureForm />
+    <WaitButton v-if="hold > 0" :step="step" :minutes="hold" :title="`Hold ${step.letter ?? ''} hot`" />
+    <section v-if="watery" class="water" aria-labelledby="water-title">
+      <h3 id="water-title">Water that leaves</h3>
+      <p v-if="held !== null" class="muted">
+        {{ run.grams(held) }} were weighed in. Weigh the beaker after heating; before it as well where the
+        empty beaker is not known.
+      </p>
+      <MassForm v-if="!after" when="before" :vessel="step.letter" label="Before heating" />
+      <p v-if="before" class="muted">Before: {{ run.grams(before.grams) }}</p>
+      <MassForm when="after" :vessel="step.letter" label="After heating" />
+      <template v-if="lost">
+        <p class="lost" role="status">
+          <strong>{{ run.grams(lost.gone) }}</strong> left<template v-if="lost.back > 0"
+            >, {{ run.grams(lost.back) }} put back</template
+          >.
+        </p>
+        <PutBack :wanted="Math.max(0, lost.gone - lost.back)" />
+      </template>
+    </section>
+    <Entries :types="['mass', 'water', 'temperature']" />
+  </div>
+</template>
+
+<style scoped>
+.heat,
+.water {
+  display: grid;
+  gap: 0.75rem;
+}
+.water {
+  padding-top: 0.75rem;
+  border-top: 1px solid var(--line);
+}
+h3 {
+  font-size: 1.125rem;
+}
+.figures {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 0.5rem 2.5rem;
+}
+.label {
+  color: var(--muted);
+}
+.figure {
+  font-size: 3.5rem;
+  line-height: 1.1;
+  font-weight: 700;
+}
+.unit {
+  font-size: 2rem;
+}
+.there {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+  padding-bottom: 0.75rem;
+  font-weight: 700;
+}
+.lost {
+  font-size: 1.125rem;
+}
+@media (max-width: 520px) {
+  .figure {
+    font-size: 2.5rem;
+  }
+  .unit {
+    font-size: 1.5rem;
+  }
+}
+</style>

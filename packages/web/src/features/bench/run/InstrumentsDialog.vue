@@ -1,0 +1,154 @@
+<script setup lang="ts">
+import { INSTRUMENTS, UNITS, type InstrumentKind } from '@omblet/core'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import { computed, ref } from 'vue'
+import Notice from '../../../components/Notice.vue'
+import { hasSerial } from '../../../instruments/serial'
+import { useInstruments } from '../../../stores/instruments'
+import { INSTRUMENT_WORDS } from '../words'
+import { useRun } from './run'
+import SerialForm from './SerialForm.vue'
+
+const open = defineModel<boolean>('open', { required: true })
+const instruments = useInstruments()
+const run = useRun()
+const error = ref<string | null>(null)
+const setting = ref<InstrumentKind | null>(null)
+const serial = hasSerial()
+
+const rows = computed(() =>
+  INSTRUMENTS.map((kind) => {
+    const state = instruments.states[kind]
+    const from = { typed: 'typed by hand', simulated: 'simulated', serial: 'serial port' }[state.from]
+    const link =
+      state.from === 'typed'
+        ? ''
+        : { off: '', opening: 'opening', open: 'connected', lost: 'lost, looked for again' }[state.link]
+    return {
+      kind,
+      state,
+      words: [from, link].filter(Boolean).join(', '),
+      value: state.shown ? `${state.shown.value} ${kind === 'ph' ? '' : UNITS[kind]}` : '–',
+    }
+  }),
+)
+async function simulate() {
+  error.value = await instruments.simulate(run.state.value.plan.formula, run.resolution.value)
+}
+async function connect(kind: InstrumentKind) {
+  error.value = await instruments.connect(kind, run.resolution.value)
+  if (!error.value) setting.value = null
+}
+</script>
+
+<template>
+  <Dialog v-model:visible="open" modal header="Instruments" :style="{ width: 'min(40rem, 96vw)' }">
+    <div class="all">
+      <p class="muted">
+        Every figure can be typed. What is connected shows itself beside the field; losing it loses nothing.
+      </p>
+      <ul>
+        <li v-for="row in rows" :key="row.kind">
+          <strong>{{ INSTRUMENT_WORDS[row.kind] }}</strong>
+          <span
+            >{{ row.words }}<template v-if="row.state.why">. {{ row.state.why }}</template></span
+          >
+          <span class="mono">{{ row.value }}</span>
+          <span class="do">
+            <Button
+              v-if="row.state.from === 'serial'"
+              label="Let go"
+              size="small"
+              severity="secondary"
+              text
+              @click="instruments.detach(row.kind)"
+            />
+            <Button
+              v-if="serial"
+              label="Serial port"
+              :aria-label="`Serial port for the ${INSTRUMENT_WORDS[row.kind]}`"
+              :aria-expanded="setting === row.kind"
+              size="small"
+              severity="secondary"
+              outlined
+              @click="setting = setting === row.kind ? null : row.kind"
+            />
+          </span>
+          <SerialForm
+            v-if="setting === row.kind"
+            :kind="row.kind"
+            class="wide"
+            @connect="connect(row.kind)"
+          />
+        </li>
+      </ul>
+      <Notice v-if="error" kind="check">{{ error }}</Notice>
+      <p v-if="!serial" class="muted small">
+        A scale with a serial port can be used where the browser has Web Serial, which this one has not.
+      </p>
+      <section class="simulated">
+        <h3>Simulated instruments</h3>
+        <p class="muted">
+          For rehearsing: a scale, a thermometer and a probe at a beaker that knows this formula. Its weights
+          are no weights of yours.
+        </p>
+        <Button
+          v-if="!instruments.simulated"
+          label="Set up simulated instruments"
+          icon="pi pi-box"
+          @click="simulate"
+        />
+        <span v-else class="two">
+          <Button label="Set up anew" severity="secondary" outlined @click="simulate" />
+          <Button label="Put them away" severity="secondary" outlined @click="instruments.stopSimulated()" />
+        </span>
+      </section>
+    </div>
+  </Dialog>
+</template>
+
+<style scoped>
+.all,
+.simulated {
+  display: grid;
+  gap: 0.875rem;
+}
+.simulated {
+  justify-items: start;
+  padding-top: 0.875rem;
+  border-top: 1px solid var(--line);
+}
+h3 {
+  font-size: 1.0625rem;
+}
+li {
+  display: grid;
+  grid-template-columns: 7rem minmax(0, 1fr) auto auto;
+  align-items: center;
+  gap: 0.25rem 0.75rem;
+  min-height: 52px;
+  border-top: 1px solid var(--line);
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.all :deep(button) {
+  min-height: 44px;
+}
+.two {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+}
+@media (max-width: 520px) {
+  li {
+    grid-template-columns: minmax(0, 1fr) auto;
+    padding: 0.375rem 0;
+  }
+  li > span:nth-child(2) {
+    grid-column: 1 / -1;
+    grid-row: 2;
+  }
+}
+</style>

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import Dialog from 'primevue/dialog'
+
+const open = defineModel<boolean>('open', { required: true })
+const KEYS = [
+  ['Page Down', 'the next thing: record what the scale shows, then end the step (foot pedal)'],
+  ['Page Up', 'the step before (foot pedal)'],
+  ['Enter', 'record what is typed or settled'],
+  ['t', 'tare, while weighing'],
+  ['s', 'leave the step out'],
+  ['w', 'something looks wrong'],
+  ['n', 'note or photo'],
+  ['i', 'instruments'],
+  ['?', 'these keys'],
+] as const
+</script>
+
+<template>
+  <Dialog v-model:visible="open" modal header="Keys at the Bench" :style="{ width: '32rem' }">
+    <dl>
+      <template v-for="[key, does] in KEYS" :key="key">
+        <dt>
+          <kbd class="mono">{{ key }}</kbd>
+        </dt>
+        <dd>{{ does }}</dd>
+      </template>
+    </dl>
+  </Dialog>
+</template>
+
+<style scoped>
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 0.5rem 1rem;
+  margin: 0;
+}
+dd {
+  margin: 0;
+}
+kbd {
+  padding: 0.125rem 0.5rem;
+  border: 1px solid var(--line-strong);
+  border-radius: 6px;
+  background: var(--side);
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import Textarea from 'primevue/textarea'
+import { ref, watch } from 'vue'
+import FormField from '../../../components/FormField.vue'
+import { savePhoto } from '../../../storage/batches'
+import { makeId } from '../../../storage/channel'
+import { explainStorage } from '../../../storage/db'
+import { useBatch } from '../../../stores/batch'
+import { smallPicture } from './picture'
+
+const open = defineModel<boolean>('open', { required: true })
+const batch = useBatch()
+const text = ref('')
+const photo = ref<Blob | null>(null)
+const preview = ref<string | null>(null)
+const error = ref<string | null>(null)
+const busy = ref(false)
+function clear() {
+  if (preview.value) URL.revokeObjectURL(preview.value)
+  preview.value = null
+  photo.value = null
+}
+watch(open, () => {
+  text.value = ''
+  error.value = null
+  clear()
+})
+async function pick(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  clear()
+  try {
+    photo.value = await smallPicture(file)
+    preview.value = URL.createObjectURL(photo.value)
+    error.value = null
+  } catch {
+    error.value = 'This is no picture that can be read here. Take a JPEG, PNG or WebP.'
+  }
+}
+async function save() {
+  if ((!text.value.trim() && !photo.value) || busy.value) return
+  busy.value = true
+  try {
+    let id: string | undefined
+    if (photo.value) {
+      id = makeId()
+      await savePhoto({ id, batch: batch.info!.id, blob: photo.value })
+    }
+    if (await batch.append({ type: 'note', text: text.value.trim(), ...(id ? { photo: id } : {}) }))
+      open.value = false
+  } catch (failure) {
+    error.value = explainStorage(failure)
+  }
+  busy.value = false
+}
+</script>
+
+<template>
+  <Dialog v-model:visible="open" modal header="Note or photo" :style="{ width: '30rem' }">
+    <form class="dialog-form" @submit.prevent="save">
+      <FormField id="note-text" label="What you see, smell or did" class="wide">
+        <Textarea id="note-text" v-model="text" rows="4" maxlength="4000" autofocus auto-resize fluid />
+      </FormField>
+      <div class="wide photo">
+        <img v-if="preview" :src="preview" alt="The photo to keep" />
+        <label class="chip pick"
+          ><i class="pi pi-camera" aria-hidden="true"></i> {{ preview ? 'Another photo' : 'Add a photo'
+          }}<input type="file" accept="image/*" capture="environment" data-testid="photo" @change="pick"
+        /></label>
+      </div>
+      <p v-if="error" class="error-text wide" role="alert">{{ error }}</p>
+      <div class="dialog-buttons">
+        <Button label="Cancel" severity="secondary" outlined @click="open = false" />
+        <Button type="submit" label="Keep" :loading="busy" :disabled="!text.trim() && !photo" />
+      </div>
+    </form>
+  </Dialog>
+</template>
+
+<style scoped>
+.photo {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.75rem;
+}
+img {
+  max-width: 100%;
+  max-height: 12rem;
+  border-radius: 8px;
+}
+.pick {
+  position: relative;
+  min-height: 44px;
+  cursor: pointer;
+  color: var(--ink);
+}
+.pick input {
+  position: absolute;
+  inset: 0;
+  opacity: 0;
+  cursor: pointer;
+}
+.pick:focus-within {
+  outline: 2px solid var(--cobalt-400);
+}
+form :deep(button) {
+  min-height: 44px;
+}
+</style>

@@ -1,0 +1,165 @@
+<script setup lang="ts">
+import { decimalsOf, formatNumber, percentWords, pourRemedies, type PourRemedy } from '@omblet/core'
+import Button from 'primevue/button'
+import { computed, ref } from 'vue'
+import FindingMark from '../../../components/FindingMark.vue'
+import NumberField from '../../../components/NumberField.vue'
+import { useBatch } from '../../../stores/batch'
+import { useMaterials } from '../../../stores/materials'
+import { useRun, useShown } from './run'
+
+/** What can be done about too much of a line, each reckoned through. */
+const props = defineProps<{ line: number }>()
+const batch = useBatch()
+const materials = useMaterials()
+const run = useRun()
+const shown = useShown('scale', run.now)
+
+const state = computed(() => run.state.value.lines[props.line]!)
+const remedies = computed(() => pourRemedies(run.state.value, props.line, materials.catalogue))
+const say = (g: number) => formatNumber(g, decimalsOf(run.resolution.value))
+const surplus = computed(() => state.value.weighed - state.value.target)
+const taking = ref(false)
+const out = ref<number | null>(null)
+const fallen = computed(() => {
+  if (!shown.value?.steady) return null
+  const gone = run.state.value.zero - shown.value.value
+  return gone > run.resolution.value / 2 ? Number(gone.toFixed(6)) : null
+})
+
+async function take(remedy: PourRemedy) {
+  if (remedy.id === 'take-out' && !taking.value) {
+    taking.value = true
+    return
+  }
+  for (const h of remedy.happenings) if (!(await batch.append(h))) return
+}
+async function takeOut() {
+  const grams = out.value ?? fallen.value ?? Number(surplus.value.toFixed(6))
+  const from = out.value === null && fallen.value !== null ? { gross: shown.value!.value } : {}
+  if (await batch.append({ type: 'take-out', line: props.line, grams, ...from })) taking.value = false
+}
+</script>
+
+<template>
+  <section class="over" aria-labelledby="over-title">
+    <h3 id="over-title">
+      <FindingMark severity="stop" /> {{ say(surplus) }} g too much {{ run.label(line) }}
+    </h3>
+    <p>
+      {{ say(state.weighed) }} g are in, {{ say(state.target) }} g were wanted. Nothing is lost yet. Choose:
+    </p>
+    <form v-if="taking" class="taking" @submit.prevent="takeOut">
+      <NumberField
+        id="out"
+        v-model="out"
+        label="Taken out"
+        unit="g"
+        :placeholder="say(fallen ?? surplus)"
+        what="the amount"
+      />
+      <Button type="submit" :label="`It is out: ${say(out ?? fallen ?? surplus)} g`" />
+      <Button label="Something else" severity="secondary" text @click="taking = false" />
+    </form>
+    <ol v-else>
+      <li v-for="(r, i) in remedies" :key="r.id" class="remedy">
+        <div class="text">
+          <h4>{{ r.title }}</h4>
+          <p>{{ r.detail }}</p>
+          <p class="muted small">
+            <template v-if="r.id !== 'discard'"
+              >{{ run.label(line) }}: {{ percentWords(run.state.value, line, r.percent) }}. Batch
+              {{ say(r.totalGrams) }} g.</template
+            >
+            <template v-if="r.topUps.length">
+              To top up:
+              {{ r.topUps.map((t) => `${run.label(t.line)} ${say(t.grams)} g`).join(', ') }}.</template
+            >
+          </p>
+          <ul v-if="r.findings.length" class="brings">
+            <li v-for="f in r.findings.slice(0, 3)" :key="f.message">
+              <FindingMark :severity="f.severity" :size="16" /><span
+                ><span class="hidden-text">{{ f.severity }}: </span>{{ f.message }}</span
+              >
+            </li>
+          </ul>
+        </div>
+        <Button
+          :label="r.id === 'take-out' ? 'Take out' : 'Do this'"
+          :aria-label="`${r.id === 'take-out' ? 'Take out' : 'Do this'}: ${r.title}`"
+          :severity="i === 0 ? undefined : 'secondary'"
+          :outlined="i !== 0"
+          @click="take(r)"
+        />
+      </li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+.over {
+  display: grid;
+  gap: 0.75rem;
+}
+h3 {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+  font-size: 1.375rem;
+  color: var(--stop);
+}
+h4 {
+  margin: 0;
+  font-size: 1.0625rem;
+}
+ol {
+  display: grid;
+  gap: 0.5rem;
+}
+.remedy {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 1rem;
+  padding: 0.75rem 0.875rem;
+  border: 1px solid var(--line);
+  border-radius: 10px;
+}
+.remedy:first-child {
+  border-color: var(--accent);
+}
+.text {
+  display: grid;
+  gap: 0.125rem;
+  min-width: 0;
+}
+.remedy :deep(button) {
+  flex: none;
+  min-height: 48px;
+}
+.brings li {
+  display: flex;
+  gap: 0.375rem;
+  padding-top: 0.25rem;
+}
+.brings :deep(svg) {
+  margin-top: 3px;
+}
+.taking {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 0.625rem;
+}
+.taking :deep(button),
+.taking :deep(input) {
+  min-height: 48px;
+}
+@media (max-width: 520px) {
+  .remedy {
+    flex-direction: column;
+    align-items: stretch;
+    gap: 0.5rem;
+  }
+}
+</style>

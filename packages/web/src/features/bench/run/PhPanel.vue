@@ -1,0 +1,453 @@
+<script setup lang="ts">
+import {
+  ADJUSTERS,
+  adjusterKey,
+  adjusterName,
+  adjusterOf,
+  assess,
+  atResolution,
+  capitalise,
+  decimalsOf,
+  formatNumber,
+  formatRange,
+  phFormula,
+  phModelOf,
+  phNow,
+  planDose,
+  readingFault,
+  sayNumber,
+  type Reading,
+} from '@omblet/core'
+import Button from 'primevue/button'
+import Select from 'primevue/select'
+import SelectButton from 'primevue/selectbutton'
+import { computed, inject, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import FindingMark from '../../../components/FindingMark.vue'
+import FormField from '../../../components/FormField.vue'
+import Notice from '../../../components/Notice.vue'
+import NumberField from '../../../components/NumberField.vue'
+import { useBatch } from '../../../stores/batch'
+import { useBench } from '../../../stores/bench'
+import { useMaterials } from '../../../stores/materials'
+import { allowAlarm } from './alarm'
+import Entries from './Entries.vue'
+import { PEDAL, useRun, useShown } from './run'
+
+const batch = useBatch()
+const bench = useBench()
+const materials = useMaterials()
+const run = useRun()
+const pedal = inject(PEDAL)!
+const probe = useShown('ph', run.now)
+const scale = useShown('scale', run.now)
+onMounted(() => void bench.load())
+
+const s = computed(() => run.state.value)
+const formula = computed(() => phFormula(s.value))
+const a = computed(() => (formula.value ? assess(formula.value, materials.catalogue) : null))
+const model = computed(() => (a.value ? phModelOf(a.value, bench.doubt) : null))
+const aim = computed(() => s.value.plan.formula.targetPh ?? s.value.plan.a.ph.shared)
+const now = computed(() => (a.value && model.value ? phNow(a.value, model.value) : null))
+const current = computed(() => s.value.readings.filter((r) => r.n > s.value.changedAt).at(-1) ?? null)
+const inAim = computed(
+  () =>
+    current.value !== null &&
+    aim.value !== null &&
+    now.value!.from === 'reading' &&
+    now.value!.value >= aim.value.min - 0.05 &&
+    now.value!.value <= aim.value.max + 0.05,
+)
+
+// Reading
+const METHODS = [
+  { value: 'strip', label: 'Strip' },
+  { value: 'meter-direct', label: 'Meter, direct' },
+  { value: 'meter-10pct', label: 'Meter on 10 %' },
+] as const
+const method = ref<Reading['method']>(s.value.readings.at(-1)?.method ?? 'meter-direct')
+const typedPh = ref<number | null>(null)
+const phError = ref<string | null>(null)
+const reading = computed(() => typedPh.value ?? (probe.value?.steady ? probe.value.value : null))
+async function read() {
+  const ph = reading.value
+  phError.value =
+    ph === null
+      ? probe.value
+        ? 'The probe has not settled yet.'
+        : 'Type what the meter or strip shows.'
+      : readingFault(ph)
+  if (ph === null || phError.value) return
+  if (await batch.append({ type: 'ph', ph: Number(ph.toFixed(3)), method: method.value }))
+    typedPh.value = null
+}
+
+// Dose
+const planned = computed(() =>
+  s.value.plan.a.lines.flatMap((l) => {
+    const key = l.phaseSource.role === 'adjust' ? adjusterKey(l.source.material) : null
+    return key ? [{ key, strength: l.source.strengthPercent ?? 100 }] : []
+  }),
+)
+const options = computed(() => [
+  ...(['up', 'down'] as const).map((way) => ({
+    label: way === 'up' ? 'Raises pH' : 'Lowers pH',
+    items: ADJUSTERS.filter((x) => x.direction === way).map((x) => ({
+      value: x.key,
+      label: capitalise(x.name),
+    })),
+  })),
+])
+const adjuster = ref('sodium-hydroxide')
+const strength = ref<number | null>(10)
+/** The one that the formula plans where it goes the right way, else the usual. */
+watch(
+  () => (now.value && aim.value ? (now.value.value < aim.value.min ? 'up' : 'down') : null),
+  (way) => {
+    if (!way || s.value.doses.length > 0) {
+      const last = s.value.doses.at(-1)
+      if (last) [adjuster.value, strength.value] = [last.material, last.strengthPercent]
+      return
+    }
+    const own = planned.value.find((p) => adjusterOf(p.key)?.direction === way)
+    const usual = way === 'up' ? 'sodium-hydroxide' : 'citric-acid'
+    adjuster.value = own?.key ?? usual
+    strength.value = own?.strength ?? adjusterOf(usual)!.usualPercent
+  },
+  { immediate: true },
+)
+function choose(key: string) {
+  adjuster.value = key
+  strength.value = planned.value.find((p) => p.key === key)?.strength ?? adjusterOf(key)?.usualPercent ?? 10
+}
+const plan = computed(() =>
+  a.value && model.value && aim.value && strength.value
+    ? planDose(a.value, model.value, {
+        target: aim.value,
+        adjuster: adjuster.value,
+        strengthPercent: strength.value,
+        ...(bench.tools.dropGrams ? { dropGrams: bench.tools.dropGrams } : {}),
+      })
+    : null,
+)
+const dose = computed(() => (plan.value && 'plan' in plan.value ? plan.value.plan : null))
+const fault = computed(() => (plan.value && 'fault' in plan.value ? plan.value : null))
+const say = (g: number) => formatNumber(g, decimalsOf(run.resolution.value))
+const tared = computed(() => {
+  const last = s.value.events.findLast((e) => e.step === run.step.value?.key && e.type !== 'timer')
+  return last?.type === 'tare'
+})
+const net = computed(() =>
+  tared.value && scale.value?.steady
+    ? atResolution(scale.value.value - s.value.zero, run.resolution.value)
+    : null,
+)
+const typedGrams = ref<number | null>(null)
+const drops = ref<number | null>(null)
+const gramsOfDrops = computed(() =>
+  drops.value && dose.value ? drops.value * dose.value.drops.gramsEach : null,
+)
+const grams = computed(
+  () => typedGrams.value ?? gramsOfDrops.value ?? (net.value !== null && net.value > 0 ? net.value : null),
+)
+const doseError = ref<string | null>(null)
+async function add() {
+  doseError.value =
+    !grams.value || grams.value <= 0
+      ? 'Type how many grams or drops went in.'
+      : !strength.value
+        ? 'Type how strong the solution is, in percent.'
+        : grams.value > (a.value?.amounts.batchGrams ?? 0)
+          ? 'That is more than the batch itself. Type grams of the solution.'
+          : null
+  if (doseError.value || !grams.value || !strength.value) return
+  const done = await batch.append({
+    type: 'dose',
+    material: adjuster.value,
+    strengthPercent: strength.value,
+    grams: Number(grams.value.toFixed(6)),
+    ...(typedGrams.value === null && drops.value ? { drops: Math.round(drops.value) } : {}),
+  })
+  if (!done) return
+  typedGrams.value = null
+  drops.value = null
+  allowAlarm()
+  await batch.append({ type: 'timer', id: 'ph wait', title: 'Stirred and waited: read the pH', minutes: 1 })
+}
+const sample = ref<number | null>(null)
+const takeSample = async () => {
+  if (sample.value && (await batch.append({ type: 'sample', grams: sample.value }))) sample.value = null
+}
+
+/** What was dripped in, charged against the q.s. line. */
+const charged = computed(() => {
+  const total = s.value.doses.reduce((sum, d) => sum + d.grams, 0)
+  const fill = s.value.plan.fill
+  if (total <= 0 || fill === null || !a.value) return null
+  const made = s.value.lines.reduce((sum, l) => sum + l.weighed, 0) + total
+  const before = s.value.plan.a.lines[fill]!
+  return { total, label: before.label, from: before.percent, to: (100 * s.value.lines[fill]!.weighed) / made }
+})
+async function press() {
+  if (reading.value !== null && current.value === null) {
+    await read()
+    return true
+  }
+  return false
+}
+onMounted(() => (pedal.press = press))
+onBeforeUnmount(() => {
+  if (pedal.press === press) pedal.press = null
+})
+const chance = (p: number) => (p < 0.01 ? 'under 1 %' : `about ${sayNumber(p * 100, 0)} %`)
+</script>
+
+<template>
+  <div class="ph">
+    <div class="figures">
+      <div>
+        <p class="label">Now</p>
+        <p class="figure mono" data-testid="ph-now">{{ now ? formatNumber(now.value, 2) : '–' }}</p>
+        <p v-if="now" class="muted small">
+          {{
+            now.from === 'reading'
+              ? 'read'
+              : now.from === 'prediction'
+                ? 'computed'
+                : 'computed since the last dose'
+          }}, likely {{ sayNumber(now.low, 1) }} to {{ sayNumber(now.high, 1) }}
+        </p>
+      </div>
+      <div>
+        <p class="label">Aim</p>
+        <p class="figure mono">{{ aim ? formatRange(aim) : '–' }}</p>
+      </div>
+      <p v-if="inAim" class="there"><FindingMark severity="fine" :size="24" /> It is where it should be.</p>
+    </div>
+
+    <section aria-labelledby="read-title">
+      <h3 id="read-title">Read</h3>
+      <SelectButton
+        v-model="method"
+        :options="[...METHODS]"
+        option-label="label"
+        option-value="value"
+        :allow-empty="false"
+        aria-label="How it is read"
+      />
+      <form class="entry" @submit.prevent="read">
+        <NumberField
+          id="ph-reading"
+          v-model="typedPh"
+          data-first
+          :label="probe ? 'Or type it' : 'pH'"
+          :max="1400"
+          :placeholder="probe ? formatNumber(probe.value, 2) : '5.5'"
+          :error="phError"
+          what="the pH"
+        />
+        <Button
+          type="submit"
+          :label="reading === null ? 'Record pH' : `Record pH ${formatNumber(reading, 2)}`"
+        />
+        <span v-if="probe" class="live"
+          ><span class="mono" data-testid="probe">{{ formatNumber(probe.value, 2) }}</span>
+          <span class="muted">{{ probe.steady ? 'settled' : 'moving' }}</span></span
+        >
+      </form>
+      <p v-if="method === 'meter-10pct'" class="muted small">
+        1 g of the batch in 9 g of fresh distilled water; stir, wait five minutes. Throw it away afterwards.
+      </p>
+      <form class="entry" @submit.prevent="takeSample">
+        <NumberField
+          id="sample"
+          v-model="sample"
+          label="Taken away for it"
+          unit="g"
+          placeholder="0"
+          what="the sample"
+        />
+        <Button type="submit" label="Note it" severity="secondary" outlined :disabled="!sample" />
+      </form>
+    </section>
+
+    <section v-if="!inAim" aria-labelledby="dose-title">
+      <h3 id="dose-title">Bring it there</h3>
+      <p v-if="!aim" class="muted">This formula has no pH to aim for. Set one on its pH leaf, or go on.</p>
+      <div class="entry">
+        <FormField id="adjuster" label="With">
+          <Select
+            :model-value="adjuster"
+            label-id="adjuster"
+            :options="options"
+            option-label="label"
+            option-value="value"
+            option-group-label="label"
+            option-group-children="items"
+            aria-label="With"
+            @update:model-value="choose($event as string)"
+          />
+        </FormField>
+        <NumberField
+          id="strength"
+          v-model="strength"
+          label="Strength"
+          unit="%"
+          :min="0.01"
+          :max="100"
+          what="the strength"
+        />
+      </div>
+      <p v-if="plan && 'there' in plan" class="muted">{{ plan.there }}</p>
+      <Notice v-if="fault" kind="check">{{ fault.fault }}</Notice>
+      <div v-if="dose" class="dose">
+        <p class="figure mono" data-testid="dose">{{ say(dose.first.grams) }}<span class="unit"> g</span></p>
+        <p>
+          first, {{ dose.how === 'weigh' ? 'weighed' : `about ${dose.drops.first} drops` }}: it lands near pH
+          {{ sayNumber(dose.first.lands.ph, 1) }} ({{ sayNumber(dose.first.lands.low, 1) }} to
+          {{ sayNumber(dose.first.lands.high, 1) }}). All of it is likely {{ say(dose.lowGrams) }} to
+          {{ say(dose.highGrams) }} g. Chance to go too far with this dose:
+          {{ chance(dose.first.overshoot) }}.
+        </p>
+      </div>
+      <p v-if="current === null" class="muted">
+        Not read yet: this rests on the weights alone. Read it first.
+      </p>
+      <form class="entry" @submit.prevent="add">
+        <NumberField
+          id="dose-grams"
+          v-model="typedGrams"
+          :label="net === null ? 'Went in' : 'Or type it'"
+          unit="g"
+          :placeholder="net !== null && net > 0 ? say(net) : '0'"
+          :error="doseError"
+          what="the dose"
+        />
+        <NumberField
+          id="dose-drops"
+          v-model="drops"
+          label="or drops"
+          :max="1000"
+          placeholder="0"
+          what="the drops"
+        />
+        <Button type="submit" :label="grams ? `Record ${sayNumber(grams, 3)} g` : 'Record dose'" />
+        <Button
+          v-if="scale"
+          label="Tare"
+          severity="secondary"
+          outlined
+          @click="batch.append({ type: 'tare', gross: scale.value })"
+        />
+      </form>
+      <p class="muted small">
+        Stir a minute after each dose, wait, read again. A timer of a minute starts by itself.
+      </p>
+    </section>
+
+    <p v-if="charged" class="charged" data-testid="charged">
+      {{ say(charged.total) }} g
+      {{
+        s.doses
+          .map((d) => adjusterName(d.material).toLowerCase())
+          .filter((x, i, l) => l.indexOf(x) === i)
+          .join(', ')
+      }}
+      so far, charged against {{ charged.label }}, q.s.: {{ formatNumber(charged.from, 2) }} →
+      {{ formatNumber(charged.to, 2) }} %.
+    </p>
+    <Entries :types="['ph', 'dose', 'sample']" />
+  </div>
+</template>
+
+<style scoped>
+.ph,
+section {
+  display: grid;
+  gap: 0.75rem;
+}
+section {
+  justify-items: start;
+  padding-top: 0.75rem;
+  border-top: 1px solid var(--line);
+}
+h3 {
+  font-size: 1.125rem;
+}
+.figures {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem 2.5rem;
+}
+.figures > div {
+  align-self: start;
+}
+.label {
+  color: var(--muted);
+}
+.figure {
+  font-size: 3.25rem;
+  line-height: 1.1;
+  font-weight: 700;
+  white-space: nowrap;
+}
+.unit {
+  font-size: 1.75rem;
+}
+.there {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+  font-size: 1.25rem;
+  font-weight: 700;
+}
+.entry {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 0.625rem 0.75rem;
+}
+.entry :deep(.field:has(input)) {
+  width: 9rem;
+}
+.entry :deep(button),
+.entry :deep(input),
+.entry :deep(.p-select) {
+  min-height: 48px;
+}
+.entry :deep(.p-select) {
+  align-items: center;
+  max-width: 100%;
+}
+.ph :deep(.p-togglebutton) {
+  min-height: 44px;
+}
+.live {
+  padding-bottom: 0.375rem;
+}
+.live .mono {
+  font-size: 2rem;
+  font-weight: 700;
+  color: var(--accent-ink);
+}
+.dose {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  align-items: center;
+  gap: 0.5rem 1.25rem;
+  max-width: 46rem;
+}
+.charged {
+  padding: 0.5rem 0.75rem;
+  border-radius: 8px;
+  background: var(--wash);
+}
+@media (max-width: 520px) {
+  .figure {
+    font-size: 2.25rem;
+  }
+  .dose {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

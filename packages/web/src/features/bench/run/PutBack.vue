@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { atResolution, decimalsOf, formatNumber } from '@omblet/core'
+import Button from 'primevue/button'
+import { computed, ref } from 'vue'
+import NumberField from '../../../components/NumberField.vue'
+import { useBatch } from '../../../stores/batch'
+import { useRun, useShown } from './run'
+
+/** Water that is put back: typed, or what the scale gained since it was tared. */
+defineProps<{ wanted: number }>()
+const batch = useBatch()
+const run = useRun()
+const shown = useShown('scale', run.now)
+const typed = ref<number | null>(null)
+const say = (g: number) => formatNumber(g, decimalsOf(run.resolution.value))
+const tared = computed(() => {
+  const last = run.state.value.events.findLast(
+    (e) => e.step === run.step.value?.key && e.type !== 'temperature',
+  )
+  return last?.type === 'tare'
+})
+const net = computed(() =>
+  tared.value && shown.value?.steady
+    ? atResolution(shown.value.value - run.state.value.zero, run.resolution.value)
+    : null,
+)
+const grams = computed(() => typed.value ?? (net.value !== null && net.value > 0 ? net.value : null))
+async function record() {
+  if (!grams.value) return
+  if (await batch.append({ type: 'water', grams: grams.value })) typed.value = null
+}
+</script>
+
+<template>
+  <form class="put" @submit.prevent="record">
+    <p class="wanted">
+      Put back <strong class="mono" data-testid="put-back">{{ say(wanted) }} g</strong>
+    </p>
+    <NumberField
+      id="put-back"
+      v-model="typed"
+      label="Water put back"
+      unit="g"
+      :placeholder="net !== null && net > 0 ? say(net) : say(wanted)"
+      what="the water"
+    />
+    <Button
+      v-if="shown"
+      label="Tare"
+      severity="secondary"
+      outlined
+      @click="batch.append({ type: 'tare', gross: shown.value })"
+    />
+    <Button
+      type="submit"
+      :label="grams ? `Record ${say(grams)} g water` : 'Record water'"
+      severity="secondary"
+      outlined
+      :disabled="!grams"
+    />
+  </form>
+</template>
+
+<style scoped>
+.put {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 0.5rem 0.75rem;
+}
+.wanted {
+  flex: 1 1 100%;
+  font-size: 1.25rem;
+}
+.put :deep(.field) {
+  width: 10rem;
+}
+.put :deep(button),
+.put :deep(input) {
+  min-height: 48px;
+}
+</style>

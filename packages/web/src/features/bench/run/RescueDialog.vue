@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { rescue, SYMPTOMS, type Symptom } from '@omblet/core'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import { computed, ref, watch } from 'vue'
+import FindingMark from '../../../components/FindingMark.vue'
+import Notice from '../../../components/Notice.vue'
+import { useBatch } from '../../../stores/batch'
+import { useRun } from './run'
+
+const open = defineModel<boolean>('open', { required: true })
+const batch = useBatch()
+const run = useRun()
+const symptom = ref<Symptom | null>(null)
+watch(open, (now) => now && (symptom.value = null))
+const found = computed(() => (symptom.value ? rescue(symptom.value, run.state.value) : null))
+const label = computed(() => SYMPTOMS.find((x) => x.id === symptom.value)?.label ?? '')
+const noted = computed(() =>
+  run.state.value.events.some(
+    (e) =>
+      e.type === 'note' &&
+      e.symptom === symptom.value &&
+      e.step === run.step.value?.key &&
+      !run.state.value.undone.has(e.n),
+  ),
+)
+const note = () =>
+  batch.append({
+    type: 'note',
+    symptom: symptom.value!,
+    text: `${label.value}.${found.value?.causes[0] ? ` Most likely: ${found.value.causes[0].title.toLowerCase()}.` : ''}`,
+  })
+</script>
+
+<template>
+  <Dialog
+    v-model:visible="open"
+    modal
+    :header="symptom ? label : 'What looks wrong?'"
+    :style="{ width: 'min(46rem, 96vw)' }"
+  >
+    <ul v-if="!symptom" class="looks">
+      <li v-for="(x, i) in SYMPTOMS" :key="x.id">
+        <button type="button" :autofocus="i === 0" @click="symptom = x.id">{{ x.label }}</button>
+      </li>
+    </ul>
+    <div v-else-if="found" class="found">
+      <p v-if="found.harmless" class="harmless">
+        <FindingMark severity="fine" /><span><strong>Likely harmless.</strong> {{ found.harmless }}</span>
+      </p>
+      <h3>{{ found.causes.length > 1 ? 'Likely causes, the likeliest first' : 'Likely cause' }}</h3>
+      <ol>
+        <li v-for="(c, i) in found.causes" :key="c.title">
+          <h4>{{ i + 1 }}. {{ c.title }}</h4>
+          <p v-if="c.because" class="because">{{ c.because }}</p>
+          <p><span class="muted">Tell it apart:</span> {{ c.test }}</p>
+          <ul class="moves">
+            <li v-for="m in c.moves" :key="m">{{ m }}</li>
+          </ul>
+        </li>
+      </ol>
+      <Notice kind="check"><strong>When to throw it away:</strong> {{ found.discard }}</Notice>
+      <p class="muted small">
+        The order follows this batch’s weights, temperatures and pH; the causes are common practice, from
+        memory. Where skin or eyes are hurt, ask a doctor.
+      </p>
+      <div class="dialog-buttons">
+        <Button label="Other looks" severity="secondary" outlined @click="symptom = null" />
+        <Button
+          :label="noted ? 'Written down' : 'Write it down'"
+          icon="pi pi-pencil"
+          severity="secondary"
+          outlined
+          :disabled="noted"
+          @click="note"
+        />
+        <Button label="Back to the table" @click="open = false" />
+      </div>
+    </div>
+  </Dialog>
+</template>
+
+<style scoped>
+.looks {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
+  gap: 0.5rem;
+}
+.looks button {
+  width: 100%;
+  min-height: 52px;
+  padding: 0.5rem 0.875rem;
+  border: 1px solid var(--line-strong);
+  border-radius: 10px;
+  background: var(--paper);
+  text-align: left;
+  font-size: 1.0625rem;
+  cursor: pointer;
+}
+.looks button:hover {
+  background: var(--wash);
+}
+.found {
+  display: grid;
+  gap: 0.875rem;
+}
+.harmless {
+  display: flex;
+  gap: 0.625rem;
+  padding: 0.75rem;
+  border: 1px solid color-mix(in srgb, var(--fine) 40%, transparent);
+  border-radius: 10px;
+}
+h3,
+h4 {
+  margin: 0;
+  font-size: 1rem;
+}
+h3 {
+  color: var(--muted);
+}
+ol {
+  display: grid;
+  gap: 0.875rem;
+}
+.because {
+  font-weight: 600;
+}
+.moves {
+  list-style: disc;
+  padding-left: 1.25rem;
+}
+.dialog-buttons {
+  flex-wrap: wrap;
+}
+.dialog-buttons :deep(button) {
+  min-height: 44px;
+}
+</style>

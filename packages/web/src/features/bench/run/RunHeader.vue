@@ -1,0 +1,170 @@
+<script setup lang="ts">
+import { INSTRUMENTS } from '@omblet/core'
+import Button from 'primevue/button'
+import Menu from 'primevue/menu'
+import { useToast } from 'primevue/usetoast'
+import { computed, useTemplateRef } from 'vue'
+import { useRouter } from 'vue-router'
+import { notify } from '../../../components/notify'
+import { useBatch } from '../../../stores/batch'
+import { useBatches } from '../../../stores/batches'
+import { useInstruments } from '../../../stores/instruments'
+import { INSTRUMENT_WORDS } from '../words'
+import { useRun } from './run'
+
+const emit = defineEmits<{ rescue: []; note: []; instruments: []; keys: [] }>()
+const batch = useBatch()
+const batches = useBatches()
+const instruments = useInstruments()
+const router = useRouter()
+const toast = useToast()
+const run = useRun()
+
+const chip = computed(() => {
+  const { start, totalTarget } = run.state.value
+  return `${batch.info!.code} · ${run.grams(totalTarget)}${start.version ? ` · version ${start.version}` : ''}`
+})
+const LINK = { off: 'typed', opening: 'opening', open: 'connected', lost: 'lost' }
+const linked = computed(() => INSTRUMENTS.filter((k) => instruments.states[k].from !== 'typed'))
+
+async function remove() {
+  const id = batch.info!.id
+  batch.close()
+  const undo = await batches.remove(id)
+  await router.push('/bench')
+  if (undo) notify(toast, 'Batch deleted.', { label: 'Undo', run: () => void undo() })
+}
+const menu = useTemplateRef<InstanceType<typeof Menu>>('menu')
+const items = [
+  { label: 'Pause', icon: 'pi pi-pause', command: () => void batch.append({ type: 'pause' }) },
+  { label: 'Note or photo', icon: 'pi pi-pencil', command: () => emit('note') },
+  { label: 'Instruments', icon: 'pi pi-gauge', command: () => emit('instruments') },
+  { label: 'Record so far', icon: 'pi pi-list', command: () => void router.push(`/bench/${batch.info!.id}/record`) }, // prettier-ignore
+  { label: 'Keys', icon: 'pi pi-question-circle', command: () => emit('keys') },
+  { label: 'Delete this batch', icon: 'pi pi-trash', command: () => void remove() },
+]
+</script>
+
+<template>
+  <header class="header">
+    <RouterLink to="/bench" class="up" aria-label="All batches"
+      ><i class="pi pi-arrow-left" aria-hidden="true"></i
+    ></RouterLink>
+    <h1>{{ batch.info!.name }}</h1>
+    <span class="chip mono">{{ chip }}</span>
+    <div class="right">
+      <button
+        v-for="k in linked"
+        :key="k"
+        type="button"
+        class="chip link"
+        :class="instruments.states[k].link"
+        @click="emit('instruments')"
+      >
+        {{ INSTRUMENT_WORDS[k].toLowerCase().replace('ph', 'pH') }} {{ LINK[instruments.states[k].link] }}
+      </button>
+      <button v-if="linked.length === 0" type="button" class="chip" @click="emit('instruments')">
+        instruments: typed by hand
+      </button>
+      <Button
+        label="Something looks wrong"
+        icon="pi pi-question-circle"
+        severity="secondary"
+        outlined
+        class="wrong"
+        @click="emit('rescue')"
+      />
+      <Button
+        icon="pi pi-ellipsis-v"
+        text
+        rounded
+        severity="secondary"
+        aria-label="More for this batch"
+        aria-haspopup="menu"
+        @click="menu?.toggle($event)"
+      />
+      <Menu ref="menu" :model="items" popup />
+    </div>
+  </header>
+</template>
+
+<style scoped>
+.header {
+  position: sticky;
+  top: 0;
+  z-index: 4;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.375rem 0.75rem;
+  min-height: 60px;
+  padding: 0.375rem 0.75rem 0.375rem 1rem;
+  border-bottom: 1px solid var(--line);
+  background: var(--paper);
+}
+.up {
+  display: grid;
+  place-items: center;
+  width: 44px;
+  height: 44px;
+  margin-left: -0.75rem;
+  border-radius: 8px;
+  color: var(--muted);
+  text-decoration: none;
+}
+h1 {
+  font-size: 1.1875rem;
+  overflow-wrap: anywhere;
+}
+.right {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.375rem;
+  margin-left: auto;
+}
+.right :deep(button:not(.chip)) {
+  min-height: 44px;
+  min-width: 44px;
+}
+button.chip {
+  min-height: 32px;
+}
+.link.open {
+  color: var(--fine);
+  border-color: color-mix(in srgb, var(--fine) 40%, transparent);
+}
+.link.lost {
+  color: var(--stop);
+  border-color: color-mix(in srgb, var(--stop) 40%, transparent);
+  font-weight: 700;
+}
+@media (max-width: 860px) {
+  .header {
+    padding: 0.25rem 0.5rem;
+    gap: 0.125rem 0.5rem;
+  }
+  .up {
+    margin-left: -0.25rem;
+  }
+  h1 {
+    flex: 1 1 0;
+    font-size: 1.0625rem;
+  }
+  .right {
+    margin-left: 0;
+    flex: 1 1 100%;
+  }
+  .right .wrong {
+    margin-left: auto;
+  }
+  button.chip {
+    min-height: 44px;
+  }
+}
+@media (max-width: 480px) {
+  .wrong :deep(.p-button-icon) {
+    display: none;
+  }
+}
+</style>

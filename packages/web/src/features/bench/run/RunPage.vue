@@ -1,0 +1,263 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, onMounted, provide, ref, shallowReactive, watch } from 'vue' // prettier-ignore
+import { useRouter } from 'vue-router'
+import Notice from '../../../components/Notice.vue'
+import { useBatch } from '../../../stores/batch'
+import { useInstruments } from '../../../stores/instruments'
+import FinishPanel from './FinishPanel.vue'
+import { useNow } from './now'
+import { makeRun, PEDAL, RUN, type Pedal } from './run'
+import RunHeader from './RunHeader.vue'
+import SkipDialog from './SkipDialog.vue'
+import StepCard from './StepCard.vue'
+import StepList from './StepList.vue'
+import TimerStrip from './TimerStrip.vue'
+
+const RescueDialog = defineAsyncComponent(() => import('./RescueDialog.vue'))
+const NoteDialog = defineAsyncComponent(() => import('./NoteDialog.vue'))
+const InstrumentsDialog = defineAsyncComponent(() => import('./InstrumentsDialog.vue'))
+const HandsPanel = defineAsyncComponent(() => import('./HandsPanel.vue'))
+const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
+
+const props = defineProps<{ id: string }>()
+const batch = useBatch()
+const instruments = useInstruments()
+const router = useRouter()
+const now = useNow()
+const run = makeRun(now)
+const pedal = shallowReactive<Pedal>({ press: null })
+provide(RUN, run)
+provide(PEDAL, pedal)
+
+const phase = ref<'opening' | 'here' | 'missing'>('opening')
+watch(
+  () => props.id,
+  async (id) => {
+    phase.value = 'opening'
+    const found = await batch.open(id).catch(() => false)
+    phase.value = found ? 'here' : 'missing'
+    if (!found) return
+    document.title = `${batch.info!.code} ${batch.info!.name} – Omblet`
+    void instruments.load(run.resolution.value)
+    if (batch.state!.finished) void router.replace(`/bench/${id}/record`)
+  },
+  { immediate: true },
+)
+const here = computed(() => phase.value === 'here' && batch.state !== null && batch.info?.id === props.id)
+const over = computed(() => here.value && run.step.value === null)
+
+const dialog = ref<'rescue' | 'note' | 'instruments' | 'skip' | 'keys' | null>(null)
+const opened = ref(new Set<string>())
+watch(dialog, (d) => d && opened.value.add(d))
+const close = (which: string) => (open: boolean) => {
+  if (!open && dialog.value === which) dialog.value = null
+}
+
+const stage = ref<HTMLElement>()
+/** The new step is read out and keys act on it. */
+watch(
+  () => run.step.value?.key,
+  async (key, before) => {
+    if (before === undefined || key === before) return
+    await nextTick()
+    stage.value?.scrollIntoView({ block: 'start' })
+    stage.value?.focus({ preventScroll: true })
+  },
+)
+
+const done = () => batch.append({ type: 'step', how: 'done' })
+async function back() {
+  const { at, plan } = batch.state!
+  const to = plan.steps[at - 1]
+  if (to) await batch.append({ type: 'step', how: 'go' }, to.key)
+}
+/** The pedal does the next thing of the step; where there is none left, the step is over. */
+async function forward() {
+  if (!here.value || over.value || batch.state!.paused) return
+  const more = await pedal.press?.()
+  if (!more) await done()
+}
+
+function onKey(event: KeyboardEvent) {
+  if (!here.value || event.ctrlKey || event.metaKey || event.altKey || dialog.value !== null) return
+  if (event.key === 'PageDown' || event.key === 'PageUp') {
+    event.preventDefault()
+    if (event.repeat) return
+    void (event.key === 'PageDown' ? forward() : back())
+    return
+  }
+  const target = event.target as HTMLElement
+  if (target.closest('input, textarea, select, [role=combobox], [role=listbox], [role=dialog]')) return
+  const does = { w: 'rescue', n: 'note', i: 'instruments', s: 'skip', '?': 'keys' } as const
+  const which = does[event.key as keyof typeof does]
+  if (which && !(which === 'skip' && over.value)) {
+    event.preventDefault()
+    dialog.value = which
+  }
+}
+let lock: { release: () => Promise<void> } | null = null
+async function stayAwake() {
+  if (document.visibilityState !== 'visible') return
+  const wake = (navigator as Navigator & { wakeLock?: { request: (what: 'screen') => Promise<typeof lock> } })
+    .wakeLock
+  lock = (await wake?.request('screen').catch(() => null)) ?? null
+}
+onMounted(() => {
+  window.addEventListener('keydown', onKey)
+  document.addEventListener('visibilitychange', stayAwake)
+  void stayAwake()
+})
+onBeforeUnmount(() => {
+  window.removeEventListener('keydown', onKey)
+  document.removeEventListener('visibilitychange', stayAwake)
+  void lock?.release().catch(() => undefined)
+})
+</script>
+
+<template>
+  <div v-if="here" class="run">
+    <RunHeader
+      @rescue="dialog = 'rescue'"
+      @note="dialog = 'note'"
+      @instruments="dialog = 'instruments'"
+      @keys="dialog = 'keys'"
+    />
+    <Notice v-if="batch.waiting" kind="stop" class="told">
+      {{ batch.waiting.why }} The last entry is kept here and not counted yet.
+      <template #actions><Button label="Try again" size="small" @click="batch.tryAgain()" /></template>
+    </Notice>
+    <Notice v-else-if="batch.told" kind="check" class="told">{{ batch.told }}</Notice>
+    <TimerStrip />
+    <div v-if="batch.state!.paused" class="card pause" role="status">
+      <h2>Paused</h2>
+      <p v-if="batch.state!.paused.reason">{{ batch.state!.paused.reason }}</p>
+      <p class="muted">Everything is kept. Timers go on: a gum swells and a beaker cools by themselves.</p>
+      <Button
+        label="Go on"
+        icon="pi pi-play"
+        size="large"
+        autofocus
+        @click="batch.append({ type: 'resume' })"
+      />
+    </div>
+    <div v-else class="columns">
+      <StepList />
+      <div ref="stage" class="stage" tabindex="-1">
+        <FinishPanel v-if="over" />
+        <StepCard v-else :key="run.step.value!.key" :step="run.step.value!" />
+        <HandsPanel v-if="instruments.simulated" />
+      </div>
+    </div>
+    <footer v-if="!batch.state!.paused" class="bar">
+      <Button
+        label="Back"
+        icon="pi pi-arrow-left"
+        severity="secondary"
+        outlined
+        :disabled="batch.state!.at === 0"
+        @click="back"
+      />
+      <Button v-if="!over" label="Leave out" severity="secondary" text @click="dialog = 'skip'" />
+      <Button
+        v-if="!over"
+        class="done"
+        label="Step is done"
+        icon="pi pi-check"
+        icon-pos="right"
+        @click="done"
+      />
+    </footer>
+    <SkipDialog :open="dialog === 'skip'" @update:open="close('skip')($event)" />
+    <RescueDialog
+      v-if="opened.has('rescue')"
+      :open="dialog === 'rescue'"
+      @update:open="close('rescue')($event)"
+    />
+    <NoteDialog v-if="opened.has('note')" :open="dialog === 'note'" @update:open="close('note')($event)" />
+    <InstrumentsDialog
+      v-if="opened.has('instruments')"
+      :open="dialog === 'instruments'"
+      @update:open="close('instruments')($event)"
+    />
+    <KeysDialog v-if="opened.has('keys')" :open="dialog === 'keys'" @update:open="close('keys')($event)" />
+  </div>
+  <div v-else-if="phase === 'missing'" class="missing">
+    <h1>This batch is not here</h1>
+    <p>It may have been deleted, or the address is mistyped.</p>
+    <RouterLink to="/bench">All batches</RouterLink>
+  </div>
+  <p v-else class="missing muted late">Opening the batch…</p>
+</template>
+
+<style scoped>
+.run {
+  display: flex;
+  flex-direction: column;
+  min-height: 100dvh;
+}
+.told {
+  margin: 0.75rem 1rem 0;
+}
+.columns {
+  display: grid;
+  grid-template-columns: 250px minmax(0, 1fr);
+  align-items: start;
+  gap: 1rem;
+  flex: 1;
+  padding: 0.875rem 1rem 1rem;
+}
+.stage {
+  display: grid;
+  gap: 0.875rem;
+  outline: none;
+  max-width: 60rem;
+  scroll-margin-top: 72px;
+}
+.bar {
+  position: sticky;
+  bottom: 0;
+  z-index: 3;
+  display: flex;
+  gap: 0.5rem;
+  padding: 0.625rem 1rem;
+  border-top: 1px solid var(--line);
+  background: var(--paper);
+}
+.bar :deep(button) {
+  min-height: 48px;
+}
+.bar .done {
+  margin-left: auto;
+}
+.pause {
+  display: grid;
+  justify-items: start;
+  gap: 0.75rem;
+  margin: 0.875rem 1rem;
+  padding: 1.5rem;
+}
+.missing {
+  display: grid;
+  gap: 0.75rem;
+  padding: 2rem 1rem;
+}
+.late {
+  animation: late 0.2s 0.3s both;
+}
+@keyframes late {
+  from {
+    opacity: 0;
+  }
+}
+@media (max-width: 860px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 0.625rem;
+    padding: 0.5rem;
+  }
+  .bar {
+    padding: 0.5rem;
+  }
+}
+</style>

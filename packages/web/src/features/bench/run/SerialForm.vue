@@ -1,0 +1,126 @@
+<script setup lang="ts">
+import { readLine, SerialSettings, type InstrumentKind } from '@omblet/core'
+import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
+import InputText from 'primevue/inputtext'
+import { computed, ref } from 'vue'
+import ChoiceField from '../../../components/ChoiceField.vue'
+import FormField from '../../../components/FormField.vue'
+import { useInstruments } from '../../../stores/instruments'
+
+/** How a serial instrument speaks, tried on a line of its manual before it is connected. */
+const props = defineProps<{ kind: InstrumentKind }>()
+const emit = defineEmits<{ connect: [] }>()
+const instruments = useInstruments()
+const s = computed(() => instruments.settings[props.kind])
+const same = <T extends string | number>(values: readonly T[]) =>
+  values.map((value) => ({ value, label: String(value) }))
+const SPEEDS = same([1200, 2400, 4800, 9600, 19200, 38400, 57600, 115200])
+const BITS = same([7, 8] as const)
+const STOPS = same([1, 2] as const)
+const PARITIES = [
+  { value: 'none', label: 'none' },
+  { value: 'even', label: 'even' },
+  { value: 'odd', label: 'odd' },
+] as const
+const factorText = ref(String(s.value.pattern.factor))
+const factor = computed(() => Number(factorText.value.replace(',', '.')))
+const line = ref('')
+const valid = computed(() => {
+  const parsed = SerialSettings.safeParse({
+    ...s.value,
+    pattern: { ...s.value.pattern, factor: factor.value },
+  })
+  return parsed.success ? null : 'The factor must be a number and not 0.'
+})
+const tried = computed(() => {
+  if (line.value === '' || valid.value) return ''
+  const read = readLine(line.value, { ...s.value.pattern, factor: factor.value })
+  if (read.kind === 'value')
+    return `Read as ${read.value}${read.steady === null ? '' : read.steady ? ', settled' : ', moving'}.`
+  return read.kind === 'fault' ? 'Read as: it cannot tell.' : 'No reading in this line.'
+})
+function connect() {
+  if (valid.value) return
+  s.value.pattern.factor = factor.value
+  emit('connect')
+}
+</script>
+
+<template>
+  <form class="serial dialog-form" @submit.prevent="connect">
+    <ChoiceField :id="`${kind}-baud`" v-model="s.baudRate" label="Speed, baud" :options="SPEEDS" />
+    <ChoiceField :id="`${kind}-bits`" v-model="s.dataBits" label="Data bits" :options="BITS" />
+    <ChoiceField :id="`${kind}-stop`" v-model="s.stopBits" label="Stop bits" :options="STOPS" />
+    <ChoiceField :id="`${kind}-parity`" v-model="s.parity" label="Parity" :options="PARITIES" />
+    <FormField :id="`${kind}-marker`" label="Only lines with this text">
+      <InputText
+        :id="`${kind}-marker`"
+        v-model="s.pattern.marker"
+        placeholder="all lines"
+        maxlength="40"
+        class="mono"
+        fluid
+      />
+    </FormField>
+    <FormField :id="`${kind}-steady`" label="Settled when it says">
+      <InputText
+        :id="`${kind}-steady`"
+        v-model="s.pattern.steady"
+        placeholder="when it stays the same"
+        maxlength="40"
+        class="mono"
+        fluid
+      />
+    </FormField>
+    <FormField :id="`${kind}-fault`" label="Cannot read when it says">
+      <InputText
+        :id="`${kind}-fault`"
+        v-model="s.pattern.fault"
+        placeholder="never"
+        maxlength="40"
+        class="mono"
+        fluid
+      />
+    </FormField>
+    <FormField :id="`${kind}-ask`" label="Ask it with">
+      <InputText
+        :id="`${kind}-ask`"
+        v-model="s.ask"
+        placeholder="it speaks by itself"
+        maxlength="40"
+        class="mono"
+        fluid
+      />
+    </FormField>
+    <FormField :id="`${kind}-factor`" label="Times" :error="valid">
+      <InputText :id="`${kind}-factor`" v-model="factorText" inputmode="decimal" class="mono" fluid />
+    </FormField>
+    <label class="comma"
+      ><Checkbox v-model="s.pattern.decimalComma" binary :input-id="`${kind}-comma`" /> Comma as decimal
+      mark</label
+    >
+    <FormField :id="`${kind}-try`" label="Try a line" class="wide">
+      <InputText :id="`${kind}-try`" v-model="line" maxlength="200" class="mono" fluid />
+    </FormField>
+    <p class="wide muted small" role="status">
+      {{ tried || 'The first number of a line is the reading. \\r and \\n may be typed in “Ask it with”.' }}
+    </p>
+    <div class="dialog-buttons">
+      <Button type="submit" label="Choose the port" :disabled="valid !== null" />
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.serial {
+  padding: 0.5rem 0 1rem;
+}
+.comma {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+  align-self: end;
+  min-height: 44px;
+}
+</style>

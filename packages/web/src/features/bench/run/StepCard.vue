@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import type { BenchStep } from '@omblet/core'
+import { computed, defineAsyncComponent } from 'vue'
+import FillPanel from './FillPanel.vue'
+import HeatPanel from './HeatPanel.vue'
+import { useRun } from './run'
+import WaitButton from './WaitButton.vue'
+import WaterPanel from './WaterPanel.vue'
+import WeighPanel from './WeighPanel.vue'
+
+const CoolPanel = defineAsyncComponent(() => import('./CoolPanel.vue'))
+const PhPanel = defineAsyncComponent(() => import('./PhPanel.vue'))
+
+const props = defineProps<{ step: BenchStep }>()
+const run = useRun()
+const number = computed(() => run.state.value.plan.steps.indexOf(props.step) + 1)
+const mark = computed(() => run.state.value.marks.get(props.step.key))
+const weighs = computed(() => props.step.kind !== 'ph' && props.step.lines.length > 0)
+const role = computed(
+  () => run.state.value.plan.a.phases.find((p) => p.letter === props.step.letter)?.role ?? null,
+)
+</script>
+
+<template>
+  <article class="card step" :aria-label="step.title">
+    <header>
+      <span v-if="step.letter" class="phase-badge" :data-role="role">{{ step.letter }}</span>
+      <span v-else class="number mono">{{ number }}</span>
+      <h2>{{ step.title }}</h2>
+    </header>
+    <p v-if="mark" class="muted small">
+      {{ mark.how === 'done' ? 'Was done before.' : `Was left out: ${mark.reason}` }}
+    </p>
+    <p v-if="step.detail && !weighs" class="detail">{{ step.detail }}</p>
+    <p v-if="step.note" class="note">{{ step.note }}</p>
+    <WeighPanel v-if="weighs" :step="step" />
+    <p v-if="step.detail && weighs && step.kind !== 'weigh'" class="detail">{{ step.detail }}</p>
+    <HeatPanel v-if="step.kind === 'heat'" :step="step" />
+    <CoolPanel v-if="step.kind === 'cool'" :step="step" />
+    <WaterPanel v-if="step.kind === 'water'" />
+    <PhPanel v-if="step.kind === 'ph'" />
+    <FillPanel v-if="step.key === 'fill'" />
+    <WaitButton v-if="step.wait > 0 && step.kind !== 'heat'" :step="step" />
+  </article>
+</template>
+
+<style scoped>
+.step {
+  display: grid;
+  gap: 0.875rem;
+  padding: 1rem 1.25rem 1.25rem;
+}
+header {
+  display: flex;
+  align-items: center;
+  gap: 0.75rem;
+}
+h2 {
+  font-size: 1.5rem;
+  line-height: 1.25;
+  overflow-wrap: anywhere;
+}
+.phase-badge {
+  min-width: 32px;
+  height: 32px;
+  background: var(--phase);
+  font-size: 1.0625rem;
+}
+.number {
+  display: grid;
+  place-items: center;
+  flex: none;
+  width: 32px;
+  height: 32px;
+  border-radius: 50%;
+  background: var(--cobalt-500);
+  color: #fff;
+  font-weight: 700;
+}
+.detail {
+  font-size: 1.1875rem;
+  max-width: 46rem;
+}
+.note {
+  padding: 0.625rem 0.875rem;
+  border-left: 3px solid var(--accent);
+  background: var(--wash);
+  white-space: pre-line;
+  font-size: 1.0625rem;
+}
+@media (max-width: 860px) {
+  .step {
+    padding: 0.75rem;
+  }
+  h2 {
+    font-size: 1.25rem;
+  }
+  .detail {
+    font-size: 1.0625rem;
+  }
+}
+</style>

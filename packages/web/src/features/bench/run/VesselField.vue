@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { onMounted, ref, shallowRef } from 'vue'
+import * as z from 'zod'
+import NumberField from '../../../components/NumberField.vue'
+import { getSetting, setSetting } from '../../../storage/formulas'
+import { useBatch } from '../../../stores/batch'
+import { useRun, useShown } from './run'
+
+/** Weight of an empty beaker: known, what is in it can be weighed with it at any time. */
+const props = defineProps<{ vessel: string }>()
+const batch = useBatch()
+const run = useRun()
+const shown = useShown('scale', run.now)
+const KEY = 'vessels'
+const Known = z.record(z.string(), z.number())
+const before = shallowRef<number | null>(null)
+const typed = ref<number | null>(null)
+const open = ref(false)
+onMounted(async () => {
+  const kept = Known.safeParse(await getSetting<unknown>(KEY).catch(() => null))
+  before.value = kept.success ? (kept.data[props.vessel] ?? null) : null
+})
+async function save(grams: number | null) {
+  if (grams === null || grams <= 0) return
+  if (!(await batch.append({ type: 'vessel', vessel: props.vessel, tareGrams: grams }))) return
+  open.value = false
+  typed.value = null
+  const kept = Known.safeParse(await getSetting<unknown>(KEY).catch(() => null))
+  await setSetting(KEY, { ...(kept.success ? kept.data : {}), [props.vessel]: grams }).catch(() => undefined)
+}
+const known = () => run.state.value.vessels.get(props.vessel) ?? null
+</script>
+
+<template>
+  <div class="vessel">
+    <p v-if="known() !== null && !open">
+      Empty beaker {{ vessel }}: <span class="mono">{{ run.grams(known()!) }}</span>
+      <Button label="Change" text size="small" @click="open = true" />
+    </p>
+    <p v-else-if="!open">
+      <Button
+        :label="`Empty beaker ${vessel}: not weighed`"
+        icon="pi pi-plus"
+        text
+        size="small"
+        @click="open = true"
+      />
+    </p>
+    <form v-else @submit.prevent="save(typed ?? (shown?.steady ? shown.value : null))">
+      <NumberField
+        :id="`vessel-${vessel}`"
+        v-model="typed"
+        :label="`Empty beaker ${vessel}`"
+        unit="g"
+        :placeholder="shown?.steady ? String(shown.value) : '0'"
+        what="the weight"
+      />
+      <Button type="submit" label="Keep" severity="secondary" outlined />
+      <Button
+        v-if="before !== null"
+        :label="`As last time, ${run.grams(before)}`"
+        text
+        @click="save(before)"
+      />
+    </form>
+  </div>
+</template>
+
+<style scoped>
+p {
+  display: flex;
+  align-items: center;
+  gap: 0.25rem 0.5rem;
+  min-height: 44px;
+  color: var(--muted);
+}
+form {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 0.5rem;
+}
+form :deep(.field) {
+  width: 10rem;
+}
+.vessel :deep(button),
+.vessel :deep(input) {
+  min-height: 44px;
+}
+</style>

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import type { MethodStep } from '@omblet/core'
+import Button from 'primevue/button'
+import { computed, ref } from 'vue'
+import { sayMinutes } from '../../../components/minutes'
+import NumberField from '../../../components/NumberField.vue'
+import { useBatch } from '../../../stores/batch'
+import { allowAlarm } from './alarm'
+import { useRun } from './run'
+
+/** Sets the timer of a step that waits. */
+const props = defineProps<{ step: MethodStep; minutes?: number; title?: string }>()
+const batch = useBatch()
+const run = useRun()
+const minutes = ref<number | null>(props.minutes ?? props.step.wait)
+const title = computed(() => props.title ?? props.step.title)
+const id = computed(() => `${props.step.key} ${title.value}`)
+const running = computed(() => run.state.value.timers.find((t) => t.id === id.value && !t.stopped))
+const hint = computed(() => ((minutes.value ?? 0) >= 60 ? sayMinutes(minutes.value!) : null))
+function set() {
+  if (!minutes.value) return
+  allowAlarm()
+  void batch.append({ type: 'timer', id: id.value, title: title.value, minutes: minutes.value })
+}
+</script>
+
+<template>
+  <form v-if="!running" class="wait" @submit.prevent="set">
+    <NumberField
+      :id="`wait-${id}`"
+      v-model="minutes"
+      label="Wait"
+      unit="min"
+      :min="0.1"
+      :max="20000"
+      what="the time"
+    />
+    <Button type="submit" label="Set timer" icon="pi pi-stopwatch" severity="secondary" outlined />
+    <span v-if="hint" class="muted">{{ hint }}</span>
+  </form>
+</template>
+
+<style scoped>
+.wait {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 0.625rem;
+}
+.wait :deep(.field) {
+  width: 9rem;
+}
+.wait :deep(button),
+.wait :deep(input) {
+  min-height: 44px;
+}
+.muted {
+  padding-bottom: 0.75rem;
+}
+</style>

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { looseDoses, massOf, waterToAdd } from '@omblet/core'
+import { computed } from 'vue'
+import Notice from '../../../components/Notice.vue'
+import Entries from './Entries.vue'
+import MassForm from './MassForm.vue'
+import PutBack from './PutBack.vue'
+import { useRun } from './run'
+
+const run = useRun()
+const s = computed(() => run.state.value)
+const measured = computed(() => s.value.masses.filter((m) => m.when === 'batch').at(-1))
+const wanted = computed(() => waterToAdd(s.value))
+const left = computed(() => s.value.evaporated - s.value.putBack)
+const charged = computed(() => Math.max(0, left.value - wanted.value))
+/** The beaker that everything ended up in: that of the water, unless water was poured into the oil. */
+const vessel = computed(() => {
+  const combine = s.value.plan.steps.find((x) => x.kind === 'combine')
+  const into = /into ([A-Z]+)/.exec(combine?.title ?? '')?.[1]
+  return into ?? s.value.plan.steps.find((x) => x.kind === 'weigh' && x.letter)?.letter ?? 'A'
+})
+const inverse = computed(() => s.value.plan.a.emulsion?.type === 'water-in-oil')
+const covered = computed(() => s.value.plan.formula.method?.choices?.evaporation !== 'weigh')
+</script>
+
+<template>
+  <div class="make-up">
+    <p class="sum">
+      The batch should weigh
+      <strong class="mono" data-testid="expected">{{ run.grams(massOf(s)) }}</strong> now, with what is still
+      to come {{ run.grams(s.totalTarget) }}.
+    </p>
+    <MassForm when="batch" :vessel="vessel" label="The batch with its beaker" />
+    <template v-if="measured">
+      <p role="status">
+        It weighed {{ run.grams(measured.grams) }}, so
+        {{ run.grams(Math.max(0, measured.expected! - measured.grams)) }}
+        left, as steam or in the other beaker.
+      </p>
+      <p v-if="charged > run.resolution.value / 2" class="muted">
+        {{ run.grams(charged) }} of it need not be put back: so much more than planned went in<template
+          v-if="looseDoses(s) > 0"
+        >
+          with acid or alkali and over-pours</template
+        >.
+      </p>
+      <Notice v-if="inverse && wanted > run.resolution.value" kind="check"
+        >Water cannot simply be stirred back into water in oil. Warm a spoon of it, blend it in drop by drop,
+        or leave it and record it so.</Notice
+      >
+      <PutBack :wanted="wanted" />
+    </template>
+    <p v-else class="muted">
+      Without weighing it, {{ covered ? '0.3 to 1 %' : '2 to 4 %' }} of a heated water phase is likely gone
+      (an estimate): the record then says that it was not measured.
+    </p>
+    <Entries :types="['mass', 'water']" />
+  </div>
+</template>
+
+<style scoped>
+.make-up {
+  display: grid;
+  gap: 0.75rem;
+}
+.sum {
+  font-size: 1.1875rem;
+}
+</style>

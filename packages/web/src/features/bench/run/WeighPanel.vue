@@ -1,0 +1,486 @@
+<script setup lang="ts">
+import { atResolution, decimalsOf, formatNumber, preDilution, sayNumber, type BenchStep } from '@omblet/core'
+import Button from 'primevue/button'
+import Select from 'primevue/select'
+import { computed, inject, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue'
+import FindingMark from '../../../components/FindingMark.vue'
+import Notice from '../../../components/Notice.vue'
+import NumberField from '../../../components/NumberField.vue'
+import { useBatch } from '../../../stores/batch'
+import { useInstruments } from '../../../stores/instruments'
+import { today, useLots } from '../../../stores/lots'
+import DilutionForm from './DilutionForm.vue'
+import Entries from './Entries.vue'
+import LiveBar from './LiveBar.vue'
+import OverPour from './OverPour.vue'
+import { PEDAL, useRun, useShown } from './run'
+import VesselField from './VesselField.vue'
+import { lotLabel, lotsToUse, tasksOf, type Task } from './weighing'
+
+const props = defineProps<{ step: BenchStep }>()
+const batch = useBatch()
+const lots = useLots()
+const instruments = useInstruments()
+const run = useRun()
+const pedal = inject(PEDAL)!
+const shown = useShown('scale', run.now)
+
+const tasks = computed(() => tasksOf(run.state.value, props.step))
+const chosen = ref<number | null>(null)
+const active = computed<Task | null>(() => {
+  const over = tasks.value.find((t) => t.over)
+  if (over) return over
+  return tasks.value.find((t) => t.line === chosen.value) ?? tasks.value.find((t) => !t.done) ?? null
+})
+const line = computed(() => (active.value ? run.state.value.plan.a.lines[active.value.line]! : null))
+watch(
+  () => active.value?.line,
+  () => {
+    typed.value = null
+    diluting.value = false
+    told.value = null
+  },
+)
+
+const say = (g: number) => formatNumber(g, decimalsOf(run.resolution.value))
+/** The scale counts from nothing in this step before it was tared here. */
+const untared = computed(
+  () =>
+    shown.value !== null &&
+    !run.state.value.events.some(
+      (e) =>
+        (e.type === 'tare' || (e.type === 'weigh' && e.gross !== undefined)) && e.step === props.step.key,
+    ),
+)
+const net = computed(() =>
+  shown.value && !untared.value
+    ? atResolution(shown.value.value - run.state.value.zero, run.resolution.value)
+    : null,
+)
+const typed = ref<number | null>(null)
+const told = ref<string | null>(null)
+const amount = computed(() => typed.value ?? (shown.value?.steady ? net.value : null))
+
+const choices = computed(() => (line.value ? lotsToUse(lots.of(line.value.id), today()) : []))
+const picked = ref<Record<number, string | null>>({})
+const lot = computed({
+  get: () => {
+    const own = active.value ? picked.value[active.value.line] : undefined
+    return own === undefined ? (choices.value[0]?.id ?? null) : own
+  },
+  set: (id) => {
+    if (active.value) picked.value[active.value.line] = id
+  },
+})
+const lotOptions = computed(() => [
+  ...choices.value.map((l) => ({ value: l.id, label: lotLabel(l, today()) })),
+  { value: null, label: 'Not from a lot' },
+])
+
+async function record() {
+  const task = active.value
+  if (!task) return
+  const grams = amount.value
+  if (grams === null || grams <= 0) {
+    told.value = untared.value
+      ? 'Put the beaker on the scale and press tare first.'
+      : shown.value
+        ? net.value !== null && net.value < -2 * run.resolution.value
+          ? 'The scale shows less than at the last tare. Was it tared or unloaded? Press tare, then pour.'
+          : shown.value.steady
+            ? 'Nothing was poured since the last tare.'
+            : 'The scale has not settled yet.'
+        : 'Type what the scale shows, in grams.'
+    return
+  }
+  told.value = null
+  const from = typed.value === null && shown.value ? { gross: shown.value.value } : {}
+  const done = await batch.append({
+    type: 'weigh',
+    line: task.line,
+    grams,
+    ...(lot.value ? { lot: lot.value } : {}),
+    ...from,
+  })
+  if (!done) return
+  typed.value = null
+  chosen.value = null
+  instruments.states.scale.returned = false
+  if (task.part && grams < task.leftLow) told.value = `Recorded. ${say(task.left - grams)} g more.`
+}
+async function tare() {
+  if (!shown.value) return
+  instruments.states.scale.returned = false
+  told.value = null
+  await batch.append({ type: 'tare', gross: shown.value.value })
+}
+/** The pedal takes a reading that is right, says what is missing, and leaves the step only when all is weighed. */
+async function press(): Promise<boolean> {
+  const task = active.value
+  if (!task) return false
+  if (task.over) {
+    told.value = 'Choose first what to do about the over-pour.'
+    return true
+  }
+  const grams = amount.value
+  if (typed.value === null && grams !== null && grams < task.leftLow && grams > 0)
+    told.value = `${say(task.left - grams)} g more. Press Record to take this part as it is.`
+  else await record()
+  return true
+}
+onMounted(() => (pedal.press = press))
+onBeforeUnmount(() => {
+  if (pedal.press === press) pedal.press = null
+})
+function onKey(event: KeyboardEvent) {
+  if (event.key !== 't' || event.ctrlKey || event.metaKey || event.altKey) return
+  event.preventDefault()
+  event.stopPropagation()
+  void tare()
+}
+
+const state = computed(() => (active.value ? run.state.value.lines[active.value.line]! : null))
+const small = computed(
+  () =>
+    state.value !== null && !active.value!.part && state.value.errorPercent > 5 && state.value.weighed === 0,
+)
+const dilution = computed(() =>
+  small.value ? preDilution(run.state.value.plan.a, active.value!.line, state.value!.target) : null,
+)
+const larger = computed(() => {
+  const factor = (0.294 * (run.resolution.value / 0.01)) / Math.max(1e-9, state.value?.target ?? 1)
+  const total = Math.ceil(run.state.value.totalTarget * factor)
+  return small.value && factor > 1 && factor <= 10
+    ? { total, factor: total / run.state.value.totalTarget }
+    : null
+})
+const diluting = ref(false)
+const makeLarger = () =>
+  larger.value &&
+  batch.append({
+    type: 'scale',
+    factor: larger.value.factor,
+    lines: run.state.value.lines.map((l) => l.index),
+    all: true,
+  })
+
+const inBeaker = computed(() => tasks.value.reduce((sum, t) => sum + t.weighed, 0))
+const field = useTemplateRef<{ focus: () => void }>('field')
+defineExpose({ focus: () => field.value?.focus() })
+const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
+</script>
+
+<template>
+  <div class="weigh" @keydown="onKey">
+    <template v-if="active && line && state">
+      <OverPour v-if="active.over" :key="`over-${active.line}`" :line="active.line" />
+      <DilutionForm
+        v-else-if="diluting && dilution"
+        :dilution="dilution"
+        :lot="lot"
+        @close="diluting = false"
+      />
+      <section v-else class="active" :aria-label="`Weigh ${line.label}`">
+        <div class="target">
+          <p class="material">{{ line.label }}</p>
+          <p class="figure mono" data-testid="target">{{ say(active.left) }}<span class="unit"> g</span></p>
+          <p class="muted">
+            <template v-if="active.part">a part of it now; about is enough</template>
+            <template v-else
+              >{{ say(active.leftLow) }} to {{ say(active.leftHigh) }} g is right<template
+                v-if="WORDS[state.importance]"
+                >; weigh it {{ WORDS[state.importance] }}</template
+              ></template
+            ><template v-if="active.weighed > 0"> · {{ say(active.weighed) }} g is in already</template>
+          </p>
+          <p v-if="line.source.note" class="note small">{{ line.source.note }}</p>
+        </div>
+        <p v-if="untared" class="untared">
+          Put the beaker of this step on the scale, then press <strong>Tare</strong>. It shows
+          <span class="mono">{{ say(shown!.value) }} g</span> now.
+        </p>
+        <LiveBar
+          v-if="net !== null"
+          :net="net"
+          :steady="shown!.steady"
+          :task="active"
+          :resolution="run.resolution.value"
+        />
+        <Notice v-if="instruments.states.scale.fault" kind="check"
+          >The scale is overloaded or cannot read. Lighten it, or type the weight.</Notice
+        >
+        <Notice v-else-if="instruments.states.scale.link === 'lost'" kind="check"
+          >The scale is lost. Nothing recorded is; type the weight, or plug it in again.</Notice
+        >
+        <Notice v-else-if="instruments.states.scale.returned" kind="check"
+          >The scale came back and may count from another zero. What was poured since the last record: type
+          it. Otherwise press tare, then pour.</Notice
+        >
+        <form class="entry" @submit.prevent="record">
+          <NumberField
+            id="weight"
+            ref="field"
+            v-model="typed"
+            class="big"
+            data-first
+            :label="net === null ? 'What the scale shows' : 'Or type it'"
+            unit="g"
+            :placeholder="shown?.steady && net !== null && net > 0 ? say(net) : '0'"
+            what="the weight"
+          />
+          <Button
+            type="submit"
+            icon="pi pi-check"
+            :label="amount !== null && amount > 0 ? `Record ${say(amount)} g` : 'Record'"
+          />
+          <Button
+            v-if="shown"
+            label="Tare"
+            aria-keyshortcuts="t"
+            severity="secondary"
+            outlined
+            @click="tare"
+          />
+        </form>
+        <p v-if="told" class="told" role="status">{{ told }}</p>
+        <div v-if="choices.length" class="lot">
+          <label for="lot">From lot</label>
+          <Select
+            v-model="lot"
+            label-id="lot"
+            :options="lotOptions"
+            option-label="label"
+            option-value="value"
+            aria-label="From lot"
+          />
+        </div>
+        <div v-if="small" class="small-amount">
+          <FindingMark severity="note" :size="16" />
+          <span
+            >This scale weighs {{ say(state.target) }} g to within
+            {{ sayNumber(state.errorPercent, 0) }} %.</span
+          >
+          <Button
+            v-if="dilution"
+            label="Weigh it as a dilution"
+            size="small"
+            severity="secondary"
+            outlined
+            @click="diluting = true"
+          />
+          <Button
+            v-if="larger"
+            :label="`Make the batch ${sayNumber(larger.total)} g`"
+            size="small"
+            severity="secondary"
+            outlined
+            @click="makeLarger"
+          />
+        </div>
+      </section>
+    </template>
+    <p v-else-if="tasks.length" class="all">
+      <FindingMark severity="fine" /> All of it is weighed: {{ say(inBeaker) }} g.
+    </p>
+    <p v-else class="muted">Nothing to weigh here: its lines have no amount.</p>
+
+    <table v-if="tasks.length">
+      <thead>
+        <tr>
+          <th scope="col">Material</th>
+          <th scope="col" class="number">Target</th>
+          <th scope="col" class="number">Weighed</th>
+          <th scope="col"><span class="hidden-text">State</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="t in tasks" :key="t.line" :class="{ on: t.line === active?.line }">
+          <td>
+            <button type="button" class="choose" @click="chosen = t.line">
+              {{ run.label(t.line) }}<span v-if="t.part" class="muted small"> part</span>
+            </button>
+          </td>
+          <td class="mono number">{{ say(t.target) }} g</td>
+          <td class="mono number">{{ t.weighed > 0 ? `${say(t.weighed)} g` : '–' }}</td>
+          <td class="mark">
+            <template v-if="t.over"><FindingMark severity="stop" :size="16" /> too much</template>
+            <template v-else-if="t.accepted"><FindingMark severity="note" :size="16" /> left so</template>
+            <template v-else-if="t.done"><FindingMark severity="fine" :size="16" /> right</template>
+            <template v-else-if="t.weighed > 0">{{ say(t.left) }} g more</template>
+          </td>
+        </tr>
+      </tbody>
+      <tfoot>
+        <tr>
+          <td>In the beaker</td>
+          <td></td>
+          <td class="mono number" data-testid="running">{{ say(inBeaker) }} g</td>
+          <td></td>
+        </tr>
+      </tfoot>
+    </table>
+    <div class="below">
+      <VesselField v-if="step.letter" :vessel="step.letter" />
+      <Entries :types="['weigh', 'take-out', 'dilution']" :lines="step.lines.map((l) => l.line)" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.weigh {
+  display: grid;
+  gap: 1rem;
+}
+.active {
+  display: grid;
+  gap: 0.75rem;
+}
+.material {
+  font-size: 1.375rem;
+  font-weight: 700;
+  overflow-wrap: anywhere;
+}
+.figure {
+  font-size: 3.5rem;
+  line-height: 1.1;
+  font-weight: 700;
+}
+.unit {
+  font-size: 2rem;
+}
+.note {
+  padding-top: 0.25rem;
+}
+.entry {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 0.625rem;
+}
+.entry .big {
+  width: 12rem;
+}
+.entry :deep(.big input) {
+  font-size: 1.5rem;
+  height: 56px;
+}
+.entry > :deep(button) {
+  min-height: 56px;
+  min-width: 88px;
+}
+.untared {
+  padding: 0.75rem 0.875rem;
+  border-radius: 10px;
+  background: var(--wash);
+  font-size: 1.0625rem;
+}
+.told {
+  font-size: 1.0625rem;
+  font-weight: 700;
+  color: var(--check);
+}
+.lot {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.625rem;
+}
+.lot label {
+  color: var(--muted);
+}
+.lot :deep(.p-select) {
+  min-width: 0;
+  max-width: 100%;
+  min-height: 44px;
+}
+.small-amount {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem 0.625rem;
+}
+.small-amount :deep(button) {
+  min-height: 44px;
+}
+.all {
+  display: flex;
+  align-items: center;
+  gap: 0.625rem;
+  font-size: 1.25rem;
+  font-weight: 700;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th {
+  padding: 0.25rem 0.625rem;
+  color: var(--muted);
+  font-size: 0.8125rem;
+  font-weight: 400;
+  text-align: left;
+}
+td {
+  padding: 0 0.625rem;
+  border-top: 1px solid var(--line);
+  height: 44px;
+}
+.number {
+  text-align: right;
+  white-space: nowrap;
+}
+.choose {
+  width: 100%;
+  min-height: 44px;
+  border: 0;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+  overflow-wrap: anywhere;
+}
+.on td {
+  background: var(--wash);
+}
+.on .choose {
+  font-weight: 700;
+}
+.mark {
+  white-space: nowrap;
+  width: 8.5rem;
+}
+.mark :deep(svg) {
+  display: inline-block;
+  vertical-align: -3px;
+  margin-right: 0.25rem;
+}
+tfoot td {
+  font-weight: 700;
+}
+.below {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: start;
+  justify-content: space-between;
+  gap: 0.75rem 1.5rem;
+}
+@media (max-width: 520px) {
+  .figure {
+    font-size: 2.75rem;
+  }
+  td,
+  th {
+    padding-inline: 0.25rem;
+  }
+  .mark {
+    width: auto;
+    font-size: 0.875rem;
+  }
+  .entry .big {
+    flex: 1 1 100%;
+    width: auto;
+  }
+  .entry > :deep(button) {
+    flex: 1;
+  }
+}
+</style>

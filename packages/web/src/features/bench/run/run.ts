@@ -1,0 +1,46 @@
+import { formatGrams, type BatchState, type BenchStep, type InstrumentKind } from '@omblet/core'
+import { computed, inject, type ComputedRef, type InjectionKey } from 'vue'
+import { useBatch } from '../../../stores/batch'
+import { useInstruments } from '../../../stores/instruments'
+
+/** What the parts of the running batch share. */
+export interface Run {
+  state: ComputedRef<BatchState>
+  step: ComputedRef<BenchStep | null>
+  resolution: ComputedRef<number>
+  grams: (value: number) => string
+  label: (line: number) => string
+  now: Readonly<{ value: number }>
+}
+export const RUN: InjectionKey<Run> = Symbol('run')
+export const useRun = () => inject(RUN)!
+
+export function makeRun(now: Readonly<{ value: number }>): Run {
+  const batch = useBatch()
+  const state = computed(() => batch.state!)
+  const resolution = computed(() => state.value.plan.a.amounts.resolutionGrams)
+  return {
+    state,
+    step: computed(() => state.value.plan.steps[state.value.at] ?? null),
+    resolution,
+    grams: (value) => formatGrams(value, resolution.value),
+    label: (line) => state.value.plan.a.lines[line]?.label ?? '',
+    now,
+  }
+}
+
+/** What an instrument shows, where it speaks and is not silent for long; null while it is typed by hand. */
+export function useShown(kind: InstrumentKind, now: Readonly<{ value: number }>) {
+  const instruments = useInstruments()
+  return computed(() => {
+    const { from, shown } = instruments.states[kind]
+    return from !== 'typed' && shown && now.value - shown.at < 4000 ? shown : null
+  })
+}
+
+/** Shared by parts: a primary action that a foot pedal triggers, where the step has one. */
+export interface Pedal {
+  /** Does the next thing; false where the step itself may be over. */
+  press: (() => boolean | Promise<boolean>) | null
+}
+export const PEDAL: InjectionKey<Pedal> = Symbol('pedal')
