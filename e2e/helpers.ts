@@ -16,7 +16,7 @@ export const test = base.extend<{ quiet: void }>({
     { auto: true },
   ],
 })
-export { expect }
+export { expect, type Page }
 
 export const openHome = async (page: Page) => {
   await page.goto('/')

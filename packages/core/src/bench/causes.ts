@@ -72,8 +72,18 @@ export const CAUSES: Record<Symptom, CauseList> = {
         ],
       },
       {
+        title: 'A powder went in all at once',
+        when: always(2),
+        test: 'Press a lump: dry powder inside.',
+        moves: () => [
+          'Press the lumps against the wall with a spatula, stir, and wait ten minutes.',
+          'Next time sprinkle it while stirring.',
+        ],
+      },
+      {
         title: 'Cold met hot, and wax set in lumps',
-        when: (e) => (e.emulsion && e.heated ? { weight: 5, because: warm(e) } : null),
+        when: (e) =>
+          e.emulsion && e.heated && e.sinceCombined !== null ? { weight: 5, because: warm(e) } : null,
         test: 'Press a lump: white and greasy.',
         moves: () => [
           'Warm all of it to 70 °C and blend.',

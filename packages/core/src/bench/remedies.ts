@@ -163,5 +163,6 @@ export const completed = (s: BatchState): BatchState => ({
 /** `5.20 %`, and how far that is from what was designed. */
 export function percentWords(s: BatchState, index: number, percent: number): string {
   const designed = s.plan.a.lines[index]!.percent
+  if (Math.abs(percent - designed) < 5e-4) return `stays ${sayPercent(Number(designed.toFixed(3)))}`
   return `${sayPercent(Number(percent.toFixed(3)))} instead of ${sayPercent(Number(designed.toFixed(3)))}`
 }

@@ -1,4 +1,4 @@
-import type { Assessment } from '../assess/types.ts'
+import type { Assessment, AssessedLine } from '../assess/types.ts'
 import { formatCelsius, formatGrams, listWords, sayNumber } from '../text/format.ts'
 import { heatingMinutes } from './cooling.ts'
 import type { StepLine } from './steps.ts'
@@ -126,6 +126,20 @@ export function premix(w: Writer, p: Part, choices: { gum: GumSchool }, after: s
   })
 }
 
+/** The liquid of the phase that its gums are rubbed into: enough to wet them, and no water. */
+function wettingLine(p: Part, gums: readonly AssessedLine[]): AssessedLine | null {
+  const needed = gums.reduce((sum, l) => sum + l.percent * l.material!.slurry!.parts, 0)
+  const liquids = p.lines.filter(
+    (l) => (l.material?.kind === 'humectant' || l.material?.kind === 'solvent') && WETS.test(l.id),
+  )
+  return (
+    liquids.filter((l) => l.percent >= needed * 0.6).sort((x, y) => x.percent - y.percent)[0] ??
+    liquids.sort((x, y) => y.percent - x.percent)[0] ??
+    null
+  )
+}
+const WETS = /glycerin|propanediol|glycol/
+
 export function mainPhase(
   w: Writer,
   p: Part,
@@ -133,22 +147,25 @@ export function mainPhase(
   after: string[],
   premixes: string[],
 ): string {
+  const gums =
+    p.role === 'oil'
+      ? []
+      : p.lines.filter((l) => isGum(l.material) && l.material!.slurry && !swellsAhead(l.material))
+  const wetting = gums.length > 0 ? wettingLine(p, gums) : null
+  const apart = new Set([...gums, ...(wetting ? [wetting] : [])])
+  const first = toWeigh(p).filter((l) => !apart.has(l))
   const weighed = w.add({
     key: `weigh-${p.id}`,
     kind: 'weigh',
     title: `Weigh ${p.letter}, ${p.name}`,
-    detail: listWords(toWeigh(p).map((l) => l.label)),
-    hands: weighMinutes(toWeigh(p)),
-    weighs: refsOf(toWeigh(p)),
+    detail: listWords(first.map((l) => l.label)),
+    hands: weighMinutes(first),
+    weighs: refsOf(first),
     after,
     letter: p.letter,
     equipment: [p.role === 'oil' ? 'heat-proof beaker' : 'large heat-proof beaker'],
   })
   let last = weighed
-  const gums =
-    p.role === 'oil'
-      ? []
-      : p.lines.filter((l) => isGum(l.material) && l.material!.slurry && !swellsAhead(l.material))
   if (gums.length > 0) {
     const rest = REST[choices.gum]
     const slurry = gums[0]!.material!.slurry!
@@ -156,9 +173,12 @@ export function mainPhase(
       key: `gum-${p.id}`,
       kind: 'mix',
       title: `Wet ${listWords(gums.map((l) => l.label))} and stir it into ${p.letter}`,
-      detail: `Rub it into about ${sayNumber(slurry.parts)} parts of ${slurry.in} first, or sprinkle it under shear: it lumps in bare water.${restSays(rest)}`,
-      hands: 5,
+      detail: wetting
+        ? `Weigh ${listWords([...gums, wetting].map((l) => l.label))} into a small beaker and rub it smooth, then stir it into the rest: it lumps in bare water.${restSays(rest)}`
+        : `Rub it into about ${sayNumber(slurry.parts)} parts of ${slurry.in} first, or sprinkle it under shear: it lumps in bare water.${restSays(rest)}`,
+      hands: 5 + weighMinutes([...apart]),
       wait: rest,
+      weighs: refsOf([...apart]),
       after: [weighed],
       letter: p.letter,
       ahead: rest >= 240 ? 'The gum rests overnight.' : null,

@@ -7,13 +7,13 @@ import NumberField from '../../../components/NumberField.vue'
 import { useInstruments } from '../../../stores/instruments'
 import { INSTRUMENT_WORDS } from '../words'
 import { useRun } from './run'
-import { tasksOf } from './weighing'
+import { activeTask, tasksOf } from './weighing'
 
 /** The hands at the simulated bench: what one would do at a real one. */
 const instruments = useInstruments()
 const run = useRun()
 const error = ref<string | null>(null)
-const open = ref(true)
+const open = ref(false)
 const say = (g: number) => formatNumber(g, decimalsOf(run.resolution.value))
 
 const letters = computed(() => run.state.value.plan.a.phases.filter((p) => p.lines > 0).map((p) => p.letter))
@@ -25,10 +25,11 @@ watch(
 )
 const task = computed(() => {
   const step = run.step.value
-  return step && step.kind !== 'ph'
-    ? (tasksOf(run.state.value, step).find((t) => !t.done && !t.over) ?? null)
-    : null
+  if (!step || step.kind === 'ph') return null
+  const now = activeTask(tasksOf(run.state.value, step), run.chosen.value)
+  return now && !now.over ? now : null
 })
+const kind = computed(() => run.step.value?.kind ?? null)
 const truth = computed(() => instruments.truth)
 const here = computed(() => truth.value?.vessels.find((v) => v.name === vessel.value) ?? null)
 const onPan = computed(() => truth.value?.onPan ?? null)
@@ -56,191 +57,176 @@ onBeforeUnmount(() => clearInterval(look))
 
 <template>
   <section class="card hands" aria-labelledby="hands-title">
-    <header>
+    <div class="row">
       <h3 id="hands-title">Simulated bench</h3>
-      <span class="muted small">your hands at a beaker that is not there</span>
+      <Select v-model="vessel" :options="letters" aria-label="Beaker" />
       <Button
-        :label="open ? 'Fold' : 'Unfold'"
-        text
-        size="small"
+        v-if="onPan !== vessel"
+        :label="`Put beaker ${vessel} on the scale`"
         severity="secondary"
-        :aria-expanded="open"
-        @click="open = !open"
+        outlined
+        @click="act({ do: 'place', vessel })"
       />
-    </header>
-    <div v-if="open" class="body">
-      <div class="row">
-        <Select v-model="vessel" :options="letters" aria-label="Beaker" />
-        <Button
-          :label="onPan === vessel ? `Beaker ${vessel} is on the scale` : `Put beaker ${vessel} on the scale`"
-          severity="secondary"
-          outlined
-          :disabled="onPan === vessel"
-          @click="act({ do: 'place', vessel })"
-        />
-        <Button label="Scale free" severity="secondary" text @click="act({ do: 'clear' })" />
-      </div>
-      <div v-if="task" class="row">
+      <template v-else-if="task">
         <Button
           :label="`Pour ${run.label(task.line)} to the target`"
           severity="secondary"
           outlined
-          :disabled="onPan === null"
           @click="careful"
         />
-        <NumberField id="hand-grams" v-model="amount" label="or grams" unit="g" what="the amount" />
-        <Button
-          label="Pour"
-          severity="secondary"
-          outlined
-          :disabled="!amount || onPan === null"
-          @click="pour(amount!)"
-        />
+        <NumberField id="hand-grams" v-model="amount" label="or grams" what="the amount" />
+        <Button label="Pour" severity="secondary" outlined :disabled="!amount" @click="pour(amount!)" />
         <Button
           label="Take out"
           severity="secondary"
           outlined
-          :disabled="!amount || onPan === null"
+          :disabled="!amount"
           @click="act({ do: 'take', line: task!.line, grams: amount! })"
         />
-      </div>
-      <div v-if="run.step.value?.kind === 'water' || run.step.value?.kind === 'heat'" class="row">
-        <NumberField id="hand-water" v-model="amount" label="Water" unit="g" what="the amount" />
+      </template>
+      <template v-else-if="kind === 'water' || kind === 'heat'">
+        <NumberField id="hand-water" v-model="amount" label="Water, g" what="the amount" />
         <Button
           label="Pour water"
           severity="secondary"
           outlined
-          :disabled="!amount || onPan === null"
+          :disabled="!amount"
           @click="act({ do: 'water', grams: amount! })"
         />
-      </div>
-      <div v-if="run.step.value?.kind === 'ph'" class="row">
-        <NumberField id="hand-drip" v-model="amount" label="Lye, 10 %" unit="g" what="the amount" />
+      </template>
+      <template v-else-if="kind === 'ph'">
+        <NumberField id="hand-drip" v-model="amount" label="Lye 10 %, g" what="the amount" />
         <Button
           label="Drip in"
           severity="secondary"
           outlined
-          :disabled="!amount || onPan === null"
+          :disabled="!amount"
           @click="act({ do: 'drip', material: 'sodium-hydroxide', strengthPercent: 10, grams: amount! })"
         />
-        <Button
-          label="Probe in"
-          severity="secondary"
-          outlined
-          :disabled="truth?.probeIn === vessel"
-          @click="act({ do: 'probe', vessel })"
-        />
-      </div>
-      <div class="row">
-        <Button
-          v-if="here?.heatTo == null"
-          label="Into the hot bath"
-          severity="secondary"
-          outlined
-          @click="act({ do: 'heat', vessel, celsius: 75 })"
-        />
-        <Button
-          v-else
-          label="Out of the hot bath"
-          severity="secondary"
-          outlined
-          @click="act({ do: 'heat', vessel, celsius: null })"
-        />
-        <!-- prettier-ignore -->
-        <Button
-          :label="here?.way === 'bath' ? 'Out of cold water' : 'Into cold water'"
-          severity="secondary"
-          outlined
-          @click="act({ do: 'way', vessel, way: here?.way === 'bath' ? 'air' : 'bath' })"
-        />
-        <Button
-          :label="here?.covered === false ? 'Cover it' : 'Take the cover off'"
-          severity="secondary"
-          outlined
-          @click="act({ do: 'cover', vessel, covered: here?.covered === false })"
-        />
-        <Button
-          v-if="run.step.value?.kind === 'combine'"
-          label="Pour together"
-          severity="secondary"
-          outlined
-          @click="combine"
-        />
-        <template v-else>
-          <Button
-            v-for="from in others"
-            :key="from"
-            :label="`${from} into ${vessel}`"
-            severity="secondary"
-            text
-            @click="act({ do: 'combine', from, into: vessel })"
-          />
-        </template>
-      </div>
-      <div class="row">
-        <Select
-          :model-value="truth?.speed ?? 1"
-          :options="speeds"
-          option-label="label"
-          option-value="value"
-          aria-label="Heat and cold run"
-          @update:model-value="act({ do: 'speed', speed: $event as number })"
-        />
-        <Button
-          v-for="k in INSTRUMENTS"
-          :key="k"
-          :label="`${truth?.plugged[k] === false ? 'Plug in' : 'Unplug'}: ${INSTRUMENT_WORDS[k]}`"
-          severity="secondary"
-          text
-          @click="act({ do: 'plug', instrument: k, in: truth?.plugged[k] === false })"
-        />
-      </div>
-      <p v-if="here" class="muted small">
-        Beaker {{ vessel }}: {{ say(here.grams) }} g at {{ sayNumber(here.celsius, 1) }} °C,
-        {{ here.covered ? 'covered' : 'open' }}.
-      </p>
-      <p v-if="error" class="error-text" role="alert">{{ error }}</p>
+      </template>
+      <Button
+        v-if="kind === 'ph' && truth?.probeIn !== vessel"
+        label="Probe in"
+        severity="secondary"
+        outlined
+        @click="act({ do: 'probe', vessel })"
+      />
+      <Button
+        v-if="kind === 'heat'"
+        :label="here?.heatTo == null ? 'Into the hot bath' : 'Out of the hot bath'"
+        severity="secondary"
+        outlined
+        @click="act({ do: 'heat', vessel, celsius: here?.heatTo == null ? 75 : null })"
+      />
+      <Button
+        v-if="kind === 'combine'"
+        label="Pour together"
+        severity="secondary"
+        outlined
+        @click="combine"
+      />
+      <Button
+        v-if="kind === 'cool'"
+        :label="here?.way === 'bath' ? 'Out of cold water' : 'Into cold water'"
+        severity="secondary"
+        outlined
+        @click="act({ do: 'way', vessel, way: here?.way === 'bath' ? 'air' : 'bath' })"
+      />
+      <Button
+        :label="open ? 'Less' : 'More'"
+        text
+        severity="secondary"
+        :aria-expanded="open"
+        class="last"
+        @click="open = !open"
+      />
     </div>
+    <div v-if="open" class="row">
+      <Select
+        :model-value="truth?.speed ?? 1"
+        :options="speeds"
+        option-label="label"
+        option-value="value"
+        aria-label="Heat and cold run"
+        @update:model-value="act({ do: 'speed', speed: $event as number })"
+      />
+      <Button
+        :label="here?.covered === false ? 'Cover it' : 'Take the cover off'"
+        severity="secondary"
+        text
+        @click="act({ do: 'cover', vessel, covered: here?.covered === false })"
+      />
+      <Button
+        v-for="from in others"
+        :key="from"
+        :label="`Pour ${from} into ${vessel}`"
+        severity="secondary"
+        text
+        @click="act({ do: 'combine', from, into: vessel })"
+      />
+      <Button label="Scale free" severity="secondary" text @click="act({ do: 'clear' })" />
+      <Button
+        v-for="k in INSTRUMENTS"
+        :key="k"
+        :label="`${truth?.plugged[k] === false ? 'Plug in' : 'Unplug'}: ${INSTRUMENT_WORDS[k]}`"
+        severity="secondary"
+        text
+        @click="act({ do: 'plug', instrument: k, in: truth?.plugged[k] === false })"
+      />
+      <span v-if="here" class="muted small">
+        Really in beaker {{ vessel }}: {{ say(here.grams) }} g, {{ sayNumber(here.celsius, 1) }} °C,
+        {{ here.covered ? 'covered' : 'open' }}.
+      </span>
+    </div>
+    <p v-if="error" class="error-text" role="alert">{{ error }}</p>
   </section>
 </template>
 
 <style scoped>
 .hands {
-  padding: 0.75rem 1.25rem 1rem;
+  position: sticky;
+  bottom: 77px;
+  z-index: 2;
+  display: grid;
+  gap: 0.25rem;
+  padding: 0.5rem 0.875rem;
   border-style: dashed;
-}
-header {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.25rem 0.75rem;
-}
-header :deep(button) {
-  margin-left: auto;
+  border-color: var(--line-strong);
 }
 h3 {
-  font-size: 1rem;
-}
-.body {
-  display: grid;
-  gap: 0.5rem;
-  padding-top: 0.375rem;
+  font-size: 0.9375rem;
+  align-self: center;
 }
 .row {
   display: flex;
   flex-wrap: wrap;
   align-items: end;
-  gap: 0.5rem;
+  gap: 0.375rem 0.5rem;
+}
+.row > .small {
+  align-self: center;
 }
 .row :deep(.field) {
-  width: 8rem;
+  width: 6rem;
+  gap: 0;
+}
+.row :deep(.field > label) {
+  font-size: 0.75rem;
+  line-height: 1;
+}
+.last {
+  margin-left: auto;
 }
 .hands :deep(button),
-.hands :deep(input),
 .hands :deep(.p-select) {
   min-height: 44px;
 }
 .row :deep(.p-select) {
   align-items: center;
+}
+@media (max-width: 860px) {
+  .hands {
+    position: static;
+  }
 }
 </style>

@@ -48,7 +48,10 @@ const note = () =>
       <p v-if="found.harmless" class="harmless">
         <FindingMark severity="fine" /><span><strong>Likely harmless.</strong> {{ found.harmless }}</span>
       </p>
-      <h3>{{ found.causes.length > 1 ? 'Likely causes, the likeliest first' : 'Likely cause' }}</h3>
+      <p v-if="found.causes.length === 0">
+        Nothing that is in this batch so far explains it. Wait until the phases are together, and look again.
+      </p>
+      <h3 v-else>{{ found.causes.length > 1 ? 'Likely causes, the likeliest first' : 'Likely cause' }}</h3>
       <ol>
         <li v-for="(c, i) in found.causes" :key="c.title">
           <h4>{{ i + 1 }}. {{ c.title }}</h4>

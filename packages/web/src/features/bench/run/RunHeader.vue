@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { INSTRUMENTS } from '@omblet/core'
+import { INSTRUMENTS, listWords, type InstrumentKind } from '@omblet/core'
 import Button from 'primevue/button'
 import Menu from 'primevue/menu'
 import { useToast } from 'primevue/usetoast'
@@ -24,8 +24,20 @@ const chip = computed(() => {
   const { start, totalTarget } = run.state.value
   return `${batch.info!.code} · ${run.grams(totalTarget)}${start.version ? ` · version ${start.version}` : ''}`
 })
-const LINK = { off: 'typed', opening: 'opening', open: 'connected', lost: 'lost' }
-const linked = computed(() => INSTRUMENTS.filter((k) => instruments.states[k].from !== 'typed'))
+const link = computed(() => {
+  const linked = INSTRUMENTS.filter((k) => instruments.states[k].from !== 'typed')
+  const lost = linked.filter((k) => instruments.states[k].link === 'lost')
+  if (linked.length === 0) return { words: 'instruments: typed by hand', state: '' }
+  if (lost.length > 0) return { words: `${listWords(lost.map(name))} lost`, state: 'lost' }
+  return {
+    words:
+      linked.length === INSTRUMENTS.length
+        ? 'instruments connected'
+        : `${listWords(linked.map(name))} connected`,
+    state: 'open',
+  }
+})
+const name = (k: InstrumentKind) => (k === 'ph' ? INSTRUMENT_WORDS[k] : INSTRUMENT_WORDS[k].toLowerCase())
 
 async function remove() {
   const id = batch.info!.id
@@ -53,18 +65,8 @@ const items = [
     <h1>{{ batch.info!.name }}</h1>
     <span class="chip mono">{{ chip }}</span>
     <div class="right">
-      <button
-        v-for="k in linked"
-        :key="k"
-        type="button"
-        class="chip link"
-        :class="instruments.states[k].link"
-        @click="emit('instruments')"
-      >
-        {{ INSTRUMENT_WORDS[k].toLowerCase().replace('ph', 'pH') }} {{ LINK[instruments.states[k].link] }}
-      </button>
-      <button v-if="linked.length === 0" type="button" class="chip" @click="emit('instruments')">
-        instruments: typed by hand
+      <button type="button" class="chip link" :class="link.state" @click="emit('instruments')">
+        {{ link.words }}
       </button>
       <Button
         label="Something looks wrong"

@@ -62,7 +62,12 @@ watch(
     if (before === undefined || key === before) return
     await nextTick()
     stage.value?.scrollIntoView({ block: 'start' })
-    stage.value?.focus({ preventScroll: true })
+    // Where a keyboard is at hand it goes to the field that comes first, else the new step is read out.
+    const fine = window.matchMedia('(pointer: fine)').matches
+    const first = fine
+      ? stage.value?.querySelector<HTMLElement>('[data-first] input, input[data-first]')
+      : null
+    ;(first ?? stage.value)?.focus({ preventScroll: true })
   },
 )
 

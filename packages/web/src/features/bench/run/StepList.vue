@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useBatch } from '../../../stores/batch'
 import { useRun } from './run'
 
@@ -13,11 +13,22 @@ const go = (key: string) => {
   all.value = false
   return batch.append({ type: 'step', how: 'go' }, key)
 }
+const list = useTemplateRef<HTMLElement>('list')
+/** The list follows the work without moving the page. */
+async function follow() {
+  await nextTick()
+  const box = list.value
+  const here = box?.querySelector<HTMLElement>('.here')
+  if (box && here && box.scrollHeight > box.clientHeight)
+    box.scrollTop = here.offsetTop - box.offsetTop - box.clientHeight / 3
+}
+watch(at, follow)
+onMounted(follow)
 const WORD = { done: 'done', skip: 'left out' }
 </script>
 
 <template>
-  <nav class="list" aria-label="Steps of this batch">
+  <nav ref="list" class="list" aria-label="Steps of this batch">
     <button type="button" class="sum" :aria-expanded="all" @click="all = !all">
       <span>Step {{ Math.min(at + 1, steps.length) }} of {{ steps.length }}</span>
       <span class="bar" aria-hidden="true"

@@ -29,7 +29,7 @@ function set() {
     <NumberField
       :id="`wait-${id}`"
       v-model="minutes"
-      label="Wait"
+      :label="title === step.title ? 'Wait' : title"
       unit="min"
       :min="0.1"
       :max="20000"

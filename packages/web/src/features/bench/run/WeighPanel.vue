@@ -15,7 +15,7 @@ import LiveBar from './LiveBar.vue'
 import OverPour from './OverPour.vue'
 import { PEDAL, useRun, useShown } from './run'
 import VesselField from './VesselField.vue'
-import { lotLabel, lotsToUse, tasksOf, type Task } from './weighing'
+import { activeTask, lotLabel, lotsToUse, tasksOf } from './weighing'
 
 const props = defineProps<{ step: BenchStep }>()
 const batch = useBatch()
@@ -26,12 +26,9 @@ const pedal = inject(PEDAL)!
 const shown = useShown('scale', run.now)
 
 const tasks = computed(() => tasksOf(run.state.value, props.step))
-const chosen = ref<number | null>(null)
-const active = computed<Task | null>(() => {
-  const over = tasks.value.find((t) => t.over)
-  if (over) return over
-  return tasks.value.find((t) => t.line === chosen.value) ?? tasks.value.find((t) => !t.done) ?? null
-})
+const { chosen } = run
+chosen.value = null
+const active = computed(() => activeTask(tasks.value, chosen.value))
 const line = computed(() => (active.value ? run.state.value.plan.a.lines[active.value.line]! : null))
 watch(
   () => active.value?.line,
@@ -180,9 +177,9 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
         :lot="lot"
         @close="diluting = false"
       />
-      <section v-else class="active" :aria-label="`Weigh ${line.label}`">
+      <section v-else class="active" :aria-label="`Weigh ${run.label(active.line)}`">
         <div class="target">
-          <p class="material">{{ line.label }}</p>
+          <p class="material">{{ run.label(active.line) }}</p>
           <p class="figure mono" data-testid="target">{{ say(active.left) }}<span class="unit"> g</span></p>
           <p class="muted">
             <template v-if="active.part">a part of it now; about is enough</template>
@@ -302,7 +299,7 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
           </td>
           <td class="mono number">{{ say(t.target) }} g</td>
           <td class="mono number">{{ t.weighed > 0 ? `${say(t.weighed)} g` : '–' }}</td>
-          <td class="mark">
+          <td class="is">
             <template v-if="t.over"><FindingMark severity="stop" :size="16" /> too much</template>
             <template v-else-if="t.accepted"><FindingMark severity="note" :size="16" /> left so</template>
             <template v-else-if="t.done"><FindingMark severity="fine" :size="16" /> right</template>
@@ -320,7 +317,7 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
       </tfoot>
     </table>
     <div class="below">
-      <VesselField v-if="step.letter" :vessel="step.letter" />
+      <VesselField v-if="step.letter && step.kind === 'weigh'" :vessel="step.letter" />
       <Entries :types="['weigh', 'take-out', 'dilution']" :lines="step.lines.map((l) => l.line)" />
     </div>
   </div>
@@ -444,11 +441,11 @@ td {
 .on .choose {
   font-weight: 700;
 }
-.mark {
+.is {
   white-space: nowrap;
   width: 8.5rem;
 }
-.mark :deep(svg) {
+.is :deep(svg) {
   display: inline-block;
   vertical-align: -3px;
   margin-right: 0.25rem;
@@ -471,7 +468,7 @@ tfoot td {
   th {
     padding-inline: 0.25rem;
   }
-  .mark {
+  .is {
     width: auto;
     font-size: 0.875rem;
   }

@@ -1,5 +1,5 @@
-import { formatGrams, type BatchState, type BenchStep, type InstrumentKind } from '@omblet/core'
-import { computed, inject, type ComputedRef, type InjectionKey } from 'vue'
+import { capitalise, formatGrams, type BatchState, type BenchStep, type InstrumentKind } from '@omblet/core'
+import { computed, inject, ref, type ComputedRef, type InjectionKey, type Ref } from 'vue'
 import { useBatch } from '../../../stores/batch'
 import { useInstruments } from '../../../stores/instruments'
 
@@ -11,6 +11,8 @@ export interface Run {
   grams: (value: number) => string
   label: (line: number) => string
   now: Readonly<{ value: number }>
+  /** Line that the maker chose to weigh next; null for the order of the formula. */
+  chosen: Ref<number | null>
 }
 export const RUN: InjectionKey<Run> = Symbol('run')
 export const useRun = () => inject(RUN)!
@@ -24,8 +26,9 @@ export function makeRun(now: Readonly<{ value: number }>): Run {
     step: computed(() => state.value.plan.steps[state.value.at] ?? null),
     resolution,
     grams: (value) => formatGrams(value, resolution.value),
-    label: (line) => state.value.plan.a.lines[line]?.label ?? '',
+    label: (line) => capitalise(state.value.plan.a.lines[line]?.label ?? ''),
     now,
+    chosen: ref(null),
   }
 }
 

@@ -73,3 +73,7 @@ export const lotLabel = (l: Lot, day: string) =>
   ]
     .filter(Boolean)
     .join(', ')
+
+/** What is weighed now: an over-pour first, then what was chosen, then the first that is not weighed. */
+export const activeTask = (tasks: readonly Task[], chosen: number | null): Task | null =>
+  tasks.find((t) => t.over) ?? tasks.find((t) => t.line === chosen) ?? tasks.find((t) => !t.done) ?? null

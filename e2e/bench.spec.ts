@@ -1,0 +1,240 @@
+// A whole cream at the table with simulated instruments, and a batch that survives whatever happens to the page.
+import { at, button, done, place, pour, simulate, SMALL_CREAM, startBatch, step, TONER, truthOf } from './bench-helpers' // prettier-ignore
+import { expect, test, type Page } from './helpers'
+
+const speed = async (page: Page, label: string) => {
+  await page.getByLabel('Heat and cold run').click()
+  await page.getByRole('option', { name: label }).click()
+}
+const figure = async (page: Page, id: string) => Number((await page.getByTestId(id).innerText()).replace(/[^\d.]/g, '')) // prettier-ignore
+const tare = async (page: Page) => {
+  await button(page, 'Tare').click()
+  await expect(page.getByTestId('live').or(page.getByTestId('put-back')).or(page.getByTestId('ph-now')).first()).toBeVisible() // prettier-ignore
+}
+
+test('a whole cream: one over-pour, one evaporation, two doses, and a record that is true', async ({
+  page,
+}) => {
+  await startBatch(page, SMALL_CREAM)
+  const id = await simulate(page)
+  await at(page, /Wash/)
+  await done(page)
+
+  // Water: the empty beaker is weighed first, then everything into it; glycerin is over-poured.
+  await at(page, 'Weigh A, Water')
+  await place(page, 'A')
+  await expect(page.locator('.untared')).toBeVisible()
+  await button(page, /Empty beaker A/).click()
+  await expect(page.getByLabel('Empty beaker A')).toHaveAttribute('placeholder', /\d\d/)
+  await button(page, 'Keep').click()
+  await expect(page.getByText(/Empty beaker A: \d\d/)).toBeVisible()
+  await tare(page)
+  await step(page).getByRole('button', { name: 'Glycerin', exact: true }).click()
+  await pour(page, 'Glycerin', 5)
+  await expect(page.getByRole('heading', { name: /too much Glycerin/ })).toBeVisible()
+  await button(page, 'Do this: Leave it and record what is').click()
+  await expect(page.getByRole('row', { name: /Glycerin/ })).toContainText('left so')
+  await pour(page, 'Distilled water')
+  await pour(page, 'Lactic acid')
+  await expect(page.getByText('All of it is weighed')).toBeVisible()
+  await done(page)
+
+  // Heat it, open: some of the water leaves, and is put back.
+  await at(page, /Heat A/)
+  await button(page, 'More').click()
+  await button(page, 'Take the cover off').click()
+  await button(page, 'Into the hot bath').click()
+  await speed(page, '300 times as fast')
+  await expect.poll(() => figure(page, 'celsius')).toBeGreaterThan(70)
+  await speed(page, 'in real time')
+  await button(page, 'Out of the hot bath').click()
+  const after = page.locator('form.mass').filter({ hasText: 'After heating' })
+  await expect(page.getByLabel('After heating')).toHaveAttribute('placeholder', /\d\d/)
+  await after.getByRole('button', { name: 'Record' }).click()
+  await expect(page.locator('.lost')).toContainText('left')
+  const gone = await figure(page, 'put-back')
+  expect(gone).toBeGreaterThan(0.3)
+  await tare(page)
+  await page.getByLabel('Water, g').fill(String(gone))
+  await button(page, 'Pour water').click()
+  await button(page, /^Record \d.* g water/).click()
+  await expect(page.locator('.lost')).toContainText('put back')
+  await done(page)
+
+  // Oil.
+  await at(page, 'Weigh B, Oil')
+  await place(page, 'B')
+  await tare(page)
+  for (const material of ['Caprylic/capric triglyceride', 'Olivate emulsifier', 'Cetyl alcohol']) await pour(page, material) // prettier-ignore
+  await done(page)
+  await at(page, /Heat B/)
+  await button(page, 'Into the hot bath').click()
+  await speed(page, '300 times as fast')
+  await expect.poll(() => figure(page, 'celsius')).toBeGreaterThan(70)
+  await speed(page, '10 times as fast')
+  await done(page)
+  await at(page, /Pour B into A/)
+  await button(page, 'Pour together').click()
+  await done(page)
+  await at(page, /Blend/)
+  await done(page)
+
+  // Cooling: the law through the readings says when; it is below 40 °C then.
+  await at(page, /Cool below 40/)
+  await page.getByLabel('Beaker', { exact: true }).click()
+  await page.getByRole('option', { name: 'A', exact: true }).click()
+  await button(page, 'Into cold water').click()
+  await speed(page, '60 times as fast')
+  await step(page).getByRole('button', { name: 'In cold water' }).click()
+  await expect(page.getByTestId('cool-left').or(page.getByText('go on.'))).toBeVisible()
+  await expect(page.getByText(/Below 40.°C: go on\./)).toBeVisible()
+  await speed(page, 'in real time')
+  await done(page)
+
+  await at(page, 'Weigh C, Cool-down')
+  await place(page, 'C')
+  await tare(page)
+  for (const material of ['Panthenol', 'Phenoxyethanol, ethylhexylglycerin']) await pour(page, material)
+  await done(page)
+  await at(page, /Add panthenol/)
+  await done(page)
+
+  // What left since is found by weighing the whole batch, and put back.
+  await at(page, 'Make up the water that left')
+  await page.getByLabel('Beaker', { exact: true }).click()
+  await page.getByRole('option', { name: 'A', exact: true }).click()
+  await place(page, 'A')
+  const batch = page.locator('form.mass')
+  const beaker = await page.evaluate(async (b) => ((await (await fetch(`/instruments/${b}`)).json()) as { vessels: { name: string; tareGrams: number }[] }).vessels.find((v) => v.name === 'A')!.tareGrams, id) // prettier-ignore
+  const inA = (await truthOf(page, id)).vessels.find((v) => v.name === 'A')!.grams
+  await expect(page.getByLabel('The batch with its beaker')).toHaveAttribute('placeholder', new RegExp(String(Math.floor(beaker + inA)))) // prettier-ignore
+  await batch.getByRole('button', { name: 'Record' }).click()
+  await expect(page.getByText(/It weighed/)).toBeVisible()
+  await done(page)
+
+  // pH: read, dose, read, dose, read.
+  await at(page, /Measure the pH/)
+  await button(page, 'Probe in').click()
+  for (const round of [1, 2]) {
+    await expect(page.locator('.live')).toContainText('settled')
+    await button(page, /^Record pH/).click()
+    await expect(page.getByText(/^read, likely/)).toBeVisible()
+    if (await page.getByText('It is where it should be.').isVisible()) break
+    const grams = await figure(page, 'dose')
+    await tare(page)
+    await page.getByLabel('Lye 10 %, g').fill(String(grams))
+    await button(page, 'Drip in').click()
+    await expect(button(page, new RegExp(`^Record 0?\\.?\\d`)).last()).toBeVisible()
+    await expect(async () => {
+      await page.locator('form.entry').filter({ hasText: 'or drops' }).getByRole('button', { name: /^Record \d/ }).click({ timeout: 500 }) // prettier-ignore
+      await expect(page.getByText('computed since the last dose')).toBeVisible({ timeout: 1000 })
+    }).toPass()
+    await expect(page.getByLabel('Last entries').getByText(/^Adjuster/)).toHaveCount(round)
+  }
+  await expect(page.locator('.live')).toContainText('settled')
+  await button(page, /^Record pH/).click()
+  await expect(page.getByText(/^read, likely/)).toBeVisible()
+  expect(Math.abs((await figure(page, 'ph-now')) - 5.3)).toBeLessThan(0.5)
+  await expect(page.getByTestId('charged')).toContainText('q.s.')
+  await done(page)
+
+  for (const title of [/Add phenoxyethanol/, /Read the pH once more/, 'Fill a clean container', 'Label it']) {
+    await at(page, title)
+    await done(page)
+  }
+  await expect(page.getByRole('heading', { name: 'All steps are over' })).toBeVisible()
+  await page.getByLabel('Filled, in all').fill('96')
+  await button(page, 'Finish the batch').click()
+
+  // The record against what is really in the beakers, line by line.
+  await expect(page.getByRole('heading', { name: 'What was weighed' })).toBeVisible()
+  const truth = await truthOf(page, id)
+  const really = (line: number) => truth.vessels.reduce((sum, v) => sum + v.content[line]!, 0)
+  const rows = page.getByRole('table').first().locator('tbody tr')
+  const weighed = async (row: number) => Number((await rows.nth(row).locator('td').nth(3).innerText()).replace(/[^\d.]/g, '')) // prettier-ignore
+  for (const line of [1, 2, 3, 4, 5, 6, 7]) expect(Math.abs((await weighed(line)) - really(line))).toBeLessThanOrEqual(0.0151) // prettier-ignore
+  const doses = truth.vessels.flatMap((v) => v.doses)
+  expect(doses).toHaveLength(2)
+  for (const [i, dose] of doses.entries()) expect(Math.abs((await weighed(8 + i)) - dose.grams)).toBeLessThanOrEqual(0.0151) // prettier-ignore
+  const total = truth.vessels.reduce((sum, v) => sum + v.grams, 0)
+  expect(Math.abs((await figure(page, 'made')) - total)).toBeLessThan(0.06)
+  await expect(page.getByText(/Glycerin: .* left so\./)).toBeVisible()
+  await expect(page.getByText('Sodium Hydroxide', { exact: false }).first()).toBeVisible()
+})
+
+test('a page that is killed at every step finds nothing lost', async ({ page, context }) => {
+  await startBatch(page, TONER)
+  let here = page
+  const url = page.url()
+  const looks = async (p: Page) => {
+    await expect(p.getByRole('navigation', { name: 'Steps of this batch' })).toBeVisible()
+    // Clocks and running timers go on by themselves.
+    const texts = await p.locator('.columns, .pause').allInnerTexts()
+    return texts.join('\n')
+  }
+  const kill = async () => {
+    const before = await looks(here)
+    const crashed = here.waitForEvent('crash')
+    await here.goto('chrome://crash', { timeout: 1000 }).catch(() => undefined)
+    await crashed
+    await here.close()
+    here = await context.newPage()
+    await here.goto(url)
+    await expect.poll(() => looks(here)).toBe(before)
+  }
+  const type = async (label: string, value: string) => {
+    await here.getByLabel(label, { exact: true }).fill(value)
+    await here.getByLabel(label, { exact: true }).press('Enter')
+  }
+  await kill()
+  await done(here)
+  await kill()
+  await type('What the scale shows', '94.8')
+  await expect(here.getByRole('row', { name: /Distilled water/ })).toContainText('94.80 g')
+  await kill()
+  await type('What the scale shows', '4.6')
+  await expect(here.getByRole('heading', { name: /too much Glycerin/ })).toBeVisible()
+  await kill()
+  await button(here, 'Do this: Leave it and record what is').click()
+  await expect(here.getByText('All of it is weighed')).toBeVisible()
+  await kill()
+  await done(here)
+  await type('What the scale shows', '1')
+  await expect(here.getByText('All of it is weighed')).toBeVisible()
+  await kill()
+  await done(here)
+  await at(here, /Measure the pH/)
+  await type('pH', '6,2')
+  await expect(here.getByTestId('ph-now')).toHaveText('6.20')
+  await kill()
+  await here.getByLabel('or drops').fill('2')
+  await button(here, /^Record 0\.\d/).click()
+  await expect(here.getByTestId('charged')).toBeVisible()
+  await kill()
+  await here.keyboard.press('s')
+  await here.getByLabel('Why').fill('Strips ran out')
+  await here.getByLabel('Why').press('Enter')
+  await at(here, /Add phenoxyethanol/)
+  await kill()
+  await button(here, 'More for this batch').click()
+  await here.getByRole('menuitem', { name: 'Pause' }).click()
+  await expect(here.getByRole('heading', { name: 'Paused' })).toBeVisible()
+  await here.close()
+  here = await context.newPage()
+  await here.goto(url)
+  await button(here, 'Go on').click()
+  for (const title of [/Add phenoxyethanol/, /Read the pH once more/, 'Fill a clean container', 'Label it']) {
+    await at(here, title)
+    await done(here)
+  }
+  await kill2()
+  async function kill2() {
+    await here.close()
+    here = await context.newPage()
+    await here.goto(url)
+    await expect(here.getByRole('heading', { name: 'All steps are over' })).toBeVisible()
+  }
+  await button(here, 'Finish the batch').click()
+  await expect(here.getByText('Glycerin: 4.60 g instead of 4.00 g')).toBeVisible()
+  await expect(here.getByText('Left out: Measure the pH', { exact: false })).toBeVisible()
+})
