@@ -31,6 +31,7 @@ const Hands = z.discriminatedUnion('do', [
   z.object({ do: z.literal('cover'), vessel, covered: z.boolean() }),
   z.object({ do: z.literal('combine'), from: vessel, into: vessel }),
   z.object({ do: z.literal('probe'), vessel: vessel.nullable() }),
+  z.object({ do: z.literal('thermometer'), vessel: vessel.nullable() }),
   z.object({ do: z.literal('tare') }),
   z.object({ do: z.literal('plug'), instrument: z.enum(INSTRUMENTS), in: z.boolean() }),
   z.object({ do: z.literal('speed'), speed: z.number().min(1).max(1000) }),

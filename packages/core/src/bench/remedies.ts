@@ -2,7 +2,7 @@ import { assess } from '../assess/assess.ts'
 import { findAll, isCaution } from '../findings/index.ts'
 import type { Finding } from '../findings/types.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
-import { formatGrams, sayNumber, sayPercent } from '../text/format.ts'
+import { capitalise, formatGrams, sayNumber, sayPercent } from '../text/format.ts'
 import { actualFormula } from './actual.ts'
 import type { BenchEvent, Happening } from './events.ts'
 import { expectedOf, foldBatch, looseDoses, type BatchState } from './state.ts'
@@ -83,7 +83,7 @@ export function pourRemedies(s: BatchState, index: number, catalogue?: Catalogue
     'Leave it and record what is',
     (after) =>
       fillOpen
-        ? `${plan.a.lines[plan.fill!]!.label} takes it: ${grams(Math.max(0, fill.target - after.lines[plan.fill!]!.target))} less of it, so the batch keeps its size and nothing else changes.`
+        ? `${capitalise(plan.a.lines[plan.fill!]!.label)} takes it: ${grams(over)} less of it, so the batch keeps its size and nothing else changes.`
         : `The batch grows to ${grams(after.lines.reduce((sum, l) => sum + expectedOf(l), 0) + looseDoses(after))}; everything else becomes a little less of it.`,
     [{ type: 'accept', line: index }],
   )

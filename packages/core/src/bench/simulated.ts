@@ -43,6 +43,7 @@ export type Hand =
   | { do: 'cover'; vessel: string; covered: boolean }
   | { do: 'combine'; from: string; into: string }
   | { do: 'probe'; vessel: string | null }
+  | { do: 'thermometer'; vessel: string | null }
   | { do: 'tare' }
   | { do: 'plug'; instrument: InstrumentKind; in: boolean }
   | { do: 'speed'; speed: number }
@@ -72,6 +73,7 @@ export class SimBench {
   readonly settings: SimSettings
   private onPan: string | null = null
   private probeIn: string | null = null
+  private thermometerIn: string | null = null
   private tare = 0
   private shown = 0
   private drift = 0
@@ -146,9 +148,7 @@ export class SimBench {
     for (let i = 0; i < steps; i++) for (const v of this.vessels.values()) this.heat(v, simulated / steps)
     this.drift += this.normal() * this.settings.resolution * 0.004 * Math.sqrt(dt)
     this.shown = this.load() + (this.shown - this.load()) * Math.exp(-dt / SCALE_TAU)
-    const there = this.onPan ?? [...this.vessels.keys()].at(-1)
-    const warm = this.probeIn ?? there
-    const around = warm === undefined ? this.settings.room : this.vessel(warm).celsius
+    const around = this.thermometerIn === null ? this.settings.room : this.vessel(this.thermometerIn).celsius
     this.sensor = around + (this.sensor - around) * Math.exp(-simulated / THERMOMETER_TAU - dt)
     const ph = this.probeIn === null ? null : this.phOf(this.vessel(this.probeIn))
     if (ph !== null) this.probe = ph + (this.probe - ph) * Math.exp(-(dt * Math.min(20, Math.max(1, this.settings.speed))) / PROBE_TAU) // prettier-ignore
@@ -265,6 +265,9 @@ export class SimBench {
       case 'probe':
         this.probeIn = h.vessel
         return null
+      case 'thermometer':
+        this.thermometerIn = h.vessel
+        return null
       case 'tare':
         this.tare = this.shown + this.drift
         return null
@@ -296,8 +299,7 @@ export class SimBench {
       return `mass ${atResolution(value, d).toFixed(places)} g ${moving ? 'moving' : 'steady'}`
     }
     if (kind === 'thermometer') {
-      const warm = this.probeIn ?? this.onPan ?? [...this.vessels.keys()].at(-1)
-      const real = warm === undefined ? this.settings.room : this.vessel(warm).celsius
+      const real = this.thermometerIn === null ? this.settings.room : this.vessel(this.thermometerIn).celsius
       const steady = Math.abs(this.sensor - real) < 0.3
       return `temp ${(this.sensor + this.normal() * 0.05).toFixed(1)} C ${steady ? 'steady' : 'moving'}`
     }

@@ -23,6 +23,10 @@ watch(
   (letter) => letter && (vessel.value = letter),
   { immediate: true },
 )
+/** The thermometer goes where the hands are. */
+watch([vessel, () => instruments.simulated], () => void act({ do: 'thermometer', vessel: vessel.value }), {
+  immediate: true,
+})
 const task = computed(() => {
   const step = run.step.value
   if (!step || step.kind === 'ph') return null
@@ -42,14 +46,14 @@ async function act(h: Hand) {
 const pour = (grams: number) => task.value && act({ do: 'pour', line: task.value.line, grams })
 /** A careful hand: within the band, though not to the last count. */
 const careful = () => task.value && pour(task.value.left + (Math.random() - 0.5) * Math.min(0.3 * run.resolution.value, task.value.leftHigh - task.value.left)) // prettier-ignore
-const combine = () => {
+/** What the step brings together is poured into the beaker that it names. */
+async function combine() {
   const said = /Pour ([A-Z]+(?:[, and]*[A-Z]+)*) into ([A-Z]+)/.exec(run.step.value?.title ?? '')
   const into = said?.[2] ?? letters.value[0]!
-  return Promise.all(
-    (said?.[1] ?? '').split(/,\s*|\s+and\s+/).filter(Boolean).map((from) => act({ do: 'combine', from, into })), // prettier-ignore
-  )
+  for (const from of (said?.[1] ?? '').split(/,\s*|\s+and\s+/).filter(Boolean))
+    await act({ do: 'combine', from, into })
+  vessel.value = into
 }
-/** What a step brings together is poured there by one press. */
 const others = computed(() => letters.value.filter((l) => l !== vessel.value))
 const look = setInterval(() => void instruments.look(), 1500)
 onBeforeUnmount(() => clearInterval(look))

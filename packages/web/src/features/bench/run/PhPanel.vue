@@ -31,12 +31,13 @@ import { useBench } from '../../../stores/bench'
 import { useMaterials } from '../../../stores/materials'
 import { allowAlarm } from './alarm'
 import Entries from './Entries.vue'
-import { PEDAL, useRun, useShown } from './run'
+import { PEDAL, useRun, useShown, useTare } from './run'
 
 const batch = useBatch()
 const bench = useBench()
 const materials = useMaterials()
 const run = useRun()
+const { tare, waiting: taring } = useTare(run.now)
 const pedal = inject(PEDAL)!
 const probe = useShown('ph', run.now)
 const scale = useShown('scale', run.now)
@@ -333,10 +334,10 @@ const chance = (p: number) => (p < 0.01 ? 'under 1 %' : `about ${sayNumber(p * 1
         <Button type="submit" :label="grams ? `Record ${sayNumber(grams, 3)} g` : 'Record dose'" />
         <Button
           v-if="scale"
-          label="Tare"
+          :label="taring ? 'Settling…' : 'Tare'"
           severity="secondary"
           outlined
-          @click="batch.append({ type: 'tare', gross: scale.value })"
+          @click="tare"
         />
       </form>
       <p class="muted small">
@@ -423,6 +424,9 @@ h3 {
   min-height: 44px;
 }
 .live {
+  display: flex;
+  align-items: baseline;
+  gap: 0.5rem;
   padding-bottom: 0.375rem;
 }
 .live .mono {

@@ -4,12 +4,13 @@ import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import NumberField from '../../../components/NumberField.vue'
 import { useBatch } from '../../../stores/batch'
-import { useRun, useShown } from './run'
+import { useRun, useShown, useTare } from './run'
 
 /** Water that is put back: typed, or what the scale gained since it was tared. */
 defineProps<{ wanted: number }>()
 const batch = useBatch()
 const run = useRun()
+const { tare, waiting: taring } = useTare(run.now)
 const shown = useShown('scale', run.now)
 const typed = ref<number | null>(null)
 const say = (g: number) => formatNumber(g, decimalsOf(run.resolution.value))
@@ -44,13 +45,7 @@ async function record() {
       :placeholder="net !== null && net > 0 ? say(net) : say(wanted)"
       what="the water"
     />
-    <Button
-      v-if="shown"
-      label="Tare"
-      severity="secondary"
-      outlined
-      @click="batch.append({ type: 'tare', gross: shown.value })"
-    />
+    <Button v-if="shown" :label="taring ? 'Settling…' : 'Tare'" severity="secondary" outlined @click="tare" />
     <Button
       type="submit"
       :label="grams ? `Record ${say(grams)} g water` : 'Record water'"

@@ -13,7 +13,7 @@ import DilutionForm from './DilutionForm.vue'
 import Entries from './Entries.vue'
 import LiveBar from './LiveBar.vue'
 import OverPour from './OverPour.vue'
-import { PEDAL, useRun, useShown } from './run'
+import { PEDAL, useRun, useShown, useTare } from './run'
 import VesselField from './VesselField.vue'
 import { activeTask, lotLabel, lotsToUse, tasksOf } from './weighing'
 
@@ -34,6 +34,7 @@ watch(
   () => active.value?.line,
   () => {
     typed.value = null
+    recording.value = false
     diluting.value = false
     told.value = null
   },
@@ -74,9 +75,20 @@ const lotOptions = computed(() => [
   { value: null, label: 'Not from a lot' },
 ])
 
+/** Pressed while the scale moved: it is recorded as soon as it has settled. */
+const recording = ref(false)
+watch(shown, (s) => {
+  if (!recording.value || (s && !s.steady)) return
+  recording.value = false
+  if (s) void record()
+})
 async function record() {
   const task = active.value
   if (!task) return
+  if (typed.value === null && shown.value && !shown.value.steady && !untared.value) {
+    recording.value = true
+    return
+  }
   const grams = amount.value
   if (grams === null || grams <= 0) {
     told.value = untared.value
@@ -86,7 +98,7 @@ async function record() {
           ? 'The scale shows less than at the last tare. Was it tared or unloaded? Press tare, then pour.'
           : shown.value.steady
             ? 'Nothing was poured since the last tare.'
-            : 'The scale has not settled yet.'
+            : 'Nothing can be read yet.'
         : 'Type what the scale shows, in grams.'
     return
   }
@@ -105,12 +117,7 @@ async function record() {
   instruments.states.scale.returned = false
   if (task.part && grams < task.leftLow) told.value = `Recorded. ${say(task.left - grams)} g more.`
 }
-async function tare() {
-  if (!shown.value) return
-  instruments.states.scale.returned = false
-  told.value = null
-  await batch.append({ type: 'tare', gross: shown.value.value })
-}
+const { tare, waiting: taring } = useTare(run.now)
 /** The pedal takes a reading that is right, says what is missing, and leaves the step only when all is weighed. */
 async function press(): Promise<boolean> {
   const task = active.value
@@ -133,6 +140,7 @@ function onKey(event: KeyboardEvent) {
   if (event.key !== 't' || event.ctrlKey || event.metaKey || event.altKey) return
   event.preventDefault()
   event.stopPropagation()
+  told.value = null
   void tare()
 }
 
@@ -228,11 +236,13 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
           <Button
             type="submit"
             icon="pi pi-check"
-            :label="amount !== null && amount > 0 ? `Record ${say(amount)} g` : 'Record'"
+            :label="
+              recording ? 'Settling…' : amount !== null && amount > 0 ? `Record ${say(amount)} g` : 'Record'
+            "
           />
           <Button
             v-if="shown"
-            label="Tare"
+            :label="taring ? 'Settling…' : 'Tare'"
             aria-keyshortcuts="t"
             severity="secondary"
             outlined

@@ -1,5 +1,5 @@
 import { capitalise, formatGrams, type BatchState, type BenchStep, type InstrumentKind } from '@omblet/core'
-import { computed, inject, ref, type ComputedRef, type InjectionKey, type Ref } from 'vue'
+import { computed, inject, ref, watch, type ComputedRef, type InjectionKey, type Ref } from 'vue'
 import { useBatch } from '../../../stores/batch'
 import { useInstruments } from '../../../stores/instruments'
 
@@ -47,3 +47,25 @@ export interface Pedal {
   press: (() => boolean | Promise<boolean>) | null
 }
 export const PEDAL: InjectionKey<Pedal> = Symbol('pedal')
+
+/** Tares with the next settled reading: a tare while the scale moves would shift everything after it. */
+export function useTare(now: Readonly<{ value: number }>) {
+  const batch = useBatch()
+  const instruments = useInstruments()
+  const shown = useShown('scale', now)
+  const waiting = ref(false)
+  let pressed = 0
+  watch(shown, async (s) => {
+    // What was on its way when it was pressed may be of before.
+    if (!waiting.value || !s?.steady || s.at <= pressed) return
+    waiting.value = false
+    await batch.append({ type: 'tare', gross: s.value })
+  })
+  function tare() {
+    if (!shown.value) return
+    instruments.states.scale.returned = false
+    pressed = Date.now()
+    waiting.value = true
+  }
+  return { tare, waiting }
+}
