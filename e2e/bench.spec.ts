@@ -2,6 +2,8 @@
 import { at, button, done, place, pour, simulate, SMALL_CREAM, startBatch, step, TONER, truthOf } from './bench-helpers' // prettier-ignore
 import { expect, test, type Page } from './helpers'
 
+/** A picture of one dot. */
+const DOT = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg==', 'base64') // prettier-ignore
 const speed = async (page: Page, label: string) => {
   await page.getByLabel('Heat and cold run').click()
   await page.getByRole('option', { name: label }).click()
@@ -67,6 +69,16 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
   await at(page, 'Weigh B, Oil')
   await place(page, 'B')
   await tare(page)
+  // The scale is pulled out and comes back, counting from another zero: nothing is lost, and it is said.
+  await button(page, 'Unplug: Scale').click()
+  await expect(button(page, 'scale lost')).toBeVisible()
+  await expect(page.getByText('The scale is lost.', { exact: false })).toBeVisible()
+  await button(page, 'Plug in: Scale').click()
+  await expect(page.getByText('The scale came back', { exact: false })).toBeVisible()
+  await button(page, 'Free the scale and zero it').click()
+  await place(page, 'B')
+  await tare(page)
+  await expect(page.getByText('The scale came back', { exact: false })).toHaveCount(0)
   for (const material of ['Caprylic/capric triglyceride', 'Olivate emulsifier', 'Cetyl alcohol']) await pour(page, material) // prettier-ignore
   await done(page)
   await at(page, /Heat B/)
@@ -172,6 +184,7 @@ test('a page that is killed at every step finds nothing lost', async ({ page, co
   await startBatch(page, TONER)
   let here = page
   const url = page.url()
+  const faults: string[] = []
   const looks = async (p: Page) => {
     await expect(p.getByRole('navigation', { name: 'Steps of this batch' })).toBeVisible()
     // Clocks and running timers go on by themselves.
@@ -181,10 +194,13 @@ test('a page that is killed at every step finds nothing lost', async ({ page, co
   const kill = async () => {
     const before = await looks(here)
     const crashed = here.waitForEvent('crash')
-    await here.goto('chrome://crash', { timeout: 1000 }).catch(() => undefined)
+    const session = await context.newCDPSession(here)
+    session.send('Page.crash').catch(() => undefined)
     await crashed
     await here.close()
     here = await context.newPage()
+    here.on('pageerror', (error) => faults.push(error.message))
+    here.on('console', (message) => message.type() === 'error' && faults.push(message.text()))
     await here.goto(url)
     await expect.poll(() => looks(here)).toBe(before)
   }
@@ -233,14 +249,147 @@ test('a page that is killed at every step finds nothing lost', async ({ page, co
     await at(here, title)
     await done(here)
   }
-  await kill2()
-  async function kill2() {
-    await here.close()
-    here = await context.newPage()
-    await here.goto(url)
-    await expect(here.getByRole('heading', { name: 'All steps are over' })).toBeVisible()
-  }
+  await expect(here.getByRole('heading', { name: 'All steps are over' })).toBeVisible()
+  await kill()
   await button(here, 'Finish the batch').click()
   await expect(here.getByText('Glycerin: 4.60 g instead of 4.00 g')).toBeVisible()
   await expect(here.getByText('Left out: Measure the pH', { exact: false })).toBeVisible()
+  expect(faults).toEqual([])
+})
+
+test.describe('on a phone held upright', () => {
+  test.use({ viewport: { width: 390, height: 844 } })
+
+  test('nothing scrolls sideways, everything can be hit, and a foot pedal leads through', async ({
+    page,
+  }) => {
+    /** What is too small for a gloved finger, and how far the page is too wide. */
+    const faults = () =>
+      page.evaluate(() => {
+        const small = [...document.querySelectorAll<HTMLElement>('.run button, .run input')]
+          .map((e) => ({ e, r: e.getBoundingClientRect() }))
+          .filter(
+            ({ e, r }) =>
+              r.width > 0 &&
+              e.closest('.p-hidden-accessible') === null &&
+              Math.max(r.height, e.closest('label')?.clientHeight ?? 0) < 43.5,
+          ) // prettier-ignore
+          .map(({ e, r }) => `${e.innerText || e.id} ${r.height}`)
+        return [...small, ...(document.documentElement.scrollWidth > 390 ? [`wide ${document.documentElement.scrollWidth}`] : [])] // prettier-ignore
+      })
+    await startBatch(page, TONER)
+    expect(await faults()).toEqual([])
+    await page.keyboard.press('PageDown')
+    await at(page, 'Weigh A, Water')
+    expect(await faults()).toEqual([])
+    await page.getByLabel('What the scale shows').fill('95')
+    await page.keyboard.press('PageDown')
+    await page.getByLabel('What the scale shows').fill('5')
+    await page.keyboard.press('PageDown')
+    await expect(page.getByRole('heading', { name: /too much Glycerin/ })).toBeVisible()
+    expect(await faults()).toEqual([])
+    await button(page, /^Take out/).click()
+    await button(page, 'It is out: 1.00 g').click()
+    await expect(page.getByText('All of it is weighed')).toBeVisible()
+    await page.keyboard.press('PageDown')
+    await at(page, 'Weigh B, Last')
+    await page.keyboard.press('PageUp')
+    await at(page, 'Weigh A, Water')
+    await page.keyboard.press('PageDown')
+    await page.getByLabel('What the scale shows').fill('1')
+    await page.keyboard.press('PageDown')
+    await page.keyboard.press('PageDown')
+    await at(page, /Measure the pH/)
+    expect(await faults()).toEqual([])
+    await button(page, 'Something looks wrong').click()
+    await button(page, 'There are crystals').click()
+    await button(page, 'Write it down').click()
+    await expect(button(page, 'Written down')).toBeVisible()
+    expect(await faults()).toEqual([])
+    await button(page, 'Back to the table').click()
+    await page.goto(`${page.url()}/record`)
+    await expect(page.getByText('Something looked wrong: There are crystals', { exact: false })).toBeVisible()
+    expect(await faults()).toEqual([])
+    await page.goto('/bench')
+    await expect(page.getByRole('link', { name: /Neap toner/ })).toBeVisible()
+    expect(await faults()).toEqual([])
+  })
+})
+
+test('a second tab follows, and what cannot be stored is kept until it can', async ({ page, context }) => {
+  await startBatch(page, TONER)
+  const second = await context.newPage()
+  await second.goto(page.url())
+  await at(second, /Wash/)
+  await done(page)
+  await at(second, 'Weigh A, Water')
+  await page.getByLabel('What the scale shows').fill('95')
+  await page.getByLabel('What the scale shows').press('Enter')
+  await expect(second.getByRole('row', { name: /Distilled water/ })).toContainText('right')
+  await second.evaluate(() => {
+    const { add } = IDBObjectStore.prototype
+    let left = 1
+    IDBObjectStore.prototype.add = function (...args) {
+      if (left-- > 0) throw new DOMException('full', 'QuotaExceededError')
+      return add.apply(this, args)
+    }
+  })
+  await second.getByLabel('What the scale shows').fill('4')
+  await second.getByLabel('What the scale shows').press('Enter')
+  await expect(second.getByText('The browser’s storage is full', { exact: false })).toBeVisible()
+  await expect(second.getByRole('row', { name: /Glycerin/ })).not.toContainText('right')
+  await second.getByRole('button', { name: 'Try again' }).click()
+  await expect(second.getByRole('row', { name: /Glycerin/ })).toContainText('right')
+  await expect(page.getByRole('row', { name: /Glycerin/ })).toContainText('right')
+})
+
+test('a finished batch goes out as a file, comes in again, and becomes the next version', async ({
+  page,
+}) => {
+  await startBatch(page, TONER)
+  await done(page)
+  for (const grams of ['94.2', '4.8']) {
+    await page.getByLabel('What the scale shows').fill(grams)
+    await page.getByLabel('What the scale shows').press('Enter')
+    const leave = button(page, /^Do this: Leave it/)
+    if (grams === '4.8') await leave.click()
+  }
+  await done(page)
+  await page.getByLabel('What the scale shows').fill('1')
+  await page.getByLabel('What the scale shows').press('Enter')
+  await expect(page.getByText('All of it is weighed')).toBeVisible()
+  for (let i = 0; i < 6; i++) await done(page)
+  await button(page, 'More for this batch').click()
+  await page.getByRole('menuitem', { name: 'Note or photo' }).click()
+  await expect(page.getByLabel('What you see, smell or did')).toBeFocused()
+  await page.keyboard.type('Clear as a tide pool.')
+  await page.getByTestId('photo').setInputFiles({ name: 'jar.png', mimeType: 'image/png', buffer: DOT })
+  await expect(page.getByAltText('The photo to keep')).toBeVisible()
+  await button(page, 'Keep').click()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await page.getByLabel('Filled, in all').fill('97')
+  await button(page, 'Finish the batch').click()
+  await expect(page.getByAltText('Clear as a tide pool.')).toBeVisible()
+  await button(page, 'Write beside it').click()
+  await expect(page.getByLabel('Correction, or what you saw later')).toBeFocused()
+  await page.keyboard.type('The bottle was the old one.')
+  await button(page, 'Keep').click()
+  await expect(page.getByRole('heading', { name: 'Written beside it' })).toBeVisible()
+  const download = page.waitForEvent('download')
+  await button(page, 'More for this batch').click()
+  await page.getByRole('menuitem', { name: 'The batch as a file' }).click()
+  const path = await (await download).path()
+  await button(page, 'More for this batch').click()
+  await page.getByRole('menuitem', { name: 'Delete this batch' }).click()
+  await expect(page.getByRole('heading', { name: 'Nothing was made here yet' })).toBeVisible()
+  await page.getByTestId('batch-picker').setInputFiles(path)
+  await page.getByRole('link', { name: /^NT-/ }).click()
+  await expect(page.getByText('The bottle was the old one.').first()).toBeVisible()
+  await expect(page.getByAltText('Clear as a tide pool.')).toBeVisible()
+  await button(page, 'Next version').click()
+  await expect(page.getByRole('dialog')).toContainText('Glycerin')
+  await button(page, 'Save as the next version').click()
+  await expect(page.getByRole('heading', { name: /Version 1/ })).toBeVisible()
+  await page.getByRole('link', { name: 'Sheet' }).click()
+  await expect(page.getByRole('textbox', { name: 'Glycerin, percent', exact: true })).toHaveValue(/4\.8/)
 })

@@ -95,6 +95,88 @@ const quantile = (values, q) =>
   [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * q))]
 const say = (what, value, aim) => console.log(`${what.padEnd(58)} ${value.padStart(12)}   aim ${aim}`)
 
+/** A batch with 2,000 events opened, and 2,000 batches listed, from the link to what is painted. */
+async function batches(page) {
+  const at = (i) => new Date(Date.UTC(2026, 0, 1) + i * 30_000).toISOString()
+  const one = {
+    format: 'omblet-batch',
+    formatVersion: 1,
+    batch: { id: 'long', code: 'BC-0101', name: 'Bench cream', formulaId: null, who: 'Ina' },
+    events: [
+      { n: 0, at: at(0), step: null, type: 'start', formula, version: null },
+      ...Array.from({ length: 1999 }, (_, i) =>
+        i % 4 === 0
+          ? { n: i + 1, at: at(i), step: 'prepare', type: 'weigh', line: i % 40, grams: 0.01 }
+          : { n: i + 1, at: at(i), step: 'prepare', type: 'temperature', celsius: 30 + (i % 40) },
+      ),
+    ],
+  }
+  await page.goto(`http://localhost:${PORT}/bench`)
+  await page.getByTestId('batch-picker').setInputFiles({
+    name: 'long.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(one)),
+  })
+  await page.getByRole('link', { name: /Bench cream/ }).waitFor()
+  /** Goes somewhere within the page and waits for the frame after what is looked for. */
+  const opened = async (link, wanted) =>
+    page.evaluate(
+      async ([selector, sought]) => {
+        const start = performance.now()
+        document.querySelector(selector).click()
+        while (!document.querySelector(sought)) await new Promise((resolve) => requestAnimationFrame(resolve))
+        await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)))
+        return performance.now() - start
+      },
+      [link, wanted],
+    )
+  const opens = []
+  for (let i = 0; i < 5; i++) {
+    await page.goto(`http://localhost:${PORT}/bench`)
+    await page.getByRole('link', { name: /Bench cream/ }).waitFor()
+    opens.push(await opened('a[href="/bench/long"]', 'article.step'))
+  }
+  say('a batch with 2,000 events opened', `${quantile(opens, 0.5).toFixed(0)} ms`, '300 ms')
+  await page.evaluate(
+    () =>
+      new Promise((resolve, reject) => {
+        const request = indexedDB.open('omblet')
+        request.onerror = () => reject(request.error)
+        request.onsuccess = () => {
+          const tx = request.result.transaction('batches', 'readwrite')
+          for (let i = 0; i < 2000; i++)
+            tx.objectStore('batches').put({
+              id: `b${i}`,
+              code: `BC-${i}`,
+              name: `Tide ${i % 40} cream`,
+              formulaId: null,
+              who: 'Ina',
+              status: 'finished',
+              startedAt: new Date(1.7e12 + i * 1e7).toISOString(),
+              lastAt: new Date(1.7e12 + i * 1e7).toISOString(),
+              step: 'All steps are over',
+              stepsDone: 17,
+              steps: 17,
+              targetGrams: 250,
+              filledGrams: 240,
+              events: 60,
+            })
+          tx.oncomplete = () => {
+            request.result.close()
+            resolve()
+          }
+        }
+      }),
+  )
+  const lists = []
+  for (let i = 0; i < 5; i++) {
+    await page.goto(`http://localhost:${PORT}/formulas`)
+    await page.waitForSelector('article.formula')
+    lists.push(await opened('a.place[href="/bench"]', '.table .row:not(.heads)'))
+  }
+  say('2,000 batches listed', `${quantile(lists, 0.5).toFixed(0)} ms`, '300 ms')
+}
+
 /** The finder and the Shelf with 5,000 materials of one's own, taken in through the real import. */
 async function shelfOf5000(page) {
   const kinds = ['extract', 'oil', 'active', 'humectant', 'ester']
@@ -395,6 +477,7 @@ try {
   )
   say('  median', `${quantile(painted, 0.5).toFixed(1)} ms`, '')
 
+  await batches(page)
   await shelfOf5000(page)
 } finally {
   await browser.close()

@@ -269,7 +269,7 @@ export class SimBench {
         this.thermometerIn = h.vessel
         return null
       case 'tare':
-        this.tare = this.shown + this.drift
+        this.tare = this.load() + this.drift
         return null
       case 'plug':
         // A scale that comes back takes what stands on it for nothing.

@@ -172,6 +172,16 @@ nav {
     display: none;
   }
 }
+@media (max-width: 480px) {
+  .place {
+    gap: 0;
+    padding: 0 0.5rem;
+  }
+  .place i,
+  .brand svg {
+    display: none;
+  }
+}
 @media print {
   .rail {
     display: none;

@@ -207,7 +207,9 @@ export const useLibrary = defineStore('library', () => {
     }
   }
 
-  listen(() => void refresh())
+  listen((message) => {
+    if (message.type !== 'batch') void refresh()
+  })
 
   return {
     records,

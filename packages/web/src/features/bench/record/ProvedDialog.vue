@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { formatPercent, provedChanges, withProved, type BatchHead, type BatchState } from '@omblet/core'
+import {
+  capitalise,
+  formatPercent,
+  provedChanges,
+  withProved,
+  type BatchHead,
+  type BatchState,
+} from '@omblet/core'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import Dialog from 'primevue/dialog'
@@ -9,7 +16,7 @@ import { useRouter } from 'vue-router'
 import { notify } from '../../../components/notify'
 import { makeId } from '../../../storage/channel'
 import { explainStorage } from '../../../storage/db'
-import { addVersion, getFormula, saveFormula } from '../../../storage/formulas'
+import { addVersion } from '../../../storage/formulas'
 import { useEditor } from '../../../stores/editor'
 import { useLibrary } from '../../../stores/library'
 import { useMaterials } from '../../../stores/materials'
@@ -34,7 +41,7 @@ watch(
   },
   { immediate: true },
 )
-const name = (material: string) => materials.catalogue.find(material)?.name ?? material
+const name = (material: string) => capitalise(materials.catalogue.find(material)?.name ?? material)
 const say = (percent: number | null) => (percent === null ? '–' : formatPercent(Number(percent.toFixed(3))))
 const words = (c: (typeof changes.value)[number]) =>
   c.kind === 'added'
@@ -46,20 +53,28 @@ const words = (c: (typeof changes.value)[number]) =>
 async function save() {
   error.value = null
   try {
-    await editor.flush()
-    const record = await getFormula(props.head.formulaId!)
-    if (!record) {
+    if (!(await editor.open(props.head.formulaId!).catch(() => false))) {
       error.value = 'The formula is gone. Its copy is in the batch’s file.'
       return
     }
-    const next = withProved(record.formula, props.state, new Set(chosen.value))
-    const now = new Date().toISOString()
-    await saveFormula(record.id, next, record.rev, now)
-    const version = await addVersion(record.id, next, `after batch ${props.head.code}`, makeId(), now)
+    editor.replace(withProved(editor.formula!, props.state, new Set(chosen.value)))
+    await editor.flush()
+    if (editor.state !== 'saved') {
+      error.value =
+        editor.problem ?? 'The formula was changed in another tab. Open it, settle that, and try again.'
+      return
+    }
+    const version = await addVersion(
+      editor.id!,
+      editor.formula!,
+      `after batch ${props.head.code}`,
+      makeId(),
+      new Date().toISOString(),
+    )
     await library.refresh()
     open.value = false
     notify(toast, `Version ${version.number} is saved.`)
-    await router.push(`/formulas/${record.id}/versions`)
+    await router.push(`/formulas/${editor.id}/versions`)
   } catch (failure) {
     error.value = explainStorage(failure)
   }

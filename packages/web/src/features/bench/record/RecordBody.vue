@@ -116,7 +116,6 @@ const notes = computed(() =>
   s.value.events.flatMap((e) => (e.type === 'note' && !s.value.undone.has(e.n) ? [e] : [])),
 )
 const events = computed(() => s.value.events.map((e) => eventRow(s.value, e)))
-const signed = (g: number) => `${g > 0 ? '+' : '−'}${grams(Math.abs(g))}`
 </script>
 
 <template>
@@ -162,16 +161,16 @@ const signed = (g: number) => `${g > 0 ? '+' : '−'}${grams(Math.abs(g))}`
               </td>
               <td>
                 {{ capitalise(r.label) }}<span v-if="r.state" class="state small">{{ r.state }}</span>
-                <span v-if="r.water" class="muted small block"
-                  >{{ signed(r.water) }} water left and put back</span
-                >
+                <span v-if="r.water" class="muted small block">{{
+                  r.water < 0 ? `less ${grams(-r.water)} that left` : `and ${grams(r.water)} put back`
+                }}</span>
               </td>
               <td class="mono number">{{ grams(r.target) }}</td>
               <td class="mono number">{{ r.weighed > 0 ? grams(r.weighed) : '–' }}</td>
               <td class="mono number">
-                {{ r.weighed > 0 ? formatPercent(Number(r.percent.toFixed(3))) : '–' }}
+                {{ r.weighed > 0 ? formatPercent(Number(r.percent.toFixed(2))) : '–' }}
               </td>
-              <td class="mono number muted designed">{{ formatPercent(Number(r.designed.toFixed(3))) }}</td>
+              <td class="mono number muted designed">{{ formatPercent(Number(r.designed.toFixed(2))) }}</td>
               <td class="lot small">{{ r.lots || '–' }}</td>
             </tr>
             <tr v-for="x in doses" :key="x.n">
@@ -179,7 +178,7 @@ const signed = (g: number) => `${g > 0 ? '+' : '−'}${grams(Math.abs(g))}`
               <td>{{ capitalise(x.material.replaceAll('-', ' ')) }}, {{ sayNumber(x.strengthPercent) }} %</td>
               <td class="mono number">–</td>
               <td class="mono number">{{ grams(x.grams) }}</td>
-              <td class="mono number">{{ formatPercent(Number(((100 * x.grams) / made).toFixed(3))) }}</td>
+              <td class="mono number">{{ formatPercent(Number(((100 * x.grams) / made).toFixed(2))) }}</td>
               <td class="mono number muted designed">–</td>
               <td class="lot small">–</td>
             </tr>

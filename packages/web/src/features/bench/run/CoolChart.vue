@@ -83,8 +83,9 @@ const options = computed<ApexOptions>(() => ({
         strokeDashArray: 0,
         label: {
           text: `below ${formatCelsius(props.limit)} it goes on`,
-          position: 'right',
-          textAnchor: 'end',
+          position: 'left',
+          textAnchor: 'start',
+          offsetX: 6,
           borderColor: 'transparent',
           style: { background: 'transparent', color: green.value, fontSize: '12px', fontFamily: 'inherit' },
         },

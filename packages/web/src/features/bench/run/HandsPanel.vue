@@ -46,6 +46,10 @@ async function act(h: Hand) {
 const pour = (grams: number) => task.value && act({ do: 'pour', line: task.value.line, grams })
 /** A careful hand: within the band, though not to the last count. */
 const careful = () => task.value && pour(task.value.left + (Math.random() - 0.5) * Math.min(0.3 * run.resolution.value, task.value.leftHigh - task.value.left)) // prettier-ignore
+async function zero() {
+  await act({ do: 'clear' })
+  await act({ do: 'tare' })
+}
 /** What the step brings together is poured into the beaker that it names. */
 async function combine() {
   const said = /Pour ([A-Z]+(?:[, and]*[A-Z]+)*) into ([A-Z]+)/.exec(run.step.value?.title ?? '')
@@ -168,7 +172,7 @@ onBeforeUnmount(() => clearInterval(look))
         text
         @click="act({ do: 'combine', from, into: vessel })"
       />
-      <Button label="Scale free" severity="secondary" text @click="act({ do: 'clear' })" />
+      <Button label="Free the scale and zero it" severity="secondary" text @click="zero" />
       <Button
         v-for="k in INSTRUMENTS"
         :key="k"

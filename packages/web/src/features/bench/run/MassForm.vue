@@ -36,7 +36,7 @@ async function record() {
   const net = reading.value - (tare.value ?? 0)
   const compared = props.when === 'batch' || (props.when === 'after' && !before.value)
   if (net <= 0) {
-    error.value = 'That is less than the empty beaker. Check both weights.'
+    error.value = 'That is less than the empty beaker. Check both weights, and that the empty scale shows 0.'
     return
   }
   if (compared && expected.value !== null && net > expected.value * 1.03 + 1) {

@@ -143,8 +143,9 @@ button.chip {
 }
 @media (max-width: 860px) {
   .header {
+    position: static;
     padding: 0.25rem 0.5rem;
-    gap: 0.125rem 0.5rem;
+    gap: 0.25rem 0.5rem;
   }
   .up {
     margin-left: -0.25rem;
@@ -165,8 +166,19 @@ button.chip {
   }
 }
 @media (max-width: 480px) {
-  .wrong :deep(.p-button-icon) {
+  .link:not(.open, .lost) {
     display: none;
+  }
+  .right {
+    flex-wrap: nowrap;
+  }
+  .right .wrong {
+    flex: 1;
+    margin-left: 0;
+    white-space: nowrap;
+  }
+  .link {
+    white-space: normal;
   }
 }
 </style>

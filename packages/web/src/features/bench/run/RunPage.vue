@@ -256,6 +256,9 @@ onBeforeUnmount(() => {
   }
 }
 @media (max-width: 860px) {
+  .stage {
+    scroll-margin-top: 8px;
+  }
   .columns {
     grid-template-columns: minmax(0, 1fr);
     gap: 0.625rem;

@@ -16,6 +16,9 @@ const run = useRun()
 const number = computed(() => run.state.value.plan.steps.indexOf(props.step) + 1)
 const mark = computed(() => run.state.value.marks.get(props.step.key))
 const weighs = computed(() => props.step.kind !== 'ph' && props.step.lines.length > 0)
+/** Steps whose panel says it with this batch’s own figures, and those that set timers of their own. */
+const SAID_BELOW = new Set(['cool', 'water'])
+const OWN_TIMER = new Set(['heat', 'cool', 'ph'])
 const role = computed(
   () => run.state.value.plan.a.phases.find((p) => p.letter === props.step.letter)?.role ?? null,
 )
@@ -31,7 +34,7 @@ const role = computed(
     <p v-if="mark" class="muted small">
       {{ mark.how === 'done' ? 'Was done before.' : `Was left out: ${mark.reason}` }}
     </p>
-    <p v-if="step.detail && !weighs" class="detail">{{ step.detail }}</p>
+    <p v-if="step.detail && !weighs && !SAID_BELOW.has(step.kind)" class="detail">{{ step.detail }}</p>
     <p v-if="step.note" class="note">{{ step.note }}</p>
     <WeighPanel v-if="weighs" :step="step" />
     <p v-if="step.detail && weighs && step.kind !== 'weigh'" class="detail">{{ step.detail }}</p>
@@ -40,7 +43,7 @@ const role = computed(
     <WaterPanel v-if="step.kind === 'water'" />
     <PhPanel v-if="step.kind === 'ph'" />
     <FillPanel v-if="step.key === 'fill'" />
-    <WaitButton v-if="step.wait > 0 && step.kind !== 'heat'" :step="step" />
+    <WaitButton v-if="step.wait > 0 && !OWN_TIMER.has(step.kind)" :step="step" />
   </article>
 </template>
 

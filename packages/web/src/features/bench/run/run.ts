@@ -23,7 +23,7 @@ export function makeRun(now: Readonly<{ value: number }>): Run {
   const resolution = computed(() => state.value.plan.a.amounts.resolutionGrams)
   return {
     state,
-    step: computed(() => state.value.plan.steps[state.value.at] ?? null),
+    step: computed(() => batch.state?.plan.steps[batch.state.at] ?? null),
     resolution,
     grams: (value) => formatGrams(value, resolution.value),
     label: (line) => capitalise(state.value.plan.a.lines[line]?.label ?? ''),
