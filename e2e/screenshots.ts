@@ -35,18 +35,83 @@ const formula = async (page: Page, name: string) => {
   await page.locator('section.phase').first().waitFor()
 }
 
+const begin = async (page: Page) => {
+  await formula(page, 'Harbour Fog face cream')
+  await page.getByRole('link', { name: 'Make', exact: true }).click()
+  await page.getByLabel('Made by').fill('Ina')
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await done(page)
+}
+const done = async (page: Page) => {
+  const title = page.locator('article h2')
+  const before = await title.innerText()
+  await page.getByRole('button', { name: 'Step is done' }).click()
+  await page.waitForFunction((was) => document.querySelector('article h2')?.textContent !== was, before)
+}
+const type = async (page: Page, label: string, value: string) => {
+  const field = page.getByLabel(label, { exact: true })
+  await field.fill(value)
+  await field.press('Enter')
+  await page.waitForFunction((id) => document.getElementById(id!) === null || (document.getElementById(id!) as HTMLInputElement).value === '', await field.getAttribute('id').catch(() => 'gone')) // prettier-ignore
+}
+/** Weighs each line of the step to its target. */
+const weigh = async (page: Page) => {
+  const rows = await page.locator('.weigh tbody tr').count()
+  for (let i = 0; i < rows; i++) {
+    const target = (await page.getByTestId('target').innerText()).replace(/[^\d.]/g, '')
+    await type(page, 'What the scale shows', target)
+  }
+  await page.getByText('All of it is weighed').waitFor()
+}
+/** From the first weighing to three temperatures of the cooling. */
+const cool = async (page: Page) => {
+  await weigh(page)
+  await done(page)
+  await weigh(page)
+  await done(page)
+  await type(page, 'The thermometer shows', '72')
+  await done(page)
+  await weigh(page)
+  for (let i = 0; i < 4; i++) await done(page)
+  await page.clock.install()
+  await type(page, 'The thermometer shows', '68')
+  await page.clock.fastForward(8 * 60_000)
+  await type(page, 'The thermometer shows', '59')
+  await page.clock.fastForward(7 * 60_000)
+  await type(page, 'The thermometer shows', '52.5')
+  await page.clock.runFor(1500)
+  await page.locator('.apexcharts-svg').first().waitFor()
+}
+/** From the cooling to the record. */
+const finish = async (page: Page) => {
+  await page.clock.fastForward(20 * 60_000)
+  await type(page, 'The thermometer shows', '39.5')
+  await done(page)
+  await weigh(page)
+  await done(page)
+  await done(page)
+  await page.getByLabel('Empty beaker').fill('88.2')
+  await type(page, 'The batch with its beaker', '325')
+  await type(page, 'Water put back', '5')
+  await done(page)
+  await type(page, 'pH', '6.4')
+  await page.getByLabel('or drops').fill('4')
+  await page.getByRole('button', { name: /^Record 0\.\d/ }).click()
+  await page.clock.fastForward(120_000)
+  await type(page, 'pH', '5.8')
+  for (let i = 0; i < 4; i++) await done(page)
+  await page.getByRole('button', { name: 'Step is done' }).click()
+  await page.getByLabel('Filled, in all').fill('241')
+  await page.getByRole('button', { name: 'Finish the batch' }).click()
+  await page.getByText('What was weighed').waitFor()
+}
+
 const wide = { width: 1280, height: 800 }
 try {
   const page = await open(wide)
   await shot(page, 'formulas')
-  await page.getByRole('button', { name: 'New formula' }).first().click()
-  await page.getByRole('dialog').waitFor()
-  await shot(page, 'new-formula')
   await formula(page, 'Harbour Fog face cream')
   await shot(page, 'sheet')
-  await page.keyboard.press('/')
-  await page.getByRole('combobox', { name: /^Material/ }).fill('xantan')
-  await shot(page, 'finder')
   await formula(page, 'Storm Warning serum')
   await shot(page, 'findings')
   await formula(page, 'Night Watch acid serum')
@@ -115,9 +180,28 @@ try {
   await page.getByRole('button', { name: 'Add', exact: true }).click()
   await page.locator('.apexcharts-svg').first().waitFor()
   await shot(page, 'material')
+  await begin(page)
+  await page.getByRole('button', { name: /^instruments/ }).click()
+  await page.getByRole('button', { name: 'Set up simulated instruments' }).click()
+  await page.getByRole('button', { name: 'Put them away' }).waitFor()
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Put beaker A on the scale' }).click()
+  await page.getByRole('button', { name: 'Tare', exact: true }).click()
+  await page.locator('.untared').waitFor({ state: 'detached' })
+  await page.getByLabel('or grams').fill('141.3')
+  await page.getByRole('button', { name: 'Pour', exact: true }).click()
+  await page.getByText('28.2', { exact: false }).first().waitFor()
+  await page.getByText('settled').waitFor()
+  await shot(page, 'bench')
   const phone = await open({ width: 390, height: 844 })
   await formula(phone, 'Storm Warning serum')
   await shot(phone, 'sheet-phone')
+  await begin(phone)
+  await cool(phone)
+  await shot(phone, 'bench-phone')
+  await finish(phone)
+  await phone.setViewportSize(wide)
+  await shot(phone, 'record')
   const evening = await open(wide, true)
   await formula(evening, 'Winter Pier hand butter')
   await shot(evening, 'sheet-evening')

@@ -1,5 +1,5 @@
-import type { Formula, Line } from '../formula/schema.ts'
-import { linesIn, looseDoses, type BatchState } from './state.ts'
+import type { Formula, Line, Phase } from '../formula/schema.ts'
+import { linesIn, looseDoses, type BatchState, type DoseState } from './state.ts'
 
 const ADJUST = { name: 'Adjust pH', role: 'adjust', belowC: 40 } as const
 
@@ -12,71 +12,86 @@ export function actualGrams(s: BatchState, inside: ReadonlySet<number>): number[
   })
 }
 
-/** Name of the phase in which something last came to the batch before an event. */
-function lastPhaseBefore(s: BatchState, n: number): string | undefined {
-  const out = new Set(
+/** Lines that came to the batch after an event. */
+function joinedAfter(s: BatchState, n: number): Set<number> {
+  return new Set(
     s.plan.steps.flatMap((step) => {
-      const mark = s.events.findLast((e) => e.type === 'step' && e.step === step.key && e.how !== 'go')
-      return mark && mark.n < n ? [] : step.joins
+      if (step.joins.length === 0) return []
+      const over = s.events.findLast((e) => e.type === 'step' && e.step === step.key && e.how !== 'go')
+      return over && over.n < n ? [] : step.joins
     }),
   )
-  const last = Math.max(
-    -1,
-    ...s.plan.a.lines.flatMap((l, i) =>
-      s.lines[i]!.weighed > 0 && !out.has(i) && l.phaseSource.role !== 'adjust' ? [l.phase] : [],
-    ),
-  )
-  return s.plan.formula.phases[last]?.name
 }
 
-/**
- * The formula of what was really weighed, in grams that make up the batch exactly. `now`: what is in the vessel at this
- * moment; otherwise the whole batch with what still waits to be added. Adjusters are lines of their own. Null while
- * nothing was weighed.
- */
-export function actualFormula(s: BatchState, which: 'now' | 'whole' = 'whole'): Formula | null {
-  const inside = linesIn(s, which === 'whole')
-  const grams = actualGrams(s, inside)
-  const source = s.plan.formula
-  let index = 0
-  const phases = source.phases.map((phase) => ({
-    ...phase,
-    lines: phase.lines.flatMap((line): Line[] => {
-      const g = grams[index++]!
-      if (g <= 0) return []
-      const { percent: _p, grams: _g, fill: _f, ...rest } = line
-      return [{ ...rest, grams: g } as Line]
-    }),
-  }))
-  const loose = new Map<string, Line>()
-  for (const dose of s.doses) {
-    if (dose.line !== null) continue
+const grouped = (doses: readonly DoseState[]): Line[] => {
+  const lines = new Map<string, Line>()
+  for (const dose of doses) {
     const key = `${dose.material} ${dose.strengthPercent}`
-    const seen = loose.get(key)?.grams ?? 0
-    loose.set(key, {
+    const seen = lines.get(key)?.grams ?? 0
+    lines.set(key, {
       material: dose.material,
       ...(dose.strengthPercent < 100 ? { strengthPercent: dose.strengthPercent } : {}),
       grams: Number((seen + dose.grams).toFixed(6)),
     } as Line)
   }
-  if (loose.size > 0) {
-    const at = phases.findIndex((p) => p.role === 'adjust')
-    if (at >= 0) phases[at] = { ...phases[at]!, lines: [...phases[at]!.lines, ...loose.values()] }
-    else phases.push({ ...ADJUST, lines: [...loose.values()] })
-  }
+  return [...lines.values()]
+}
+
+/**
+ * The formula of what was really weighed, in grams that make up the batch exactly. `now`: what is in the vessel at this
+ * moment; otherwise the whole batch with what still waits to be added. Adjusters are lines of their own; what came after
+ * the last reading of pH stands in phases of its own behind it. Null while nothing was weighed.
+ */
+export function actualFormula(s: BatchState, which: 'now' | 'whole' = 'whole'): Formula | null {
+  const inside = linesIn(s, which === 'whole')
+  const grams = actualGrams(s, inside)
   const total = grams.reduce((sum, g) => sum + g, 0) + looseDoses(s)
   if (total <= 0) return null
-  const { readings: _r, additions: _a, portion: _p, method: _m, ...rest } = source
+  const source = s.plan.formula
   const last = s.readings.at(-1)
-  const since =
-    last && (s.changedAt > last.n || s.doses.some((d) => d.n > last.n))
-      ? { afterPhase: lastPhaseBefore(s, last.n) }
-      : {}
+  const late = last ? joinedAfter(s, last.n) : new Set<number>()
+  const loose = s.doses.filter((d) => d.line === null)
+  const lateDose = (d: DoseState) => last !== undefined && d.n > last.n
+  /** Phases with those lines for which `wanted` holds, and those doses. */
+  const pick = (wanted: (line: number) => boolean, doses: readonly DoseState[]): Phase[] => {
+    let index = 0
+    const phases = source.phases.map((phase) => ({
+      ...phase,
+      lines: phase.lines.flatMap((line): Line[] => {
+        const i = index++
+        const g = grams[i]!
+        if (g <= 0 || !wanted(i)) return []
+        const { percent: _p, grams: _g, fill: _f, ...rest } = line
+        return [{ ...rest, grams: g } as Line]
+      }),
+    }))
+    const adjusters = grouped(doses)
+    if (adjusters.length > 0) {
+      const at = phases.findIndex((p) => p.role === 'adjust')
+      if (at >= 0) phases[at] = { ...phases[at]!, lines: [...phases[at]!.lines, ...adjusters] }
+      else phases.push({ ...ADJUST, lines: adjusters })
+    }
+    return phases.filter((p) => p.lines.length > 0)
+  }
+  const before = pick((i) => !late.has(i), loose.filter((d) => !lateDose(d))) // prettier-ignore
+  const after = pick((i) => late.has(i), loose.filter(lateDose)).map((p) => ({ ...p, name: `${p.name}, after the reading` })) // prettier-ignore
+  const { readings: _r, additions: _a, portion: _p, method: _m, ...rest } = source
   return {
     ...rest,
     batchGrams: Number(total.toFixed(6)),
-    phases: phases.filter((p) => p.lines.length > 0),
-    ...(last ? { readings: [{ ph: last.ph, method: last.method, at: last.at, ...since }] } : {}),
+    phases: [...before, ...after],
+    ...(last
+      ? {
+          readings: [
+            {
+              ph: last.ph,
+              method: last.method,
+              at: last.at,
+              ...(after.length > 0 && before.length > 0 ? { afterPhase: before.at(-1)!.name } : {}),
+            },
+          ],
+        }
+      : {}),
   } as Formula
 }
 

@@ -93,6 +93,8 @@ export interface BatchState {
   /** Number of the last event after which something else was in the batch. */
   changedAt: number
   minutes: number
+  /** Minutes that the making took: until it was finished. */
+  took: number
   elapsed: Elapsed
 }
 
@@ -146,6 +148,7 @@ export function foldBatch(plan: BenchPlan, events: readonly BenchEvent[]): Batch
     undone,
     changedAt: 0,
     minutes: 0,
+    took: 0,
     elapsed,
     factors: plan.a.lines.map(() => 1),
     allFactor: 1,
@@ -169,6 +172,7 @@ export function foldBatch(plan: BenchPlan, events: readonly BenchEvent[]): Batch
   judge(s)
   for (const event of events) {
     s.minutes = elapsed.add(parseISO(event.at).getTime())
+    if (!s.finished) s.took = s.minutes
     if (undone.has(event.n)) continue
     take(s, event)
   }
@@ -177,28 +181,40 @@ export function foldBatch(plan: BenchPlan, events: readonly BenchEvent[]): Batch
   return state
 }
 
-/** Targets, bands and statuses from what was weighed so far. The q.s. line takes what the others leave. */
+/** Targets, bands and statuses of all lines. */
 function judge(s: Working) {
   const { plan } = s
-  const d = plan.a.amounts.resolutionGrams
-  const batch = plan.a.amounts.batchGrams
-  s.totalTarget = atResolution(batch * s.allFactor, d)
-  for (const line of s.lines) {
+  s.totalTarget = atResolution(plan.a.amounts.batchGrams * s.allFactor, plan.a.amounts.resolutionGrams)
+  for (const line of s.lines)
     line.over = plan.steps.some(
       (step) => s.marks.has(step.key) && step.lines.some((l) => l.line === line.index && l.grams === null),
     )
-    if (line.index === plan.fill) continue
-    line.target = atResolution(line.planned * s.factors[line.index]!, d)
-    band(s, line)
-  }
+  for (const line of s.lines) if (line.index !== plan.fill) judgeLine(s, line)
+  judgeFill(s)
+}
+
+function judgeLine(s: Working, line: LineState) {
+  line.target = atResolution(line.planned * s.factors[line.index]!, s.plan.a.amounts.resolutionGrams)
+  band(s, line)
+}
+
+/** The q.s. line takes what the others leave, until it is weighed itself. */
+function judgeFill(s: Working) {
+  const { plan } = s
   const fill = plan.fill === null ? null : s.lines[plan.fill]!
   if (!fill) return
   const others = s.lines.reduce((sum, l) => sum + (l === fill ? 0 : expectedOf(l)), 0)
-  const wanted = Math.max(0, atResolution(s.totalTarget - others - looseDoses(s), d))
-  fill.target = s.fillSettled ?? wanted
+  const left = s.totalTarget - others - looseDoses(s)
+  fill.target = s.fillSettled ?? Math.max(0, atResolution(left, plan.a.amounts.resolutionGrams))
   band(s, fill)
   if (s.fillSettled === null && (fill.status === 'fine' || fill.status === 'accepted') && fill.target > 0)
     s.fillSettled = fill.target
+}
+
+/** After something happened to some lines only. */
+function judgeSome(s: Working, ...lines: LineState[]) {
+  for (const line of lines) if (line.index !== s.plan.fill) judgeLine(s, line)
+  judgeFill(s)
 }
 
 /** What a line will have come to: what was weighed where that is settled, else its target. */
@@ -262,7 +278,7 @@ function take(s: Working, event: BenchEvent) {
       else if (event.lot && !line.lots.includes(event.lot)) line.lots.push(event.lot)
       if (event.gross !== undefined) s.zero = event.gross
       s.changedAt = event.n
-      judge(s)
+      judgeSome(s, line)
       return
     }
     case 'dilution': {
@@ -275,13 +291,14 @@ function take(s: Working, event: BenchEvent) {
       s.wasted = round(s.wasted + event.soluteGrams + event.carrierGrams - event.usedGrams)
       if (event.lot && !line.lots.includes(event.lot)) line.lots.push(event.lot)
       s.changedAt = event.n
-      judge(s)
+      judgeSome(s, line, carrier)
       return
     }
     case 'accept':
+      if (!s.lines[event.line]) return
       s.accepted.add(event.line)
       if (event.line === plan.fill) s.fillSettled = s.lines[event.line]!.target
-      judge(s)
+      judgeSome(s, s.lines[event.line]!)
       return
     case 'scale':
       for (const i of event.lines) {
@@ -355,7 +372,7 @@ function take(s: Working, event: BenchEvent) {
         drops: event.drops ?? null,
         line: line?.index ?? null,
       })
-      judge(s)
+      judgeSome(s, ...(line ? [line] : []))
       return
     }
     case 'sample':

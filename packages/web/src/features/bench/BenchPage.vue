@@ -22,6 +22,8 @@ const toast = useToast()
 onMounted(() => {
   document.title = 'Bench – Omblet'
   void batches.load()
+  // The table is likely next: its code is fetched while the list is looked at.
+  requestIdleCallback?.(() => void import('./run/RunPage.vue'))
 })
 
 const words = ref('')

@@ -80,7 +80,7 @@ const list = computed(() => deviations(s.value))
 const facts = computed(() => [
   { label: 'Begun', value: when(s.value.start.at) },
   ...(s.value.finished ? [{ label: 'Finished', value: when(s.value.finished.at) }] : []),
-  { label: 'Took', value: sayMinutes(s.value.minutes) },
+  { label: 'Took', value: sayMinutes(s.value.took) },
   { label: 'Made by', value: props.head.who || '–' },
   { label: 'Formula', value: s.value.start.version ? `version ${s.value.start.version}` : 'from the sheet' },
   { label: 'Planned', value: grams(s.value.plan.a.amounts.batchGrams) },
@@ -427,6 +427,8 @@ tfoot td {
 @media print {
   .record {
     display: block;
+    background: #fff;
+    color: #17202b;
     padding: 0;
     max-width: none;
     font-size: 10pt;
@@ -435,7 +437,9 @@ tfoot td {
     margin-top: 8pt;
     padding: 0;
     border: 0;
+    border-radius: 0;
     box-shadow: none;
+    background: #fff;
     break-inside: avoid;
   }
   .pair {
@@ -443,6 +447,12 @@ tfoot td {
     grid-template-columns: 1fr 1fr;
     gap: 14pt;
     break-inside: avoid;
+  }
+  .phase-badge {
+    min-width: 14pt;
+    height: 14pt;
+    font-size: 8pt;
+    print-color-adjust: exact;
   }
   h2 {
     font-size: 11pt;

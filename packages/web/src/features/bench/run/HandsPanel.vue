@@ -77,7 +77,8 @@ onBeforeUnmount(() => clearInterval(look))
       />
       <template v-else-if="task">
         <Button
-          :label="`Pour ${run.label(task.line)} to the target`"
+          label="Pour to the target"
+          :aria-label="`Pour ${run.label(task.line)} to the target`"
           severity="secondary"
           outlined
           @click="careful"
