@@ -34,6 +34,9 @@ describe('the method of a formula', () => {
   })
   it('follows the school that is chosen', () => {
     expect(titles(hot, { choices: { pouring: 'water-into-oil' } })).toContain('Pour A into B, blending')
+    const pours = (edits?: MethodEdits) => methodOf(assess(hot), edits).steps.find((s) => s.pours)!.pours
+    expect(pours()).toEqual({ from: ['B'], into: 'A' })
+    expect(pours({ choices: { pouring: 'water-into-oil' } })).toEqual({ from: ['A'], into: 'B' })
     expect(titles(hot, { choices: { heating: 'melt' } })).toContain('Heat A to 72\u202f°C')
     const bath = methodOf(assess(hot), { choices: { cooling: 'bath' } }).steps.find((s) => s.kind === 'cool')!
     const air = methodOf(assess(hot)).steps.find((s) => s.kind === 'cool')!
@@ -56,6 +59,13 @@ describe('the method of a formula', () => {
     const { steps, dayBefore } = methodOf(assess(f))
     expect(dayBefore.map((s) => s.key)).toEqual(['ahead-sodium-hyaluronate'])
     expect(steps.findIndex((s) => s.kind === 'ahead')).toBe(1)
+  })
+  it('weighs a gum with the liquid that wets it, apart from the water', () => {
+    const steps = methodOf(assess(cream({ water: [['xanthan gum', 0.2]] }, { batchGrams: 200 }))).steps
+    const lines = (key: string) => steps.find((s) => s.key.startsWith(key))!.weighs.map((l) => l.line)
+    expect(lines('weigh-water')).toEqual([0])
+    expect(lines('gum-water')).toEqual([2, 1])
+    expect(steps.find((s) => s.key.startsWith('gum-water'))!.detail).toContain('xanthan gum and glycerin')
   })
   it('asks only for choices that make a difference', () => {
     expect(openChoices(assess(hot))).toEqual(['pouring', 'heating', 'evaporation', 'cooling', 'ending'])

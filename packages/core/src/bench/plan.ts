@@ -40,7 +40,9 @@ export function benchPlan(formula: Formula, catalogue: Catalogue = known): Bench
   const method = methodOf(a, formula.method)
   const indexOf = (ref: LineRef) => a.lines.findIndex((l) => l.phase === ref.phase && l.line === ref.line)
   const premixes = a.lines.flatMap((l, i) => (l.phaseSource.role === 'premix' ? [i] : []))
-  const firstWater = method.steps.find((s) => s.key.startsWith('mix-') && s.title.startsWith('Stir what was'))
+  const roleOf = (letter: string | null) => a.phases.find((p) => p.letter === letter)?.role
+  /** The phase that premixes are stirred into. */
+  const firstWater = method.steps.find((s) => s.key.startsWith('mix-') && roleOf(s.letter) !== 'premix')
   const steps = method.steps
     .filter((s) => !s.later)
     .map((step): BenchStep => {
@@ -91,6 +93,9 @@ const REST: MethodStep = {
   equipment: [],
   ahead: null,
   later: false,
+  celsius: null,
+  holdMinutes: 0,
+  pours: null,
   weighs: [],
   brings: [],
   note: '',

@@ -215,6 +215,8 @@ export function mainPhase(
       : `${choices.heating === 'hold' ? 'Hold it, so that waxes melt whole' : 'Until it is just clear'}.`,
     hands: 2,
     wait: heatingMinutes(p.grams) + hold,
+    celsius: p.heatToC,
+    holdMinutes: hold,
     after: [last],
     letter: p.letter,
     equipment: [
@@ -252,6 +254,9 @@ export function combine(
         : 'Both at the same temperature, to about 5 °C. Short bursts of half a minute.',
     hands: inverse ? 8 : 5,
     after,
+    pours: intoOil
+      ? { from: waters.map((p) => p.letter), into: oils[0]!.letter }
+      : { from: oils.map((p) => p.letter), into: waters[0]!.letter },
     equipment: ['stick blender', 'spatula'],
   })
   const [rounds, gap] = CYCLES[setting]

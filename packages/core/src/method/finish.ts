@@ -40,6 +40,7 @@ export function coolAndAdd(
               : 'Stir every few minutes. An estimate for a beaker in still air: two temperatures tell better.',
           hands: Math.min(10, Math.ceil(minutes / 10)),
           wait: round5(minutes),
+          celsius: limit,
           after: last,
           equipment: ['thermometer', ...(choices.cooling === 'bath' ? ['cold water bath'] : [])],
         }),

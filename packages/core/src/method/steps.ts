@@ -39,6 +39,12 @@ export interface Step {
   ahead: string | null
   /** After the making: a day later. */
   later: boolean
+  /** Temperature to heat to, or to cool below, °C. */
+  celsius: number | null
+  /** Minutes to hold it hot. */
+  holdMinutes: number
+  /** Letters of the phases that are poured into the other one. */
+  pours: { from: string[]; into: string } | null
   /** What is weighed in it. */
   weighs: StepLine[]
   /** What was weighed before and joins the batch in it. */

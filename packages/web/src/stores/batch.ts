@@ -96,16 +96,21 @@ export const useBatch = defineStore('batch', () => {
   let queue: Promise<unknown> = Promise.resolve()
   /**
    * Stores what happened, then shows it. False where it was refused or could not be stored; why is told. `step` is the
-   * step that is worked on unless another is given.
+   * step that is worked on unless another is given; `quiet` for what happens by itself and will happen again.
    */
-  function append(happening: Happening, step?: string | null): Promise<boolean> {
+  function append(happening: Happening, step?: string | null, quiet = false): Promise<boolean> {
     const at = new Date().toISOString()
-    const next = queue.then(() => write(happening, step, at))
+    const next = queue.then(() => write(happening, step, at, quiet))
     queue = next.catch(() => undefined)
     return next
   }
 
-  async function write(happening: Happening, step: string | null | undefined, at: string): Promise<boolean> {
+  async function write(
+    happening: Happening,
+    step: string | null | undefined,
+    at: string,
+    quiet: boolean,
+  ): Promise<boolean> {
     const now = state.value
     if (!now || !info.value || !plan.value) return false
     const why = refusal(now, happening)
@@ -123,8 +128,9 @@ export const useBatch = defineStore('batch', () => {
     } catch (error) {
       if (error instanceof EventTaken) {
         await catchUp()
-        told.value = 'Something was entered in another tab. This page now shows it; look before you go on.'
-      } else waiting.value = { happening, step: key, why: explainStorage(error) }
+        if (!quiet)
+          told.value = 'Something was entered in another tab. This page now shows it; look before you go on.'
+      } else if (!quiet) waiting.value = { happening, step: key, why: explainStorage(error) }
       return false
     }
     events.value = after

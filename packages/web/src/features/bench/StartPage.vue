@@ -131,6 +131,11 @@ const suggested = computed(
   () =>
   source.value ? batchCode(source.value.name, today(), batches.heads.map((b) => b.code)) : '', // prettier-ignore
 )
+const taken = computed(() =>
+  batches.heads.some((b) => b.code.toUpperCase() === code.value.trim().toUpperCase())
+    ? 'There is a batch of this code already.'
+    : null,
+)
 const who = ref('')
 const room = ref<number | null>(null)
 const busy = ref(false)
@@ -138,7 +143,7 @@ const problem = ref<string | null>(null)
 const empty = computed(() => plan.value !== null && plan.value.a.lines.every((l) => l.grams <= 0))
 
 async function begin() {
-  if (!frozen.value || !source.value || busy.value) return
+  if (!frozen.value || !source.value || busy.value || taken.value) return
   busy.value = true
   try {
     const id = await batch.begin(
@@ -258,7 +263,7 @@ async function begin() {
           to 1.0 g/mL; a toner about 1.0.
         </p>
         <div class="two">
-          <FormField id="code" label="Batch code">
+          <FormField id="code" label="Batch code" :error="taken">
             <InputText id="code" v-model="code" :placeholder="suggested" maxlength="60" class="mono" fluid />
           </FormField>
           <FormField id="who" label="Made by">
@@ -328,7 +333,13 @@ async function begin() {
         </template>
         <div class="buttons">
           <Button label="Back" severity="secondary" outlined @click="router.back()" />
-          <Button type="submit" label="Begin" icon="pi pi-play" :loading="busy" :disabled="!plan || empty" />
+          <Button
+            type="submit"
+            label="Begin"
+            icon="pi pi-play"
+            :loading="busy"
+            :disabled="!plan || empty || taken !== null"
+          />
         </div>
       </section>
     </div>

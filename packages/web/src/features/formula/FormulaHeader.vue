@@ -127,6 +127,7 @@ async function onVersionSaved() {
       <Button
         as="a"
         :href="`/bench/start?formula=${editor.id}`"
+        class="go"
         icon="pi pi-stopwatch"
         label="Make"
         severity="secondary"
@@ -136,6 +137,7 @@ async function onVersionSaved() {
       <Button
         as="a"
         :href="`/formulas/${editor.id}/print`"
+        class="go"
         icon="pi pi-print"
         label="Print"
         @click.prevent="router.push(`/formulas/${editor.id}/print`)"
@@ -254,6 +256,16 @@ async function onVersionSaved() {
   }
   .saved:not(.bad) {
     display: none;
+  }
+  .go :deep(.p-button-label) {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
+  .go {
+    min-width: 40px;
   }
 }
 </style>

@@ -21,7 +21,7 @@ import {
   type BatchState,
 } from '@omblet/core'
 import { format } from 'date-fns'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
 import { sayMinutes } from '../../../components/minutes'
 import { useMaterials } from '../../../stores/materials'
@@ -115,7 +115,9 @@ const shortReadings = computed(() =>
 const notes = computed(() =>
   s.value.events.flatMap((e) => (e.type === 'note' && !s.value.undone.has(e.n) ? [e] : [])),
 )
-const events = computed(() => s.value.events.map((e) => eventRow(s.value, e)))
+/** Many rows: only made once they are looked at. */
+const open = ref(false)
+const events = computed(() => (open.value ? s.value.events.map((e) => eventRow(s.value, e)) : []))
 </script>
 
 <template>
@@ -257,9 +259,9 @@ const events = computed(() => s.value.events.map((e) => eventRow(s.value, e)))
       </section>
     </div>
 
-    <details class="card">
-      <summary>Every entry, {{ events.length }}</summary>
-      <div class="scroll">
+    <details class="card" @toggle="open = ($event.target as HTMLDetailsElement).open">
+      <summary>Every entry, {{ s.events.length }}</summary>
+      <div v-if="open" class="scroll">
         <table class="tight">
           <thead>
             <tr>

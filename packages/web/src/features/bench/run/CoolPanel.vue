@@ -18,10 +18,7 @@ const batch = useBatch()
 const run = useRun()
 const shown = useShown('thermometer', run.now)
 
-const limit = computed(() => {
-  const said = /(-?\d+(?:\.\d+)?)\s*°C/.exec(props.step.title)?.[1]
-  return said ? Number(said) : 40
-})
+const limit = computed(() => props.step.celsius ?? 40)
 const way = computed(() => (run.state.value.cooling?.way === 'bath' ? 'bath' : 'air'))
 const WAYS = [
   { value: 'air', label: 'In air' },

@@ -4,14 +4,12 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
 import FormField from '../../../components/FormField.vue'
 import NumberField from '../../../components/NumberField.vue'
 import { useBatch } from '../../../stores/batch'
 import { useRun } from './run'
 
 const batch = useBatch()
-const router = useRouter()
 const run = useRun()
 
 const OUTCOMES = [
@@ -37,7 +35,7 @@ async function finish() {
     error.value = `More than was made (${run.grams(made.value)}). Weigh what is filled without its containers.`
     return
   }
-  const done = await batch.append(
+  await batch.append(
     {
       type: 'finish',
       outcome: outcome.value,
@@ -47,7 +45,6 @@ async function finish() {
     },
     null,
   )
-  if (done) await router.push(`/bench/${batch.info!.id}/record`)
 }
 </script>
 

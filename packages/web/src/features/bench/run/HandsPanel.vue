@@ -52,11 +52,10 @@ async function zero() {
 }
 /** What the step brings together is poured into the beaker that it names. */
 async function combine() {
-  const said = /Pour ([A-Z]+(?:[, and]*[A-Z]+)*) into ([A-Z]+)/.exec(run.step.value?.title ?? '')
-  const into = said?.[2] ?? letters.value[0]!
-  for (const from of (said?.[1] ?? '').split(/,\s*|\s+and\s+/).filter(Boolean))
-    await act({ do: 'combine', from, into })
-  vessel.value = into
+  const pours = run.step.value?.pours
+  if (!pours) return
+  for (const from of pours.from) await act({ do: 'combine', from, into: pours.into })
+  vessel.value = pours.into
 }
 const others = computed(() => letters.value.filter((l) => l !== vessel.value))
 const look = setInterval(() => void instruments.look(), 1500)

@@ -17,11 +17,11 @@ const phase = computed(() => {
   const i = run.state.value.plan.a.phases.findIndex((p) => p.letter === props.step.letter)
   return run.state.value.plan.formula.phases[i]
 })
-const target = computed(() => phase.value?.heatToC ?? null)
+const target = computed(() => props.step.celsius)
 const last = computed(() => run.state.value.temperatures.filter((t) => t.step === props.step.key).at(-1))
 const now = computed(() => shown.value?.value ?? last.value?.celsius ?? null)
 const there = computed(() => now.value !== null && target.value !== null && now.value >= target.value - 2)
-const hold = computed(() => Number(/hold (\d+)/.exec(props.step.title)?.[1] ?? 0))
+const hold = computed(() => props.step.holdMinutes)
 const watery = computed(() => run.state.value.plan.water !== null && phase.value?.role !== 'oil')
 const masses = computed(() => run.state.value.masses.filter((m) => m.step === props.step.key))
 const before = computed(() => masses.value.find((m) => m.when === 'before'))

@@ -50,13 +50,22 @@ const model = computed(() => (a.value ? phModelOf(a.value, bench.doubt) : null))
 const aim = computed(() => s.value.plan.formula.targetPh ?? s.value.plan.a.ph.shared)
 const now = computed(() => (a.value && model.value ? phNow(a.value, model.value) : null))
 const current = computed(() => s.value.readings.filter((r) => r.n > s.value.changedAt).at(-1) ?? null)
+/** Where it stands: by the model where one can be made, else as it was read. */
+const stands = computed(() =>
+  now.value
+    ? { ph: now.value.value, read: now.value.from === 'reading' }
+    : current.value
+      ? { ph: current.value.ph, read: s.value.doses.every((d) => d.n < current.value!.n) }
+      : null,
+)
 const inAim = computed(
   () =>
     current.value !== null &&
     aim.value !== null &&
-    now.value!.from === 'reading' &&
-    now.value!.value >= aim.value.min - 0.05 &&
-    now.value!.value <= aim.value.max + 0.05,
+    stands.value !== null &&
+    stands.value.read &&
+    stands.value.ph >= aim.value.min - 0.05 &&
+    stands.value.ph <= aim.value.max + 0.05,
 )
 
 // Reading
@@ -119,6 +128,10 @@ watch(
 function choose(key: string) {
   adjuster.value = key
   strength.value = planned.value.find((p) => p.key === key)?.strength ?? adjusterOf(key)?.usualPercent ?? 10
+}
+const take = (other: { adjuster: string; strengthPercent: number }) => {
+  adjuster.value = other.adjuster
+  strength.value = other.strengthPercent
 }
 const plan = computed(() =>
   a.value && model.value && aim.value && strength.value
@@ -207,7 +220,7 @@ const chance = (p: number) => (p < 0.01 ? 'under 1 %' : `about ${sayNumber(p * 1
     <div class="figures">
       <div>
         <p class="label">Now</p>
-        <p class="figure mono" data-testid="ph-now">{{ now ? formatNumber(now.value, 2) : '–' }}</p>
+        <p class="figure mono" data-testid="ph-now">{{ stands ? formatNumber(stands.ph, 2) : '–' }}</p>
         <p v-if="now" class="muted small">
           {{
             now.from === 'reading'
@@ -299,7 +312,20 @@ const chance = (p: number) => (p < 0.01 ? 'under 1 %' : `about ${sayNumber(p * 1
         />
       </div>
       <p v-if="plan && 'there' in plan" class="muted">{{ plan.there }}</p>
-      <Notice v-if="fault" kind="check">{{ fault.fault }}</Notice>
+      <Notice v-if="fault" kind="check">
+        {{ fault.fault }}
+        <template v-if="fault.instead" #actions>
+          <Button
+            :label="`Take ${adjusterName(fault.instead.adjuster).toLowerCase()}, ${sayNumber(fault.instead.strengthPercent)} %`"
+            severity="secondary"
+            outlined
+            @click="take(fault.instead)"
+          />
+        </template>
+      </Notice>
+      <p v-if="a && !model" class="muted">
+        The pH of this batch cannot be reckoned: add a little, stir, wait and read.
+      </p>
       <div v-if="dose" class="dose">
         <p class="figure mono" data-testid="dose">{{ say(dose.first.grams) }}<span class="unit"> g</span></p>
         <p>

@@ -44,6 +44,14 @@ watch(
   },
   { immediate: true },
 )
+/** Finished here or in another tab: what is left is its record. */
+watch(
+  () => batch.state?.finished,
+  (finished, before) => {
+    if (finished && before === null && batch.info?.id === props.id)
+      void router.replace(`/bench/${props.id}/record`)
+  },
+)
 const here = computed(() => phase.value === 'here' && batch.state !== null && batch.info?.id === props.id)
 const over = computed(() => here.value && run.step.value === null)
 
@@ -77,11 +85,18 @@ async function back() {
   const to = plan.steps[at - 1]
   if (to) await batch.append({ type: 'step', how: 'go' }, to.key)
 }
-/** The pedal does the next thing of the step; where there is none left, the step is over. */
-async function forward() {
-  if (!here.value || over.value || batch.state!.paused) return
-  const more = await pedal.press?.()
-  if (!more) await done()
+/**
+ * The pedal does the next thing of the step; where there is none left, the step is over. One press after the other: a
+ * second press acts on what the first one left.
+ */
+let presses: Promise<unknown> = Promise.resolve()
+function forward() {
+  presses = presses.then(async () => {
+    if (!here.value || over.value || batch.state!.paused) return
+    const more = await pedal.press?.()
+    if (!more) await done()
+    await nextTick()
+  })
 }
 
 function onKey(event: KeyboardEvent) {
@@ -89,7 +104,8 @@ function onKey(event: KeyboardEvent) {
   if (event.key === 'PageDown' || event.key === 'PageUp') {
     event.preventDefault()
     if (event.repeat) return
-    void (event.key === 'PageDown' ? forward() : back())
+    if (event.key === 'PageDown') forward()
+    else void back()
     return
   }
   const target = event.target as HTMLElement

@@ -31,12 +31,12 @@ const last = computed(() => {
     : null
 })
 watch(shown, async (s) => {
-  if (!s?.steady || writing) return
+  if (!s?.steady || writing || document.visibilityState !== 'visible') return
   const since = last.value ? s.at - last.value.ms : Infinity
   const change = last.value ? Math.abs(s.value - last.value.celsius) : Infinity
   if (since < LEAST_MS || (since < EVERY_MS && change < CHANGE)) return
   writing = true
-  await batch.append({ type: 'temperature', celsius: s.value })
+  await batch.append({ type: 'temperature', celsius: s.value }, undefined, true)
   writing = false
 })
 </script>

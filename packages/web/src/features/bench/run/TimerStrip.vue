@@ -46,8 +46,8 @@ watch(timers, (list) => {
       <strong v-else class="left" role="alert">Time is up</strong>
       <span v-if="t.left > 0" class="muted small">at {{ format(t.clock, 'HH:mm') }}</span>
       <Button
-        :label="t.left > 0 ? 'Stop' : 'Well'"
-        :aria-label="`${t.left > 0 ? 'Stop' : 'Well'}: ${t.title}`"
+        :label="t.left > 0 ? 'Stop' : 'Seen'"
+        :aria-label="`${t.left > 0 ? 'Stop' : 'Seen'}: ${t.title}`"
         size="small"
         severity="secondary"
         text

@@ -15,9 +15,12 @@ const left = computed(() => s.value.evaporated - s.value.putBack)
 const charged = computed(() => Math.max(0, left.value - wanted.value))
 /** The beaker that everything ended up in: that of the water, unless water was poured into the oil. */
 const vessel = computed(() => {
-  const combine = s.value.plan.steps.find((x) => x.kind === 'combine')
-  const into = /into ([A-Z]+)/.exec(combine?.title ?? '')?.[1]
-  return into ?? s.value.plan.steps.find((x) => x.kind === 'weigh' && x.letter)?.letter ?? 'A'
+  const { steps } = s.value.plan
+  return (
+    steps.find((x) => x.pours)?.pours!.into ??
+    steps.find((x) => x.kind === 'weigh' && x.letter)?.letter ??
+    'A'
+  )
 })
 const inverse = computed(() => s.value.plan.a.emulsion?.type === 'water-in-oil')
 const covered = computed(() => s.value.plan.formula.method?.choices?.evaporation !== 'weigh')

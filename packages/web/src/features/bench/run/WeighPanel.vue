@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { atResolution, decimalsOf, formatNumber, preDilution, sayNumber, type BenchStep } from '@omblet/core'
+import {
+  atResolution,
+  decimalsOf,
+  formatNumber,
+  NOTE_PERCENT,
+  preDilution,
+  sayNumber,
+  smallestWeighable,
+  type BenchStep,
+} from '@omblet/core'
 import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed, inject, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue'
@@ -147,13 +156,17 @@ function onKey(event: KeyboardEvent) {
 const state = computed(() => (active.value ? run.state.value.lines[active.value.line]! : null))
 const small = computed(
   () =>
-    state.value !== null && !active.value!.part && state.value.errorPercent > 5 && state.value.weighed === 0,
+    state.value !== null &&
+    !active.value!.part &&
+    state.value.errorPercent > NOTE_PERCENT &&
+    state.value.weighed === 0,
 )
 const dilution = computed(() =>
   small.value ? preDilution(run.state.value.plan.a, active.value!.line, state.value!.target) : null,
 )
 const larger = computed(() => {
-  const factor = (0.294 * (run.resolution.value / 0.01)) / Math.max(1e-9, state.value?.target ?? 1)
+  const factor =
+    smallestWeighable(run.resolution.value, NOTE_PERCENT) / Math.max(1e-9, state.value?.target ?? 1)
   const total = Math.ceil(run.state.value.totalTarget * factor)
   return small.value && factor > 1 && factor <= 10
     ? { total, factor: total / run.state.value.totalTarget }

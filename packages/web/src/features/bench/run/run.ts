@@ -57,6 +57,7 @@ export function useTare(now: Readonly<{ value: number }>) {
   let pressed = 0
   watch(shown, async (s) => {
     // What was on its way when it was pressed may be of before.
+    if (s === null) waiting.value = false
     if (!waiting.value || !s?.steady || s.at <= pressed) return
     waiting.value = false
     await batch.append({ type: 'tare', gross: s.value })
