@@ -94,6 +94,11 @@ describe('weighing', () => {
     // Smallest mass at 5 % on a 0.01 g scale: 0.29 g (1.47 d / 5 %; GUM rounding term, repeatability common practice).
     expect(batchToWeigh(100, 0.3, 0.01)).toBe(99)
   })
+  it('offers no dilution of what would not dissolve in it', () => {
+    // Allantoin: about 0.5 % in water at 25 °C (Merck Index, from memory).
+    const a = assess(simple([['allantoin', 0.3]], { batchGrams: 60 }))
+    expect(preDilution(a, 1, 0.18)).toBeNull()
+  })
   it('counts a dilution on both lines and throws away the rest', () => {
     const m = new Making(simple([['tetrasodium edta', 0.05]], { batchGrams: 100 }))
     m.do({ type: 'dilution', line: 1, carrier: 0, soluteGrams: 0.5, carrierGrams: 4.5, usedGrams: 0.5 })

@@ -106,16 +106,18 @@ function carrierOf(a: Assessment, index: number): number | null {
 
 /**
  * A dilution that lets the scale weigh `target` grams of a line to within 5 % in both of its weighings; null where none
- * helps or no line of the formula can carry it. Takes at most half of the carrier.
+ * helps, no line of the formula can carry it, or it would not dissolve. Takes at most half of the carrier.
  */
 export function preDilution(a: Assessment, index: number, target: number): PreDilution | null {
   const d = a.amounts.resolutionGrams
   const carrier = carrierOf(a, index)
   if (carrier === null || target <= 0) return null
   const least = smallestWeighable(d, NOTE_PERCENT / Math.SQRT2)
+  // What does not dissolve in the dilution would not be spread evenly in the part that is taken of it.
+  const limit = a.solubility.find((s) => s.lines.includes(index))?.limit ?? Infinity
   for (const fold of [2, 5, 10, 20, 50, 100]) {
     const useGrams = atResolution(target * fold, d)
-    if (useGrams < least) continue
+    if (useGrams < least || 1000 / fold > limit) continue
     if (useGrams * (1 - 1 / fold) > a.lines[carrier]!.grams / 2) return null
     const solute = Math.max(least, (useGrams * 1.2) / fold)
     const nice = niceUp(solute, d)
