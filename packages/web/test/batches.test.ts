@@ -83,9 +83,8 @@ describe('batches in the store', () => {
     const gone = (await deleteBatch('b1'))!
     expect(await listBatches()).toEqual([])
     expect(await photosOf('b1')).toEqual([])
-    expect(await putBatch({ batch: INFO, events: gone.events, photos: [] }, gone.head, gone.photos)).toBe(
-      true,
-    )
+    await putBatch({ batch: INFO, events: gone.events, photos: [] }, gone.head, gone.photos)
+    expect((await getBatch('b1'))!.events).toEqual([START])
     expect((await photosOf('b1')).map((p) => p.id)).toEqual(['p1'])
   })
   it('go into a backup and come out on another machine, without taking anything from what is longer there', async () => {
@@ -99,5 +98,16 @@ describe('batches in the store', () => {
     globalThis.indexedDB = new IDBFactory()
     await restoreBackup(backup, () => 'x', freeName, headFrom)
     expect(await getBatch('b1')).toEqual({ head: head([START, WEIGHED]), events: [START, WEIGHED] })
+  })
+  it('are never changed by a backup in which they went another way: that one is kept beside', async () => {
+    const backup = await collectBackup(AT)
+    const here = event(1, { type: 'note', text: 'here' })
+    await appendEvent(head([START, here]), here, null)
+    const there = { ...event(1, { type: 'note', text: 'there' }), at: '2026-11-26T10:05:00.000Z' }
+    backup.batches[0]!.events.push(there)
+    await restoreBackup(backup, () => 'x', freeName, headFrom)
+    expect((await getBatch('b1'))!.events).toEqual([START, here])
+    expect((await getBatch('x'))!.events).toEqual([START, there])
+    expect((await getBatch('x'))!.head.code).toBe('QW-1126-copy')
   })
 })

@@ -54,26 +54,36 @@ export async function appendEvent(
   await Promise.all([...writes, tx.done])
 }
 
-/** Puts a whole batch in, from a file; one that is here already stays unless the file tells more of it. */
-export async function putBatch(
-  file: BatchFile,
-  head: BatchHead,
-  photos: readonly PhotoRecord[],
-): Promise<boolean> {
+/**
+ * What a file brings to a batch that is here: nothing, more of the same, or another course of things, which must not
+ * change what is here.
+ */
+export function brings(
+  here: readonly BenchEvent[],
+  file: readonly BenchEvent[],
+): 'nothing' | 'more' | 'another' {
+  const same = here.every((e, i) => i >= file.length || happenedWith(e, file[i]!))
+  return !same ? 'another' : file.length > here.length ? 'more' : 'nothing'
+}
+/** The same event: what happened at that moment. Shapes may differ where a file fills in what was left out. */
+const happenedWith = (x: BenchEvent, y: BenchEvent) => x.at === y.at && x.type === y.type && x.step === y.step
+
+/** The same batch under a name of its own, beside the one that is here. */
+export const besides = (file: BatchFile, id: string): BatchFile => ({
+  ...file,
+  batch: { ...file.batch, id, code: `${file.batch.code}-copy` },
+})
+
+/** Puts a whole batch in. */
+export async function putBatch(file: BatchFile, head: BatchHead, photos: readonly PhotoRecord[]) {
   const db = await openStore()
   const tx = db.transaction(['batches', 'events', 'photos'], 'readwrite')
-  const here = await tx.objectStore('batches').get(head.id)
-  if (here && here.events >= file.events.length) {
-    await tx.done
-    return false
-  }
   await Promise.all([
     tx.objectStore('batches').put(head),
     ...file.events.map((event) => tx.objectStore('events').put({ batch: head.id, n: event.n, event })),
     ...photos.map((photo) => tx.objectStore('photos').put(photo)),
     tx.done,
   ])
-  return true
 }
 
 /** Deletes a batch with its events and photographs, and gives back what is needed to undo it. */

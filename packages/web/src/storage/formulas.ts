@@ -1,4 +1,5 @@
 import type { Backup, BatchHead, BenchEvent, Formula } from '@omblet/core'
+import { besides, brings } from './batches'
 import { openStore } from './db'
 import type { FormulaRecord, VersionRecord } from './schema'
 
@@ -214,14 +215,15 @@ export async function restoreBackup(
   for (const change of backup.changes) {
     if (!(await tx.objectStore('changes').get(change.id))) writes.push(tx.objectStore('changes').put(change))
   }
-  for (const file of backup.batches) {
-    const { id } = file.batch
-    // A batch that is here and has as much written of it stays as it is: events are never changed.
-    const here = await tx.objectStore('batches').get(id)
-    if (here && here.events >= file.events.length) continue
+  for (const saved of backup.batches) {
+    const range = IDBKeyRange.bound([saved.batch.id, 0], [saved.batch.id, Infinity])
+    const here = (await tx.objectStore('events').getAll(range)).map((r) => r.event)
+    const what = brings(here, saved.events)
+    if (what === 'nothing') continue
+    const file = what === 'another' ? besides(saved, makeId()) : saved
     writes.push(tx.objectStore('batches').put(head(file)))
     for (const event of file.events)
-      writes.push(tx.objectStore('events').put({ batch: id, n: event.n, event }))
+      writes.push(tx.objectStore('events').put({ batch: file.batch.id, n: event.n, event }))
   }
   await Promise.all([...writes, tx.done])
   return result

@@ -1,6 +1,6 @@
 import { benchPlan, foldBatch, headOf, writeBatch, type BatchFile, type BatchHead, type BatchPhoto } from '@omblet/core' // prettier-ignore
 import { announce, makeId, TAB } from '../storage/channel'
-import { getBatch, photosOf, putBatch } from '../storage/batches'
+import { besides, brings, getBatch, photosOf, putBatch } from '../storage/batches'
 import { explainStorage } from '../storage/db'
 import type { Taken } from './library'
 import { useMaterials } from './materials'
@@ -13,23 +13,22 @@ export function headFrom(file: Pick<BatchFile, 'batch' | 'events'>): BatchHead {
 }
 
 /** Stores a batch from a file. One that went another way since is kept beside the one that is here. */
-export async function takeIn(file: BatchFile): Promise<Taken> {
+export async function takeIn(saved: BatchFile): Promise<Taken> {
   try {
-    const here = await getBatch(file.batch.id)
-    const same = here?.events.every(
-      (e, i) => i >= file.events.length || JSON.stringify(e) === JSON.stringify(file.events[i]),
-    )
-    const batch =
-      here && !same ? { ...file.batch, id: makeId(), code: `${file.batch.code}-copy` } : file.batch
-    const photos = file.photos.map(({ id, type, data }) => ({
-      id,
-      batch: batch.id,
-      blob: blobOf(data, type),
-    }))
-    const added = await putBatch({ ...file, batch }, headFrom({ batch, events: file.events }), photos)
-    announce({ type: 'batch', id: batch.id, tab: TAB })
+    const what = brings((await getBatch(saved.batch.id))?.events ?? [], saved.events)
+    const file = what === 'another' ? besides(saved, makeId()) : saved
+    const { batch } = file
+    if (what !== 'nothing') {
+      const photos = file.photos.map(({ id, type, data }) => ({
+        id,
+        batch: batch.id,
+        blob: blobOf(data, type),
+      }))
+      await putBatch(file, headFrom(file), photos)
+      announce({ type: 'batch', id: batch.id, tab: TAB })
+    }
     return {
-      message: added ? `Batch ${batch.code} is here.` : `Batch ${batch.code} was here already.`,
+      message: what === 'nothing' ? `Batch ${batch.code} was here already.` : `Batch ${batch.code} is here.`,
       batch: batch.id,
     }
   } catch (error) {

@@ -5,7 +5,6 @@ import { deleteBatch, listBatches, putBatch } from '../storage/batches'
 import { announce, listen, TAB } from '../storage/channel'
 import { explainStorage } from '../storage/db'
 import { getSetting, setSetting } from '../storage/formulas'
-import { savePhoto } from '../storage/batches'
 
 /** The list of batches, newest first. */
 export const useBatches = defineStore('batches', () => {
@@ -44,9 +43,8 @@ export const useBatches = defineStore('batches', () => {
         await putBatch(
           { batch: { id, code, name, formulaId, who: by }, events: gone.events, photos: [] },
           gone.head,
-          [],
+          gone.photos,
         )
-        for (const photo of gone.photos) await savePhoto(photo)
         await load()
       }
     } catch (error) {

@@ -95,6 +95,9 @@ async function finish() {
       <InputText id="reason" v-model="reason" maxlength="1000" fluid />
     </FormField>
     <p v-if="error" class="error-text" role="alert">{{ error }}</p>
+    <p v-for="step in run.state.value.plan.later" :key="step.key" class="later">
+      <strong>{{ step.title }}:</strong> {{ step.detail }} Write it beside the batch then.
+    </p>
     <p class="muted small">
       A finished batch stays as it was made; corrections are written beside it. Going back to a step is
       possible until then.
