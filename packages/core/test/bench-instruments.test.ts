@@ -92,7 +92,7 @@ describe('lines of an instrument', () => {
     ['  +  12.34 g', plain, 12.34],
     ['-0.05', plain, -0.05],
     ['−1.5', plain, -1.5],
-    ['WT,GS  0123.4', { ...plain, decimalComma: false }, 123.4],
+    ['load  0123.4 g', { ...plain, marker: 'load' }, 123.4],
     ['12,34', { ...plain, decimalComma: true }, 12.34],
     ['net 5.2 oz', { ...plain, marker: 'net', factor: 28.349523125 }, 147.41752025],
     ['mass 12.34 g steady', SIMULATED.scale, 12.34],

@@ -24,6 +24,7 @@ import LiveBar from './LiveBar.vue'
 import OverPour from './OverPour.vue'
 import { PEDAL, useRun, useShown, useTare } from './run'
 import VesselField from './VesselField.vue'
+import WeighTable from './WeighTable.vue'
 import { activeTask, lotLabel, lotsToUse, tasksOf } from './weighing'
 
 const props = defineProps<{ step: BenchStep }>()
@@ -304,41 +305,7 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
     </p>
     <p v-else class="muted">Nothing to weigh here: its lines have no amount.</p>
 
-    <table v-if="tasks.length">
-      <thead>
-        <tr>
-          <th scope="col">Material</th>
-          <th scope="col" class="number">Target</th>
-          <th scope="col" class="number">Weighed</th>
-          <th scope="col"><span class="hidden-text">State</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="t in tasks" :key="t.line" :class="{ on: t.line === active?.line }">
-          <td>
-            <button type="button" class="choose" @click="chosen = t.line">
-              {{ run.label(t.line) }}<span v-if="t.part" class="muted small"> part</span>
-            </button>
-          </td>
-          <td class="mono number">{{ say(t.target) }} g</td>
-          <td class="mono number">{{ t.weighed > 0 ? `${say(t.weighed)} g` : '–' }}</td>
-          <td class="is">
-            <template v-if="t.over"><FindingMark severity="stop" :size="16" /> too much</template>
-            <template v-else-if="t.accepted"><FindingMark severity="note" :size="16" /> left so</template>
-            <template v-else-if="t.done"><FindingMark severity="fine" :size="16" /> right</template>
-            <template v-else-if="t.weighed > 0">{{ say(t.left) }} g more</template>
-          </td>
-        </tr>
-      </tbody>
-      <tfoot>
-        <tr>
-          <td>In the beaker</td>
-          <td></td>
-          <td class="mono number" data-testid="running">{{ say(inBeaker) }} g</td>
-          <td></td>
-        </tr>
-      </tfoot>
-    </table>
+    <WeighTable v-if="tasks.length" :tasks="tasks" :active="active?.line ?? null" @choose="chosen = $event" />
     <div class="below">
       <VesselField v-if="step.letter && step.kind === 'weigh'" :vessel="step.letter" />
       <Entries :types="['weigh', 'take-out', 'dilution']" :lines="step.lines.map((l) => l.line)" />
@@ -429,53 +396,6 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
   font-size: 1.25rem;
   font-weight: 700;
 }
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th {
-  padding: 0.25rem 0.625rem;
-  color: var(--muted);
-  font-size: 0.8125rem;
-  font-weight: 400;
-  text-align: left;
-}
-td {
-  padding: 0 0.625rem;
-  border-top: 1px solid var(--line);
-  height: 44px;
-}
-.number {
-  text-align: right;
-  white-space: nowrap;
-}
-.choose {
-  width: 100%;
-  min-height: 44px;
-  border: 0;
-  background: none;
-  text-align: left;
-  cursor: pointer;
-  overflow-wrap: anywhere;
-}
-.on td {
-  background: var(--wash);
-}
-.on .choose {
-  font-weight: 700;
-}
-.is {
-  white-space: nowrap;
-  width: 8.5rem;
-}
-.is :deep(svg) {
-  display: inline-block;
-  vertical-align: -3px;
-  margin-right: 0.25rem;
-}
-tfoot td {
-  font-weight: 700;
-}
 .below {
   display: flex;
   flex-wrap: wrap;
@@ -486,14 +406,6 @@ tfoot td {
 @media (max-width: 520px) {
   .figure {
     font-size: 2.75rem;
-  }
-  td,
-  th {
-    padding-inline: 0.25rem;
-  }
-  .is {
-    width: auto;
-    font-size: 0.875rem;
   }
   .entry .big {
     flex: 1 1 100%;

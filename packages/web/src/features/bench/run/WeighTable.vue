@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import { decimalsOf, formatNumber } from '@omblet/core'
+import { computed } from 'vue'
+import FindingMark from '../../../components/FindingMark.vue'
+import { useRun } from './run'
+import type { Task } from './weighing'
+
+/** What is weighed in a step, how far it is, and what is in the beaker. */
+const props = defineProps<{ tasks: readonly Task[]; active: number | null }>()
+const emit = defineEmits<{ choose: [line: number] }>()
+const run = useRun()
+const say = (g: number) => formatNumber(g, decimalsOf(run.resolution.value))
+const inBeaker = computed(() => props.tasks.reduce((sum, t) => sum + t.weighed, 0))
+</script>
+
+<template>
+  <table>
+    <thead>
+      <tr>
+        <th scope="col">Material</th>
+        <th scope="col" class="number">Target</th>
+        <th scope="col" class="number">Weighed</th>
+        <th scope="col"><span class="hidden-text">State</span></th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="t in tasks" :key="t.line" :class="{ on: t.line === active }">
+        <td>
+          <button type="button" class="choose" @click="emit('choose', t.line)">
+            {{ run.label(t.line) }}<span v-if="t.part" class="muted small"> part</span>
+          </button>
+        </td>
+        <td class="mono number">{{ say(t.target) }} g</td>
+        <td class="mono number">{{ t.weighed > 0 ? `${say(t.weighed)} g` : '–' }}</td>
+        <td class="is">
+          <template v-if="t.over"><FindingMark severity="stop" :size="16" /> too much</template>
+          <template v-else-if="t.accepted"><FindingMark severity="note" :size="16" /> left so</template>
+          <template v-else-if="t.done"><FindingMark severity="fine" :size="16" /> right</template>
+          <template v-else-if="t.weighed > 0">{{ say(t.left) }} g more</template>
+        </td>
+      </tr>
+    </tbody>
+    <tfoot>
+      <tr>
+        <td>In the beaker</td>
+        <td></td>
+        <td class="mono number" data-testid="running">{{ say(inBeaker) }} g</td>
+        <td></td>
+      </tr>
+    </tfoot>
+  </table>
+</template>
+
+<style scoped>
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th {
+  padding: 0.25rem 0.625rem;
+  color: var(--muted);
+  font-size: 0.8125rem;
+  font-weight: 400;
+  text-align: left;
+}
+td {
+  padding: 0 0.625rem;
+  border-top: 1px solid var(--line);
+  height: 44px;
+}
+.number {
+  text-align: right;
+  white-space: nowrap;
+}
+.choose {
+  width: 100%;
+  min-height: 44px;
+  border: 0;
+  background: none;
+  text-align: left;
+  cursor: pointer;
+  overflow-wrap: anywhere;
+}
+.on td {
+  background: var(--wash);
+}
+.on .choose {
+  font-weight: 700;
+}
+.is {
+  white-space: nowrap;
+  width: 8.5rem;
+}
+.is :deep(svg) {
+  display: inline-block;
+  vertical-align: -3px;
+  margin-right: 0.25rem;
+}
+tfoot td {
+  font-weight: 700;
+}
+@media (max-width: 520px) {
+  td,
+  th {
+    padding-inline: 0.25rem;
+  }
+  .is {
+    width: auto;
+    font-size: 0.875rem;
+  }
+}
+</style>
