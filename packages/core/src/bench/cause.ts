@@ -76,7 +76,7 @@ export const tooLittleEmulsifier: Cause = {
 }
 export const cooledApart: Cause = {
   title: 'The phases met at different temperatures',
-  when: (e) => (e.heated && e.emulsion && e.sinceCombined !== null ? { weight: 4, because: warm(e) } : null),
+  when: (e) => (e.heated && e.emulsion && e.combined ? { weight: 4, because: warm(e) } : null),
   test: 'Warm a spoonful to 70 °C and stir: smooth when warm means that wax set before it was emulsified.',
   moves: () => [
     'Warm all of it to 70–75 °C, covered, and blend again.',
@@ -85,7 +85,7 @@ export const cooledApart: Cause = {
 }
 export const lowShear: Cause = {
   title: 'Too little blending',
-  when: (e) => (e.emulsion && e.sinceCombined !== null ? { weight: 3, because: '' } : null),
+  when: (e) => (e.emulsion && e.combined ? { weight: 3, because: '' } : null),
   test: 'Blend a spoonful for a minute: if it turns white and smooth, it was shear.',
   moves: (e) => [
     hot(e)

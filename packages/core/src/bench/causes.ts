@@ -82,8 +82,7 @@ export const CAUSES: Record<Symptom, CauseList> = {
       },
       {
         title: 'Cold met hot, and wax set in lumps',
-        when: (e) =>
-          e.emulsion && e.heated && e.sinceCombined !== null ? { weight: 5, because: warm(e) } : null,
+        when: (e) => (e.emulsion && e.heated && e.combined ? { weight: 5, because: warm(e) } : null),
         test: 'Press a lump: white and greasy.',
         moves: () => [
           'Warm all of it to 70 °C and blend.',

@@ -4,6 +4,7 @@ import { capOf } from '../findings/legal.ts'
 import type { Formula, LineRef } from '../formula/schema.ts'
 import { catalogue as known, type Catalogue } from '../materials/catalogue.ts'
 import { methodOf, type MethodStep } from '../method/method.ts'
+import { stepOf } from '../method/steps.ts'
 import { importanceOf, type Importance } from './tolerance.ts'
 
 /** A step as it is done at the table. */
@@ -82,22 +83,13 @@ export function benchPlan(formula: Formula, catalogue: Catalogue = known): Bench
 }
 
 const REST: MethodStep = {
-  key: 'weigh-rest',
-  kind: 'weigh',
-  title: 'Weigh what no step names',
-  detail: 'Its step was taken out of the method.',
-  hands: 3,
-  wait: 0,
-  after: [],
-  letter: null,
-  equipment: [],
-  ahead: null,
-  later: false,
-  celsius: null,
-  holdMinutes: 0,
-  pours: null,
-  weighs: [],
-  brings: [],
+  ...stepOf({
+    key: 'weigh-rest',
+    kind: 'weigh',
+    title: 'Weigh what no step names',
+    detail: 'Its step was taken out of the method.',
+    hands: 3,
+  }),
   note: '',
   changed: false,
 }

@@ -81,10 +81,12 @@ export function pourRemedies(s: BatchState, index: number, catalogue?: Catalogue
   const accept = play(
     'accept',
     'Leave it and record what is',
-    (after) =>
-      fillOpen
+    (after) => {
+      const total = after.lines.reduce((sum, l) => sum + expectedOf(l), 0) + looseDoses(after)
+      return fillOpen && total <= s.totalTarget + d / 2
         ? `${capitalise(plan.a.lines[plan.fill!]!.label)} takes it: ${grams(over)} less of it, so the batch keeps its size and nothing else changes.`
-        : `The batch grows to ${grams(after.lines.reduce((sum, l) => sum + expectedOf(l), 0) + looseDoses(after))}; everything else becomes a little less of it.`,
+        : `The batch grows to ${grams(total)}; everything else becomes a little less of it.`
+    },
     [{ type: 'accept', line: index }],
   )
   const takeOut = play(

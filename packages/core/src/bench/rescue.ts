@@ -1,4 +1,3 @@
-import { parseISO } from 'date-fns'
 import type { AssessedLine } from '../assess/types.ts'
 import type { Symptom } from './cause.ts'
 import { CAUSES, HARMLESS } from './causes.ts'
@@ -15,8 +14,8 @@ export interface Evidence {
   setting: 'fast' | 'medium' | 'slow'
   emulsion: boolean
   has: (test: (l: AssessedLine) => boolean) => AssessedLine[]
-  /** Minutes since something was combined, null before. */
-  sinceCombined: number | null
+  /** Water and oil have met. */
+  combined: boolean
   heated: boolean
   /** Percent of its planned weight that a line has too much (or, negative, too little). */
   off: (l: AssessedLine) => number
@@ -46,10 +45,9 @@ export function evidenceOf(state: BatchState): Evidence {
   const { a, formula } = state.plan
   const present = linesIn(state)
   const inside = a.lines.filter((_, i) => present.has(i))
-  const combined = state.plan.steps
-    .filter((s) => s.kind === 'combine')
-    .map((s) => state.marks.get(s.key)?.at)
-    .find(Boolean)
+  const combined = state.plan.steps.some(
+    (s) => s.kind === 'combine' && state.marks.get(s.key)?.how === 'done',
+  )
   const main = [...a.lines]
     .filter((l) => l.material?.emulsifier && l.material.setting)
     .sort((x, y) => y.percent - x.percent)[0]
@@ -62,9 +60,7 @@ export function evidenceOf(state: BatchState): Evidence {
     setting: main?.material?.setting ?? 'medium',
     emulsion: a.emulsion !== null && formula.phases.some((p) => p.role === 'oil' && p.lines.length > 0),
     has: (test) => inside.filter(test),
-    sinceCombined: combined
-      ? state.minutes - (parseISO(combined).getTime() - parseISO(state.start.at).getTime()) / 60_000
-      : null,
+    combined,
     heated: formula.phases.some((p) => p.heatToC !== undefined),
     off: (l) => {
       const line = state.lines[a.lines.indexOf(l)]!

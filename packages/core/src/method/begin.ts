@@ -133,11 +133,12 @@ function wettingLine(p: Part, gums: readonly AssessedLine[]): AssessedLine | nul
     (l) => (l.material?.kind === 'humectant' || l.material?.kind === 'solvent') && WETS.test(l.id),
   )
   return (
-    liquids.filter((l) => l.percent >= needed * 0.6).sort((x, y) => x.percent - y.percent)[0] ??
-    liquids.sort((x, y) => y.percent - x.percent)[0] ??
+    liquids.filter((l) => l.percent >= needed * LEAST_WETTING).sort((x, y) => x.percent - y.percent)[0] ??
     null
   )
 }
+/** With less than this share of the liquid that a gum wants it cannot be rubbed smooth. */
+const LEAST_WETTING = 0.5
 const WETS = /glycerin|propanediol|glycol/
 
 export function mainPhase(

@@ -1,6 +1,6 @@
 import type { Assessment } from '../assess/types.ts'
 import type { MethodEdits } from './choices.ts'
-import type { Step } from './steps.ts'
+import { stepOf, type Step } from './steps.ts'
 import { writeMethod } from './write.ts'
 
 /** A step as it stands after the maker's changes. */
@@ -46,23 +46,8 @@ function ordered(steps: readonly MethodStep[], order: readonly string[]): Method
 export function methodOf(a: Assessment, edits: MethodEdits = {}): Method {
   const written = writeMethod(a, edits.choices)
   const natural: MethodStep[] = written.map((step) => ({ ...step, note: '', changed: false }))
-  const own: MethodStep[] = (edits.own ?? []).map((o) => ({
-    key: o.key,
-    kind: 'own',
-    title: o.title,
-    detail: '',
-    hands: o.hands,
-    wait: o.wait,
-    after: [],
-    letter: null,
-    equipment: [],
-    ahead: null,
-    later: false,
-    celsius: null,
-    holdMinutes: 0,
-    pours: null,
-    weighs: [],
-    brings: [],
+  const own: MethodStep[] = (edits.own ?? []).map(({ key, title, hands, wait }) => ({
+    ...stepOf({ key, kind: 'own', title, hands, wait }),
     note: '',
     changed: true,
   }))

@@ -50,3 +50,21 @@ export interface Step {
   /** What was weighed before and joins the batch in it. */
   brings: LineRef[]
 }
+
+/** A step of which only some things are told. */
+export const stepOf = (told: Partial<Step> & Pick<Step, 'key' | 'kind' | 'title'>): Step => ({
+  detail: '',
+  hands: 0,
+  wait: 0,
+  after: [],
+  letter: null,
+  equipment: [],
+  ahead: null,
+  later: false,
+  celsius: null,
+  holdMinutes: 0,
+  pours: null,
+  weighs: [],
+  brings: [],
+  ...told,
+})

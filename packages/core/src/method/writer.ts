@@ -1,30 +1,14 @@
 import type { Assessment, AssessedLine } from '../assess/types.ts'
 import type { LineRef } from '../formula/schema.ts'
 import type { Material } from '../materials/schema.ts'
-import type { Step } from './steps.ts'
+import { stepOf, type Step } from './steps.ts'
 
 export type Draft = Partial<Step> & Pick<Step, 'key' | 'kind' | 'title'>
 
 export class Writer {
   readonly steps: Step[] = []
   add(draft: Draft): string {
-    this.steps.push({
-      detail: '',
-      hands: 0,
-      wait: 0,
-      after: [],
-      letter: null,
-      equipment: [],
-      ahead: null,
-      later: false,
-      celsius: null,
-      holdMinutes: 0,
-      pours: null,
-      weighs: [],
-      brings: [],
-      ...draft,
-      ...(draft.after ? { after: [...new Set(draft.after)] } : {}),
-    })
+    this.steps.push(stepOf({ ...draft, ...(draft.after ? { after: [...new Set(draft.after)] } : {}) }))
     return draft.key
   }
 }

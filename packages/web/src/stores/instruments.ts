@@ -11,7 +11,7 @@ import {
   type SimBench,
 } from '@omblet/core'
 import { defineStore } from 'pinia'
-import { computed, reactive, shallowRef } from 'vue'
+import { reactive, shallowRef } from 'vue'
 import * as z from 'zod'
 import { plain } from '../components/design'
 import type { Link, LineSource } from '../instruments/port'
@@ -47,7 +47,7 @@ const fresh = (): InstrumentState => ({
   returned: false,
 })
 /** A reading older than this says nothing of now. */
-const STALE_MS = 4000
+export const STALE_MS = 4000
 
 /** Scale, thermometer and pH probe: typed by hand, simulated, or over a serial port. Losing one blocks nothing. */
 export const useInstruments = defineStore('instruments', () => {
@@ -187,17 +187,11 @@ export const useInstruments = defineStore('instruments', () => {
     return null
   }
 
-  const stale = (kind: InstrumentKind, now: number) => {
-    const { shown } = states[kind]
-    return shown === null || now - shown.at > STALE_MS
-  }
-  const streaming = computed(() => INSTRUMENTS.filter((k) => states[k].from !== 'typed'))
   return {
     states,
     settings,
     simulated,
     truth,
-    streaming,
     load,
     keep,
     simulate,
@@ -206,6 +200,5 @@ export const useInstruments = defineStore('instruments', () => {
     look,
     connect,
     detach,
-    stale,
   }
 })

@@ -76,7 +76,7 @@ const items = [
 
 <template>
   <div v-if="phase === 'here' && batch.state && head" class="page">
-    <header class="head">
+    <header class="bench-head">
       <RouterLink to="/bench" class="up" aria-label="All batches"
         ><i class="pi pi-arrow-left" aria-hidden="true"></i
       ></RouterLink>
@@ -147,45 +147,13 @@ const items = [
   </div>
 </template>
 
+<style scoped src="../head.css"></style>
 <style scoped>
 .page {
   padding-bottom: 3rem;
 }
-.head {
-  position: sticky;
-  top: 0;
-  z-index: 4;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.375rem 0.75rem;
-  min-height: 60px;
-  padding: 0.375rem 0.75rem 0.375rem 1rem;
-  border-bottom: 1px solid var(--line);
-  background: var(--paper);
-}
-.up {
-  display: grid;
-  place-items: center;
-  width: 44px;
-  height: 44px;
-  margin-left: -0.75rem;
-  color: var(--muted);
-  text-decoration: none;
-}
-h1 {
-  font-size: 1.1875rem;
-  overflow-wrap: anywhere;
-}
 .discarded {
   color: var(--stop);
-}
-.right {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.375rem;
-  margin-left: auto;
 }
 .missing {
   display: grid;
@@ -193,19 +161,12 @@ h1 {
   padding: 2rem 1rem;
 }
 @media (max-width: 860px) {
-  .head {
-    position: static;
-  }
-  .right {
-    margin-left: 0;
-    flex: 1 1 100%;
-  }
   .right :deep(button) {
     min-height: 44px;
   }
 }
 @media print {
-  .head {
+  .bench-head {
     position: static;
     padding: 0 0 6pt;
     min-height: 0;

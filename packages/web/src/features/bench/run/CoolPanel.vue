@@ -166,42 +166,18 @@ function remindStir() {
   </div>
 </template>
 
+<style scoped src="./figures.css"></style>
 <style scoped>
 .cool {
   display: grid;
   gap: 0.875rem;
 }
-.figures {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.5rem 2.5rem;
-}
-.label {
-  color: var(--muted);
-}
-.figure {
-  font-size: 3.5rem;
-  line-height: 1.1;
-  font-weight: 700;
-  white-space: nowrap;
-}
 .left {
   color: var(--accent-ink);
-}
-.unit {
-  font-size: 2rem;
 }
 .come {
   flex: 1 1 14rem;
   color: var(--muted);
-}
-.there {
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
-  font-size: 1.375rem;
-  font-weight: 700;
 }
 .ways {
   display: flex;
@@ -215,13 +191,5 @@ function remindStir() {
 .ways :deep(button),
 .ways :deep(input) {
   min-height: 44px;
-}
-@media (max-width: 520px) {
-  .figure {
-    font-size: 2.5rem;
-  }
-  .unit {
-    font-size: 1.5rem;
-  }
 }
 </style>

@@ -78,6 +78,7 @@ const lost = computed(() => {
   </div>
 </template>
 
+<style scoped src="./figures.css"></style>
 <style scoped>
 .heat,
 .water {
@@ -91,39 +92,7 @@ const lost = computed(() => {
 h3 {
   font-size: 1.125rem;
 }
-.figures {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
-  gap: 0.5rem 2.5rem;
-}
-.label {
-  color: var(--muted);
-}
-.figure {
-  font-size: 3.5rem;
-  line-height: 1.1;
-  font-weight: 700;
-}
-.unit {
-  font-size: 2rem;
-}
-.there {
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
-  padding-bottom: 0.75rem;
-  font-weight: 700;
-}
 .lost {
   font-size: 1.125rem;
-}
-@media (max-width: 520px) {
-  .figure {
-    font-size: 2.5rem;
-  }
-  .unit {
-    font-size: 1.5rem;
-  }
 }
 </style>

@@ -386,6 +386,7 @@ const chance = (p: number) => (p < 0.01 ? 'under 1 %' : `about ${sayNumber(p * 1
   </div>
 </template>
 
+<style scoped src="./figures.css"></style>
 <style scoped>
 .ph,
 section {
@@ -400,33 +401,8 @@ section {
 h3 {
   font-size: 1.125rem;
 }
-.figures {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.5rem 2.5rem;
-}
 .figures > div {
   align-self: start;
-}
-.label {
-  color: var(--muted);
-}
-.figure {
-  font-size: 3.25rem;
-  line-height: 1.1;
-  font-weight: 700;
-  white-space: nowrap;
-}
-.unit {
-  font-size: 1.75rem;
-}
-.there {
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
-  font-size: 1.25rem;
-  font-weight: 700;
 }
 .entry {
   display: flex;
@@ -473,9 +449,6 @@ h3 {
   background: var(--wash);
 }
 @media (max-width: 520px) {
-  .figure {
-    font-size: 2.25rem;
-  }
   .dose {
     grid-template-columns: minmax(0, 1fr);
   }

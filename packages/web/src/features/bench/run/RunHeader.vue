@@ -58,7 +58,7 @@ const items = [
 </script>
 
 <template>
-  <header class="header">
+  <header class="bench-head">
     <RouterLink to="/bench" class="up" aria-label="All batches"
       ><i class="pi pi-arrow-left" aria-hidden="true"></i
     ></RouterLink>
@@ -90,41 +90,8 @@ const items = [
   </header>
 </template>
 
+<style scoped src="../head.css"></style>
 <style scoped>
-.header {
-  position: sticky;
-  top: 0;
-  z-index: 4;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.375rem 0.75rem;
-  min-height: 60px;
-  padding: 0.375rem 0.75rem 0.375rem 1rem;
-  border-bottom: 1px solid var(--line);
-  background: var(--paper);
-}
-.up {
-  display: grid;
-  place-items: center;
-  width: 44px;
-  height: 44px;
-  margin-left: -0.75rem;
-  border-radius: 8px;
-  color: var(--muted);
-  text-decoration: none;
-}
-h1 {
-  font-size: 1.1875rem;
-  overflow-wrap: anywhere;
-}
-.right {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.375rem;
-  margin-left: auto;
-}
 .right :deep(button:not(.chip)) {
   min-height: 44px;
   min-width: 44px;
@@ -142,8 +109,7 @@ button.chip {
   font-weight: 700;
 }
 @media (max-width: 860px) {
-  .header {
-    position: static;
+  .bench-head {
     padding: 0.25rem 0.5rem;
     gap: 0.25rem 0.5rem;
   }
@@ -153,10 +119,6 @@ button.chip {
   h1 {
     flex: 1 1 0;
     font-size: 1.0625rem;
-  }
-  .right {
-    margin-left: 0;
-    flex: 1 1 100%;
   }
   .right .wrong {
     margin-left: auto;

@@ -1,7 +1,7 @@
 import { capitalise, formatGrams, type BatchState, type BenchStep, type InstrumentKind } from '@omblet/core'
 import { computed, inject, ref, watch, type ComputedRef, type InjectionKey, type Ref } from 'vue'
 import { useBatch } from '../../../stores/batch'
-import { useInstruments } from '../../../stores/instruments'
+import { STALE_MS, useInstruments } from '../../../stores/instruments'
 
 /** What the parts of the running batch share. */
 export interface Run {
@@ -37,7 +37,7 @@ export function useShown(kind: InstrumentKind, now: Readonly<{ value: number }>)
   const instruments = useInstruments()
   return computed(() => {
     const { from, shown } = instruments.states[kind]
-    return from !== 'typed' && shown && now.value - shown.at < 4000 ? shown : null
+    return from !== 'typed' && shown && now.value - shown.at < STALE_MS ? shown : null
   })
 }
 
