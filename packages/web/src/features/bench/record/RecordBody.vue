@@ -149,7 +149,7 @@ const events = computed(() => (open.value ? s.value.events.map((e) => eventRow(s
             <tr>
               <th scope="col"></th>
               <th scope="col">Material</th>
-              <th scope="col" class="number">Target</th>
+              <th scope="col" class="number target">Target</th>
               <th scope="col" class="number">Weighed</th>
               <th scope="col" class="number">In the batch</th>
               <th scope="col" class="number designed">Designed</th>
@@ -167,7 +167,7 @@ const events = computed(() => (open.value ? s.value.events.map((e) => eventRow(s
                   r.water < 0 ? `less ${grams(-r.water)} that left` : `and ${grams(r.water)} put back`
                 }}</span>
               </td>
-              <td class="mono number">{{ grams(r.target) }}</td>
+              <td class="mono number target">{{ grams(r.target) }}</td>
               <td class="mono number">{{ r.weighed > 0 ? grams(r.weighed) : '–' }}</td>
               <td class="mono number">
                 {{ r.weighed > 0 ? formatPercent(Number(r.percent.toFixed(2))) : '–' }}
@@ -178,7 +178,7 @@ const events = computed(() => (open.value ? s.value.events.map((e) => eventRow(s
             <tr v-for="x in doses" :key="x.n">
               <td><span class="phase-badge" data-role="adjust">pH</span></td>
               <td>{{ capitalise(x.material.replaceAll('-', ' ')) }}, {{ sayNumber(x.strengthPercent) }} %</td>
-              <td class="mono number">–</td>
+              <td class="mono number target">–</td>
               <td class="mono number">{{ grams(x.grams) }}</td>
               <td class="mono number">{{ formatPercent(Number(((100 * x.grams) / made).toFixed(2))) }}</td>
               <td class="mono number muted designed">–</td>
@@ -189,7 +189,7 @@ const events = computed(() => (open.value ? s.value.events.map((e) => eventRow(s
             <tr>
               <td></td>
               <td>Batch</td>
-              <td class="mono number">{{ grams(s.totalTarget) }}</td>
+              <td class="mono number target">{{ grams(s.totalTarget) }}</td>
               <td class="mono number" data-testid="made">{{ grams(made) }}</td>
               <td class="mono number">{{ made > 0 ? formatPercent(100) : '–' }}</td>
               <td class="designed"></td>
@@ -418,8 +418,12 @@ tfoot td {
     padding: 0.75rem;
   }
   .designed,
-  .lot {
+  .lot,
+  .target {
     display: none;
+  }
+  dl {
+    grid-template-columns: repeat(auto-fill, minmax(9rem, 1fr));
   }
   td,
   th {

@@ -62,7 +62,7 @@ const items = [
     <RouterLink to="/bench" class="up" aria-label="All batches"
       ><i class="pi pi-arrow-left" aria-hidden="true"></i
     ></RouterLink>
-    <h1>{{ batch.info!.name }}</h1>
+    <h1 :title="batch.info!.name">{{ batch.info!.name }}</h1>
     <span class="chip mono">{{ chip }}</span>
     <div class="right">
       <button type="button" class="chip link" :class="link.state" @click="emit('instruments')">
@@ -117,8 +117,12 @@ button.chip {
     margin-left: -0.25rem;
   }
   h1 {
+    display: -webkit-box;
     flex: 1 1 0;
+    overflow: hidden;
     font-size: 1.0625rem;
+    -webkit-box-orient: vertical;
+    -webkit-line-clamp: 2;
   }
   .right .wrong {
     margin-left: auto;
