@@ -76,7 +76,9 @@ describe('a batch file', () => {
           const m = new Making(SMALL).upTo('weigh')
           m.weigh('glycerin', grams).do({ type: 'note', text })
           const read = readFile(writeBatch(fileOf(m)))
-          expect(read.kind === 'batch' && read.batch.events).toEqual(JSON.parse(JSON.stringify(m.events)))
+          expect(read.kind === 'batch' && read.batch.events).toMatchObject(
+            JSON.parse(JSON.stringify(m.events)),
+          )
         },
       ),
       { numRuns: 30 },

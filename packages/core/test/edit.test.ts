@@ -5,11 +5,14 @@ import {
   computeAmounts,
   difference,
   duplicate,
+  formulaFault,
   freeName,
   fromBrief,
+  fullReason,
   KINDS,
+  LIMITS,
   neighbourPlace,
-  withIds,
+  withKeys,
   type Edit,
   type Formula,
 } from '../src/index.ts'
@@ -113,13 +116,38 @@ describe('names, copies and beginnings', () => {
     expect(freeName('Low Tide', ['low tide ', 'Low Tide 2'])).toBe('Low Tide 3')
   })
 
-  it('gives a copy ids of its own', () => {
-    let n = 0
-    const makeId = () => String(n++)
-    const f = withIds(base(), makeId)
-    const copy = duplicate(f, 'Copy', makeId)
-    const ids = [f, copy].flatMap((x) => x.phases.flatMap((p) => [p.id, ...p.lines.map((l) => l.id)]))
-    expect(new Set(ids).size).toBe(ids.length)
+  const two = () => ({ ...base(), phases: base().phases.slice(0, 2) })
+  it('gives phases and lines keys that stay, in copies too', () => {
+    const f = withKeys(two())
+    const keys = f.phases.flatMap((p) => [p.id, ...p.lines.map((l) => l.id)])
+    expect(keys).toEqual(['water-A', 'aqua', 'glycerin', 'oil-B', 'shea-butter'])
+    expect(withKeys(f)).toBe(f)
+    const copy = duplicate(f, 'Copy')
+    expect(copy).toEqual({ ...f, name: 'Copy' })
+  })
+  it('gives the second of two equal keys another, and something new none that the method speaks of', () => {
+    const twice = { ...two(), phases: [...two().phases, ...two().phases] }
+    const phases = withKeys(twice).phases.map((p) => p.id)
+    expect(phases).toEqual(['water-A', 'oil-B', 'water-C', 'oil-D'])
+    const f = withKeys(two())
+    const edited = { ...f, method: { changes: { 'heat-oil-B': { hidden: true } } } }
+    const without = applyEdit(edited, { type: 'remove-phase', phase: 1 })
+    const again = applyEdit(without, { type: 'add-phase', phase: { name: 'Oils', role: 'oil', lines: [] } })
+    expect(withKeys(again, true).phases[1]!.id).toBe('oil-B-2')
+    expect(withKeys(again).phases[1]!.id).toBe('oil-B')
+  })
+  it('never makes a name or a number of lines that could not be read again', () => {
+    const long = 'x'.repeat(LIMITS.name)
+    const name = freeName(long, [long, long.toUpperCase()])
+    expect(name.length).toBeLessThanOrEqual(LIMITS.name)
+    expect(name.endsWith(' 2')).toBe(true)
+    expect(freeName(name, [name])).toMatch(/ 3$|… 2$/)
+    const full = { ...base(), phases: [{ ...base().phases[0]!, lines: Array.from({ length: LIMITS.lines }, () => ({ material: 'aqua', percent: 0 })) }] } // prettier-ignore
+    expect(fullReason(full, 'line')).toMatch(/400 lines/)
+    expect(fullReason(base(), 'line')).toBeNull()
+    expect(formulaFault(full)).toBeNull()
+    const over = applyEdit(full, { type: 'add-line', phase: 0, line: { material: 'aqua' } })
+    expect(formulaFault(over)).toMatch(/400 lines/)
   })
 
   it.each(KINDS)('%s starts with phases that balance', (kind) => {

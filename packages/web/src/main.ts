@@ -10,6 +10,7 @@ import App from './app/App.vue'
 import { router } from './app/router'
 import { startTheme } from './app/dark'
 import { theme } from './app/theme'
+import { startServiceWorker, watchParts } from './app/update'
 
 startTheme()
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content
@@ -19,3 +20,5 @@ createApp(App)
   .use(PrimeVue, { theme, ...(nonce && !nonce.startsWith('__') ? { csp: { nonce } } : {}) })
   .use(ToastService)
   .mount('#app')
+watchParts(router)
+void startServiceWorker()

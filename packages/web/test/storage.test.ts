@@ -1,41 +1,49 @@
 import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
-import { freeName, type BatchFile, type BatchHead, type Formula } from '@omblet/core'
+import { readFile, same, withKeys, writeBackup, type Backup, type Formula } from '@omblet/core'
+import fc from 'fast-check'
 import { openDB } from 'idb'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { closeStore, explainStorage, openStore } from '../src/storage/db'
+import { collectBackup, restoreBackup } from '../src/storage/backup'
+import { listBin, sweepBin, takeFromBin } from '../src/storage/bin'
+import { closeStore, explainStorage, openStore, whole } from '../src/storage/db'
 import {
   addVersion,
-  collectBackup,
   ConflictError,
   deleteFormulas,
   getFormula,
+  getSetting,
   GoneError,
   listFormulas,
   listVersions,
-  putRecords,
-  restoreBackup,
   saveFormula,
+  setSetting,
 } from '../src/storage/formulas'
 import {
   deleteChange,
   deleteLot,
+  getFile,
   listChanges,
   listLots,
   putShelf,
   saveChange,
+  saveFile,
   saveLot,
 } from '../src/storage/shelf'
+import { photosOf } from '../src/storage/batches'
 import { DB_NAME, DB_VERSION, UPGRADES } from '../src/storage/schema'
+import { restoredWords } from '../src/stores/restored'
+import { anyBackup } from '../../core/test/any-record'
 
-const formula = (name: string): Formula => ({
-  format: 'omblet-formula',
-  formatVersion: 1,
-  name,
-  product: { kind: 'toner', site: 'face', rinse: 'leave-on', region: 'EU' },
-  batchGrams: 100,
-  phases: [{ name: 'Water', role: 'water', lines: [{ material: 'aqua', fill: true }] }],
-})
+const formula = (name: string): Formula =>
+  withKeys({
+    format: 'omblet-formula',
+    formatVersion: 1,
+    name,
+    product: { kind: 'toner', site: 'face', rinse: 'leave-on', region: 'EU' },
+    batchGrams: 100,
+    phases: [{ name: 'Water', role: 'water', lines: [{ material: 'aqua', fill: true }] }],
+  })
 const AT = '2026-03-01T10:00:00.000Z'
 let n = 0
 const makeId = () => `id-${n++}`
@@ -57,13 +65,14 @@ describe('the store', () => {
     expect(db.version).toBe(DB_VERSION)
     expect([...db.objectStoreNames]).toEqual([
       'batches',
+      'bin',
       'changes',
       'events',
       'files',
       'formulas',
       'lots',
       'materials',
-      'photos',
+      'pictures',
       'settings',
       'versions',
     ])
@@ -111,19 +120,31 @@ describe('the store', () => {
 
   it('does not bring a deleted formula back by a late write', async () => {
     const { rev } = await saveFormula('f1', formula('Gone'), 0, AT)
-    await deleteFormulas(['f1'])
+    await deleteFormulas(['f1'], AT, makeId)
     await expect(saveFormula('f1', formula('Gone'), rev, AT)).rejects.toBeInstanceOf(GoneError)
     expect(await listFormulas()).toEqual([])
   })
 
-  it('undoes a deletion with its versions', async () => {
-    await saveFormula('f1', formula('Kept'), 0, AT)
-    await addVersion('f1', formula('Kept'), 'first', 'v1', AT)
-    const gone = await deleteFormulas(['f1'])
-    expect(await listVersions('f1')).toEqual([])
-    await putRecords(gone.formulas, gone.versions)
-    expect((await getFormula('f1'))!.formula.name).toBe('Kept')
-    expect((await listVersions('f1')).map((v) => v.name)).toEqual(['first'])
+  it('keeps photographs of a store of the fifth version', async () => {
+    const old = await openDB(DB_NAME, 5, {
+      async upgrade(db, _old, _new, tx) {
+        for (let v = 0; v < 5; v++) await UPGRADES[v]!(db as never, tx as never)
+      },
+    })
+    await old.put('photos', { id: 'p1', batch: 'b1', blob: new Blob(['x']) })
+    old.close()
+    expect((await photosOf('b1')).map((p) => p.id)).toEqual(['p1'])
+  })
+
+  it('takes back what was written when a later write of the same transaction fails', async () => {
+    const db = await openStore()
+    const tx = db.transaction('settings', 'readwrite')
+    const failed = whole(tx, async (put) => {
+      put(tx.store.put({ key: 'first', value: 1 }))
+      put(tx.store.put({ key: 'second', value: () => undefined }))
+    })
+    await expect(failed).rejects.toThrow()
+    expect(await db.getAll('settings')).toEqual([])
   })
 
   it('numbers versions on', async () => {
@@ -151,52 +172,139 @@ describe('the shelf', () => {
   })
 })
 
-/** What a list shows of a batch; nothing here looks at it. */
-const headOf = ({ batch, events }: BatchFile): BatchHead => ({
-  ...batch,
-  status: 'running',
-  startedAt: AT,
-  lastAt: AT,
-  step: '',
-  stepsDone: 0,
-  steps: 1,
-  targetGrams: 100,
-  filledGrams: null,
-  events: events.length,
+describe('the bin', () => {
+  const remove = async () => (await deleteFormulas(['f1'], AT, makeId))[0]!
+  beforeEach(async () => {
+    await saveFormula('f1', formula('Kept'), 0, AT)
+    await addVersion('f1', formula('Kept'), 'first', 'v1', AT)
+  })
+  it('gives a formula back with its versions', async () => {
+    const bin = await remove()
+    expect(await listVersions('f1')).toEqual([])
+    expect((await listBin()).map((r) => r.name)).toEqual(['Kept'])
+    expect(await takeFromBin(bin)).toEqual({ kind: 'formula', id: 'f1', beside: false })
+    expect((await getFormula('f1'))!.formula.name).toBe('Kept')
+    expect((await listVersions('f1')).map((v) => v.name)).toEqual(['first'])
+    expect(await listBin()).toEqual([])
+    expect(await takeFromBin(bin)).toBeNull()
+  })
+  it('never overwrites what another tab stored since: what comes back stands beside it', async () => {
+    const bin = await remove()
+    await saveFormula('f1', { ...formula('Kept'), batchGrams: 700 }, 0, AT)
+    const back = (await takeFromBin(bin))!
+    expect(back.beside).toBe(true)
+    expect((await getFormula('f1'))!.formula.batchGrams).toBe(700)
+    expect((await getFormula(back.id))!.formula).toMatchObject({ name: 'Kept 2', batchGrams: 100 })
+    expect((await listVersions(back.id)).map((v) => v.name)).toEqual(['first'])
+  })
+  it('puts a lot back with its paper', async () => {
+    await saveLot({ id: 'l1', material: 'glycerin', leftGrams: 5 })
+    await saveFile({ lot: 'l1', name: 'paper.pdf', blob: new Blob(['x']) })
+    const bin = await deleteLot({ id: 'l1', material: 'glycerin', leftGrams: 5 }, 'Lot', AT, makeId)
+    expect(await getFile('l1')).toBeUndefined()
+    await takeFromBin(bin)
+    expect((await listLots()).map((l) => l.leftGrams)).toEqual([5])
+    expect((await getFile('l1'))!.name).toBe('paper.pdf')
+  })
+  it('is emptied after 30 days, and not by a clock that was set forward and back', async () => {
+    await remove()
+    const day = (n: number) => new Date(Date.parse(AT) + n * 864e5).toISOString()
+    expect(await sweepBin(day(29))).toBe(0)
+    // A year ahead for an hour, then put right.
+    expect(await sweepBin(day(365))).toBe(0)
+    expect(await sweepBin(day(3))).toBe(0)
+    expect(await listBin()).toHaveLength(1)
+    expect(await sweepBin(day(31))).toBe(0)
+    expect(await sweepBin(day(31.5))).toBe(0)
+    expect(await sweepBin(day(33))).toBe(1)
+    expect(await listBin()).toEqual([])
+  })
 })
 
 describe('backup and restore', () => {
+  /** By way of text, as a file goes. */
+  const restore = async (backup: Backup) => {
+    const read = readFile(writeBackup(backup))
+    if (read.kind !== 'backup') throw new Error(read.kind)
+    return restoreBackup(read.backup)
+  }
+  const elsewhere = async () => {
+    await closeStore()
+    globalThis.indexedDB = new IDBFactory()
+  }
   it('carries everything to another machine', async () => {
     await saveFormula('f1', formula('Quay'), 0, AT)
     await addVersion('f1', formula('Quay'), 'one', 'v1', AT)
+    await saveLot({ id: 'l1', material: 'glycerin', leftGrams: 100 })
+    await saveChange({ id: 'glycerin', density: 1.25 })
+    await setSetting('tools', { calibration: null, dropGrams: 0.04 })
     const backup = await collectBackup(AT)
-    await closeStore()
-    globalThis.indexedDB = new IDBFactory()
-    expect(await restoreBackup(backup, makeId, freeName, headOf)).toEqual({ added: 1, same: 0, copies: 0 })
+    await elsewhere()
+    expect(await restore(backup)).toEqual({
+      added: { formulas: 1, lots: 1, changes: 1, settings: 1 },
+      same: 0,
+      copies: [],
+      kept: [],
+      refused: [],
+    })
     expect((await getFormula('f1'))!.formula).toEqual(formula('Quay'))
     expect((await listVersions('f1')).map((v) => v.name)).toEqual(['one'])
+    expect(await getSetting('tools')).toEqual({ calibration: null, dropGrams: 0.04 })
   })
 
-  it('restored twice changes nothing, and never overwrites what differs', async () => {
+  it('restored on the same machine changes nothing and says so, whatever the order of the keys', async () => {
     await saveFormula('f1', formula('Quay'), 0, AT)
+    await saveFormula('f2', { phases: [], name: 'Turned', product: formula('x').product, formatVersion: 1, format: 'omblet-formula' } as Formula, 0, AT) // prettier-ignore
+    await addVersion('f1', formula('Quay'), 'one', 'v1', AT)
+    await saveLot({ id: 'l1', material: 'glycerin', leftGrams: 100 })
+    const before = await collectBackup(AT)
+    expect(await restore(before)).toEqual({ added: {}, same: 3, copies: [], kept: [], refused: [] })
+    expect(await collectBackup(AT)).toEqual(before)
+    expect(restoredWords(await restore(before)).message).toBe('Restored: nothing changed; 3 already here.')
+  })
+
+  it('puts what differs beside yours, once, however often it is restored', async () => {
+    await saveFormula('f1', formula('Quay'), 0, AT)
+    await addVersion('f1', formula('Quay'), 'one', 'v1', AT)
     const backup = await collectBackup(AT)
-    expect(await restoreBackup(backup, makeId, freeName, headOf)).toEqual({ added: 0, same: 1, copies: 0 })
     await saveFormula('f1', { ...formula('Quay'), batchGrams: 500 }, 1, AT)
-    expect(await restoreBackup(backup, makeId, freeName, headOf)).toEqual({ added: 0, same: 0, copies: 1 })
+    expect((await restore(backup)).copies).toEqual(['Quay 2'])
+    const again = await restore(backup)
+    expect([again.copies, again.same]).toEqual([[], 1])
     expect(
       Object.fromEntries((await listFormulas()).map((r) => [r.formula.name, r.formula.batchGrams])),
     ).toEqual({ Quay: 500, 'Quay 2': 100 })
+    const copy = (await listFormulas()).find((r) => r.formula.name === 'Quay 2')!
+    expect((await listVersions(copy.id)).map((v) => v.name)).toEqual(['one'])
   })
 
-  it('carries own materials and lots, and does not overwrite a lot that is here', async () => {
+  it('adds versions that are missing, and names what it leaves as it is here', async () => {
+    await saveFormula('f1', formula('Quay'), 0, AT)
     await saveLot({ id: 'l1', material: 'glycerin', leftGrams: 100 })
+    await saveChange({ id: 'glycerin', density: 1.25 })
+    await addVersion('f1', formula('Older'), 'one', 'v1', AT)
     const backup = await collectBackup(AT)
     await saveLot({ id: 'l1', material: 'glycerin', leftGrams: 40 })
-    await restoreBackup(backup, makeId, freeName, headOf)
+    await saveChange({ id: 'glycerin', density: 1.26 })
+    await (await openStore()).delete('versions', 'v1')
+    const restored = await restore(backup)
+    expect(restored.added).toEqual({ versions: 1 })
+    expect(restored.kept).toEqual([
+      'Lot of glycerin: 40 g here, 100 g in the backup',
+      'Own figures of glycerin',
+    ])
     expect((await listLots()).map((l) => l.leftGrams)).toEqual([40])
-    await deleteLot('l1')
-    await restoreBackup(backup, makeId, freeName, headOf)
-    expect((await listLots()).map((l) => l.leftGrams)).toEqual([100])
+    expect(restoredWords(restored).details).toEqual([{ title: 'Different here, and left as they are', items: restored.kept }]) // prettier-ignore
+  })
+
+  it('is all or nothing: where a later record cannot be stored, the first is not there', async () => {
+    await saveFormula('f0', formula('Before'), 0, AT)
+    const backup: Backup = { ...(await collectBackup(AT)), formulas: [] }
+    const deep = { ...formula('Deep'), odd: () => undefined } as unknown as Formula
+    backup.formulas.push({ id: 'f1', createdAt: AT, updatedAt: AT, formula: formula('Sound'), versions: [] })
+    backup.formulas.push({ id: 'f2', createdAt: AT, updatedAt: AT, formula: deep, versions: [] })
+    await expect(restoreBackup(backup)).rejects.toThrow()
+    expect((await listFormulas()).map((r) => r.id)).toEqual(['f0'])
   })
 
   it('takes only the chosen formulas when asked', async () => {
@@ -204,6 +312,27 @@ describe('backup and restore', () => {
     await saveFormula('f2', formula('Two'), 0, AT)
     expect((await collectBackup(AT, ['f2'])).formulas.map((f) => f.formula.name)).toEqual(['Two'])
   })
+
+  it('property: any backup restored elsewhere and backed up again is the same, and restores to nothing new', async () => {
+    await fc.assert(
+      fc.asyncProperty(anyBackup, async (backup) => {
+        await elsewhere()
+        await restore(backup)
+        const again = await collectBackup(backup.savedAt)
+        const plain = (b: Backup) => ({
+          formulas: new Map(b.formulas.map((f) => [f.id, f])),
+          lots: new Map(b.lots.map((l) => [l.id, l])),
+          batches: new Map(b.batches.map((x) => [x.batch.id, x])),
+        })
+        expect(same([...plain(again).formulas].sort(), [...plain(backup).formulas].sort())).toBe(true)
+        expect(same([...plain(again).lots].sort(), [...plain(backup).lots].sort())).toBe(true)
+        expect([...plain(again).batches.keys()].sort()).toEqual([...plain(backup).batches.keys()].sort())
+        const { added, copies, kept } = await restore(again)
+        expect([added, copies, kept]).toEqual([{}, [], []])
+      }),
+      { numRuns: 40 },
+    )
+  }, 120_000)
 })
 
 describe('what is said when storing fails', () => {

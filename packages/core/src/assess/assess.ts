@@ -1,4 +1,5 @@
 import { computeAmounts } from '../formula/amounts.ts'
+import { phaseLetter } from '../formula/keys.ts'
 import type { Formula } from '../formula/schema.ts'
 import { describeEmulsion } from '../emulsion/emulsion.ts'
 import { catalogue as defaultCatalogue, type Catalogue } from '../materials/catalogue.ts'
@@ -9,12 +10,6 @@ import { phWindows } from '../ph/windows.ts'
 import { premixSolubilities, solubilities } from '../solubility/solubility.ts'
 import { describePreservation } from '../preservation/preservation.ts'
 import type { AssessedLine, Assessment, PhaseTotal, Substance } from './types.ts'
-
-/** A, B … Z, then AA: the letter that stands for a phase. */
-export const phaseLetter = (index: number): string =>
-  index < 26
-    ? String.fromCharCode(65 + index)
-    : `${phaseLetter(Math.floor(index / 26) - 1)}${phaseLetter(index % 26)}`
 
 /** Substances that are mostly water: hydrosols, juices, ferment filtrates, mucilages, and water itself. */
 const WATERY =

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { fieldName } from '../files/json.ts'
 import { Formula, METHODS } from '../formula/schema.ts'
 
 const grams = z.number().min(-1e6).max(1e7)
@@ -129,6 +130,13 @@ export const BenchEvent = z.intersection(
   Happening,
 )
 export type BenchEvent = z.infer<typeof BenchEvent>
+
+/** Why this entry could not be read again if it were stored, as a sentence; null where it could. */
+export function eventFault(event: unknown): string | null {
+  const parsed = BenchEvent.safeParse(event)
+  const issue = parsed.success ? null : parsed.error.issues[0]
+  return issue ? `This cannot be entered: ${fieldName(issue.path)} ${issue.message.replace(/^[A-Z]/, (c) => c.toLowerCase())}.` : null // prettier-ignore
+}
 
 export type EventOf<T extends Happening['type']> = BenchEvent & Extract<Happening, { type: T }>
 

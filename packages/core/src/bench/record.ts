@@ -3,7 +3,10 @@ import type { Formula } from '../formula/schema.ts'
 import { adjusterName } from '../ph/log.ts'
 import { capitalise, formatGrams, sayNumber } from '../text/format.ts'
 import { actualFormula } from './actual.ts'
-import type { BatchState } from './state.ts'
+import type { BatchFile } from '../files/batch.ts'
+import type { Catalogue } from '../materials/catalogue.ts'
+import { benchPlan } from './plan.ts'
+import { foldBatch, type BatchState } from './state.ts'
 
 export type BatchStatus = 'running' | 'paused' | 'finished' | 'discarded'
 
@@ -49,6 +52,13 @@ export function headOf(
     filledGrams: s.finished?.filledGrams ?? null,
     events: s.events.length,
   }
+}
+
+/** What a list shows of a batch from a file, worked out from its events. */
+export function headOfFile(file: Pick<BatchFile, 'batch' | 'events'>, catalogue: Catalogue): BatchHead {
+  const start = file.events[0]
+  if (start?.type !== 'start') throw new Error('A batch begins with its start.')
+  return headOf(file.batch, foldBatch(benchPlan(start.formula, catalogue), file.events))
 }
 
 /**

@@ -39,17 +39,20 @@ export function refusal(s: BatchState, h: Happening): string | null {
   }
 }
 
-/** What an event takes from a lot, grams; negative where an entry that is taken back gives it back. */
+/**
+ * What an event takes from a lot, grams; negative where an entry that is taken back gives it back, with the number of that
+ * entry, since a lot gives back no more than it gave.
+ */
 export function lotUse(
   events: readonly { type: string }[],
   h: Happening,
-): { lot: string; grams: number } | null {
+): { lot: string; grams: number; back?: number } | null {
   if (h.type === 'weigh' || h.type === 'dose') return h.lot ? { lot: h.lot, grams: h.grams } : null
   if (h.type === 'dilution') return h.lot ? { lot: h.lot, grams: h.soluteGrams } : null
   if (h.type === 'undo') {
     const of = events[h.of] as Happening | undefined
     const use = of && of.type !== 'undo' ? lotUse(events, of) : null
-    return use ? { lot: use.lot, grams: -use.grams } : null
+    return use ? { lot: use.lot, grams: -use.grams, back: h.of } : null
   }
   return null
 }

@@ -1,8 +1,6 @@
 import { computeAmounts } from './amounts.ts'
-import type { Formula, Line, LineRef, Phase, Product } from './schema.ts'
-
-/** Fresh ids for new lines and phases; the caller brings the source of randomness. */
-export type MakeId = () => string
+import { shorten } from '../text/format.ts'
+import { LIMITS, type Formula, type Line, type LineRef, type Phase, type Product } from './schema.ts'
 
 /** One change to a formula. Every edit is a pure function of the formula, so each can be undone as one step. */
 export type Edit =
@@ -194,38 +192,30 @@ export function neighbourPlace(formula: Formula, at: LineRef, step: -1 | 1): Lin
   return { phase: at.phase + step, line: step === 1 ? 0 : target.lines.length }
 }
 
-/** Gives every line and phase that has none an id, for lists on screen. */
-export function withIds(formula: Formula, makeId: MakeId): Formula {
-  return {
-    ...formula,
-    phases: formula.phases.map((phase) => ({
-      ...phase,
-      id: phase.id ?? makeId(),
-      lines: phase.lines.map((line) => (line.id ? line : { ...line, id: makeId() })),
-    })),
-  }
+/** Why a formula takes no more, as a sentence; null where it does. */
+export function fullReason(formula: Formula, what: 'line' | 'phase'): string | null {
+  const lines = formula.phases.reduce((sum, p) => sum + p.lines.length, 0)
+  if (what === 'line' && lines >= LIMITS.lines) return `A formula holds ${LIMITS.lines} lines at most.`
+  if (what === 'phase' && formula.phases.length >= LIMITS.phases)
+    return `A formula holds ${LIMITS.phases} phases at most.`
+  return null
 }
 
-/** A copy with new ids and another name. */
-export function duplicate(formula: Formula, name: string, makeId: MakeId): Formula {
-  return {
-    ...formula,
-    name,
-    phases: formula.phases.map((phase) => ({
-      ...phase,
-      id: makeId(),
-      lines: phase.lines.map((line) => ({ ...line, id: makeId() })),
-    })),
-  }
-}
+/** A copy under another name. Phases and lines keep their keys, so that what the method says of them goes along. */
+export const duplicate = (formula: Formula, name: string): Formula => ({
+  ...formula,
+  name: shorten(name, LIMITS.name),
+})
 
-/** `Low Tide toner 2`: the first free name of that stem. */
+/** `Low Tide toner 2`: the first free name of that stem, never longer than a name may be. */
 export function freeName(wanted: string, taken: readonly string[]): string {
   const used = new Set(taken.map((name) => name.trim().toLowerCase()))
-  if (!used.has(wanted.trim().toLowerCase())) return wanted
-  const stem = wanted.replace(/ \d+$/, '')
+  const whole = shorten(wanted, LIMITS.name)
+  if (!used.has(whole.trim().toLowerCase())) return whole
+  const stem = whole.replace(/ \d+$/, '')
   for (let n = 2; ; n++) {
-    const name = `${stem} ${n}`
+    const ending = ` ${n}`
+    const name = `${shorten(stem, LIMITS.name - ending.length)}${ending}`
     if (!used.has(name.toLowerCase())) return name
   }
 }

@@ -58,7 +58,7 @@ export const Custom = z.looseObject({
   usage: range(percent).optional(),
   ph: PhRange.optional(),
   charge: oneOf(CHARGES).optional(),
-  parts: z.array(CustomPart).max(60).optional(),
+  parts: z.array(CustomPart).max(400).optional(),
   /** What an analysis found in it, percent of it. */
   contains: z
     .array(z.looseObject({ inci: text(LIMITS.material).min(1), percent: z.number().min(0).max(100) }))
@@ -76,7 +76,8 @@ export const Custom = z.looseObject({
 
 export const Line = z
   .looseObject({
-    id: z.string().optional(),
+    /** Key of the line: a method and a copy know it by this. */
+    id: text(100).optional(),
     material: text(LIMITS.material).min(1, { error: 'must name a material' }),
     percent: percent.optional(),
     grams: grams.optional(),
@@ -92,7 +93,8 @@ export const Line = z
   })
 
 export const Phase = z.looseObject({
-  id: z.string().optional(),
+  /** Key of the phase: a method and a copy know it by this. */
+  id: text(100).optional(),
   name: text(LIMITS.name),
   role: oneOf(ROLES).default('other'),
   heatToC: celsius.optional(),

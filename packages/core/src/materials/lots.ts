@@ -1,9 +1,11 @@
-import { differenceInCalendarDays, parseISO } from 'date-fns'
+import { differenceInCalendarDays, isValid, parseISO } from 'date-fns'
 import * as z from 'zod'
 import type { Assessment } from '../assess/types.ts'
 import type { Material } from './schema.ts'
 
-const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, { error: 'must be a day such as 2026-05-01' })
+/** Whether `2026-02-29` is a day of the calendar. */
+export const isRealDay = (text: string) => /^\d{4}-\d{2}-\d{2}$/.test(text) && isValid(parseISO(text))
+const day = z.string().refine(isRealDay, { error: 'must be a day such as 2026-05-01' })
 const amount = z.number().min(0).max(1e7)
 
 /** A pack of a material that somebody owns. */
@@ -29,9 +31,12 @@ export const Lot = z.looseObject({
 })
 export type Lot = z.infer<typeof Lot>
 
-/** Days from `today` to the end of a lot (both ISO days); negative when it is past, null without a date. */
-export const daysLeft = (lot: Lot, today: string): number | null =>
-  lot.expires === undefined ? null : differenceInCalendarDays(parseISO(lot.expires), parseISO(today))
+/** Days from `today` to the end of a lot (both ISO days); negative when it is past, null without a date that is a day. */
+export function daysLeft(lot: Lot, today: string): number | null {
+  if (lot.expires === undefined) return null
+  const days = differenceInCalendarDays(parseISO(lot.expires), parseISO(today))
+  return Number.isNaN(days) ? null : days
+}
 
 export type Freshness = 'past' | 'soon' | 'good' | 'unknown'
 /** A lot ends soon within 60 days. */
@@ -70,6 +75,22 @@ export function withAnalyses(materials: readonly Material[], lots: readonly Lot[
     const analysis = told.has(m.id) ? analysisOf(lots, m.id) : null
     return analysis ? { ...m, contains: analysis.map(({ inci, percent }) => ({ inci, percent })) } : m
   })
+}
+
+const DAYS = ['bought', 'opened', 'expires'] as const
+/** A lot whose days do not exist keeps them as a note: a day that was mistyped must not cost the lot. */
+export function withRealDays(lot: unknown): unknown {
+  if (typeof lot !== 'object' || lot === null) return lot
+  const next = { ...(lot as Record<string, unknown>) }
+  for (const field of DAYS) {
+    const value = next[field]
+    if (typeof value !== 'string' || isRealDay(value)) continue
+    delete next[field]
+    next['note'] = [next['note'], `${field}: ${value.slice(0, 40)}, which is no day`]
+      .filter(Boolean)
+      .join('; ')
+  }
+  return next
 }
 
 export interface Need {

@@ -3,6 +3,7 @@ import { computeAmounts } from '../formula/amounts.ts'
 import type { Catalogue } from './catalogue.ts'
 import { slug, splitInci, properInci } from './names.ts'
 import { compositionOf, materialFromCustom } from './resolve.ts'
+import { MOST_NESTED } from './mixtures.ts'
 import type { Material } from './schema.ts'
 
 /** A part as supplied: a catalogue id, an own material's id, or a name. */
@@ -56,15 +57,29 @@ export function mixtureFault(name: string, parts: readonly OwnPart[], catalogue:
   const sum = parts.reduce((s, p) => s + p.percent, 0)
   if (sum > 100.05) return `The parts make ${Number(sum.toFixed(2))} %; 100 is all there is.`
   const own = slug(name)
-  const reaches = (material: string, seen: ReadonlySet<string>): boolean => {
+  const open = new Set<string>()
+  /** Whether a part has the mixture in it, and how deep mixtures lie in it. Each is looked into once. */
+  const depths = new Map<string, number>()
+  const depthOf = (material: string, level = 0): number => {
     const key = slug(material)
-    if (key === own) return true
-    if (seen.has(key)) return false
+    if (key === own) return Infinity
+    const known = depths.get(key)
+    if (known !== undefined) return known
     const found = catalogue.find(material)
-    return found?.own === true && (found.parts ?? []).some((p) => reaches(p.inci, new Set([...seen, key])))
+    if (!found?.own || !found.parts || open.has(key)) return 0
+    if (level > MOST_NESTED) return 1
+    open.add(key)
+    const depth = 1 + Math.max(0, ...found.parts.map((p) => depthOf(p.inci, level + 1)))
+    open.delete(key)
+    depths.set(key, depth)
+    return depth
   }
-  const circular = parts.find((p) => reaches(p.material, new Set()))
-  return circular ? `${circular.material} contains ${name}, so it cannot be one of its parts.` : null
+  for (const { material } of parts) {
+    const depth = depthOf(material)
+    if (depth === Infinity) return `${material} contains ${name}, so it cannot be one of its parts.`
+    if (depth >= MOST_NESTED) return `${material} holds mixtures ${depth} deep in each other; ${MOST_NESTED} is the most. Make a stock of its substances instead.` // prettier-ignore
+  }
+  return null
 }
 
 /** A formula as the parts of a stock: each line with what it has in it, by percent. */
@@ -81,16 +96,28 @@ export const partsOfFormula = (formula: Formula): OwnPart[] =>
   )
 
 /** A mixture's parts with mixtures of one's own opened up, so that every name is known on another machine too. */
-function openedParts(parts: NonNullable<Material['parts']>, catalogue: Catalogue, depth = 0): OwnPart[] {
-  return parts.flatMap(({ inci, percent }): OwnPart[] => {
+function openedParts(
+  parts: NonNullable<Material['parts']>,
+  catalogue: Catalogue,
+  known = new Map<Material, OwnPart[]>(),
+  above: readonly Material[] = [],
+): OwnPart[] {
+  const sums = new Map<string, number>()
+  const add = (material: string, percent: number) => sums.set(material, (sums.get(material) ?? 0) + percent)
+  for (const { inci, percent } of parts) {
     const found = catalogue.find(inci)
-    if (!found?.own) return [{ material: found?.id ?? inci, percent }]
-    if (!found.parts || depth > 5) return [{ material: found.inci.join(', '), percent }]
-    return openedParts(found.parts, catalogue, depth + 1).map((p) => ({
-      ...p,
-      percent: Number(((p.percent * percent) / 100).toPrecision(10)),
-    }))
-  })
+    if (!found?.own) add(found?.id ?? inci, percent)
+    else if (!found.parts || above.includes(found) || above.length >= MOST_NESTED)
+      add(found.inci.join(', '), percent) // prettier-ignore
+    else {
+      const inner = known.get(found) ?? openedParts(found.parts, catalogue, known, [...above, found])
+      known.set(found, inner)
+      for (const p of inner) add(p.material, (p.percent * percent) / 100)
+    }
+  }
+  return [...sums]
+    .map(([material, percent]) => ({ material, percent: Number(percent.toPrecision(10)) }))
+    .filter((p) => p.percent > 0)
 }
 
 /** The facts of an own material that travel with a formula file. */

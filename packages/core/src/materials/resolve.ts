@@ -1,6 +1,7 @@
 import type { Custom, Line } from '../formula/schema.ts'
 import { SOLUBILITIES, type Material } from './schema.ts'
 import type { Catalogue } from './catalogue.ts'
+import { MOST_NESTED } from './mixtures.ts'
 import { properInci, slug, splitInci } from './names.ts'
 
 /** One substance in a line. `share` is percent of the line as weighed. */
@@ -90,9 +91,21 @@ interface Makeup {
   percent: number
 }
 
+const merge = (shares: SubstanceShare[]) => {
+  const byKey = new Map<string, SubstanceShare>()
+  for (const s of shares) {
+    const seen = byKey.get(s.key)
+    byKey.set(s.key, seen ? { ...seen, share: seen.share + s.share } : s)
+  }
+  return [...byKey.values()]
+}
+
+/** What own mixtures of a catalogue are made of: each is taken apart once, however many others hold it. */
+const mixtures = new WeakMap<Catalogue, Map<Material, SubstanceShare[] | 'open'>>()
+
 /**
- * Parts of a maker's mixture, as supplied, down to substances. A mixture that reaches itself stops at its name. Parts
- * above 100 in all are scaled to 100; what is missing below stays unknown.
+ * Parts of a maker's mixture, as supplied, down to substances. A mixture that reaches itself, or lies deeper than
+ * `MOST_NESTED` others, stops at its name. Parts above 100 in all are scaled to 100; what is missing below stays unknown.
  */
 function mixtureParts(
   parts: readonly { material: string; percent: number }[],
@@ -101,14 +114,33 @@ function mixtureParts(
 ): SubstanceShare[] {
   const sum = parts.reduce((total, part) => total + part.percent, 0)
   const scale = sum > 100 ? 100 / sum : 1
-  return parts.flatMap((part) => {
-    const material = catalogue.find(part.material)
-    const inner =
-      material && depth < MAX_DEPTH
+  return merge(
+    parts.flatMap((part) => {
+      const material = catalogue.find(part.material)
+      const inner = material
         ? substancesOf(material, undefined, catalogue, depth + 1)
         : [{ key: slug(part.material), inci: properInci(part.material), share: 100 }]
-    return inner.map((s) => ({ ...s, share: (s.share * part.percent * scale) / 100 }))
-  })
+      return inner.map((s) => ({ ...s, share: (s.share * part.percent * scale) / 100 }))
+    }),
+  )
+}
+
+/** An own mixture as substances, from memory where it was taken apart before. */
+function ownMixture(material: Material, catalogue: Catalogue, depth: number): SubstanceShare[] {
+  let known = mixtures.get(catalogue)
+  if (!known) mixtures.set(catalogue, (known = new Map()))
+  const seen = known.get(material)
+  if (seen !== undefined && seen !== 'open') return seen
+  const byName = [{ key: slug(material.name), inci: properInci(material.name), share: 100 }]
+  if (seen === 'open' || depth > MOST_NESTED) return byName
+  known.set(material, 'open')
+  const result = mixtureParts(
+    material.parts!.map((p) => ({ material: p.inci, percent: p.percent })),
+    catalogue,
+    depth,
+  )
+  known.set(material, result)
+  return result
 }
 
 function substancesOf(
@@ -119,13 +151,7 @@ function substancesOf(
 ): SubstanceShare[] {
   const parts: Makeup[] | undefined = material.parts
   // One's own mixture is made of materials as they are supplied; a catalogue blend of pure substances.
-  if (parts && material.own) {
-    return mixtureParts(
-      parts.map((p) => ({ material: p.inci, percent: p.percent })),
-      catalogue,
-      depth,
-    )
-  }
+  if (parts && material.own) return ownMixture(material, catalogue, depth)
   if (parts && depth < MAX_DEPTH) {
     return parts.flatMap(({ inci, percent }) => {
       const part = catalogue.find(inci)
@@ -148,15 +174,6 @@ function substancesOf(
       material.solubility.includes('water') ||
       material.solubility[0] === 'dispersible')
   return carriesWater ? [...shares, { ...WATER, share: 100 - active }] : shares
-}
-
-const merge = (shares: SubstanceShare[]) => {
-  const byKey = new Map<string, SubstanceShare>()
-  for (const s of shares) {
-    const seen = byKey.get(s.key)
-    byKey.set(s.key, seen ? { ...seen, share: seen.share + s.share } : s)
-  }
-  return [...byKey.values()]
 }
 
 /**

@@ -1,12 +1,21 @@
 <script setup lang="ts">
 import Toast from 'primevue/toast'
-import { onMounted } from 'vue'
+import { onMounted, watch } from 'vue'
 import { useLibrary } from '../stores/library'
+import { useSafety } from '../stores/safety'
 import Rail from './Rail.vue'
 import StorageNotice from './StorageNotice.vue'
 
 const library = useLibrary()
-onMounted(() => void library.start())
+const safety = useSafety()
+onMounted(async () => {
+  await library.start()
+  await safety.load()
+})
+watch(
+  () => library.records.some((r) => !r.demo),
+  (own) => own && library.ready && void safety.askToPersist(),
+)
 </script>
 
 <template>
@@ -17,6 +26,13 @@ onMounted(() => void library.start())
       <StorageNotice />
       <main id="main" tabindex="-1">
         <RouterView v-if="library.ready" />
+        <div v-else-if="safety.waiting" class="opening" role="alert">
+          <h1>Another tab holds the store</h1>
+          <p>
+            Omblet is open in another tab with an older version, which keeps the store closed to this one.
+            Close that tab; this one goes on by itself.
+          </p>
+        </div>
         <p v-else class="opening muted">Opening your formulas…</p>
       </main>
     </div>
@@ -61,6 +77,8 @@ main {
   outline: none;
 }
 .opening {
+  display: grid;
+  gap: 0.75rem;
   padding: 2rem;
   animation: late 0.2s 0.3s both;
 }

@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import { formatDistanceToNow } from 'date-fns'
-import { computed } from 'vue'
-import { download } from '../components/download'
+import Menu from 'primevue/menu'
+import { useTemplateRef } from 'vue'
 import { notify } from '../components/notify'
-import { useLibrary } from '../stores/library'
+import { useBin } from '../stores/bin'
+import { useSafety } from '../stores/safety'
 import { isDark, setTheme } from './dark'
 import { useToast } from 'primevue/usetoast'
 import { useRoute } from 'vue-router'
 
-const library = useLibrary()
+const safety = useSafety()
+const bin = useBin()
 const route = useRoute()
 const toast = useToast()
 
@@ -18,22 +19,16 @@ const PLACES = [
   { to: '/bench', within: ['/bench'], icon: 'pi pi-stopwatch', label: 'Bench' },
 ]
 
-const backupAge = computed(() =>
-  library.lastBackup
-    ? `Last backup ${formatDistanceToNow(new Date(library.lastBackup), { addSuffix: true })}.`
-    : 'No backup yet.',
-)
-const WEEK = 7 * 864e5
-const overdue = computed(() => {
-  const own = library.records.some((r) => !r.demo)
-  return own && (!library.lastBackup || Date.now() - Date.parse(library.lastBackup) > WEEK)
-})
-
-async function backup() {
-  const text = await library.backupText()
-  download(`omblet-backup-${new Date().toISOString().slice(0, 10)}.json`, text)
-  notify(toast, 'Backup saved to your downloads.')
+async function backup(pictures: boolean) {
+  const result = await safety.backUp(pictures)
+  if ('error' in result) notify(toast, result.error, undefined, 'error')
+  else notify(toast, result.message)
 }
+const ways = useTemplateRef<InstanceType<typeof Menu>>('ways')
+const WAYS = [
+  { label: 'Everything but pictures', icon: 'pi pi-file', command: () => void backup(false) },
+  { label: 'With photographs and papers', icon: 'pi pi-images', command: () => void backup(true) },
+]
 </script>
 
 <template>
@@ -57,11 +52,27 @@ async function backup() {
       </RouterLink>
     </nav>
     <div class="foot">
-      <p class="where">All data stays in this browser. {{ backupAge }}</p>
-      <p v-if="overdue" class="due"><i class="pi pi-clock" aria-hidden="true"></i> A backup is due.</p>
-      <button type="button" class="foot-button" @click="backup">
-        <i class="pi pi-download" aria-hidden="true"></i><span>Back up</span>
-      </button>
+      <p class="where">All data stays in this browser. {{ safety.age.words }}</p>
+      <p v-if="safety.due" class="due"><i class="pi pi-clock" aria-hidden="true"></i> A backup is due.</p>
+      <p v-if="safety.persisted === false" class="where">It may clear them when the disk is full.</p>
+      <div class="pair">
+        <button type="button" class="foot-button" @click="backup(false)">
+          <i class="pi pi-download" aria-hidden="true"></i><span>Back up</span>
+        </button>
+        <button
+          type="button"
+          class="foot-button more"
+          aria-label="What to back up"
+          aria-haspopup="menu"
+          @click="ways?.toggle($event)"
+        >
+          <i class="pi pi-chevron-up" aria-hidden="true"></i>
+        </button>
+        <Menu ref="ways" :model="WAYS" popup />
+      </div>
+      <RouterLink v-if="bin.size > 0" to="/bin" class="foot-button">
+        <i class="pi pi-trash" aria-hidden="true"></i><span>Bin ({{ bin.size }})</span>
+      </RouterLink>
       <button type="button" class="foot-button" @click="setTheme(isDark ? 'light' : 'dark')">
         <i :class="isDark ? 'pi pi-sun' : 'pi pi-moon'" aria-hidden="true"></i
         ><span>{{ isDark ? 'Day colours' : 'Evening colours' }}</span>
@@ -137,6 +148,16 @@ nav {
   font-size: 0.875rem;
   cursor: pointer;
   text-align: left;
+}
+.pair {
+  display: flex;
+}
+.pair > :first-child {
+  flex: 1;
+}
+.more {
+  justify-content: center;
+  padding: 0 0.75rem;
 }
 .rail :focus-visible {
   outline-color: #adc5ea;

@@ -1,20 +1,99 @@
 <script setup lang="ts">
-import { useLibrary } from '../stores/library'
+import Button from 'primevue/button'
+import ProgressBar from 'primevue/progressbar'
+import { computed } from 'vue'
+import { useRoute } from 'vue-router'
 import Notice from '../components/Notice.vue'
+import { useEditor } from '../stores/editor'
+import { useFiles } from '../stores/files'
+import { useLibrary } from '../stores/library'
+import { lostPart, update } from './update'
 
+/** What stands above every page: trouble with the store, what is not stored, work with files, a new version. */
 const library = useLibrary()
+const files = useFiles()
+const editor = useEditor()
+const route = useRoute()
+const reload = () => location.reload()
+
+const waiting = computed(
+  () =>
+  [...editor.drafts].filter(([id]) => id !== editor.id).map(([id, d]) => ({ id, name: d.formula.name || 'Unnamed formula', why: d.state })), // prettier-ignore
+)
+const WHY = {
+  failed: 'is not stored yet; it is tried again by itself.',
+  conflict: 'was changed in another tab too; choose which to keep.',
+  gone: 'was deleted in another tab; what you changed is not stored.',
+}
+/** A new version never comes in the middle of a batch. */
+const offer = computed(() => update.ready && !/^\/bench\/[^/]+$/.test(route.path))
 </script>
 
 <template>
-  <Notice v-if="library.storageProblem" kind="stop" class="storage">{{ library.storageProblem }}</Notice>
+  <div class="notices">
+    <Notice v-if="library.trouble === 'newer'" kind="stop">
+      A newer Omblet has written this store, from another tab. This page is the older one: nothing is lost,
+      reload it to go on.
+      <template #actions><Button label="Reload" size="small" @click="reload" /></template>
+    </Notice>
+    <Notice v-else-if="library.storageProblem" kind="stop">{{ library.storageProblem }}</Notice>
+    <Notice v-for="d in waiting" :key="d.id" kind="stop">
+      {{ d.name }} {{ WHY[d.why] }}
+      <template #actions>
+        <RouterLink :to="`/formulas/${d.id}`">Look at it</RouterLink>
+      </template>
+    </Notice>
+    <Notice v-if="lostPart" kind="stop">
+      A part of Omblet could not be loaded: the server does not answer, or it has a newer version.
+      <template #actions>
+        <Button label="Try again" size="small" @click="lostPart!.again()" />
+        <Button label="Reload" size="small" severity="secondary" outlined @click="reload" />
+      </template>
+    </Notice>
+    <Notice v-if="offer" kind="note">
+      There is a newer Omblet. It is used from the next start, or now.
+      <template #actions>
+        <Button label="Use it now" size="small" @click="update.use()" />
+        <Button label="Later" size="small" severity="secondary" outlined @click="update.ready = false" />
+      </template>
+    </Notice>
+    <div v-if="files.busy" class="busy card" role="status">
+      <span>{{ files.busy.what }}</span>
+      <ProgressBar
+        :value="Math.round(files.busy.done * 100)"
+        :show-value="false"
+        :aria-label="files.busy.what"
+      />
+      <Button label="Stop" size="small" severity="secondary" outlined @click="files.stop()" />
+    </div>
+  </div>
 </template>
 
 <style scoped>
-.storage {
-  margin: 0.75rem 1rem 0;
+.notices {
+  display: grid;
+  gap: 0.5rem;
+  padding: 0.75rem 1rem 0;
+}
+.notices:not(:has(> *)) {
+  display: none;
+}
+.busy {
+  display: grid;
+  grid-template-columns: minmax(0, auto) minmax(6rem, 1fr) auto;
+  align-items: center;
+  gap: 0.75rem;
+  padding: 0.5rem 0.875rem;
+  overflow-wrap: anywhere;
+  animation: late 0.2s 0.6s both;
+}
+@keyframes late {
+  from {
+    opacity: 0;
+  }
 }
 @media print {
-  .storage {
+  .notices {
     display: none;
   }
 }

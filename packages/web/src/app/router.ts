@@ -77,6 +77,7 @@ export const router = createRouter({
       component: () => import('../features/shelf/MaterialPage.vue'),
       props: true,
     },
+    { path: '/bin', name: 'bin', component: () => import('../features/bin/BinPage.vue') },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./NowherePage.vue') },
   ],
 })

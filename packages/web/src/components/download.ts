@@ -20,7 +20,8 @@ export async function downloadSpreadsheet(name: string, rows: Rows) {
   hand(`${name}.xlsx`, blob)
 }
 
-function hand(name: string, blob: Blob) {
+/** Hands a blob to the browser as a file. */
+export function hand(name: string, blob: Blob) {
   const url = URL.createObjectURL(blob)
   const link = document.createElement('a')
   link.href = url
@@ -40,3 +41,22 @@ export const fileName = (name: string, ending: string) =>
       .slice(0, 60)
       .toLowerCase() || 'formula'
   }${ending}`
+
+/** Whether this browser can hand a file to another application, as phones do. */
+export const canShareFiles = () => {
+  try {
+    return typeof navigator.canShare === 'function' && navigator.canShare({ files: [shared('a.json', 'x')] })
+  } catch {
+    return false
+  }
+}
+/** Browsers share plain text and refuse JSON; the name keeps telling what it is. */
+const shared = (name: string, content: string | Blob) =>
+  new File([content], `${name}.txt`, { type: 'text/plain' })
+
+/** Shares a file; resolves without a word where the sharing is called off. */
+export async function share(name: string, content: string | Blob) {
+  await navigator.share({ files: [shared(name, content)], title: name }).catch((error: unknown) => {
+    if (!(error instanceof DOMException && error.name === 'AbortError')) throw error
+  })
+}

@@ -1,16 +1,22 @@
-import type { BatchFile, BatchHead, BenchEvent } from '@omblet/core'
-import { openStore } from './db'
-import type { PhotoRecord } from './schema'
+import type { BatchHead, BenchEvent } from '@omblet/core'
+import { toBin } from './bin'
+import { openStore, whole } from './db'
+import type { EventRecord, PhotoRecord } from './schema'
 
 /** Another tab has written an event of this number already. */
 export class EventTaken extends Error {}
+/** The batch, or the entry before this one, is not there any more: it was deleted elsewhere. */
+export class BatchGone extends Error {}
 
 export async function listBatches(): Promise<BatchHead[]> {
   const db = await openStore()
   return (await db.getAllFromIndex('batches', 'lastAt')).reverse()
 }
+export const getHead = async (id: string): Promise<BatchHead | undefined> =>
+  (await openStore()).get('batches', id)
 
-const ofBatch = (id: string, from = 0) => IDBKeyRange.bound([id, from], [id, Infinity])
+export const ofBatch = (id: string, from = 0) => IDBKeyRange.bound([id, from], [id, Infinity])
+const picturesOf = (id: string) => IDBKeyRange.bound([id], [id, []])
 
 /** A batch with everything that happened to it, in order; null where there is none. */
 export async function getBatch(id: string): Promise<{ head: BatchHead; events: BenchEvent[] } | null> {
@@ -27,81 +33,90 @@ export async function getBatch(id: string): Promise<{ head: BatchHead; events: B
 export const eventsFrom = async (id: string, from: number): Promise<BenchEvent[]> =>
   (await (await openStore()).getAll('events', ofBatch(id, from))).map((r) => r.event)
 
+/** What an event takes from a lot; with `back`, what the entry of that number took is given back. */
+export interface LotUse {
+  lot: string
+  grams: number
+  back?: number
+}
+
 /**
  * Writes one event, the head that follows from it, and what it takes from a lot, all or none, and only then resolves.
- * An event is never changed: rejects with `EventTaken` where its number is in use.
+ * An event is never changed, and never without the one before it: rejects with `EventTaken` where its number is in use,
+ * and with `BatchGone` where the batch was deleted. A lot never gives more than it holds, nor gets back more than it gave.
  */
-export async function appendEvent(
-  head: BatchHead,
-  event: BenchEvent,
-  use: { lot: string; grams: number } | null,
-): Promise<void> {
+export async function appendEvent(head: BatchHead, event: BenchEvent, use: LotUse | null): Promise<void> {
   const db = await openStore()
   const tx = db.transaction(['batches', 'events', 'lots'], 'readwrite', { durability: 'strict' })
-  if (await tx.objectStore('events').getKey([head.id, event.n])) {
-    await tx.done
-    throw new EventTaken()
-  }
-  const writes: Promise<unknown>[] = [
-    tx.objectStore('events').add({ batch: head.id, n: event.n, event }),
-    tx.objectStore('batches').put(head),
-  ]
-  const lot = use ? await tx.objectStore('lots').get(use.lot) : undefined
-  if (use && lot) {
-    const leftGrams = Math.max(0, Number((lot.leftGrams - use.grams).toFixed(6)))
-    writes.push(tx.objectStore('lots').put({ ...lot, leftGrams }))
-  }
-  await Promise.all([...writes, tx.done])
+  await whole(tx, async (put) => {
+    const events = tx.objectStore('events')
+    if (await events.getKey([head.id, event.n])) throw new EventTaken()
+    if (event.n > 0) {
+      const there = await tx.objectStore('batches').getKey(head.id)
+      if (!there || !(await events.getKey([head.id, event.n - 1]))) throw new BatchGone()
+    }
+    const record: EventRecord = { batch: head.id, n: event.n, event }
+    const lot = use ? await tx.objectStore('lots').get(use.lot) : undefined
+    if (use && lot) {
+      const gave = use.back === undefined ? undefined : (await events.get([head.id, use.back]))?.taken
+      const grams = gave === undefined ? use.grams : -gave
+      const taken = Number(Math.min(lot.leftGrams, grams).toFixed(6))
+      if (taken !== grams || gave !== undefined) record.taken = taken
+      put(tx.objectStore('lots').put({ ...lot, leftGrams: Number((lot.leftGrams - taken).toFixed(6)) }))
+    }
+    put(events.add(record))
+    put(tx.objectStore('batches').put(head))
+  })
 }
 
-/**
- * What a file brings to a batch that is here: nothing, more of the same, or another course of things, which must not
- * change what is here.
- */
-export function brings(
-  here: readonly BenchEvent[],
-  file: readonly BenchEvent[],
-): 'nothing' | 'more' | 'another' {
-  const same = here.every((e, i) => i >= file.length || happenedWith(e, file[i]!))
-  return !same ? 'another' : file.length > here.length ? 'more' : 'nothing'
-}
-/** The same event: what happened at that moment. Shapes may differ where a file fills in what was left out. */
-const happenedWith = (x: BenchEvent, y: BenchEvent) => x.at === y.at && x.type === y.type && x.step === y.step
-
-/** The same batch under a name of its own, beside the one that is here. */
-export const besides = (file: BatchFile, id: string): BatchFile => ({
-  ...file,
-  batch: { ...file.batch, id, code: `${file.batch.code}-copy` },
-})
-
-/** Puts a whole batch in. */
-export async function putBatch(file: BatchFile, head: BatchHead, photos: readonly PhotoRecord[]) {
+/** Moves a batch with its events and photographs to the bin; gives back where it lies there, null where nothing was. */
+export async function deleteBatch(id: string, now: string, makeId: () => string): Promise<string | null> {
   const db = await openStore()
-  const tx = db.transaction(['batches', 'events', 'photos'], 'readwrite')
-  await Promise.all([
-    tx.objectStore('batches').put(head),
-    ...file.events.map((event) => tx.objectStore('events').put({ batch: head.id, n: event.n, event })),
-    ...photos.map((photo) => tx.objectStore('photos').put(photo)),
-    tx.done,
-  ])
+  const tx = db.transaction(['batches', 'events', 'pictures', 'bin'], 'readwrite')
+  return whole(tx, async (put) => {
+    const head = (await tx.objectStore('batches').get(id)) ?? null
+    const events = await tx.objectStore('events').getAll(ofBatch(id))
+    const photos = await tx.objectStore('pictures').getAll(picturesOf(id))
+    if (!head && events.length === 0) return null
+    const bin = toBin({ kind: 'batch', head, events, photos }, head?.name ?? 'What is left of a batch', now, makeId) // prettier-ignore
+    put(tx.objectStore('bin').put(bin))
+    put(tx.objectStore('batches').delete(id))
+    put(tx.objectStore('events').delete(ofBatch(id)))
+    put(tx.objectStore('pictures').delete(picturesOf(id)))
+    return bin.id
+  })
 }
 
-/** Deletes a batch with its events and photographs, and gives back what is needed to undo it. */
-export async function deleteBatch(id: string) {
+/** Entries whose batch is gone, or a batch whose entries are: what an earlier Omblet could leave behind. */
+export interface Orphan {
+  id: string
+  head: BatchHead | null
+  events: BenchEvent[]
+}
+export async function listOrphans(): Promise<Orphan[]> {
   const db = await openStore()
-  const tx = db.transaction(['batches', 'events', 'photos'], 'readwrite')
-  const head = await tx.objectStore('batches').get(id)
-  const events = (await tx.objectStore('events').getAll(ofBatch(id))).map((r) => r.event)
-  const photos = await tx.objectStore('photos').index('batch').getAll(id)
-  await tx.objectStore('batches').delete(id)
-  await tx.objectStore('events').delete(ofBatch(id))
-  for (const photo of photos) await tx.objectStore('photos').delete(photo.id)
-  await tx.done
-  return head ? { head, events, photos } : null
+  const tx = db.transaction(['batches', 'events'])
+  const heads = new Set(await tx.objectStore('batches').getAllKeys())
+  const found = new Set<string>()
+  const begun = new Set<string>()
+  const events = tx.objectStore('events')
+  for (let cursor = await events.openKeyCursor(); cursor; cursor = await cursor.continue([cursor.key[0], Infinity])) {
+    const [batch, first] = cursor.key
+    begun.add(batch)
+    if (!heads.has(batch) || first !== 0) found.add(batch)
+  } // prettier-ignore
+  for (const id of heads) if (!begun.has(id)) found.add(id)
+  return Promise.all(
+    [...found].map(async (id) => ({
+      id,
+      head: (await tx.objectStore('batches').get(id)) ?? null,
+      events: (await events.getAll(ofBatch(id))).map((r) => r.event),
+    })),
+  )
 }
 
 export const savePhoto = async (photo: PhotoRecord) => {
-  await (await openStore()).put('photos', photo)
+  await (await openStore()).put('pictures', photo)
 }
 export const photosOf = async (batch: string): Promise<PhotoRecord[]> =>
-  (await openStore()).getAllFromIndex('photos', 'batch', batch)
+  (await openStore()).getAll('pictures', picturesOf(batch))

@@ -1,6 +1,6 @@
-import type { Backup, BatchHead, BenchEvent, Formula } from '@omblet/core'
-import { besides, brings } from './batches'
-import { openStore } from './db'
+import type { Formula } from '@omblet/core'
+import { toBin } from './bin'
+import { openStore, whole } from './db'
 import type { FormulaRecord, VersionRecord } from './schema'
 
 /** Somebody else wrote since this copy was read. */
@@ -57,35 +57,40 @@ export async function saveFormula(
   return record
 }
 
-/** Puts whole records back or adds them, all or none. */
-export async function putRecords(records: readonly FormulaRecord[], versions: readonly VersionRecord[] = []) {
+/** Adds whole records, all or none. */
+export async function putRecords(records: readonly FormulaRecord[]) {
   const db = await openStore()
-  const tx = db.transaction(['formulas', 'versions'], 'readwrite')
-  await Promise.all([
-    ...records.map((record) => tx.objectStore('formulas').put(record)),
-    ...versions.map((version) => tx.objectStore('versions').put(version)),
-    tx.done,
-  ])
+  const tx = db.transaction('formulas', 'readwrite')
+  await whole(tx, async (put) => records.forEach((record) => put(tx.store.put(record))))
 }
 
-/** Deletes formulas with their versions and returns everything needed to undo it. */
-export async function deleteFormulas(ids: readonly string[]) {
+/** Moves formulas with their versions to the bin and gives back where each lies there. */
+export async function deleteFormulas(
+  ids: readonly string[],
+  now: string,
+  makeId: () => string,
+): Promise<string[]> {
   const db = await openStore()
-  const tx = db.transaction(['formulas', 'versions'], 'readwrite')
-  const formulas: FormulaRecord[] = []
-  const versions: VersionRecord[] = []
-  for (const id of ids) {
-    const record = await tx.objectStore('formulas').get(id)
-    if (!record) continue
-    formulas.push(record)
-    await tx.objectStore('formulas').delete(id)
-    for (const version of await tx.objectStore('versions').index('formulaId').getAll(id)) {
-      versions.push(version)
-      await tx.objectStore('versions').delete(version.id)
+  const tx = db.transaction(['formulas', 'versions', 'bin'], 'readwrite')
+  return whole(tx, async (put) => {
+    const bins: string[] = []
+    for (const id of ids) {
+      const formula = await tx.objectStore('formulas').get(id)
+      if (!formula) continue
+      const versions = await tx.objectStore('versions').index('formulaId').getAll(id)
+      const bin = toBin(
+        { kind: 'formula', formula, versions },
+        formula.formula.name || 'Unnamed formula',
+        now,
+        makeId,
+      )
+      put(tx.objectStore('bin').put(bin))
+      put(tx.objectStore('formulas').delete(id))
+      for (const version of versions) put(tx.objectStore('versions').delete(version.id))
+      bins.push(bin.id)
     }
-  }
-  await tx.done
-  return { formulas, versions }
+    return bins
+  })
 }
 
 export async function listVersions(formulaId: string): Promise<VersionRecord[]> {
@@ -122,109 +127,4 @@ export async function getSetting<T>(key: string): Promise<T | undefined> {
 }
 export const setSetting = async (key: string, value: unknown) => {
   await (await openStore()).put('settings', { key, value })
-}
-
-/** Everything, or the formulas of these ids, as a backup. */
-export async function collectBackup(now: string, ids?: readonly string[]): Promise<Backup> {
-  const db = await openStore()
-  const tx = db.transaction(['formulas', 'versions', 'materials', 'lots', 'changes', 'batches', 'events'])
-  const records = (await tx.objectStore('formulas').getAll()).filter((r) => !ids || ids.includes(r.id))
-  const versions = await tx.objectStore('versions').getAll()
-  const materials = await tx.objectStore('materials').getAll()
-  const lots = ids ? [] : await tx.objectStore('lots').getAll()
-  const changes = ids ? [] : await tx.objectStore('changes').getAll()
-  const heads = ids ? [] : await tx.objectStore('batches').getAll()
-  const events = ids ? [] : await tx.objectStore('events').getAll()
-  const byBatch = new Map<string, BenchEvent[]>()
-  for (const { batch, event } of events) {
-    const own = byBatch.get(batch)
-    if (own) own.push(event)
-    else byBatch.set(batch, [event])
-  }
-  return {
-    savedAt: now,
-    formulas: records.map(({ id, createdAt, updatedAt, formula }) => ({
-      id,
-      createdAt,
-      updatedAt,
-      formula,
-      versions: versions
-        .filter((v) => v.formulaId === id)
-        .map((v) => ({ id: v.id, number: v.number, name: v.name, savedAt: v.savedAt, formula: v.formula })),
-    })),
-    materials,
-    lots,
-    changes,
-    batches: heads.flatMap(({ id, code, name, formulaId, who }) => {
-      const own = byBatch.get(id)
-      return own ? [{ batch: { id, code, name, formulaId, who }, events: own, photos: [] }] : []
-    }),
-  }
-}
-
-export interface Restored {
-  added: number
-  same: number
-  copies: number
-}
-
-/**
- * Restores a backup in one transaction. What is here already and equal stays; what is here and differs is kept,
- * and the backup's comes in beside it as a copy with another name.
- */
-export async function restoreBackup(
-  backup: Backup,
-  makeId: () => string,
-  nameCopy: (name: string, taken: string[]) => string,
-  head: (batch: Backup['batches'][number]) => BatchHead,
-): Promise<Restored> {
-  const db = await openStore()
-  const tx = db.transaction(
-    ['formulas', 'versions', 'materials', 'lots', 'changes', 'batches', 'events'],
-    'readwrite',
-  )
-  const formulas = tx.objectStore('formulas')
-  const result: Restored = { added: 0, same: 0, copies: 0 }
-  const names = (await formulas.getAll()).map((r) => r.formula.name)
-  const writes: Promise<unknown>[] = []
-  for (const { id, createdAt, updatedAt, formula, versions } of backup.formulas) {
-    const here = await formulas.get(id)
-    if (here && JSON.stringify(here.formula) === JSON.stringify(formula)) {
-      result.same++
-      continue
-    }
-    const target = here ? makeId() : id
-    const name = here ? nameCopy(formula.name, names) : formula.name
-    names.push(name)
-    writes.push(
-      formulas.put({ id: target, formula: { ...formula, name }, rev: 1, createdAt, updatedAt, demo: false }),
-    )
-    for (const v of versions) {
-      writes.push(tx.objectStore('versions').put({ ...v, id: here ? makeId() : v.id, formulaId: target }))
-    }
-    if (here) result.copies++
-    else result.added++
-  }
-  for (const material of backup.materials) {
-    if (!(await tx.objectStore('materials').get(material.id)))
-      writes.push(tx.objectStore('materials').put(material))
-  }
-  for (const lot of backup.lots) {
-    if (!(await tx.objectStore('lots').get(lot.id))) writes.push(tx.objectStore('lots').put(lot))
-  }
-  for (const change of backup.changes) {
-    if (!(await tx.objectStore('changes').get(change.id))) writes.push(tx.objectStore('changes').put(change))
-  }
-  for (const saved of backup.batches) {
-    const range = IDBKeyRange.bound([saved.batch.id, 0], [saved.batch.id, Infinity])
-    const here = (await tx.objectStore('events').getAll(range)).map((r) => r.event)
-    const what = brings(here, saved.events)
-    if (what === 'nothing') continue
-    const file = what === 'another' ? besides(saved, makeId()) : saved
-    writes.push(tx.objectStore('batches').put(head(file)))
-    for (const event of file.events)
-      writes.push(tx.objectStore('events').put({ batch: file.batch.id, n: event.n, event }))
-  }
-  await Promise.all([...writes, tx.done])
-  return result
 }

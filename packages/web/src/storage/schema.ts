@@ -21,7 +21,7 @@ export interface VersionRecord {
   formula: Formula
 }
 
-/** A file that belongs to a lot. It stays on this device: backups do not carry it. */
+/** A file that belongs to a lot. */
 export interface LotFile {
   lot: string
   name: string
@@ -33,13 +33,31 @@ export interface EventRecord {
   batch: string
   n: number
   event: BenchEvent
+  /** Grams that it really took from a lot, where that held less than was weighed. */
+  taken?: number
 }
 
-/** A photograph of a batch. It stays on this device: backups do not carry it, files of the batch do. */
+/** A photograph of a batch; its key is the batch and its own id, so that two batches never share one. */
 export interface PhotoRecord {
   id: string
   batch: string
   blob: Blob
+}
+
+/** What was deleted, whole, so that it can come back. */
+export type BinContent =
+  | { kind: 'formula'; formula: FormulaRecord; versions: VersionRecord[] }
+  | { kind: 'batch'; head: BatchHead | null; events: EventRecord[]; photos: PhotoRecord[] }
+  | { kind: 'lot'; lot: Lot; file?: LotFile }
+  | { kind: 'material'; material: Material }
+
+export interface BinRecord {
+  id: string
+  name: string
+  deletedAt: string
+  /** When it was first found to be past its days: a clock that was set forward must not empty the bin. */
+  dueSince?: string
+  content: BinContent
 }
 
 export interface OmbletDb extends DBSchema {
@@ -51,7 +69,8 @@ export interface OmbletDb extends DBSchema {
   files: { key: string; value: LotFile }
   batches: { key: string; value: BatchHead; indexes: { lastAt: string } }
   events: { key: [string, number]; value: EventRecord }
-  photos: { key: string; value: PhotoRecord; indexes: { batch: string } }
+  pictures: { key: [string, string]; value: PhotoRecord }
+  bin: { key: string; value: BinRecord }
   settings: { key: string; value: { key: string; value: unknown } }
 }
 
@@ -93,7 +112,16 @@ export const UPGRADES: readonly Upgrade[] = [
   (db) => {
     db.createObjectStore('batches', { keyPath: 'id' }).createIndex('lastAt', 'lastAt')
     db.createObjectStore('events', { keyPath: ['batch', 'n'] })
-    db.createObjectStore('photos', { keyPath: 'id' }).createIndex('batch', 'batch')
+    ;(db as unknown as IDBPDatabase).createObjectStore('photos', { keyPath: 'id' }).createIndex('batch', 'batch') // prettier-ignore
+  },
+  // A bin; photographs are known by their batch too, so that a copy of a batch has its own.
+  async (db, tx) => {
+    db.createObjectStore('bin', { keyPath: 'id' })
+    const pictures = db.createObjectStore('pictures', { keyPath: ['batch', 'id'] })
+    const old = (tx as unknown as IDBPTransaction<unknown, string[], 'versionchange'>).objectStore('photos')
+    for (let cursor = await old.openCursor(); cursor; cursor = await cursor.continue())
+      await pictures.put(cursor.value as PhotoRecord)
+    ;(db as unknown as IDBPDatabase).deleteObjectStore('photos')
   },
 ]
 

@@ -1,5 +1,6 @@
 import type { FactChange, Lot, Material } from '@omblet/core'
-import { openStore } from './db'
+import { toBin } from './bin'
+import { openStore, whole } from './db'
 import type { LotFile } from './schema'
 
 export const listMaterials = async (): Promise<Material[]> => (await openStore()).getAll('materials')
@@ -11,11 +12,33 @@ export const listLots = async (): Promise<Lot[]> => (await openStore()).getAll('
 export const saveLot = async (lot: Lot) => {
   await (await openStore()).put('lots', lot)
 }
-export const deleteLot = async (id: string) => {
-  await (await openStore()).delete('lots', id)
+export const getLot = async (id: string): Promise<Lot | undefined> => (await openStore()).get('lots', id)
+
+/** Moves a lot with its paper to the bin and gives back where it lies there. */
+export async function deleteLot(lot: Lot, name: string, now: string, makeId: () => string): Promise<string> {
+  const db = await openStore()
+  const tx = db.transaction(['lots', 'files', 'bin'], 'readwrite')
+  return whole(tx, async (put) => {
+    const file = await tx.objectStore('files').get(lot.id)
+    const here = (await tx.objectStore('lots').get(lot.id)) ?? lot
+    const bin = toBin({ kind: 'lot', lot: here, ...(file ? { file } : {}) }, name, now, makeId)
+    put(tx.objectStore('bin').put(bin))
+    put(tx.objectStore('lots').delete(lot.id))
+    put(tx.objectStore('files').delete(lot.id))
+    return bin.id
+  })
 }
-export const deleteMaterial = async (id: string) => {
-  await (await openStore()).delete('materials', id)
+
+/** Moves a material of one's own to the bin and gives back where it lies there. */
+export async function deleteMaterial(material: Material, now: string, makeId: () => string): Promise<string> {
+  const db = await openStore()
+  const tx = db.transaction(['materials', 'bin'], 'readwrite')
+  return whole(tx, async (put) => {
+    const bin = toBin({ kind: 'material', material }, material.name, now, makeId)
+    put(tx.objectStore('bin').put(bin))
+    put(tx.objectStore('materials').delete(material.id))
+    return bin.id
+  })
 }
 
 export const listChanges = async (): Promise<FactChange[]> => (await openStore()).getAll('changes')
@@ -30,21 +53,10 @@ export const deleteChange = async (id: string) => {
 export async function putShelf(materials: readonly Material[], lots: readonly Lot[]) {
   const db = await openStore()
   const tx = db.transaction(['materials', 'lots'], 'readwrite')
-  const writes: Promise<unknown>[] = [tx.done]
-  try {
-    for (const m of materials) writes.push(tx.objectStore('materials').put(m))
-    for (const l of lots) writes.push(tx.objectStore('lots').put(l))
-    await Promise.all(writes)
-  } catch (error) {
-    // A record that cannot be stored does not undo the others by itself.
-    for (const write of writes) write.catch(() => undefined)
-    try {
-      tx.abort()
-    } catch {
-      // It was over already.
-    }
-    throw error
-  }
+  await whole(tx, async (put) => {
+    for (const m of materials) put(tx.objectStore('materials').put(m))
+    for (const l of lots) put(tx.objectStore('lots').put(l))
+  })
 }
 
 /** The paper of a lot: a certificate, a data sheet, a photograph. */

@@ -1,10 +1,11 @@
 import type { BatchHead } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import { deleteBatch, listBatches, putBatch } from '../storage/batches'
-import { announce, listen, TAB } from '../storage/channel'
+import { deleteBatch, getHead, listBatches, listOrphans, type Orphan } from '../storage/batches'
+import { announce, listen, makeId } from '../storage/channel'
 import { explainStorage } from '../storage/db'
 import { getSetting, setSetting } from '../storage/formulas'
+import { useBin } from './bin'
 
 /** The list of batches, newest first. */
 export const useBatches = defineStore('batches', () => {
@@ -31,22 +32,33 @@ export const useBatches = defineStore('batches', () => {
     await setSetting('who', name).catch(() => undefined)
   }
 
-  /** Deletes a batch and gives back how to undo it. */
+  /** Batches of which only the entries, or only the name, is left. */
+  const orphans = shallowRef<Orphan[]>([])
+  const loadOrphans = async () => {
+    orphans.value = await listOrphans().catch(() => [])
+  }
+
+  /** Reads one batch again: it may be new, changed or gone. */
+  async function reread(id: string) {
+    const head = await getHead(id).catch(() => null)
+    if (head === null) return
+    const others = heads.value.filter((b) => b.id !== id)
+    heads.value = head ? [...others, head].sort((x, y) => y.lastAt.localeCompare(x.lastAt)) : others
+  }
+
+  /** Moves a batch, or what is left of one, to the bin; gives back how to undo it. */
   async function remove(id: string): Promise<(() => Promise<void>) | null> {
     try {
-      const gone = await deleteBatch(id)
-      announce({ type: 'batch', id, tab: TAB })
-      await load()
-      if (!gone) return null
-      return async () => {
-        const { code, name, formulaId, who: by } = gone.head
-        await putBatch(
-          { batch: { id, code, name, formulaId, who: by }, events: gone.events, photos: [] },
-          gone.head,
-          gone.photos,
-        )
-        await load()
-      }
+      const bin = await deleteBatch(id, new Date().toISOString(), makeId)
+      announce({ type: 'batch', id })
+      await Promise.all([reread(id), useBin().count()])
+      orphans.value = orphans.value.filter((o) => o.id !== id)
+      return bin === null
+        ? null
+        : () =>
+            useBin()
+              .takeBack(bin)
+              .then(() => undefined)
     } catch (error) {
       problem.value = explainStorage(error)
       return null
@@ -54,7 +66,9 @@ export const useBatches = defineStore('batches', () => {
   }
 
   listen((message) => {
-    if (message.type === 'batch' && ready.value) void load()
+    if (!ready.value) return
+    if (message.type === 'batch') void reread(message.id)
+    if (message.type === 'all') void load()
   })
-  return { heads, running, ready, problem, who, load, remember, remove }
+  return { heads, running, ready, problem, who, orphans, load, loadOrphans, reread, remember, remove }
 })

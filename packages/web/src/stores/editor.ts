@@ -4,16 +4,21 @@ import {
   capOf,
   duplicate,
   findAll,
+  Formula as FormulaShape,
+  formulaFault,
   freeName,
-  withIds,
+  fullReason,
+  withKeys,
   type Edit,
   type Formula,
 } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { announce, listen, makeId, TAB } from '../storage/channel'
+import * as z from 'zod'
+import { announce, listen } from '../storage/channel'
 import { explainStorage } from '../storage/db'
 import { ConflictError, getFormula, GoneError, saveFormula } from '../storage/formulas'
+import { forget, keep, kept, keptNames } from '../storage/keepsake'
 import type { FormulaRecord } from '../storage/schema'
 import { useLibrary } from './library'
 import { useMaterials } from './materials'
@@ -26,7 +31,21 @@ interface Step {
   key: string | null
 }
 
-/** The open formula: what it says, what was worked out from it, its undo history and how it is saved. */
+/** A formula whose last changes could not be stored, left for another page. */
+interface Draft {
+  formula: Formula
+  rev: number
+  past: readonly Step[]
+  state: 'failed' | 'conflict' | 'gone'
+}
+const DRAFT = 'formula:'
+const KeptDraft = z.object({ formula: FormulaShape, rev: z.number(), state: z.enum(['failed', 'conflict', 'gone']) }) // prettier-ignore
+const RETRY_MS = 10_000
+
+/**
+ * The open formula: what it says, what was worked out from it, its undo history and how it is saved. Changes that cannot
+ * be stored stay here when another formula is opened, over a reload too, are named, and are tried again.
+ */
 export const useEditor = defineStore('editor', () => {
   const materials = useMaterials()
   const library = useLibrary()
@@ -38,6 +57,10 @@ export const useEditor = defineStore('editor', () => {
   const state = ref<SaveState>('saved')
   const problem = ref<string | null>(null)
   const elsewhere = shallowRef<FormulaRecord | null>(null)
+  /** Why the last edit was not made: what it would have made could not be read again. */
+  const refused = ref<string | null>(null)
+  /** Formulas with changes that are not stored, apart from the open one. */
+  const drafts = shallowRef<ReadonlyMap<string, Draft>>(new Map())
   let rev = 0
   let saving: Promise<void> | null = null
   let dirty = false
@@ -49,23 +72,79 @@ export const useEditor = defineStore('editor', () => {
   const canUndo = computed(() => past.value.length > 0)
   const canRedo = computed(() => future.value.length > 0)
 
-  /** Opens a stored formula; false when there is none of that id. */
+  /** What an earlier page of this tab could not store. */
+  function takeUpKept() {
+    const found = keptNames(DRAFT).flatMap((name): [string, Draft][] => {
+      const draft = kept(DRAFT + name, (value) => KeptDraft.safeParse(value).data ?? null)
+      return draft ? [[name, { ...draft, formula: withKeys(draft.formula), past: [] }]] : []
+    })
+    if (found.length > 0) drafts.value = new Map([...found, ...drafts.value])
+  }
+  takeUpKept()
+
+  function setDraft(of: string, draft: Draft | null) {
+    const next = new Map(drafts.value)
+    if (draft) {
+      next.set(of, draft)
+      keep(DRAFT + of, { formula: draft.formula, rev: draft.rev, state: draft.state })
+    } else {
+      next.delete(of)
+      forget(DRAFT + of)
+    }
+    drafts.value = next
+  }
+
+  /** Lays the open formula aside where its last changes are not stored. */
+  function layAside() {
+    if (!id.value || !formula.value || !dirty) return
+    const now = state.value === 'conflict' || state.value === 'gone' ? state.value : 'failed'
+    setDraft(id.value, { formula: formula.value, rev, past: past.value, state: now })
+  }
+
+  /** How the last opening went, and why the store would not tell. */
+  const opening = shallowRef<{ id: string; how: 'opening' | 'here' | 'missing' | 'refused'; why: string }>({ id: '', how: 'opening', why: '' }) // prettier-ignore
+
+  /** Opens a stored formula; how that went stands in `opening`. */
   async function open(wanted: string): Promise<boolean> {
+    opening.value = { id: wanted, how: 'opening', why: '' }
+    let found = false
+    try {
+      found = await openStored(wanted)
+      opening.value = { id: wanted, how: found ? 'here' : 'missing', why: '' }
+    } catch (error) {
+      opening.value = { id: wanted, how: 'refused', why: explainStorage(error) }
+    }
+    return found
+  }
+
+  /** False when there is none of that id; rejects with the store's error where it cannot tell. */
+  async function openStored(wanted: string): Promise<boolean> {
     if (id.value === wanted && formula.value && state.value !== 'gone') return true
     await flush()
-    const record = library.unstored.get(wanted) ?? (await getFormula(wanted))
-    if (!record) return false
-    id.value = record.id
-    rev = record.rev
-    formula.value = withIds(record.formula, makeId)
-    past.value = []
+    layAside()
+    const draft = drafts.value.get(wanted)
+    const record = library.unstored.get(wanted) ?? (await getFormula(wanted).catch((error: unknown) => {
+      if (!draft) throw error
+      return undefined
+    })) // prettier-ignore
+    if (!record && !draft) return false
+    id.value = wanted
+    rev = draft?.rev ?? record!.rev
+    formula.value = withKeys(draft?.formula ?? record!.formula)
+    past.value = draft?.past ?? []
     future.value = []
     lastKey = null
-    dirty = false
+    dirty = draft !== undefined
     elsewhere.value = null
     state.value = 'saved'
     problem.value = null
-    if (rev === 0) {
+    refused.value = null
+    if (draft) {
+      setDraft(wanted, null)
+      state.value = draft.state === 'gone' && !record ? 'gone' : 'saving'
+      keep(DRAFT + wanted, { formula: draft.formula, rev, state: draft.state })
+      await save()
+    } else if (rev === 0) {
       dirty = true
       await save()
     }
@@ -75,17 +154,24 @@ export const useEditor = defineStore('editor', () => {
   function change(next: Formula, key: string | null) {
     const current = formula.value
     if (!current || next === current) return
+    const whole = withKeys(next, true)
+    refused.value = formulaFault(whole)
+    if (refused.value !== null) return
     if (key === null || key !== lastKey) past.value = [...past.value, { formula: current, key }]
     lastKey = key
     future.value = []
-    formula.value = withIds(next, makeId)
+    formula.value = whole
     dirty = true
     void save()
   }
 
   /** One edit as one undoable step; edits of one `key` in a row are one step together. */
   const apply = (edit: Edit, key: string | null = null) => {
-    if (formula.value) change(applyEdit(formula.value, edit), key)
+    if (!formula.value) return
+    const full = edit.type === 'add-line' ? 'line' : edit.type === 'add-phase' ? 'phase' : null
+    const why = full && fullReason(formula.value, full)
+    if (why) refused.value = why
+    else change(applyEdit(formula.value, edit), key)
   }
   const replace = (next: Formula) => change(next, null)
   /** Ends a run of keyed edits, so that the next one is a step of its own. */
@@ -123,12 +209,16 @@ export const useEditor = defineStore('editor', () => {
     try {
       const record = await saveFormula(id.value, sent, rev, new Date().toISOString())
       rev = record.rev
-      if (!dirty) state.value = 'saved'
+      if (!dirty) {
+        state.value = 'saved'
+        forget(DRAFT + record.id)
+      }
       library.note(record)
       problem.value = null
-      announce({ type: 'saved', id: record.id, tab: TAB })
+      announce({ type: 'formula', id: record.id })
     } catch (error) {
       dirty = true
+      keep(DRAFT + id.value, { formula: sent, rev, state: 'failed' })
       if (error instanceof ConflictError) {
         elsewhere.value = error.current
         state.value = 'conflict'
@@ -137,6 +227,7 @@ export const useEditor = defineStore('editor', () => {
       } else {
         state.value = 'failed'
         problem.value = explainStorage(error)
+        setTimeout(() => void tryAgain(), RETRY_MS)
       }
     }
   }
@@ -159,15 +250,37 @@ export const useEditor = defineStore('editor', () => {
     await saving
   }
 
+  /** Room may have come back: stores what waits, here and laid aside. What is in conflict waits for a choice. */
+  async function tryAgain() {
+    if (state.value === 'failed') await save()
+    for (const [of, draft] of drafts.value) {
+      if (draft.state !== 'failed') continue
+      try {
+        const record = await saveFormula(of, draft.formula, draft.rev, new Date().toISOString())
+        library.note(record)
+        announce({ type: 'formula', id: of })
+        setDraft(of, null)
+      } catch (error) {
+        if (error instanceof ConflictError) setDraft(of, { ...draft, state: 'conflict' })
+        else if (error instanceof GoneError) setDraft(of, { ...draft, state: 'gone' })
+        else {
+          setTimeout(() => void tryAgain(), RETRY_MS)
+          return
+        }
+      }
+    }
+  }
+
   function adopt(record: FormulaRecord) {
     if (formula.value) past.value = [...past.value, { formula: formula.value, key: null }]
     future.value = []
     lastKey = null
     rev = record.rev
-    formula.value = withIds(record.formula, makeId)
+    formula.value = withKeys(record.formula)
     dirty = false
     elsewhere.value = null
     state.value = 'saved'
+    forget(DRAFT + record.id)
   }
 
   /** Takes what the other tab wrote; what stood here stays one undo away. */
@@ -180,10 +293,9 @@ export const useEditor = defineStore('editor', () => {
     const mine = formula.value
     if (!mine) return null
     const name = freeName(mine.name, library.names)
-    const copyId = await library.create(duplicate(mine, name, makeId))
-    if (copyId && elsewhere.value) adopt(elsewhere.value)
-    else if (copyId) state.value = 'saved'
-    return copyId
+    const made = await library.create(duplicate(mine, name))
+    if (made.stored && elsewhere.value) adopt(elsewhere.value)
+    return made.stored ? made.id : null
   }
 
   /** Stores a formula again that another tab deleted. */
@@ -195,17 +307,22 @@ export const useEditor = defineStore('editor', () => {
   }
 
   listen(async (message) => {
-    if (message.type === 'library' || message.id !== id.value) return
-    if (message.type === 'deleted') {
-      state.value = 'gone'
-      return
-    }
-    if (dirty || saving) return
-    const record = await getFormula(message.id)
-    if (record && record.rev > rev && !dirty) adopt(record)
+    if (message.type !== 'all' && !(message.type === 'formula' && message.id === id.value)) return
+    const open = id.value
+    if (!open || saving || state.value === 'conflict') return
+    const record = await getFormula(open).catch(() => null)
+    if (record === null || id.value !== open) return
+    if (!record) {
+      if (rev > 0) state.value = 'gone'
+    } else if (state.value === 'gone' && !dirty) adopt(record)
+    else if (record.rev > rev && !dirty) adopt(record)
   })
 
   addEventListener('pagehide', () => void save())
+  addEventListener('visibilitychange', () => document.visibilityState === 'visible' && void tryAgain())
+  addEventListener('beforeunload', (event) => {
+    if (drafts.value.size > 0 || dirty || saving) event.preventDefault()
+  })
 
   return {
     id,
@@ -215,6 +332,9 @@ export const useEditor = defineStore('editor', () => {
     caps,
     state,
     problem,
+    refused,
+    opening,
+    drafts,
     elsewhere,
     canUndo,
     canRedo,
@@ -226,6 +346,7 @@ export const useEditor = defineStore('editor', () => {
     redo,
     flush,
     save,
+    tryAgain,
     takeOther,
     keepAsCopy,
     storeAgain,

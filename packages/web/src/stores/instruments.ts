@@ -11,6 +11,7 @@ import {
   type SimBench,
 } from '@omblet/core'
 import { defineStore } from 'pinia'
+import { steadyNow } from '../clock/steady'
 import { reactive, shallowRef } from 'vue'
 import * as z from 'zod'
 import { plain } from '../components/design'
@@ -87,7 +88,7 @@ export const useInstruments = defineStore('instruments', () => {
     let wasLost = false
     source.open({
       line(text) {
-        const shown = follower.take(text, Date.now())
+        const shown = follower.take(text, steadyNow())
         if (shown === null) return
         state.fault = shown === 'fault'
         state.shown = shown === 'fault' ? null : shown

@@ -3,93 +3,127 @@ import {
   countFindings,
   duplicate,
   findAll,
+  formulaFault,
   freeName,
   isCaution,
-  withIds,
-  writeBackup,
+  withKeys,
   writeFormula,
   type Formula,
-  type Imported,
-  readFile,
-  ReadError,
 } from '@omblet/core'
 import { defineStore } from 'pinia'
-import { computed, shallowRef } from 'vue'
-import { announce, listen, makeId, TAB } from '../storage/channel'
-import { explainStorage } from '../storage/db'
-import {
-  collectBackup,
-  deleteFormulas,
-  getSetting,
-  listFormulas,
-  putRecords,
-  restoreBackup,
-  saveFormula,
-  setSetting,
-  type Restored,
-} from '../storage/formulas'
-import type { FormulaRecord, VersionRecord } from '../storage/schema'
+import { computed, shallowRef, triggerRef } from 'vue'
+import { announce, listen, makeId } from '../storage/channel'
+import { explainStorage, troubleOf, type StorageTrouble } from '../storage/db'
+import { deleteFormulas, getFormula, getSetting, listFormulas, putRecords, saveFormula, setSetting } from '../storage/formulas' // prettier-ignore
+import type { FormulaRecord } from '../storage/schema'
+import { useBin } from './bin'
 import { useLots } from './lots'
 import { useMaterials } from './materials'
 
+/** What a card shows of a formula beside its name. */
 export interface Summary {
-  record: FormulaRecord
   counts: { stop: number; check: number; note: number }
   layers: { role: string; letter: string; percent: number }[]
-  /** Words that a search looks through. */
-  words: string
   lines: number
 }
 
-/** What became of an imported file: a sentence, and where to go. */
-export type Taken = { message: string; id?: string; batch?: string } | { error: string }
+export interface Made {
+  id: string
+  name: string
+  stored: boolean
+}
 
 const now = () => new Date().toISOString()
+/** Milliseconds of work between two breaths. */
+const SLICE_MS = 10
 
 export const useLibrary = defineStore('library', () => {
   const materials = useMaterials()
   const records = shallowRef<FormulaRecord[]>([])
   const ready = shallowRef(false)
   const storageProblem = shallowRef<string | null>(null)
-  const lastBackup = shallowRef<string | null>(null)
-  let cache = new WeakMap<Formula, Omit<Summary, 'record'>>()
-  let cachedFor = materials.catalogue
+  const trouble = shallowRef<StorageTrouble | null>(null)
   /** Formulas that the browser would not store: they live until the page is left. */
   const unstored = new Map<string, FormulaRecord>()
 
-  function summarise(record: FormulaRecord): Summary {
-    if (cachedFor !== materials.catalogue) {
-      cachedFor = materials.catalogue
-      cache = new WeakMap()
-    }
-    let rest = cache.get(record.formula)
-    if (!rest) {
-      const a = assess(record.formula, materials.catalogue)
+  /** Worked out when a card first needs it, and kept as long as formula and catalogue stay. */
+  const known = shallowRef(new WeakMap<Formula, Summary>())
+  let knownFor = materials.catalogue
+  function fresh() {
+    if (knownFor === materials.catalogue) return
+    knownFor = materials.catalogue
+    known.value = new WeakMap()
+    words = new WeakMap()
+  }
+  function summaryOf({ formula }: FormulaRecord): Summary {
+    fresh()
+    let summary = known.value.get(formula)
+    if (!summary) {
+      const a = assess(formula, materials.catalogue)
       const findings = findAll(a)
-      rest = {
+      summary = {
         counts: countFindings(findings.filter((f) => !isCaution(f) || f.severity !== 'note')),
         layers: a.phases.map(({ role, letter, percent }) => ({ role, letter, percent })),
-        words: [record.formula.name, ...a.lines.map((l) => `${l.label} ${l.material?.inci.join(' ') ?? ''}`)]
-          .join(' ')
-          .toLowerCase(),
         lines: a.lines.length,
       }
-      cache.set(record.formula, rest)
+      known.value.set(formula, summary)
     }
-    return { record, ...rest }
+    return summary
+  }
+  /** The summary where it was worked out already. */
+  const summaryIfKnown = ({ formula }: FormulaRecord) => known.value.get(formula) ?? null
+
+  /** Works out the summaries of all formulas, a little at a time, so that they can be told apart by their state. */
+  let counting: Promise<void> | null = null
+  const countAll = () =>
+    (counting ??= (async () => {
+      fresh()
+      let since = performance.now()
+      for (const record of records.value) {
+        if (known.value.has(record.formula)) continue
+        summaryOf(record)
+        if (performance.now() - since < SLICE_MS) continue
+        triggerRef(known)
+        await new Promise((resolve) => setTimeout(resolve))
+        since = performance.now()
+      }
+      triggerRef(known)
+      counting = null
+    })())
+
+  /** Words that a search looks through. */
+  let words = new WeakMap<Formula, string>()
+  function wordsOf({ formula }: FormulaRecord): string {
+    fresh()
+    let text = words.get(formula)
+    if (text === undefined) {
+      const names = formula.phases.flatMap((p) =>
+        p.lines.map((l) => {
+          const m = materials.catalogue.find(l.material)
+          return m ? `${m.name} ${m.inci.join(' ')}` : l.material
+        }),
+      )
+      text = [formula.name, ...names].join(' ').toLowerCase()
+      words.set(formula, text)
+    }
+    return text
   }
 
-  const summaries = computed(() => records.value.map(summarise))
   const hasDemo = computed(() => records.value.some((r) => r.demo))
   const names = computed(() => records.value.map((r) => r.formula.name))
 
+  function failed(error: unknown) {
+    storageProblem.value = explainStorage(error)
+    trouble.value = troubleOf(error)
+  }
   async function refresh() {
     try {
-      records.value = await listFormulas()
+      records.value = [...unstored.values(), ...(await listFormulas())]
       storageProblem.value = null
+      trouble.value = null
     } catch (error) {
-      storageProblem.value = explainStorage(error)
-      records.value = [...unstored.values()]
+      failed(error)
+      if (records.value.length === 0) records.value = [...unstored.values()]
     }
   }
 
@@ -98,18 +132,30 @@ export const useLibrary = defineStore('library', () => {
     unstored.delete(record.id)
     records.value = [record, ...records.value.filter((r) => r.id !== record.id)]
   }
+  /** Reads one formula again: it may be new, changed or gone. */
+  async function reread(id: string) {
+    const record = await getFormula(id).catch(() => null)
+    if (record === null) return
+    if (record) note(record)
+    else records.value = records.value.filter((r) => r.id !== id || unstored.has(id))
+  }
 
   /** First visit: an empty store that never held anything gets the examples. */
   async function start() {
-    await Promise.all([materials.load(), useLots().load()])
-    await refresh()
-    if (storageProblem.value === null) {
-      lastBackup.value = (await getSetting<string>('lastBackup')) ?? null
-      const seen = await getSetting<boolean>('demoOffered')
-      if (!seen && records.value.length === 0) await loadDemo()
-      else if (!seen) await setSetting('demoOffered', true)
+    try {
+      await Promise.all([materials.load(), useLots().load()])
+      await refresh()
+      if (storageProblem.value === null) {
+        const seen = await getSetting<boolean>('demoOffered')
+        if (!seen && records.value.length === 0) await loadDemo()
+        else if (!seen) await setSetting('demoOffered', true)
+        void useBin().sweep()
+      }
+    } catch (error) {
+      failed(error)
+    } finally {
+      ready.value = true
     }
-    ready.value = true
   }
 
   async function loadDemo() {
@@ -117,120 +163,92 @@ export const useLibrary = defineStore('library', () => {
     const at = Date.now()
     const demo = demoFormulas().map((formula, i): FormulaRecord => {
       const stamp = new Date(at - i * 36e5 * 7).toISOString()
-      return {
-        id: makeId(),
-        formula: withIds(formula, makeId),
-        rev: 1,
-        createdAt: stamp,
-        updatedAt: stamp,
-        demo: true,
-      }
+      return { id: makeId(), formula, rev: 1, createdAt: stamp, updatedAt: stamp, demo: true }
     })
-    await putRecords(demo)
+    try {
+      await putRecords(demo)
+    } catch (error) {
+      // They can be looked at even where they cannot be kept.
+      for (const record of demo) unstored.set(record.id, { ...record, rev: 0 })
+      records.value = [...unstored.values()]
+      failed(error)
+      return
+    }
     await setSetting('demoOffered', true)
     await refresh()
-    announce({ type: 'library', tab: TAB })
+    announce({ type: 'all' })
   }
 
-  const guard = async <T>(work: () => Promise<T>): Promise<T | null> => {
+  /** Stores a new formula; without storage it is kept in memory, and the problem is said. */
+  async function create(formula: Formula): Promise<Made> {
+    const id = makeId()
+    const made = withKeys({ ...formula, name: freeName(formula.name, names.value) })
+    const fault = formulaFault(made)
+    if (fault) throw new Error(`This formula cannot be stored: ${fault}`)
+    const { name } = made
     try {
-      const value = await work()
-      await refresh()
-      announce({ type: 'library', tab: TAB })
-      return value
+      note(await saveFormula(id, made, 0, now()))
+      storageProblem.value = null
+      trouble.value = null
+      announce({ type: 'formula', id })
+      return { id, name, stored: true }
     } catch (error) {
-      storageProblem.value = explainStorage(error)
+      failed(error)
+      unstored.set(id, { id, formula: made, rev: 0, createdAt: now(), updatedAt: now(), demo: false })
+      records.value = [...unstored.values(), ...records.value.filter((r) => !unstored.has(r.id))]
+      return { id, name, stored: false }
+    }
+  }
+
+  const copy = async (record: FormulaRecord) =>
+    (await create(duplicate(record.formula, record.formula.name))).id
+
+  /** Moves formulas to the bin; gives back how to undo it, null where they could not be. */
+  async function remove(ids: readonly string[]): Promise<(() => Promise<void>) | null> {
+    try {
+      ids.forEach((id) => unstored.delete(id))
+      const bins = await deleteFormulas(ids, now(), makeId)
+      records.value = records.value.filter((r) => !ids.includes(r.id))
+      ids.forEach((id) => announce({ type: 'formula', id }))
+      const bin = useBin()
+      await bin.count()
+      return async () => {
+        for (const id of bins) await bin.takeBack(id)
+      }
+    } catch (error) {
+      failed(error)
       return null
     }
   }
 
-  /** Stores a new formula and returns its id; without storage it is kept in memory, and the problem is said. */
-  async function create(formula: Formula): Promise<string> {
-    const id = makeId()
-    const made = withIds({ ...formula, name: freeName(formula.name, names.value) }, makeId)
-    const stored = await guard(async () => saveFormula(id, made, 0, now()))
-    if (!stored) {
-      unstored.set(id, { id, formula: made, rev: 0, createdAt: now(), updatedAt: now(), demo: false })
-      records.value = [...unstored.values(), ...records.value.filter((r) => !unstored.has(r.id))]
-    }
-    return id
-  }
-
-  const copy = (record: FormulaRecord) => create(duplicate(record.formula, record.formula.name, makeId))
-
-  const remove = (ids: readonly string[]) =>
-    guard(async () => {
-      const gone = await deleteFormulas(ids)
-      ids.forEach((id) => announce({ type: 'deleted', id, tab: TAB }))
-      return gone
-    })
-  const putBack = (gone: { formulas: FormulaRecord[]; versions: VersionRecord[] }) =>
-    guard(async () => putRecords(gone.formulas, gone.versions))
-  const removeDemo = () => remove(records.value.filter((r) => r.demo).map((r) => r.id))
-
   const exportText = (formula: Formula) => writeFormula(materials.selfContained(formula))
 
-  async function backupText(ids?: readonly string[]) {
-    const text = writeBackup(await collectBackup(now(), ids))
-    if (!ids) {
-      lastBackup.value = now()
-      await setSetting('lastBackup', lastBackup.value)
-    }
-    return text
-  }
-
-  /** Reads a file and stores it whole, or says why not. */
-  async function importText(text: string): Promise<Taken> {
-    let imported: Imported
-    try {
-      imported = readFile(text)
-    } catch (error) {
-      if (error instanceof ReadError) return { error: error.message }
-      throw error
-    }
-    if (imported.kind === 'formula') {
-      const wanted = imported.formula.name.trim() || 'Unnamed formula'
-      const id = await create({ ...imported.formula, name: wanted })
-      const name = records.value.find((r) => r.id === id)?.formula.name ?? wanted
-      const renamed = name !== wanted ? `; a formula called ${wanted} was here already` : ''
-      return { message: `Imported as ${name}${renamed}.`, id }
-    }
-    const { headFrom, takeIn } = await import('./batch-files')
-    if (imported.kind === 'batch') return takeIn(imported.batch)
-    const { backup } = imported
-    const restored = await guard<Restored>(() => restoreBackup(backup, makeId, freeName, headFrom))
-    if (!restored) return { error: storageProblem.value ?? 'It could not be stored.' }
-    await Promise.all([materials.load(), useLots().load()])
-    const { added, same, copies } = restored
-    return {
-      message: `Restored: ${added} added, ${same} already here${copies ? `, ${copies} kept beside yours as copies` : ''}.`,
-    }
-  }
-
   listen((message) => {
-    if (message.type !== 'batch') void refresh()
+    if (message.type === 'formula') void reread(message.id)
+    if (message.type === 'all') void refresh()
   })
 
   return {
     records,
-    summaries,
     ready,
     storageProblem,
-    lastBackup,
+    trouble,
     hasDemo,
     names,
     unstored,
+    known,
+    summaryOf,
+    summaryIfKnown,
+    countAll,
+    wordsOf,
     start,
     refresh,
+    reread,
     note,
     create,
     copy,
     remove,
-    putBack,
-    removeDemo,
     loadDemo,
     exportText,
-    backupText,
-    importText,
   }
 })

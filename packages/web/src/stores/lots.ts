@@ -1,9 +1,10 @@
 import { freshnessOf, stockOf, type Lot } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import { announce, listen, TAB } from '../storage/channel'
+import { announce, listen, makeId, type Changed } from '../storage/channel'
 import { explainStorage } from '../storage/db'
-import { deleteFile, deleteLot, getFile, listLots, saveFile, saveLot } from '../storage/shelf'
+import { deleteFile, deleteLot, getFile, getLot, listLots, saveFile, saveLot } from '../storage/shelf'
+import { useBin } from './bin'
 import type { LotFile } from '../storage/schema'
 
 /** This day where one is, as `2026-06-01`. */
@@ -22,11 +23,20 @@ export const useLots = defineStore('lots', () => {
     lots.value = await listLots().catch(() => lots.value)
   }
 
-  async function keep(work: () => Promise<void>) {
+  /** Reads one lot again: it may be new, changed or gone. */
+  async function reread(id: string) {
+    const lot = await getLot(id).catch(() => null)
+    if (lot === null) return
+    const at = lots.value.findIndex((l) => l.id === id)
+    if (lot && at >= 0) lots.value = lots.value.map((l, i) => (i === at ? lot : l))
+    else lots.value = [...(lot ? [lot] : []), ...lots.value.filter((l) => l.id !== id)]
+  }
+
+  async function keep(changed: Changed, work: () => Promise<unknown>) {
     try {
       await work()
       problem.value = null
-      announce({ type: 'library', tab: TAB })
+      announce(changed)
     } catch (error) {
       problem.value = explainStorage(error)
     }
@@ -34,20 +44,25 @@ export const useLots = defineStore('lots', () => {
   /** Adds or changes a lot; it shows at once, and a failed write is said. */
   const put = (lot: Lot) => {
     lots.value = [lot, ...lots.value.filter((l) => l.id !== lot.id)]
-    return keep(() => saveLot(lot))
+    return keep({ type: 'lot', id: lot.id }, () => saveLot(lot))
   }
-  /** Takes a lot away and gives back its paper, so that both can be put back. */
-  async function remove(lot: Lot): Promise<LotFile | undefined> {
+  /** Moves a lot with its paper to the bin; gives back how to undo it. */
+  async function remove(lot: Lot, name: string): Promise<(() => Promise<void>) | null> {
     lots.value = lots.value.filter((l) => l.id !== lot.id)
-    const file = await getFile(lot.id).catch(() => undefined)
-    await keep(async () => {
-      await deleteLot(lot.id)
-      if (file) await deleteFile(lot.id)
+    let bin: string | null = null
+    await keep({ type: 'lot', id: lot.id }, async () => {
+      bin = await deleteLot(lot, name, new Date().toISOString(), makeId)
     })
-    return file
+    await useBin().count()
+    return bin === null
+      ? null
+      : () =>
+          useBin()
+            .takeBack(bin!)
+            .then(() => undefined)
   }
-  const putFile = (file: LotFile) => keep(() => saveFile(file))
-  const dropFile = (lot: string) => keep(() => deleteFile(lot))
+  const putFile = (file: LotFile) => keep({ type: 'lot', id: file.lot }, () => saveFile(file))
+  const dropFile = (lot: string) => keep({ type: 'lot', id: lot }, () => deleteFile(lot))
   const fileOf = (lot: string) => getFile(lot).catch(() => undefined)
 
   const of = (material: string) => lots.value.filter((l) => l.material === material)
@@ -59,6 +74,9 @@ export const useLots = defineStore('lots', () => {
       .sort((a, b) => a.expires!.localeCompare(b.expires!)),
   )
 
-  listen(() => void load())
-  return { lots, problem, load, put, remove, putFile, dropFile, fileOf, of, left, owned, expiring }
+  listen((message) => {
+    if (message.type === 'lot') void reread(message.id)
+    if (message.type === 'all') void load()
+  })
+  return { lots, problem, load, reread, put, remove, putFile, dropFile, fileOf, of, left, owned, expiring }
 })

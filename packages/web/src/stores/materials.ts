@@ -1,7 +1,9 @@
 import {
   customOf,
+  firstIssue,
   knownCatalogue,
   makeSearch,
+  Material,
   ownMaterial,
   withOwn,
   type Catalogue,
@@ -9,14 +11,14 @@ import {
   type Formula,
   type Line,
   type Lot,
-  type Material,
   type OwnFacts,
   type OwnKnowledge,
   type Search,
 } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import { announce, listen, TAB } from '../storage/channel'
+import { announce, listen, makeId } from '../storage/channel'
+import { useBin } from './bin'
 import {
   deleteChange,
   deleteMaterial,
@@ -53,7 +55,6 @@ export const useMaterials = defineStore('materials', () => {
       listChanges().catch(() => changes.value),
     ])
   }
-  const announceIt = () => announce({ type: 'library', tab: TAB })
 
   /** Adds a material of one's own; it works at once, and the promise tells whether it was stored. */
   async function add(facts: OwnFacts): Promise<Material> {
@@ -61,35 +62,43 @@ export const useMaterials = defineStore('materials', () => {
     await put(material)
     return material
   }
-  /** Adds or replaces a material of one's own. */
+  /** Adds or replaces a material of one's own. Rejects where it could not be read again, or not be stored. */
   async function put(material: Material) {
+    const checked = Material.safeParse(material)
+    if (!checked.success) throw firstIssue(checked.error)
     own.value = [...own.value.filter((m) => m.id !== material.id), material]
     await saveMaterial(material)
-    announceIt()
+    announce({ type: 'material', id: material.id })
   }
-  async function remove(id: string) {
-    own.value = own.value.filter((m) => m.id !== id)
-    await deleteMaterial(id)
-    announceIt()
+  /** Moves a material of one's own to the bin; gives back how to undo it. */
+  async function remove(material: Material): Promise<() => Promise<void>> {
+    own.value = own.value.filter((m) => m.id !== material.id)
+    const bin = await deleteMaterial(material, new Date().toISOString(), makeId)
+    announce({ type: 'material', id: material.id })
+    await useBin().count()
+    return () =>
+      useBin()
+        .takeBack(bin)
+        .then(() => undefined)
   }
 
   async function change(facts: FactChange) {
     changes.value = [...changes.value.filter((c) => c.id !== facts.id), facts]
     await saveChange(facts)
-    announceIt()
+    announce({ type: 'change', id: facts.id })
   }
   /** Goes back to what the catalogue says. */
   async function reset(id: string) {
     changes.value = changes.value.filter((c) => c.id !== id)
     await deleteChange(id)
-    announceIt()
+    announce({ type: 'change', id })
   }
 
   /** Stores what an import brought, all or none. */
   async function takeIn(materials: readonly Material[], newLots: readonly Lot[]) {
     await putShelf(materials, newLots)
     await Promise.all([load(), lots.load()])
-    announceIt()
+    announce({ type: 'all' })
   }
 
   /** What a file must carry so that another machine judges a line alike. */
@@ -120,7 +129,7 @@ export const useMaterials = defineStore('materials', () => {
   })
 
   listen((message) => {
-    if (message.type === 'library') void load()
+    if (['material', 'change', 'all'].includes(message.type)) void load()
   })
   return {
     own,

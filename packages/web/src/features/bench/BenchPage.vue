@@ -7,21 +7,24 @@ import VirtualScroller from 'primevue/virtualscroller'
 import { useToast } from 'primevue/usetoast'
 import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
+import { notAfter } from '../../clock/days'
+import { download, fileName } from '../../components/download'
 import Notice from '../../components/Notice.vue'
 import { notify } from '../../components/notify'
 import SearchField from '../../components/SearchField.vue'
+import type { Orphan } from '../../storage/batches'
 import { useBatches } from '../../stores/batches'
-import { useLibrary } from '../../stores/library'
+import { useFiles } from '../../stores/files'
 import { STATUS_WORDS } from './words'
 
 const batches = useBatches()
-const library = useLibrary()
+const files = useFiles()
 const router = useRouter()
 const toast = useToast()
 
 onMounted(() => {
   document.title = 'Bench – Omblet'
-  void batches.load()
+  void batches.load().then(batches.loadOrphans)
   // The table is likely next: its code is fetched while the list is looked at.
   requestIdleCallback?.(() => void import('./run/RunPage.vue'))
 })
@@ -47,6 +50,14 @@ const grams = (g: number) => formatGrams(g, g >= 1000 ? 1 : 0.1)
 const to = (b: BatchHead) =>
   b.status === 'finished' || b.status === 'discarded' ? `/bench/${b.id}/record` : `/bench/${b.id}`
 
+/** What is left of a batch, as it is: other programs can read it, and nothing is lost by removing it here. */
+const keepOrphan = (o: Orphan) =>
+  download(fileName(`left over ${o.head?.code ?? o.id}`, '.json'), JSON.stringify(o, null, 1))
+async function removeOrphan(o: Orphan) {
+  const undo = await batches.remove(o.id)
+  if (undo) notify(toast, 'Removed. It lies in the bin for 30 days.', { label: 'Undo', run: () => void undo().then(batches.loadOrphans) }) // prettier-ignore
+}
+
 const picker = useTemplateRef<HTMLInputElement>('picker')
 const problem = ref<string | null>(null)
 async function take(event: Event) {
@@ -54,12 +65,12 @@ async function take(event: Event) {
   const file = input.files?.[0]
   input.value = ''
   if (!file) return
-  const result = await library.importText(await file.text())
+  const result = await files.take(file)
   if ('error' in result) problem.value = `${file.name}: ${result.error}`
   else {
     problem.value = null
-    await batches.load()
-    notify(toast, result.message, result.batch ? { label: 'Open', run: () => void router.push(`/bench/${result.batch}/record`) } : undefined) // prettier-ignore
+    const { to, message } = result
+    notify(toast, message, to ? { label: 'Open', run: () => void router.push(to) } : undefined)
   }
 }
 </script>
@@ -78,11 +89,31 @@ async function take(event: Event) {
         outlined
         @click="picker?.click()"
       />
-      <input ref="picker" type="file" accept=".json" hidden data-testid="batch-picker" @change="take" />
+      <input ref="picker" type="file" accept=".json,.txt" hidden data-testid="batch-picker" @change="take" />
       <Button label="Start a batch" icon="pi pi-play" @click="router.push('/bench/start')" />
     </header>
     <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
     <Notice v-if="batches.problem" kind="stop">{{ batches.problem }}</Notice>
+
+    <section v-if="batches.orphans.length" class="card orphans" aria-labelledby="orphans-title">
+      <h2 id="orphans-title">Left over</h2>
+      <p class="muted">
+        Parts of batches that were deleted while something was entered. Nothing uses them any more.
+      </p>
+      <ul>
+        <li v-for="o in batches.orphans" :key="o.id">
+          <span
+            ><strong>{{ o.head ? o.head.code : 'Entries without a batch' }}</strong
+            >, {{ o.events.length === 1 ? '1 entry' : `${o.events.length} entries`
+            }}<template v-if="o.events[0]"
+              >, {{ format(new Date(o.events[0].at), 'd MMM yyyy') }}</template
+            ></span
+          >
+          <Button label="Keep as a file" size="small" severity="secondary" outlined @click="keepOrphan(o)" />
+          <Button label="Remove" size="small" severity="secondary" outlined @click="removeOrphan(o)" />
+        </li>
+      </ul>
+    </section>
 
     <section v-if="batches.running.length" aria-labelledby="table-title">
       <h2 id="table-title">On the table</h2>
@@ -95,7 +126,7 @@ async function take(event: Event) {
             <span class="muted small"
               >{{ b.stepsDone }} of {{ b.steps }} steps, {{ grams(b.targetGrams) }},
               {{ b.status === 'paused' ? 'paused' : 'last touched' }}
-              {{ formatDistanceToNow(new Date(b.lastAt), { addSuffix: true }) }}</span
+              {{ formatDistanceToNow(notAfter(b.lastAt), { addSuffix: true }) }}</span
             >
             <span class="bar" aria-hidden="true"
               ><i :style="{ width: `${(100 * b.stepsDone) / Math.max(1, b.steps)}%` }"></i
@@ -195,6 +226,23 @@ h1 {
 h2 {
   font-size: 1.125rem;
   padding-bottom: 0.5rem;
+}
+.orphans {
+  padding: 0.875rem 1rem;
+}
+.orphans ul {
+  display: grid;
+  gap: 0.5rem;
+  padding-top: 0.5rem;
+}
+.orphans li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem;
+}
+.orphans li > span {
+  margin-right: auto;
 }
 .running {
   display: grid;

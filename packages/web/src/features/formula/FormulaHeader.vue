@@ -5,7 +5,7 @@ import Menu from 'primevue/menu'
 import { useToast } from 'primevue/usetoast'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { download, fileName } from '../../components/download'
+import { canShareFiles, download, fileName, share } from '../../components/download'
 import { notify } from '../../components/notify'
 import { productLine } from '../../components/words'
 import { useEditor } from '../../stores/editor'
@@ -62,6 +62,7 @@ const items = [
   { label: 'Save a version', icon: 'pi pi-bookmark', command: () => (versionOpen.value = true) },
   { label: 'Shopping list', icon: 'pi pi-list-check', command: () => (shoppingOpen.value = true) },
   { label: 'Export', icon: 'pi pi-file-export', command: exportIt },
+  ...(canShareFiles() ? [{ label: 'Share', icon: 'pi pi-share-alt', command: () => void shareIt() }] : []),
   { label: 'Duplicate', icon: 'pi pi-copy', command: duplicateIt },
   ...(props.leaf === 'sheet'
     ? [{ label: 'Keys', icon: 'pi pi-question-circle', command: () => emit('keys') }]
@@ -72,6 +73,10 @@ const items = [
 function exportIt() {
   download(fileName(formula.value.name, '.omblet.json'), library.exportText(formula.value))
 }
+const shareIt = () =>
+  share(fileName(formula.value.name, '.omblet.json'), library.exportText(formula.value)).catch(() =>
+    exportIt(),
+  )
 async function duplicateIt() {
   await editor.flush()
   await library.refresh()
@@ -81,9 +86,10 @@ async function duplicateIt() {
 }
 async function removeIt() {
   await editor.flush()
-  const gone = await library.remove([editor.id!])
+  const undo = await library.remove([editor.id!])
   await router.push('/formulas')
-  if (gone) notify(toast, 'Deleted.', { label: 'Undo', run: () => void library.putBack(gone) })
+  if (undo)
+    notify(toast, 'Deleted. It lies in the bin for 30 days.', { label: 'Undo', run: () => void undo() })
 }
 async function onVersionSaved() {
   await loadVersion()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { onBeforeUnmount, onMounted, watch } from 'vue'
+import NotHere from '../../components/NotHere.vue'
 import { useEditor } from '../../stores/editor'
 import FormulaHeader from './FormulaHeader.vue'
 import SaveNotices from './SaveNotices.vue'
@@ -7,12 +8,11 @@ import SaveNotices from './SaveNotices.vue'
 /** A leaf of a formula beside its sheet: opens the formula, shows the header, and keeps undo on the keys. */
 const props = defineProps<{ id: string; leaf: 'emulsion' | 'balance' | 'ph' | 'method'; title: string }>()
 const editor = useEditor()
-const missing = ref(false)
 
 watch(
   () => props.id,
   async (id) => {
-    missing.value = !(await editor.open(id).catch(() => false))
+    await editor.open(id)
     document.title = editor.formula ? `${props.title} of ${editor.formula.name} – Omblet` : 'Omblet'
   },
   { immediate: true },
@@ -35,11 +35,13 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <div v-if="missing" class="missing">
-    <h1>This formula is not here</h1>
-    <p class="muted">It was deleted, or it lives in another browser.</p>
-    <RouterLink to="/formulas">Go to your formulas</RouterLink>
-  </div>
+  <NotHere
+    v-if="editor.opening.how === 'missing' || editor.opening.how === 'refused'"
+    what="formula"
+    :why="editor.opening.why"
+    to="/formulas"
+    to-label="Go to your formulas"
+  />
   <div v-else-if="editor.formula && editor.id === id" class="page">
     <FormulaHeader :leaf="leaf" />
     <SaveNotices />
@@ -52,13 +54,5 @@ onBeforeUnmount(() => {
   display: flex;
   flex-direction: column;
   min-height: 100%;
-}
-.missing {
-  display: grid;
-  gap: 0.75rem;
-  padding: 3rem 2rem;
-}
-.missing h1 {
-  font-size: 1.5rem;
 }
 </style>

@@ -4,6 +4,7 @@ import { useToast } from 'primevue/usetoast'
 import { computed, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
 import type { LineRef } from '@omblet/core'
 import { notify } from '../../components/notify'
+import NotHere from '../../components/NotHere.vue'
 import { useEditor } from '../../stores/editor'
 import Finder from './Finder.vue'
 import FormulaHeader from './FormulaHeader.vue'
@@ -18,7 +19,6 @@ const props = defineProps<{ id: string }>()
 const editor = useEditor()
 const toast = useToast()
 
-const missing = ref(false)
 const sheet = ref<InstanceType<typeof Sheet>>()
 const finder = ref<InstanceType<typeof Finder>>()
 const keysOpen = ref(false)
@@ -27,7 +27,7 @@ const highlighted = ref<readonly LineRef[]>([])
 watch(
   () => props.id,
   async (id) => {
-    missing.value = !(await editor.open(id).catch(() => false))
+    await editor.open(id)
     document.title = editor.formula ? `${editor.formula.name} – Omblet` : 'Omblet'
   },
   { immediate: true },
@@ -85,11 +85,13 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <div v-if="missing" class="missing">
-    <h1>This formula is not here</h1>
-    <p class="muted">It was deleted, or it lives in another browser.</p>
-    <RouterLink to="/formulas">Go to your formulas</RouterLink>
-  </div>
+  <NotHere
+    v-if="editor.opening.how === 'missing' || editor.opening.how === 'refused'"
+    what="formula"
+    :why="editor.opening.why"
+    to="/formulas"
+    to-label="Go to your formulas"
+  />
   <div v-else-if="editor.formula && editor.id === id" class="page">
     <FormulaHeader leaf="sheet" @keys="keysOpen = true" />
     <SaveNotices />
@@ -131,14 +133,6 @@ onBeforeUnmount(() => {
 .reading {
   border-left: 1px solid var(--line);
   background: var(--side);
-}
-.missing {
-  display: grid;
-  gap: 0.75rem;
-  padding: 3rem 2rem;
-}
-.missing h1 {
-  font-size: 1.5rem;
 }
 .find-button {
   display: none;

@@ -47,17 +47,25 @@ async function keepBoth() {
       {{ editor.problem }}
       <template #actions>
         <Button label="Export it" size="small" @click="exportIt" />
-        <Button label="Try again" size="small" severity="secondary" outlined @click="editor.save()" />
+        <Button label="Try again" size="small" severity="secondary" outlined @click="editor.tryAgain()" />
       </template>
+    </Notice>
+    <Notice v-if="editor.refused" kind="check">
+      This was not done: {{ editor.refused }}
+      <template #actions
+        ><Button label="Close" size="small" severity="secondary" outlined @click="editor.refused = null"
+      /></template>
     </Notice>
   </div>
 </template>
 
 <style scoped>
 .notices {
+  display: grid;
+  gap: 0.5rem;
   padding: 0.75rem 1rem 0;
 }
-.notices:empty {
+.notices:not(:has(> *)) {
   display: none;
 }
 </style>

@@ -6,6 +6,7 @@ import { useToast } from 'primevue/usetoast'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import Jar from '../../components/Jar.vue'
+import NotHere from '../../components/NotHere.vue'
 import { notify } from '../../components/notify'
 import { listVersions, renameVersion } from '../../storage/formulas'
 import type { VersionRecord } from '../../storage/schema'
@@ -23,7 +24,6 @@ const toast = useToast()
 const versions = ref<VersionRecord[]>([])
 const openId = ref<string | null>(null)
 const saveOpen = ref(false)
-const missing = ref(false)
 
 async function load() {
   versions.value = await listVersions(props.id).catch(() => [])
@@ -33,7 +33,7 @@ watch(
   () => props.id,
   async (id) => {
     openId.value = null
-    missing.value = !(await editor.open(id).catch(() => false))
+    await editor.open(id)
     await load()
   },
   { immediate: true },
@@ -72,9 +72,13 @@ async function rename(version: VersionRecord, event: Event) {
 </script>
 
 <template>
-  <p v-if="missing" class="gone">
-    This formula is not here. <RouterLink to="/formulas">Go to your formulas</RouterLink>
-  </p>
+  <NotHere
+    v-if="editor.opening.how === 'missing' || editor.opening.how === 'refused'"
+    what="formula"
+    :why="editor.opening.why"
+    to="/formulas"
+    to-label="Go to your formulas"
+  />
   <div v-else-if="editor.formula && editor.id === id" class="page">
     <FormulaHeader leaf="versions" @saved="load" />
     <SaveNotices />
@@ -160,9 +164,6 @@ async function rename(version: VersionRecord, event: Event) {
 </template>
 
 <style scoped>
-.gone {
-  padding: 3rem 2rem;
-}
 .body {
   display: grid;
   grid-template-columns: minmax(15rem, 20rem) minmax(0, 1fr);

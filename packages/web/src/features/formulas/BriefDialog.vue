@@ -59,7 +59,7 @@ async function create() {
   busy.value = true
   const name = brief.name.trim() || `New ${kindWord(brief.product.kind).toLowerCase()}`
   const grams = 'value' in batch.value ? batch.value.value! : 100
-  const id = await library.create(
+  const { id } = await library.create(
     fromBrief({ name, product: { ...brief.product }, batchGrams: grams, scaleResolutionGrams: brief.scale }),
   )
   busy.value = false

@@ -6,12 +6,15 @@ import { computed, ref } from 'vue'
 import Counts from '../../components/Counts.vue'
 import Jar from '../../components/Jar.vue'
 import { kindWord, siteWord } from '../../components/words'
-import type { Summary } from '../../stores/library'
+import type { FormulaRecord } from '../../storage/schema'
+import { useLibrary } from '../../stores/library'
 
-const props = defineProps<{ summary: Summary; chosen: boolean }>()
+const props = defineProps<{ record: FormulaRecord; chosen: boolean }>()
 const emit = defineEmits<{ choose: [on: boolean]; duplicate: []; export: []; remove: [] }>()
 
-const formula = computed(() => props.summary.record.formula)
+const library = useLibrary()
+const summary = computed(() => library.summaryOf(props.record))
+const formula = computed(() => props.record.formula)
 const menu = ref<InstanceType<typeof Menu>>()
 const items = [
   { label: 'Duplicate', icon: 'pi pi-copy', command: () => emit('duplicate') },
@@ -19,7 +22,7 @@ const items = [
   { label: 'Delete', icon: 'pi pi-trash', command: () => emit('remove') },
 ]
 const date = computed(() => {
-  const at = new Date(props.summary.record.updatedAt)
+  const at = new Date(props.record.updatedAt)
   return isToday(at) ? `today, ${format(at, 'HH:mm')}` : format(at, isThisYear(at) ? 'd MMM' : 'd MMM yyyy')
 })
 const product = computed(
@@ -32,14 +35,12 @@ const product = computed(
     <Jar :layers="summary.layers" small />
     <div class="body">
       <h2>
-        <RouterLink :to="`/formulas/${summary.record.id}`">{{
-          formula.name || 'Unnamed formula'
-        }}</RouterLink>
+        <RouterLink :to="`/formulas/${record.id}`">{{ formula.name || 'Unnamed formula' }}</RouterLink>
       </h2>
       <p class="muted small">{{ product }}</p>
       <p class="muted small">
         {{ date }} · {{ summary.lines }} {{ summary.lines === 1 ? 'line' : 'lines'
-        }}<template v-if="summary.record.demo"> · example</template>
+        }}<template v-if="record.demo"> · example</template>
       </p>
       <Counts :counts="summary.counts" :empty="summary.lines <= 1" />
     </div>

@@ -3,18 +3,22 @@ import Button from 'primevue/button'
 import Menu from 'primevue/menu'
 import Select from 'primevue/select'
 import { useToast } from 'primevue/usetoast'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { download, fileName } from '../../components/download'
+import { download, fileName, hand } from '../../components/download'
 import Notice from '../../components/Notice.vue'
 import SearchField from '../../components/SearchField.vue'
 import { notify } from '../../components/notify'
 import { kindOptions } from '../../components/words'
-import { useLibrary, type Summary } from '../../stores/library'
+import type { FormulaRecord } from '../../storage/schema'
+import { useFiles } from '../../stores/files'
+import { useLibrary } from '../../stores/library'
 import BriefDialog from './BriefDialog.vue'
+import CardGrid from './CardGrid.vue'
 import FormulaCard from './FormulaCard.vue'
 
 const library = useLibrary()
+const files = useFiles()
 const router = useRouter()
 const toast = useToast()
 
@@ -45,13 +49,24 @@ const states = [
 
 const shown = computed(() => {
   const wanted = words.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return library.summaries.filter((s) => {
-    if (kind.value && s.record.formula.product.kind !== kind.value) return false
-    if (state.value === 'stop' && s.counts.stop === 0) return false
-    if (state.value === 'check' && s.counts.check === 0) return false
-    if (state.value === 'clean' && s.counts.stop + s.counts.check > 0) return false
-    return wanted.every((word) => s.words.includes(word))
+  void library.known
+  return library.records.filter((r) => {
+    if (kind.value && r.formula.product.kind !== kind.value) return false
+    if (state.value !== null) {
+      const counts = library.summaryIfKnown(r)?.counts
+      if (!counts) return false
+      if (state.value === 'stop' && counts.stop === 0) return false
+      if (state.value === 'check' && counts.check === 0) return false
+      if (state.value === 'clean' && counts.stop + counts.check > 0) return false
+    }
+    return wanted.length === 0 || wanted.every((word) => library.wordsOf(r).includes(word))
   })
+})
+/** A state can be asked for only of what was judged. */
+watch([state, () => library.records], () => state.value !== null && void library.countAll())
+const judged = computed(() => {
+  void library.known
+  return state.value === null ? 0 : library.records.filter((r) => library.summaryIfKnown(r) !== null).length
 })
 const filtered = computed(() => words.value !== '' || kind.value !== null || state.value !== null)
 
@@ -61,48 +76,47 @@ function clearFilters() {
   state.value = null
 }
 
-async function duplicateOne(summary: Summary) {
-  const id = await library.copy(summary.record)
+async function duplicateOne(record: FormulaRecord) {
+  const id = await library.copy(record)
   notify(toast, 'Duplicated.', { label: 'Open', run: () => void router.push(`/formulas/${id}`) })
 }
 
 async function removeSome(ids: string[], text: string) {
-  const gone = await library.remove(ids)
+  const undo = await library.remove(ids)
   chosen.value = chosen.value.filter((id) => !ids.includes(id))
-  if (gone) notify(toast, text, { label: 'Undo', run: () => void library.putBack(gone) })
+  if (undo) notify(toast, `${text} In the bin for 30 days.`, { label: 'Undo', run: () => void undo() })
 }
 
-function exportOne(summary: Summary) {
-  const { formula } = summary.record
+function exportOne({ formula }: FormulaRecord) {
   download(fileName(formula.name, '.omblet.json'), library.exportText(formula))
 }
 
 async function exportChosen() {
-  if (chosen.value.length === 1) {
-    const one = library.summaries.find((s) => s.record.id === chosen.value[0])
-    if (one) exportOne(one)
-  } else {
-    download('omblet-formulas.json', await library.backupText(chosen.value))
+  const ids = chosen.value
+  const one = ids.length === 1 && library.records.find((r) => r.id === ids[0])
+  if (one) exportOne(one)
+  else {
+    const at = new Date().toISOString()
+    const saved = await files.work('The export', (worker, progress) => worker.saveBackup(at, { ids: [...ids] }, progress)).catch(() => null) // prettier-ignore
+    if (!saved) {
+      problems.value = ['The export was not made.']
+      return
+    }
+    hand('omblet-formulas.json', saved.blob)
   }
-  notify(toast, `${chosen.value.length} exported to your downloads.`)
+  notify(toast, `${ids.length} exported to your downloads.`)
 }
 
-async function take(files: FileList | null | undefined) {
+async function take(list: FileList | readonly File[] | null | undefined) {
   problems.value = []
   const told: string[] = []
   let last: string | undefined
-  for (const file of files ?? []) {
-    if (file.size > 25_000_000) {
-      problems.value.push(
-        `${file.name}: the file is larger than 25 MB, more than any backup here. Check that it is the right one.`,
-      )
-      continue
-    }
-    const result = await library.importText(await file.text())
+  for (const file of list ?? []) {
+    const result = await files.take(file)
     if ('error' in result) problems.value.push(`${file.name}: ${result.error}`)
     else {
       told.push(result.message)
-      last = result.batch ? `/bench/${result.batch}/record` : result.id && `/formulas/${result.id}`
+      last = result.to
     }
   }
   if (told.length > 0) {
@@ -114,6 +128,13 @@ async function take(files: FileList | null | undefined) {
     )
   }
 }
+/** Files that the system hands to the installed application. */
+interface LaunchQueue {
+  setConsumer: (consumer: (params: { files: { getFile: () => Promise<File> }[] }) => void) => void
+}
+;(window as Window & { launchQueue?: LaunchQueue }).launchQueue?.setConsumer(async ({ files: handles }) => {
+  await take(await Promise.all(handles.map((h) => h.getFile())))
+})
 
 async function onPick(event: Event) {
   const input = event.target as HTMLInputElement
@@ -162,7 +183,7 @@ const toggle = (id: string, on: boolean) => {
         <input
           ref="picker"
           type="file"
-          accept=".json,application/json"
+          accept=".json,.zip,.txt,application/json"
           multiple
           hidden
           data-testid="file-picker"
@@ -173,7 +194,7 @@ const toggle = (id: string, on: boolean) => {
 
     <div class="notices">
       <Notice v-for="problem in problems" :key="problem" kind="stop">
-        {{ problem }} Nothing was changed.
+        {{ problem }}{{ / not imported\.$/.test(problem) ? '' : ' Nothing was changed.' }}
         <template #actions
           ><Button
             label="Close"
@@ -181,6 +202,18 @@ const toggle = (id: string, on: boolean) => {
             severity="secondary"
             outlined
             @click="problems = problems.filter((p) => p !== problem)"
+        /></template>
+      </Notice>
+      <Notice v-if="files.report" kind="check">
+        {{ files.report.message }}
+        <details v-for="part in files.report.details" :key="part.title">
+          <summary>{{ part.title }} ({{ part.items.length }})</summary>
+          <ul class="report">
+            <li v-for="(item, i) in part.items" :key="i">{{ item }}</li>
+          </ul>
+        </details>
+        <template #actions
+          ><Button label="Close" size="small" severity="secondary" outlined @click="files.report = null"
         /></template>
       </Notice>
       <Notice v-if="library.hasDemo" kind="note">
@@ -221,7 +254,10 @@ const toggle = (id: string, on: boolean) => {
         aria-label="State"
       />
       <span class="muted small count" aria-live="polite"
-        >{{ shown.length }} of {{ library.records.length }}</span
+        >{{ shown.length }} of {{ library.records.length
+        }}<template v-if="state !== null && judged < library.records.length"
+          >, {{ judged }} judged</template
+        ></span
       >
     </div>
 
@@ -246,21 +282,25 @@ const toggle = (id: string, on: boolean) => {
       <Button label="Choose none" size="small" text @click="chosen = []" />
     </div>
 
-    <ul v-if="shown.length > 0" class="grid">
-      <li v-for="summary in shown" :key="summary.record.id">
-        <FormulaCard
-          :summary="summary"
-          :chosen="chosen.includes(summary.record.id)"
-          @choose="toggle(summary.record.id, $event)"
-          @duplicate="duplicateOne(summary)"
-          @export="exportOne(summary)"
-          @remove="removeSome([summary.record.id], `${summary.record.formula.name.slice(0, 60)} deleted.`)"
-        />
-      </li>
-    </ul>
+    <CardGrid v-if="shown.length > 0" v-slot="{ record }" :records="shown">
+      <FormulaCard
+        :record="record"
+        :chosen="chosen.includes(record.id)"
+        @choose="toggle(record.id, $event)"
+        @duplicate="duplicateOne(record)"
+        @export="exportOne(record)"
+        @remove="
+          removeSome([record.id], `${(record.formula.name || 'Unnamed formula').slice(0, 60)} deleted.`)
+        "
+      />
+    </CardGrid>
 
     <div v-else-if="filtered" class="empty">
-      <p>No formula matches.</p>
+      <p>
+        {{
+          state !== null && judged < library.records.length ? 'Judging your formulas…' : 'No formula matches.'
+        }}
+      </p>
       <Button label="Show all" severity="secondary" outlined @click="clearFilters" />
     </div>
 
@@ -345,10 +385,12 @@ h1 {
   margin-bottom: 0.875rem;
   padding: 0.5rem 0.875rem;
 }
-.grid {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(min(100%, 19.5rem), 1fr));
-  gap: 0.875rem;
+.report {
+  padding: 0.25rem 0 0.25rem 1.25rem;
+  list-style: disc;
+  max-height: 12rem;
+  overflow: auto;
+  overflow-wrap: anywhere;
 }
 .empty {
   display: grid;

@@ -19,6 +19,7 @@ import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import FindingMark from '../../components/FindingMark.vue'
 import { productLine } from '../../components/words'
+import NotHere from '../../components/NotHere.vue'
 import { useEditor } from '../../stores/editor'
 import { useMaterials } from '../../stores/materials'
 import MethodSheet from './MethodSheet.vue'
@@ -30,12 +31,10 @@ const materials = useMaterials()
 const editor = useEditor()
 
 const formula = ref<Formula | null>(null)
-const missing = ref(false)
 watch(
   () => props.id,
   async (id) => {
-    missing.value = !(await editor.open(id).catch(() => false))
-    formula.value = missing.value ? null : editor.formula
+    formula.value = (await editor.open(id)) ? editor.formula : null
     if (formula.value) document.title = `${formula.value.name} – Omblet`
   },
   { immediate: true },
@@ -77,9 +76,13 @@ const printNow = () => window.print()
 </script>
 
 <template>
-  <p v-if="missing" class="missing">
-    This formula is not here. <RouterLink to="/formulas">Go to your formulas</RouterLink>
-  </p>
+  <NotHere
+    v-if="editor.opening.how === 'missing' || editor.opening.how === 'refused'"
+    what="formula"
+    :why="editor.opening.why"
+    to="/formulas"
+    to-label="Go to your formulas"
+  />
   <div v-else-if="formula && a && sheet" class="print-page">
     <header class="bar">
       <Button

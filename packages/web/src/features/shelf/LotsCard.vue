@@ -44,12 +44,8 @@ const details = (lot: Lot) =>
     .join(' · ')
 
 async function remove(lot: Lot) {
-  const file = await store.remove(lot)
-  const putBack = async () => {
-    await store.put(lot)
-    if (file) await store.putFile(file)
-  }
-  notify(toast, 'Lot taken off the shelf.', { label: 'Undo', run: () => void putBack() })
+  const undo = await store.remove(lot, `Lot of ${props.material.name}`)
+  if (undo) notify(toast, 'Lot taken off the shelf.', { label: 'Undo', run: () => void undo() })
 }
 </script>
 

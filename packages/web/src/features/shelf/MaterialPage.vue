@@ -43,7 +43,7 @@ const solid = computed(() => {
     : null
 })
 const users = computed(() =>
-  library.summaries.filter(({ record }) =>
+  library.records.filter((record) =>
     record.formula.phases.some((p) =>
       p.lines.some((l) => (materials.catalogue.find(l.material)?.id ?? l.material) === props.id),
     ),
@@ -54,7 +54,7 @@ const toast = useToast()
 const changing = ref(false)
 async function removeOwn() {
   const gone = material.value!
-  await materials.remove(gone.id)
+  const undo = await materials.remove(gone)
   await router.push('/shelf')
   const used = users.value.length
   notify(
@@ -62,7 +62,7 @@ async function removeOwn() {
     used > 0
       ? `${capitalise(gone.name)} taken out; ${used} ${used === 1 ? 'formula still names' : 'formulas still name'} it.`
       : `${capitalise(gone.name)} taken out.`,
-    { label: 'Undo', run: () => void materials.put(gone) },
+    { label: 'Undo', run: () => void undo() },
   )
 }
 const nameOf = (key: string) => base.find(key)?.name ?? properInci(key.replaceAll('-', ' '))
@@ -160,8 +160,8 @@ const nameOf = (key: string) => base.find(key)?.name ?? properInci(key.replaceAl
           <h2 id="used-title">In your formulas</h2>
           <p v-if="users.length === 0" class="muted">None uses it yet.</p>
           <ul v-else class="users">
-            <li v-for="{ record, layers } in users" :key="record.id">
-              <Jar :layers="layers" small />
+            <li v-for="record in users" :key="record.id">
+              <Jar :layers="library.summaryOf(record).layers" small />
               <RouterLink :to="`/formulas/${record.id}`">{{ record.formula.name }}</RouterLink>
             </li>
           </ul>

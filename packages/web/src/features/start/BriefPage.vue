@@ -160,7 +160,7 @@ async function start(index: number) {
   const proposal = proposals.value[index]
   if (!proposal || making.value !== null) return
   making.value = index
-  const id = await library.create(proposal.formula)
+  const { id } = await library.create(proposal.formula)
   making.value = null
   if (id) await router.push(`/formulas/${id}`)
 }

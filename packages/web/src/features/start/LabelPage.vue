@@ -41,7 +41,7 @@ async function make() {
   const formula = answer.value?.formula
   if (!formula || making.value) return
   making.value = true
-  const id = await library.create(formula)
+  const { id } = await library.create(formula)
   making.value = false
   if (id) await router.push(`/formulas/${id}`)
 }

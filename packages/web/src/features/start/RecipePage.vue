@@ -171,9 +171,13 @@ const busy = ref(false)
 async function make() {
   if (!built.value || busy.value || tooMany.value) return
   busy.value = true
-  const id = await library.create(built.value.formula)
+  try {
+    const { id } = await library.create(built.value.formula)
+    await router.push(`/formulas/${id}`)
+  } catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error)
+  }
   busy.value = false
-  if (id) await router.push(`/formulas/${id}`)
 }
 </script>
 

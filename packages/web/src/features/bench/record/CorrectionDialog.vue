@@ -10,9 +10,9 @@ const open = defineModel<boolean>('open', { required: true })
 const batch = useBatch()
 const text = ref('')
 watch(open, () => (text.value = ''))
-async function save() {
+function save() {
   if (!text.value.trim()) return
-  if (await batch.append({ type: 'correction', text: text.value.trim() }, null)) open.value = false
+  if (batch.enter({ type: 'correction', text: text.value.trim() }, null)) open.value = false
 }
 </script>
 
@@ -23,7 +23,9 @@ async function save() {
       <FormField id="correction" label="Correction, or what you saw later" class="wide">
         <Textarea id="correction" v-model="text" rows="4" maxlength="4000" autofocus auto-resize fluid />
       </FormField>
-      <p v-if="batch.waiting" class="error-text wide" role="alert">{{ batch.waiting.why }}</p>
+      <p v-if="batch.told ?? batch.held" class="error-text wide" role="alert">
+        {{ batch.told ?? batch.held?.why }}
+      </p>
       <div class="dialog-buttons">
         <Button label="Cancel" severity="secondary" outlined @click="open = false" />
         <Button type="submit" label="Keep" :disabled="!text.trim()" />

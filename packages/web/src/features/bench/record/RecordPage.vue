@@ -5,12 +5,12 @@ import Menu from 'primevue/menu'
 import { useToast } from 'primevue/usetoast'
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { download, downloadCsv, fileName } from '../../../components/download'
+import { canShareFiles, downloadCsv, fileName, hand, share } from '../../../components/download'
 import { notify } from '../../../components/notify'
 import { photosOf } from '../../../storage/batches'
 import { useBatch } from '../../../stores/batch'
-import { batchText } from '../../../stores/batch-files'
 import { useBatches } from '../../../stores/batches'
+import { useFiles } from '../../../stores/files'
 import { useLots } from '../../../stores/lots'
 import { STATUS_WORDS } from '../words'
 import RecordBody from './RecordBody.vue'
@@ -22,6 +22,7 @@ const props = defineProps<{ id: string }>()
 const batch = useBatch()
 const batches = useBatches()
 const lots = useLots()
+const files = useFiles()
 const router = useRouter()
 const toast = useToast()
 
@@ -54,9 +55,11 @@ const lotNames = computed(() =>
   Object.fromEntries(lots.lots.map((l) => [l.id, l.batch || l.supplier || 'unnumbered lot'])),
 )
 
-async function file() {
-  const text = await batchText(props.id)
-  if (text) download(fileName(`${batch.info!.code} ${batch.info!.name}`, '.omblet-batch.json'), text)
+async function file(how: (name: string, blob: Blob) => unknown) {
+  const name = fileName(`${batch.info!.code} ${batch.info!.name}`, '.omblet-batch.json')
+  const blob = await files.work(name, (worker) => worker.batchFile(props.id)).catch(() => null)
+  if (blob) how(name, blob)
+  else notify(toast, 'The file could not be made. Reload the page and try again.', undefined, 'error')
 }
 const csv = () => downloadCsv(fileName(`${batch.info!.code} readings`, ''), eventTable(batch.state!))
 const print = () => window.print()
@@ -64,12 +67,14 @@ async function remove() {
   batch.close()
   const undo = await batches.remove(props.id)
   await router.push('/bench')
-  if (undo) notify(toast, 'Batch deleted.', { label: 'Undo', run: () => void undo() })
+  if (undo)
+    notify(toast, 'Batch deleted. It lies in the bin for 30 days.', { label: 'Undo', run: () => void undo() })
 }
 const menu = useTemplateRef<InstanceType<typeof Menu>>('menu')
 const items = [
   { label: 'All entries as CSV', icon: 'pi pi-table', command: csv },
-  { label: 'The batch as a file', icon: 'pi pi-file-export', command: () => void file() },
+  { label: 'The batch as a file', icon: 'pi pi-file-export', command: () => void file(hand) },
+  ...(canShareFiles() ? [{ label: 'Share the file', icon: 'pi pi-share-alt', command: () => void file((name, blob) => share(name, blob).catch(() => hand(name, blob))) }] : []), // prettier-ignore
   { label: 'Delete this batch', icon: 'pi pi-trash', command: () => void remove() },
 ]
 </script>

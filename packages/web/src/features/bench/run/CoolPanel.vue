@@ -70,11 +70,11 @@ const setting = computed(() => {
 })
 const stir = computed(() => stirEvery(setting.value, now.value ?? 60))
 const room = ref<number | null>(run.state.value.room)
-const setRoom = () => room.value !== null && room.value !== run.state.value.room && batch.append({ type: 'room', celsius: room.value }) // prettier-ignore
+const setRoom = () => room.value !== null && room.value !== run.state.value.room && batch.enter({ type: 'room', celsius: room.value }) // prettier-ignore
 function remind() {
   allowAlarm()
   if (left.value)
-    void batch.append({
+    batch.enter({
       type: 'timer',
       id: `${props.step.key} there`,
       title: `${formatCelsius(limit.value)} about now`,
@@ -83,7 +83,7 @@ function remind() {
 }
 function remindStir() {
   allowAlarm()
-  void batch.append({ type: 'timer', id: `${props.step.key} stir`, title: 'Stir', minutes: stir.value })
+  batch.enter({ type: 'timer', id: `${props.step.key} stir`, title: 'Stir', minutes: stir.value })
 }
 </script>
 
@@ -127,7 +127,7 @@ function remindStir() {
           option-value="value"
           :allow-empty="false"
           aria-label="How it cools"
-          @update:model-value="batch.append({ type: 'cooling', way: $event })"
+          @update:model-value="batch.enter({ type: 'cooling', way: $event })"
         />
       </div>
       <NumberField

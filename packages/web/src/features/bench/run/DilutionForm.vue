@@ -30,9 +30,9 @@ const brings = computed(() =>
     ? (used.value * solute.value) / (solute.value + carrier.value)
     : null,
 )
-async function record() {
+function record() {
   if (!solute.value || !carrier.value || !used.value) return
-  const done = await batch.append({
+  const done = batch.enter({
     type: 'dilution',
     line: props.dilution.line,
     carrier: props.dilution.carrier,

@@ -38,7 +38,7 @@ const rows = computed(() => {
         text
         size="small"
         severity="secondary"
-        @click="batch.append({ type: 'undo', of: e.n })"
+        @click="batch.enter({ type: 'undo', of: e.n })"
       />
     </li>
   </ul>

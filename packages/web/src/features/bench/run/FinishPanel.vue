@@ -25,7 +25,7 @@ const made = computed(() => madeGrams(run.state.value))
 const list = computed(() => deviations(run.state.value))
 const left = computed(() => run.state.value.evaporated - run.state.value.putBack)
 
-async function finish() {
+function finish() {
   error.value = null
   if (outcome.value === 'discarded' && reason.value.trim() === '') {
     error.value = 'Say why it is thrown away; it helps the next batch.'
@@ -35,7 +35,7 @@ async function finish() {
     error.value = `More than was made (${run.grams(made.value)}). Weigh what is filled without its containers.`
     return
   }
-  await batch.append(
+  batch.enter(
     {
       type: 'finish',
       outcome: outcome.value,

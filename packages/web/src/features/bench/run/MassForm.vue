@@ -27,7 +27,7 @@ const before = computed(() =>
 const reading = computed(() => typed.value ?? (shown.value?.steady ? shown.value.value : null))
 const tare = computed(() => tared.value ?? known.value)
 
-async function record() {
+function record() {
   error.value = null
   if (reading.value === null || reading.value <= 0) {
     error.value = 'Put the beaker on the scale, and type what it shows.'
@@ -47,8 +47,8 @@ async function record() {
     return
   }
   if (tared.value !== null && props.vessel !== null)
-    await batch.append({ type: 'vessel', vessel: props.vessel, tareGrams: tared.value })
-  if (await batch.append({ type: 'mass', when: props.when, grams: Number(net.toFixed(6)) })) {
+    batch.enter({ type: 'vessel', vessel: props.vessel, tareGrams: tared.value })
+  if (batch.enter({ type: 'mass', when: props.when, grams: Number(net.toFixed(6)) })) {
     typed.value = null
     tared.value = null
   }

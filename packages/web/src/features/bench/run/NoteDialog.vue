@@ -50,7 +50,7 @@ async function save() {
       id = makeId()
       await savePhoto({ id, batch: batch.info!.id, blob: photo.value })
     }
-    if (await batch.append({ type: 'note', text: text.value.trim(), ...(id ? { photo: id } : {}) }))
+    if (batch.enter({ type: 'note', text: text.value.trim(), ...(id ? { photo: id } : {}) }))
       open.value = false
   } catch (failure) {
     error.value = explainStorage(failure)

@@ -27,17 +27,17 @@ const fallen = computed(() => {
   return gone > run.resolution.value / 2 ? Number(gone.toFixed(6)) : null
 })
 
-async function take(remedy: PourRemedy) {
+function take(remedy: PourRemedy) {
   if (remedy.id === 'take-out' && !taking.value) {
     taking.value = true
     return
   }
-  for (const h of remedy.happenings) if (!(await batch.append(h))) return
+  for (const h of remedy.happenings) if (!batch.enter(h)) return
 }
-async function takeOut() {
+function takeOut() {
   const grams = out.value ?? fallen.value ?? Number(surplus.value.toFixed(6))
   const from = out.value === null && fallen.value !== null ? { gross: shown.value!.value } : {}
-  if (await batch.append({ type: 'take-out', line: props.line, grams, ...from })) taking.value = false
+  if (batch.enter({ type: 'take-out', line: props.line, grams, ...from })) taking.value = false
 }
 </script>
 

@@ -78,7 +78,7 @@ const method = ref<Reading['method']>(s.value.readings.at(-1)?.method ?? 'meter-
 const typedPh = ref<number | null>(null)
 const phError = ref<string | null>(null)
 const reading = computed(() => typedPh.value ?? (probe.value?.steady ? probe.value.value : null))
-async function read() {
+function read() {
   const ph = reading.value
   phError.value =
     ph === null
@@ -87,8 +87,7 @@ async function read() {
         : 'Type what the meter or strip shows.'
       : readingFault(ph)
   if (ph === null || phError.value) return
-  if (await batch.append({ type: 'ph', ph: Number(ph.toFixed(3)), method: method.value }))
-    typedPh.value = null
+  if (batch.enter({ type: 'ph', ph: Number(ph.toFixed(3)), method: method.value })) typedPh.value = null
 }
 
 // Dose
@@ -164,7 +163,7 @@ const grams = computed(
   () => typedGrams.value ?? gramsOfDrops.value ?? (net.value !== null && net.value > 0 ? net.value : null),
 )
 const doseError = ref<string | null>(null)
-async function add() {
+function add() {
   doseError.value =
     !grams.value || grams.value <= 0
       ? 'Type how many grams or drops went in.'
@@ -174,7 +173,7 @@ async function add() {
           ? 'That is more than the batch itself. Type grams of the solution.'
           : null
   if (doseError.value || !grams.value || !strength.value) return
-  const done = await batch.append({
+  const done = batch.enter({
     type: 'dose',
     material: adjuster.value,
     strengthPercent: strength.value,
@@ -185,11 +184,11 @@ async function add() {
   typedGrams.value = null
   drops.value = null
   allowAlarm()
-  await batch.append({ type: 'timer', id: 'ph wait', title: 'Stirred and waited: read the pH', minutes: 1 })
+  batch.enter({ type: 'timer', id: 'ph wait', title: 'Stirred and waited: read the pH', minutes: 1 })
 }
 const sample = ref<number | null>(null)
-const takeSample = async () => {
-  if (sample.value && (await batch.append({ type: 'sample', grams: sample.value }))) sample.value = null
+const takeSample = () => {
+  if (sample.value && batch.enter({ type: 'sample', grams: sample.value })) sample.value = null
 }
 
 /** What was dripped in, charged against the q.s. line. */
@@ -201,9 +200,9 @@ const charged = computed(() => {
   const before = s.value.plan.a.lines[fill]!
   return { total, label: before.label, from: before.percent, to: (100 * s.value.lines[fill]!.weighed) / made }
 })
-async function press() {
+function press() {
   if (reading.value !== null && current.value === null) {
-    await read()
+    read()
     return true
   }
   return false

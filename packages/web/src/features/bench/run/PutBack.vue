@@ -26,9 +26,9 @@ const net = computed(() =>
     : null,
 )
 const grams = computed(() => typed.value ?? (net.value !== null && net.value > 0 ? net.value : null))
-async function record() {
+function record() {
   if (!grams.value) return
-  if (await batch.append({ type: 'water', grams: grams.value })) typed.value = null
+  if (batch.enter({ type: 'water', grams: grams.value })) typed.value = null
 }
 </script>
 

@@ -25,7 +25,7 @@ const noted = computed(() =>
   ),
 )
 const note = () =>
-  batch.append({
+  batch.enter({
     type: 'note',
     symptom: symptom.value!,
     text: `${label.value}.${found.value?.causes[0] ? ` Most likely: ${found.value.causes[0].title.toLowerCase()}.` : ''}`,

@@ -48,7 +48,7 @@ async function remove() {
 }
 const menu = useTemplateRef<InstanceType<typeof Menu>>('menu')
 const items = [
-  { label: 'Pause', icon: 'pi pi-pause', command: () => void batch.append({ type: 'pause' }) },
+  { label: 'Pause', icon: 'pi pi-pause', command: () => batch.enter({ type: 'pause' }) },
   { label: 'Note or photo', icon: 'pi pi-pencil', command: () => emit('note') },
   { label: 'Instruments', icon: 'pi pi-gauge', command: () => emit('instruments') },
   { label: 'Record so far', icon: 'pi pi-list', command: () => void router.push(`/bench/${batch.info!.id}/record`) }, // prettier-ignore

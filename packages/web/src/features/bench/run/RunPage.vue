@@ -2,7 +2,11 @@
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, onMounted, provide, ref, shallowReactive, watch } from 'vue' // prettier-ignore
 import { useRouter } from 'vue-router'
+import { answerJump, jump } from '../../../clock/steady'
+import { download, fileName } from '../../../components/download'
+import { sayMinutes } from '../../../components/minutes'
 import Notice from '../../../components/Notice.vue'
+import { explainStorage } from '../../../storage/db'
 import { useBatch } from '../../../stores/batch'
 import { useInstruments } from '../../../stores/instruments'
 import FinishPanel from './FinishPanel.vue'
@@ -30,14 +34,19 @@ const pedal = shallowReactive<Pedal>({ press: null })
 provide(RUN, run)
 provide(PEDAL, pedal)
 
-const phase = ref<'opening' | 'here' | 'missing'>('opening')
+const phase = ref<'opening' | 'here' | 'missing' | 'refused'>('opening')
+const refused = ref('')
 watch(
   () => props.id,
   async (id) => {
     phase.value = 'opening'
-    const found = await batch.open(id).catch(() => false)
-    phase.value = found ? 'here' : 'missing'
-    if (!found) return
+    try {
+      phase.value = (await batch.open(id)) ? 'here' : 'missing'
+    } catch (error) {
+      refused.value = explainStorage(error)
+      phase.value = 'refused'
+    }
+    if (phase.value !== 'here') return
     document.title = `${batch.info!.code} ${batch.info!.name} – Omblet`
     void instruments.load(run.resolution.value)
     if (batch.state!.finished) void router.replace(`/bench/${id}/record`)
@@ -79,11 +88,15 @@ watch(
   },
 )
 
-const done = () => batch.append({ type: 'step', how: 'done' })
-async function back() {
+const done = () => batch.enter({ type: 'step', how: 'done' })
+/** The second click of a double click fell on a step that nobody has seen yet. */
+const click = (event: MouseEvent) => {
+  if (event.detail < 2) done()
+}
+function back() {
   const { at, plan } = batch.state!
   const to = plan.steps[at - 1]
-  if (to) await batch.append({ type: 'step', how: 'go' }, to.key)
+  if (to) batch.enter({ type: 'step', how: 'go' }, to.key)
 }
 /**
  * The pedal does the next thing of the step; where there is none left, the step is over. One press after the other: a
@@ -94,9 +107,13 @@ function forward() {
   presses = presses.then(async () => {
     if (!here.value || over.value || batch.state!.paused) return
     const more = await pedal.press?.()
-    if (!more) await done()
+    if (!more) done()
     await nextTick()
   })
+}
+function keepAsFile() {
+  const text = batch.asFile()
+  if (text) download(fileName(`${batch.info!.code} ${batch.info!.name}`, '.omblet-batch.json'), text)
 }
 
 function onKey(event: KeyboardEvent) {
@@ -105,7 +122,7 @@ function onKey(event: KeyboardEvent) {
     event.preventDefault()
     if (event.repeat) return
     if (event.key === 'PageDown') forward()
-    else void back()
+    else back()
     return
   }
   const target = event.target as HTMLElement
@@ -137,18 +154,41 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <div v-if="here" class="run">
+  <div v-if="here" class="run" :data-storing="batch.pending.length > 0 || undefined">
     <RunHeader
       @rescue="dialog = 'rescue'"
       @note="dialog = 'note'"
       @instruments="dialog = 'instruments'"
       @keys="dialog = 'keys'"
     />
-    <Notice v-if="batch.waiting" kind="stop" class="told">
-      {{ batch.waiting.why }} The last entry is kept here and not counted yet.
-      <template #actions><Button label="Try again" size="small" @click="batch.tryAgain()" /></template>
+    <Notice v-if="batch.held" kind="stop" class="told">
+      {{ batch.held.why }}
+      {{
+        batch.unstored.length === 1
+          ? 'The last entry counts here, and is not stored yet.'
+          : `The last ${batch.unstored.length} entries count here, and are not stored yet.`
+      }}
+      <template #actions>
+        <Button v-if="batch.held.gone" label="Put the batch back" size="small" @click="batch.putBack()" />
+        <Button v-else label="Try again" size="small" @click="batch.pump()" />
+        <Button label="Keep as a file" size="small" severity="secondary" outlined @click="keepAsFile" />
+      </template>
     </Notice>
     <Notice v-else-if="batch.told" kind="check" class="told">{{ batch.told }}</Notice>
+    <Notice v-if="jump" kind="check" class="told">
+      The clock of this device went ahead by {{ sayMinutes(jump.ms / 60_000) }} while this page was open. Did
+      it sleep, or was its clock set?
+      <template #actions>
+        <Button label="It slept: count the time" size="small" @click="answerJump('slept')" />
+        <Button
+          label="Its clock was set"
+          size="small"
+          severity="secondary"
+          outlined
+          @click="answerJump('set')"
+        />
+      </template>
+    </Notice>
     <TimerStrip />
     <div v-if="batch.state!.paused" class="card pause" role="status">
       <h2>Paused</h2>
@@ -159,7 +199,7 @@ onBeforeUnmount(() => {
         icon="pi pi-play"
         size="large"
         autofocus
-        @click="batch.append({ type: 'resume' })"
+        @click="batch.enter({ type: 'resume' })"
       />
     </div>
     <div v-else class="columns">
@@ -179,6 +219,9 @@ onBeforeUnmount(() => {
         :disabled="batch.state!.at === 0"
         @click="back"
       />
+      <span v-if="batch.pending.length && !batch.held" class="storing muted" role="status">{{
+        batch.pending.length === 1 ? 'Storing the last entry…' : `Storing ${batch.pending.length} entries…`
+      }}</span>
       <Button v-if="!over" label="Leave out" severity="secondary" text @click="dialog = 'skip'" />
       <Button
         v-if="!over"
@@ -186,7 +229,7 @@ onBeforeUnmount(() => {
         label="Step is done"
         icon="pi pi-check"
         icon-pos="right"
-        @click="done"
+        @click="click"
       />
     </footer>
     <SkipDialog :open="dialog === 'skip'" @update:open="close('skip')($event)" />
@@ -206,6 +249,11 @@ onBeforeUnmount(() => {
   <div v-else-if="phase === 'missing'" class="missing">
     <h1>This batch is not here</h1>
     <p>It may have been deleted, or the address is mistyped.</p>
+    <RouterLink to="/bench">All batches</RouterLink>
+  </div>
+  <div v-else-if="phase === 'refused'" class="missing">
+    <h1>This batch cannot be opened now</h1>
+    <p>{{ refused }}</p>
     <RouterLink to="/bench">All batches</RouterLink>
   </div>
   <p v-else class="missing muted late">Opening the batch…</p>
@@ -247,6 +295,10 @@ onBeforeUnmount(() => {
 }
 .bar :deep(button) {
   min-height: 48px;
+}
+.storing {
+  align-self: center;
+  animation: late 0.2s 0.3s both;
 }
 .bar .done {
   margin-left: auto;

@@ -12,9 +12,9 @@ const batch = useBatch()
 const run = useRun()
 const reason = ref('')
 watch(open, () => (reason.value = ''))
-async function skip() {
+function skip() {
   if (reason.value.trim() === '') return
-  if (await batch.append({ type: 'step', how: 'skip', reason: reason.value.trim() })) open.value = false
+  if (batch.enter({ type: 'step', how: 'skip', reason: reason.value.trim() })) open.value = false
 }
 const OFTEN = ['Not needed this time', 'Done already', 'Tool not at hand']
 </script>

@@ -11,7 +11,7 @@ const mark = (key: string) => run.state.value.marks.get(key)
 const all = ref(false)
 const go = (key: string) => {
   all.value = false
-  return batch.append({ type: 'step', how: 'go' }, key)
+  return batch.enter({ type: 'step', how: 'go' }, key)
 }
 const list = useTemplateRef<HTMLElement>('list')
 /** The list follows the work without moving the page. */

@@ -13,10 +13,10 @@ const shown = useShown('thermometer', run.now)
 const typed = ref<number | null>(null)
 const error = ref<string | null>(null)
 
-async function record() {
+function record() {
   const celsius = typed.value ?? shown.value?.value ?? null
   error.value = celsius === null ? 'Type what the thermometer shows.' : null
-  if (celsius !== null && (await batch.append({ type: 'temperature', celsius }))) typed.value = null
+  if (celsius !== null && batch.enter({ type: 'temperature', celsius })) typed.value = null
 }
 
 /** So often, or after so large a change, a reading is written down by itself. */

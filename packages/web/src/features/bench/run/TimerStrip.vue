@@ -51,7 +51,7 @@ watch(timers, (list) => {
         size="small"
         severity="secondary"
         text
-        @click="batch.append({ type: 'timer-end', id: t.id })"
+        @click="batch.enter({ type: 'timer-end', id: t.id })"
       />
     </li>
   </ul>

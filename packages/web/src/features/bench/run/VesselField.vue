@@ -23,7 +23,7 @@ onMounted(async () => {
 })
 async function save(grams: number | null) {
   if (grams === null || grams <= 0) return
-  if (!(await batch.append({ type: 'vessel', vessel: props.vessel, tareGrams: grams }))) return
+  if (!batch.enter({ type: 'vessel', vessel: props.vessel, tareGrams: grams })) return
   open.value = false
   typed.value = null
   const kept = Known.safeParse(await getSetting<unknown>(KEY).catch(() => null))

@@ -20,7 +20,7 @@ const hint = computed(() => ((minutes.value ?? 0) >= 60 ? sayMinutes(minutes.val
 function set() {
   if (!minutes.value) return
   allowAlarm()
-  void batch.append({ type: 'timer', id: id.value, title: title.value, minutes: minutes.value })
+  batch.enter({ type: 'timer', id: id.value, title: title.value, minutes: minutes.value })
 }
 </script>
 

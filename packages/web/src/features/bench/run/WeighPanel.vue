@@ -90,9 +90,9 @@ const recording = ref(false)
 watch(shown, (s) => {
   if (!recording.value || (s && !s.steady)) return
   recording.value = false
-  if (s) void record()
+  if (s) record()
 })
-async function record() {
+function record() {
   const task = active.value
   if (!task) return
   if (typed.value === null && shown.value && !shown.value.steady && !untared.value) {
@@ -114,7 +114,7 @@ async function record() {
   }
   told.value = null
   const from = typed.value === null && shown.value ? { gross: shown.value.value } : {}
-  const done = await batch.append({
+  const done = batch.enter({
     type: 'weigh',
     line: task.line,
     grams,
@@ -129,7 +129,7 @@ async function record() {
 }
 const { tare, waiting: taring } = useTare(run.now)
 /** The pedal takes a reading that is right, says what is missing, and leaves the step only when all is weighed. */
-async function press(): Promise<boolean> {
+function press(): boolean {
   const task = active.value
   if (!task) return false
   if (task.over) {
@@ -139,7 +139,7 @@ async function press(): Promise<boolean> {
   const grams = amount.value
   if (typed.value === null && grams !== null && grams < task.leftLow && grams > 0)
     told.value = `${say(task.left - grams)} g more. Press Record to take this part as it is.`
-  else await record()
+  else record()
   return true
 }
 onMounted(() => (pedal.press = press))
@@ -176,7 +176,7 @@ const larger = computed(() => {
 const diluting = ref(false)
 const makeLarger = () =>
   larger.value &&
-  batch.append({
+  batch.enter({
     type: 'scale',
     factor: larger.value.factor,
     lines: run.state.value.lines.map((l) => l.index),

@@ -1,9 +1,13 @@
 import { onBeforeUnmount, readonly, ref } from 'vue'
+import { lookAtClock, steadyNow } from '../../../clock/steady'
 
-/** Milliseconds since 1970, once a second. */
+/** Milliseconds since 1970, once a second, by the clock that nobody sets. */
 export function useNow(every = 1000) {
-  const now = ref(Date.now())
-  const timer = setInterval(() => (now.value = Date.now()), every)
+  const now = ref(steadyNow())
+  const timer = setInterval(() => {
+    lookAtClock()
+    now.value = steadyNow()
+  }, every)
   onBeforeUnmount(() => clearInterval(timer))
   return readonly(now)
 }

@@ -1,5 +1,6 @@
 import { capitalise, formatGrams, type BatchState, type BenchStep, type InstrumentKind } from '@omblet/core'
 import { computed, inject, ref, watch, type ComputedRef, type InjectionKey, type Ref } from 'vue'
+import { steadyNow } from '../../../clock/steady'
 import { useBatch } from '../../../stores/batch'
 import { STALE_MS, useInstruments } from '../../../stores/instruments'
 
@@ -55,17 +56,17 @@ export function useTare(now: Readonly<{ value: number }>) {
   const shown = useShown('scale', now)
   const waiting = ref(false)
   let pressed = 0
-  watch(shown, async (s) => {
+  watch(shown, (s) => {
     // What was on its way when it was pressed may be of before.
     if (s === null) waiting.value = false
     if (!waiting.value || !s?.steady || s.at <= pressed) return
     waiting.value = false
-    await batch.append({ type: 'tare', gross: s.value })
+    batch.enter({ type: 'tare', gross: s.value })
   })
   function tare() {
     if (!shown.value) return
     instruments.states.scale.returned = false
-    pressed = Date.now()
+    pressed = steadyNow()
     waiting.value = true
   }
   return { tare, waiting }

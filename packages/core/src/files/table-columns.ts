@@ -1,5 +1,5 @@
 import { parseNumber } from '../formula/numbers.ts'
-import type { Lot } from '../materials/lots.ts'
+import { isRealDay, type Lot } from '../materials/lots.ts'
 import type { Material } from '../materials/schema.ts'
 import { shorten } from '../text/format.ts'
 
@@ -14,11 +14,24 @@ export interface Column<T> {
   read: (text: string, draft: Draft) => string | null
 }
 
-const isDay = (text: string) => /^\d{4}-\d{2}-\d{2}$/.test(text)
-/** `31.12.2026` and `31/12/2026` as `2026-12-31`; anything else stays. */
-const toDay = (text: string) => {
-  const match = /^(\d{1,2})[./](\d{1,2})[./](\d{4})$/.exec(text)
-  return match ? `${match[3]}-${match[2]!.padStart(2, '0')}-${match[1]!.padStart(2, '0')}` : text
+/**
+ * A day as it is written, as `2026-12-31`; a sentence where it is none, or where it could be two. `31.12.2026` is day,
+ * month, year; with strokes the order differs from land to land, so only what can be read in one way is taken.
+ */
+function toDay(text: string, column: string): { day: string } | { error: string } {
+  const no = (why: string) => ({ error: `“${shorten(text)}” in ${column} ${why}; write it as 2026-05-01.` })
+  const iso = /^(\d{4})-(\d{2})-(\d{2})$/.exec(text)
+  const dots = /^(\d{1,2})\.(\d{1,2})\.(\d{4})$/.exec(text)
+  const strokes = /^(\d{1,2})[/-](\d{1,2})[/-](\d{4})$/.exec(text)
+  if (strokes) {
+    const [first, second] = [Number(strokes[1]), Number(strokes[2])]
+    if (first <= 12 && second <= 12 && first !== second) return no('can be two days')
+    if (second > 12 && first <= 12) return no('has its month first')
+  }
+  const found = dots ?? strokes
+  const day = iso ? text : found ? `${found[3]}-${found[2]!.padStart(2, '0')}-${found[1]!.padStart(2, '0')}` : '' // prettier-ignore
+  if (day === '') return no('is no day')
+  return isRealDay(day) ? { day } : no('is a day that does not exist')
 }
 
 const textColumn = <T extends object>(
@@ -48,11 +61,26 @@ const keyColumn = <T extends object>(
 })
 /** A number as programs write it, exponent and all. */
 const MACHINE = /^\d+(\.\d+)?(e[+-]?\d+)?$/i
+type Unit = 'g' | '%' | '°C' | ''
+const SAME_UNIT: Record<Unit, RegExp> = {
+  g: /^(?:g|gr|grams?|grammes?)\.?$/i,
+  '%': /^(?:%|percent|pct)$/i,
+  '°C': /^°?\s?c$/i,
+  '': /^(?!)/,
+}
+const UNIT_WORD: Record<Unit, string> = {
+  g: 'grams',
+  '%': 'percent',
+  '°C': '°C',
+  '': 'a number without a unit',
+}
+/** A number in one unit: another unit, or a comma that may part thousands, is asked about and not guessed. */
 const numberColumn = <T extends object>(
   name: string,
   field: string,
   also: string[] = [],
   most = 1e7,
+  unit: Unit = '',
 ): Column<T> => ({
   name,
   also,
@@ -63,7 +91,12 @@ const numberColumn = <T extends object>(
       put(draft, field, exact)
       return null
     }
-    const parsed = parseNumber(text, { min: 0, max: most, what: name.replaceAll('_', ' ') })
+    const [, body, said = ''] = /^(.*?)\s*([a-z%°][^\d]*)?$/is.exec(text.trim())!
+    if (said !== '' && !SAME_UNIT[unit].test(said.trim()))
+      return `“${shorten(text.trim())}” in ${name} is not in ${UNIT_WORD[unit]}. Convert it, and write the number alone.`
+    if (/^[1-9]\d{0,2}(,\d{3})+$/.test(body!))
+      return `“${body}” in ${name} can be ${body!.replaceAll(',', '')} or ${body!.replace(',', '.')}. Write it without the comma.`
+    const parsed = parseNumber(body!, { min: 0, max: most, what: name.replaceAll('_', ' ') })
     if ('error' in parsed) return parsed.error
     if (parsed.value !== null) put(draft, field, parsed.value)
     return null
@@ -74,9 +107,9 @@ const dayColumn = (name: string, field: keyof Lot & string, also: string[] = [])
   also,
   write: (item) => item[field] as string | undefined,
   read: (text, draft) => {
-    const day = toDay(text.trim())
-    if (!isDay(day)) return `“${shorten(text)}” in ${name} is no day; write it as 2026-05-01.`
-    draft[field] = day
+    const read = toDay(text.trim(), name)
+    if ('error' in read) return read.error
+    draft[field] = read.day
     return null
   },
 })
@@ -169,8 +202,8 @@ export const isPlain = (value: unknown): value is Draft =>
 
 const LOT_FIELDS: Column<Lot>[] = [
   keyColumn('material', 'material', ['inci', 'name', 'ingredient']),
-  numberColumn('left_grams', 'leftGrams', ['left', 'left-g', 'amount', 'grams', 'stock']),
-  numberColumn('pack_grams', 'packGrams', ['pack', 'pack-g', 'size']),
+  numberColumn('left_grams', 'leftGrams', ['left', 'left-g', 'amount', 'grams', 'stock'], 1e7, 'g'),
+  numberColumn('pack_grams', 'packGrams', ['pack', 'pack-g', 'size'], 1e7, 'g'),
   numberColumn('price', 'price', ['cost', 'pack-price']),
   textColumn('supplier', 'supplier', ['from', 'shop', 'vendor']),
   textColumn('batch', 'batch', ['lot', 'lot-number', 'batch-number']),
@@ -206,12 +239,12 @@ const MATERIAL_FIELDS: Column<Material>[] = [
   listColumn('functions', 'functions', ['does', 'function']),
   listColumn('solubility', 'solubility', ['lives-in']),
   keyColumn('phase', 'phase', ['goes-into']),
-  numberColumn('usage_min', 'usage.min', ['from', 'min'], 100),
-  numberColumn('usage_typical', 'usage.typical', ['typical', 'often'], 100),
-  numberColumn('usage_max', 'usage.max', ['to', 'max'], 100),
+  numberColumn('usage_min', 'usage.min', ['from', 'min'], 100, '%'),
+  numberColumn('usage_typical', 'usage.typical', ['typical', 'often'], 100, '%'),
+  numberColumn('usage_max', 'usage.max', ['to', 'max'], 100, '%'),
   numberColumn('ph_min', 'ph.min', [], 14),
   numberColumn('ph_max', 'ph.max', [], 14),
-  numberColumn('heat_max_c', 'heatMaxC', ['stands'], 300),
+  numberColumn('heat_max_c', 'heatMaxC', ['stands'], 300, '°C'),
   numberColumn('density', 'density', [], 25),
   numberColumn('strength_percent', 'strengthPercent', ['strength'], 100),
   partsColumn('parts', 'parts', 'inci', ['made-of']),

@@ -1,5 +1,5 @@
-import { assess } from '../assess/assess.ts'
-import type { Assessment } from '../assess/types.ts'
+import { assess } from './assess.ts'
+import type { Assessment } from './types.ts'
 import { findAll } from '../findings/index.ts'
 import type { Finding } from '../findings/types.ts'
 import type { Formula } from '../formula/schema.ts'

@@ -3,9 +3,9 @@ import Papa from 'papaparse'
 /** A cell as it comes from a CSV file or a spreadsheet. */
 export type Cell = string | number | boolean | Date | null | undefined
 
-/** What a spreadsheet would take for a formula when it opens the file. */
-const FORMULA = /^'*[=+\-@\t\r]/
-const MARKED = /^'+[=+\-@\t\r]/
+/** What a spreadsheet may take for a formula when it opens the file, behind blanks and line breaks too. */
+const FORMULA = /^'*(?:[\t\r]|\s*[=+\-@＝＋－＠])/
+const MARKED = /^'+(?:[\t\r]|\s*[=+\-@＝＋－＠])/
 
 /** Text that no spreadsheet runs: what looks like a formula gets an apostrophe before it. */
 export const harmless = (text: string) => (FORMULA.test(text) ? `'${text}` : text)

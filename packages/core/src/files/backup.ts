@@ -1,0 +1,179 @@
+import * as z from 'zod'
+import { LIMITS, type Formula } from '../formula/schema.ts'
+import { FactChange } from '../materials/changes.ts'
+import { Lot, withRealDays } from '../materials/lots.ts'
+import { mixtureCircles } from '../materials/mixtures.ts'
+import { Material } from '../materials/schema.ts'
+import { shorten } from '../text/format.ts'
+import { BATCH_VERSION, toBatch, type BatchFile } from './batch.ts'
+import { toFormula } from './formula.ts'
+import { firstIssue, isTooDeep, ReadError, refuseNewer } from './json.ts'
+
+export const BACKUP_VERSION = 1
+
+const Frame = z.looseObject({
+  format: z.literal('omblet-backup'),
+  formatVersion: z.literal(BACKUP_VERSION),
+  savedAt: z.string().max(100),
+  formulas: z.array(z.unknown()),
+  materials: z.array(z.unknown()).default([]),
+  lots: z.array(z.unknown()).default([]),
+  changes: z.array(z.unknown()).default([]),
+  batches: z.array(z.unknown()).default([]),
+  settings: z.record(z.string().max(100), z.unknown()).default({}),
+})
+
+const id = z.string().min(1).max(200)
+const SavedVersion = z.looseObject({
+  id,
+  number: z.number().int().min(1),
+  name: z.string().max(1000),
+  savedAt: z.string().max(100),
+  formula: z.unknown(),
+})
+const SavedFormula = z.looseObject({
+  id,
+  createdAt: z.string().max(100),
+  updatedAt: z.string().max(100),
+  formula: z.unknown(),
+  versions: z.array(z.unknown()).default([]),
+})
+
+export interface BackupVersion {
+  id: string
+  number: number
+  name: string
+  savedAt: string
+  formula: Formula
+}
+
+export interface BackupFormula {
+  id: string
+  createdAt: string
+  updatedAt: string
+  formula: Formula
+  versions: BackupVersion[]
+}
+
+export interface Backup {
+  savedAt: string
+  formulas: BackupFormula[]
+  materials: Material[]
+  lots: Lot[]
+  /** Changed facts of catalogue materials. */
+  changes: FactChange[]
+  batches: BatchFile[]
+  /** What is true of a maker's own tools. */
+  settings: Record<string, unknown>
+}
+
+/** A record of a backup that could not be read: what it is, and why. */
+export interface Refused {
+  what: string
+  why: string
+}
+
+/** A backup with what is sound in it, and the names of what is not. */
+export interface ReadBackup {
+  backup: Backup
+  refused: Refused[]
+}
+
+const nameIn = (value: unknown, ...keys: string[]): string => {
+  let at: unknown = value
+  for (const key of keys) at = (at as Record<string, unknown> | null | undefined)?.[key]
+  return typeof at === 'string' && at.trim() !== '' ? `“${shorten(at.trim(), 40)}”` : ''
+}
+
+/** A name that grew too long is cut: the rest of the formula is worth more than the end of its name. */
+function withShortName(formula: unknown): unknown {
+  const name = (formula as { name?: unknown } | null)?.name
+  return typeof name === 'string' && name.length > LIMITS.name
+    ? { ...(formula as object), name: shorten(name, LIMITS.name) }
+    : formula
+}
+
+function parsed<T>(schema: z.ZodType<T>, value: unknown): T {
+  if (isTooDeep(value)) throw new ReadError('it holds values too deep in each other to be stored.')
+  const result = schema.safeParse(value)
+  if (!result.success) throw firstIssue(result.error)
+  return result.data
+}
+
+/**
+ * Reads the parsed JSON of a backup, record by record: what is sound is taken, what is not is named with the reason.
+ * Throws `ReadError` where it is no backup at all, comes from a newer Omblet, or holds nothing that is sound.
+ */
+export function toBackup(value: unknown): ReadBackup {
+  refuseNewer(value, BACKUP_VERSION, 'backup', 'restore')
+  const frame = Frame.safeParse(value)
+  if (!frame.success) throw firstIssue(frame.error)
+  const refused: Refused[] = []
+  /** What is sound among these; the others are named by `what`. */
+  const sound = <T>(items: readonly unknown[], what: (item: unknown, i: number) => string, read: (item: unknown) => T) =>
+    items.flatMap((item, i): T[] => {
+      try {
+        return [read(item)]
+      } catch (error) {
+        if (!(error instanceof ReadError)) throw error
+        refused.push({ what: what(item, i), why: error.message })
+        return []
+      }
+    }) // prettier-ignore
+  const { savedAt, settings, ...lists } = frame.data
+  const formulas = sound(
+    lists.formulas,
+    (f, i) => `Formula ${nameIn(f, 'formula', 'name') || i + 1}`,
+    (item): BackupFormula => {
+      const { id, createdAt, updatedAt, formula, versions } = parsed(SavedFormula, item)
+      const of = nameIn(item, 'formula', 'name')
+      return {
+        id,
+        createdAt,
+        updatedAt,
+        formula: toFormula(withShortName(formula)),
+        versions: sound(
+          versions,
+          (v, j) => `Version ${String((v as { number?: unknown } | null)?.number ?? j + 1)} of ${of}`,
+          (entry): BackupVersion => {
+            const { id, number, name, savedAt, formula } = parsed(SavedVersion, entry)
+            return { id, number, name, savedAt, formula: toFormula(withShortName(formula)) }
+          },
+        ),
+      }
+    },
+  )
+  const materials = sound(
+    lists.materials,
+    (m, i) => `Material ${nameIn(m, 'name') || i + 1}`,
+    (item) => parsed(Material, item),
+  )
+  const circles = mixtureCircles(materials)
+  for (const m of materials)
+    if (circles.has(m.id)) refused.push({ what: `Material “${m.name}”`, why: 'it contains itself by way of its parts.' }) // prettier-ignore
+  const backup: Backup = {
+    savedAt,
+    settings,
+    formulas,
+    materials: materials.filter((m) => !circles.has(m.id)),
+    lots: sound(
+      lists.lots,
+      (l, i) => `Lot of ${nameIn(l, 'material') || i + 1}`,
+      (item) => parsed(Lot, withRealDays(item)),
+    ),
+    changes: sound(
+      lists.changes,
+      (c, i) => `Own figures of ${nameIn(c, 'id') || i + 1}`,
+      (item) => parsed(FactChange, item),
+    ),
+    batches: sound(lists.batches, (b, i) => `Batch ${nameIn(b, 'batch', 'code') || i + 1}`, toBatch),
+  }
+  const taken = formulas.length + backup.materials.length + backup.lots.length + backup.changes.length + backup.batches.length // prettier-ignore
+  if (taken === 0 && refused.length > 0)
+    throw new ReadError(`Nothing in this backup can be read. ${refused[0]!.what}: ${refused[0]!.why}`)
+  return { backup, refused }
+}
+
+/** The text of a backup that another machine can restore. */
+export const writeBackup = ({ batches, ...backup }: Backup): string =>
+  `${JSON.stringify({ format: 'omblet-backup', formatVersion: BACKUP_VERSION, ...backup, batches: batches.map((b) => ({ format: 'omblet-batch', formatVersion: BATCH_VERSION, ...b })) }, null, 1)}\n`

@@ -1,0 +1,24 @@
+import type { Formula } from '../formula/schema.ts'
+import { toBackup, type Backup, type Refused } from './backup.ts'
+import { toBatch, type BatchFile } from './batch.ts'
+import { toFormula } from './formula.ts'
+import { MOST_FORMULA_CHARACTERS, parseJson, tooLongForFormula } from './json.ts'
+
+/** What an imported file turned out to be. */
+export type Imported =
+  | { kind: 'formula'; formula: Formula }
+  | { kind: 'backup'; backup: Backup; refused: Refused[] }
+  | { kind: 'batch'; batch: BatchFile }
+
+/**
+ * The one gate: reads the text of a formula file, a batch file or a backup. A formula or a batch comes in whole or not
+ * at all; of a backup what is sound, with the names of what is not. Throws `ReadError`.
+ */
+export function readFile(text: string): Imported {
+  const value = parseJson(text)
+  const format = (value as { format?: unknown } | null)?.format
+  if (format === 'omblet-backup') return { kind: 'backup', ...toBackup(value) }
+  if (format === 'omblet-batch') return { kind: 'batch', batch: toBatch(value) }
+  if (text.length > MOST_FORMULA_CHARACTERS) throw tooLongForFormula(text.length)
+  return { kind: 'formula', formula: toFormula(value) }
+}

@@ -1,0 +1,159 @@
+import fc from 'fast-check'
+import { catalogue, LIMITS, ROLES, KINDS, SITES, METHODS, withKeys, type Backup, type BatchFile, type BenchEvent, type Custom, type Formula, type Happening, type Line, type Lot, type Phase } from '../src/index.ts' // prettier-ignore
+
+/** Texts as people and accidents write them. */
+const words = (most: number) => fc.string({ unit: 'grapheme', maxLength: Math.min(24, most) })
+const amount = (max: number) => fc.double({ min: 0, max, noNaN: true })
+
+const anyCustom = fc.record(
+  {
+    inci: fc.array(words(40), { maxLength: 3 }),
+    functions: fc.subarray(['emollient', 'preservative', 'skin conditioning', 'emulsifying']),
+    solubility: fc.constantFrom('water', 'oil', ['water', 'glycol']),
+    usage: fc.constant({ min: 0.5, max: 4 }),
+    ph: fc.constant({ min: 4, max: 7 }),
+    charge: fc.constantFrom('nonionic' as const, 'cationic' as const),
+    parts: fc.array(fc.record({ material: fc.constantFrom('aqua', 'glycerin', 'sea mist base'), percent: fc.double({ min: 0.1, max: 60, noNaN: true }) }), { maxLength: 3 }), // prettier-ignore
+    acidBase: fc.constant<NonNullable<Custom['acidBase']>>({ molarMass: 120, pKa: [4.2], chargeFullyProtonated: 0, counterIonCharge: 0 }), // prettier-ignore
+  },
+  { requiredKeys: [] },
+)
+const anyLine: fc.Arbitrary<Line> = fc
+  .tuple(
+    fc.oneof(
+      { weight: 6, arbitrary: fc.constantFrom(...catalogue.materials.map((m) => m.id)) },
+      { weight: 1, arbitrary: fc.string({ minLength: 1, maxLength: 40 }) },
+    ),
+    fc.oneof(fc.record({ percent: amount(40) }), fc.record({ grams: amount(100) }), fc.constant({})),
+    fc.option(anyCustom, { nil: undefined, freq: 5 }),
+    fc.record({ note: words(60), strengthPercent: fc.double({ min: 1, max: 100, noNaN: true }) }, { requiredKeys: [] }), // prettier-ignore
+  )
+  .map(([material, given, custom, more]) => ({
+    material,
+    ...given,
+    ...more,
+    ...(custom === undefined ? {} : { custom }),
+  }))
+const anyPhase: fc.Arbitrary<Phase> = fc.record(
+  {
+    name: words(LIMITS.name),
+    role: fc.constantFrom(...ROLES),
+    heatToC: fc.integer({ min: 30, max: 90 }),
+    belowC: fc.integer({ min: 20, max: 45 }),
+    lines: fc.array(anyLine, { maxLength: 4 }),
+  },
+  { requiredKeys: ['name', 'role', 'lines'] },
+)
+
+/** Any formula with keys and a method that speaks of them, and fields that nobody here knows. */
+export const anyWholeFormula: fc.Arbitrary<Formula> = fc
+  .record({
+    name: words(LIMITS.name),
+    kind: fc.constantFrom(...KINDS),
+    site: fc.constantFrom(...SITES),
+    phases: fc.array(anyPhase, { maxLength: 4 }),
+    batchGrams: fc.double({ min: 1, max: 2000, noNaN: true }),
+    hidden: fc.boolean(),
+    odd: fc.jsonValue({ maxDepth: 3 }),
+    reading: fc.option(fc.record({ ph: amount(14), method: fc.constantFrom(...METHODS) })),
+    fill: fc.boolean(),
+  })
+  .map(({ name, kind, site, phases, batchGrams, hidden, odd, reading, fill }) => {
+    const water: Phase = { name: 'Water', role: 'water', heatToC: 70, lines: [{ material: 'aqua', ...(fill ? { fill: true } : { percent: 40 }) }] } // prettier-ignore
+    const keyed = withKeys({
+      format: 'omblet-formula',
+      formatVersion: 1,
+      name,
+      product: { kind, site, rinse: 'leave-on', region: 'EU' },
+      batchGrams,
+      phases: [...phases, water],
+      shelfMark: odd,
+      ...(reading ? { readings: [reading] } : {}),
+    })
+    const last = keyed.phases.at(-1)!.id!
+    return {
+      ...keyed,
+      method: {
+        choices: { pouring: 'water-into-oil' as const },
+        changes: { [`heat-${last}`]: { title: 'Into the bath', hands: 7 }, fill: { hidden } },
+        own: [{ key: 'own-1', title: 'Ring the bell', hands: 1, wait: 0 }],
+        order: ['prepare', 'own-1'],
+      },
+    }
+  })
+
+const START = Date.parse('2026-11-26T08:00:00.000Z')
+
+/** Any course that a batch of a small formula can take. */
+export const anyBatch: fc.Arbitrary<BatchFile> = fc
+  .tuple(
+    fc.uuid(),
+    anyWholeFormula,
+    fc.array(
+      fc.tuple(
+        fc.constantFrom('weigh', 'take-out', 'ph', 'note', 'temperature', 'done', 'undo', 'wait', 'water'),
+        fc.double({ min: 0.01, max: 30, noNaN: true }),
+        fc.nat(20),
+        words(60),
+      ),
+      { maxLength: 12 },
+    ),
+  )
+  .map(([id, formula, happenings]): BatchFile => {
+    const lines = formula.phases.reduce((sum, p) => sum + p.lines.length, 0)
+    let minutes = 0
+    const events: BenchEvent[] = []
+    const put = (h: Happening) =>
+      events.push({ n: events.length, at: new Date(START + minutes * 60_000).toISOString(), step: null, ...h } as BenchEvent) // prettier-ignore
+    put({ type: 'start', formula, version: null })
+    for (const [type, size, n, text] of happenings) {
+      const line = n % lines
+      if (type === 'weigh' || type === 'take-out') put({ type, line, grams: size })
+      else if (type === 'ph') put({ type, ph: Math.min(14, size), method: 'meter-direct' })
+      else if (type === 'note') put({ type, text })
+      else if (type === 'temperature') put({ type, celsius: size })
+      else if (type === 'done') put({ type: 'step', how: 'done' })
+      else if (type === 'water') put({ type, grams: size })
+      else if (type === 'undo' && events.length > 1) put({ type, of: 1 + (n % (events.length - 1)) })
+      else minutes += Math.round(size)
+    }
+    const batch = { id, code: `QT-${id.slice(0, 4)}`, name: formula.name, formulaId: null, who: 'Ina' }
+    return { batch, events, photos: [] }
+  })
+
+const anyLot: fc.Arbitrary<Lot> = fc.record(
+  {
+    id: fc.uuid(),
+    material: fc.constantFrom('glycerin', 'squalane'),
+    leftGrams: amount(1000),
+    price: amount(50),
+    note: words(60),
+  },
+  { requiredKeys: ['id', 'material', 'leftGrams'] },
+)
+
+const AT = '2026-11-26T08:00:00.000Z'
+export const anyBackup: fc.Arbitrary<Backup> = fc
+  .record({
+    formulas: fc.uniqueArray(fc.tuple(fc.uuid(), anyWholeFormula, fc.option(anyWholeFormula)), {
+      maxLength: 2,
+      selector: ([id]) => id,
+    }),
+    lots: fc.uniqueArray(anyLot, { maxLength: 3, selector: (l) => l.id }),
+    batches: fc.array(anyBatch, { maxLength: 1 }),
+  })
+  .map(({ formulas, lots, batches }) => ({
+    savedAt: AT,
+    settings: {},
+    formulas: formulas.map(([id, formula, version]) => ({
+      id,
+      createdAt: AT,
+      updatedAt: AT,
+      formula,
+      versions: version ? [{ id: `${id}-v`, number: 1, name: 'first', savedAt: AT, formula: version }] : [],
+    })),
+    materials: [],
+    lots,
+    changes: [],
+    batches,
+  }))

@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { formatDistanceToNow } from 'date-fns'
+import Button from 'primevue/button'
+import { useToast } from 'primevue/usetoast'
+import { onMounted } from 'vue'
+import { useRouter } from 'vue-router'
+import { notAfter } from '../../clock/days'
+import Notice from '../../components/Notice.vue'
+import { notify } from '../../components/notify'
+import type { BinRecord } from '../../storage/schema'
+import { useBin } from '../../stores/bin'
+
+const bin = useBin()
+const router = useRouter()
+const toast = useToast()
+onMounted(() => {
+  document.title = 'Bin – Omblet'
+  void bin.load()
+})
+
+const KINDS = { formula: 'Formula', batch: 'Batch', lot: 'Lot', material: 'Own material' }
+const ICONS = { formula: 'pi-file-edit', batch: 'pi-stopwatch', lot: 'pi-box', material: 'pi-box' }
+const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`
+function more({ content }: BinRecord): string {
+  if (content.kind === 'formula')
+    return content.versions.length > 0 ? `with ${count(content.versions.length, 'version', 'versions')}` : ''
+  if (content.kind !== 'batch') return ''
+  const pictures = content.photos.length > 0 ? `, ${count(content.photos.length, 'photograph', 'photographs')}` : '' // prettier-ignore
+  return `${content.head?.code ?? 'no code'}, ${count(content.events.length, 'entry', 'entries')}${pictures}`
+}
+const WHERE = {
+  formula: (id: string) => `/formulas/${id}`,
+  batch: (id: string) => `/bench/${id}/record`,
+  lot: () => '/shelf',
+  material: (id: string) => `/shelf/${id}`,
+}
+async function takeBack(record: BinRecord) {
+  const back = await bin.takeBack(record.id)
+  if (!back) return
+  const words = back.beside ? 'is back, beside what stands in its place now' : 'is back'
+  notify(toast, `${record.name} ${words}.`, {
+    label: 'Open',
+    run: () => void router.push(WHERE[back.kind](back.id)),
+  })
+}
+</script>
+
+<template>
+  <div class="page">
+    <header class="head"><h1>Bin</h1></header>
+    <p class="muted">What was deleted stays here for 30 days and can come back whole.</p>
+    <Notice v-if="bin.problem" kind="stop">{{ bin.problem }}</Notice>
+    <ul v-if="bin.records.length" class="card list">
+      <li v-for="record in bin.records" :key="record.id">
+        <i :class="['pi', ICONS[record.content.kind]]" aria-hidden="true"></i>
+        <div class="what">
+          <strong>{{ record.name }}</strong>
+          <span class="muted small"
+            >{{ KINDS[record.content.kind] }}<template v-if="more(record)">, {{ more(record) }}</template
+            >; deleted {{ formatDistanceToNow(notAfter(record.deletedAt), { addSuffix: true }) }}</span
+          >
+        </div>
+        <Button label="Put back" icon="pi pi-undo" size="small" outlined @click="takeBack(record)" />
+        <Button
+          label="Delete for good"
+          size="small"
+          severity="secondary"
+          text
+          :aria-label="`Delete ${record.name} for good`"
+          @click="bin.throwAway(record.id)"
+        />
+      </li>
+    </ul>
+    <p v-else class="empty">Nothing is in the bin.</p>
+  </div>
+</template>
+
+<style scoped>
+.page {
+  display: grid;
+  align-content: start;
+  gap: 0.875rem;
+  padding: 1rem 1.25rem 3rem;
+  max-width: 60rem;
+}
+h1 {
+  font-size: 1.5rem;
+}
+.list li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem 0.75rem;
+  padding: 0.75rem 1rem;
+  border-bottom: 1px solid var(--line);
+}
+.list li:last-child {
+  border-bottom: 0;
+}
+.what {
+  flex: 1 1 14rem;
+  min-width: 0;
+  display: grid;
+  overflow-wrap: anywhere;
+}
+.empty {
+  padding: 3rem 1rem;
+  text-align: center;
+  color: var(--muted);
+}
+</style>

@@ -1,0 +1,134 @@
+import { besideId, freeName, same, sameEvent, sameFormula } from '@omblet/core'
+import { openStore, whole } from './db'
+import type { BinContent, BinRecord, EventRecord } from './schema'
+
+/** What is deleted can come back for so many days. */
+export const BIN_DAYS = 30
+const DAY = 864e5
+
+export const toBin = (content: BinContent, name: string, now: string, makeId: () => string): BinRecord => ({
+  id: makeId(),
+  name: name.slice(0, 200),
+  deletedAt: now,
+  content,
+})
+
+/** Everything in the bin, the newest first. */
+export async function listBin(): Promise<BinRecord[]> {
+  const all = await (await openStore()).getAll('bin')
+  return all.sort((x, y) => y.deletedAt.localeCompare(x.deletedAt))
+}
+export const countBin = async () => (await openStore()).count('bin')
+export const removeFromBin = async (id: string) => (await openStore()).delete('bin', id)
+
+/** Where something went that came back: to its place, or beside what stands there now. */
+export interface Back {
+  kind: BinContent['kind']
+  id: string
+  beside: boolean
+}
+
+/**
+ * Takes something out of the bin, in one transaction. What stands in its place meanwhile is never overwritten: where it
+ * differs, what comes back is put beside it. Null where it is not in the bin any more.
+ */
+export async function takeFromBin(binId: string): Promise<Back | null> {
+  const db = await openStore()
+  const tx = db.transaction(['formulas', 'versions', 'materials', 'lots', 'files', 'batches', 'events', 'pictures', 'bin'], 'readwrite') // prettier-ignore
+  return whole(tx, async (put): Promise<Back | null> => {
+    const record = await tx.objectStore('bin').get(binId)
+    if (!record) return null
+    const { content } = record
+    put(tx.objectStore('bin').delete(binId))
+    /** The first id at which nothing else stands. */
+    const place = async (id: string, isFree: (id: string) => Promise<boolean>) => {
+      for (let n = 1; ; n++) {
+        const key = n === 1 ? id : besideId(id, n)
+        if (await isFree(key)) return { id: key, beside: n > 1 }
+      }
+    }
+    switch (content.kind) {
+      case 'formula': {
+        const store = tx.objectStore('formulas')
+        const { formula } = content.formula
+        const { id, beside } = await place(content.formula.id, async (key) => {
+          const here = await store.get(key)
+          return !here || sameFormula(here.formula, formula)
+        })
+        const here = await store.get(id)
+        const names = beside ? (await store.getAll()).map((r) => r.formula.name) : []
+        if (!here) put(store.put({ ...content.formula, id, formula: beside ? { ...formula, name: freeName(formula.name, names) } : formula })) // prettier-ignore
+        for (const version of content.versions) {
+          const taken = await tx.objectStore('versions').get(version.id)
+          if (!taken) put(tx.objectStore('versions').put({ ...version, formulaId: id }))
+          else if (taken.formulaId !== id || !sameFormula(taken.formula, version.formula)) put(tx.objectStore('versions').put({ ...version, id: besideId(version.id, 2), formulaId: id })) // prettier-ignore
+        }
+        return { kind: 'formula', id, beside }
+      }
+      case 'batch': {
+        const events = tx.objectStore('events')
+        const first = content.events[0]
+        const own = content.head?.id ?? first!.batch
+        const range = (key: string) => IDBKeyRange.bound([key, 0], [key, Infinity])
+        const { id, beside } = await place(own, async (key) => {
+          const here = await events.getAll(range(key))
+          const head = await tx.objectStore('batches').get(key)
+          return here.length === 0 ? !head || same(head, content.head) : sameCourse(here, content.events)
+        })
+        if (content.head) put(tx.objectStore('batches').put({ ...content.head, id, code: beside ? `${content.head.code.slice(0, 55)}-copy` : content.head.code })) // prettier-ignore
+        for (const event of content.events) put(events.put({ ...event, batch: id }))
+        for (const photo of content.photos) put(tx.objectStore('pictures').put({ ...photo, batch: id }))
+        return { kind: 'batch', id, beside }
+      }
+      case 'lot': {
+        const store = tx.objectStore('lots')
+        const { id, beside } = await place(content.lot.id, async (key) => {
+          const here = await store.get(key)
+          return !here || same(here, content.lot)
+        })
+        put(store.put({ ...content.lot, id }))
+        if (content.file) put(tx.objectStore('files').put({ ...content.file, lot: id }))
+        return { kind: 'lot', id, beside }
+      }
+      case 'material': {
+        const store = tx.objectStore('materials')
+        const { id, beside } = await place(content.material.id, async (key) => {
+          const here = await store.get(key)
+          return !here || same(here, content.material)
+        })
+        put(store.put({ ...content.material, id }))
+        return { kind: 'material', id, beside }
+      }
+    }
+  })
+}
+
+const sameCourse = (x: readonly EventRecord[], y: readonly EventRecord[]) =>
+  x.length === y.length && x.every((r, i) => sameEvent(r.event, y[i]!.event))
+
+/**
+ * Empties the bin of what lies in it for more than 30 days. It goes only when it was found to be due at an earlier visit a
+ * day or more before, so that a clock that was set forward for an hour takes nothing away.
+ */
+export async function sweepBin(now: string): Promise<number> {
+  const db = await openStore()
+  const tx = db.transaction('bin', 'readwrite')
+  return whole(tx, async (put) => {
+    let gone = 0
+    for (const record of await tx.store.getAll()) {
+      const age = Date.parse(now) - Date.parse(record.deletedAt)
+      const due = record.dueSince === undefined ? null : Date.parse(now) - Date.parse(record.dueSince)
+      if (age <= BIN_DAYS * DAY || (due !== null && due < 0)) {
+        if (record.dueSince !== undefined) {
+          const { dueSince: _d, ...rest } = record
+          put(tx.store.put(rest))
+        }
+      } else if (due === null) put(tx.store.put({ ...record, dueSince: now }))
+      else if (due > DAY) {
+        put(tx.store.delete(record.id))
+        gone++
+      }
+    }
+    return gone
+  })
+}

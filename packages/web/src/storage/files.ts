@@ -1,0 +1,105 @@
+import { readFile, ReadError, writeBatch, type BatchPhoto, type Formula } from '@omblet/core'
+import { isArchive, readArchive, textOf, writeArchive } from './archive'
+import {
+  collectBackup,
+  restoreBackup,
+  takeInBatch,
+  writtenBackup,
+  type Pictures,
+  type Restored,
+} from './backup'
+import { getBatch, photosOf } from './batches'
+import { explainStorage, openStore } from './db'
+
+/** What became of a file that was taken in; a formula is still to be stored, since it may need another name. */
+export type TakenFile =
+  | { kind: 'formula'; formula: Formula }
+  | { kind: 'batch'; id: string; code: string; what: 'new' | 'nothing' | 'more' | 'beside' }
+  | { kind: 'backup'; restored: Restored }
+  | { kind: 'error'; error: string }
+
+type Progress = (done: number) => void
+
+/** No file of Omblet is larger: texts longer than this do not fit into one. */
+export const MOST_BYTES = 600_000_000
+
+/**
+ * Reads a file of any kind and stores a batch or a backup, whole or not at all. `onProgress` hears the share done, 0 to 1.
+ */
+export async function takeFile(file: Blob, onProgress: Progress = () => undefined): Promise<TakenFile> {
+  const half = (from: number) => (done: number) => onProgress(from + done / 2)
+  try {
+    if (file.size > MOST_BYTES) throw new ReadError('The file is larger than 600 MB, more than Omblet reads. Check that it is the right one.') // prettier-ignore
+    const { text, ...beside } = (await isArchive(file))
+      ? await readArchive(file, half(0))
+      : { text: await textOf(file, half(0)) }
+    const read = readFile(text)
+    if (read.kind === 'formula') return read
+    if (read.kind === 'batch') {
+      const { id, code, what } = await takeInBatch(read.batch)
+      return { kind: 'batch', id, code, what }
+    }
+    const restored = await restoreBackup(read.backup, beside, half(0.5))
+    return { kind: 'backup', restored: { ...restored, refused: read.refused } }
+  } catch (error) {
+    return { kind: 'error', error: error instanceof ReadError ? error.message : explainStorage(error) }
+  }
+}
+
+export interface SavedBackup {
+  blob: Blob
+  /** Records that could not be restored from it. */
+  unsound: { what: string; why: string }[]
+  pictures: number
+  papers: number
+}
+
+/** Everything, or the formulas of these ids, as a file that was read again; photographs and papers go along by choice. */
+export async function saveBackup(
+  now: string,
+  { ids, pictures = false }: { ids?: readonly string[]; pictures?: boolean } = {},
+  onProgress: Progress = () => undefined,
+): Promise<SavedBackup> {
+  const { text, unsound } = writtenBackup(await collectBackup(now, ids))
+  onProgress(pictures ? 0.3 : 1)
+  if (!pictures) return { blob: new Blob([text], { type: 'application/json' }), unsound, pictures: 0, papers: 0 } // prettier-ignore
+  const db = await openStore()
+  const beside: Required<Pictures> = {
+    pictures: await db.getAll('pictures'),
+    papers: await db.getAll('files'),
+  }
+  const blob = await writeArchive(text, beside, (done) => onProgress(0.3 + done * 0.4))
+  const again = await readArchive(blob, (done) => onProgress(0.7 + done * 0.3))
+  const whole = (kind: 'pictures' | 'papers') => again[kind].reduce((sum, p) => sum + p.blob.size, 0) === beside[kind].reduce((sum, p) => sum + p.blob.size, 0) // prettier-ignore
+  if (again.text !== text || !whole('pictures') || !whole('papers')) unsound.push({ what: 'The archive', why: 'it does not read as it was written.' }) // prettier-ignore
+  return { blob, unsound, pictures: beside.pictures.length, papers: beside.papers.length }
+}
+
+/** How much photographs and papers would add to a backup, in bytes. */
+export async function picturesSize(): Promise<number> {
+  const db = await openStore()
+  let bytes = 0
+  for (const store of ['pictures', 'files'] as const)
+    for (const { blob } of await db.getAll(store)) bytes += blob.size
+  return bytes
+}
+
+/** A batch as a file, with its photographs; null where it is not here. */
+export async function batchFile(id: string): Promise<Blob | null> {
+  const found = await getBatch(id)
+  if (!found) return null
+  const { code, name, formulaId, who } = found.head
+  const photos: BatchPhoto[] = []
+  for (const { id: photo, blob } of await photosOf(id)) photos.push({ id: photo, type: blob.type as BatchPhoto['type'], data: await base64(blob) }) // prettier-ignore
+  const text = writeBatch({ batch: { id, code, name, formulaId, who }, events: found.events, photos })
+  return new Blob([text], { type: 'application/json' })
+}
+
+async function base64(blob: Blob): Promise<string> {
+  const bytes = new Uint8Array(await blob.arrayBuffer())
+  // A multiple of three, so that the pieces join without padding between them.
+  const PIECE = 0x8001
+  const pieces: string[] = []
+  for (let i = 0; i < bytes.length; i += PIECE) pieces.push(btoa(String.fromCharCode(...bytes.subarray(i, i + PIECE)))) // prettier-ignore
+  return pieces.join('')
+}

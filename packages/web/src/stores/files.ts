@@ -1,0 +1,88 @@
+import { proxy, wrap, type Remote } from 'comlink'
+import { defineStore } from 'pinia'
+import { ref, shallowRef } from 'vue'
+import { announce } from '../storage/channel'
+import type { TakenFile } from '../storage/files'
+import type { FilesWorker } from '../workers/files.worker'
+import { useBatches } from './batches'
+import { useLibrary } from './library'
+import { useLots } from './lots'
+import { useMaterials } from './materials'
+import { restoredWords, type RestoredWords } from './restored'
+
+/** What became of a file: a sentence, where to go, and what did not simply come in. */
+export type Taken = { message: string; to?: string; details?: RestoredWords['details'] } | { error: string }
+
+/** Work with files, which runs beside the page, tells how far it is and can be stopped. */
+export const useFiles = defineStore('files', () => {
+  /** What is being read or written, and the share done. */
+  const busy = shallowRef<{ what: string; done: number } | null>(null)
+  /** What the last restore left to be looked at. */
+  const report = shallowRef<RestoredWords | null>(null)
+  const stopped = ref(false)
+  let stop: (() => void) | null = null
+
+  /** Does one piece of work in a worker of its own; rejects with `Error` where that cannot be loaded. Null when stopped. */
+  async function work<T>(what: string, task: (worker: Remote<FilesWorker>, progress: (done: number) => void) => Promise<T>): Promise<T | null> {
+    const worker = new Worker(new URL('../workers/files.worker.ts', import.meta.url), { type: 'module' })
+    busy.value = { what, done: 0 }
+    stopped.value = false
+    try {
+      return await new Promise<T | null>((resolve, reject) => {
+        stop = () => {
+          stopped.value = true
+          resolve(null)
+        }
+        worker.onerror = () => reject(new Error('A part of Omblet that reads files could not be loaded. Reload the page and try again.')) // prettier-ignore
+        const progress = proxy((done: number) => {
+          if (busy.value) busy.value = { what, done }
+        })
+        task(wrap<FilesWorker>(worker), progress).then(resolve, reject)
+      })
+    } finally {
+      worker.terminate()
+      busy.value = null
+      stop = null
+    }
+  } // prettier-ignore
+
+  /** Takes in a file of any kind, or says why not. A restore that is stopped has changed nothing. */
+  async function take(file: File): Promise<Taken> {
+    let taken
+    try {
+      taken = await work(
+        file.name,
+        (worker, progress) => worker.takeFile(file, progress) as Promise<TakenFile>,
+      )
+    } catch (error) {
+      return { error: error instanceof Error ? error.message : String(error) }
+    }
+    if (!taken) return { error: 'Stopped.' }
+    if (taken.kind === 'error') return { error: taken.error }
+    if (taken.kind === 'formula') return takeFormula(taken.formula)
+    announce({ type: 'all' })
+    if (taken.kind === 'batch') {
+      await useBatches().load()
+      const words = { new: 'is here', more: 'goes on with what was here', nothing: 'was here already', beside: 'is here beside the one it differs from' } // prettier-ignore
+      return { message: `Batch ${taken.code} ${words[taken.what]}.`, to: `/bench/${taken.id}/record` }
+    }
+    await Promise.all([useMaterials().load(), useLots().load(), useLibrary().refresh(), useBatches().load()])
+    const { message, details } = restoredWords(taken.restored)
+    report.value = details.length > 0 ? { message, details } : null
+    return { message, details }
+  }
+
+  async function takeFormula(formula: Parameters<ReturnType<typeof useLibrary>['create']>[0]): Promise<Taken> {
+    const library = useLibrary()
+    const wanted = formula.name.trim() || 'Unnamed formula'
+    const made = await library.create({ ...formula, name: wanted })
+    const renamed = made.name !== wanted ? `; a formula called ${wanted} was here already` : ''
+    if (!made.stored)
+      return {
+        error: `${library.storageProblem ?? 'It could not be stored.'} ${made.name} is open here until the page is left, and not imported.`,
+      }
+    return { message: `Imported as ${made.name}${renamed}.`, to: `/formulas/${made.id}` }
+  } // prettier-ignore
+
+  return { busy, report, stopped, stop: () => stop?.(), work, take }
+})

@@ -1,0 +1,64 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { backupAge, localDay } from '../clock/days'
+import { hand } from '../components/download'
+import { whenStoreWaits } from '../storage/db'
+import { getSetting, setSetting } from '../storage/formulas'
+import { useFiles } from './files'
+import { useLibrary } from './library'
+import { refusedWords } from './restored'
+
+const KEY = 'lastBackup'
+
+/** How safe the work is: whether the browser keeps it, whether the store answers, and when it was last backed up. */
+export const useSafety = defineStore('safety', () => {
+  const files = useFiles()
+  const library = useLibrary()
+  /** A tab with an older Omblet holds the store. */
+  const waiting = ref(false)
+  /** Whether the browser promised not to clear what is stored; null where it does not tell. */
+  const persisted = ref<boolean | null>(null)
+  const lastBackup = shallowRef<string | null>(null)
+  const now = ref(new Date())
+  whenStoreWaits((is) => (waiting.value = is))
+
+  const age = computed(() => backupAge(lastBackup.value, now.value))
+  const due = computed(() => age.value.due && library.records.some((r) => !r.demo))
+
+  async function load() {
+    lastBackup.value = (await getSetting<string>(KEY).catch(() => null)) ?? null
+    setInterval(() => (now.value = new Date()), 60_000)
+    await askToPersist()
+  }
+  /** Asks the browser to keep what is stored, once there is something of one's own. */
+  async function askToPersist() {
+    const storage = navigator.storage as StorageManager | undefined
+    if (!storage?.persisted) return
+    persisted.value = await storage.persisted().catch(() => null)
+    if (persisted.value === false && library.records.some((r) => !r.demo))
+      persisted.value = await storage.persist().catch(() => false)
+  }
+
+  /** A sentence on what was saved; an error as a sentence too. Nothing is called saved that was not read again. */
+  async function backUp(pictures: boolean): Promise<{ message: string } | { error: string }> {
+    const at = new Date()
+    try {
+      const saved = await files.work('The backup', (worker, progress) => worker.saveBackup(at.toISOString(), { pictures }, progress)) // prettier-ignore
+      if (!saved) return { error: 'Stopped. Nothing was saved.' }
+      hand(`omblet-backup-${localDay(at)}.${pictures ? 'zip' : 'json'}`, saved.blob)
+      if (saved.unsound.length > 0) {
+        files.report = { message: 'The backup was saved, but not all of it can be restored.', details: [{ title: 'Not readable in it', items: refusedWords(saved.unsound) }] } // prettier-ignore
+        return { error: 'The backup was saved and read again: not all of it can be restored.' }
+      }
+      lastBackup.value = at.toISOString()
+      now.value = new Date()
+      await setSetting(KEY, lastBackup.value).catch(() => undefined)
+      const beside = pictures ? ` with ${saved.pictures} photographs and ${saved.papers} papers` : ''
+      return { message: `Backup${beside} saved to your downloads, and read again.` }
+    } catch (error) {
+      return { error: `No backup was made. ${error instanceof Error ? error.message : String(error)}` }
+    }
+  }
+
+  return { waiting, persisted, lastBackup, age, due, load, askToPersist, backUp }
+})
