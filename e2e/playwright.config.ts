@@ -33,6 +33,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     launchOptions: LAUNCH,
     screenshot: 'only-on-failure',
+    // Each test has a browser of its own, which would fetch everything for work without a network; one test lets it.
+    serviceWorkers: 'block',
   },
   webServer: {
     command: 'node_modules/.bin/tsx packages/server/src/main.ts',

@@ -1,11 +1,15 @@
+import { readFileSync } from 'node:fs'
 import { readFile } from 'node:fs/promises'
 import { resolve } from 'node:path'
+import { text as wholeText } from 'node:stream/consumers'
+import { fileURLToPath } from 'node:url'
 import {
   acidBaseOf,
   adjustTo,
   assess,
   buildRecipe,
   catalogue,
+  formulaFault,
   freeAcids,
   phModelOf,
   phNow,
@@ -24,25 +28,48 @@ const USAGE = `Usage:
   omblet ph FILE [FILE ...] [--to PH] [--with ADJUSTER --strength PERCENT]
                                  predicted pH, free acid and the amount of an adjuster
   omblet parse FILE              read a recipe in plain text and print a formula file
-  omblet catalogue [WORDS]       materials that match, one a line`
+  omblet catalogue [WORDS]       materials that match, one a line
+  omblet --version               the version of Omblet
+
+A FILE that is - is read from standard input. Words behind -- are never options.`
+
+const VERSION = (JSON.parse(readFileSync(fileURLToPath(new URL('../package.json', import.meta.url)), 'utf8')) as { version: string }).version // prettier-ignore
 
 const out = (text: string) => process.stdout.write(`${text}\n`)
-// A reader that stops early (head, a closed pipe) is no fault of ours.
+// A reader that stops early (head, a closed pipe) is no fault of ours; a full disk is said in one line.
 process.stdout.on('error', (error: NodeJS.ErrnoException) => {
-  if (error.code !== 'EPIPE') throw error
+  if (error.code === 'EPIPE') return
+  const why = error.code === 'ENOSPC' ? 'the disk is full' : error.message
+  process.stderr.write(`omblet: what was printed could not be written: ${why}.\n`)
+  process.exit(2)
 })
 const err = (text: string) => process.stderr.write(`${text.replace(/\s*\n\s*/g, ' ')}\n`)
 
 function explain(error: unknown, file: string): string {
   if (error instanceof ReadError) return error.message
   const code = (error as NodeJS.ErrnoException).code
+  if (code === 'ENOSPC') return 'The disk is full.'
   if (code === 'ENOENT') return `${file} does not exist. Check the name and the folder.`
   if (code === 'EISDIR') return `${file} is a folder. Name a formula file in it.`
   if (code === 'EACCES') return `${file} may not be read. Check its permissions.`
   return `${file} could not be read: ${error instanceof Error ? error.message : String(error)}`
 }
 
-const load = async (file: string, cwd: string) => readFormula(await readFile(resolve(cwd, file), 'utf8'))
+/** The text of a file, or of standard input where it is called `-`. */
+const textOf = async (file: string, cwd: string) =>
+  file === '-' ? wholeText(process.stdin) : readFile(resolve(cwd, file), 'utf8')
+const load = async (file: string, cwd: string) => readFormula(await textOf(file, cwd))
+
+/** Words of a command: options before `--`, and everything else; `-` is a file. */
+function split(args: readonly string[]): { files: string[]; options: string[] } {
+  const end = args.indexOf('--')
+  const before = end < 0 ? args : args.slice(0, end)
+  const isOption = (a: string) => a.startsWith('-') && a !== '-'
+  return {
+    files: [...before.filter((a) => !isOption(a)), ...(end < 0 ? [] : args.slice(end + 1))],
+    options: before.filter(isOption),
+  }
+}
 
 /** One file: pretty JSON. Several: one compact object a line, faults in their place and exit code 2 at the end. */
 async function evaluate(
@@ -87,12 +114,16 @@ function phOptions(args: readonly string[]): { files: string[]; options: PhOptio
   const files: string[] = []
   for (let i = 0; i < args.length; i++) {
     const arg = args[i]!
-    if (!arg.startsWith('--')) {
+    if (arg === '--') {
+      files.push(...args.slice(i + 1))
+      break
+    }
+    if (arg === '-' || !arg.startsWith('-')) {
       files.push(arg)
       continue
     }
     const value = args[++i]
-    const number = Number(value?.replace(',', '.'))
+    const number = value?.trim() ? Number(value.replace(',', '.')) : Number.NaN
     if (arg === '--to' && number >= 0 && number <= 14) options.to = number
     else if (arg === '--strength' && number > 0 && number <= 100) options.strength = number
     else if (arg === '--with' && value) {
@@ -113,13 +144,26 @@ async function parse(files: readonly string[], cwd: string): Promise<number> {
     return 2
   }
   try {
-    const recipe = readRecipe(await readFile(resolve(cwd, files[0]!), 'utf8'), catalogue)
+    const text = await textOf(files[0]!, cwd)
+    if (/^\s*\{/.test(text) && /"format"\s*:\s*"omblet-/.test(text)) {
+      err(
+        `omblet parse: ${files[0]!} is a file of Omblet already, and no recipe in plain text. Try: omblet check ${files[0]!}`,
+      )
+      return 2
+    }
+    const recipe = readRecipe(text, catalogue)
     const unread = recipe.lines.flatMap((l) => (l.kind === 'unread' ? [l.text] : []))
     if (!recipe.lines.some((l) => l.kind === 'ingredient')) {
       err(`omblet parse: ${files[0]!} has no line with an ingredient and an amount.`)
       return 2
     }
-    out(JSON.stringify({ ...buildRecipe(recipe, {}, catalogue).formula, unread }, null, 2))
+    const { formula } = buildRecipe(recipe, {}, catalogue)
+    const fault = formulaFault(formula)
+    if (fault) {
+      err(`omblet parse: ${files[0]!} makes no formula that could be read again: ${fault}`)
+      return 2
+    }
+    out(JSON.stringify({ ...formula, unread }, null, 2))
     return 0
   } catch (error) {
     err(explain(error, files[0]!))
@@ -160,9 +204,19 @@ const describe = (m: Material) =>
 /** Runs one command. Exit code 0 when it evaluated, 2 when it could not read what it was given. */
 export async function main(args: readonly string[], cwd: string): Promise<number> {
   const [command, ...rest] = args
+  const beforeEnd = rest.includes('--') ? rest.slice(0, rest.indexOf('--')) : rest
+  if (beforeEnd.some((a) => a === '-h' || a === '--help')) {
+    out(USAGE)
+    return 0
+  }
+  const { files, options } = split(rest)
+  if (command !== 'ph' && options.length > 0 && ['check', 'parse', 'catalogue'].includes(command!)) {
+    err(`omblet ${command!}: there is no option ${options[0]!}. A file of that name goes behind --.`)
+    return 2
+  }
   switch (command) {
     case 'check':
-      return evaluate(rest, cwd, (formula) => report(formula))
+      return evaluate(files, cwd, (formula) => report(formula))
     case 'ph': {
       const parsed = phOptions(rest)
       if ('error' in parsed) {
@@ -172,17 +226,22 @@ export async function main(args: readonly string[], cwd: string): Promise<number
       return evaluate(parsed.files, cwd, (formula) => ph(formula, parsed.options))
     }
     case 'parse':
-      return parse(rest, cwd)
+      return parse(files, cwd)
     case 'catalogue': {
-      const words = rest.join(' ').trim()
+      const words = files.join(' ').trim()
       const found = words === '' ? catalogue.materials : makeSearch(catalogue.materials)(words)
       found.forEach((m) => out(describe(m)))
       return 0
     }
     case undefined:
     case 'help':
+    case '-h':
     case '--help':
       out(USAGE)
+      return 0
+    case '-V':
+    case '--version':
+      out(VERSION)
       return 0
     default:
       err(`omblet: there is no command "${command}". Try: check, ph, parse, catalogue.`)

@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process'
 import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -240,4 +241,49 @@ describe('parse', () => {
     expect((await run('parse', 'nowhere.txt')).code).toBe(2)
     expect((await run('parse')).code).toBe(2)
   })
+})
+
+describe('the command line itself', () => {
+  it.each([['-h'], ['--help'], ['help'], ['check', '--help'], ['ph', '-h']])('%s %s tells how it is used', async (...args) => {
+    const { code, out } = await run(...args.filter(Boolean))
+    expect(code).toBe(0)
+    expect(out).toMatch(/^Usage:/)
+  }) // prettier-ignore
+  it('tells its version', async () => {
+    const { code, out } = await run('--version')
+    expect([code, /^\d+\.\d+\.\d+\n$/.test(out)]).toEqual([0, true])
+  })
+  it('takes what stands behind -- for files, and refuses options it does not have', async () => {
+    write('--odd.json', toner)
+    expect((await run('check', '--', '--odd.json')).code).toBe(0)
+    expect((await run('ph', '--to', '5', '--', '--odd.json')).code).toBe(0)
+    const refused = await run('check', '--odd.json')
+    expect([refused.code, refused.err]).toEqual([2, expect.stringContaining('goes behind --')])
+  })
+  it('refuses an empty pH', async () => {
+    for (const value of ['', '  ']) {
+      const { code, err } = await run('ph', write('acid.json', toner), '--to', value)
+      expect([code, err]).toEqual([2, expect.stringMatching(/--to must be a pH/)])
+    }
+  })
+  it('sends a formula file that is parsed to check', async () => {
+    const { code, err } = await run('parse', write('toner.json', toner))
+    expect([code, err]).toEqual([2, expect.stringMatching(/no recipe.*omblet check toner\.json/)])
+  })
+
+  const omblet = (args: string, input = '') =>
+    spawnSync('bash', ['-c', `"${process.execPath}" "${fileURLToPath(new URL('../bin/omblet.mjs', import.meta.url))}" ${args}`], { input, encoding: 'utf8', cwd: folder, env: { ...process.env, INIT_CWD: folder } }) // prettier-ignore
+  it('reads standard input, and what parse writes check reads', () => {
+    const parsed = omblet('parse -', 'Neap gel\nWater to 100 %\nGlycerin 4 %\n')
+    expect(parsed.status).toBe(0)
+    const checked = omblet('check -', parsed.stdout)
+    expect(checked.status).toBe(0)
+    expect((JSON.parse(checked.stdout) as { total: { balanced: boolean } }).total.balanced).toBe(true)
+  }, 60_000)
+  it('says in one line that a disk is full', () => {
+    write('toner.json', toner)
+    const { status, stderr } = omblet('check toner.json > /dev/full')
+    expect(stderr.trim()).toBe('omblet: what was printed could not be written: the disk is full.')
+    expect(status).toBe(2)
+  }, 60_000)
 })

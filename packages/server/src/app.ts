@@ -5,21 +5,24 @@ import compression from 'compression'
 import express, { type Express, type Request, type Response } from 'express'
 import helmet from 'helmet'
 import { instruments } from './instruments.ts'
+import { onlyOwn, ownNames } from './own.ts'
 
 const HASHED = /-[\w-]{8}\.\w+$/
 const YEAR = 365 * 24 * 3600
 
 /**
  * Serves the built application from `root`: compressed, hashed files kept for a year, a strict content security
- * policy with a fresh nonce for each page, and the application itself for every path that is not a file.
+ * policy with a fresh nonce for each page, and the application itself for every path that is not a file. Answers only to
+ * `names`.
  */
-export function createApp(root: string): Express {
+export function createApp(root: string, names: ReadonlySet<string> = ownNames(false)): Express {
   const index = join(root, 'index.html')
   if (!existsSync(index)) throw new Error(`${index} does not exist. Build first: npm run build.`)
   const page = readFileSync(index, 'utf8')
 
   const app = express()
   app.disable('x-powered-by')
+  app.use(onlyOwn(names))
   app.use((_req, res, next) => {
     res.locals['nonce'] = randomBytes(16).toString('base64')
     next()

@@ -69,14 +69,17 @@ export function instruments(now: () => number = Date.now): Router {
     bench.sim.advance((at - bench.at) / 1000)
     bench.at = at
   }
-  const sweep = () => {
+  /** Makes room for one more; false where every bench is being read, and none of those is ever taken away. */
+  const sweep = (): boolean => {
     for (const [id, bench] of benches)
       if (bench.streams.size === 0 && now() - bench.used > FORGOTTEN_MS) benches.delete(id)
+    const idle = [...benches].filter(([, b]) => b.streams.size === 0).sort((x, y) => x[1].used - y[1].used)
     while (benches.size >= MOST_BENCHES) {
-      const oldest = [...benches].sort((x, y) => x[1].used - y[1].used)[0]!
-      for (const { res } of oldest[1].streams) res.end()
+      const oldest = idle.shift()
+      if (!oldest) return false
       benches.delete(oldest[0])
     }
+    return true
   }
   const find = (req: Request, res: Response): Bench | null => {
     const bench = benches.get(String(req.params['id']))
@@ -104,7 +107,10 @@ export function instruments(now: () => number = Date.now): Router {
   router.post('/', (req, res) => {
     const begin = parse(Begin, req, res)
     if (!begin) return
-    sweep()
+    if (!sweep()) {
+      res.status(503).json({ error: `All ${MOST_BENCHES} simulated benches are in use. Put one away first.` })
+      return
+    }
     const { formula, ...settings } = begin
     const given = Object.fromEntries(Object.entries(settings).filter(([, v]) => v !== undefined))
     const id = randomUUID()

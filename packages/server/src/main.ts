@@ -2,6 +2,7 @@ import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { createApp } from './app.ts'
 import { listen, portOf } from './listen.ts'
+import { ownNames } from './own.ts'
 
 const DEFAULT_PORT = 4180
 const SPARE_PORTS = 50
@@ -13,9 +14,26 @@ if (wanted !== undefined && !(Number.isInteger(wanted) && wanted >= 0 && wanted 
   process.exit(2)
 }
 
+const args = process.argv.slice(2)
+const odd = args.find((a) => a !== '--lan')
+if (odd !== undefined) {
+  process.stderr.write(
+    `Omblet: there is no option ${odd}. Use --lan to open it to the network, or set HOST and PORT.\n`,
+  )
+  process.exit(2)
+}
+const host = process.env['HOST'] || (args.includes('--lan') ? '0.0.0.0' : '127.0.0.1')
+const lan = !['127.0.0.1', 'localhost', '::1'].includes(host)
+
 try {
-  const server = await listen(createApp(root), wanted ?? DEFAULT_PORT, wanted === undefined ? SPARE_PORTS : 0)
+  const app = createApp(root, ownNames(lan, host))
+  const server = await listen(app, wanted ?? DEFAULT_PORT, wanted === undefined ? SPARE_PORTS : 0, host)
   process.stdout.write(`Omblet is at http://localhost:${portOf(server)}/ (Ctrl C stops it)\n`)
+  process.stdout.write(
+    lan
+      ? `It listens on ${host}: everybody in this network can open it, and use the simulated instruments. Formulas stay in each browser.\n`
+      : 'It listens on this machine only. Start it with --lan to open it to your network, such as for a phone.\n',
+  )
   for (const signal of ['SIGINT', 'SIGTERM'] as const)
     process.once(signal, () => {
       server.close(() => process.exit(0))

@@ -1,11 +1,13 @@
 import { mkdtempSync, mkdirSync, writeFileSync } from 'node:fs'
 import type { AddressInfo, Server } from 'node:net'
-import { tmpdir } from 'node:os'
+import { request } from 'node:http'
+import { hostname, tmpdir } from 'node:os'
 import { join } from 'node:path'
 import express from 'express'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { createApp } from '../src/app.ts'
 import { listen, portOf } from '../src/listen.ts'
+import { ownNames } from '../src/own.ts'
 
 let server: Server
 let base = ''
@@ -19,7 +21,7 @@ beforeAll(async () => {
   )
   writeFileSync(join(root, 'assets', 'main-a1B2c3D4.js'), `console.log(${JSON.stringify('x'.repeat(4000))})`)
   writeFileSync(join(root, 'favicon.svg'), '<svg/>')
-  const started = createApp(root).listen(0)
+  const started = createApp(root).listen(0, '127.0.0.1')
   await new Promise((resolve) => started.once('listening', resolve))
   server = started
   base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
@@ -86,6 +88,33 @@ describe('the server', () => {
     expect((await fetch(`${base}/formulas`, { method: 'POST' })).status).toBe(405)
   })
 
+  /** A request with a Host of one's own, which `fetch` does not allow. */
+  const ask = (headers: Record<string, string>, path = '/', method = 'GET') =>
+    new Promise<number>((resolve, reject) => {
+      const { port } = server.address() as AddressInfo
+      const req = request({ host: '127.0.0.1', port, path, method, headers }, (res) => {
+        res.resume()
+        resolve(res.statusCode!)
+      })
+      req.on('error', reject).end()
+    })
+  it('answers only by a name of its own, and to pages of its own', async () => {
+    const { port } = server.address() as AddressInfo
+    for (const host of [`localhost:${port}`, `127.0.0.1:${port}`, 'localhost', `LOCALHOST:${port}`])
+      expect(await ask({ host }), host).toBe(200)
+    for (const host of [`harbour.example:${port}`, 'localhost.harbour.example', '192.0.2.7'])
+      expect(await ask({ host }), host).not.toBe(200)
+    const host = `localhost:${port}`
+    expect(await ask({ host, origin: `http://${host}` }, '/instruments', 'POST')).toBe(400)
+    for (const origin of ['http://harbour.example', 'null', 'http://localhost:1'])
+      expect(await ask({ host, origin }, '/instruments', 'POST'), origin).toBe(403)
+  })
+  it('knows its names in the network only where it was opened to it', () => {
+    expect([...ownNames(false)]).toEqual(['localhost', '127.0.0.1', '[::1]'])
+    expect(ownNames(true, 'Quay').has('quay')).toBe(true)
+    expect(ownNames(true).has(hostname().toLowerCase())).toBe(true)
+  })
+
   it('says what to do when nothing was built', () => {
     expect(() => createApp(join(tmpdir(), 'nowhere-at-all'))).toThrow(/npm run build/)
   })
@@ -146,6 +175,21 @@ describe('simulated instruments', () => {
     expect((await fetch(`${base}/instruments/${id}/ph`)).status).toBe(503)
     await post(`/${id}/hands`, { do: 'plug', instrument: 'ph', in: true })
     expect(await until(`/${id}/ph`, () => true)).toBe('ph none')
+  })
+  it('are never taken away while somebody reads them', async () => {
+    const stop = new AbortController()
+    const ids: string[] = []
+    for (let i = 0; i < 8; i++) {
+      const id = await setUp()
+      ids.push(id)
+      await fetch(`${base}/instruments/${id}/scale`, { signal: stop.signal })
+    }
+    const refused = await post('', { formula, seed: 4 })
+    expect(refused.status).toBe(503)
+    expect(((await refused.json()) as { error: string }).error).toMatch(/in use/)
+    for (const id of ids) expect((await fetch(`${base}/instruments/${id}`)).status).toBe(200)
+    stop.abort()
+    await expect.poll(async () => (await post('', { formula, seed: 4 })).status).toBe(201)
   })
   it('answer what they do not understand with a sentence', async () => {
     const id = await setUp()

@@ -8,7 +8,7 @@ import {
   type Found,
   type RecipeAmount,
 } from './amounts.ts'
-import type { Match } from './match.ts'
+import { LONGEST_NAME, type Match, type Matcher } from './match.ts'
 
 /** An ingredient as a recipe names it. */
 export interface Ingredient {
@@ -23,8 +23,6 @@ export interface Ingredient {
   others: Material[]
   warnings: string[]
 }
-
-export type Matcher = (name: string) => { match: Match | null; others: Material[] }
 
 const SOLUTION =
   /^\s*\)?\s*(?:aqueous\s+|aq\.?\s+|w\/[wv]\s+)?(?:solution|sol\b|soln|stock|active|in\s|strength|concentrat)/i
@@ -87,20 +85,19 @@ function cut(text: string, spans: readonly (Found | null)[]): string {
 
 /** Words after a name that the catalogue knows are a note: “glycerin, vegetable, warmed”. */
 function nameAndNote(words: string, match: Matcher): Pick<Ingredient, 'name' | 'note' | 'match' | 'others'> {
-  const whole = match(words)
-  if (whole.match?.confidence === 'sure') return { name: words, note: '', ...whole }
-  for (const sep of [' - ', ' – ', ' — ', ' | ', '; ', ': ', ' (', ', ', '. ']) {
-    for (let at = words.lastIndexOf(sep); at > 0; at = words.lastIndexOf(sep, at - 1)) {
-      const left = match(squeeze(words.slice(0, at)))
-      if (left.match?.confidence === 'sure')
-        return {
-          name: squeeze(words.slice(0, at)),
-          note: squeeze(words.slice(at + sep.length)).replace(/^\(|\)$/g, ''),
-          ...left,
-        }
+  if (!match.isSure(words))
+    for (const sep of [' - ', ' – ', ' — ', ' | ', '; ', ': ', ' (', ', ', '. ']) {
+      for (let at = words.lastIndexOf(sep, LONGEST_NAME); at > 0; at = words.lastIndexOf(sep, at - 1)) {
+        const left = squeeze(words.slice(0, at))
+        if (match.isSure(left))
+          return {
+            name: left,
+            note: squeeze(words.slice(at + sep.length)).replace(/^\(|\)$/g, ''),
+            ...match(left),
+          }
+      }
     }
-  }
-  return { name: words, note: '', ...whole }
+  return { name: words, note: '', ...match(words) }
 }
 
 /**
@@ -132,7 +129,7 @@ export function ingredientOf(text: string, match: Matcher): Ingredient | null {
   // “Glycerin 86 % 5,0”: a strength and then the amount of a column; “Glycerin 5 % 12.5”: percent and grams.
   const bare =
     parts.amount && isPercent(parts.amount) && !beside && strengthPercent === null ? bareAtEnd(words) : null
-  if (bare && /[a-z]{2}/i.test(words.slice(0, bare.start)) && match(words).match?.confidence !== 'sure') {
+  if (bare && /[a-z]{2}/i.test(words.slice(0, bare.start)) && !match.isSure(words)) {
     if (low(parts.amount!) >= 20 || inParens(text, parts.amount!)) {
       strengthPercent = low(parts.amount!)
       amount = bare.amount
@@ -158,16 +155,15 @@ export function ingredientOf(text: string, match: Matcher): Ingredient | null {
 /** A name with a number that has no unit, or a name alone that the catalogue knows. */
 function bareIngredient(words: string, match: Matcher): Ingredient | null {
   const blank = { beside: null, strengthPercent: null, warnings: [] as string[] }
-  const whole = match(words)
   // The number of “polysorbate 80” is its name.
-  const end = whole.match?.confidence === 'sure' && /\d\s*$/.test(words) ? null : bareAtEnd(words)
+  const end = match.isSure(words) && /\d\s*$/.test(words) ? null : bareAtEnd(words)
   if (end) {
     const before = squeeze(words.slice(0, end.start))
     if (/[a-z]{2}/i.test(before)) {
       // “Glycerin 5 10”: percent and grams of a table that lost its columns.
       const other = bareAtEnd(before)
       const inner = other ? squeeze(before.slice(0, other.start)) : ''
-      if (other && /[a-z]{2}/i.test(inner) && match(before).match?.confidence !== 'sure')
+      if (other && /[a-z]{2}/i.test(inner) && !match.isSure(before))
         return { ...nameAndNote(inner, match), ...blank, amount: other.amount, beside: end.amount }
       return { ...nameAndNote(before, match), ...blank, amount: end.amount }
     }
@@ -179,7 +175,7 @@ function bareIngredient(words: string, match: Matcher): Ingredient | null {
   }
   // “Niacinamide 5 - dissolve first”
   const noted = /^(.*\d)\s*(?:\s[-–—]\s|;|\(|,\s)\s*([^\d]+)$/.exec(words)
-  if (noted && match(noted[1]!).match?.confidence !== 'sure') {
+  if (noted && !match.isSure(noted[1]!)) {
     const inner = bareIngredient(squeeze(noted[1]!), match)
     if (inner?.amount)
       return { ...inner, note: [inner.note, noted[2]!.replace(/\)$/, '')].filter(Boolean).join('; ') }

@@ -71,13 +71,22 @@ function* readings(name: string): Generator<[text: string, whole: boolean]> {
     if (part !== full) yield [squeeze(part), false]
 }
 
+/** No name of a material is longer; looking for it in longer words is looking for nothing. */
+export const LONGEST_NAME = 160
+
+/** What the words of a recipe mean, and whether they are for sure a name, which costs no guessing. */
+export interface Matcher {
+  (name: string): { match: Match | null; others: Material[] }
+  isSure: (name: string) => boolean
+}
+
 /** Finds what a recipe's words mean in a catalogue. Made once for many names. */
-export function makeMatcher(
-  catalogue: Catalogue,
-): (name: string) => { match: Match | null; others: Material[] } {
+export function makeMatcher(catalogue: Catalogue): Matcher {
   let search: Search | null = null
   const known = new Map<string, { match: Match | null; others: Material[] }>()
+  const sure = new Map<string, boolean>()
   const find = (name: string) => {
+    if (name.length > LONGEST_NAME) return { match: null, others: [] }
     for (const [text, whole] of readings(name)) {
       const material = text ? catalogue.find(text) : null
       if (material)
@@ -100,13 +109,28 @@ export function makeMatcher(
       others,
     }
   }
-  return (name) => {
+  const match = (name: string) => {
     const seen = known.get(name)
     if (seen) return seen
     const result = find(name)
     known.set(name, result)
     return result
   }
+  const isSure = (name: string) => {
+    if (name.length > LONGEST_NAME) return false
+    let is = known.has(name) ? known.get(name)!.match?.confidence === 'sure' : sure.get(name)
+    if (is === undefined) {
+      is = false
+      for (const [text, whole] of readings(name)) {
+        if (!text || !catalogue.find(text)) continue
+        is = whole
+        break
+      }
+      sure.set(name, is)
+    }
+    return is
+  }
+  return Object.assign(match, { isSure })
 }
 
 /** “Preservative”: materials of that kind, those that cover everything first; null where a word is no kind. */

@@ -2,8 +2,8 @@ import { cellText, type Cell } from '../files/csv.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { amountsIn, bareAmount, fillIn } from './amounts.ts'
 import { headingOf, type Heading } from './headings.ts'
-import { ingredientOf, ingredientOfCells, type Ingredient, type Matcher } from './lines.ts'
-import { makeMatcher } from './match.ts'
+import { ingredientOf, ingredientOfCells, type Ingredient } from './lines.ts'
+import { makeMatcher, type Matcher } from './match.ts'
 import {
   BATCH_INSIDE,
   batchOf,
@@ -41,13 +41,17 @@ export interface Recipe {
 
 /** Longer texts are no recipes. */
 export const MOST_RECIPE_LINES = 2000
+/** A longer line is no ingredient; it is kept as it is and not looked into. */
+const MOST_LINE = 4000
+/** Blanks, dots and strokes that draw a line across the page say no more than a few of them. */
+const calm = (text: string) => text.replace(/([ .…_=*~·-])\1{11,}/g, (_all, mark: string) => mark.repeat(12))
 
 /**
  * Reads a recipe from pasted text, line by line: titles, headings, ingredients with their amounts, batch, pH, notes.
  * What it cannot read is kept as `unread`. Names are matched to the catalogue.
  */
 export function readRecipe(text: string, catalogue: Catalogue): Recipe {
-  const lines = text.replace(/^\ufeff/, '').replace(/[\u00a0\u2009\u202f]/g, ' ').split(/\r\n|\r|\n/) // prettier-ignore
+  const lines = text.replace(/^\ufeff/, '').replace(/[\u00a0\u2009\u202f]/g, ' ').split(/\r\n|\r|\n/).map(calm) // prettier-ignore
   const delimiter = delimiterOf(lines.filter((l) => l.trim() !== ''))
   return read(
     lines.map((line) => ({ text: line.trim(), cells: cellsOf(line, delimiter) })),
@@ -59,7 +63,7 @@ export function readRecipe(text: string, catalogue: Catalogue): Recipe {
 export const readRecipeCells = (rows: readonly (readonly Cell[])[], catalogue: Catalogue): Recipe =>
   read(
     rows.map((row) => {
-      const cells = row.map((cell) => cellText(cell))
+      const cells = row.map((cell) => calm(cellText(cell)))
       return {
         text: cells
           .filter((c) => c.trim() !== '')
@@ -93,6 +97,10 @@ class Reader {
   constructor(private readonly match: Matcher) {}
 
   line({ text, cells }: RawLine, row: number) {
+    if (text.length > MOST_LINE) {
+      this.push('unread', row, text)
+      return
+    }
     // Rules of a table and of a page hold nothing.
     if (!/[\p{L}\p{N}½¼¾⅓⅔⅛]/u.test(text)) return
     const columns = cells.length > 1 ? columnsOf(cells) : null
@@ -224,7 +232,7 @@ class Reader {
       return
     }
     const batch = batchOf(text)
-    if (batch !== null && this.match(text).match?.confidence !== 'sure') {
+    if (batch !== null && !this.match.isSure(text)) {
       recipe.batchGrams ??= batch
       this.push('batch', row, raw)
       return
@@ -239,7 +247,7 @@ class Reader {
       return
     }
     const reversed = this.started || recipe.title ? null : SIZE_OF_PRODUCT.exec(text)
-    if (reversed && this.match(text).match?.confidence !== 'sure') {
+    if (reversed && !this.match.isSure(text)) {
       const [, before, unitBefore, what, name, after, unitAfter] = reversed
       this.title(`${(what ?? name)!} (${(before ?? after)!} ${(unitBefore ?? unitAfter)!})`, row, raw)
       return
@@ -327,7 +335,8 @@ class Reader {
     const parts = text
       .split(/\s*[;,+]\s+(?![^()]*\))|\s+and\s+(?=[\d.,½¼¾⅓⅔])/i)
       .filter((p) => p.trim() !== '')
-    if (parts.length > 1) {
+    const mayHaveAmount = (p: string) => /[\d½¼¾⅓⅔⅛]/.test(p) || fillIn(p) !== null || amountsIn(p).length > 0
+    if (parts.length > 1 && parts.every(mayHaveAmount)) {
       const each = parts.map((p) => ingredientOf(p, this.match))
       if (
         each.every((x, i) => x?.amount && (amountsIn(parts[i]!).length > 0 || fillIn(parts[i]!) || x.match))

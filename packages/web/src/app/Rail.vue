@@ -62,11 +62,12 @@ const WAYS = [
         <button
           type="button"
           class="foot-button more"
-          aria-label="What to back up"
+          aria-label="With or without pictures"
           aria-haspopup="menu"
           @click="ways?.toggle($event)"
         >
-          <i class="pi pi-chevron-up" aria-hidden="true"></i>
+          <i class="pi pi-chevron-up wide-only" aria-hidden="true"></i>
+          <i class="pi pi-download narrow-only" aria-hidden="true"></i>
         </button>
         <Menu ref="ways" :model="WAYS" popup />
       </div>
@@ -159,6 +160,9 @@ nav {
   justify-content: center;
   padding: 0 0.75rem;
 }
+.narrow-only {
+  display: none;
+}
 .rail :focus-visible {
   outline-color: #adc5ea;
 }
@@ -189,8 +193,13 @@ nav {
     min-width: 40px;
     justify-content: center;
   }
-  .foot-button span {
+  .foot-button span,
+  .pair > :first-child,
+  .wide-only {
     display: none;
+  }
+  .narrow-only {
+    display: inline;
   }
 }
 @media (max-width: 480px) {

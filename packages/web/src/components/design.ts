@@ -55,7 +55,9 @@ export function useDesign<Request, Answer>(
         taught = materials.knowledge
         await remote.learn(plain(materials.knowledge))
       }
-      const result = await ask(remote, wanted)
+      const asked = remote
+      const result = await ask(asked, wanted)
+      if (asked !== remote) return
       if (waiting === null && request.value !== null) answer.value = result
       failed.value = false
     } catch {
@@ -80,9 +82,14 @@ export function useDesign<Request, Answer>(
     },
     { immediate: true },
   )
-  onBeforeUnmount(() => {
+  /** Gives up what is under way; the next request begins anew. */
+  function stop() {
     clearTimeout(timer)
     worker?.terminate()
-  })
-  return { answer, busy, failed }
+    worker = remote = taught = waiting = null
+    running = false
+    busy.value = false
+  }
+  onBeforeUnmount(stop)
+  return { answer, busy, failed, stop }
 }

@@ -74,22 +74,23 @@ export const useLibrary = defineStore('library', () => {
   const summaryIfKnown = ({ formula }: FormulaRecord) => known.value.get(formula) ?? null
 
   /** Works out the summaries of all formulas, a little at a time, so that they can be told apart by their state. */
-  let counting: Promise<void> | null = null
-  const countAll = () =>
-    (counting ??= (async () => {
-      fresh()
-      let since = performance.now()
-      for (const record of records.value) {
-        if (known.value.has(record.formula)) continue
-        summaryOf(record)
-        if (performance.now() - since < SLICE_MS) continue
-        triggerRef(known)
-        await new Promise((resolve) => setTimeout(resolve))
-        since = performance.now()
-      }
+  let counting = false
+  async function countAll() {
+    if (counting) return
+    counting = true
+    fresh()
+    let since = performance.now()
+    // Over the list as it stands at each moment: what comes in meanwhile is counted too.
+    for (let i = 0; i < records.value.length; i++) {
+      summaryOf(records.value[i]!)
+      if (performance.now() - since < SLICE_MS) continue
       triggerRef(known)
-      counting = null
-    })())
+      await new Promise((resolve) => setTimeout(resolve))
+      since = performance.now()
+    }
+    counting = false
+    triggerRef(known)
+  }
 
   /** Words that a search looks through. */
   let words = new WeakMap<Formula, string>()

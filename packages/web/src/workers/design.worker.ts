@@ -4,12 +4,16 @@ import {
   knownCatalogue,
   labelFormula,
   labelRanges,
+  packRecipe,
   propose,
   readLabel,
+  readRecipe,
+  readRecipeCells,
   standingOf,
   withOwn,
   type Brief,
   type Catalogue,
+  type Cell,
   type Formula,
   type OwnKnowledge,
   type Product,
@@ -49,6 +53,10 @@ const api = {
     const list = readLabel(text, context.catalogue)
     const ranges = list.names.length > 0 ? labelRanges(list, context, await getSolver()) : null
     return { list, ranges, formula: ranges ? labelFormula(ranges, { ...context, name }) : null }
+  },
+  /** What a recipe says, line by line, from text or from the cells of a spreadsheet. */
+  recipe(source: { text: string } | { cells: readonly (readonly Cell[])[] }) {
+    return packRecipe('text' in source ? readRecipe(source.text, known()) : readRecipeCells(source.cells, known()))
   },
   propose(brief: Brief, onShelf: ReadonlySet<string>, prices: Readonly<Record<string, number>>): Proposals {
     return propose(brief, known(), { onShelf, priceOf: priceOf(prices) })

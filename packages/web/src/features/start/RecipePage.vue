@@ -3,19 +3,18 @@ import {
   buildRecipe,
   LIMITS,
   MOST_RECIPE_LINES,
-  readRecipe,
-  readRecipeCells,
   sayNumber,
+  unpackRecipe,
   type Cell,
   type LineAnswer,
   type Product,
-  type Recipe,
 } from '@omblet/core'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { computed, reactive, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import { useDesign } from '../../components/design'
 import FindingMark from '../../components/FindingMark.vue'
 import FormField from '../../components/FormField.vue'
 import Notice from '../../components/Notice.vue'
@@ -56,21 +55,17 @@ const answers = reactive<{ lines: Record<string, LineAnswer>; fillWithWater: boo
 })
 const picker = useTemplateRef<HTMLInputElement>('picker')
 
-/** Reading a long text takes longer than a keystroke may, so it waits until the typing rests. */
-const recipe = shallowRef<Recipe | null>(null)
-const tooLong = ref(false)
-let timer: ReturnType<typeof setTimeout> | undefined
-function read() {
-  const rows = cells.value
-  tooLong.value = (rows ? rows.length : text.value.split('\n').length) > MOST_RECIPE_LINES
-  if (tooLong.value) recipe.value = null
-  else if (rows) recipe.value = readRecipeCells(rows, materials.catalogue)
-  else recipe.value = text.value.trim() === '' ? null : readRecipe(text.value, materials.catalogue)
-}
-watch([text, cells, () => materials.catalogue], () => {
-  clearTimeout(timer)
-  timer = setTimeout(read, 120)
+/** Reading runs beside the page, so that no text stops the typing. */
+const tooLong = computed(
+  () => (cells.value ? cells.value.length : text.value.split('\n').length) > MOST_RECIPE_LINES,
+)
+const source = computed(() => {
+  if (tooLong.value) return null
+  if (cells.value) return { cells: cells.value }
+  return text.value.trim() === '' ? null : { text: text.value }
 })
+const { answer: read, busy: reading, stop: stopReading } = useDesign(source, (worker, wanted) => worker.recipe(wanted))
+const recipe = computed(() => (read.value ? unpackRecipe(read.value, materials.catalogue) : null))
 // Water fills the gap of the recipe that it was asked for.
 watch([text, cells], () => (answers.fillWithWater = false))
 
@@ -222,6 +217,10 @@ async function make() {
           @change="onPick"
         />
       </div>
+      <p v-if="reading" class="reading muted small" role="status">
+        Reading…
+        <Button label="Stop" size="small" severity="secondary" outlined @click="stopReading" />
+      </p>
       <p v-if="problem" class="error-text" role="alert">{{ problem }}</p>
       <FormField id="recipe-name" label="Name">
         <InputText
@@ -313,6 +312,17 @@ async function make() {
 </template>
 
 <style scoped>
+.reading {
+  display: flex;
+  align-items: center;
+  gap: 0.625rem;
+  animation: late 0.2s 0.6s both;
+}
+@keyframes late {
+  from {
+    opacity: 0;
+  }
+}
 .give :deep(textarea) {
   font-family: var(--mono);
   font-size: 0.875rem;
