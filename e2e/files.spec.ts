@@ -122,7 +122,7 @@ test('one formula, several and everything are exported; a backup restores on ano
   ])
   expect(one.suggestedFilename()).toBe('low-tide-toner.omblet.json')
   expect(JSON.parse(readFileSync((await one.path())!, 'utf8'))).toMatchObject(
-    JSON.parse(demoText('02-low-tide-toner')) as object,
+    JSON.parse(demoText('02-low-tide-toner')) as Record<string, unknown>,
   )
 
   await page.getByRole('checkbox', { name: 'Choose Low Tide toner' }).check()

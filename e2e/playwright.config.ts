@@ -26,8 +26,6 @@ export default defineConfig({
   // A page that loads its code on a busy machine may take longer than the usual five seconds.
   timeout: 180_000,
   expect: { timeout: 30_000 },
-  // A machine that stands still for a minute must not fail a run; a test that needed its second try is named as flaky.
-  retries: 1,
   use: {
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },

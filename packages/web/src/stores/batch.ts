@@ -6,6 +6,7 @@ import {
   headOf,
   lotUse,
   refusal,
+  sameEvent,
   tidyInfo,
   writeBatch,
   type BatchInfo,
@@ -85,11 +86,26 @@ export const useBatch = defineStore('batch', () => {
     return true
   }
 
-  /** Entries that an earlier look at this batch could not store go on waiting. */
+  /**
+   * Entries that an earlier page could not store go on waiting. What the store has of them already, because the page went
+   * before it heard so, is left out; where it has others in their place, another tab wrote since.
+   */
   function takeUp(id: string) {
-    const left = kept(id, (value) => z.array(BenchEvent).safeParse(value).data ?? null)
-    if (!left || left[0]?.n !== events.value.length) return
-    pending.value = left.map((event, i) => ({ event, use: lotUse([...events.value, ...left.slice(0, i)], event), quiet: false, settle: () => undefined })) // prettier-ignore
+    const all = kept(id, (value) => z.array(BenchEvent).safeParse(value).data ?? null) ?? []
+    const stored = events.value.length
+    const left = all.filter((e) => e.n >= stored)
+    const same = all.every((e) => e.n >= stored || sameEvent(e, events.value[e.n]!))
+    if (left.length === 0 || left[0]!.n !== stored || !same) {
+      if (!same) told.value = 'Something was entered in another tab. What was entered here last was not stored. Look before you go on.' // prettier-ignore
+      forget(id)
+      return
+    }
+    pending.value = left.map((event, i) => ({
+      event,
+      use: lotUse([...events.value, ...left.slice(0, i)], event),
+      quiet: false,
+      settle: () => undefined,
+    }))
     void pump()
   }
 

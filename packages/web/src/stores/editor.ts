@@ -8,6 +8,7 @@ import {
   formulaFault,
   freeName,
   fullReason,
+  sameFormula,
   withKeys,
   type Edit,
   type Formula,
@@ -122,12 +123,17 @@ export const useEditor = defineStore('editor', () => {
     if (id.value === wanted && formula.value && state.value !== 'gone') return true
     await flush()
     layAside()
-    const draft = drafts.value.get(wanted)
+    let draft = drafts.value.get(wanted)
     const record = library.unstored.get(wanted) ?? (await getFormula(wanted).catch((error: unknown) => {
       if (!draft) throw error
       return undefined
     })) // prettier-ignore
     if (!record && !draft) return false
+    // The store had taken it before the page that wrote it could hear so.
+    if (record && draft && sameFormula(record.formula, draft.formula)) {
+      setDraft(wanted, null)
+      draft = undefined
+    }
     id.value = wanted
     rev = draft?.rev ?? record!.rev
     formula.value = withKeys(draft?.formula ?? record!.formula)

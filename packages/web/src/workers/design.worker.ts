@@ -56,7 +56,9 @@ const api = {
   },
   /** What a recipe says, line by line, from text or from the cells of a spreadsheet. */
   recipe(source: { text: string } | { cells: readonly (readonly Cell[])[] }) {
-    return packRecipe('text' in source ? readRecipe(source.text, known()) : readRecipeCells(source.cells, known()))
+    return packRecipe(
+      'text' in source ? readRecipe(source.text, known()) : readRecipeCells(source.cells, known()),
+    )
   },
   propose(brief: Brief, onShelf: ReadonlySet<string>, prices: Readonly<Record<string, number>>): Proposals {
     return propose(brief, known(), { onShelf, priceOf: priceOf(prices) })

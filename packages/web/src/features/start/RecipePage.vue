@@ -64,7 +64,11 @@ const source = computed(() => {
   if (cells.value) return { cells: cells.value }
   return text.value.trim() === '' ? null : { text: text.value }
 })
-const { answer: read, busy: reading, stop: stopReading } = useDesign(source, (worker, wanted) => worker.recipe(wanted))
+const {
+  answer: read,
+  busy: reading,
+  stop: stopReading,
+} = useDesign(source, (worker, wanted) => worker.recipe(wanted))
 const recipe = computed(() => (read.value ? unpackRecipe(read.value, materials.catalogue) : null))
 // Water fills the gap of the recipe that it was asked for.
 watch([text, cells], () => (answers.fillWithWater = false))

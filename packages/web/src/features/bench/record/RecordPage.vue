@@ -6,6 +6,9 @@ import { useToast } from 'primevue/usetoast'
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { canShareFiles, downloadCsv, fileName, hand, share } from '../../../components/download'
+import NotHere from '../../../components/NotHere.vue'
+import Notice from '../../../components/Notice.vue'
+import { explainStorage } from '../../../storage/db'
 import { notify } from '../../../components/notify'
 import { photosOf } from '../../../storage/batches'
 import { useBatch } from '../../../stores/batch'
@@ -27,6 +30,7 @@ const router = useRouter()
 const toast = useToast()
 
 const phase = ref<'opening' | 'here' | 'missing'>('opening')
+const refused = ref('')
 const photos = shallowRef<Record<string, string>>({})
 function forget() {
   Object.values(photos.value).forEach((url) => URL.revokeObjectURL(url))
@@ -35,7 +39,12 @@ function forget() {
 watch(
   () => props.id,
   async (id) => {
-    phase.value = (await batch.open(id).catch(() => false)) ? 'here' : 'missing'
+    refused.value = ''
+    const found = await batch.open(id).catch((error: unknown) => {
+      refused.value = explainStorage(error)
+      return false
+    })
+    phase.value = found ? 'here' : 'missing'
     if (phase.value === 'missing') return
     document.title = `${batch.info!.code} ${batch.info!.name} – Omblet`
     forget()
@@ -80,7 +89,15 @@ const items = [
 </script>
 
 <template>
-  <div v-if="phase === 'here' && batch.state && head" class="page">
+  <div
+    v-if="phase === 'here' && batch.state && head"
+    class="page"
+    :data-storing="batch.pending.length > 0 || undefined"
+  >
+    <Notice v-if="batch.held" kind="stop" class="told">
+      {{ batch.held.why }} The last entries are shown and not stored yet.
+      <template #actions><Button label="Try again" size="small" @click="batch.pump()" /></template>
+    </Notice>
     <header class="bench-head">
       <RouterLink to="/bench" class="up" aria-label="All batches"
         ><i class="pi pi-arrow-left" aria-hidden="true"></i
@@ -145,11 +162,7 @@ const items = [
       @update:open="dialog = $event ? 'correct' : null"
     />
   </div>
-  <div v-else-if="phase === 'missing'" class="missing">
-    <h1>This batch is not here</h1>
-    <p>It may have been deleted, or the address is mistyped.</p>
-    <RouterLink to="/bench">All batches</RouterLink>
-  </div>
+  <NotHere v-else-if="phase === 'missing'" what="batch" :why="refused" to="/bench" to-label="All batches" />
 </template>
 
 <style scoped src="../head.css"></style>
@@ -160,10 +173,8 @@ const items = [
 .discarded {
   color: var(--stop);
 }
-.missing {
-  display: grid;
-  gap: 0.75rem;
-  padding: 2rem 1rem;
+.told {
+  margin: 0.75rem 1rem 0;
 }
 @media (max-width: 860px) {
   .right :deep(button) {

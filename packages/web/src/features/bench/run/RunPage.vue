@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import { answerJump, jump } from '../../../clock/steady'
 import { download, fileName } from '../../../components/download'
 import { sayMinutes } from '../../../components/minutes'
+import NotHere from '../../../components/NotHere.vue'
 import Notice from '../../../components/Notice.vue'
 import { explainStorage } from '../../../storage/db'
 import { useBatch } from '../../../stores/batch'
@@ -246,17 +247,14 @@ onBeforeUnmount(() => {
     />
     <KeysDialog v-if="opened.has('keys')" :open="dialog === 'keys'" @update:open="close('keys')($event)" />
   </div>
-  <div v-else-if="phase === 'missing'" class="missing">
-    <h1>This batch is not here</h1>
-    <p>It may have been deleted, or the address is mistyped.</p>
-    <RouterLink to="/bench">All batches</RouterLink>
-  </div>
-  <div v-else-if="phase === 'refused'" class="missing">
-    <h1>This batch cannot be opened now</h1>
-    <p>{{ refused }}</p>
-    <RouterLink to="/bench">All batches</RouterLink>
-  </div>
-  <p v-else class="missing muted late">Opening the batch…</p>
+  <NotHere
+    v-else-if="phase === 'missing' || phase === 'refused'"
+    what="batch"
+    :why="refused"
+    to="/bench"
+    to-label="All batches"
+  />
+  <p v-else class="opening muted late">Opening the batch…</p>
 </template>
 
 <style scoped>
@@ -310,9 +308,7 @@ onBeforeUnmount(() => {
   margin: 0.875rem 1rem;
   padding: 1.5rem;
 }
-.missing {
-  display: grid;
-  gap: 0.75rem;
+.opening {
   padding: 2rem 1rem;
 }
 .late {

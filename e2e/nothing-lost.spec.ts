@@ -1,0 +1,378 @@
+// What stands between the rooms: the store late, full, locked, deleted under one's hands, and the clock set.
+import { readFileSync } from 'node:fs'
+import { test as plain } from '@playwright/test'
+import { at, button, done, startBatch, TONER } from './bench-helpers'
+import { expect, openFormula, openHome, saved, stored, test, upload, type Page } from './helpers'
+import { allStored, clockThatCanBeSet, fillDisk, makeRoom, setClock, slowStore } from './store-helpers'
+
+const propanediol = (page: Page) => page.getByRole('textbox', { name: 'Propanediol, percent' })
+const backUp = async (page: Page) => {
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Back up', exact: true }).click(),
+  ])
+  return readFileSync((await file.path())!, 'utf8')
+}
+const toast = (page: Page) => page.locator('.p-toast')
+
+test.describe('a store that answers late', () => {
+  test('a weight belongs to the material that was seen when it was typed', async ({ page }) => {
+    await slowStore(page, 1500)
+    await startBatch(page, TONER)
+    await done(page)
+    await at(page, 'Weigh A, Water')
+    const shows = page.getByLabel('What the scale shows')
+    await shows.fill('95')
+    await shows.press('Enter')
+    await shows.fill('4')
+    await shows.press('Enter')
+    await expect(page.getByText('Storing', { exact: false })).toBeVisible()
+    await expect(page.getByRole('row', { name: /Distilled water/ })).toContainText('95.00 g')
+    await expect(page.getByRole('row', { name: /Glycerin/ })).toContainText('4.00 g')
+    await allStored(page)
+    await page.reload()
+    await expect(page.getByRole('row', { name: /Distilled water/ })).toContainText('95.00 g')
+    await expect(page.getByRole('row', { name: /Glycerin/ })).toContainText('4.00 g')
+  })
+
+  test('a whole toner, with a pedal that does not wait, comes out as it was made', async ({ page }) => {
+    await slowStore(page, 0, 700)
+    await startBatch(page, TONER)
+    await page.keyboard.press('PageDown')
+    const shows = page.getByLabel('What the scale shows')
+    for (const grams of ['95', '4']) {
+      await shows.fill(grams)
+      await page.keyboard.press('PageDown')
+    }
+    await expect(page.getByText('All of it is weighed')).toBeVisible()
+    await page.keyboard.press('PageDown')
+    await at(page, 'Weigh B, Last')
+    await shows.fill('1')
+    await page.keyboard.press('PageDown')
+    await page.keyboard.press('PageDown')
+    await at(page, /Measure the pH/)
+    await page.getByLabel('pH', { exact: true }).fill('5,4')
+    await page.getByLabel('pH', { exact: true }).press('Enter')
+    await expect(page.getByTestId('ph-now')).toHaveText('5.40')
+    await page.keyboard.press('PageDown')
+    for (const title of [
+      /Add phenoxyethanol/,
+      /Read the pH once more/,
+      'Fill a clean container',
+      'Label it',
+    ]) {
+      await at(page, title)
+      await page.keyboard.press('PageDown')
+    }
+    await button(page, 'Finish the batch').click()
+    await expect(page.getByRole('heading', { name: 'What was weighed' })).toBeVisible()
+    await allStored(page)
+    const before = await page.getByRole('table').first().innerText()
+    expect(before).toMatch(/95\.00[\s\S]*4\.00[\s\S]*1\.00/)
+    await page.reload()
+    await expect(page.getByRole('table').first()).toHaveText(/95\.00/)
+    expect(await page.getByRole('table').first().innerText()).toBe(before)
+  })
+
+  test('keystrokes on the sheet all arrive', async ({ page }) => {
+    await slowStore(page, 50, 600)
+    await openFormula(page, 'Low Tide toner')
+    for (const value of ['5', '5.5', '6', '6.25']) await propanediol(page).fill(value)
+    await page.getByRole('link', { name: 'Formulas', exact: true }).click()
+    await page.getByRole('link', { name: 'Low Tide toner' }).click()
+    await expect(propanediol(page)).toHaveValue('6.25')
+    await saved(page)
+    await page.reload()
+    await expect(propanediol(page)).toHaveValue('6.25')
+  })
+})
+
+test('a batch deleted in another tab takes nothing more, and comes back with what was entered', async ({ page, context }) => {
+  await startBatch(page, TONER)
+  await done(page)
+  const other = await context.newPage()
+  await other.goto(`${page.url()}/record`)
+  await button(other, 'More for this batch').click()
+  await other.getByRole('menuitem', { name: 'Delete this batch' }).click()
+  await expect(toast(other)).toContainText('bin for 30 days')
+  await page.getByLabel('What the scale shows').fill('95')
+  await page.getByLabel('What the scale shows').press('Enter')
+  await expect(page.getByText('This batch was deleted in another tab.')).toBeVisible()
+  expect(JSON.parse(await backUp(other)).batches).toEqual([])
+  await button(page, 'Put the batch back').click()
+  await expect(page.getByText('This batch was deleted in another tab.')).toHaveCount(0)
+  await allStored(page)
+  await page.reload()
+  await expect(page.getByRole('row', { name: /Distilled water/ })).toContainText('95.00 g')
+}) // prettier-ignore
+
+test('the undo of a deletion leaves alone what another tab stored since', async ({ page, context }) => {
+  await openHome(page)
+  const other = await context.newPage()
+  await openFormula(other, 'Low Tide toner')
+  await page.getByRole('button', { name: 'More for Low Tide toner' }).click()
+  await page.getByRole('menuitem', { name: 'Delete' }).click()
+  await other.getByRole('button', { name: 'Store it again' }).click()
+  await saved(other)
+  await propanediol(other).fill('9')
+  await saved(other)
+  await toast(page).getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('link', { name: 'Low Tide toner 2' })).toBeVisible()
+  const amounts = (await stored(page))
+    .filter((r) => r.name.startsWith('Low Tide'))
+    .map((r) => [r.name, JSON.parse(r.text).formula.phases[0].lines[0].percent])
+  expect(amounts).toEqual([['Low Tide toner', 9], ['Low Tide toner 2', 4]]) // prettier-ignore
+})
+
+test('what is deleted lies in the bin and comes back from there', async ({ page }) => {
+  await openHome(page)
+  await page.getByRole('button', { name: 'More for Low Tide toner' }).click()
+  await page.getByRole('menuitem', { name: 'Delete' }).click()
+  await page.getByRole('link', { name: 'Bin (1)' }).click()
+  await expect(page.getByRole('heading', { name: 'Bin' })).toBeVisible()
+  await page.reload()
+  await expect(page.getByRole('listitem').filter({ hasText: 'Low Tide toner' })).toContainText(
+    'Formula; deleted',
+  )
+  await page.getByRole('button', { name: 'Put back' }).click()
+  await expect(page.getByText('Nothing is in the bin.')).toBeVisible()
+  await toast(page).getByRole('button', { name: 'Open' }).click()
+  await expect(page.getByLabel('Name of the formula')).toHaveValue('Low Tide toner')
+})
+
+test('an edit that cannot be stored stays over another formula and a reload, and is stored when there is room', async ({ page }) => {
+  await openFormula(page, 'Low Tide toner')
+  await fillDisk(page)
+  await propanediol(page).fill('9')
+  await expect(page.getByText('Not saved', { exact: true })).toBeVisible()
+  await page.getByRole('link', { name: 'Formulas', exact: true }).click()
+  await page.getByRole('link', { name: 'Gull Wing' }).click()
+  await expect(page.getByLabel('Name of the formula')).toHaveValue(/Gull Wing/)
+  await expect(page.getByText('Low Tide toner is not stored yet', { exact: false })).toBeVisible()
+  await page.getByRole('link', { name: 'Look at it' }).click()
+  await expect(propanediol(page)).toHaveValue('9.00')
+  await page.keyboard.press('Escape')
+  await makeRoom(page)
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await saved(page)
+  // The same over a reload, after which there is room.
+  await fillDisk(page)
+  await propanediol(page).fill('7')
+  await expect(page.getByText('Not saved', { exact: true })).toBeVisible()
+  await page.reload()
+  await expect(propanediol(page)).toHaveValue('7.00')
+  await saved(page)
+  expect((await stored(page)).find((r) => r.name === 'Low Tide toner')!.text).toContain('"percent":7')
+}) // prettier-ignore
+
+test('a conflict waits while another formula is looked at', async ({ page, context }) => {
+  await openFormula(page, 'Low Tide toner')
+  const deaf = await context.newPage()
+  await deaf.addInitScript(() => Object.defineProperty(window, 'BroadcastChannel', { value: undefined }))
+  await deaf.goto(page.url())
+  await expect(propanediol(deaf)).toHaveValue('4.00')
+  await propanediol(page).fill('7')
+  await saved(page)
+  await propanediol(deaf).fill('8')
+  await expect(deaf.getByText('This formula was also changed in another tab.')).toBeVisible()
+  await deaf.getByRole('link', { name: 'Formulas', exact: true }).click()
+  await deaf.getByRole('link', { name: 'Gull Wing' }).click()
+  await expect(deaf.getByText('was changed in another tab too', { exact: false })).toBeVisible()
+  await deaf.getByRole('link', { name: 'Look at it' }).click()
+  await expect(propanediol(deaf)).toHaveValue('8.00')
+  await expect(deaf.getByText('This formula was also changed in another tab.')).toBeVisible()
+  await deaf.getByRole('button', { name: 'Keep both' }).click()
+  await expect(propanediol(deaf)).toHaveValue('7.00')
+})
+
+plain('a full disk at the first visit says so, and one can still look and work', async ({ page }) => {
+  await page.addInitScript(() => {
+    for (const name of ['put', 'add'] as const)
+      IDBObjectStore.prototype[name] = () => {
+        throw new DOMException('no room', 'QuotaExceededError')
+      }
+  })
+  await page.goto('/')
+  await expect(page.getByText(/storage is full/)).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Low Tide toner' })).toBeVisible()
+})
+
+plain('a tab with an older Omblet is named, and this one goes on when it is closed', async ({ page, context }) => {
+  await page.goto('/favicon.svg')
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve, reject) => {
+        const request = indexedDB.open('omblet', 1)
+        request.onupgradeneeded = () => {
+          request.result.createObjectStore('formulas', { keyPath: 'id' })
+          request.result.createObjectStore('settings', { keyPath: 'key' })
+        }
+        request.onerror = () => reject(request.error)
+        request.onsuccess = () => resolve(Object.assign(window, { held: request.result }) && undefined)
+      }),
+  )
+  const next = await context.newPage()
+  await next.goto('/')
+  await expect(next.getByRole('heading', { name: 'Another tab holds the store' })).toBeVisible()
+  await page.close()
+  await expect(next.getByRole('link', { name: 'Low Tide toner' })).toBeVisible()
+}) // prettier-ignore
+
+plain('after a newer Omblet the older page says so, and never that a formula was deleted', async ({ page, context }) => {
+  await openFormula(page, 'Low Tide toner')
+  const newer = await context.newPage()
+  await newer.goto('/favicon.svg')
+  await newer.evaluate(
+    () =>
+      new Promise<void>((resolve, reject) => {
+        const request = indexedDB.open('omblet', 99)
+        request.onerror = () => reject(request.error)
+        request.onsuccess = () => resolve(request.result.close())
+      }),
+  )
+  await propanediol(page).fill('9')
+  await expect(page.getByText('written by a newer Omblet', { exact: false })).toBeVisible()
+  await page.reload()
+  await expect(page.getByText('A newer Omblet has written this store', { exact: false })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /deleted|not here/ })).toHaveCount(0)
+}) // prettier-ignore
+
+test('a backup restored where it was made changes nothing and says so', async ({ page }) => {
+  await openFormula(page, 'Low Tide toner')
+  await propanediol(page).fill('5')
+  await saved(page)
+  const before = await stored(page)
+  const text = await backUp(page)
+  await expect(toast(page)).toContainText('saved to your downloads, and read again')
+  await page.getByRole('link', { name: 'Formulas', exact: true }).click()
+  await upload(page, 'backup.json', text)
+  await expect(toast(page)).toContainText('Restored: nothing changed; 8 already here.')
+  expect(await stored(page)).toEqual(before)
+})
+
+test('a backup with something unsound in it brings the rest and names what is not', async ({ page }) => {
+  await openHome(page)
+  const backup = JSON.parse(await backUp(page)) as { formulas: { id: string; formula: { name: string; batchGrams: number } }[] } // prettier-ignore
+  const [first, second] = backup.formulas
+  Object.assign(first!, { id: 'torn' })
+  Object.assign(first!.formula, { name: 'Torn Sail', batchGrams: -4 })
+  Object.assign(second!, { id: 'whole' })
+  Object.assign(second!.formula, { name: 'Whole Sail' })
+  await upload(page, 'backup.json', JSON.stringify(backup))
+  await expect(page.getByRole('link', { name: 'Whole Sail' })).toBeVisible()
+  await page.getByText('Not readable, and left out (1)').click()
+  await expect(page.getByText('Formula “Torn Sail”: batchGrams must be more than 0.')).toBeVisible()
+})
+
+test('photographs go along in a backup by choice', async ({ page, browser, baseURL }) => {
+  await startBatch(page, TONER)
+  await page.keyboard.press('n')
+  await page.getByTestId('photo').setInputFiles({ name: 'jar.png', mimeType: 'image/png', buffer: Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg==', 'base64') }) // prettier-ignore
+  await page.getByLabel('What you see, smell or did').fill('As clear as the pool.')
+  await button(page, 'Keep').click()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await allStored(page)
+  await page.getByRole('button', { name: 'With or without pictures' }).click()
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: 'With photographs and papers' }).click(),
+  ])
+  expect(file.suggestedFilename()).toMatch(/\.zip$/)
+  await expect(toast(page)).toContainText('with 1 photographs and 0 papers')
+  const elsewhere = await (await browser.newContext({ baseURL: baseURL! })).newPage()
+  await openHome(elsewhere)
+  await elsewhere.getByTestId('file-picker').setInputFiles((await file.path())!)
+  await expect(toast(elsewhere)).toContainText('1 batch')
+  await elsewhere.getByRole('link', { name: 'Bench', exact: true }).click()
+  await elsewhere.getByRole('link', { name: /Neap toner/ }).click()
+  await expect(button(elsewhere, 'Step is done')).toBeVisible()
+  await elsewhere.goto(`${elsewhere.url()}/record`)
+  await expect(elsewhere.getByAltText('As clear as the pool.')).toBeVisible()
+  await elsewhere.context().close()
+})
+
+test('entries that an earlier Omblet left without a batch are shown, kept and removed', async ({ page }) => {
+  await openHome(page)
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve) => {
+        const request = indexedDB.open('omblet')
+        request.onsuccess = () => {
+          const tx = request.result.transaction('events', 'readwrite')
+          tx.objectStore('events').put({ batch: 'lost', n: 3, event: { n: 3, at: '2026-03-01T10:00:00.000Z', step: null, type: 'note', text: 'adrift' } }) // prettier-ignore
+          tx.oncomplete = () => resolve(request.result.close())
+        }
+      }),
+  )
+  await page.getByRole('link', { name: 'Bench', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Left over' })).toBeVisible()
+  const [file] = await Promise.all([page.waitForEvent('download'), button(page, 'Keep as a file').click()])
+  expect(readFileSync((await file.path())!, 'utf8')).toContain('adrift')
+  await button(page, 'Remove').click()
+  await expect(page.getByRole('heading', { name: 'Left over' })).toHaveCount(0)
+})
+
+test.describe('a clock that is set', () => {
+  test('timers count what passed, and ask when the clock runs ahead', async ({ page }) => {
+    await clockThatCanBeSet(page)
+    const [water, last] = TONER.phases
+    const hot = { ...TONER, phases: [{ ...water, heatToC: 72, holdMinutes: 20 }, last] }
+    await startBatch(page, hot)
+    await done(page)
+    for (const grams of ['95', '4']) {
+      await page.getByLabel('What the scale shows').fill(grams)
+      await page.getByLabel('What the scale shows').press('Enter')
+    }
+    await done(page)
+    await at(page, /Heat A/)
+    await button(page, 'Set timer').first().click()
+    const left = page.getByRole('list', { name: 'Timers' })
+    await expect(left).toContainText(/1\d:\d\d|20:00/)
+    await allStored(page)
+    await setClock(page, -3 * 3600_000)
+    await expect(left).toContainText(/1\d:\d\d/)
+    await setClock(page, 5 * 3600_000)
+    await expect(page.getByText('The clock of this device went ahead by', { exact: false })).toBeVisible()
+    await expect(left).toContainText(/1\d:\d\d/)
+    await page.getByRole('button', { name: 'Its clock was set' }).click()
+    await expect(page.getByText('The clock of this device went ahead by', { exact: false })).toHaveCount(0)
+    await expect(left).toContainText(/1\d:\d\d/)
+  })
+  test('a backup from the future does not count as one', async ({ page }) => {
+    await clockThatCanBeSet(page)
+    await openFormula(page, 'Low Tide toner')
+    await propanediol(page).fill('5')
+    await saved(page)
+    await setClock(page, 400 * 864e5)
+    await backUp(page)
+    await expect(page.getByText('Last backup today.', { exact: false })).toBeVisible()
+    await page.reload()
+    await expect(
+      page.getByText('The clock was set back since the last backup.', { exact: false }),
+    ).toBeVisible()
+    await expect(page.getByText('A backup is due.')).toBeVisible()
+  })
+})
+
+test('a keystroke in one tab makes others read what changed and nothing else', async ({ page, context }) => {
+  const other = await context.newPage()
+  await other.addInitScript(() => {
+    const state = Object.assign(window, { read: [] as string[] })
+    for (const name of ['get', 'getAll'] as const) {
+      for (const holder of [IDBObjectStore.prototype, IDBIndex.prototype]) {
+        const read = holder[name]
+        holder[name] = function (this: IDBObjectStore | IDBIndex, ...args: []) {
+          const store = this instanceof IDBIndex ? this.objectStore : this
+          state.read.push(`${name} ${store.name}`)
+          return (read as () => IDBRequest).apply(this, args)
+        } as never
+      }
+    }
+  })
+  await openHome(other)
+  await openFormula(page, 'Low Tide toner')
+  await other.evaluate(() => ((window as unknown as { read: string[] }).read.length = 0))
+  await propanediol(page).fill('6')
+  await saved(page)
+  await expect.poll(() => other.evaluate(() => (window as unknown as { read: string[] }).read)).toEqual(['get formulas']) // prettier-ignore
+})
