@@ -1,6 +1,10 @@
 // A whole cream at the table with simulated instruments, and a batch that survives whatever happens to the page.
 import { at, button, done, place, pour, simulate, SMALL_CREAM, startBatch, step, TONER, truthOf } from './bench-helpers' // prettier-ignore
 import { expect, test, type Page } from './helpers'
+import { allStored, slowStore } from './store-helpers'
+
+// Everything here is done with a store that answers late, now sooner and now later.
+test.beforeEach(({ context }) => slowStore(context, 0, 250))
 
 /** A picture of one dot. */
 const DOT = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg==', 'base64') // prettier-ignore
@@ -187,6 +191,8 @@ test('a page that is killed at every step finds nothing lost', async ({ page, co
   const faults: string[] = []
   const looks = async (p: Page) => {
     await expect(p.getByRole('navigation', { name: 'Steps of this batch' })).toBeVisible()
+    // What is still on its way to the store says so, and may be lost with the page.
+    await allStored(p)
     // Clocks and running timers go on by themselves.
     const texts = await p.locator('.columns, .pause').allInnerTexts()
     return texts.join('\n')

@@ -66,7 +66,12 @@ export const useFiles = defineStore('files', () => {
       const words = { new: 'is here', more: 'goes on with what was here', nothing: 'was here already', beside: 'is here beside the one it differs from' } // prettier-ignore
       return { message: `Batch ${taken.code} ${words[taken.what]}.`, to: `/bench/${taken.id}/record` }
     }
-    await Promise.all([useMaterials().load(), useLots().load(), useLibrary().refresh(), useBatches().load()])
+    // One after the other with a breath between: each can be thousands.
+    const breathe = () => new Promise((resolve) => setTimeout(resolve))
+    for (const load of [useMaterials().load, useLots().load, useLibrary().refresh, useBatches().load]) {
+      await load()
+      await breathe()
+    }
     const { message, details } = restoredWords(taken.restored)
     report.value = details.length > 0 ? { message, details } : null
     return { message, details }

@@ -20,11 +20,11 @@ import { useBin } from './bin'
 import { useLots } from './lots'
 import { useMaterials } from './materials'
 
-/** What a card shows of a formula beside its name. */
+/** How a formula is judged, as a card shows it. */
 export interface Summary {
-  counts: { stop: number; check: number; note: number }
-  layers: { role: string; letter: string; percent: number }[]
-  lines: number
+  stop: number
+  check: number
+  note: number
 }
 
 export interface Made {
@@ -36,6 +36,7 @@ export interface Made {
 const now = () => new Date().toISOString()
 /** Milliseconds of work between two breaths. */
 const SLICE_MS = 10
+const REST_MS = 60
 
 export const useLibrary = defineStore('library', () => {
   const materials = useMaterials()
@@ -55,41 +56,48 @@ export const useLibrary = defineStore('library', () => {
     known.value = new WeakMap()
     words = new WeakMap()
   }
-  function summaryOf({ formula }: FormulaRecord): Summary {
+  function judge({ formula }: FormulaRecord) {
     fresh()
-    let summary = known.value.get(formula)
-    if (!summary) {
-      const a = assess(formula, materials.catalogue)
-      const findings = findAll(a)
-      summary = {
-        counts: countFindings(findings.filter((f) => !isCaution(f) || f.severity !== 'note')),
-        layers: a.phases.map(({ role, letter, percent }) => ({ role, letter, percent })),
-        lines: a.lines.length,
-      }
-      known.value.set(formula, summary)
+    if (known.value.has(formula)) return
+    const findings = findAll(assess(formula, materials.catalogue))
+    known.value.set(formula, countFindings(findings.filter((f) => !isCaution(f) || f.severity !== 'note')))
+  }
+  /** How a formula is judged; null until it was, which is asked for hereby. */
+  function summaryOf(record: FormulaRecord): Summary | null {
+    fresh()
+    const summary = known.value.get(record.formula) ?? null
+    if (!summary && !asked.has(record)) {
+      asked.add(record)
+      void work()
     }
     return summary
   }
-  /** The summary where it was worked out already. */
-  const summaryIfKnown = ({ formula }: FormulaRecord) => known.value.get(formula) ?? null
+  const isJudged = ({ formula }: FormulaRecord) => known.value.has(formula)
+  /** Asks for all of them, so that they can be told apart by their state. */
+  function judgeAll() {
+    for (const record of records.value) if (!isJudged(record)) asked.add(record)
+    void work()
+  }
 
-  /** Works out the summaries of all formulas, a little at a time, so that they can be told apart by their state. */
-  let counting = false
-  async function countAll() {
-    if (counting) return
-    counting = true
-    fresh()
-    let since = performance.now()
-    // Over the list as it stands at each moment: what comes in meanwhile is counted too.
-    for (let i = 0; i < records.value.length; i++) {
-      summaryOf(records.value[i]!)
-      if (performance.now() - since < SLICE_MS) continue
-      triggerRef(known)
+  /** What is to be judged, worked off a little at a time so that the page never stands still. */
+  const asked = new Set<FormulaRecord>()
+  let working = false
+  async function work() {
+    if (working) return
+    working = true
+    // What was typed is shown first.
+    await new Promise((resolve) => setTimeout(resolve, REST_MS))
+    while (asked.size > 0) {
       await new Promise((resolve) => setTimeout(resolve))
-      since = performance.now()
+      const since = performance.now()
+      for (const record of asked) {
+        asked.delete(record)
+        judge(record)
+        if (performance.now() - since > SLICE_MS) break
+      }
+      triggerRef(known)
     }
-    counting = false
-    triggerRef(known)
+    working = false
   }
 
   /** Words that a search looks through. */
@@ -108,6 +116,18 @@ export const useLibrary = defineStore('library', () => {
       words.set(formula, text)
     }
     return text
+  }
+
+  /** Gets the words ready before somebody searches, a little at a time. */
+  async function learnWords() {
+    await new Promise((resolve) => setTimeout(resolve, 1500))
+    let since = performance.now()
+    for (const record of records.value) {
+      wordsOf(record)
+      if (performance.now() - since < SLICE_MS) continue
+      await new Promise((resolve) => setTimeout(resolve))
+      since = performance.now()
+    }
   }
 
   const hasDemo = computed(() => records.value.some((r) => r.demo))
@@ -151,6 +171,7 @@ export const useLibrary = defineStore('library', () => {
         if (!seen && records.value.length === 0) await loadDemo()
         else if (!seen) await setSetting('demoOffered', true)
         void useBin().sweep()
+        void learnWords()
       }
     } catch (error) {
       failed(error)
@@ -239,8 +260,8 @@ export const useLibrary = defineStore('library', () => {
     unstored,
     known,
     summaryOf,
-    summaryIfKnown,
-    countAll,
+    isJudged,
+    judgeAll,
     wordsOf,
     start,
     refresh,

@@ -38,6 +38,12 @@ const emit = defineEmits<{
 const editor = useEditor()
 const api = inject(sheetKey)!
 const menu = ref<InstanceType<typeof Menu>>()
+/** Everything that a row shows: of three hundred rows a keystroke draws only those that look otherwise now. */
+const looks = (line: AssessedLine, at: number) => {
+  const cap = editor.caps[at]
+  const mark = props.marks.get(`${line.phase}.${line.line}`)
+  return [line.source, line.material, line.label, line.phase, line.line, line.percent, line.grams, line.dosePercent, line.given, line.fill, cap?.maxPercent, cap?.source, mark] // prettier-ignore
+}
 const temperature = computed(() => heatWords(props.phase))
 const items = computed(() => [
   { label: 'Name, role and heat', icon: 'pi pi-pencil', command: () => emit('edit') },
@@ -86,6 +92,7 @@ const items = computed(() => [
       <LineRow
         v-for="{ line, index: at } in lines"
         :key="line.source.id"
+        v-memo="looks(line, at)"
         :line="line"
         :cap="editor.caps[at]"
         :mark="marks.get(`${line.phase}.${line.line}`)"

@@ -4,7 +4,10 @@ import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import type { FormulaRecord } from '../../storage/schema'
 
-/** Cards in rows as wide as the page; only rows that are near the window are drawn. */
+/**
+ * Cards in rows as wide as the page; only rows that are near the window are drawn. Cards are known by their place, so
+ * that a search changes what they show instead of making them anew.
+ */
 const props = defineProps<{ records: readonly FormulaRecord[] }>()
 
 const LEAST_WIDTH = 312
@@ -21,7 +24,7 @@ const virtual = useWindowVirtualizer(
   computed(() => ({
     count: rows.value,
     estimateSize: () => ROW + GAP,
-    overscan: 6,
+    overscan: 2,
     gap: 0,
     scrollMargin: box.value?.offsetTop ?? 0,
   })),
@@ -46,7 +49,7 @@ const measure = (element: unknown) => {
     >
       <li
         v-for="(record, i) in rowOf(row.index)"
-        :key="record.id"
+        :key="i"
         :aria-posinset="row.index * columns + i + 1"
         :aria-setsize="records.length"
       >
@@ -66,5 +69,6 @@ const measure = (element: unknown) => {
   display: grid;
   gap: 14px;
   padding-bottom: 14px;
+  contain: layout style;
 }
 </style>

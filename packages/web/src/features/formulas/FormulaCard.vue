@@ -1,26 +1,25 @@
 <script setup lang="ts">
 import { format, isThisYear, isToday } from 'date-fns'
 import Button from 'primevue/button'
-import Menu from 'primevue/menu'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import Counts from '../../components/Counts.vue'
 import Jar from '../../components/Jar.vue'
+import { layersOf, lineCount } from '../../components/layers'
 import { kindWord, siteWord } from '../../components/words'
 import type { FormulaRecord } from '../../storage/schema'
 import { useLibrary } from '../../stores/library'
 
 const props = defineProps<{ record: FormulaRecord; chosen: boolean }>()
-const emit = defineEmits<{ choose: [on: boolean]; duplicate: []; export: []; remove: [] }>()
+const emit = defineEmits<{ choose: [on: boolean]; menu: [event: Event] }>()
 
 const library = useLibrary()
-const summary = computed(() => library.summaryOf(props.record))
+const counts = computed(() => {
+  void library.known
+  return library.summaryOf(props.record)
+})
+const layers = computed(() => layersOf(formula.value))
+const lines = computed(() => lineCount(formula.value))
 const formula = computed(() => props.record.formula)
-const menu = ref<InstanceType<typeof Menu>>()
-const items = [
-  { label: 'Duplicate', icon: 'pi pi-copy', command: () => emit('duplicate') },
-  { label: 'Export', icon: 'pi pi-file-export', command: () => emit('export') },
-  { label: 'Delete', icon: 'pi pi-trash', command: () => emit('remove') },
-]
 const date = computed(() => {
   const at = new Date(props.record.updatedAt)
   return isToday(at) ? `today, ${format(at, 'HH:mm')}` : format(at, isThisYear(at) ? 'd MMM' : 'd MMM yyyy')
@@ -32,17 +31,17 @@ const product = computed(
 
 <template>
   <article class="formula card" :class="{ chosen }">
-    <Jar :layers="summary.layers" small />
+    <Jar :layers="layers" small />
     <div class="body">
       <h2>
         <RouterLink :to="`/formulas/${record.id}`">{{ formula.name || 'Unnamed formula' }}</RouterLink>
       </h2>
       <p class="muted small">{{ product }}</p>
       <p class="muted small">
-        {{ date }} · {{ summary.lines }} {{ summary.lines === 1 ? 'line' : 'lines'
+        {{ date }} · {{ lines }} {{ lines === 1 ? 'line' : 'lines'
         }}<template v-if="record.demo"> · example</template>
       </p>
-      <Counts :counts="summary.counts" :empty="summary.lines <= 1" />
+      <Counts v-if="counts" :counts="counts" :empty="lines <= 1" />
     </div>
     <div class="side">
       <Button
@@ -52,7 +51,7 @@ const product = computed(
         severity="secondary"
         :aria-label="`More for ${formula.name}`"
         aria-haspopup="menu"
-        @click="menu?.toggle($event)"
+        @click="emit('menu', $event)"
       />
       <input
         type="checkbox"
@@ -61,7 +60,6 @@ const product = computed(
         @change="emit('choose', ($event.target as HTMLInputElement).checked)"
       />
     </div>
-    <Menu ref="menu" :model="items" popup />
   </article>
 </template>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Menu from 'primevue/menu'
+import type { MenuItem } from 'primevue/menuitem'
 import Select from 'primevue/select'
 import { useToast } from 'primevue/usetoast'
 import { computed, ref, watch } from 'vue'
@@ -53,7 +54,7 @@ const shown = computed(() => {
   return library.records.filter((r) => {
     if (kind.value && r.formula.product.kind !== kind.value) return false
     if (state.value !== null) {
-      const counts = library.summaryIfKnown(r)?.counts
+      const counts = library.isJudged(r) ? library.summaryOf(r) : null
       if (!counts) return false
       if (state.value === 'stop' && counts.stop === 0) return false
       if (state.value === 'check' && counts.check === 0) return false
@@ -63,10 +64,10 @@ const shown = computed(() => {
   })
 })
 /** A state can be asked for only of what was judged. */
-watch([state, () => library.records], () => state.value !== null && void library.countAll())
+watch([state, () => library.records], () => state.value !== null && library.judgeAll())
 const judged = computed(() => {
   void library.known
-  return state.value === null ? 0 : library.records.filter((r) => library.summaryIfKnown(r) !== null).length
+  return state.value === null ? 0 : library.records.filter((r) => library.isJudged(r)).length
 })
 const filtered = computed(() => words.value !== '' || kind.value !== null || state.value !== null)
 
@@ -89,6 +90,19 @@ async function removeSome(ids: string[], text: string) {
 
 function exportOne({ formula }: FormulaRecord) {
   download(fileName(formula.name, '.omblet.json'), library.exportText(formula))
+}
+
+/** All cards share one menu. */
+const cardMenu = ref<InstanceType<typeof Menu>>()
+const cardItems = ref<MenuItem[]>([])
+function openMenu(event: Event, record: FormulaRecord) {
+  const name = (record.formula.name || 'Unnamed formula').slice(0, 60)
+  cardItems.value = [
+    { label: 'Duplicate', icon: 'pi pi-copy', command: () => void duplicateOne(record) },
+    { label: 'Export', icon: 'pi pi-file-export', command: () => exportOne(record) },
+    { label: 'Delete', icon: 'pi pi-trash', command: () => void removeSome([record.id], `${name} deleted.`) },
+  ]
+  cardMenu.value?.toggle(event)
 }
 
 async function exportChosen() {
@@ -179,6 +193,7 @@ const toggle = (id: string, on: boolean) => {
           @click="ways?.toggle($event)"
         />
         <Menu ref="ways" :model="WAYS" popup />
+        <Menu ref="cardMenu" :model="cardItems" popup />
         <Button label="New formula" icon="pi pi-plus" @click="briefOpen = true" />
         <input
           ref="picker"
@@ -287,11 +302,7 @@ const toggle = (id: string, on: boolean) => {
         :record="record"
         :chosen="chosen.includes(record.id)"
         @choose="toggle(record.id, $event)"
-        @duplicate="duplicateOne(record)"
-        @export="exportOne(record)"
-        @remove="
-          removeSome([record.id], `${(record.formula.name || 'Unnamed formula').slice(0, 60)} deleted.`)
-        "
+        @menu="openMenu($event, record)"
       />
     </CardGrid>
 

@@ -15,6 +15,7 @@ import { useRouter } from 'vue-router'
 import Jar from '../../components/Jar.vue'
 import MaterialFacts from '../../components/MaterialFacts.vue'
 import OwnMaterialDialog from '../../components/OwnMaterialDialog.vue'
+import { layersOf } from '../../components/layers'
 import { notify } from '../../components/notify'
 import FactsDialog from './FactsDialog.vue'
 import LotsCard from './LotsCard.vue'
@@ -161,7 +162,7 @@ const nameOf = (key: string) => base.find(key)?.name ?? properInci(key.replaceAl
           <p v-if="users.length === 0" class="muted">None uses it yet.</p>
           <ul v-else class="users">
             <li v-for="record in users" :key="record.id">
-              <Jar :layers="library.summaryOf(record).layers" small />
+              <Jar :layers="layersOf(record.formula)" small />
               <RouterLink :to="`/formulas/${record.id}`">{{ record.formula.name }}</RouterLink>
             </li>
           </ul>
