@@ -16,6 +16,7 @@ const browser = await chromium.launch(LAUNCH)
 const open = async (size: { width: number; height: number }, dark = false) => {
   const context = await browser.newContext({
     baseURL: `http://localhost:${PORT}`,
+    serviceWorkers: 'block',
     viewport: size,
     colorScheme: dark ? 'dark' : 'light',
   })

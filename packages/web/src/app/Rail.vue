@@ -54,7 +54,7 @@ const WAYS = [
     <div class="foot">
       <p class="where">All data stays in this browser. {{ safety.age.words }}</p>
       <p v-if="safety.due" class="due"><i class="pi pi-clock" aria-hidden="true"></i> A backup is due.</p>
-      <p v-if="safety.persisted === false" class="where">It may clear them when the disk is full.</p>
+      <p v-if="safety.persisted === false" class="where">The browser may clear it when the disk is full.</p>
       <div class="pair">
         <button type="button" class="foot-button" @click="backup(false)">
           <i class="pi pi-download" aria-hidden="true"></i><span>Back up</span>

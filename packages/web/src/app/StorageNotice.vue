@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import ProgressBar from 'primevue/progressbar'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import Notice from '../components/Notice.vue'
@@ -59,11 +58,7 @@ const offer = computed(() => update.ready && !/^\/bench\/[^/]+$/.test(route.path
     </Notice>
     <div v-if="files.busy" class="busy card" role="status">
       <span>{{ files.busy.what }}</span>
-      <ProgressBar
-        :value="Math.round(files.busy.done * 100)"
-        :show-value="false"
-        :aria-label="files.busy.what"
-      />
+      <progress max="1" :value="files.busy.done" :aria-label="files.busy.what"></progress>
       <Button label="Stop" size="small" severity="secondary" outlined @click="files.stop()" />
     </div>
   </div>
@@ -73,7 +68,7 @@ const offer = computed(() => update.ready && !/^\/bench\/[^/]+$/.test(route.path
 .notices {
   display: grid;
   gap: 0.5rem;
-  padding: 0.75rem 1rem 0;
+  padding: 0.75rem 1rem;
 }
 .notices:not(:has(> *)) {
   display: none;
@@ -86,6 +81,11 @@ const offer = computed(() => update.ready && !/^\/bench\/[^/]+$/.test(route.path
   padding: 0.5rem 0.875rem;
   overflow-wrap: anywhere;
   animation: late 0.2s 0.6s both;
+}
+progress {
+  width: 100%;
+  height: 10px;
+  accent-color: var(--accent);
 }
 @keyframes late {
   from {

@@ -4,10 +4,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import type { FormulaRecord } from '../../storage/schema'
 
-/**
- * Cards in rows as wide as the page; only rows that are near the window are drawn. Cards are known by their place, so
- * that a search changes what they show instead of making them anew.
- */
+/** Cards in rows as wide as the page; only rows that are near the window are drawn. */
 const props = defineProps<{ records: readonly FormulaRecord[] }>()
 
 const LEAST_WIDTH = 312
@@ -24,7 +21,7 @@ const virtual = useWindowVirtualizer(
   computed(() => ({
     count: rows.value,
     estimateSize: () => ROW + GAP,
-    overscan: 2,
+    overscan: 1,
     gap: 0,
     scrollMargin: box.value?.offsetTop ?? 0,
   })),
@@ -49,7 +46,7 @@ const measure = (element: unknown) => {
     >
       <li
         v-for="(record, i) in rowOf(row.index)"
-        :key="i"
+        :key="record.id"
         :aria-posinset="row.index * columns + i + 1"
         :aria-setsize="records.length"
       >

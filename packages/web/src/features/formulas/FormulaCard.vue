@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { format, isThisYear, isToday } from 'date-fns'
-import Button from 'primevue/button'
 import { computed } from 'vue'
 import Counts from '../../components/Counts.vue'
 import Jar from '../../components/Jar.vue'
@@ -44,15 +43,15 @@ const product = computed(
       <Counts v-if="counts" :counts="counts" :empty="lines <= 1" />
     </div>
     <div class="side">
-      <Button
-        icon="pi pi-ellipsis-v"
-        text
-        rounded
-        severity="secondary"
+      <button
+        type="button"
+        class="dots"
         :aria-label="`More for ${formula.name}`"
         aria-haspopup="menu"
         @click="emit('menu', $event)"
-      />
+      >
+        <i class="pi pi-ellipsis-v" aria-hidden="true"></i>
+      </button>
       <input
         type="checkbox"
         :checked="chosen"
@@ -115,6 +114,18 @@ h2 a::after {
   flex-direction: column;
   align-items: center;
   justify-content: space-between;
+}
+.dots {
+  width: 40px;
+  height: 40px;
+  border: 0;
+  border-radius: 50%;
+  background: transparent;
+  color: var(--muted);
+  cursor: pointer;
+}
+.dots:hover {
+  background: var(--wash);
 }
 .side input {
   width: 20px;

@@ -266,6 +266,9 @@ onBeforeUnmount(() => {
 .told {
   margin: 0.75rem 1rem 0;
 }
+.told :deep(button) {
+  min-height: 44px;
+}
 .columns {
   display: grid;
   grid-template-columns: 250px minmax(0, 1fr);
