@@ -262,7 +262,7 @@ describe('what is entered', () => {
     m.do({ type: 'weigh', line: 1, grams: 80, lot: 'lot-1' })
     const n = m.events.length - 1
     expect(lotUse(m.events, { type: 'weigh', line: 1, grams: 80, lot: 'lot-1' })).toEqual({ lot: 'lot-1', grams: 80 }) // prettier-ignore
-    expect(lotUse(m.events, { type: 'undo', of: n })).toEqual({ lot: 'lot-1', grams: -80 })
+    expect(lotUse(m.events, { type: 'undo', of: n })).toEqual({ lot: 'lot-1', grams: -80, back: 2 })
     m.do({ type: 'undo', of: n })
     expect(m.of('glycerin')).toMatchObject({ weighed: 0, lots: [] })
     expect(refusal(m.state, { type: 'undo', of: n })).toMatch(/already/)

@@ -10,6 +10,7 @@ const props = defineProps<{ records: readonly FormulaRecord[] }>()
 const LEAST_WIDTH = 312
 const GAP = 14
 const ROW = 126
+const FEW_ROWS = 24
 
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)
@@ -21,7 +22,8 @@ const virtual = useWindowVirtualizer(
   computed(() => ({
     count: rows.value,
     estimateSize: () => ROW + GAP,
-    overscan: 1,
+    // A few cards are all drawn, so that a search in the page finds them.
+    overscan: rows.value <= FEW_ROWS ? rows.value : 1,
     gap: 0,
     scrollMargin: box.value?.offsetTop ?? 0,
   })),
