@@ -97,6 +97,13 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
   await at(page, /Blend/)
   await done(page)
 
+  await at(page, 'Weigh C, Cool-down')
+  await place(page, 'C')
+  await tare(page)
+  for (const material of ['Panthenol (D-form)', 'Phenoxyethanol with ethylhexylglycerin'])
+    await pour(page, material)
+  await done(page)
+
   // Cooling: the law through the readings says when; it is below 40 °C then.
   await at(page, /Cool below 40/)
   await button(page, 'Into cold water').click()
@@ -107,16 +114,8 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
   await speed(page, 'in real time')
   await done(page)
 
-  await at(page, 'Weigh C, Cool-down')
-  await place(page, 'C')
-  await tare(page)
-  for (const material of ['Panthenol (D-form)', 'Phenoxyethanol with ethylhexylglycerin'])
-    await pour(page, material)
-  await done(page)
   await at(page, /Add panthenol/)
-  await page.getByLabel('Beaker', { exact: true }).click()
-  await page.getByRole('option', { name: 'A', exact: true }).click()
-  await button(page, 'Pour C into A').click()
+  await button(page, 'Pour together').click()
   await done(page)
 
   // What left since is found by weighing the whole batch, and put back.

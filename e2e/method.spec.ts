@@ -49,6 +49,25 @@ test('a method fits a phone held upright', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await openFormula(page, 'Salt Breeze hydrating gel')
   await page.getByRole('link', { name: 'Method', exact: true }).click()
+  await page.getByRole('combobox', { name: 'What swells for hours' }).click()
+  await page.getByRole('option', { name: 'Overnight, preserved' }).click()
   await expect(page.getByText('The day before', { exact: true })).toBeVisible()
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390)
+})
+
+test('where a phase goes is said on its sheet, chosen with one press, and travels with the file', async ({
+  page,
+}) => {
+  await openFormula(page, 'Harbour Fog face cream')
+  const goes = page.getByRole('button', { name: /^Phase C goes/ })
+  await expect(goes).toContainText('into the batch, below 40 °C')
+  await goes.focus()
+  await page.keyboard.press('Enter')
+  await page.getByRole('menuitem', { name: 'Into A, hot' }).click()
+  await expect(goes).toContainText('into A, hot')
+  await page.getByRole('link', { name: 'Method', exact: true }).click()
+  await expect(page.getByText('Stir C into A').first()).toBeVisible()
+  await expect(page.getByRole('img', { name: /vessels, .* flow together/ })).toBeVisible()
+  await page.getByRole('link', { name: 'Print', exact: true }).or(page.getByRole('button', { name: 'Print' })).first().click() // prettier-ignore
+  await expect(page.getByText('Stir C into A', { exact: false }).first()).toBeVisible()
 })

@@ -12,6 +12,7 @@ import {
   formulaFault,
   freeAcids,
   phModelOf,
+  procedureReport,
   phNow,
   makeSearch,
   readFormula,
@@ -27,6 +28,7 @@ const USAGE = `Usage:
   omblet check FILE [FILE ...]   evaluate formula files and print JSON
   omblet ph FILE [FILE ...] [--to PH] [--with ADJUSTER --strength PERCENT]
                                  predicted pH, free acid and the amount of an adjuster
+  omblet method FILE [FILE ...]  the method as it is followed, step by step
   omblet parse FILE              read a recipe in plain text and print a formula file
   omblet catalogue [WORDS]       materials that match, one a line
   omblet --version               the version of Omblet
@@ -210,7 +212,11 @@ export async function main(args: readonly string[], cwd: string): Promise<number
     return 0
   }
   const { files, options } = split(rest)
-  if (command !== 'ph' && options.length > 0 && ['check', 'parse', 'catalogue'].includes(command!)) {
+  if (
+    command !== 'ph' &&
+    options.length > 0 &&
+    ['check', 'method', 'parse', 'catalogue'].includes(command!)
+  ) {
     err(`omblet ${command!}: there is no option ${options[0]!}. A file of that name goes behind --.`)
     return 2
   }
@@ -225,6 +231,8 @@ export async function main(args: readonly string[], cwd: string): Promise<number
       }
       return evaluate(parsed.files, cwd, (formula) => ph(formula, parsed.options))
     }
+    case 'method':
+      return evaluate(files, cwd, (formula) => procedureReport(assess(formula)))
     case 'parse':
       return parse(files, cwd)
     case 'catalogue': {
@@ -244,7 +252,7 @@ export async function main(args: readonly string[], cwd: string): Promise<number
       out(VERSION)
       return 0
     default:
-      err(`omblet: there is no command "${command}". Try: check, ph, parse, catalogue.`)
+      err(`omblet: there is no command "${command}". Try: check, ph, method, parse, catalogue.`)
       return 2
   }
 }

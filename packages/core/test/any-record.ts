@@ -57,8 +57,16 @@ export const anyWholeFormula: fc.Arbitrary<Formula> = fc
     odd: fc.jsonValue({ maxDepth: 3 }),
     reading: fc.option(fc.record({ ph: amount(14), method: fc.constantFrom(...METHODS) })),
     fill: fc.boolean(),
+    goes: fc.array(
+      fc.tuple(
+        fc.nat(5),
+        fc.nat(6),
+        fc.constantFrom('before-heat' as const, 'hot' as const, 'cool' as const),
+      ),
+      { maxLength: 3 },
+    ),
   })
-  .map(({ name, kind, site, phases, batchGrams, hidden, odd, reading, fill }) => {
+  .map(({ name, kind, site, phases, batchGrams, hidden, odd, reading, fill, goes }) => {
     const water: Phase = { name: 'Water', role: 'water', heatToC: 70, lines: [{ material: 'aqua', ...(fill ? { fill: true } : { percent: 40 }) }] } // prettier-ignore
     const keyed = withKeys({
       format: 'omblet-formula',
@@ -71,8 +79,12 @@ export const anyWholeFormula: fc.Arbitrary<Formula> = fc
       ...(reading ? { readings: [reading] } : {}),
     })
     const last = keyed.phases.at(-1)!.id!
+    const chosen = new Map(
+      goes.map(([from, into, when]) => [from, { into: keyed.phases[into]?.id ?? 'batch', when }]),
+    )
     return {
       ...keyed,
+      phases: keyed.phases.map((p, i) => (chosen.has(i) ? { ...p, goes: chosen.get(i)! } : p)),
       method: {
         choices: { pouring: 'water-into-oil' as const },
         changes: { [`heat-${last}`]: { title: 'Into the bath', hands: 7 }, fill: { hidden } },

@@ -18,13 +18,14 @@ import {
   pourRemedies,
   preDilution,
   refusal,
+  tasksOf,
   toleranceOf,
   waterToAdd,
   type BenchEvent,
   type Happening,
 } from '../src/index.ts'
 import { Making } from './bench-helpers.ts'
-import { cream, formula, phase, simple } from './helpers.ts'
+import { cream, formula, phase, simple, PRESERVED } from './helpers.ts'
 
 const OIL = 'caprylic-capric-triglyceride'
 const SMALL = cream({}, { batchGrams: 200, scaleResolutionGrams: 0.01 })
@@ -39,13 +40,34 @@ describe('the steps of a batch', () => {
     const rest = new Making(hidden).plan.steps.find((s) => s.key === 'weigh-rest')!
     expect(rest.lines.map((l) => l.line)).toEqual([2, 3, 4, 5])
   })
-  it('take part of the water for what swells ahead', () => {
-    const m = new Making(cream({ water: [['sodium hyaluronate', 0.2]] }, { batchGrams: 200 }))
-    const ahead = m.plan.steps.find((s) => s.kind === 'ahead')!
-    expect(ahead.lines).toEqual([{ line: 2, grams: null }, { line: 0, grams: 24 }]) // prettier-ignore
-    m.upTo('weigh')
-    expect(m.of('aqua').weighed).toBe(24)
-    expect(m.of('sodium-hyaluronate').status).toBe('fine')
+  it('part the water between steps: each asks for its own part, and all of it is weighed in the end', () => {
+    const f = cream({ cool: [PRESERVED, ['niacinamide', 4], ['ascorbyl glucoside', 2]] }, { batchGrams: 200, method: { choices: { cooling: 'cold-share' } } }) // prettier-ignore
+    const m = new Making(f)
+    const water = m.line('aqua')
+    const of = (key: string) => {
+      const { plan } = m.state
+      const step = plan.steps.find((s) => s.key.startsWith(key))!
+      return tasksOf(m.state, step).find((t) => t.line === water)!
+    }
+    const [cold, late] = [of('cold-'), of('weigh-cool')]
+    const whole = m.of('aqua').target
+    expect([cold.part, late.part, of('weigh-water').part]).toEqual([true, true, false])
+    expect(of('weigh-water').left).toBeCloseTo(whole - cold.left - late.left, 6)
+    m.do(
+      { type: 'weigh', line: water, grams: cold.left },
+      m.plan.steps.find((s) => s.key.startsWith('cold-'))!.key,
+    )
+    expect(of('cold-').done).toBe(true)
+    expect(of('weigh-water').left).toBeCloseTo(whole - cold.left - late.left, 6)
+    m.do({ type: 'weigh', line: water, grams: of('weigh-water').left }, m.plan.steps.find((s) => s.key.startsWith('weigh-water'))!.key) // prettier-ignore
+    expect(of('weigh-water').done).toBe(true)
+    expect([of('weigh-cool').done, of('weigh-cool').left]).toEqual([false, late.left])
+    m.do(
+      { type: 'weigh', line: water, grams: late.left },
+      m.plan.steps.find((s) => s.key.startsWith('weigh-cool'))!.key,
+    )
+    expect(of('weigh-cool').done).toBe(true)
+    expect(m.of('aqua').weighed).toBeCloseTo(whole, 6)
   })
   it('go on, back, and past what is left out for a reason', () => {
     const m = new Making(SMALL)

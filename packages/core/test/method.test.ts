@@ -34,9 +34,9 @@ describe('the method of a formula', () => {
   })
   it('follows the school that is chosen', () => {
     expect(titles(hot, { choices: { pouring: 'water-into-oil' } })).toContain('Pour A into B, blending')
-    const pours = (edits?: MethodEdits) => methodOf(assess(hot), edits).steps.find((s) => s.pours)!.pours
-    expect(pours()).toEqual({ from: ['B'], into: 'A' })
-    expect(pours({ choices: { pouring: 'water-into-oil' } })).toEqual({ from: ['A'], into: 'B' })
+    const pours = (edits?: MethodEdits) => methodOf(assess(hot), edits).steps.find((s) => s.kind === 'join')
+    expect(pours()).toMatchObject({ from: ['B'], into: 'A' })
+    expect(pours({ choices: { pouring: 'water-into-oil' } })).toMatchObject({ from: ['A'], into: 'B' })
     expect(titles(hot, { choices: { heating: 'melt' } })).toContain('Heat A to 72\u202f°C')
     const bath = methodOf(assess(hot), { choices: { cooling: 'bath' } }).steps.find((s) => s.kind === 'cool')!
     const air = methodOf(assess(hot)).steps.find((s) => s.kind === 'cool')!
@@ -54,17 +54,22 @@ describe('the method of a formula', () => {
     expect(at(list, 'Pour A into B')).toBeGreaterThan(0)
     expect(at(list, 'Measure the pH')).toBe(-1)
   })
-  it('brings forward what swells for hours, and cools to what the most delicate stands', () => {
+  it('lets swell what takes hours, under shear and then at the end, or overnight with the preservative in it', () => {
     const f = cream({ water: [['sodium hyaluronate', 0.2]], cool: [PRESERVED, ['ascorbyl glucoside', 2]] })
-    const { steps, dayBefore } = methodOf(assess(f))
-    expect(dayBefore.map((s) => s.key)).toEqual(['ahead-sodium-hyaluronate'])
-    expect(steps.findIndex((s) => s.kind === 'ahead')).toBe(1)
+    const shear = methodOf(assess(f)).steps
+    expect(shear.find((s) => s.kind === 'rest')!.wait).toBeGreaterThan(60)
+    const night = methodOf(assess(f), { choices: { swelling: 'overnight' } })
+    expect(night.dayBefore.map((s) => s.key)).toEqual(['ahead-sodium-hyaluronate'])
+    expect(night.steps.findIndex((s) => s.ahead !== null)).toBe(1)
+    expect(night.steps[1]!.detail).toContain('phenoxyethanol')
+    expect(night.steps.some((s) => s.kind === 'rest')).toBe(false)
   })
   it('weighs a gum with the liquid that wets it, apart from the water', () => {
     const steps = methodOf(assess(cream({ water: [['xanthan gum', 0.2]] }, { batchGrams: 200 }))).steps
     const lines = (key: string) => steps.find((s) => s.key.startsWith(key))!.weighs.map((l) => l.line)
     expect(lines('weigh-water')).toEqual([0])
     expect(lines('gum-water')).toEqual([2, 1])
+    expect(steps.find((s) => s.key.startsWith('slurry-water'))).toMatchObject({ from: ['A1'], into: 'A' })
     expect(steps.find((s) => s.key.startsWith('gum-water'))!.detail).toContain('xanthan gum and glycerin')
   })
   it('asks only for choices that make a difference', () => {
@@ -75,22 +80,10 @@ describe('the method of a formula', () => {
     const f = cream({ water: [['xanthan gum', 0.3]] })
     const gum = (gumSchool: 'rest' | 'at-once' | 'overnight') =>
       methodOf(assess(f), { choices: { gum: gumSchool } }).steps.find((s) => s.key.startsWith('gum-'))!
-    expect(gum('rest')).toMatchObject({ wait: 25, title: 'Wet xanthan gum and stir it into A' })
+    expect(gum('rest')).toMatchObject({ wait: 25, title: 'Wet xanthan gum with glycerin' })
     expect(gum('at-once').wait).toBe(0)
     expect(gum('overnight').ahead).not.toBeNull()
     expect(openChoices(assess(f))).toContain('gum')
-  })
-  it('neither wets nor weighs a second time what was left to swell', () => {
-    const f = cream({
-      water: [
-        ['sodium hyaluronate', 0.2],
-        ['gum arabic', 2],
-      ],
-    })
-    const { steps } = methodOf(assess(f))
-    const told = steps.filter((s) => /gum arabic/.test(`${s.title} ${s.detail}`)).map((s) => s.kind)
-    expect(told).toEqual(['ahead'])
-    expect(steps.find((s) => s.key.startsWith('weigh-'))!.detail).not.toContain('hyaluronate')
   })
   it('heats and cools nothing that is made cold', () => {
     const kinds = methodOf(assess(simple([['glycerin', 4], ['xanthan gum', 0.4], PRESERVED]))).steps.map((s) => s.kind) // prettier-ignore

@@ -21,48 +21,44 @@ describe('the weigh-out sheet', () => {
   const sheet = weighOut(
     assess(cream({ water: [['xanthan gum', 0.2, { note: 'in the glycerin' }]] }, { batchGrams: 250 })),
   )
-  it('lists each phase with running totals on a tared scale', () => {
-    for (const p of sheet.phases) {
+  const words = (b: { steps: { title: string }[] }) => b.steps.map((x) => x.title).join(' | ')
+  it('lists each weighing with running totals on a tared scale', () => {
+    for (const b of sheet.blocks) {
       let sum = 0
-      for (const row of p.rows) {
+      for (const row of b.rows) {
         sum = Number((sum + row.grams).toFixed(6))
         expect(row.runningGrams).toBeCloseTo(sum, 6)
       }
-      expect(p.grams).toBeCloseTo(sum, 6)
+      expect(b.grams).toBeCloseTo(sum, 6)
     }
-    expect(sheet.phases.reduce((s, p) => s + p.grams, 0)).toBeCloseTo(250, 6)
+    expect(sheet.blocks.reduce((s, b) => s + b.grams, 0)).toBeCloseTo(250, 6)
   })
-  it('puts the steps in the order of the work', () => {
-    expect(sheet.phases.map((p) => p.letter)).toEqual(['A', 'B', 'C'])
-    expect(sheet.phases[0]!.steps.join()).toMatch(/heat to 72/)
-    expect(sheet.phases[1]!.steps.join()).toMatch(/Melt at 72.*Combine B with A/)
-    expect(sheet.phases[2]!.steps.join()).toMatch(/Cool the batch below 40/)
-    expect(sheet.after.join()).toMatch(/Make up.*pH.*Fill/)
-    expect(sheet.phases[0]!.rows.find((r) => r.label === 'xanthan gum')!.note).toBe('in the glycerin')
+  it('tells the procedure, in its order and with its choices', () => {
+    expect(sheet.blocks.map((b) => b.vessel)).toEqual(['A', 'A1', 'B', 'C'])
+    expect(words(sheet.blocks[1]!)).toMatch(/Wet xanthan gum.*Stir the slurry.*Heat A to 72/)
+    expect(words(sheet.blocks[2]!)).toMatch(/Heat B.*Pour B into A.*Blend/)
+    expect(words(sheet.blocks[3]!)).toMatch(/Cool below 40.*Make up.*pH.*Fill/)
+    expect(sheet.blocks[1]!.rows.find((r) => r.label === 'xanthan gum')!.note).toBe('in the glycerin')
+    const a = assess(cream({}, { method: { choices: { pouring: 'water-into-oil' } } }))
+    const told = [...weighOut(a).before, ...weighOut(a).blocks.flatMap((b) => b.steps)].map((s) => s.title)
+    expect(told.join()).toContain('Pour A into B')
   })
   it('pours water into oil when the emulsion is that way round, and reads no pH', () => {
     const inverse = weighOut(
       assess(
         formula([
-          phase(
-            'Oil',
-            'oil',
-            [
-              ['squalane', 20],
-              ['polyglyceryl-3 diisostearate', 4],
-            ],
-            { heatToC: 70 },
-          ),
-          phase('Water', 'water', [['aqua', 'fill'], ['magnesium sulfate', 0.7], PRESERVED]),
+          phase('Oil', 'oil', [['squalane', 20], ['polyglyceryl-3 diisostearate', 4]], { heatToC: 70 }), // prettier-ignore
+          phase('Water', 'water', [['aqua', 'fill'], ['magnesium sulfate', 0.7], PRESERVED]), // prettier-ignore
         ]),
       ),
     )
-    expect(inverse.phases[0]!.steps.join()).toMatch(/Add B to A slowly/)
-    expect(inverse.after.join()).not.toMatch(/pH/)
+    const told = inverse.blocks.map(words).join(' | ')
+    expect(told).toMatch(/Pour B into A, blending/)
+    expect(told).not.toMatch(/pH/)
   })
   it('leaves empty phases out', () => {
     expect(
-      weighOut(assess(formula([phase('A', 'water', [['aqua', 'fill']]), phase('B', 'oil', [])]))).phases,
+      weighOut(assess(formula([phase('A', 'water', [['aqua', 'fill']]), phase('B', 'oil', [])]))).blocks,
     ).toHaveLength(1)
   })
 })

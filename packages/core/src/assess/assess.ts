@@ -126,6 +126,7 @@ export function assess(formula: Formula, catalogue: Catalogue = defaultCatalogue
   const workingPh =
     reading?.ph ?? (targetPh ? (targetPh.min + targetPh.max) / 2 : (predictedPh?.value ?? null))
   return {
+    catalogue,
     formula,
     amounts,
     lines,

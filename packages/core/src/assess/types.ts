@@ -1,3 +1,4 @@
+import type { Catalogue } from '../materials/catalogue.ts'
 import type { Amounts, LineAmount } from '../formula/amounts.ts'
 import type { Formula, Line, Phase, Reading } from '../formula/schema.ts'
 import type { Emulsion } from '../emulsion/emulsion.ts'
@@ -41,6 +42,8 @@ export interface PhaseTotal {
 
 /** Everything worked out about a formula, once. Findings, screens, prints and files read only this. */
 export interface Assessment {
+  /** What it was worked out with: views of it ask the same. */
+  catalogue: Catalogue
   formula: Formula
   amounts: Amounts
   lines: readonly AssessedLine[]

@@ -1,4 +1,4 @@
-import { coolingMinutes, ROOM_C } from '../method/cooling.ts'
+import { coolingMinutes, ROOM_C } from '../procedure/cooling.ts'
 
 export interface CoolReading {
   /** Minutes since the beginning of the batch. */

@@ -3,12 +3,12 @@ import type { Assessment } from '../assess/types.ts'
 import { capOf } from '../findings/legal.ts'
 import type { Formula, LineRef } from '../formula/schema.ts'
 import { catalogue as known, type Catalogue } from '../materials/catalogue.ts'
-import { methodOf, type MethodStep } from '../method/method.ts'
-import { stepOf } from '../method/steps.ts'
+import { methodOf, type MethodStep } from '../procedure/method.ts'
+import { stepOf } from '../procedure/steps.ts'
 import { importanceOf, type Importance } from './tolerance.ts'
 
 /** A step as it is done at the table. */
-export interface BenchStep extends MethodStep {
+export interface BenchStep extends Omit<MethodStep, 'holds'> {
   /** Lines that are weighed in it; `grams` where only a part of the line is. */
   lines: { line: number; grams: number | null }[]
   /** Lines that join the batch in it. */
@@ -40,24 +40,14 @@ export function benchPlan(formula: Formula, catalogue: Catalogue = known): Bench
   const a = assess(formula, catalogue)
   const method = methodOf(a, formula.method)
   const indexOf = (ref: LineRef) => a.lines.findIndex((l) => l.phase === ref.phase && l.line === ref.line)
-  const premixes = a.lines.flatMap((l, i) => (l.phaseSource.role === 'premix' ? [i] : []))
-  const roleOf = (letter: string | null) => a.phases.find((p) => p.letter === letter)?.role
-  /** The phase that premixes are stirred into. */
-  const firstWater = method.steps.find((s) => s.key.startsWith('mix-') && roleOf(s.letter) !== 'premix')
   const steps = method.steps
     .filter((s) => !s.later)
-    .map((step): BenchStep => {
-      const own = a.lines.flatMap((l, i) => (a.phases[l.phase]!.letter === step.letter ? [i] : []))
-      return {
-        ...step,
-        lines: step.weighs.map((ref) => ({ line: indexOf(ref), grams: ref.grams ?? null })),
-        joins: step.brings.map(indexOf),
-        holds: step.kind === 'heat' ? (firstWater?.letter === step.letter ? [...own, ...premixes] : own) : [],
-      }
-    })
-  const adjusters = a.lines.flatMap((l, i) => (l.phaseSource.role === 'adjust' ? [i] : []))
-  const measuring = steps.find((s) => s.kind === 'ph')
-  if (measuring) measuring.lines.push(...adjusters.map((line) => ({ line, grams: null })))
+    .map((step): BenchStep => ({
+      ...step,
+      lines: step.weighs.map((ref) => ({ line: indexOf(ref), grams: ref.grams ?? null })),
+      joins: step.brings.map(indexOf),
+      holds: step.kind === 'heat' ? step.holds.map(indexOf) : [],
+    }))
   const weighed = new Set(steps.flatMap((s) => s.lines.filter((l) => l.grams === null).map((l) => l.line)))
   const left = a.lines.flatMap((l, i) => (!weighed.has(i) && (l.grams > 0 || l.fill) ? [i] : []))
   if (left.length > 0) {

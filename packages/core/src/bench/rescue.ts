@@ -45,9 +45,7 @@ export function evidenceOf(state: BatchState): Evidence {
   const { a, formula } = state.plan
   const present = linesIn(state)
   const inside = a.lines.filter((_, i) => present.has(i))
-  const combined = state.plan.steps.some(
-    (s) => s.kind === 'combine' && state.marks.get(s.key)?.how === 'done',
-  )
+  const combined = state.plan.steps.some((s) => s.kind === 'join' && state.marks.get(s.key)?.how === 'done')
   const main = [...a.lines]
     .filter((l) => l.material?.emulsifier && l.material.setting)
     .sort((x, y) => y.percent - x.percent)[0]

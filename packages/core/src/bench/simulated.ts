@@ -1,7 +1,7 @@
 import { assess } from '../assess/assess.ts'
 import type { Formula } from '../formula/schema.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
-import { ROOM_C } from '../method/cooling.ts'
+import { ROOM_C } from '../procedure/cooling.ts'
 import { phOfModel, toldModel } from '../ph/model.ts'
 import { adjusterKey } from '../ph/fit.ts'
 import type { InstrumentKind } from './instruments.ts'

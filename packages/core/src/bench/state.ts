@@ -96,9 +96,9 @@ function judge(s: Working) {
   const { plan } = s
   s.totalTarget = atResolution(plan.a.amounts.batchGrams * s.allFactor, plan.a.amounts.resolutionGrams)
   for (const line of s.lines)
-    line.over = plan.steps.some(
-      (step) => s.marks.has(step.key) && step.lines.some((l) => l.line === line.index && l.grams === null),
-    )
+    line.over =
+      plan.steps.some((step) => step.lines.some((l) => l.line === line.index)) &&
+      plan.steps.every((step) => s.marks.has(step.key) || !step.lines.some((l) => l.line === line.index))
   for (const line of s.lines) if (line.index !== plan.fill) judgeLine(s, line)
   judgeFill(s)
 }
@@ -167,8 +167,8 @@ function take(s: Working, event: BenchEvent) {
       s.at = next >= 0 ? next : first >= 0 ? first : plan.steps.length
       const step = plan.steps[index]!
       if (step.kind === 'heat') s.cooling = { way: 'hot', since: s.minutes }
-      if (step.kind === 'combine') s.cooling = { way: 'air', since: s.minutes }
-      if (step.joins.length > 0 || step.kind === 'combine') s.changedAt = event.n
+      if (step.kind === 'join' && step.celsius !== null) s.cooling = { way: 'air', since: s.minutes }
+      if (step.joins.length > 0 || step.kind === 'join') s.changedAt = event.n
       judge(s)
       return
     }

@@ -19,6 +19,7 @@ import {
 } from './ph.ts'
 import { whichGrade } from './grades.ts'
 import { heat, low, missing, outsidePh } from './preservative.ts'
+import { apart, heatedAbove, heatNotSaid, notJoined } from './procedure.ts'
 import { dissolving, oilSolids, premixes } from './solubility.ts'
 import {
   electrolyte,
@@ -65,6 +66,10 @@ export const RULES: readonly Rule[] = [
   hot,
   wrongPhase,
   mustMelt,
+  notJoined,
+  apart,
+  heatedAbove,
+  heatNotSaid,
   spf,
   natural,
   unsupported,

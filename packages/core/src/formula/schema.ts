@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { MethodEdits } from '../method/choices.ts'
+import { Goes, MethodEdits } from '../procedure/choices.ts'
 
 export const KINDS = [
   'toner',
@@ -100,6 +100,8 @@ export const Phase = z.looseObject({
   heatToC: celsius.optional(),
   holdMinutes: number.min(0).max(1440).optional(),
   belowC: celsius.optional(),
+  /** Where it goes and when, where the maker chose it. */
+  goes: Goes.optional(),
   note: text(LIMITS.note).optional(),
   lines: z
     .array(Line, { error: 'must be a list of lines' })

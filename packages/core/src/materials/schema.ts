@@ -114,6 +114,8 @@ export const Material = z.strictObject({
   phase: z.enum(['water', 'oil', 'cool-down', 'any']),
   /** What it lives in, the main one first. */
   solubility: z.array(z.enum(SOLUBILITIES)).min(1),
+  /** What comes out of the pack; a liquid where nothing is said. */
+  form: z.enum(['powder', 'liquid']).optional(),
   heatMaxC: z.number().optional(),
   meltsC: z.number().optional(),
   usage: z.strictObject({ min: percent, typical: percent, max: percent }).optional(),

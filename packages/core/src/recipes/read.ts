@@ -44,7 +44,8 @@ export const MOST_RECIPE_LINES = 2000
 /** A longer line is no ingredient; it is kept as it is and not looked into. */
 const MOST_LINE = 4000
 /** Blanks, dots and strokes that draw a line across the page say no more than a few of them. */
-const calm = (text: string) => text.replace(/([ .…_=*~·()[\]-])\1{11,}/g, (_all, mark: string) => mark.repeat(12))
+const calm = (text: string) =>
+  text.replace(/([ .…_=*~·()[\]-])\1{11,}/g, (_all, mark: string) => mark.repeat(12))
 
 /**
  * Reads a recipe from pasted text, line by line: titles, headings, ingredients with their amounts, batch, pH, notes.

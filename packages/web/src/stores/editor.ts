@@ -8,6 +8,7 @@ import {
   formulaFault,
   freeName,
   fullReason,
+  routed,
   sameFormula,
   withKeys,
   type Edit,
@@ -70,6 +71,8 @@ export const useEditor = defineStore('editor', () => {
   const assessment = computed(() => (formula.value ? assess(formula.value, materials.catalogue) : null))
   const findings = computed(() => (assessment.value ? findAll(assessment.value) : []))
   const caps = computed(() => assessment.value?.lines.map((_, i) => capOf(assessment.value!, i)) ?? [])
+  /** Where each phase goes. */
+  const parts = computed(() => (assessment.value ? routed(assessment.value) : []))
   const canUndo = computed(() => past.value.length > 0)
   const canRedo = computed(() => future.value.length > 0)
 
@@ -336,6 +339,7 @@ export const useEditor = defineStore('editor', () => {
     assessment,
     findings,
     caps,
+    parts,
     state,
     problem,
     refused,

@@ -4,12 +4,15 @@ import {
   decimalsOf,
   formatNumber,
   LIMITS,
+  methodOf,
   sayNumber,
+  stepOfLine,
   type AssessedLine,
   type CapMark,
 } from '@omblet/core'
 import type { MenuItem } from 'primevue/menuitem'
 import { computed, inject, nextTick, ref } from 'vue'
+import { useRouter } from 'vue-router'
 import DoseRail from '../../components/DoseRail.vue'
 import FindingMark from '../../components/FindingMark.vue'
 import { useEditor } from '../../stores/editor'
@@ -74,7 +77,16 @@ function closeNote() {
 }
 
 /** Made only when asked for: forty rows share one menu. */
+const router = useRouter()
+const stepItem = (): MenuItem[] => {
+  const { steps } = methodOf(editor.assessment!, editor.formula!.method)
+  const step = stepOfLine(steps, props.line)
+  if (!step) return []
+  const label = `Goes in at step ${steps.indexOf(step) + 1}: ${step.title}`
+  return [{ label, icon: 'pi pi-list', command: () => void router.push({ path: `/formulas/${editor.id}/method`, query: { step: step.key } }) }] // prettier-ignore
+}
 const items = (): MenuItem[] => [
+  ...stepItem(),
   { label: 'Facts and strength', icon: 'pi pi-info-circle', command: () => (detailsOpen.value = true) },
   { label: 'Replace material', icon: 'pi pi-sync', command: () => api.find(props.line.phase, props.line) },
   {

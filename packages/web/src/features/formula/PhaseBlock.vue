@@ -2,6 +2,8 @@
 import {
   formatGrams,
   formatNumber,
+  goesWords,
+  routeChoices,
   type AssessedLine,
   type LineRef,
   type Phase,
@@ -44,6 +46,16 @@ const looks = (line: AssessedLine, at: number) => {
   const mark = props.marks.get(`${line.phase}.${line.line}`)
   return [line.source, line.material, line.label, line.phase, line.line, line.percent, line.grams, line.dosePercent, line.given, line.fill, cap?.maxPercent, cap?.source, mark] // prettier-ignore
 }
+const routes = ref<InstanceType<typeof Menu>>()
+const part = computed(() => editor.parts.find((p) => p.index === props.index) ?? null)
+const goes = computed(() => (part.value ? goesWords(part.value, editor.parts) : ''))
+const routeItems = computed<MenuItem[]>(() =>
+  routeChoices(editor.assessment!, props.index).map((c) => ({
+    label: c.label,
+    icon: c.chosen ? 'pi pi-check' : 'pi pi-minus',
+    command: () => editor.apply({ type: 'patch-phase', phase: props.index, patch: { goes: c.goes } }),
+  })),
+)
 const temperature = computed(() => heatWords(props.phase))
 const items = computed(() => [
   { label: 'Name, role and heat', icon: 'pi pi-pencil', command: () => emit('edit') },
@@ -70,6 +82,18 @@ const items = computed(() => [
           temperature || (phase.role === 'oil' || phase.role === 'water' ? 'not heated' : '')
         }}</span>
       </button>
+      <button
+        v-if="part"
+        type="button"
+        class="goes small"
+        aria-haspopup="menu"
+        :aria-label="`Phase ${total.letter} goes ${goes}. ${part.route.why} Change it`"
+        :title="part.route.why"
+        @click="routes?.toggle($event)"
+      >
+        <i class="pi pi-arrow-right" aria-hidden="true"></i> {{ goes }}
+      </button>
+      <Menu ref="routes" :model="routeItems" popup />
       <span class="sums mono">
         <span>{{ formatNumber(total.percent) }} %</span>
         <span class="grams">{{ formatGrams(total.grams, editor.assessment!.amounts.resolutionGrams) }}</span>
@@ -109,6 +133,25 @@ const items = computed(() => [
 </template>
 
 <style scoped>
+.goes {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.375rem;
+  min-height: 28px;
+  border: 0;
+  border-radius: 6px;
+  padding: 0 0.5rem;
+  background: transparent;
+  color: var(--accent-ink);
+  text-align: left;
+  cursor: pointer;
+}
+.goes:hover {
+  background: var(--wash);
+}
+.goes .pi {
+  font-size: 0.75rem;
+}
 .phase {
   overflow: clip;
 }

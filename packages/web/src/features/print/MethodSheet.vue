@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { methodOf, schedule, type Assessment } from '@omblet/core'
 import { computed } from 'vue'
+import FlowDrawing from '../../components/FlowDrawing.vue'
 import { sayMinutes } from '../../components/minutes'
 
 const props = defineProps<{ a: Assessment }>()
@@ -36,6 +37,7 @@ const named = (text: string) => (text.startsWith('pH') ? text : text.charAt(0).t
         <td>
           <strong>{{ i + 1 }}. {{ s.title }}</strong>
           <small v-if="s.detail">{{ s.detail }}</small>
+          <small v-if="s.look">Until: {{ s.look }}.</small>
           <small v-if="s.note">{{ s.note }}</small>
         </td>
         <td class="num mono">{{ s.hands > 0 ? sayMinutes(s.hands) : '–' }}</td>
@@ -44,8 +46,29 @@ const named = (text: string) => (text.startsWith('pH') ? text : text.charAt(0).t
       </tr>
     </tbody>
   </table>
-  <section class="text">
-    <h2>Equipment</h2>
-    <p>{{ method.equipment.map(named).join(', ') }}</p>
-  </section>
+  <div class="ends">
+    <section class="text">
+      <h2>How it flows together</h2>
+      <FlowDrawing :a="a" :steps="method.steps" />
+    </section>
+    <div>
+      <section class="text">
+        <h2>Equipment</h2>
+        <p>{{ method.equipment.map(named).join(', ') }}</p>
+      </section>
+      <slot />
+    </div>
+  </div>
 </template>
+
+<style scoped>
+.ends {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 1rem;
+  break-inside: avoid;
+}
+.ends :deep(svg) {
+  max-height: 165px;
+}
+</style>

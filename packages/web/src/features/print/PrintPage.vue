@@ -147,14 +147,16 @@ const printNow = () => window.print()
           <span>Made on</span><i></i><span>Batch code</span><i></i><span>By</span><i></i>
         </div>
         <ol class="plain">
-          <li v-for="text in sheet.before" :key="text"><b class="box"></b>{{ text }}</li>
+          <li v-for="step in sheet.before" :key="step.key">
+            <b class="box"></b><strong>{{ step.title }}.</strong> {{ step.detail }}
+          </li>
         </ol>
-        <section v-for="phase in sheet.phases" :key="phase.letter" class="phase" :data-role="phase.role">
+        <section v-for="block in sheet.blocks" :key="block.key" class="phase" :data-role="block.role">
           <header>
-            <span class="phase-badge">{{ phase.letter }}</span>
-            <h2>{{ phase.name }}</h2>
+            <span class="phase-badge">{{ block.vessel }}</span>
+            <h2>{{ block.title }}</h2>
             <span class="tare">Vessel, empty <i></i> g</span>
-            <strong class="mono">{{ grams(phase.grams) }}</strong>
+            <strong class="mono">{{ grams(block.grams) }}</strong>
           </header>
           <table>
             <thead>
@@ -168,10 +170,11 @@ const printNow = () => window.print()
               </tr>
             </thead>
             <tbody>
-              <tr v-for="(row, i) in phase.rows" :key="i">
+              <tr v-for="(row, i) in block.rows" :key="i">
                 <td class="tick"><b class="box"></b></td>
                 <td>
                   {{ capitalise(row.label) }}<span v-if="row.fill" class="qs">q.s.</span
+                  ><small v-if="row.part">a part of it; the rest is weighed elsewhere</small
                   ><small v-if="row.note">{{ row.note }}</small>
                 </td>
                 <td class="num mono">{{ row.given ? formatNumber(row.percent, 2, 4) : '–' }}</td>
@@ -181,15 +184,16 @@ const printNow = () => window.print()
               </tr>
             </tbody>
           </table>
-          <p v-if="phase.note" class="note">{{ phase.note }}</p>
+          <p v-if="block.note" class="note">{{ block.note }}</p>
           <ol class="plain">
-            <li v-for="text in phase.steps" :key="text"><b class="box"></b>{{ text }}</li>
+            <li v-for="step in block.steps" :key="step.key">
+              <b class="box"></b><strong>{{ step.title }}.</strong
+              ><template v-if="step.look"> Until: {{ step.look }}.</template
+              ><template v-if="step.note"> {{ step.note }}</template>
+            </li>
           </ol>
         </section>
         <section class="phase">
-          <ol class="plain">
-            <li v-for="text in sheet.after" :key="text"><b class="box"></b>{{ text }}</li>
-          </ol>
           <div class="blanks">
             <span>Weight after</span><i></i><span>pH</span><i></i><span>pH after 24 h</span><i></i>
           </div>
@@ -205,15 +209,16 @@ const printNow = () => window.print()
       </template>
 
       <template v-else-if="what === 'method'">
-        <MethodSheet :a="a" />
-        <section v-if="cautions.length" class="cautions">
-          <h2>Mind</h2>
-          <ul>
-            <li v-for="c in cautions" :key="c.message">
-              <strong>{{ c.message }}</strong> {{ c.why }}
-            </li>
-          </ul>
-        </section>
+        <MethodSheet :a="a">
+          <section v-if="cautions.length" class="cautions">
+            <h2>Mind</h2>
+            <ul>
+              <li v-for="c in cautions" :key="c.message">
+                <strong>{{ c.message }}</strong> {{ c.why }}
+              </li>
+            </ul>
+          </section>
+        </MethodSheet>
       </template>
 
       <template v-else>

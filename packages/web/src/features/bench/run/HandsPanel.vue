@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { decimalsOf, formatNumber, INSTRUMENTS, sayNumber, type Hand } from '@omblet/core'
+import {
+  activeTask,
+  decimalsOf,
+  formatNumber,
+  INSTRUMENTS,
+  sayNumber,
+  tasksOf,
+  type Hand,
+} from '@omblet/core'
 import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
@@ -7,7 +15,6 @@ import NumberField from '../../../components/NumberField.vue'
 import { useInstruments } from '../../../stores/instruments'
 import { INSTRUMENT_WORDS } from '../words'
 import { useRun } from './run'
-import { activeTask, tasksOf } from './weighing'
 
 /** The hands at the simulated bench: what one would do at a real one. */
 const instruments = useInstruments()
@@ -16,11 +23,14 @@ const error = ref<string | null>(null)
 const open = ref(false)
 const say = (g: number) => formatNumber(g, decimalsOf(run.resolution.value))
 
-const letters = computed(() => run.state.value.plan.a.phases.filter((p) => p.lines > 0).map((p) => p.letter))
+/** Every vessel that the procedure names. */
+const letters = computed(() =>
+  [...new Set(run.state.value.plan.steps.flatMap((s) => [s.vessel, ...s.from]))].filter(Boolean),
+)
 const vessel = ref(letters.value[0] ?? 'A')
 watch(
-  () => run.step.value?.letter,
-  (letter) => letter && (vessel.value = letter),
+  () => run.step.value?.key,
+  () => run.step.value?.vessel && (vessel.value = run.step.value.vessel),
   { immediate: true },
 )
 /** The thermometer goes where the hands are. */
@@ -52,10 +62,10 @@ async function zero() {
 }
 /** What the step brings together is poured into the beaker that it names. */
 async function combine() {
-  const pours = run.step.value?.pours
-  if (!pours) return
-  for (const from of pours.from) await act({ do: 'combine', from, into: pours.into })
-  vessel.value = pours.into
+  const step = run.step.value
+  if (!step?.into) return
+  for (const from of step.from) await act({ do: 'combine', from, into: step.into })
+  vessel.value = step.into
 }
 const others = computed(() => letters.value.filter((l) => l !== vessel.value))
 const look = setInterval(() => void instruments.look(), 1500)
@@ -127,7 +137,7 @@ onBeforeUnmount(() => clearInterval(look))
         @click="act({ do: 'heat', vessel, celsius: here?.heatTo == null ? 75 : null })"
       />
       <Button
-        v-if="kind === 'combine'"
+        v-if="run.step.value?.from.length"
         label="Pour together"
         severity="secondary"
         outlined

@@ -55,16 +55,16 @@ const lost = computed(() => {
       <p v-if="there" class="there"><FindingMark severity="fine" /> It is hot enough.</p>
     </div>
     <TemperatureForm />
-    <WaitButton v-if="hold > 0" :step="step" :minutes="hold" :title="`Hold ${step.letter ?? ''} hot`" />
+    <WaitButton v-if="hold > 0" :step="step" :minutes="hold" :title="`Hold ${step.vessel} hot`" />
     <section v-if="watery" class="water" aria-labelledby="water-title">
       <h3 id="water-title">Water that leaves</h3>
       <p v-if="held !== null" class="muted">
         {{ run.grams(held) }} were weighed in. Weigh the beaker after heating; before it as well where the
         empty beaker is not known.
       </p>
-      <MassForm v-if="!after" when="before" :vessel="step.letter" label="Before heating" />
+      <MassForm v-if="!after" when="before" :vessel="step.vessel || null" label="Before heating" />
       <p v-if="before" class="muted">Before: {{ run.grams(before.grams) }}</p>
-      <MassForm when="after" :vessel="step.letter" label="After heating" />
+      <MassForm when="after" :vessel="step.vessel || null" label="After heating" />
       <template v-if="lost">
         <p class="lost" role="status">
           <strong>{{ run.grams(lost.gone) }}</strong> left<template v-if="lost.back > 0"

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { decimalsOf, formatNumber } from '@omblet/core'
 import { computed } from 'vue'
-import type { Task } from './weighing'
+import type { WeighTask } from '@omblet/core'
 
 /** What lies on the scale beside what should: a bar that fills, with the band in which it is right. */
-const props = defineProps<{ net: number; steady: boolean; task: Task; resolution: number }>()
+const props = defineProps<{ net: number; steady: boolean; task: WeighTask; resolution: number }>()
 const say = (g: number) => formatNumber(g, decimalsOf(props.resolution))
 const end = computed(() => Math.max(props.task.leftHigh * 1.2, props.net * 1.02, props.resolution * 10))
 const place = (g: number) => `${(100 * Math.max(0, Math.min(g, end.value))) / end.value}%`

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   ADJUSTERS,
+  aimPh,
   adjusterKey,
   adjusterName,
   adjusterOf,
@@ -47,7 +48,7 @@ const s = computed(() => run.state.value)
 const formula = computed(() => phFormula(s.value))
 const a = computed(() => (formula.value ? assess(formula.value, materials.catalogue) : null))
 const model = computed(() => (a.value ? phModelOf(a.value, bench.doubt) : null))
-const aim = computed(() => s.value.plan.formula.targetPh ?? s.value.plan.a.ph.shared)
+const aim = computed(() => aimPh(s.value.plan.a))
 const now = computed(() => (a.value && model.value ? phNow(a.value, model.value) : null))
 const current = computed(() => s.value.readings.filter((r) => r.n > s.value.changedAt).at(-1) ?? null)
 /** Where it stands: by the model where one can be made, else as it was read. */

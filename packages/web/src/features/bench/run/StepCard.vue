@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { BenchStep } from '@omblet/core'
 import { computed, defineAsyncComponent } from 'vue'
+import FindingMark from '../../../components/FindingMark.vue'
 import FillPanel from './FillPanel.vue'
 import HeatPanel from './HeatPanel.vue'
 import { useRun } from './run'
@@ -35,6 +36,7 @@ const role = computed(
       {{ mark.how === 'done' ? 'Was done before.' : `Was left out: ${mark.reason}` }}
     </p>
     <p v-if="step.detail && !weighs && !SAID_BELOW.has(step.kind)" class="detail">{{ step.detail }}</p>
+    <p v-if="step.look" class="look"><FindingMark severity="fine" :size="16" /> Until: {{ step.look }}</p>
     <p v-if="step.note" class="note">{{ step.note }}</p>
     <WeighPanel v-if="weighs" :step="step" />
     <p v-if="step.detail && weighs && step.kind !== 'weigh'" class="detail">{{ step.detail }}</p>
@@ -48,6 +50,12 @@ const role = computed(
 </template>
 
 <style scoped>
+.look {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+  font-size: 1.0625rem;
+}
 .step {
   display: grid;
   gap: 0.875rem;

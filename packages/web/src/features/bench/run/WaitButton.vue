@@ -9,7 +9,11 @@ import { allowAlarm } from './alarm'
 import { useRun } from './run'
 
 /** Sets the timer of a step that waits. */
-const props = defineProps<{ step: MethodStep; minutes?: number; title?: string }>()
+const props = defineProps<{
+  step: Pick<MethodStep, 'key' | 'title' | 'wait'>
+  minutes?: number
+  title?: string
+}>()
 const batch = useBatch()
 const run = useRun()
 const minutes = ref<number | null>(props.minutes ?? props.step.wait)

@@ -13,14 +13,10 @@ const measured = computed(() => s.value.masses.filter((m) => m.when === 'batch')
 const wanted = computed(() => waterToAdd(s.value))
 const left = computed(() => s.value.evaporated - s.value.putBack)
 const charged = computed(() => Math.max(0, left.value - wanted.value))
-/** The beaker that everything ended up in: that of the water, unless water was poured into the oil. */
+/** The beaker of this step, in which everything ended up. */
 const vessel = computed(() => {
-  const { steps } = s.value.plan
-  return (
-    steps.find((x) => x.pours)?.pours!.into ??
-    steps.find((x) => x.kind === 'weigh' && x.letter)?.letter ??
-    'A'
-  )
+  const { steps, at } = { ...s.value.plan, at: s.value.at }
+  return steps[at]?.vessel || steps.find((x) => x.kind === 'fill')?.vessel || 'A'
 })
 const inverse = computed(() => s.value.plan.a.emulsion?.type === 'water-in-oil')
 const covered = computed(() => s.value.plan.formula.method?.choices?.evaporation !== 'weigh')

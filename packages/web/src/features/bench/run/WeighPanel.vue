@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  activeTask,
   atResolution,
   decimalsOf,
   formatNumber,
@@ -7,6 +8,7 @@ import {
   preDilution,
   sayNumber,
   smallestWeighable,
+  tasksOf,
   type BenchStep,
 } from '@omblet/core'
 import Button from 'primevue/button'
@@ -25,7 +27,7 @@ import OverPour from './OverPour.vue'
 import { PEDAL, useRun, useShown, useTare } from './run'
 import VesselField from './VesselField.vue'
 import WeighTable from './WeighTable.vue'
-import { activeTask, lotLabel, lotsToUse, tasksOf } from './weighing'
+import { lotLabel, lotsToUse } from './weighing'
 
 const props = defineProps<{ step: BenchStep }>()
 const batch = useBatch()
@@ -307,7 +309,7 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
 
     <WeighTable v-if="tasks.length" :tasks="tasks" :active="active?.line ?? null" @choose="chosen = $event" />
     <div class="below">
-      <VesselField v-if="step.letter && step.kind === 'weigh'" :vessel="step.letter" />
+      <VesselField v-if="step.vessel && step.kind === 'weigh'" :vessel="step.vessel" />
       <Entries :types="['weigh', 'take-out', 'dilution']" :lines="step.lines.map((l) => l.line)" />
     </div>
   </div>

@@ -3,10 +3,10 @@ import { decimalsOf, formatNumber } from '@omblet/core'
 import { computed } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
 import { useRun } from './run'
-import type { Task } from './weighing'
+import type { WeighTask } from '@omblet/core'
 
 /** What is weighed in a step, how far it is, and what is in the beaker. */
-const props = defineProps<{ tasks: readonly Task[]; active: number | null }>()
+const props = defineProps<{ tasks: readonly WeighTask[]; active: number | null }>()
 const emit = defineEmits<{ choose: [line: number] }>()
 const run = useRun()
 const say = (g: number) => formatNumber(g, decimalsOf(run.resolution.value))

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { DEFAULT_CHOICES, type MethodChoices } from '@omblet/core'
+import type { MethodChoices, Schools } from '@omblet/core'
 import { computed } from 'vue'
 import ChoiceField from '../../../components/ChoiceField.vue'
 
 /** The questions with two schools; both are right, and each has its price. */
-const props = defineProps<{ choices: MethodChoices; open: readonly string[] }>()
+const props = defineProps<{ choices: MethodChoices; schools: Schools; open: readonly string[] }>()
 const emit = defineEmits<{ choose: [MethodChoices] }>()
 
 const QUESTIONS = [
@@ -38,6 +38,7 @@ const QUESTIONS = [
     options: [
       { value: 'air', label: 'In air' },
       { value: 'bath', label: 'In cold water' },
+      { value: 'cold-share', label: 'Cold share of water' },
     ],
   },
   {
@@ -50,6 +51,22 @@ const QUESTIONS = [
     ],
   },
   {
+    key: 'swelling',
+    label: 'What swells for hours',
+    options: [
+      { value: 'shear', label: 'High shear, wait at the end' },
+      { value: 'overnight', label: 'Overnight, preserved' },
+    ],
+  },
+  {
+    key: 'body',
+    label: 'Body',
+    options: [
+      { value: 'as-it-is', label: 'Pour it' },
+      { value: 'whip', label: 'Chill and whip' },
+    ],
+  },
+  {
     key: 'ending',
     label: 'At the end',
     options: [
@@ -59,7 +76,7 @@ const QUESTIONS = [
   },
 ] as const
 const asked = computed(() => QUESTIONS.filter((q) => props.open.includes(q.key)))
-const chosen = (key: (typeof QUESTIONS)[number]['key']) => props.choices[key] ?? DEFAULT_CHOICES[key]
+const chosen = (key: (typeof QUESTIONS)[number]['key']) => props.schools[key]
 </script>
 
 <template>

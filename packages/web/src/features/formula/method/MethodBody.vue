@@ -1,8 +1,17 @@
 <script setup lang="ts">
-import { methodOf, openChoices, type MethodChoices, type MethodEdits, type MethodStep } from '@omblet/core'
+import {
+  methodOf,
+  openChoices,
+  schoolsOf,
+  type MethodChoices,
+  type MethodEdits,
+  type MethodStep,
+} from '@omblet/core'
 import Button from 'primevue/button'
 import { useToast } from 'primevue/usetoast'
-import { computed, nextTick, ref } from 'vue'
+import { computed, nextTick, onMounted, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import FlowDrawing from '../../../components/FlowDrawing.vue'
 import { notify } from '../../../components/notify'
 import { makeId } from '../../../storage/channel'
 import { useEditor } from '../../../stores/editor'
@@ -16,7 +25,13 @@ const toast = useToast()
 
 const edits = computed<MethodEdits>(() => editor.formula?.method ?? {})
 const method = computed(() => methodOf(editor.assessment!, edits.value))
-const open = ref<string | null>(null)
+const route = useRoute()
+/** A line of the sheet asked for its step. */
+const open = ref<string | null>(typeof route.query['step'] === 'string' ? route.query['step'] : null)
+onMounted(async () => {
+  await nextTick()
+  if (open.value) list.value?.querySelector('[data-open]')?.scrollIntoView({ block: 'center' })
+})
 const list = ref<HTMLElement>()
 
 function save(patch: MethodEdits) {
@@ -104,7 +119,12 @@ function startOver() {
   <div class="columns">
     <h2 class="hidden-text">Method</h2>
     <div class="left">
-      <ChoicesCard :choices="edits.choices ?? {}" :open="openChoices(editor.assessment!)" @choose="choose" />
+      <ChoicesCard
+        :schools="schoolsOf(editor.assessment!, edits.choices)"
+        :choices="edits.choices ?? {}"
+        :open="openChoices(editor.assessment!)"
+        @choose="choose"
+      />
       <section class="card steps" aria-labelledby="steps-title">
         <header>
           <h3 id="steps-title">Steps</h3>
@@ -117,6 +137,7 @@ function startOver() {
             :step="step"
             :number="i + 1"
             :open="open === step.key"
+            :data-open="open === step.key || undefined"
             :first="i === 0"
             :last="i === method.steps.length - 1"
             @toggle="open = open === step.key ? null : step.key"
@@ -138,6 +159,12 @@ function startOver() {
       </section>
     </div>
     <div class="right">
+      <section class="card drawing" aria-labelledby="flow-title">
+        <h3 id="flow-title">How it flows together</h3>
+        <div class="scroll" tabindex="0" role="group" aria-label="Drawing of the procedure">
+          <FlowDrawing :a="editor.assessment!" :steps="method.steps" :lit="open" />
+        </div>
+      </section>
       <PlanCard :steps="method.steps" />
       <NeedsCard :equipment="method.equipment" :day-before="method.dayBefore" />
     </div>
@@ -158,8 +185,13 @@ function startOver() {
   display: grid;
   gap: 0.875rem;
 }
-.steps {
+.steps,
+.drawing {
   padding: 0.875rem 1rem;
+}
+.scroll {
+  overflow-x: auto;
+  padding-top: 0.5rem;
 }
 header {
   display: flex;

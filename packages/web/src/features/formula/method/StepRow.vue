@@ -74,6 +74,7 @@ const time = computed(() => {
           step.kind === 'own' ? 'your own' : 'changed'
         }}</span>
         <span v-if="step.detail" class="small muted">{{ step.detail }}</span>
+        <span v-if="step.look" class="small muted">Until: {{ step.look }}.</span>
         <span v-if="step.note" class="small note">{{ step.note }}</span>
       </div>
       <span class="mono small time" :title="step.wait > 0 ? 'hands + waiting' : 'hands'">{{ time }}</span>

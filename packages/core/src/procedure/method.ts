@@ -1,7 +1,7 @@
 import type { Assessment } from '../assess/types.ts'
 import type { MethodEdits } from './choices.ts'
 import { stepOf, type Step } from './steps.ts'
-import { writeMethod } from './write.ts'
+import { procedureOf } from './procedure.ts'
 
 /** A step as it stands after the maker's changes. */
 export interface MethodStep extends Step {
@@ -44,7 +44,7 @@ function ordered(steps: readonly MethodStep[], order: readonly string[]): Method
  * no longer waits for it; a step of one's own follows the one above it.
  */
 export function methodOf(a: Assessment, edits: MethodEdits = {}): Method {
-  const written = writeMethod(a, edits.choices)
+  const written = procedureOf(a, edits.choices)
   const natural: MethodStep[] = written.map((step) => ({ ...step, note: '', changed: false }))
   const own: MethodStep[] = (edits.own ?? []).map(({ key, title, hands, wait }) => ({
     ...stepOf({ key, kind: 'own', title, hands, wait }),

@@ -4,9 +4,11 @@ import * as z from 'zod'
 export const POURINGS = ['oil-into-water', 'water-into-oil'] as const
 export const HEATINGS = ['hold', 'melt'] as const
 export const EVAPORATIONS = ['cover', 'weigh'] as const
-export const COOLINGS = ['air', 'bath'] as const
+export const COOLINGS = ['air', 'bath', 'cold-share'] as const
 export const ENDINGS = ['adjust-first', 'preserve-first'] as const
 export const GUMS = ['rest', 'at-once', 'overnight'] as const
+export const SWELLINGS = ['shear', 'overnight'] as const
+export const FINISHES = ['as-it-is', 'whip'] as const
 
 export const MethodChoices = z.looseObject({
   pouring: z.enum(POURINGS).optional(),
@@ -15,8 +17,16 @@ export const MethodChoices = z.looseObject({
   cooling: z.enum(COOLINGS).optional(),
   ending: z.enum(ENDINGS).optional(),
   gum: z.enum(GUMS).optional(),
+  swelling: z.enum(SWELLINGS).optional(),
+  body: z.enum(FINISHES).optional(),
 })
 export type MethodChoices = z.infer<typeof MethodChoices>
+/** Every question answered. */
+export type Schools = {
+  [
+    K in 'pouring' | 'heating' | 'evaporation' | 'cooling' | 'ending' | 'gum' | 'swelling' | 'body'
+  ]: NonNullable<MethodChoices[K]> // prettier-ignore
+}
 
 const minutes = z.number().min(0).max(100_000)
 
@@ -50,3 +60,12 @@ export const MethodEdits = z.looseObject({
     .optional(),
 })
 export type MethodEdits = z.infer<typeof MethodEdits>
+
+/** Where a phase goes: the key of another phase, or the batch; and when. What is not told is proposed. */
+export const Goes = z.looseObject({
+  into: z.string().max(100),
+  when: z.enum(['before-heat', 'hot', 'cool']).optional(),
+})
+export type Goes = z.infer<typeof Goes>
+/** The whole batch, in whatever vessel it stands. */
+export const BATCH = 'batch'

@@ -1,22 +1,27 @@
 import type { LineRef } from '../formula/schema.ts'
 
-export type StepKind =
-  | 'prepare'
-  | 'ahead'
-  | 'weigh'
-  | 'mix'
-  | 'heat'
-  | 'combine'
-  | 'blend'
-  | 'cool'
-  | 'add'
-  | 'water'
-  | 'ph'
-  | 'fill'
-  | 'look'
-  | 'own'
+export const STEP_KINDS = [
+  'wash',
+  'weigh',
+  'wet',
+  'dissolve',
+  'heat',
+  'join',
+  'blend',
+  'cool',
+  'add',
+  'water',
+  'ph',
+  'rest',
+  'whip',
+  'fill',
+  'label',
+  'look',
+  'own',
+] as const
+export type StepKind = (typeof STEP_KINDS)[number]
 
-/** A line of the formula that is weighed in a step; with `grams` only so much of it. */
+/** A line of the formula that is weighed in a step; with `grams` only so much of it, the rest elsewhere. */
 export interface StepLine extends LineRef {
   grams?: number
 }
@@ -27,44 +32,55 @@ export interface Step {
   kind: StepKind
   title: string
   detail: string
+  /** What to wait for, where it is a look and not a time. */
+  look: string
   /** Hands are needed for so long, then it waits by itself; minutes. */
   hands: number
   wait: number
   /** Keys of steps that must be over. */
   after: string[]
+  /** The vessel it happens in; empty where it is none. */
+  vessel: string
   /** Letter of its phase, where it belongs to one. */
   letter: string | null
+  /** Vessels that are emptied in it, and the one that takes them. */
+  from: string[]
+  into: string | null
   equipment: string[]
   /** Better made the day before, and why. */
   ahead: string | null
   /** After the making: a day later. */
   later: boolean
-  /** Temperature to heat to, or to cool below, °C. */
+  /** Temperature of its vessel when it is over, °C; null for room. */
   celsius: number | null
   /** Minutes to hold it hot. */
   holdMinutes: number
-  /** Letters of the phases that are poured into the other one. */
-  pours: { from: string[]; into: string } | null
   /** What is weighed in it. */
   weighs: StepLine[]
-  /** What was weighed before and joins the batch in it. */
+  /** What was weighed before and comes to the batch, or nearer to it, in it. */
   brings: LineRef[]
+  /** What is in its vessel while it is heated. */
+  holds: LineRef[]
 }
 
 /** A step of which only some things are told. */
 export const stepOf = (told: Partial<Step> & Pick<Step, 'key' | 'kind' | 'title'>): Step => ({
   detail: '',
+  look: '',
   hands: 0,
   wait: 0,
   after: [],
+  vessel: '',
   letter: null,
+  from: [],
+  into: null,
   equipment: [],
   ahead: null,
   later: false,
   celsius: null,
   holdMinutes: 0,
-  pours: null,
   weighs: [],
   brings: [],
+  holds: [],
   ...told,
 })

@@ -1,0 +1,54 @@
+import type { AssessedLine } from '../assess/types.ts'
+import { hasTrait, type Material, type MaterialKind } from '../materials/schema.ts'
+
+const kindIn = (...kinds: MaterialKind[]) => {
+  const set = new Set<string>(kinds)
+  return (m: Material | null) => m !== null && set.has(m.kind)
+}
+
+/** Swells or thickens and lumps where it meets water unprepared. */
+export const isGum = kindIn('gum', 'polymer')
+/** Stays a powder in whatever it is stirred into. */
+const STAYS = kindIn('clay', 'powder', 'colourant', 'abrasive', 'film-former')
+export const staysPowder = (m: Material | null) =>
+  STAYS(m) || (m?.kind === 'uv-filter' && m.solubility[0] === 'dispersible')
+export const isLiquid = (m: Material | null) => m !== null && m.form !== 'powder'
+/** A powder that is to disappear in a liquid. */
+export const dissolves = (m: Material | null) =>
+  m?.form === 'powder' && !isGum(m) && m.kind !== 'hyaluronate' && !staysPowder(m)
+export const lives = (m: Material | null, where: Material['solubility'][number]) =>
+  m?.solubility.includes(where) ?? false
+/** Belongs to the oils and not to the water. */
+export const isOily = (m: Material | null) =>
+  m !== null && (m.solubility[0] === 'oil' || m.phase === 'oil') && !lives(m, 'water')
+/** Wets a gum without letting it swell. */
+export const isWetting = (m: Material | null) =>
+  m !== null &&
+  (m.kind === 'humectant' || m.kind === 'solvent') &&
+  isLiquid(m) &&
+  (m.strengthPercent ?? 100) >= 95 &&
+  !hasTrait(m, 'flammable')
+export const isWater = kindIn('water')
+export const preserves = (l: AssessedLine) => l.material?.cover !== undefined
+
+/** Swells for so long that it decides when a product is finished, hours. */
+export const SWELLS_HOURS = 2
+export const swellsLong = (m: Material | null) => (m?.hydrationHours?.max ?? 0) >= SWELLS_HOURS
+
+const MELTS = kindIn('wax', 'fatty-alcohol', 'butter', 'fatty-acid')
+/** Lowest melting point that asks for heat: what melts below runs on a warm day. */
+const LEAST_MELT = 30
+/** What kinds of it commonly melt at, where nothing is known of one, °C (common practice). */
+const USUAL_MELT = { wax: 65, 'fatty-alcohol': 52, butter: 36, 'fatty-acid': 60 } as Record<string, number>
+/** Where something has to be melted, the temperature at which it is liquid; null for what pours. */
+export function meltsAt(m: Material | null): number | null {
+  if (!m || m.form === 'liquid') return null
+  const at = m.meltsC ?? (MELTS(m) ? USUAL_MELT[m.kind]! : null)
+  return at !== null && at >= LEAST_MELT ? at : null
+}
+
+/** An acid that makes or breaks the body of what it is stirred into. */
+export const isStrongAcid = (l: AssessedLine) =>
+  l.material !== null && l.material.kind === 'acid' && l.percent >= 1
+/** Dissolves in a glycol and hardly in water, so that it has to be warm. */
+export const wantsGlycol = (m: Material | null) => m !== null && dissolves(m) && m.solubility[0] === 'glycol'

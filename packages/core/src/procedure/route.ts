@@ -1,0 +1,191 @@
+import type { Assessment, AssessedLine } from '../assess/types.ts'
+import { capitalise, formatCelsius, listWords } from '../text/format.ts'
+import { BATCH, type Goes } from './choices.ts'
+import { isGum, isOily, isStrongAcid, isWater, meltsAt, preserves, swellsLong, wantsGlycol } from './facts.ts'
+
+/** Where a part goes: it is joined with others to make the batch, poured into one part, into the batch, or with pH. */
+export interface Route {
+  to: 'join' | 'part' | 'batch' | 'ph'
+  /** Key of the part it is poured into. */
+  into: string | null
+  when: 'before-heat' | 'hot' | 'cool'
+  why: string
+  /** The maker said so. */
+  chosen: boolean
+}
+
+/** A phase with what is made of it: it has a vessel of its own, named by its letter. */
+export interface Part {
+  index: number
+  letter: string
+  name: string
+  id: string
+  role: string
+  lines: AssessedLine[]
+  grams: number
+  /** Mostly what belongs to the oils. */
+  oily: boolean
+  /** Heated to, °C, and why where the formula does not say. */
+  heatToC: number | null
+  heatWhy: string
+  given: number | undefined
+  belowC: number | undefined
+  holdMinutes: number | undefined
+  route: Route
+}
+
+const HOT = 45
+/** Hygiene and melting ask for so much where something has to melt (common practice). */
+const LEAST_HOT = 70
+const ABOVE_MELT = 5
+/** Parts that are joined hot lie no further apart. */
+export const JOIN_WITHIN = 5
+export const COOL = 40
+
+const five = (celsius: number) => Math.ceil(celsius / 5) * 5
+
+function partsOf(a: Assessment): Part[] {
+  return a.phases.flatMap((p, index): Part[] => {
+    const source = a.formula.phases[index]!
+    const lines = a.lines.filter((l) => l.phase === index)
+    if (lines.length === 0) return []
+    const sum = (test: (l: AssessedLine) => boolean) =>
+      lines.reduce((n, l) => n + (test(l) ? Math.max(0, l.percent) : 0), 0)
+    const oils = sum((l) => isOily(l.material))
+    const watery = sum((l) => !isOily(l.material) && l.material?.form !== 'powder')
+    return [
+      {
+        index,
+        letter: p.letter,
+        name: p.name,
+        id: source.id ?? `${p.role}-${p.letter}`,
+        role: p.role,
+        lines,
+        grams: p.grams,
+        oily: p.role === 'oil' || (p.role !== 'water' && oils > watery),
+        heatToC: source.heatToC ?? null,
+        heatWhy: '',
+        given: source.heatToC,
+        belowC: source.belowC,
+        holdMinutes: source.holdMinutes,
+        route: { to: 'join', into: null, when: 'hot', why: '', chosen: false },
+      },
+    ]
+  })
+}
+
+const melting = (p: Part) =>
+  p.lines.reduce<{ at: number; label: string } | null>((most, l) => {
+    const at = meltsAt(l.material)
+    return at !== null && (most === null || at > most.at) ? { at, label: l.label } : most
+  }, null)
+
+/** A phase without a temperature that holds what has to melt is heated, and says why. */
+function proposeHeat(p: Part) {
+  const most = melting(p)
+  if (p.given !== undefined || most === null || p.role === 'cool-down' || p.role === 'adjust') return
+  p.heatToC = Math.max(LEAST_HOT, five(most.at + ABOVE_MELT))
+  p.heatWhy = `${capitalise(most.label)} melts at about ${formatCelsius(most.at)}.`
+}
+
+const isHot = (p: Part | undefined) => (p?.heatToC ?? 0) >= HOT
+
+/** Proposes where each phase goes, from its role and materials; what the maker chose stands. */
+export function routed(a: Assessment): Part[] {
+  const parts = partsOf(a)
+  parts.forEach(proposeHeat)
+  const role = (...roles: string[]) => parts.filter((p) => roles.includes(p.role))
+  const hotWater = role('water').find(isHot)
+  const warm = role('water', 'oil').some(isHot)
+  const set = (p: Part, route: Partial<Route> & Pick<Route, 'to' | 'why'>) => {
+    p.route = { into: null, when: 'hot', chosen: false, ...route }
+  }
+  for (const p of parts) {
+    if (p.role === 'adjust') set(p, { to: 'ph', why: 'It sets the pH.' })
+    else if (p.role === 'water' && hotWater && p !== hotWater && !isHot(p))
+      set(p, { to: 'batch', when: 'cool', why: 'It is not heated, so it waits until the batch is cool.' })
+    else if (p.role === 'water' || p.role === 'oil')
+      set(p, { to: 'join', why: p.role === 'oil' ? 'The oils meet the water hot.' : 'The batch begins with it.' })
+    else if (p.role === 'cool-down') set(p, { to: 'batch', when: 'cool', why: 'It is added when the batch is cool.' })
+    else if (p.role === 'other')
+      set(p, isHot(p) ? { to: 'join', why: 'It is heated with the others.' } : { to: 'batch', when: 'cool', why: 'Nothing says that it stands heat.' }) // prettier-ignore
+  }
+  const waters = parts.filter((p) => p.route.to === 'join' && p.role !== 'premix' && !p.oily)
+  const oils = parts.filter((p) => p.route.to === 'join' && p.role !== 'premix' && p.oily)
+  for (const p of role('premix')) set(p, premixRoute(p, waters, oils, warm, a.emulsion !== null))
+  begin(parts)
+  for (const p of parts) takeChoice(p, a.formula.phases[p.index]!.goes, parts)
+  begin(parts)
+  agree(a, parts)
+  return parts
+} // prettier-ignore
+
+/** A premix joins the part that holds its solvent at the temperature at which it is made. */
+function premixRoute(
+  p: Part,
+  waters: readonly Part[],
+  oils: readonly Part[],
+  warm: boolean,
+  emulsion: boolean,
+) {
+  const labels = (test: (l: AssessedLine) => boolean) => listWords(p.lines.filter(test).map((l) => l.label))
+  if (p.oily && oils[0]) return { to: 'part' as const, into: oils[0].id, when: 'hot' as const, why: 'It is made of oils.' } // prettier-ignore
+  const gum = p.lines.some((l) => isGum(l.material) || swellsLong(l.material))
+  const acids = p.lines.filter((l) => isStrongAcid(l) || wantsGlycol(l.material))
+  if (acids.length > 0 && (emulsion || p.heatToC !== null || waters.length === 0 || !warm))
+    return { to: 'batch' as const, when: 'cool' as const, why: `${capitalise(labels((l) => acids.includes(l)))} goes in when the rest stands and is cool.` } // prettier-ignore
+  const limit = Math.min(...p.lines.map((l) => l.material?.heatMaxC ?? Infinity))
+  if (!gum && warm && (p.lines.some(preserves) || limit < LEAST_HOT))
+    return { to: 'batch' as const, when: 'cool' as const, why: `${capitalise(labels((l) => preserves(l) || (l.material?.heatMaxC ?? Infinity) < LEAST_HOT))} stands no heat.` } // prettier-ignore
+  const into = waters[0] ?? oils[0]
+  return into
+    ? { to: 'part' as const, into: into.id, when: 'before-heat' as const, why: gum ? 'The gum is wet before water comes to it.' : 'Its solvent lives in the water.' } // prettier-ignore
+    : { to: 'batch' as const, when: 'cool' as const, why: 'There is no other part yet.' }
+}
+
+/** Something has to be there for the others to go into: the largest watery part, else the largest. */
+function begin(parts: Part[]) {
+  if (parts.some((p) => p.route.to === 'join')) return
+  const free = parts.filter((p) => p.role !== 'adjust')
+  const base = free.filter((p) => p.lines.some((l) => isWater(l.material))).sort((x, y) => y.grams - x.grams)[0] ?? [...free].sort((x, y) => y.grams - x.grams)[0] // prettier-ignore
+  if (base)
+    base.route = { to: 'join', into: null, when: 'hot', why: 'The batch begins with it.', chosen: false }
+}
+
+function takeChoice(p: Part, goes: Goes | undefined, parts: readonly Part[]) {
+  if (!goes) return
+  const why = 'You chose it.'
+  if (goes.into === BATCH)
+    p.route =
+      goes.when === 'cool' || p.role === 'premix'
+        ? { to: 'batch', into: null, when: 'cool', why, chosen: true }
+        : { to: 'join', into: null, when: 'hot', why, chosen: true }
+  else {
+    const target = parts.find((x) => x.id === goes.into)
+    if (!target || target === p || target.route.to === 'ph' || leadsTo(target, p, parts)) return
+    p.route = { to: 'part', into: target.id, when: goes.when ?? 'before-heat', why, chosen: true }
+  }
+}
+/** Whether a part is poured into another, over however many others. */
+function leadsTo(from: Part, goal: Part, parts: readonly Part[]): boolean {
+  const seen = new Set<Part>()
+  for (let at: Part | undefined = from; at && !seen.has(at);) {
+    if (at === goal) return true
+    seen.add(at)
+    const { to, into }: Route = at.route
+    at = to === 'part' ? parts.find((x) => x.id === into) : undefined
+  }
+  return false
+}
+
+/** Parts that are joined hot have to be hot together: the cooler one is heated to the hotter. */
+function agree(a: Assessment, parts: readonly Part[]) {
+  const joined = parts.filter((p) => p.route.to === 'join')
+  const hottest = Math.max(0, ...joined.map((p) => p.heatToC ?? 0))
+  if (joined.length < 2 || hottest < HOT) return
+  for (const p of joined) {
+    if ((p.heatToC ?? 0) >= hottest - JOIN_WITHIN || (!a.emulsion && p.heatToC === null)) continue
+    p.heatWhy = `It meets a part of ${formatCelsius(hottest)}, and fats set in what is cooler.`
+    p.heatToC = hottest
+  }
+}

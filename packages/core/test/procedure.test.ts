@@ -1,0 +1,158 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { aimPh, applyEdit, assess, benchPlan, duplicate, findAll, methodOf, procedureReport, readFormula, weighOut, withKeys, writeFormula, type Formula, type MethodChoices } from '../src/index.ts' // prettier-ignore
+import { anyWholeFormula } from './any-record.ts'
+import { broken } from './procedure-helpers.ts'
+import { PRODUCTS } from './products.ts'
+
+const anyChoices: fc.Arbitrary<MethodChoices> = fc.record(
+  {
+    pouring: fc.constantFrom('oil-into-water' as const, 'water-into-oil' as const),
+    heating: fc.constantFrom('hold' as const, 'melt' as const),
+    cooling: fc.constantFrom('air' as const, 'bath' as const, 'cold-share' as const),
+    ending: fc.constantFrom('adjust-first' as const, 'preserve-first' as const),
+    gum: fc.constantFrom('rest' as const, 'at-once' as const, 'overnight' as const),
+    swelling: fc.constantFrom('shear' as const, 'overnight' as const),
+    body: fc.constantFrom('as-it-is' as const, 'whip' as const),
+  },
+  { requiredKeys: [] },
+)
+const RUNS = 1500
+
+describe('a procedure', () => {
+  it(`weighs everything once and leaves nothing out, whatever the formula and the choices: ${RUNS} formulas`, () => {
+    fc.assert(
+      fc.property(anyWholeFormula, anyChoices, (f, choices) => {
+        const a = assess(f)
+        expect(broken(a, methodOf(a, { choices }).steps)).toBeNull()
+      }),
+      { numRuns: RUNS },
+    )
+  }, 120_000)
+  const demo = new URL('../../../demo/', import.meta.url)
+  it.each(readdirSync(demo))('of %s is whole, and the same by way of a file and a copy', (name) => {
+    const f = readFormula(readFileSync(new URL(name, demo), 'utf8'))
+    const a = assess(f)
+    const { steps } = methodOf(a, f.method)
+    expect(broken(a, steps)).toBeNull()
+    const again = readFormula(writeFormula(duplicate(f, 'Copy')))
+    expect(methodOf(assess(again), again.method).steps).toEqual(steps)
+  })
+  it.each(PRODUCTS)('of a %s is whole, and the same by way of a file, a copy, a version and a frozen batch', (_name, f) => {
+    const a = assess(f)
+    const { steps } = methodOf(a, f.method)
+    expect(broken(a, steps)).toBeNull()
+    const again = readFormula(writeFormula(duplicate(f, 'Copy')))
+    expect(methodOf(assess(again), again.method).steps).toEqual(steps)
+    expect(benchPlan(again).steps.map((s) => s.key)).toEqual(steps.filter((s) => !s.later).map((s) => s.key))
+    const { steps: told } = procedureReport(a)
+    for (const [i, l] of a.lines.entries()) {
+      const sum = told.flatMap((s) => s.lines).reduce((n, x) => n + (x.phase === l.phase && x.line === l.line ? x.grams : 0), 0)
+      expect(sum, String(i)).toBeCloseTo(l.grams, 9)
+    }
+    // The paper tells the same steps as the screen.
+    const sheet = weighOut(a)
+    const paper = [...sheet.before, ...sheet.blocks.flatMap((b) => b.steps)].map((s) => s.key)
+    const rest = steps.filter((s) => !s.later && !(s.kind === 'weigh')).map((s) => s.key)
+    expect(paper).toEqual(rest)
+  }) // prettier-ignore
+
+  const of = (name: string) => {
+    const f = PRODUCTS.find(([n]) => n === name)![1]
+    return methodOf(assess(f), f.method).steps
+  }
+  const places = (name: string, ...starts: string[]) => {
+    const titles = of(name).map((s) => s.title)
+    const at = starts.map((s) => titles.findIndex((t) => t.startsWith(s)))
+    expect(at, titles.join(' | ')).not.toContain(-1)
+    expect(at).toEqual(at.toSorted((x, y) => x - y))
+  }
+  it('dissolves an acid until it is clear, lets it cool, and adds it when the emulsion stands', () => {
+    places('three-part cream with an acid premix', 'Pour C into B', 'Blend', 'Dissolve salicylic acid in A', 'Let A cool', 'Add A, Acid', 'Measure the pH') // prettier-ignore
+    const dissolve = of('three-part cream with an acid premix').find((s) => s.kind === 'dissolve')!
+    expect([dissolve.look, dissolve.celsius]).toEqual(['clear, nothing at the bottom', 55])
+    places('cold gel with a warm acid', 'Stir the slurry', 'Dissolve azelaic acid in B', 'Let B cool below 40', 'Add B, Acid') // prettier-ignore
+  })
+  it('joins only what is hot together, melts waxes that have no temperature, and says why', () => {
+    const heats = (name: string) => of(name).filter((s) => s.kind === 'heat')
+    expect(heats('phases at 50 and 70').map((s) => s.celsius)).toEqual([70, 70])
+    expect(heats('waxes without a temperature').map((s) => s.celsius)).toEqual([70, 70])
+    expect(heats('waxes without a temperature')[1]!.detail).toMatch(/melts at about/)
+    expect(heats('all in one phase')).toHaveLength(1)
+  })
+  it('keeps what stands no heat out of it, and takes powders up in a little of the water', () => {
+    places('actives never heated, in a second water', 'Pour B into A', 'Dissolve niacinamide and ascorbyl glucoside in C', 'Cool below 40', 'Add rose hydrosol') // prettier-ignore
+    expect(of('powders in the cool-down without a liquid').find((s) => s.title.startsWith('Weigh C'))!.weighs[0]!.grams).toBeGreaterThan(20) // prettier-ignore
+    places('preservative in a glycol premix, water heated', 'Dissolve allantoin in B', 'Cool below 40', 'Add phenoxyethanol') // prettier-ignore
+  })
+  it('puts back the water of water-in-oil before it is in the oil, and reads no pH there', () => {
+    const steps = of('water-in-oil mineral cream with milling')
+    expect(steps.some((s) => s.kind === 'ph' || s.kind === 'water')).toBe(false)
+    expect(steps.find((s) => s.title.startsWith('Heat C'))!.detail).toMatch(/put back now/)
+  })
+  it('adds a preservative that moves the pH before the pH is set', () => {
+    places('benzoate and sorbate, which move the pH', 'Dissolve sodium benzoate', 'Add sodium benzoate', 'Measure the pH') // prettier-ignore
+    places('plain toner', 'Measure the pH', 'Add phenoxyethanol', 'Read the pH once more')
+  })
+  it('chills and whips what is to be whipped, and measures its air', () => {
+    places(
+      'whipped butter',
+      'Cool below 40',
+      'Add tocopherol',
+      'Chill until the edge sets',
+      'Whip',
+      'Pipe it',
+    )
+    expect(of('whipped butter').find((s) => s.kind === 'whip')!.detail).toMatch(/before ÷ after/)
+  })
+  it('goes where the maker says, keeps it in the file, and never in a circle', () => {
+    const f = withKeys(PRODUCTS.find(([n]) => n === 'three-part cream with an acid premix')![1])
+    const [acid, water] = [f.phases[0]!, f.phases[1]!]
+    const chosen = { ...f, phases: f.phases.map((p) => (p === acid ? { ...p, goes: { into: water.id!, when: 'hot' as const } } : p)) } // prettier-ignore
+    const again = readFormula(writeFormula(chosen))
+    const steps = methodOf(assess(again)).steps
+    expect(steps.find((s) => s.from.includes('A'))).toMatchObject({ into: 'B', kind: 'add' })
+    expect(broken(assess(again), steps)).toBeNull()
+    const round = {
+      ...chosen,
+      phases: chosen.phases.map((p) => (p === water ? { ...p, goes: { into: acid.id! } } : p)),
+    }
+    expect(broken(assess(round), methodOf(assess(round)).steps)).toBeNull()
+  })
+  it('never aims at a pH that skin does not bear', () => {
+    for (const [, f] of PRODUCTS) {
+      const aim = aimPh(assess(f))
+      if (aim) expect([aim.min >= 3, aim.max <= 8.5]).toEqual([true, true])
+    }
+  })
+})
+
+describe('findings about the procedure', () => {
+  const found = (f: Formula, code: string) => findAll(assess(f)).filter((x) => x.code === code)
+  const product = (name: string) => withKeys(PRODUCTS.find(([n]) => n === name)![1])
+  it('say that parts meet too far apart, and set it right with one press', () => {
+    const f = product('phases at 50 and 70')
+    const [one] = found(f, 'process.temperature-mismatch')
+    expect(one!.message).toMatch(/is given 50.*meets a part of 70/)
+    expect(found(applyEdit(f, one!.remedies[0]!.edit), 'process.temperature-mismatch')).toEqual([])
+    for (const [, other] of PRODUCTS) if (other.name !== f.name) expect(found(other, 'process.temperature-mismatch'), other.name).toEqual([]) // prettier-ignore
+  })
+  it('say that a phase which is heated says no temperature', () => {
+    const f = product('waxes without a temperature')
+    const notes = found(f, 'process.order')
+    expect(notes.map((n) => n.severity)).toEqual(['note', 'note'])
+    const mended = notes.reduce((g, n) => applyEdit(g, n.remedies[0]!.edit), f)
+    expect(found(mended, 'process.order')).toEqual([])
+  })
+  it('say that a line is in no step once its step was taken out, and put it back', () => {
+    const f = product('plain toner')
+    const { steps } = methodOf(assess(f))
+    const key = steps.find((s) => s.title.startsWith('Weigh B'))!.key
+    const without = { ...f, method: { changes: { [key]: { hidden: true } } } }
+    const [one] = found(without, 'process.not-joined')
+    expect(one!.materials).toEqual(['phenoxyethanol-ethylhexylglycerin'])
+    expect(found(applyEdit(without, one!.remedies[0]!.edit), 'process.not-joined')).toEqual([])
+    for (const [, other] of PRODUCTS) expect(found(other, 'process.not-joined'), other.name).toEqual([])
+  })
+})
