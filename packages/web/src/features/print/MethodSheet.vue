@@ -69,6 +69,6 @@ const named = (text: string) => (text.startsWith('pH') ? text : text.charAt(0).t
   break-inside: avoid;
 }
 .ends :deep(svg) {
-  max-height: 165px;
+  max-height: 420px;
 }
 </style>
