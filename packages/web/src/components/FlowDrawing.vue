@@ -35,7 +35,7 @@ const side = (from: number, to: number) => (from < to ? x(to) - BOX / 2 - 1 : x(
     </defs>
     <g v-for="(lane, i) in flow.lanes" :key="lane.name" :data-role="lane.role">
       <line class="lane" :x1="x(i)" :x2="x(i)" :y1="y(lane.first)" :y2="y(lane.last)" />
-      <rect class="badge" :x="x(i) - 15" y="4" width="30" height="24" rx="6" />
+      <rect class="vessel" :x="x(i) - 15" y="4" width="30" height="24" rx="6" />
       <text class="name" :x="x(i)" y="21">{{ lane.name }}</text>
     </g>
     <g v-for="step in flow.steps" :key="step.key" :data-role="flow.lanes[step.lane]?.role">
@@ -50,7 +50,7 @@ const side = (from: number, to: number) => (from < to ? x(to) - BOX / 2 - 1 : x(
         marker-end="url(#flow-tip)"
       />
       <rect
-        class="box"
+        class="stage"
         :class="{ lit: step.key === lit }"
         :x="x(step.lane) - BOX / 2"
         :y="y(step.row) - 11"
@@ -77,7 +77,7 @@ const side = (from: number, to: number) => (from < to ? x(to) - BOX / 2 - 1 : x(
   stroke-width: 3;
   opacity: 0.55;
 }
-.badge {
+.vessel {
   fill: var(--phase, var(--muted));
 }
 .name {
@@ -86,12 +86,12 @@ const side = (from: number, to: number) => (from < to ? x(to) - BOX / 2 - 1 : x(
   font-weight: 700;
   text-anchor: middle;
 }
-.box {
+.stage {
   fill: var(--paper);
   stroke: var(--phase, var(--line-strong));
   stroke-width: 1.5;
 }
-.box.lit {
+.stage.lit {
   stroke-width: 3;
 }
 .what {
