@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process'
 import { expect, openFormula, saved, stored, test } from './helpers'
 
 test('the method of a cream is planned, changed, and keeps its changes', async ({ page }) => {
@@ -71,3 +72,62 @@ test('where a phase goes is said on its sheet, chosen with one press, and travel
   await page.getByRole('link', { name: 'Print', exact: true }).or(page.getByRole('button', { name: 'Print' })).first().click() // prettier-ignore
   await expect(page.getByText('Stir C into A', { exact: false }).first()).toBeVisible()
 })
+
+interface Told {
+  steps: {
+    id: string
+    kind: string
+    title: string
+    lines: { phase: number; line: number; grams: number }[]
+  }[]
+}
+
+for (const name of ['Harbour Fog face cream', 'Salt Breeze hydrating gel', 'Winter Pier hand butter'])
+  test(`the leaf, the paper, the Bench and the command line tell one method of ${name}`, async ({ page }) => {
+    await openFormula(page, name)
+    // the command line reads the file that the browser gives out
+    await page.getByRole('button', { name: 'More for this formula' }).click()
+    const [given] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('menuitem', { name: 'Export' }).click(),
+    ])
+    const file = (await given.path())!
+    const told = JSON.parse(
+      execFileSync('node', ['packages/cli/bin/omblet.mjs', 'method', file], {
+        encoding: 'utf8',
+      }),
+    ) as Told
+    const titles = told.steps.map((s) => s.title)
+    expect(titles.length).toBeGreaterThan(6)
+
+    await page.getByRole('link', { name: 'Method', exact: true }).click()
+    const steps = page.getByRole('region', { name: 'Steps' })
+    await expect(steps.locator('strong').first()).toBeVisible()
+    expect(await steps.locator('li strong').allInnerTexts()).toEqual(titles)
+
+    await page.getByRole('link', { name: 'Print' }).click()
+    const sheet = page.locator('.paper')
+    await page.getByRole('button', { name: 'Method', exact: true }).click()
+    await expect(sheet.locator('table.method')).toBeVisible()
+    expect(await sheet.locator('table.method strong').allInnerTexts()).toEqual(
+      titles.map((t, i) => `${i + 1}. ${t}`),
+    )
+    await page.getByRole('button', { name: 'Weigh-out sheet' }).click()
+    const printed = (await sheet.locator('section.phase tbody td:nth-child(4)').allInnerTexts())
+      .map((text) => Number(text.replace(/[^\d.]/g, '')))
+      .sort((x, y) => x - y)
+    const weighed = told.steps.flatMap((s) => s.lines.map((l) => l.grams)).sort((x, y) => x - y)
+    expect(printed).toHaveLength(weighed.length)
+    printed.forEach((g, i) => expect(g).toBeCloseTo(weighed[i]!, 1))
+
+    await page.goBack()
+    await page.getByRole('link', { name: 'Make', exact: true }).click()
+    await page.getByLabel('Made by').fill('Ina')
+    await page.getByRole('button', { name: 'Begin' }).click()
+    const bench = page.getByRole('navigation', { name: 'Steps of this batch' }).locator('.title')
+    await expect(bench.first()).toBeVisible()
+    // what is looked at in the days after is not done at the table
+    const atTable = await bench.allInnerTexts()
+    expect(atTable).toEqual(titles.slice(0, atTable.length))
+    expect(titles.length - atTable.length).toBeLessThanOrEqual(2)
+  })
