@@ -24,6 +24,7 @@ const {
   catalogue,
   emulsifierCandidates,
   labelRanges,
+  methodOf,
   phCurve,
   phModelOf,
   propose,
@@ -285,6 +286,10 @@ function timed(runs, work) {
   }
   return samples
 }
+// each time from an assessment of its own, as after a keystroke
+const fresh = Array.from({ length: 300 }, (_, i) => assess({ ...formula, batchGrams: 500 + i }))
+const methods = timed(fresh.length, (i) => methodOf(fresh[i]))
+say(`the procedure of ${count} lines, 95 % under`, `${quantile(methods, 0.95).toFixed(2)} ms`, '5 ms')
 const opening = performance.now()
 const solver = await openHighs()
 say('the solver loaded', `${(performance.now() - opening).toFixed(0)} ms`, '')
