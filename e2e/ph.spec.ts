@@ -202,7 +202,7 @@ test('the solution has its recipe with the cautions for lye', async ({ page }) =
   await expect(dialog.getByLabel('How much, g')).toBeFocused()
   await expect(dialog).toContainText('5.00 g')
   await expect(dialog).toContainText('45.00 g')
-  await expect(dialog).toContainText('Lye into water, never water onto lye')
+  await expect(dialog).toContainText('Lye into cold water, slowly, never water onto lye')
   await dialog.getByLabel('Strength, %').fill('70')
   await expect(dialog).toContainText('Only 50 % of sodium hydroxide dissolves')
   await dialog.getByLabel('Strength, %').fill('1')

@@ -291,7 +291,7 @@ describe('the solutions', () => {
     const recipe = solutionRecipe('sodium-hydroxide', 10, 50, 0.01)
     expect(recipe).toMatchObject({ solidGrams: 5, waterGrams: 45, grams: 50 })
     if ('fault' in recipe) throw new Error()
-    expect(recipe.cautions.join(' ')).toMatch(/goggles.*Lye into water, never water onto lye/s)
+    expect(recipe.cautions.join(' ')).toMatch(/goggles.*Lye into cold water, slowly, never water onto lye/s)
   })
   it('from a bottle that is a solution itself', () =>
     expect(solutionRecipe('lactic-acid', 44, 100, 0.1, 88)).toMatchObject({ solidGrams: 50, waterGrams: 50 }))

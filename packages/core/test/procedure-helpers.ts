@@ -44,6 +44,7 @@ export function broken(a: Assessment, steps: readonly Step[]): string | null {
     for (const ref of step.brings)
       if (!steps.slice(0, at).some((s) => s.weighs.some((w) => w.phase === ref.phase && w.line === ref.line)))
         return `${step.key} brings what was never weighed` // prettier-ignore
+    if (step.kind === 'dissolve' && step.vessel && [...held(step.vessel)].every((i) => a.lines[i]!.material?.form === 'powder')) return `${step.key} dissolves powders in no liquid` // prettier-ignore
     if (step.vessel) celsius.set(step.vessel, step.celsius)
     if (step.kind === 'ph') lastReading = at
     if (step.kind === 'fill') fills = step.vessel

@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { aimPh, applyEdit, assess, benchPlan, duplicate, findAll, methodOf, procedureReport, readFormula, weighOut, withKeys, writeFormula, type Formula, type MethodChoices } from '../src/index.ts' // prettier-ignore
 import { anyWholeFormula } from './any-record.ts'
+import { formula, phase } from './helpers.ts'
 import { broken } from './procedure-helpers.ts'
 import { PRODUCTS } from './products.ts'
 
@@ -86,6 +87,36 @@ describe('a procedure', () => {
     expect(of('powders in the cool-down without a liquid').find((s) => s.title.startsWith('Weigh C'))!.weighs[0]!.grams).toBeGreaterThan(20) // prettier-ignore
     places('preservative in a glycol premix, water heated', 'Dissolve allantoin in B', 'Cool below 40', 'Add phenoxyethanol') // prettier-ignore
   })
+  it('sprinkles a powder into the batch where the water for a premix is not there', () => {
+    const f = formula([
+      phase('Water', 'water', [
+        ['aqua', 'fill'],
+        ['glycerin', 90],
+      ]),
+      phase('Last', 'cool-down', [['urea', 5]]),
+    ])
+    const { steps } = methodOf(assess(f))
+    expect(steps.filter((s) => s.kind === 'dissolve')).toEqual([])
+    const add = steps.find((s) => s.kind === 'add')!
+    expect(add.detail).toBe('Sprinkle urea in bit by bit, stirring until it is dissolved.')
+    expect(add.look).toBe('no grains left')
+  })
+
+  it('says how lye meets water in the words of the caution', () => {
+    const a = assess(
+      formula([
+        phase('Water', 'water', [['aqua', 'fill']]),
+        phase('Acid', 'cool-down', [['mandelic acid', 5], ['sodium hydroxide', 0.5]]), // prettier-ignore
+      ]),
+    )
+    const order = /Lye into cold water.*?onto lye\./
+    const said = methodOf(a)
+      .steps.find((s) => s.kind === 'dissolve')!
+      .detail.match(order)
+    expect(said).not.toBeNull()
+    expect(findAll(a).find((x) => x.code === 'safety.lye')!.why).toContain(said![0])
+  })
+
   it('puts back the water of water-in-oil before it is in the oil, and reads no pH there', () => {
     const steps = of('water-in-oil mineral cream with milling')
     expect(steps.some((s) => s.kind === 'ph' || s.kind === 'water')).toBe(false)

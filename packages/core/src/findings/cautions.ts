@@ -1,6 +1,7 @@
 import type { Assessment } from '../assess/types.ts'
 import { hasTrait, type Trait } from '../materials/schema.ts'
 import { formatCelsius, listWords } from '../text/format.ts'
+import { LYE_ORDER } from '../text/lye.ts'
 import { isFresh } from './preservative.ts'
 import { finding, type Finding, type Rule, type Severity } from './types.ts'
 
@@ -51,7 +52,7 @@ const CAUTIONS: Caution[] = [
     code: 'safety.lye',
     trait: 'lye',
     message: 'Lye burns.',
-    why: 'Goggles, gloves, long sleeves. Lye into cold water, slowly, never water onto lye. On skin or eyes: running water for 20 minutes, then medical help.',
+    why: `Goggles, gloves, long sleeves. ${LYE_ORDER} On skin or eyes: running water for 20 minutes, then medical help.`,
   },
   {
     code: 'safety.acid',

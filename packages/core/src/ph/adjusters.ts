@@ -1,3 +1,4 @@
+import { LYE_ORDER } from '../text/lye.ts'
 import { acidBaseOf, type AcidBase } from './acid-base.ts'
 import { formsAt } from './solver.ts'
 
@@ -207,7 +208,7 @@ export interface SolutionRecipe {
 const HAZARDS: Record<Adjuster['hazard'], string[]> = {
   lye: [
     'Gloves and goggles. Lye burns skin and blinds eyes; rinse splashes with much water for 15 minutes and get help for eyes.',
-    'Lye into water, never water onto lye. It gets hot: use a glass or polypropylene beaker in a cold water bath, never aluminium.',
+    `${LYE_ORDER} It gets hot: use a glass or polypropylene beaker in a cold water bath, never aluminium.`,
     'Label it, keep it shut and away from children. It takes up carbon dioxide: make it new after three months.',
   ],
   acid: [

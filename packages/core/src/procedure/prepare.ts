@@ -1,5 +1,7 @@
 import type { Assessment, AssessedLine } from '../assess/types.ts'
+import { hasTrait } from '../materials/schema.ts'
 import { formatCelsius, formatGrams, listWords, sayNumber } from '../text/format.ts'
+import { LYE_ORDER } from '../text/lye.ts'
 import type { Schools } from './choices.ts'
 import { heatingMinutes } from './cooling.ts'
 import {
@@ -251,17 +253,46 @@ function toDissolve(p: Part, lines: readonly AssessedLine[]): AssessedLine[] {
   return lines.filter((l) => dissolves(l.material) && (p.oily ? lives(l.material, 'oil') : !isOily(l.material)) && meltsAt(l.material) === null && !staysPowder(l.material)) // prettier-ignore
 }
 
+/** Powders of a vessel that none of its liquids dissolves: they dissolve where it is poured. */
+export function undissolved({ a, m }: Making, name: string): AssessedLine[] {
+  const held = new Set(m.holds(name).map((r) => `${r.phase}/${r.line}`))
+  const lines = a.lines.filter((l) => held.has(`${l.phase}/${l.line}`))
+  // of a material that nobody knows it is not said that it is dry
+  const wet = lines.some((l) => l.material === null || (isLiquid(l.material) && !isOily(l.material)))
+  const oil = lines.some((l) => l.material !== null && isLiquid(l.material) && isOily(l.material))
+  return lines.filter(
+    ({ material }) =>
+      dissolves(material) &&
+      meltsAt(material) === null &&
+      !(wet && !isOily(material)) &&
+      !(oil && lives(material, 'oil')),
+  )
+}
+
+/** How what holds such powders is poured. */
+export function sprinkles(dry: readonly AssessedLine[], whole: readonly AssessedLine[]) {
+  if (dry.length === 0) return null
+  const rest = dry.length < whole.length ? ' Then the rest, stirred together.' : ''
+  return {
+    detail: `Sprinkle ${listWords(labelsOf(dry))} in bit by bit, stirring until ${dry.length > 1 ? 'all of it' : 'it'} is dissolved.${rest}`,
+    look: 'no grains left',
+  }
+}
+
 const WARM = 55
 /** Dissolves "until clear" what the vessel holds of powders, warm where only warmth does it. */
 export function dissolveIn(
-  { m, apart }: Making,
+  making: Making,
   p: Part,
   name = p.letter,
   kept?: readonly AssessedLine[],
   mayWarm = true,
 ) {
+  const { m, apart } = making
   const lines = (kept ?? p.lines).filter((l) => !apart.has(l))
-  const powders = toDissolve(p, lines)
+  const dry = undissolved(making, name)
+  const powders = toDissolve(p, lines).filter((l) => !dry.includes(l))
+  const lye = powders.some((l) => l.material && hasTrait(l.material, 'lye'))
   const stays = lines.filter((l) => staysPowder(l.material) && !p.oily)
   const already = m.celsius(name)
   if (powders.length > 0) {
@@ -276,7 +307,7 @@ export function dissolveIn(
         ? `Warm it to ${formatCelsius(celsius!)} and stir. What is still cloudy comes out again when it cools.`
         : already !== null
           ? 'In the warm liquid, one after the other.'
-          : 'One after the other, stirring.',
+          : `One after the other, stirring.${lye ? ` ${LYE_ORDER} It gets hot.` : ''}`,
       look:
         !p.oily && lines.some((l) => isOily(l.material)) ? 'no grains left' : 'clear, nothing at the bottom',
       hands: 2 + powders.length,

@@ -5,7 +5,7 @@ import type { MethodChoices } from './choices.ts'
 import { coolingMinutes, ROOM_C, temperatureAfter } from './cooling.ts'
 import { isWater, preserves, swellsLong } from './facts.ts'
 import { labelsOf, Maker, round5, WaterStore } from './maker.ts'
-import { ahead, dissolveIn, heat, prepare, type Making } from './prepare.ts'
+import { ahead, dissolveIn, heat, prepare, sprinkles, type Making, undissolved } from './prepare.ts'
 import { COOL, routed, type Part } from './route.ts'
 import { schoolsOf } from './schools.ts'
 import type { Step } from './steps.ts'
@@ -91,15 +91,18 @@ function makeBase(making: Making, parts: readonly Part[]): Part | null {
   return base
 }
 
-function stirIn({ m }: Making, p: Part, into: readonly Part[]) {
+function stirIn(making: Making, p: Part, into: readonly Part[]) {
+  const { m } = making
   for (const x of into) {
     if (m.holds(x.letter).length === 0) continue
+    const dry = sprinkles(undissolved(making, x.letter), x.lines)
     m.pour([x.letter], p.letter, {
       key: `pour-${x.id}`,
       kind: 'add',
       title: `Stir ${x.letter} into ${p.letter}`,
       detail: m.celsius(x.letter) !== null && m.celsius(p.letter) === null ? 'In a thin stream, stirring all along.' : 'Slowly, stirring all along.', // prettier-ignore
       look: 'even',
+      ...dry,
       hands: 3,
       letter: p.letter,
       celsius: m.celsius(p.letter),
@@ -128,8 +131,10 @@ function holdBack({ a, m, water }: Making, p: Part) {
 const settingOf = (a: Assessment) =>
   a.lines.filter((l) => l.material?.emulsifier && l.material.setting).sort((x, y) => y.percent - x.percent)[0]?.material?.setting ?? 'medium' // prettier-ignore
 
-function pourTogether({ m, a }: Making, from: readonly Part[], base: Part, celsius: number | null, key: string, emulsion = false, intoOil = false) {
+function pourTogether(making: Making, from: readonly Part[], base: Part, celsius: number | null, key: string, emulsion = false, intoOil = false) {
   if (from.length === 0) return
+  const { m, a } = making
+  const dry = from.flatMap((p) => undissolved(making, p.letter))
   const inverse = a.emulsion?.type === 'water-in-oil'
   const what = listWords(from.map((p) => p.letter))
   const hot = celsius !== null
@@ -148,6 +153,7 @@ function pourTogether({ m, a }: Making, from: readonly Part[], base: Part, celsi
             ? `${hot ? 'Both at the same temperature. ' : ''}It goes through a thick stage and turns over: finer drops with nonionic waxes.`
             : `${hot ? 'Both at the same temperature, to about 5 °C. ' : ''}Short bursts of half a minute.`,
       look: emulsion ? 'one even colour, no oil at the edge' : 'even',
+      ...(emulsion ? null : sprinkles(dry, from.flatMap((p) => p.lines))),
       hands: inverse ? 8 : emulsion ? 5 : 3,
       celsius,
       letter: null,
@@ -235,6 +241,7 @@ function addLate(making: Making, parts: readonly Part[], base: Part) {
     const warm = m.celsius(p.letter)
     if (warm !== null && warm > limit) coolPart(making, p, limit)
     const acid = p.role === 'premix'
+    const dry = sprinkles(undissolved(making, p.letter), own)
     m.pour([p.letter], base.letter, {
       key: `add-${p.id}`,
       kind: 'add',
@@ -245,6 +252,7 @@ function addLate(making: Making, parts: readonly Part[], base: Part) {
           ? 'Stir it together first, then in small parts into the batch.'
           : 'Stir it in.',
       look: 'even',
+      ...dry,
       hands: own.length + 2,
       letter: p.letter,
       celsius: m.celsius(base.letter),
