@@ -5,12 +5,10 @@ import {
   foldBatch,
   headOf,
   readFile,
-  withKeys,
   writeBackup,
   writeBatch,
   type BatchFile,
   type BenchEvent,
-  type Formula,
   type Happening,
 } from '@omblet/core'
 import { beforeEach, describe, expect, it } from 'vitest'
@@ -30,15 +28,9 @@ import { closeStore, openStore } from '../src/storage/db'
 import { collectBackup, restoreBackup, takeInBatch } from '../src/storage/backup'
 import { listBin, takeFromBin } from '../src/storage/bin'
 import { listLots, saveLot } from '../src/storage/shelf'
+import { toner } from './toner'
 
-const formula: Formula = withKeys({
-  format: 'omblet-formula',
-  formatVersion: 1,
-  name: 'Quay water',
-  product: { kind: 'toner', site: 'face', rinse: 'leave-on', region: 'EU' },
-  batchGrams: 100,
-  phases: [{ name: 'Water', role: 'water', lines: [{ material: 'aqua', fill: true }, { material: 'glycerin', percent: 5 }] }], // prettier-ignore
-})
+const formula = toner('Quay water')
 const AT = '2026-11-26T10:00:00.000Z'
 const plan = benchPlan(formula)
 const INFO = { id: 'b1', code: 'QW-1126', name: 'Quay water', formulaId: null, who: 'Ina' }

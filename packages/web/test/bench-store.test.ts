@@ -1,22 +1,16 @@
 // @vitest-environment happy-dom
 import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
-import { withKeys, type BenchEvent, type Formula } from '@omblet/core'
+import { type BenchEvent } from '@omblet/core'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { deleteBatch, getBatch } from '../src/storage/batches'
 import { closeStore } from '../src/storage/db'
 import { keep, kept } from '../src/storage/keepsake'
 import { useBatch } from '../src/stores/batch'
+import { toner } from './toner'
 
-const formula: Formula = withKeys({
-  format: 'omblet-formula',
-  formatVersion: 1,
-  name: 'Quay water',
-  product: { kind: 'toner', site: 'face', rinse: 'leave-on', region: 'EU' },
-  batchGrams: 100,
-  phases: [{ name: 'Water', role: 'water', lines: [{ material: 'aqua', fill: true }, { material: 'glycerin', percent: 5 }] }], // prettier-ignore
-})
+const formula = toner('Quay water')
 const stored = async (id: string) => (await getBatch(id))?.events.map((e) => e.type) ?? null
 
 /** A store whose writes fail while `full` is set. */

@@ -1,23 +1,15 @@
 // @vitest-environment happy-dom
 import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
-import { LIMITS, withKeys, type Formula } from '@omblet/core'
+import { LIMITS, type Formula } from '@omblet/core'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { closeStore } from '../src/storage/db'
 import { getFormula, saveFormula } from '../src/storage/formulas'
 import { useEditor } from '../src/stores/editor'
 import { useLibrary } from '../src/stores/library'
+import { toner as formula } from './toner'
 
-const formula = (name: string): Formula =>
-  withKeys({
-    format: 'omblet-formula',
-    formatVersion: 1,
-    name,
-    product: { kind: 'toner', site: 'face', rinse: 'leave-on', region: 'EU' },
-    batchGrams: 100,
-    phases: [{ name: 'Water', role: 'water', lines: [{ material: 'aqua', fill: true }, { material: 'glycerin', percent: 5 }] }], // prettier-ignore
-  })
 const AT = '2026-11-26T08:00:00.000Z'
 const GLYCERIN = { phase: 0, line: 1 }
 const percent = (f: Formula | null | undefined) => f?.phases[0]!.lines[1]?.percent

@@ -30,6 +30,8 @@ export interface Making {
   water: WaterStore
   /** Lines that stand in a vessel of their own: made ahead, or added apart from their phase. */
   apart: Set<AssessedLine>
+  /** Vessels that were filled ahead and join at the end. */
+  stocks: Set<string>
 }
 
 /** Minutes that a wetted gum rests, by school. */
@@ -46,7 +48,8 @@ const TAKE_UP = 4
 const SMALL = 'small beaker'
 
 /** Mixtures of one's own are made first; concentrates and what swells overnight take their part of the water now. */
-export function ahead({ a, m, choices, water, apart }: Making, parts: readonly Part[], wash: string) {
+export function ahead(making: Making, parts: readonly Part[], wash: string) {
+  const { a, m, choices, water, apart, stocks } = making
   const d = a.amounts.resolutionGrams
   const seen = new Set<string>()
   for (const line of a.lines) {
@@ -74,6 +77,7 @@ export function ahead({ a, m, choices, water, apart }: Making, parts: readonly P
       if (!share) continue
       apart.add(line)
       const vessel = `${p.letter}9`
+      stocks.add(vessel)
       m.with(vessel, {
         key: `ahead-${line.id}`,
         kind: 'dissolve',
@@ -87,11 +91,11 @@ export function ahead({ a, m, choices, water, apart }: Making, parts: readonly P
         equipment: [SMALL],
       })
     }
-  if (choices.swelling === 'overnight') swellAhead({ a, m, choices, water, apart }, parts)
+  if (choices.swelling === 'overnight') swellAhead(making, parts)
 }
 
 /** Slowly in the cold overnight, with the preservative in the water already: water alone must not stand that long. */
-function swellAhead({ a, m, water, apart }: Making, parts: readonly Part[]) {
+function swellAhead({ a, m, water, apart, stocks }: Making, parts: readonly Part[]) {
   const swelling = parts.flatMap((p) => p.lines.filter((l) => l.material?.kind === 'hyaluronate' && swellsLong(l.material) && l.grams > 0).map((l) => ({ l, p }))) // prettier-ignore
   const first = swelling[0]
   if (!first) return
@@ -101,7 +105,9 @@ function swellAhead({ a, m, water, apart }: Making, parts: readonly Part[]) {
   const lines = [...swelling.map(({ l }) => l), ...kept]
   lines.forEach((l) => apart.add(l))
   const hours = Math.max(...swelling.map(({ l }) => l.material!.hydrationHours!.max))
-  m.with(`${first.p.letter}8`, {
+  const vessel = `${first.p.letter}8`
+  stocks.add(vessel)
+  m.with(vessel, {
     key: `ahead-${first.l.id}`,
     kind: 'wet',
     title: `Let ${listWords(swelling.map(({ l }) => l.label))} swell overnight`,

@@ -36,7 +36,14 @@ export function procedureOf(a: Assessment, chosen: MethodChoices = {}): Step[] {
   })
   const waterLine =
     a.lines.find((l) => l.fill && isWater(l.material)) ?? a.lines.filter((l) => isWater(l.material)).sort((x, y) => y.grams - x.grams)[0] ?? null // prettier-ignore
-  const making: Making = { a, m, choices, water: new WaterStore(waterLine, res), apart: new Set() }
+  const making: Making = {
+    a,
+    m,
+    choices,
+    water: new WaterStore(waterLine, res),
+    apart: new Set(),
+    stocks: new Set(),
+  }
   ahead(making, parts, 'prepare')
   const base = makeBase(making, parts)
   if (base) {
@@ -259,7 +266,7 @@ function addLate(making: Making, parts: readonly Part[], base: Part) {
       equipment: ['spatula'],
     })
   }
-  const swollen = m.others(base.letter).filter((v) => /[89]$/.test(v))
+  const swollen = m.others(base.letter).filter((v) => making.stocks.has(v))
   if (swollen.length > 0) {
     coolTo(making, base, COOL, 'cool-ahead')
     m.pour(swollen, base.letter, {
