@@ -73,7 +73,14 @@ describe('the method of a formula', () => {
     expect(steps.find((s) => s.key.startsWith('gum-water'))!.detail).toContain('xanthan gum and glycerin')
   })
   it('asks only for choices that make a difference', () => {
-    expect(openChoices(assess(hot))).toEqual(['pouring', 'heating', 'evaporation', 'cooling', 'ending'])
+    expect(openChoices(assess(hot))).toEqual([
+      'pouring',
+      'heating',
+      'evaporation',
+      'cooling',
+      'ending',
+      'body',
+    ])
     expect(openChoices(assess(simple([['glycerin', 4]])))).toEqual([])
   })
   it('wets a gum before it meets the water, and lets it rest as one likes', () => {

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { aimPh, applyEdit, assess, benchPlan, duplicate, findAll, methodOf, procedureReport, readFormula, weighOut, withKeys, writeFormula, type Formula, type MethodChoices } from '../src/index.ts' // prettier-ignore
+import { aimPh, applyEdit, assess, benchPlan, duplicate, findAll, methodOf, procedureReport, questionsOf, readFormula, weighOut, withKeys, writeFormula, type Formula, type MethodChoices } from '../src/index.ts' // prettier-ignore
 import { anyWholeFormula } from './any-record.ts'
 import { formula, phase } from './helpers.ts'
 import { broken } from './procedure-helpers.ts'
@@ -14,8 +14,8 @@ const anyChoices: fc.Arbitrary<MethodChoices> = fc.record(
     cooling: fc.constantFrom('air' as const, 'bath' as const, 'cold-share' as const),
     ending: fc.constantFrom('adjust-first' as const, 'preserve-first' as const),
     gum: fc.constantFrom('rest' as const, 'at-once' as const, 'overnight' as const),
-    swelling: fc.constantFrom('shear' as const, 'overnight' as const),
-    body: fc.constantFrom('as-it-is' as const, 'whip' as const),
+    swelling: fc.constantFrom('shear' as const, 'overnight' as const, 'stock' as const),
+    body: fc.constantFrom('as-it-is' as const, 'whip' as const, 'beat' as const),
   },
   { requiredKeys: [] },
 )
@@ -136,6 +136,67 @@ describe('a procedure', () => {
       'Pipe it',
     )
     expect(of('whipped butter').find((s) => s.kind === 'whip')!.detail).toMatch(/before ÷ after/)
+  })
+  it('folds powders into what was whipped, so that the air stays', () => {
+    places('body butter with starch folded in', 'Weigh B', 'Chill until', 'Whip', 'Fold in tapioca starch', 'Pipe it') // prettier-ignore
+  })
+  it('takes powders of the cool-down up with a spoon of a thick batch, and sprinkles them into a thin one', () => {
+    places(
+      'cream with clay in the cool-down',
+      'Cool below 40',
+      'Take kaolin up with a few spoons',
+      'Add kaolin',
+    )
+    const spoon = of('cream with clay in the cool-down').find((s) => s.title.startsWith('Take kaolin'))!
+    expect(spoon.detail).toContain('About 40 g of it into C')
+    expect(spoon.look).toBe('no lumps between the fingers')
+  })
+  it('lets a jelly set unstirred, then beats it, before anything else goes in', () => {
+    places('jelly that becomes cream', 'Blend once more', 'Let it set', 'Beat it smooth', 'Measure the pH')
+    expect(of('jelly that becomes cream').some((s) => s.title.startsWith('Cool below'))).toBe(false)
+  })
+  it('weighs a dye as a solution, as a part of a larger one where the scale is too coarse, and drips it in last', () => {
+    places('toner with a dye', 'Make a solution of', 'Add the dye drop by drop', 'Measure the pH')
+    const tiny = of('toner with a dye').find((s) => s.title.startsWith('Make a solution'))!
+    // 0.002 g for 200 g: no kitchen scale weighs it.
+    expect(tiny.detail).toMatch(
+      /cannot weigh so little .*: stir 0\.50.g into 49\.50.g distilled water\. 0\.20.g of it, about 4 drops/,
+    )
+    const weighable = of('gel with enough of a dye to weigh').find((s) =>
+      s.title.startsWith('Make a solution'),
+    )!
+    expect(weighable.weighs.map((w) => w.grams)).toEqual([39.6, undefined])
+    expect(weighable.look).toBe('clear, no specks')
+  })
+  it('makes a stock of one percent from the water of the formula, preserved', () => {
+    const stock = of('serum from a stock of hyaluronate').find((s) =>
+      s.title.startsWith('Make a stock of sodium hyaluronate'),
+    )!
+    // 0.4 g in 39.6 g is one percent.
+    expect(stock.weighs[0]!.grams).toBeCloseTo(39.6, 6)
+    expect(stock.detail).toContain('The preservative keeps it')
+    // Of 2 g of preservative, so much as 39.6 g of 185 g of water need; the rest goes in at its place.
+    expect(stock.weighs[2]!.grams).toBeCloseTo(0.43, 6)
+    expect(stock.ahead).toMatch(/keeps a week or two/)
+  })
+  it('leaves no bare water to stand overnight', () => {
+    const gum = of('gum sprinkled on bare water, left overnight').find((s) => s.title.startsWith('Sprinkle'))!
+    expect([gum.wait, gum.ahead]).toEqual([60, null])
+  })
+  it('gives each answer of a question with two schools its reason, and says how far the preservative moves the pH', () => {
+    const why = (name: string, key: string) => {
+      const a = assess(PRODUCTS.find(([n]) => n === name)![1])
+      return questionsOf(a)
+        .find((q) => q.key === key)!
+        .options.map((o) => o.why)
+    }
+    for (const [, f] of PRODUCTS)
+      for (const q of questionsOf(assess(f)))
+        for (const o of q.options) expect(o.why.length, `${f.name} ${q.key}`).toBeGreaterThan(20)
+    expect(why('benzoate and sorbate, which move the pH', 'ending')[0]).toMatch(
+      /Without it the pH would be about \d\.\d lower/,
+    )
+    expect(why('plain toner', 'ending')[0]).toMatch(/so it can wait/)
   })
   it('goes where the maker says, keeps it in the file, and never in a circle', () => {
     const f = withKeys(PRODUCTS.find(([n]) => n === 'three-part cream with an acid premix')![1])

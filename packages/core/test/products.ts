@@ -135,4 +135,35 @@ export const PRODUCTS: readonly [string, Formula][] = [
     phase('Phase B', 'other', [['sunflower oil', 12], ['shea butter', 5], ['emulsifying wax', 6]]),
     phase('Phase C', 'other', [['tocopherol', 0.5], PRESERVED]),
   ], { product: { kind: 'lotion', site: 'body' } }),
+  make('body butter with starch folded in', [
+    phase('Butters', 'oil', [['shea butter', 72], ['sweet almond oil', 22], ['tocopherol', 0.5]]),
+    phase('Powder', 'cool-down', [['tapioca starch', 5.5]], { belowC: 40 }),
+  ], { product: { kind: 'butter', site: 'body' }, method: { choices: { body: 'whip' } } }),
+  make('cream with clay in the cool-down', [
+    phase('Water', 'water', [['aqua', 'fill'], ['glycerin', 3]], { heatToC: 72 }),
+    phase('Oil', 'oil', [['squalane', 10], ['emulsifying wax', 6]], { heatToC: 72 }),
+    phase('Clay', 'cool-down', [['kaolin', 4]], { belowC: 40 }),
+    phase('Cool-down', 'cool-down', [PRESERVED], { belowC: 40 }),
+  ], { product: { kind: 'mask', rinse: 'rinse-off' } }),
+  make('jelly that becomes cream', [
+    phase('Water', 'water', [['aqua', 'fill'], ['glycerin', 3]], { heatToC: 75 }),
+    phase('Oil', 'oil', [['squalane', 12], ['emulsifying wax', 5]], { heatToC: 75 }),
+    phase('Cool-down', 'cool-down', [PRESERVED], { belowC: 40 }),
+  ], { product: { kind: 'cream' }, method: { choices: { body: 'beat' } } }),
+  make('toner with a dye', [
+    phase('Water', 'water', [['aqua', 'fill'], ['glycerin', 4]]),
+    phase('Last', 'cool-down', [PRESERVED, ['CI 42090', 0.001]]),
+  ], { product: { kind: 'toner' } }),
+  make('gel with enough of a dye to weigh', [
+    phase('Water', 'water', [['aqua', 'fill'], ['xanthan gum', 0.4], ['glycerin', 4]]),
+    phase('Last', 'cool-down', [PRESERVED, ['CI 75810', 0.2]]),
+  ], { product: { kind: 'gel' } }),
+  make('serum from a stock of hyaluronate', [
+    phase('Water', 'water', [['aqua', 'fill'], ['glycerin', 4], ['sodium hyaluronate', 0.2]]),
+    phase('Last', 'cool-down', [['panthenol', 2], PRESERVED]),
+  ], { product: { kind: 'serum' }, method: { choices: { swelling: 'stock' } } }),
+  make('gum sprinkled on bare water, left overnight', [
+    phase('Water', 'water', [['aqua', 'fill'], ['hydroxyethylcellulose', 1]]),
+    phase('Last', 'cool-down', [PRESERVED]),
+  ], { product: { kind: 'gel' }, method: { choices: { gum: 'overnight' } } }),
 ] // prettier-ignore

@@ -6,7 +6,7 @@ import { capitalise, formatGrams, sayNumber, sayPercent } from '../text/format.t
 import { actualFormula } from './actual.ts'
 import type { BenchEvent, Happening } from './events.ts'
 import { expectedOf, foldBatch, looseDoses, type BatchState } from './state.ts'
-import { atResolution } from './tolerance.ts'
+import { atResolution } from '../weighing/error.ts'
 
 export type RemedyId = 'accept' | 'take-out' | 'scale-all' | 'scale-phase' | 'discard'
 

@@ -5,7 +5,7 @@ import { ROOM_C } from '../procedure/cooling.ts'
 import { phOfModel, toldModel } from '../ph/model.ts'
 import { adjusterKey } from '../ph/fit.ts'
 import type { InstrumentKind } from './instruments.ts'
-import { atResolution } from './tolerance.ts'
+import { atResolution } from '../weighing/error.ts'
 
 /** A bench of beakers with instruments that can be rehearsed on; all amounts grams, °C and pH, all times seconds. */
 export interface SimVessel {

@@ -1,4 +1,4 @@
-import { CHECK_PERCENT, NOTE_PERCENT, smallestWeighable, weighingErrorPercent } from '../bench/weighing.ts'
+import { CHECK_PERCENT, NOTE_PERCENT, smallestWeighable, weighingErrorPercent } from '../weighing/error.ts'
 import { formatGrams, sayNumber } from '../text/format.ts'
 import { finding, type Remedy, type Rule } from './types.ts'
 

@@ -160,6 +160,9 @@ export const ADJUSTERS: readonly Adjuster[] = [
   },
 ]
 
+/** What is taken where nothing says another: up with lye, down with citric acid (common practice). */
+export const USUAL_ADJUSTER = { up: 'sodium-hydroxide', down: 'citric-acid' } as const
+
 export const adjusterOf = (key: string): Adjuster | undefined => ADJUSTERS.find((a) => a.key === key)
 
 /** Which way an adjuster takes a product that stands at `ph`: a salt takes it towards its own pH. */

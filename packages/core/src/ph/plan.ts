@@ -1,7 +1,7 @@
 import type { Assessment } from '../assess/types.ts'
 import { sayNumber } from '../text/format.ts'
 import { acidBaseOf, type AcidBase } from './acid-base.ts'
-import { ADJUSTERS, adjusterOf, densityOf, DROP_ML, strengthFault } from './adjusters.ts'
+import { ADJUSTERS, adjusterOf, densityOf, DROP_ML, strengthFault, USUAL_ADJUSTER } from './adjusters.ts'
 import { along, ladderOf, quantile, type Ladder } from './curve.ts'
 import { acidOf, asAcid } from './families.ts'
 import { dosesOf } from './fit.ts'
@@ -87,9 +87,7 @@ export function planDose(a: Assessment, model: PhModel, wish: DoseWish): Planned
     const name = adjusterOf(wish.adjuster)?.name ?? constants.inci
     return {
       fault: `It stands at ${sayNumber(from, 2)} and must go ${up ? 'up' : 'down'}; ${name} takes it ${direction}.`,
-      instead: up
-        ? { adjuster: 'sodium-hydroxide', strengthPercent: 10 }
-        : { adjuster: 'citric-acid', strengthPercent: 20 },
+      instead: usual(up ? 'up' : 'down'),
     }
   }
   const whole = doseAt(now, titrant, target)
@@ -151,6 +149,10 @@ export function planDose(a: Assessment, model: PhModel, wish: DoseWish): Planned
   }
 }
 
+const usual = (way: 'up' | 'down'): Remedy => {
+  const { key, usualPercent } = adjusterOf(USUAL_ADJUSTER[way])!
+  return { adjuster: key, strengthPercent: usualPercent }
+}
 const counts = (grams: number, resolution: number) =>
   Number((Math.round(grams / resolution) * resolution).toPrecision(12))
 /** pH of a lane as a rising ruler: as it is on the way up, mirrored on the way down. */

@@ -7,8 +7,8 @@ export const EVAPORATIONS = ['cover', 'weigh'] as const
 export const COOLINGS = ['air', 'bath', 'cold-share'] as const
 export const ENDINGS = ['adjust-first', 'preserve-first'] as const
 export const GUMS = ['rest', 'at-once', 'overnight'] as const
-export const SWELLINGS = ['shear', 'overnight'] as const
-export const FINISHES = ['as-it-is', 'whip'] as const
+export const SWELLINGS = ['shear', 'overnight', 'stock'] as const
+export const FINISHES = ['as-it-is', 'whip', 'beat'] as const
 
 export const MethodChoices = z.looseObject({
   pouring: z.enum(POURINGS).optional(),

@@ -9,9 +9,11 @@ const kindIn = (...kinds: MaterialKind[]) => {
 /** Swells or thickens and lumps where it meets water unprepared. */
 export const isGum = kindIn('gum', 'polymer')
 /** Stays a powder in whatever it is stirred into. */
-const STAYS = kindIn('clay', 'powder', 'colourant', 'abrasive', 'film-former')
+const STAYS = kindIn('clay', 'powder', 'abrasive')
 export const staysPowder = (m: Material | null) =>
-  STAYS(m) || (m?.kind === 'uv-filter' && m.solubility[0] === 'dispersible')
+  STAYS(m) || (m?.form === 'powder' && (m.kind === 'colourant' || m.kind === 'uv-filter') && m.solubility[0] === 'dispersible') // prettier-ignore
+/** Colours by dissolving, so strongly that it goes in as a weighed solution. */
+export const isDye = (m: Material | null) => m?.kind === 'colourant' && m.solubility[0] === 'water'
 export const isLiquid = (m: Material | null) => m !== null && m.form !== 'powder'
 /** A powder that is to disappear in a liquid. */
 export const dissolves = (m: Material | null) =>

@@ -25,6 +25,7 @@ interface Vessel {
 export class Maker {
   readonly steps: Step[] = []
   private readonly vessels = new Map<string, Vessel>()
+  private readonly used = new Set<string>()
 
   constructor(private readonly start: readonly string[] = []) {}
 
@@ -65,6 +66,13 @@ export class Maker {
     v.lines.push(...brings)
     for (const name of full) this.vessels.delete(name)
     return told.key
+  }
+  /** A vessel that was not used yet, beside the one of a letter. */
+  free(letter: string): string {
+    let n = 1
+    while (this.used.has(`${letter}${n}`)) n++
+    this.used.add(`${letter}${n}`)
+    return `${letter}${n}`
   }
   holds(name: string): readonly LineRef[] {
     return this.vessels.get(name)?.lines ?? []

@@ -1,8 +1,7 @@
-import type { Assessment, AssessedLine } from '../assess/types.ts'
+import type { AssessedLine } from '../assess/types.ts'
 import { hasTrait } from '../materials/schema.ts'
 import { formatCelsius, formatGrams, listWords, sayNumber } from '../text/format.ts'
 import { LYE_ORDER } from '../text/lye.ts'
-import type { Schools } from './choices.ts'
 import { heatingMinutes } from './cooling.ts'
 import {
   dissolves,
@@ -13,114 +12,26 @@ import {
   isWetting,
   lives,
   meltsAt,
-  preserves,
   staysPowder,
   swellsLong,
   wantsGlycol,
 } from './facts.ts'
-import { labelsOf, refsOf, weighMinutes, type Maker, type WaterStore } from './maker.ts'
+import { labelsOf, refsOf, weighMinutes } from './maker.ts'
+import { isThick, SMALL, type Making } from './making.ts'
+import { CHECK_PERCENT, weighingErrorPercent } from '../weighing/error.ts'
+import { preDilution } from '../weighing/dilution.ts'
 import type { Part } from './route.ts'
 import type { StepLine } from './steps.ts'
-
-/** What the writers of steps share. */
-export interface Making {
-  a: Assessment
-  m: Maker
-  choices: Schools
-  water: WaterStore
-  /** Lines that stand in a vessel of their own: made ahead, or added apart from their phase. */
-  apart: Set<AssessedLine>
-  /** Vessels that were filled ahead and join at the end. */
-  stocks: Set<string>
-}
 
 /** Minutes that a wetted gum rests, by school. */
 const REST = { rest: 25, 'at-once': 0, overnight: 720 } as const
 const restSays = (rest: number) =>
-  rest > 0 ? ` Let it rest ${rest >= 60 ? 'overnight' : `${rest} minutes`}.` : ''
+  rest > 0 ? ` Let it rest ${rest > 60 ? 'overnight' : `${rest} minutes`}.` : ''
 const overnight = (rest: number) => (rest >= 240 ? 'The gum rests overnight.' : null)
-/** Parts of water that one part of a polymer swells in (common practice: a stock of 1 to 2 %). */
-const SWELL_PARTS = 60
 /** With less than this share of the liquid that a gum wants it cannot be rubbed smooth. */
 const LEAST_WETTING = 0.5
 /** Parts of the batch's water that take up one part of a powder of the cool-down. */
 const TAKE_UP = 4
-const SMALL = 'small beaker'
-
-/** Mixtures of one's own are made first; concentrates and what swells overnight take their part of the water now. */
-export function ahead(making: Making, parts: readonly Part[], wash: string) {
-  const { a, m, choices, water, apart, stocks } = making
-  const d = a.amounts.resolutionGrams
-  const seen = new Set<string>()
-  for (const line of a.lines) {
-    const own = line.material?.own && (line.material.parts ?? line.source.custom?.parts?.map((p) => ({ inci: p.material, percent: p.percent }))) // prettier-ignore
-    if (!own || own.length === 0 || seen.has(line.id) || line.percent <= 0) continue
-    seen.add(line.id)
-    m.loose({
-      key: `ahead-${line.id}`,
-      kind: 'dissolve',
-      title: `Make ${line.label}`,
-      detail: `${formatGrams(line.grams, d)} of it is needed; ${listWords(own.slice(0, 6).map((p) => `${sayNumber(p.percent)} % ${p.inci}`))}. It is weighed into its phase like any material.`,
-      look: 'even, or clear where it should be',
-      hands: 10,
-      wait: 20,
-      after: [wash],
-      ahead: 'A stock may stand overnight and is ready when the batch is.',
-      equipment: [SMALL],
-    })
-  }
-  for (const p of parts)
-    for (const line of p.lines) {
-      const times = line.material?.reconstitutesTo
-      if (times === undefined || line.grams <= 0) continue
-      const share = water.take((times - 1) * line.grams)
-      if (!share) continue
-      apart.add(line)
-      const vessel = `${p.letter}9`
-      stocks.add(vessel)
-      m.with(vessel, {
-        key: `ahead-${line.id}`,
-        kind: 'dissolve',
-        title: `Make up ${line.label}`,
-        detail: `Weigh ${formatGrams(line.grams, d)} and ${formatGrams(share.grams!, d)} of the water of the formula into a small beaker and stir.`,
-        look: 'even, without grains',
-        hands: 4,
-        wait: 10,
-        letter: p.letter,
-        weighs: [...refsOf([line]), share],
-        equipment: [SMALL],
-      })
-    }
-  if (choices.swelling === 'overnight') swellAhead(making, parts)
-}
-
-/** Slowly in the cold overnight, with the preservative in the water already: water alone must not stand that long. */
-function swellAhead({ a, m, water, apart, stocks }: Making, parts: readonly Part[]) {
-  const swelling = parts.flatMap((p) => p.lines.filter((l) => l.material?.kind === 'hyaluronate' && swellsLong(l.material) && l.grams > 0).map((l) => ({ l, p }))) // prettier-ignore
-  const first = swelling[0]
-  if (!first) return
-  const share = water.take(SWELL_PARTS * swelling.reduce((sum, { l }) => sum + l.grams, 0))
-  if (!share) return
-  const kept = a.lines.filter((l) => preserves(l) && l.grams > 0 && !isOily(l.material) && !apart.has(l))
-  const lines = [...swelling.map(({ l }) => l), ...kept]
-  lines.forEach((l) => apart.add(l))
-  const hours = Math.max(...swelling.map(({ l }) => l.material!.hydrationHours!.max))
-  const vessel = `${first.p.letter}8`
-  stocks.add(vessel)
-  m.with(vessel, {
-    key: `ahead-${first.l.id}`,
-    kind: 'wet',
-    title: `Let ${listWords(swelling.map(({ l }) => l.label))} swell overnight`,
-    detail: `Weigh ${listWords([`${formatGrams(share.grams!, a.amounts.resolutionGrams)} of the water`, ...labelsOf(kept)])} into a beaker with a lid, sprinkle it on and leave it in the cold.${kept.length > 0 ? ' The preservative keeps it meanwhile.' : ' Nothing preserves it: keep it in the fridge, no longer than a night.'}`,
-    look: 'no lumps left; those at first are harmless and go by themselves',
-    hands: 6,
-    wait: Math.round(Math.max(8, hours) * 60),
-    letter: first.p.letter,
-    weighs: [share, ...refsOf(lines)],
-    ahead: 'It swells overnight.',
-    equipment: ['beaker with a lid'],
-  })
-}
 
 /** The liquid of the phase that its gums are rubbed into: enough to wet them, and no water. */
 function wettingOf(lines: readonly AssessedLine[], gums: readonly AssessedLine[]): AssessedLine | null {
@@ -132,10 +43,33 @@ function wettingOf(lines: readonly AssessedLine[], gums: readonly AssessedLine[]
   )
 }
 
+/** A phase that is parted between two vessels has two weighings; the second, which waits for the pH, says so. */
+const keyOf = (p: Part, kept: Kept | undefined) =>
+  kept ? `${p.id}-${p.letter}${kept.waits ? '2' : ''}` : p.id
+/** Some lines of a part, in a vessel of their own. */
+export interface Kept {
+  lines: readonly AssessedLine[]
+  waits: boolean
+}
+
+/** What a scale cannot weigh is weighed as a dilution; in words, or nothing. */
+export function tooSmall({ a }: Making, lines: readonly AssessedLine[]): string {
+  const d = a.amounts.resolutionGrams
+  return lines
+    .flatMap((l) => {
+      if (l.fill || l.grams <= 0 || weighingErrorPercent(l.grams, d) <= CHECK_PERCENT) return []
+      const dilution = preDilution(a, a.lines.indexOf(l), l.grams)
+      if (!dilution) return []
+      const carrier = a.lines[dilution.carrier]!.label
+      return [`${formatGrams(l.grams, d)} ${l.label} is too little for this scale: stir ${formatGrams(dilution.soluteGrams, d)} into ${formatGrams(dilution.carrierGrams, d)} ${carrier} and take ${formatGrams(dilution.useGrams, d)} of that, counting its ${carrier} with the rest.`] // prettier-ignore
+    })
+    .join(' ')
+}
+
 /** Weighs a part into its vessel, wets what lumps, and dissolves what is to be clear; leaves it ready to be heated. */
-export function prepare(making: Making, p: Part, name = p.letter, kept?: readonly AssessedLine[]) {
+export function prepare(making: Making, p: Part, name = p.letter, kept?: Kept) {
   const { m, choices, apart } = making
-  const lines = (kept ?? p.lines).filter((l) => !apart.has(l))
+  const lines = (kept?.lines ?? p.lines).filter((l) => !apart.has(l))
   if (lines.length === 0) return
   const gum = p.oily ? [] : lines.filter((l) => isGum(l.material) && l.material!.slurry !== undefined)
   const swells = p.oily ? [] : lines.filter((l) => swellsLong(l.material) && !gum.includes(l))
@@ -149,12 +83,13 @@ export function prepare(making: Making, p: Part, name = p.letter, kept?: readonl
   const swelling = slurry ? [] : swells
   const first = slurry ? lines : others.filter((l) => l !== wetting)
   const extra = takeUp(making, p, first)
+  const tiny = tooSmall(making, first)
   if (first.length > 0)
     m.with(name, {
-      key: `weigh-${kept ? `${p.id}-${name}` : p.id}`,
+      key: `weigh-${keyOf(p, kept)}`,
       kind: 'weigh',
       title: `Weigh ${name}, ${p.name || 'unnamed'}`,
-      detail: `${listWords(labelsOf(first))}${extra ? `, and ${formatGrams(extra.grams!, making.a.amounts.resolutionGrams)} of the water to take it up` : ''}`,
+      detail: `${listWords(labelsOf(first))}${extra ? `, and ${formatGrams(extra.grams!, making.a.amounts.resolutionGrams)} of the water to take it up` : ''}${tiny && `. ${tiny}`}`,
       hands: weighMinutes(first),
       letter: p.letter,
       weighs: [...(extra ? [extra] : []), ...refsOf(first)],
@@ -203,7 +138,7 @@ export function prepare(making: Making, p: Part, name = p.letter, kept?: readonl
 function wetGums({ m }: Making, p: Part, name: string, gums: AssessedLine[], wetting: AssessedLine | null, rest: number) {
   const what = listWords(labelsOf(gums))
   if (wetting) {
-    const small = `${name}1`
+    const small = m.free(name)
     m.with(small, {
       key: `gum-${p.id}`,
       kind: 'wet',
@@ -230,25 +165,25 @@ function wetGums({ m }: Making, p: Part, name: string, gums: AssessedLine[], wet
     return
   }
   const slurry = gums[0]!.material!.slurry
+  const stands = Math.min(rest, 60)
   m.with(name, {
     key: `gum-${p.id}`,
     kind: 'wet',
     title: `Sprinkle ${what} on ${name} under shear`,
-    detail: `The formula has too little to wet it with${slurry ? ` (about ${sayNumber(slurry.parts)} parts of ${slurry.in})` : ''}, so it is sprinkled slowly into the vortex.${restSays(rest)}`,
+    detail: `The formula has too little to wet it with${slurry ? ` (about ${sayNumber(slurry.parts)} parts of ${slurry.in})` : ''}, so it is sprinkled slowly into the vortex.${restSays(stands)}`,
     look: 'no lumps; what clumps is lost',
     hands: 6 + weighMinutes(gums),
-    wait: rest,
+    wait: stands,
     letter: p.letter,
     weighs: refsOf(gums),
-    ahead: overnight(rest),
     equipment: ['watch glass', 'stick blender'],
   })
 } // prettier-ignore
 
 /** Powders of a part that comes late are taken up in a little of the water first, where their part has no liquid for it. */
-function takeUp({ water }: Making, p: Part, lines: readonly AssessedLine[]): StepLine | null {
+function takeUp({ a, water }: Making, p: Part, lines: readonly AssessedLine[]): StepLine | null {
   if (p.route.to !== 'batch' || p.oily) return null
-  const takes = (l: AssessedLine) => (staysPowder(l.material) ? 1.5 : dissolves(l.material) && lives(l.material, 'water') && !wantsGlycol(l.material) ? TAKE_UP : 0)
+  const takes = (l: AssessedLine) => (staysPowder(l.material) ? (isThick(a) ? 0 : 1.5) : dissolves(l.material) && lives(l.material, 'water') && !wantsGlycol(l.material) ? TAKE_UP : 0)
   const wanted = lines.reduce((sum, l) => sum + takes(l) * l.grams, 0)
   const liquid = lines.reduce((sum, l) => sum + (isLiquid(l.material) && (isWater(l.material) || isWetting(l.material) || lives(l.material, 'water')) ? l.grams : 0), 0)
   return wanted > 0 && liquid < 0.4 * wanted ? water.take(wanted) : null
@@ -266,47 +201,68 @@ export function undissolved({ a, m }: Making, name: string): AssessedLine[] {
   // of a material that nobody knows it is not said that it is dry
   const wet = lines.some((l) => l.material === null || (isLiquid(l.material) && !isOily(l.material)))
   const oil = lines.some((l) => l.material !== null && isLiquid(l.material) && isOily(l.material))
-  return lines.filter(
-    ({ material }) =>
-      dissolves(material) &&
-      meltsAt(material) === null &&
-      !(wet && !isOily(material)) &&
-      !(oil && lives(material, 'oil')),
+  return lines.filter(({ material }) =>
+    staysPowder(material)
+      ? !wet && !oil
+      : dissolves(material) &&
+        meltsAt(material) === null &&
+        !(wet && !isOily(material)) &&
+        !(oil && lives(material, 'oil')),
   )
 }
+
+/** How long powders are stirred: until they are gone, or spread. */
+const untilGone = (dry: readonly AssessedLine[]) =>
+  dry.every((l) => dissolves(l.material))
+    ? { until: `${dry.length > 1 ? 'all of it' : 'it'} is dissolved`, look: 'no grains left' }
+    : { until: 'no lump is left', look: 'no lumps between the fingers' }
 
 /** How what holds such powders is poured. */
 export function sprinkles(dry: readonly AssessedLine[], whole: readonly AssessedLine[]) {
   if (dry.length === 0) return null
   const rest = dry.length < whole.length ? ' Then the rest, stirred together.' : ''
+  const { until, look } = untilGone(dry)
   return {
-    detail: `Sprinkle ${listWords(labelsOf(dry))} in bit by bit, stirring until ${dry.length > 1 ? 'all of it' : 'it'} is dissolved.${rest}`,
-    look: 'no grains left',
+    detail: `Sprinkle ${listWords(labelsOf(dry))} in bit by bit, stirring until ${until}.${rest}`,
+    look,
   }
+}
+
+/** Parts of the batch that take one part of a powder up (common practice). */
+const SPOON = 5
+/** Powders that nothing in their vessel takes up are stirred smooth with some of the thick batch, which goes back. */
+export function spoonUp({ a, m }: Making, p: Part, dry: readonly AssessedLine[]) {
+  const grams = SPOON * dry.reduce((sum, l) => sum + l.grams, 0)
+  const about = Math.max(1, Math.round(Math.min(grams, a.amounts.batchGrams / 4)))
+  const { until, look } = untilGone(dry)
+  m.with(p.letter, {
+    key: `spoon-${p.id}`,
+    kind: 'wet',
+    title: `Take ${listWords(labelsOf(dry))} up with a few spoons of the batch`,
+    detail: `About ${about} g of it into ${p.letter}; stir until ${until}. Dropped into the whole batch it would lump.`,
+    look,
+    hands: 4,
+    letter: p.letter,
+    equipment: ['spatula'],
+  })
 }
 
 const WARM = 55
 /** Dissolves "until clear" what the vessel holds of powders, warm where only warmth does it. */
-export function dissolveIn(
-  making: Making,
-  p: Part,
-  name = p.letter,
-  kept?: readonly AssessedLine[],
-  mayWarm = true,
-) {
+export function dissolveIn(making: Making, p: Part, name = p.letter, kept?: Kept, mayWarm = true) {
   const { m, apart } = making
-  const lines = (kept ?? p.lines).filter((l) => !apart.has(l))
+  const lines = (kept?.lines ?? p.lines).filter((l) => !apart.has(l))
   const dry = undissolved(making, name)
   const powders = toDissolve(p, lines).filter((l) => !dry.includes(l))
   const lye = powders.some((l) => l.material && hasTrait(l.material, 'lye'))
-  const stays = lines.filter((l) => staysPowder(l.material) && !p.oily)
+  const stays = lines.filter((l) => staysPowder(l.material) && !p.oily && !dry.includes(l))
   const already = m.celsius(name)
   if (powders.length > 0) {
     const warm =
       mayWarm && already === null && powders.some((l) => wantsGlycol(l.material)) && p.role !== 'water'
     const celsius = warm ? (p.heatToC ?? WARM) : already
     m.with(name, {
-      key: `dissolve-${kept ? `${p.id}-${name}` : p.id}`,
+      key: `dissolve-${keyOf(p, kept)}`,
       kind: 'dissolve',
       title: `Dissolve ${listWords(labelsOf(powders))} in ${name}`,
       detail: warm
@@ -325,7 +281,7 @@ export function dissolveIn(
   }
   if (stays.length > 0)
     m.with(name, {
-      key: `spread-${kept ? `${p.id}-${name}` : p.id}`,
+      key: `spread-${keyOf(p, kept)}`,
       kind: 'wet',
       title: `Rub ${listWords(labelsOf(stays))} smooth in ${name}`,
       detail: 'It stays a powder: every lump that is left now is left for good.',
@@ -356,7 +312,7 @@ export function heat({ m, a, choices }: Making, p: Part) {
             : 'Weigh it before and after; what is missing is put back as hot water.'
         : choices.heating === 'hold'
           ? p.lines.some((l) => meltsAt(l.material) !== null)
-            ? 'Hold it, so that waxes melt whole.'
+            ? 'Hold it, so that it melts whole.'
             : ''
           : ''
     }`.trim(),

@@ -17,7 +17,7 @@ export const DEFAULT_CHOICES: Schools = {
 }
 
 /** A preservative that moves the pH by more than this is in before it is set. */
-const MOVES = 0.3
+export const MOVES = 0.3
 const late = (l: Assessment['lines'][number]) =>
   preserves(l) && (l.phaseSource.role === 'cool-down' || l.phaseSource.role === 'other' || l.phaseSource.role === 'premix') // prettier-ignore
 
@@ -53,6 +53,7 @@ export function openChoices(a: Assessment): (keyof Schools)[] {
   const preserved = parts.some((p) => p.route.to === 'batch' && p.lines.some(preserves))
   const two = joined.some((p) => p.oily) && joined.some((p) => !p.oily)
   const firm = a.formula.product.kind === 'butter' && !watery
+  const jelly = a.emulsion?.type === 'oil-in-water' && joined.some(hot)
   return [
     ...(two && a.emulsion?.type === 'oil-in-water' ? (['pouring'] as const) : []),
     ...(joined.some(hot) ? (['heating'] as const) : []),
@@ -61,6 +62,6 @@ export function openChoices(a: Assessment): (keyof Schools)[] {
     ...(gums ? (['gum'] as const) : []),
     ...(swelling ? (['swelling'] as const) : []),
     ...(preserved && watery ? (['ending'] as const) : []),
-    ...(firm ? (['body'] as const) : []),
+    ...(firm || jelly ? (['body'] as const) : []),
   ]
 }

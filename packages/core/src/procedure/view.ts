@@ -22,6 +22,10 @@ export function gramsIn(a: Assessment, steps: readonly Pick<Step, 'weighs'>[], s
 export const stepOfLine = (steps: readonly MethodStep[], ref: LineRef): MethodStep | null =>
   steps.find((s) => s.weighs.some((w) => w.grams === undefined && isLine(w, ref))) ?? null
 
+/** The lines that a step is about: those it weighs, else those it brings, else what is in its vessel. */
+export const linesOfStep = (step: Pick<Step, 'weighs' | 'brings' | 'holds'>): LineRef[] =>
+  [step.weighs, step.brings, step.holds].find((refs) => refs.length > 0)?.map(({ phase, line }) => ({ phase, line })) ?? [] // prettier-ignore
+
 /** What `omblet method` prints: the procedure as plain data, the very one that every screen and print shows. */
 export function procedureReport(a: Assessment) {
   const { steps } = methodOf(a, a.formula.method)

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { useToast } from 'primevue/usetoast'
-import { computed, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
-import type { LineRef } from '@omblet/core'
+import { computed, nextTick, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { linesOfStep, methodOf, type LineRef } from '@omblet/core'
 import { notify } from '../../components/notify'
 import NotHere from '../../components/NotHere.vue'
 import { useEditor } from '../../stores/editor'
@@ -24,10 +25,31 @@ const finder = ref<InstanceType<typeof Finder>>()
 const keysOpen = ref(false)
 const highlighted = ref<readonly LineRef[]>([])
 
+/** The step of the method whose lines were asked for. */
+const route = useRoute()
+const shownStep = computed(() => {
+  const key = route.query['step']
+  if (typeof key !== 'string' || !editor.assessment || editor.id !== props.id) return null
+  const { steps } = methodOf(editor.assessment, editor.formula!.method)
+  const at = steps.findIndex((s) => s.key === key)
+  return at < 0 ? null : { number: at + 1, ...steps[at]! }
+})
+const showStep = async () => {
+  const lines = shownStep.value ? linesOfStep(shownStep.value) : []
+  highlighted.value = lines
+  await nextTick()
+  if (lines[0]) sheet.value?.focusLine(lines[0])
+}
+watch(
+  () => route.query['step'],
+  () => void showStep(),
+)
+
 watch(
   () => props.id,
   async (id) => {
     await editor.open(id)
+    await showStep()
     document.title = editor.formula ? `${editor.formula.name} – Omblet` : 'Omblet'
   },
   { immediate: true },
@@ -95,6 +117,12 @@ onBeforeUnmount(() => {
   <div v-else-if="editor.formula && editor.id === id" class="page">
     <FormulaHeader leaf="sheet" @keys="keysOpen = true" />
     <SaveNotices />
+    <p v-if="shownStep" class="shown-step small" role="status">
+      <span>Lines of step {{ shownStep.number }}: {{ shownStep.title }}</span>
+      <RouterLink :to="{ path: `/formulas/${id}/method`, query: { step: shownStep.key } }">
+        Back to the method
+      </RouterLink>
+    </p>
     <div class="columns">
       <div class="jar-column"><Jar :layers="layers" /></div>
       <Sheet ref="sheet" />
@@ -112,6 +140,14 @@ onBeforeUnmount(() => {
 </template>
 
 <style scoped>
+.shown-step {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.25rem 1rem;
+  padding: 0.5rem 1rem;
+  border-bottom: 1px solid var(--line);
+  background: var(--wash);
+}
 .page {
   display: flex;
   flex-direction: column;

@@ -1,20 +1,20 @@
 <script setup lang="ts">
 import {
-  ADJUSTERS,
-  aimPh,
-  adjusterKey,
+  ADJUSTER_GROUPS,
   adjusterName,
-  adjusterOf,
+  aimPh,
   assess,
   atResolution,
-  capitalise,
   decimalsOf,
+  DOSE_WAIT,
+  DOSE_WAIT_MINUTES,
+  doseFault,
+  doseWords,
   formatNumber,
   formatRange,
+  handling,
+  landsWords,
   phFormula,
-  phModelOf,
-  phNow,
-  planDose,
   readingFault,
   sayNumber,
   type Reading,
@@ -22,7 +22,7 @@ import {
 import Button from 'primevue/button'
 import Select from 'primevue/select'
 import SelectButton from 'primevue/selectbutton'
-import { computed, inject, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, inject, onBeforeUnmount, onMounted, ref } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
 import FormField from '../../../components/FormField.vue'
 import Notice from '../../../components/Notice.vue'
@@ -30,6 +30,7 @@ import NumberField from '../../../components/NumberField.vue'
 import { useBatch } from '../../../stores/batch'
 import { useBench } from '../../../stores/bench'
 import { useMaterials } from '../../../stores/materials'
+import { useDosing } from '../../ph/dosing'
 import { allowAlarm } from './alarm'
 import Entries from './Entries.vue'
 import { PEDAL, useRun, useShown, useTare } from './run'
@@ -47,9 +48,12 @@ onMounted(() => void bench.load())
 const s = computed(() => run.state.value)
 const formula = computed(() => phFormula(s.value))
 const a = computed(() => (formula.value ? assess(formula.value, materials.catalogue) : null))
-const model = computed(() => (a.value ? phModelOf(a.value, bench.doubt) : null))
+const { stand, dosing, strengthText, choose } = useDosing(
+  () => a.value,
+  () => s.value.plan.a,
+)
 const aim = computed(() => aimPh(s.value.plan.a))
-const now = computed(() => (a.value && model.value ? phNow(a.value, model.value) : null))
+const now = computed(() => stand.value?.now ?? null)
 const current = computed(() => s.value.readings.filter((r) => r.n > s.value.changedAt).at(-1) ?? null)
 /** Where it stands: by the model where one can be made, else as it was read. */
 const stands = computed(() =>
@@ -92,58 +96,21 @@ function read() {
 }
 
 // Dose
-const planned = computed(() =>
-  s.value.plan.a.lines.flatMap((l) => {
-    const key = l.phaseSource.role === 'adjust' ? adjusterKey(l.source.material) : null
-    return key ? [{ key, strength: l.source.strengthPercent ?? 100 }] : []
-  }),
-)
-const options = computed(() => [
-  ...(['up', 'down'] as const).map((way) => ({
-    label: way === 'up' ? 'Raises pH' : 'Lowers pH',
-    items: ADJUSTERS.filter((x) => x.direction === way).map((x) => ({
-      value: x.key,
-      label: capitalise(x.name),
-    })),
-  })),
-])
-const adjuster = ref('sodium-hydroxide')
-const strength = ref<number | null>(10)
-/** The one that the formula plans where it goes the right way, else the usual. */
-watch(
-  () => (now.value && aim.value ? (now.value.value < aim.value.min ? 'up' : 'down') : null),
-  (way) => {
-    if (!way || s.value.doses.length > 0) {
-      const last = s.value.doses.at(-1)
-      if (last) [adjuster.value, strength.value] = [last.material, last.strengthPercent]
-      return
-    }
-    const own = planned.value.find((p) => adjusterOf(p.key)?.direction === way)
-    const usual = way === 'up' ? 'sodium-hydroxide' : 'citric-acid'
-    adjuster.value = own?.key ?? usual
-    strength.value = own?.strength ?? adjusterOf(usual)!.usualPercent
-  },
-  { immediate: true },
-)
-function choose(key: string) {
-  adjuster.value = key
-  strength.value = planned.value.find((p) => p.key === key)?.strength ?? adjusterOf(key)?.usualPercent ?? 10
-}
-const take = (other: { adjuster: string; strengthPercent: number }) => {
-  adjuster.value = other.adjuster
-  strength.value = other.strengthPercent
-}
-const plan = computed(() =>
-  a.value && model.value && aim.value && strength.value
-    ? planDose(a.value, model.value, {
-        target: aim.value,
-        adjuster: adjuster.value,
-        strengthPercent: strength.value,
-        ...(bench.tools.dropGrams ? { dropGrams: bench.tools.dropGrams } : {}),
-      })
+/** Of the solution, as typed; also what cannot be stays in the field. */
+const strength = computed({
+  get: () =>
+    strengthText.value === null ? (dosing.value?.usualPercent ?? null) : Number(strengthText.value) || null,
+  set: (percent) => (strengthText.value = percent === null ? '' : String(percent)),
+})
+const strengthFault = computed(() =>
+  dosing.value && 'error' in dosing.value.strength && strength.value !== null
+    ? dosing.value.strength.error
     : null,
 )
-const dose = computed(() => (plan.value && 'plan' in plan.value ? plan.value.plan : null))
+const plan = computed(() => dosing.value?.planned ?? null)
+const dose = computed(() => dosing.value?.plan ?? null)
+const words = computed(() => (dose.value ? doseWords(dose.value, say) : null))
+const care = computed(() => (dosing.value && !inAim.value ? handling(dosing.value.adjuster) : null))
 const fault = computed(() => (plan.value && 'fault' in plan.value ? plan.value : null))
 const say = (g: number) => formatNumber(g, decimalsOf(run.resolution.value))
 const tared = computed(() => {
@@ -165,18 +132,14 @@ const grams = computed(
 )
 const doseError = ref<string | null>(null)
 function add() {
+  const held = dosing.value
   doseError.value =
-    !grams.value || grams.value <= 0
-      ? 'Type how many grams or drops went in.'
-      : !strength.value
-        ? 'Type how strong the solution is, in percent.'
-        : grams.value > (a.value?.amounts.batchGrams ?? 0)
-          ? 'That is more than the batch itself. Type grams of the solution.'
-          : null
-  if (doseError.value || !grams.value || !strength.value) return
+    doseFault(grams.value, a.value?.amounts.batchGrams ?? 0) ??
+    (held && 'error' in held.strength ? held.strength.error : null)
+  if (doseError.value || !grams.value || !strength.value || !held) return
   const done = batch.enter({
     type: 'dose',
-    material: adjuster.value,
+    material: held.adjuster,
     strengthPercent: strength.value,
     grams: Number(grams.value.toFixed(6)),
     ...(typedGrams.value === null && drops.value ? { drops: Math.round(drops.value) } : {}),
@@ -185,7 +148,7 @@ function add() {
   typedGrams.value = null
   drops.value = null
   allowAlarm()
-  batch.enter({ type: 'timer', id: 'ph wait', title: 'Stirred and waited: read the pH', minutes: 1 })
+  batch.enter({ type: 'timer', id: 'ph wait', title: 'Stirred and waited: read the pH', minutes: DOSE_WAIT_MINUTES }) // prettier-ignore
 }
 const sample = ref<number | null>(null)
 const takeSample = () => {
@@ -212,7 +175,6 @@ onMounted(() => (pedal.press = press))
 onBeforeUnmount(() => {
   if (pedal.press === press) pedal.press = null
 })
-const chance = (p: number) => (p < 0.01 ? 'under 1 %' : `about ${sayNumber(p * 100, 0)} %`)
 </script>
 
 <template>
@@ -290,9 +252,9 @@ const chance = (p: number) => (p < 0.01 ? 'under 1 %' : `about ${sayNumber(p * 1
       <div class="entry">
         <FormField id="adjuster" label="With">
           <Select
-            :model-value="adjuster"
+            :model-value="dosing?.adjuster"
             label-id="adjuster"
-            :options="options"
+            :options="ADJUSTER_GROUPS"
             option-label="label"
             option-value="value"
             option-group-label="label"
@@ -308,6 +270,7 @@ const chance = (p: number) => (p < 0.01 ? 'under 1 %' : `about ${sayNumber(p * 1
           unit="%"
           :min="0.01"
           :max="100"
+          :error="strengthFault"
           what="the strength"
         />
       </div>
@@ -319,21 +282,17 @@ const chance = (p: number) => (p < 0.01 ? 'under 1 %' : `about ${sayNumber(p * 1
             :label="`Take ${adjusterName(fault.instead.adjuster).toLowerCase()}, ${sayNumber(fault.instead.strengthPercent)} %`"
             severity="secondary"
             outlined
-            @click="take(fault.instead)"
+            @click="choose(fault.instead.adjuster, fault.instead.strengthPercent)"
           />
         </template>
       </Notice>
-      <p v-if="a && !model" class="muted">
+      <p v-if="a && !stand?.model" class="muted">
         The pH of this batch cannot be reckoned: add a little, stir, wait and read.
       </p>
       <div v-if="dose" class="dose">
         <p class="figure mono" data-testid="dose">{{ say(dose.first.grams) }}<span class="unit"> g</span></p>
-        <p>
-          first, {{ dose.how === 'weigh' ? 'weighed' : `about ${dose.drops.first} drops` }}: it lands near pH
-          {{ sayNumber(dose.first.lands.ph, 1) }} ({{ sayNumber(dose.first.lands.low, 1) }} to
-          {{ sayNumber(dose.first.lands.high, 1) }}). All of it is likely {{ say(dose.lowGrams) }} to
-          {{ say(dose.highGrams) }} g. Chance to go too far with this dose:
-          {{ chance(dose.first.overshoot) }}.
+        <p v-if="words">
+          first, {{ words.how }}. {{ landsWords(dose.first.lands) }} {{ words.whole }} {{ words.chance }}
         </p>
       </div>
       <p v-if="current === null" class="muted">
@@ -366,9 +325,10 @@ const chance = (p: number) => (p < 0.01 ? 'under 1 %' : `about ${sayNumber(p * 1
           @click="tare"
         />
       </form>
-      <p class="muted small">
-        Stir a minute after each dose, wait, read again. A timer of a minute starts by itself.
-      </p>
+      <p class="muted small">{{ DOSE_WAIT }} A timer starts by itself.</p>
+      <Notice v-if="care" kind="note">
+        <strong>{{ care.strong }}</strong> {{ care.then }}
+      </Notice>
     </section>
 
     <p v-if="charged" class="charged" data-testid="charged">

@@ -1,98 +1,31 @@
 <script setup lang="ts">
-import type { MethodChoices, Schools } from '@omblet/core'
+import { questionsOf, type Assessment, type MethodChoices, type School, type Schools } from '@omblet/core'
 import { computed } from 'vue'
 import ChoiceField from '../../../components/ChoiceField.vue'
 
 /** The questions with two schools; both are right, and each has its price. */
-const props = defineProps<{ choices: MethodChoices; schools: Schools; open: readonly string[] }>()
+const props = defineProps<{ a: Assessment; choices: MethodChoices; schools: Schools }>()
 const emit = defineEmits<{ choose: [MethodChoices] }>()
 
-const QUESTIONS = [
-  {
-    key: 'pouring',
-    label: 'Pouring',
-    options: [
-      { value: 'oil-into-water', label: 'Oil into water' },
-      { value: 'water-into-oil', label: 'Water into oil' },
-    ],
-  },
-  {
-    key: 'heating',
-    label: 'Heating',
-    options: [
-      { value: 'hold', label: 'Hold it hot' },
-      { value: 'melt', label: 'Until melted' },
-    ],
-  },
-  {
-    key: 'evaporation',
-    label: 'Water that leaves',
-    options: [
-      { value: 'cover', label: 'Cover it' },
-      { value: 'weigh', label: 'Weigh, make up' },
-    ],
-  },
-  {
-    key: 'cooling',
-    label: 'Cooling',
-    options: [
-      { value: 'air', label: 'In air' },
-      { value: 'bath', label: 'In cold water' },
-      { value: 'cold-share', label: 'Cold share of water' },
-    ],
-  },
-  {
-    key: 'gum',
-    label: 'Gums',
-    options: [
-      { value: 'rest', label: 'Wet, rest 25 min' },
-      { value: 'at-once', label: 'Use at once' },
-      { value: 'overnight', label: 'Leave overnight' },
-    ],
-  },
-  {
-    key: 'swelling',
-    label: 'What swells for hours',
-    options: [
-      { value: 'shear', label: 'High shear, wait at the end' },
-      { value: 'overnight', label: 'Overnight, preserved' },
-    ],
-  },
-  {
-    key: 'body',
-    label: 'Body',
-    options: [
-      { value: 'as-it-is', label: 'Pour it' },
-      { value: 'whip', label: 'Chill and whip' },
-    ],
-  },
-  {
-    key: 'ending',
-    label: 'At the end',
-    options: [
-      { value: 'adjust-first', label: 'Adjust, preserve' },
-      { value: 'preserve-first', label: 'Preserve, adjust' },
-    ],
-  },
-] as const
-const asked = computed(() => QUESTIONS.filter((q) => props.open.includes(q.key)))
-const chosen = (key: (typeof QUESTIONS)[number]['key']) => props.schools[key]
+const asked = computed(() => questionsOf(props.a))
+const why = (q: School) => q.options.find((o) => o.value === props.schools[q.key])?.why
 </script>
 
 <template>
   <section v-if="asked.length" class="card choices" aria-labelledby="choices-title">
     <h3 id="choices-title">Your way</h3>
     <div class="grid">
-      <ChoiceField
-        v-for="q in asked"
-        :id="`choice-${q.key}`"
-        :key="q.key"
-        :label="q.label"
-        :model-value="chosen(q.key)"
-        :options="q.options"
-        small
-        @update:model-value="emit('choose', { ...choices, [q.key]: $event })"
-      />
+      <div v-for="q in asked" :key="q.key">
+        <ChoiceField
+          :id="`choice-${q.key}`"
+          :label="q.label"
+          :model-value="schools[q.key] as string"
+          :options="q.options"
+          small
+          @update:model-value="emit('choose', { ...choices, [q.key]: $event })"
+        />
+        <p class="small muted why">{{ why(q) }}</p>
+      </div>
     </div>
   </section>
 </template>
@@ -109,6 +42,9 @@ h3 {
 .grid {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(10.5rem, 1fr));
-  gap: 0.625rem;
+  gap: 0.75rem 0.875rem;
+}
+.why {
+  padding-top: 0.25rem;
 }
 </style>

@@ -1,12 +1,5 @@
 <script setup lang="ts">
-import {
-  methodOf,
-  openChoices,
-  schoolsOf,
-  type MethodChoices,
-  type MethodEdits,
-  type MethodStep,
-} from '@omblet/core'
+import { methodOf, schoolsOf, type MethodChoices, type MethodEdits, type MethodStep } from '@omblet/core'
 import Button from 'primevue/button'
 import { useToast } from 'primevue/usetoast'
 import { computed, nextTick, onMounted, ref } from 'vue'
@@ -120,9 +113,9 @@ function startOver() {
     <h2 class="hidden-text">Method</h2>
     <div class="left">
       <ChoicesCard
+        :a="editor.assessment!"
         :schools="schoolsOf(editor.assessment!, edits.choices)"
         :choices="edits.choices ?? {}"
-        :open="openChoices(editor.assessment!)"
         @choose="choose"
       />
       <section class="card steps" aria-labelledby="steps-title">

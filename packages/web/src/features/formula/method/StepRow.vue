@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { parseNumber, type MethodStep } from '@omblet/core'
+import { linesOfStep, parseNumber, type MethodStep } from '@omblet/core'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { computed, ref, watch } from 'vue'
 import FormField from '../../../components/FormField.vue'
 import { sayMinutes } from '../../../components/minutes'
+import { useEditor } from '../../../stores/editor'
 
 const props = defineProps<{
   step: MethodStep
@@ -22,6 +23,8 @@ const emit = defineEmits<{
   remove: []
 }>()
 
+const editor = useEditor()
+const hasLines = computed(() => linesOfStep(props.step).length > 0)
 const title = ref('')
 const note = ref('')
 const hands = ref('')
@@ -69,7 +72,16 @@ const time = computed(() => {
     <div class="line">
       <span class="mono number">{{ number }}</span>
       <div class="text">
-        <strong>{{ step.title }}</strong>
+        <strong>
+          <RouterLink
+            v-if="hasLines"
+            :to="{ path: `/formulas/${editor.id}`, query: { step: step.key } }"
+            class="to-lines"
+            title="Show its lines on the sheet"
+            >{{ step.title }}</RouterLink
+          >
+          <template v-else>{{ step.title }}</template>
+        </strong>
         <span v-if="step.changed" class="muted small mine">{{
           step.kind === 'own' ? 'your own' : 'changed'
         }}</span>
@@ -150,6 +162,14 @@ const time = computed(() => {
 </template>
 
 <style scoped>
+.to-lines {
+  color: inherit;
+  text-decoration: none;
+}
+.to-lines:hover,
+.to-lines:focus-visible {
+  text-decoration: underline;
+}
 li {
   border-top: 1px solid var(--line);
   padding: 0.375rem 0;

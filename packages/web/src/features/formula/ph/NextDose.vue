@@ -1,9 +1,15 @@
 <script setup lang="ts">
 import {
+  ADJUSTER_GROUPS,
   adjusterName,
   adjusterOf,
   decimalsOf,
+  DOSE_WAIT,
+  doseFault,
+  doseWords,
   formatNumber,
+  handling,
+  landsWords,
   parseNumber,
   recordAddition,
   sayNumber,
@@ -17,7 +23,7 @@ import Notice from '../../../components/Notice.vue'
 import { useBench } from '../../../stores/bench'
 import { useEditor } from '../../../stores/editor'
 import ReadingForm from '../ReadingForm.vue'
-import { ADJUSTER_GROUPS, useTitration } from './titration'
+import { useTitration } from './titration'
 
 const SolutionDialog = defineAsyncComponent(() => import('./SolutionDialog.vue'))
 const t = useTitration()
@@ -63,13 +69,7 @@ const addError = ref<string | null>(null)
 function add() {
   const parsed = parseNumber(typed.value ?? offered.value, { min: 0, max: 1e6, what: 'the amount' })
   addError.value =
-    'error' in parsed
-      ? parsed.error
-      : !parsed.value
-        ? 'Type how many grams went in.'
-        : parsed.value > t.assessment.value.amounts.batchGrams
-          ? 'That is more than the batch itself. Type grams of the solution.'
-          : null
+    'error' in parsed ? parsed.error : doseFault(parsed.value, t.assessment.value.amounts.batchGrams)
   if (addError.value || !('value' in parsed) || !parsed.value || t.strengthPercent.value === null) return
   editor.apply(
     recordAddition(editor.formula!, {
@@ -82,13 +82,8 @@ function add() {
   )
   typed.value = null
 }
-
-const chance = (share: number) =>
-  share < 0.01
-    ? 'under 1\u00a0%'
-    : share > 0.99
-      ? 'over 99\u00a0%'
-      : `about ${sayNumber(share * 100, 0)}\u00a0%`
+const words = computed(() => (t.plan.value ? doseWords(t.plan.value, say) : null))
+const care = computed(() => handling(t.adjuster.value))
 const recipeOpen = ref(false)
 const recipeUsed = ref(false)
 
@@ -163,19 +158,16 @@ async function setDrop() {
             aria-label="Amount to add"
             class="slide"
           />
-          <p v-if="lands" class="small">
-            Lands near pH <strong class="mono">{{ formatNumber(lands.ph, 1) }}</strong>, likely
-            {{ formatNumber(lands.low, 1) }} to {{ formatNumber(lands.high, 1) }}.
+          <p class="small" data-testid="lands">
+            {{ lands ? landsWords(lands) : 'That is beyond the curve.' }}
           </p>
-          <p v-else class="small">That is beyond the curve.</p>
-          <p class="muted small">
-            {{ say(t.plan.value.first.grams) }} g is 60 % of the way: the chance to go too far is
-            {{ chance(t.plan.value.first.overshoot) }}, with all at once {{ chance(t.plan.value.overshoot) }}.
+          <p v-if="words" class="muted small">
+            First {{ offered }} g, {{ words.how }}. {{ words.whole }} {{ words.chance }}
           </p>
         </template>
       </li>
       <li>
-        <p>Mix and wait <strong>2 minutes</strong>.</p>
+        <p>{{ DOSE_WAIT }}</p>
       </li>
       <li>
         <ReadingForm id="leaf-read" label="Read the pH" big />
@@ -205,11 +197,8 @@ async function setDrop() {
       <Button type="submit" label="Keep" size="small" severity="secondary" outlined />
       <p v-if="dropError" class="error-text" role="alert">{{ dropError }}</p>
     </form>
-    <Notice v-if="listed?.hazard === 'lye'" kind="note">
-      <strong>Lye burns.</strong> Gloves and goggles; lye into water, never water onto lye.
-    </Notice>
-    <Notice v-else-if="listed?.hazard === 'acid'" kind="note">
-      <strong>Acids sting.</strong> Goggles; acid into water, a little at a time.
+    <Notice v-if="care" kind="note">
+      <strong>{{ care.strong }}</strong> {{ care.then }}
     </Notice>
     <SolutionDialog
       v-if="recipeUsed"

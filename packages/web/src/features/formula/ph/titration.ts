@@ -1,79 +1,37 @@
 import {
-  adjusterKey,
-  adjusterOf,
-  ADJUSTERS,
   diluted,
   dosesOf,
   effectsOfDose,
   firstReading,
   modelBefore,
-  parseNumber,
-  phModelOf,
-  phNow,
   phOfModel,
-  planDose,
   spanOf,
-  strengthFault,
   withDoses,
   type CurveRequest,
 } from '@omblet/core'
-import { computed, inject, provide, ref, type InjectionKey } from 'vue'
-import { useBench } from '../../../stores/bench'
+import { computed, inject, provide, type InjectionKey } from 'vue'
 import { useEditor } from '../../../stores/editor'
+import { useDosing } from '../../ph/dosing'
 import { useCurve } from './curve'
 
 /** Everything that the pH leaf shows, worked out from the formula, its log and the adjuster in hand. */
 function makeTitration() {
   const editor = useEditor()
-  const bench = useBench()
 
   const assessment = computed(() => editor.assessment!)
   const formula = computed(() => editor.formula!)
   const shut = computed(() => assessment.value.emulsion?.type === 'water-in-oil')
-  const model = computed(() => phModelOf(assessment.value, bench.doubt))
-  const now = computed(() => (model.value ? phNow(assessment.value, model.value) : null))
-  const target = computed(() => formula.value.targetPh ?? assessment.value.ph.shared)
-
-  const chosen = ref<string | null>(null)
-  const strengthText = ref<string | null>(null)
-  const lastAdded = computed(() => formula.value.additions?.filter((x) => !x.inFormula).at(-1) ?? null)
-  const adjuster = computed(() => {
-    if (chosen.value) return chosen.value
-    const last = lastAdded.value && adjusterKey(lastAdded.value.material)
-    if (last) return last
-    const aim = target.value
-    return aim && now.value && (aim.min + aim.max) / 2 < now.value.value ? 'citric-acid' : 'sodium-hydroxide'
-  })
-  const usual = computed(() => {
-    const last = lastAdded.value
-    if (last && adjusterKey(last.material) === adjuster.value) return last.strengthPercent
-    return adjusterOf(adjuster.value)?.usualPercent ?? 10
-  })
-  const strength = computed<{ value: number } | { error: string }>(() => {
-    if (strengthText.value === null) return { value: usual.value }
-    const parsed = parseNumber(strengthText.value, { min: 0, max: 1000, what: 'the strength' })
-    if ('error' in parsed) return parsed
-    if (parsed.value === null) return { error: 'Type the strength in percent.' }
-    const fault = strengthFault(adjuster.value, parsed.value)
-    return fault ? { error: fault } : { value: parsed.value }
-  })
+  const { stand, dosing: held, strengthText, choose } = useDosing(() => assessment.value)
+  const dosing = computed(() => held.value!)
+  const model = computed(() => stand.value!.model)
+  const now = computed(() => stand.value!.now)
+  const target = computed(() => dosing.value.target)
+  const adjuster = computed(() => dosing.value.adjuster)
+  const usual = computed(() => dosing.value.usualPercent)
+  const strength = computed(() => dosing.value.strength)
   const strengthPercent = computed(() => ('value' in strength.value ? strength.value.value : null))
-
-  function choose(key: string, percent: number | null = null) {
-    chosen.value = key
-    strengthText.value = percent === null ? null : String(percent)
-  }
-
-  const planned = computed(() => {
-    if (!model.value || !target.value || strengthPercent.value === null) return null
-    return planDose(assessment.value, model.value, {
-      target: target.value,
-      adjuster: adjuster.value,
-      strengthPercent: strengthPercent.value,
-      dropGrams: bench.tools.dropGrams ?? undefined,
-    })
-  })
-  const plan = computed(() => (planned.value && 'plan' in planned.value ? planned.value.plan : null))
+  const planned = computed(() => dosing.value.planned)
+  const plan = computed(() => dosing.value.plan)
   const effects = computed(() =>
     plan.value && model.value
       ? effectsOfDose(assessment.value, model.value, {
@@ -169,10 +127,3 @@ export function provideTitration(): Titration {
   return titration
 }
 export const useTitration = () => inject(key)!
-
-const named = (way: 'up' | 'down') =>
-  ADJUSTERS.filter((x) => x.direction === way).map((x) => ({ label: x.name, value: x.key }))
-export const ADJUSTER_GROUPS = [
-  { label: 'Raise the pH', items: named('up') },
-  { label: 'Lower the pH', items: named('down') },
-]

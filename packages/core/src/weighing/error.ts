@@ -16,3 +16,7 @@ export const smallestWeighable = (resolutionGrams: number, percent: number) =>
 
 export const NOTE_PERCENT = 5
 export const CHECK_PERCENT = 15
+
+/** Removes the binary noise of counts times a resolution. */
+export const atResolution = (grams: number, resolution: number) =>
+  Number((Math.round(Number((grams / resolution).toPrecision(13))) * resolution).toPrecision(12))

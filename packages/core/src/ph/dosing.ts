@@ -1,0 +1,146 @@
+import type { Assessment } from '../assess/types.ts'
+import { sayNumber } from '../text/format.ts'
+import { LYE_ORDER } from '../text/lye.ts'
+import { parseNumber } from '../formula/numbers.ts'
+import { ADJUSTERS, adjusterOf, strengthFault, USUAL_ADJUSTER } from './adjusters.ts'
+import { aimPh } from './aim.ts'
+import { adjusterKey, phModelOf, phNow, type PhNow } from './fit.ts'
+import type { PhModel } from './model.ts'
+import { planDose, type DosePlan, type Planned } from './plan.ts'
+
+/** Where a product stands: what its pH rests on, and where it is; null where nothing can be reckoned. */
+export interface PhStand {
+  model: PhModel | null
+  now: PhNow | null
+}
+
+/** Reckons where a product stands from its lines and its log; `doubt` widens what an old calibration reads. */
+export function phStand(a: Assessment, doubt = 1): PhStand {
+  const model = phModelOf(a, doubt)
+  return { model, now: model ? phNow(a, model) : null }
+}
+
+/** What the one at the table has in hand; what is null is proposed. */
+export interface DoseChoice {
+  adjuster: string | null
+  /** Strength of the solution, percent, as it was typed. */
+  strengthText: string | null
+  /** Weight of a drop from twenty that were weighed, grams. */
+  dropGrams?: number | null
+}
+
+/** How to bring a product to its pH: the one answer for the leaf and for the table. */
+export interface Dosing {
+  target: { min: number; max: number } | null
+  adjuster: string
+  /** Strength that is proposed for it, percent. */
+  usualPercent: number
+  strength: { value: number } | { error: string }
+  planned: Planned | null
+  plan: DosePlan | null
+}
+
+/** Lines that the formula plans for it, as they go in. */
+const plannedOf = (formula: Assessment) =>
+  formula.lines.flatMap((l) => {
+    const key = l.phaseSource.role === 'adjust' ? adjusterKey(l.source.material) : null
+    return key ? [{ key, strengthPercent: l.source.strengthPercent ?? 100 }] : []
+  })
+
+/**
+ * The aim, the adjuster and the dose from where a product stands. The adjuster in hand comes first, then the one that
+ * went in last, then what the formula plans that goes the right way, then the usual one. `asPlanned` is the formula
+ * where `a` is only what is already in the vessel.
+ */
+export function dosingOf(a: Assessment, stand: PhStand, choice: DoseChoice, asPlanned: Assessment = a): Dosing {
+  const target = aimPh(asPlanned)
+  const last = a.formula.additions?.filter((x) => !x.inFormula).at(-1)
+  const lastKey = last ? adjusterKey(last.material) : null
+  const way = target && stand.now && (target.min + target.max) / 2 < stand.now.value ? 'down' : 'up'
+  const planned = plannedOf(asPlanned)
+  const adjuster =
+    choice.adjuster ?? lastKey ?? planned.find((p) => adjusterOf(p.key)?.direction === way)?.key ?? USUAL_ADJUSTER[way]
+  const usualPercent =
+    (last && lastKey === adjuster ? last.strengthPercent : null) ??
+    planned.find((p) => p.key === adjuster)?.strengthPercent ??
+    adjusterOf(adjuster)?.usualPercent ??
+    10
+  const strength = strengthOf(adjuster, choice.strengthText, usualPercent)
+  const plan =
+    stand.model && target && 'value' in strength
+      ? planDose(a, stand.model, {
+          target,
+          adjuster,
+          strengthPercent: strength.value,
+          dropGrams: choice.dropGrams ?? undefined,
+        })
+      : null
+  return {
+    target,
+    adjuster,
+    usualPercent,
+    strength,
+    planned: plan,
+    plan: plan && 'plan' in plan ? plan.plan : null,
+  }
+} // prettier-ignore
+
+function strengthOf(adjuster: string, text: string | null, usual: number): Dosing['strength'] {
+  if (text === null) return { value: usual }
+  const parsed = parseNumber(text, { min: 0, max: 1000, what: 'the strength' })
+  if ('error' in parsed) return parsed
+  if (parsed.value === null) return { error: 'Type how strong the solution is, in percent.' }
+  const fault = strengthFault(adjuster, parsed.value)
+  return fault ? { error: fault } : { value: parsed.value }
+}
+
+/** Why an amount cannot have gone into a batch, as a sentence; null when it can. */
+export function doseFault(grams: number | null, batchGrams: number): string | null {
+  if (!grams || grams <= 0) return 'Type how many grams or drops went in.'
+  return grams > batchGrams ? 'That is more than the batch itself. Type grams of the solution.' : null
+}
+
+/** Minutes from a dose to the reading that counts: one of stirring, one for the probe (common practice). */
+export const DOSE_WAIT_MINUTES = 2
+export const DOSE_WAIT = `Stir, wait ${DOSE_WAIT_MINUTES} minutes, read again.`
+
+export const landsWords = (lands: DosePlan['first']['lands']) =>
+  `Lands near pH ${sayNumber(lands.ph, 1)}, likely ${sayNumber(lands.low, 1)} to ${sayNumber(lands.high, 1)}.`
+
+const chance = (share: number) =>
+  share < 0.01
+    ? 'under 1\u00a0%'
+    : share > 0.99
+      ? 'over 99\u00a0%'
+      : `about ${sayNumber(share * 100, 0)}\u00a0%`
+
+/** The first dose in words: how it is told off, its share of the whole, and how likely it goes too far. */
+export function doseWords(plan: DosePlan, say: (grams: number) => string) {
+  const drops = `about ${plan.drops.first} drop${plan.drops.first === 1 ? '' : 's'}`
+  return {
+    how:
+      plan.how === 'weigh'
+        ? 'weighed'
+        : plan.how === 'either'
+          ? `weighed, or ${drops}`
+          : plan.how === 'dilute'
+            ? `${drops}; a tenth of the strength is easier to dose`
+            : drops,
+    whole: `All of it is likely ${say(plan.lowGrams)} to ${say(plan.highGrams)}\u00a0g.`,
+    chance: `The chance to go too far is ${chance(plan.first.overshoot)}, with all of it at once ${chance(plan.overshoot)}.`,
+  }
+}
+
+/** The adjusters to choose from, by the way they go. */
+export const ADJUSTER_GROUPS = (['up', 'down'] as const).map((way) => ({
+  label: way === 'up' ? 'Raise the pH' : 'Lower the pH',
+  items: ADJUSTERS.filter((x) => x.direction === way).map((x) => ({ label: x.name, value: x.key })),
+}))
+
+/** What hands and eyes need with an adjuster; null where nothing. */
+export function handling(adjuster: string): { strong: string; then: string } | null {
+  const hazard = adjusterOf(adjuster)?.hazard
+  if (hazard === 'lye') return { strong: 'Lye burns.', then: `Gloves and goggles. ${LYE_ORDER}` }
+  if (hazard === 'acid') return { strong: 'Acids sting.', then: 'Goggles; acid into water, a little at a time.' }
+  return null
+} // prettier-ignore

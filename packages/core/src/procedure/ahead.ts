@@ -1,0 +1,152 @@
+import type { Assessment, AssessedLine } from '../assess/types.ts'
+import { formatGrams, listWords } from '../text/format.ts'
+import { isDye, isOily, preserves, swellsLong } from './facts.ts'
+import { refsOf } from './maker.ts'
+import { SMALL, type Making } from './making.ts'
+import { DROP_ML } from '../ph/adjusters.ts'
+import { atResolution, CHECK_PERCENT, weighingErrorPercent } from '../weighing/error.ts'
+import type { Part } from './route.ts'
+import type { StepLine } from './steps.ts'
+
+/** Mixtures of one's own are made first; concentrates and what swells overnight take their part of the water now. */
+export function ahead(making: Making, parts: readonly Part[], wash: string) {
+  const { a, m, choices, water, apart, stocks } = making
+  const d = a.amounts.resolutionGrams
+  const seen = new Set<string>()
+  for (const line of a.lines) {
+    const own = line.material?.own && (line.material.parts ?? line.source.custom?.parts?.map((p) => ({ inci: p.material, percent: p.percent }))) // prettier-ignore
+    if (!own || own.length === 0 || seen.has(line.id) || line.percent <= 0) continue
+    seen.add(line.id)
+    m.loose({
+      key: `ahead-${line.id}`,
+      kind: 'dissolve',
+      title: `Make ${line.label}`,
+      detail: `${formatGrams(line.grams, d)} of it is needed: ${listWords(own.map((p) => `${formatGrams((line.grams * p.percent) / 100, d)} ${a.catalogue.find(p.inci)?.name ?? p.inci}`))}. Make a little more, for what stays in the beaker. It is weighed into its phase like any material.`,
+      look: 'even, or clear where it should be',
+      hands: 10,
+      wait: 20,
+      after: [wash],
+      ahead: 'A stock may stand overnight and is ready when the batch is.',
+      equipment: [SMALL],
+    })
+  }
+  for (const p of parts)
+    for (const line of p.lines) {
+      const times = line.material?.reconstitutesTo
+      if (times === undefined || line.grams <= 0) continue
+      const share = water.take((times - 1) * line.grams)
+      if (!share) continue
+      apart.add(line)
+      const vessel = m.free(p.letter)
+      stocks.add(vessel)
+      m.with(vessel, {
+        key: `ahead-${line.id}`,
+        kind: 'dissolve',
+        title: `Make up ${line.label}`,
+        detail: `Weigh ${formatGrams(line.grams, d)} and ${formatGrams(share.grams!, d)} of the water of the formula into a small beaker and stir.`,
+        look: 'even, without grains',
+        hands: 4,
+        wait: 10,
+        letter: p.letter,
+        weighs: [...refsOf([line]), share],
+        equipment: [SMALL],
+      })
+    }
+  if (choices.swelling !== 'shear') swellAhead(making, parts)
+  dyesOf(making, parts)
+}
+
+/** Parts of water that one part of a polymer swells in overnight, and in a stock of one percent (common practice). */
+const SWELL_PARTS = { overnight: 60, stock: 99 } as const
+
+/** Slowly in the cold overnight, with the preservative in the water already: water alone must not stand that long. */
+function swellAhead({ a, m, choices, water, apart, stocks }: Making, parts: readonly Part[]) {
+  const swelling = parts.flatMap((p) => p.lines.filter((l) => l.material?.kind === 'hyaluronate' && swellsLong(l.material) && l.grams > 0).map((l) => ({ l, p }))) // prettier-ignore
+  const first = swelling[0]
+  if (!first) return
+  const stock = choices.swelling === 'stock'
+  const share = water.take(
+    SWELL_PARTS[stock ? 'stock' : 'overnight'] * swelling.reduce((sum, { l }) => sum + l.grams, 0),
+  )
+  if (!share) return
+  const d = a.amounts.resolutionGrams
+  const kept = a.lines.filter((l) => preserves(l) && l.grams > 0 && !isOily(l.material) && !apart.has(l))
+  // As much of the preservative as this water needs: all of it would hardly dissolve in so little.
+  const doses = kept.map((l) => keptShare(a, l, share.grams!))
+  swelling.forEach(({ l }) => apart.add(l))
+  kept.forEach((l, i) => doses[i]!.grams === undefined && apart.add(l))
+  const kinds = kept.map((l, i) => `${formatGrams(doses[i]!.grams ?? l.grams, d)} ${l.label}`)
+  const hours = Math.max(...swelling.map(({ l }) => l.material!.hydrationHours!.max))
+  const names = listWords(swelling.map(({ l }) => l.label))
+  const vessel = m.free(first.p.letter)
+  stocks.add(vessel)
+  m.with(vessel, {
+    key: `ahead-${first.l.id}`,
+    kind: 'wet',
+    title: stock ? `Make a stock of ${names}` : `Let ${names} swell overnight`,
+    detail: `Weigh ${listWords([`${formatGrams(share.grams!, d)} of the water`, ...kinds])} into a beaker with a lid, sprinkle it on, shake it and leave it in the cold.${kept.length > 0 ? ' The preservative keeps it meanwhile.' : ' Nothing preserves it: keep it in the fridge, no longer than a night, and throw away what is over.'}`,
+    look: 'no lumps left; those at first are harmless and go by themselves',
+    hands: 6,
+    wait: Math.round(Math.max(8, hours) * 60),
+    letter: first.p.letter,
+    weighs: [share, ...refsOf(swelling.map(({ l }) => l)), ...doses],
+    ahead: stock ? 'A preserved stock keeps a week or two in the fridge.' : 'It swells overnight.',
+    equipment: ['beaker with a lid'],
+  })
+}
+
+/** The part of a preservative that belongs to some of the water; the whole where the part cannot be weighed. */
+function keptShare(a: Assessment, l: AssessedLine, waterGrams: number): StepLine {
+  const d = a.amounts.resolutionGrams
+  const water = (a.waterPercent * a.amounts.batchGrams) / 100
+  const grams = atResolution((l.grams * waterGrams) / water, d)
+  const [ref] = refsOf([l])
+  return grams < l.grams && weighingErrorPercent(grams, d) <= CHECK_PERCENT ? { ...ref!, grams } : ref!
+}
+
+/** A solution of a dye that can be weighed and dripped, percent (common practice). */
+const DYE_PERCENT = 1
+/** Dyes are weighed as a solution and go in last, by drops; where the scale is too coarse as a part of a larger one. */
+function dyesOf(making: Making, parts: readonly Part[]) {
+  const { a, m, water, apart, dyes } = making
+  const d = a.amounts.resolutionGrams
+  for (const p of parts)
+    for (const line of p.lines) {
+      if (!isDye(line.material) || line.percent <= 0 || apart.has(line) || p.route.to === 'ph') continue
+      const exact = (line.percent * a.amounts.batchGrams) / 100
+      const weighable = weighingErrorPercent(exact, d) <= CHECK_PERCENT
+      const share = weighable ? water.take(exact * (100 / DYE_PERCENT - 1)) : null
+      apart.add(line)
+      const vessel = m.free(p.letter)
+      dyes.add(vessel)
+      m.with(vessel, {
+        key: `dye-${p.id}-${line.id}`,
+        kind: share ? 'dissolve' : 'weigh',
+        title: `Make a solution of ${line.label}`,
+        detail: share
+          ? `Weigh ${formatGrams(line.grams, d)} into ${formatGrams(share.grams!, d)} of the water and stir.`
+          : weighable
+            ? `Weigh ${formatGrams(line.grams, d)}.`
+            : partOfSolution(exact, d, line.label),
+        look: share ? 'clear, no specks' : '',
+        hands: 4,
+        letter: p.letter,
+        weighs: [...(share ? [share] : []), ...refsOf([line])],
+        equipment: [SMALL, 'pipette'],
+      })
+    }
+}
+
+const DYE_STIRRED_GRAMS = 0.5
+/** A dye too little for the scale as so much of a solution of one percent, or of that diluted again. */
+function partOfSolution(grams: number, resolution: number, label: string): string {
+  const strong = 100 / DYE_PERCENT
+  const dye = Math.max(DYE_STIRRED_GRAMS, resolution * 10)
+  const stirred = `${formatGrams(dye, resolution)} into ${formatGrams(dye * (strong - 1), resolution)} distilled water`
+  const drops = Math.round((grams * strong) / DROP_ML)
+  const told =
+    drops >= 2
+      ? `${formatGrams(grams * strong, resolution)} of it, about ${drops} drops, hold what the batch takes`
+      : `Stir 1 g of that into 9 g of water again: ${formatGrams(grams * strong * 10, resolution)} hold what the batch takes`
+  return `The scale cannot weigh so little ${label}: stir ${stirred}. ${told}.`
+}

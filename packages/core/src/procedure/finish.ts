@@ -1,0 +1,175 @@
+import type { AssessedLine } from '../assess/types.ts'
+import { aimPh } from '../ph/aim.ts'
+import { DOSE_WAIT, DOSE_WAIT_MINUTES } from '../ph/dosing.ts'
+import { formatGrams, formatRange, listWords } from '../text/format.ts'
+import { preserves, swellsLong } from './facts.ts'
+import { coolTo } from './late.ts'
+import { labelsOf } from './maker.ts'
+import { isInverse, isWatery, whips, type Making } from './making.ts'
+import { COOL, type Part } from './route.ts'
+
+/** Water that left, pH, the preservative that waits for it, and the adjusters. */
+export function finish(making: Making, parts: readonly Part[], base: Part) {
+  const { a, m, choices } = making
+  const watery = isWatery(a)
+  const inverse = isInverse(a)
+  const hot = m.steps.some((s) => s.kind === 'heat' && parts.some((p) => p.letter === s.vessel && !p.oily))
+  if (watery) coolTo(making, base, COOL, 'cool-batch')
+  if (watery && hot && !inverse)
+    m.with(base.letter, {
+      key: 'make-up',
+      kind: 'water',
+      title: 'Make up the water that left',
+      detail: `Weigh the batch: it should be ${formatGrams(a.amounts.batchGrams, a.amounts.resolutionGrams)} with what is still to come. Put back the difference as distilled water and stir.`,
+      hands: 3,
+      equipment: ['distilled water'],
+    })
+  const measurable = watery && !inverse
+  const aim = aimPh(a)
+  const adjusts = parts.filter((p) => p.route.to === 'ph')
+  const adjusters = adjusts.flatMap((p) => p.lines)
+  const waiting = m.others(base.letter).filter((v) => !making.folded.some((p) => p.letter === v))
+  const late = waiting.flatMap((v) => m.holds(v)).flatMap((r) => a.lines.filter((l) => l.phase === r.phase && l.line === r.line)) // prettier-ignore
+  const preserve = () => {
+    if (waiting.length === 0) return
+    m.pour(waiting, base.letter, {
+      key: 'preserve',
+      kind: 'add',
+      title: `Add ${listWords(labelsOf([...new Set(late)]))}`,
+      detail: late.some(preserves)
+        ? 'The preservative, at the pH where it works; stir well.'
+        : 'Stir it in well.',
+      look: 'even',
+      hands: 3,
+      equipment: ['spatula'],
+      celsius: null,
+    })
+  }
+  if (!measurable) {
+    if (adjusters.length > 0) weighAdjusters(making, base, adjusters)
+    preserve()
+    return
+  }
+  m.with(base.letter, {
+    key: 'ph',
+    kind: 'ph',
+    title: `Measure the pH${aim ? ` and bring it to ${formatRange(aim)}` : ''}`,
+    detail: `On a small portion. A few drops of a dilute adjuster. ${DOSE_WAIT} Count what goes in.${adjusters.length > 0 ? ` The formula plans ${listWords(adjusters.map((l) => `${formatGrams(l.grams, a.amounts.resolutionGrams)} ${l.label}`))}.` : ''}`,
+    look: 'the same reading twice',
+    hands: 10,
+    wait: DOSE_WAIT_MINUTES,
+    celsius: null,
+    weighs: adjusters.map(({ phase, line }) => ({ phase, line })),
+    equipment: ['pH meter or strips', 'pipette', ...labelsOf(adjusters)],
+  })
+  preserve()
+  m.with(base.letter, {
+    key: 'ph-check',
+    kind: 'ph',
+    title: 'Read the pH once more',
+    detail: 'After the last addition; write it down.',
+    hands: 3,
+    celsius: null,
+    equipment: ['pH meter or strips'],
+  })
+  const slow = Math.max(0, ...a.lines.map((l) => (swellsLong(l.material) && !making.apart.has(l) && l.percent > 0 ? l.material!.hydrationHours!.max : 0))) // prettier-ignore
+  if (slow > 0 && choices.swelling === 'shear')
+    m.with(base.letter, {
+      key: 'swell',
+      kind: 'rest',
+      title: 'Let it swell, then stir and read the pH again',
+      detail: 'Covered. What looks thin or lumpy now has its body then.',
+      look: 'even, without lumps',
+      hands: 2,
+      wait: Math.round(slow * 60),
+      celsius: null,
+      equipment: ['lid or film'],
+    })
+}
+
+function weighAdjusters({ m }: Making, base: Part, lines: readonly AssessedLine[]) {
+  m.with(base.letter, {
+    key: 'adjust',
+    kind: 'add',
+    title: `Add ${listWords(labelsOf(lines))}`,
+    detail: 'Stir it in well. There is too little water, or it lies inside the oil, so no pH can be read.',
+    hands: 3,
+    weighs: lines.map(({ phase, line }) => ({ phase, line })),
+    celsius: null,
+    equipment: ['spatula'],
+  })
+}
+
+/** Whipping, folding, filling, labelling and the look a day later. */
+export function end(making: Making, vessel: string) {
+  const { a, m, choices } = making
+  const watery = isWatery(a)
+  const inverse = isInverse(a)
+  const firm = !watery && m.celsius(vessel) !== null
+  const whipped = whips(a, choices)
+  if (whipped && vessel) {
+    m.with(vessel, {
+      key: 'chill',
+      kind: 'cool',
+      title: 'Chill until the edge sets',
+      detail: 'In the fridge or on ice; scrape the edge in now and then.',
+      look: 'opaque at the wall, soft in the middle',
+      hands: 3,
+      wait: 25,
+      celsius: 15,
+      equipment: ['ice or fridge'],
+    })
+    m.with(vessel, {
+      key: 'whip',
+      kind: 'whip',
+      title: 'Whip, chill ten minutes, and whip again',
+      detail:
+        'Weigh a cup of it before and after: (before ÷ after − 1) × 100 is the air in percent. It doubles at most.',
+      look: 'soft peaks that stand',
+      hands: 12,
+      wait: 10,
+      celsius: null,
+      equipment: ['whisk', 'measuring cup'],
+    })
+    for (const p of making.folded)
+      m.pour([p.letter], vessel, {
+        key: `add-${p.id}`,
+        kind: 'add',
+        title: `Fold in ${listWords(labelsOf(p.lines))}`,
+        detail:
+          'Sift a third of it over, lift it under with a spatula, and so on: stirred hard it loses its air.',
+        look: 'even, and still standing in peaks',
+        hands: 4,
+        letter: p.letter,
+        celsius: null,
+        equipment: ['sieve', 'spatula'],
+      })
+  }
+  m.with(vessel, {
+    key: 'fill',
+    kind: 'fill',
+    title: whipped ? 'Pipe it into clean jars' : 'Fill a clean container',
+    detail: firm && !whipped ? 'While it still flows.' : 'A pump or tube keeps fingers out.',
+    hands: 8,
+    celsius: null,
+    equipment: ['container', whipped ? 'piping bag' : 'funnel or spatula'],
+  })
+  m.loose({
+    key: 'label',
+    kind: 'label',
+    title: 'Label it',
+    detail: 'Name, key active and its percent, date, batch code, use-by date.',
+    hands: 3,
+    after: ['fill'],
+    equipment: ['label'],
+  })
+  m.loose({
+    key: 'look',
+    kind: 'look',
+    title: 'Look again tomorrow',
+    detail: `${watery && !inverse ? 'pH, ' : ''}body, smell, colour, drops or crystals. Patch test before the first use.`,
+    hands: 5,
+    after: ['label'],
+    later: true,
+  })
+}

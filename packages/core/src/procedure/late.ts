@@ -1,0 +1,179 @@
+import { formatCelsius, listWords } from '../text/format.ts'
+import { stirIn } from './base.ts'
+import { coolingMinutes, ROOM_C } from './cooling.ts'
+import { preserves, staysPowder } from './facts.ts'
+import { labelsOf, round5 } from './maker.ts'
+import { isThick, isWatery, whips, type Making } from './making.ts'
+import { dissolveIn, prepare, spoonUp, sprinkles, undissolved } from './prepare.ts'
+import { COOL, type Part } from './route.ts'
+
+/** A jelly is left alone until it has set, then beaten to a cream. */
+export function beat({ a, m, choices }: Making, base: Part) {
+  const from = m.celsius(base.letter)
+  if (choices.body !== 'beat' || a.emulsion === null || from === null) return
+  m.with(base.letter, {
+    key: 'set',
+    kind: 'rest',
+    title: 'Let it set, unstirred',
+    detail: 'Covered, at room temperature. Stirred while it sets, it would stay thin.',
+    look: 'stands like a jelly',
+    hands: 1,
+    wait: round5(coolingMinutes(from, ROOM_C + 3, a.amounts.batchGrams, false) ?? 60),
+    celsius: null,
+    equipment: ['lid or film'],
+  })
+  m.with(base.letter, {
+    key: 'beat',
+    kind: 'whip',
+    title: 'Beat it smooth',
+    detail: 'With a whisk at low speed, until the jelly turns to cream.',
+    look: 'an even, glossy cream without lumps',
+    hands: 4,
+    celsius: null,
+    equipment: ['whisk'],
+  })
+}
+
+/** Adds what comes late, what stands most heat first. */
+export function addLate(making: Making, parts: readonly Part[], base: Part) {
+  const { a, m, choices, apart } = making
+  const lates = parts
+    .filter((p) => p.route.to === 'batch' && p !== base)
+    .sort((x, y) => limitOf(y) - limitOf(x))
+  const separate = choices.ending === 'adjust-first' && isWatery(a)
+  for (const p of lates) {
+    const into = parts.filter((x) => x.route.to === 'part' && x.route.into === p.id)
+    into.forEach((x) => makeSmall(making, parts, x))
+    // What is added after the pH was set stands in a vessel of its own.
+    const open = p.lines.filter((l) => !apart.has(l))
+    const waits = separate ? open.filter(preserves) : []
+    const own = open.filter((l) => !waits.includes(l))
+    const split = waits.length > 0 && own.length > 0
+    const kept = split ? { lines: own, waits: false } : undefined
+    prepare(making, p, p.letter, kept)
+    stirIn(making, p, into)
+    dissolveIn(making, p, p.letter, kept)
+    if (split) {
+      const [name, later] = [m.free(p.letter), { lines: waits, waits: true }]
+      prepare(making, p, name, later)
+      dissolveIn(making, p, name, later)
+    }
+    if (
+      own.length > 0 &&
+      whips(a, choices) &&
+      own.every((l) => staysPowder(l.material)) &&
+      into.length === 0
+    ) {
+      making.folded.push(p)
+      continue
+    }
+    const limit = limitOf(p)
+    if (m.holds(p.letter).length > 0 || split) coolTo(making, base, limit, `cool-${p.id}`)
+    if (own.length === 0 || m.holds(p.letter).length === 0) continue
+    const warm = m.celsius(p.letter)
+    if (warm !== null && warm > limit) coolPart(making, p, limit)
+    const acid = p.role === 'premix'
+    const dry = undissolved(making, p.letter)
+    const spoon = dry.length > 0 && isThick(a)
+    if (spoon) spoonUp(making, p, dry)
+    m.pour([p.letter], base.letter, {
+      key: `add-${p.id}`,
+      kind: 'add',
+      title: `Add ${own.length > 4 || p.role === 'premix' ? `${p.letter}, ${p.name || 'unnamed'}` : listWords(labelsOf(own))}`,
+      detail: acid
+        ? 'In a thin stream and in small parts, stirring after each; then blend shortly again.'
+        : own.length > 1
+          ? 'Stir it together first, then in small parts into the batch.'
+          : 'Stir it in.',
+      look: 'even',
+      ...(spoon ? { detail: 'Back into the batch; stir it through.' } : sprinkles(dry, own)),
+      hands: own.length + 2,
+      letter: p.letter,
+      celsius: m.celsius(base.letter),
+      equipment: ['spatula'],
+    })
+  }
+  addAhead(making, base)
+  dripDyes(making, base)
+}
+
+function addAhead(making: Making, base: Part) {
+  const { m } = making
+  const swollen = m.others(base.letter).filter((v) => making.stocks.has(v))
+  if (swollen.length > 0) {
+    coolTo(making, base, COOL, 'cool-ahead')
+    m.pour(swollen, base.letter, {
+      key: 'add-ahead',
+      kind: 'add',
+      title: 'Stir in what was made ahead',
+      detail: 'In a thin stream, stirring all along.',
+      look: 'even, no lumps',
+      hands: 3,
+      celsius: m.celsius(base.letter),
+      equipment: ['stirrer'],
+    })
+  }
+}
+
+function dripDyes({ m, dyes }: Making, base: Part) {
+  const solutions = m.others(base.letter).filter((v) => dyes.has(v))
+  if (solutions.length === 0) return
+  m.pour(solutions, base.letter, {
+    key: 'add-dyes',
+    kind: 'add',
+    title: 'Add the dye drop by drop',
+    detail: 'Stir between the drops, and stop early: it goes on spreading. Write down what went in.',
+    look: 'the colour that is wanted, without streaks',
+    hands: 4,
+    celsius: m.celsius(base.letter),
+    equipment: ['pipette', 'spatula'],
+  })
+}
+
+/** A part that is poured into a late one, with what is poured into it in turn. */
+function makeSmall(making: Making, parts: readonly Part[], p: Part) {
+  const into = parts.filter((x) => x.route.to === 'part' && x.route.into === p.id)
+  into.forEach((x) => makeSmall(making, parts, x))
+  prepare(making, p)
+  stirIn(making, p, into)
+  dissolveIn(making, p)
+}
+
+const limitOf = (p: Part) =>
+  Math.min(p.belowC ?? COOL, ...p.lines.flatMap((l) => (l.material?.heatMaxC === undefined ? [] : [l.material.heatMaxC]))) // prettier-ignore
+
+export function coolTo({ a, m, choices }: Making, base: Part, limit: number, key: string) {
+  const at = m.celsius(base.letter)
+  if (at === null || at <= limit) return
+  const bath = choices.cooling === 'bath'
+  const minutes = coolingMinutes(at, Math.max(limit, ROOM_C + 3), a.amounts.batchGrams, bath)
+  if (minutes === null || !Number.isFinite(minutes)) return
+  m.with(base.letter, {
+    key,
+    kind: 'cool',
+    title: `Cool below ${formatCelsius(limit)}`,
+    detail: bath
+      ? 'In cold water, stirring all along; it thickens from the wall inwards.'
+      : 'Stir every few minutes. An estimate for a beaker in still air: two temperatures tell better.',
+    hands: Math.min(10, Math.ceil(minutes / 10)),
+    wait: round5(minutes),
+    celsius: limit,
+    equipment: ['thermometer', ...(bath ? ['cold water bath'] : [])],
+  })
+}
+
+function coolPart({ m }: Making, p: Part, limit: number) {
+  const minutes = coolingMinutes(m.celsius(p.letter)!, Math.max(limit, ROOM_C + 3), p.grams, false)
+  m.with(p.letter, {
+    key: `cool-part-${p.id}`,
+    kind: 'cool',
+    title: `Let ${p.letter} cool below ${formatCelsius(limit)}`,
+    detail: 'What is poured hot into something cool and thick makes lumps.',
+    look: 'still clear; if crystals come, warm it again and add it warmer',
+    hands: 1,
+    wait: round5(Number.isFinite(minutes ?? Infinity) ? minutes! : 20),
+    celsius: limit,
+    letter: p.letter,
+    equipment: ['thermometer'],
+  })
+}

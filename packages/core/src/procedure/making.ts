@@ -1,0 +1,31 @@
+import type { Assessment, AssessedLine } from '../assess/types.ts'
+import type { Schools } from './choices.ts'
+import { isGum } from './facts.ts'
+import type { Maker, WaterStore } from './maker.ts'
+import type { Part } from './route.ts'
+
+/** What the writers of steps share. */
+export interface Making {
+  a: Assessment
+  m: Maker
+  choices: Schools
+  water: WaterStore
+  /** Lines that stand in a vessel of their own: made ahead, or added apart from their phase. */
+  apart: Set<AssessedLine>
+  /** Vessels that were filled ahead and join at the end. */
+  stocks: Set<string>
+  /** Vessels of water that stays cold and joins hot emulsions, and of dyes that go in drop by drop. */
+  cold: Set<string>
+  dyes: Set<string>
+  /** Powders that are folded in after whipping. */
+  folded: Part[]
+}
+
+export const SMALL = 'small beaker'
+/** Below this share of water there is nothing to read a pH in, percent of the product. */
+const LEAST_WATERY = 5
+export const isWatery = (a: Assessment) => a.waterPercent >= LEAST_WATERY
+export const isInverse = (a: Assessment) => a.emulsion?.type === 'water-in-oil'
+/** Thick enough that a spoon of it takes powders up. */
+export const isThick = (a: Assessment) => a.emulsion !== null || a.lines.some((l) => isGum(l.material))
+export const whips = (a: Assessment, choices: Schools) => choices.body === 'whip' && !isWatery(a)
