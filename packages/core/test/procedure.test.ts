@@ -247,4 +247,57 @@ describe('findings about the procedure', () => {
     expect(found(applyEdit(without, one!.remedies[0]!.edit), 'process.not-joined')).toEqual([])
     for (const [, other] of PRODUCTS) expect(found(other, 'process.not-joined'), other.name).toEqual([])
   })
+  it('say that what is warm would be poured into the cold, and that an acid would be in before the emulsion', () => {
+    const gel = product('cold gel with a warm acid')
+    const into = (f: Formula, from: number, to: number) => ({ ...f, phases: f.phases.map((p, i) => (i === from ? { ...p, goes: { into: f.phases[to]!.id!, when: 'hot' as const } } : p)) }) // prettier-ignore
+    const [hot] = found(into(gel, 1, 0), 'process.order')
+    expect(hot!.message).toBe('Acid is poured hot into Gel, which is cold.')
+    expect(found(applyEdit(into(gel, 1, 0), hot!.remedies[0]!.edit), 'process.order')).toEqual([])
+    const cream = product('three-part cream with an acid premix')
+    const [early] = found(into(cream, 0, 1), 'process.order')
+    expect(early!.message).toMatch(/^Salicylic acid would be in before the emulsion stands/)
+    expect(found(applyEdit(into(cream, 0, 1), early!.remedies[0]!.edit), 'process.order')).toEqual([])
+  })
+  it('say that a polymer would be neutralised before it is wet, and move the base to the end', () => {
+    const f = withKeys(
+      formula([
+        phase('Gel', 'water', [['aqua', 'fill'], ['carbomer', 0.4], ['glycerin', 4], ['triethanolamine', 0.5]]),
+        phase('Last', 'cool-down', [['phenoxyethanol', 0.9]]),
+      ]),
+    ) // prettier-ignore
+    const [one] = found(f, 'process.order')
+    expect(one!.message).toBe(
+      'Triethanolamine stands with carbomer and would neutralise it before it is wet.',
+    )
+    const mended = applyEdit(f, one!.remedies[0]!.edit)
+    expect(found(mended, 'process.order')).toEqual([])
+    expect(mended.phases.at(-1)).toMatchObject({ role: 'adjust', lines: [{ material: 'triethanolamine' }] })
+    expect(broken(assess(mended), methodOf(assess(mended)).steps)).toBeNull()
+  })
+  it('offer a cold share of the water for what stands no heat, and are quiet once it is there', () => {
+    const f = withKeys(
+      formula([
+        phase('Water', 'water', [['aqua', 'fill'], ['ascorbyl glucoside', 2]], { heatToC: 72 }),
+        phase('Oil', 'oil', [['squalane', 10], ['emulsifying wax', 6]], { heatToC: 72 }),
+        phase('Last', 'cool-down', [['phenoxyethanol', 0.9]], { belowC: 40 }),
+      ], { batchGrams: 200 }),
+    ) // prettier-ignore
+    const [one] = found(f, 'heat.sensitive-in-hot-phase')
+    const mend = one!.remedies.find((r) => r.label === 'Keep it in a cold share of the water')!
+    const mended = applyEdit(f, mend.edit)
+    expect(found(mended, 'heat.sensitive-in-hot-phase')).toEqual([])
+    const a = assess(mended)
+    const { steps } = methodOf(a, mended.method)
+    expect(broken(a, steps)).toBeNull()
+    const cold = steps.find((s) => s.title.startsWith('Weigh a cold share'))!
+    expect(cold.detail).toMatch(/of it and ascorbyl glucoside.* stay cold/)
+    expect(steps.find((s) => s.from.includes(cold.vessel))!.key).toBe('cold-share')
+    expect(steps.some((s) => s.kind === 'dissolve' && s.vessel === cold.vessel)).toBe(true)
+  })
+  it('have nothing to say of the order of what is laid out soundly', () => {
+    for (const [, f] of PRODUCTS) {
+      const said = found(f, 'process.order').filter((x) => x.severity !== 'note')
+      expect(said.map((x) => x.message), f.name).toEqual([]) // prettier-ignore
+    }
+  })
 })

@@ -1,6 +1,7 @@
 import type { Assessment, AssessedLine } from '../assess/types.ts'
 import { isEmulsifier, isOil } from '../emulsion/emulsion.ts'
 import type { Material } from '../materials/schema.ts'
+import { couldStayCold, staysCold } from '../procedure/facts.ts'
 import { formatCelsius, sayPercent } from '../text/format.ts'
 import { finding, type Remedy, type Rule } from './types.ts'
 
@@ -16,11 +17,24 @@ function moveTo(a: Assessment, line: AssessedLine, role: 'cool-down' | 'oil' | '
   ]
 }
 
+/** A share of the water stays cold, with what is delicate in it. */
+function keepCold(a: Assessment, line: AssessedLine): Remedy[] {
+  if (!couldStayCold(a, line)) return []
+  const { method } = a.formula
+  const choices = { ...method?.choices, cooling: 'cold-share' as const }
+  return [
+    {
+      label: 'Keep it in a cold share of the water',
+      edit: { type: 'patch', patch: { method: { ...method, choices } } },
+    },
+  ]
+}
+
 /** heat.sensitive-in-hot-phase: a material in a phase hotter than it stands. */
 export const hot: Rule = (a) =>
   a.lines.flatMap((line, index) => {
     const { material } = line
-    if (!material?.heatMaxC || material.cover) return []
+    if (!material?.heatMaxC || material.cover || staysCold(a, line)) return []
     const { heatToC, belowC } = line.phaseSource
     if (heatToC !== undefined && heatToC > material.heatMaxC) {
       return [
@@ -31,7 +45,7 @@ export const hot: Rule = (a) =>
           message: `${line.label} stands ${formatCelsius(material.heatMaxC)}; its phase is heated to ${formatCelsius(heatToC)}.`,
           why: 'It loses strength, scent or its structure. Add it when the batch has cooled.',
           source: `${material.source}, from memory (${material.confidence} confidence)`,
-          remedies: moveTo(a, line, 'cool-down'),
+          remedies: [...moveTo(a, line, 'cool-down'), ...keepCold(a, line)],
         }),
       ]
     }

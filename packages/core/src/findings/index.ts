@@ -19,7 +19,7 @@ import {
 } from './ph.ts'
 import { whichGrade } from './grades.ts'
 import { heat, low, missing, outsidePh } from './preservative.ts'
-import { apart, heatedAbove, heatNotSaid, notJoined } from './procedure.ts'
+import { apart, heatedAbove, heatNotSaid, neutralisedEarly, notJoined, wrongWay } from './procedure.ts'
 import { dissolving, oilSolids, premixes } from './solubility.ts'
 import {
   electrolyte,
@@ -70,6 +70,8 @@ export const RULES: readonly Rule[] = [
   apart,
   heatedAbove,
   heatNotSaid,
+  wrongWay,
+  neutralisedEarly,
   spf,
   natural,
   unsupported,

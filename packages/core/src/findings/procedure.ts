@@ -1,5 +1,9 @@
+import type { Edit } from '../formula/edit.ts'
+import { hasTrait } from '../materials/schema.ts'
+import { BATCH, type Goes } from '../procedure/choices.ts'
+import { isStrongAcid, staysCold, wantsGlycol } from '../procedure/facts.ts'
 import { methodOf } from '../procedure/method.ts'
-import { routed, type Part } from '../procedure/route.ts'
+import { COOL, routed, type Part } from '../procedure/route.ts'
 import { formatCelsius, listWords } from '../text/format.ts'
 import type { Assessment } from '../assess/types.ts'
 import { finding, type Remedy, type Rule } from './types.ts'
@@ -55,7 +59,12 @@ export const heatedAbove: Rule = (a) =>
     if (p.heatToC === null || p.heatToC === p.given || p.route.to !== 'join') return []
     const indexes = linesOf(a, p).filter((i) => {
       const most = a.lines[i]!.material?.heatMaxC
-      return most !== undefined && most < p.heatToC! && (p.given === undefined || most >= p.given)
+      return (
+        most !== undefined &&
+        !staysCold(a, a.lines[i]!) &&
+        most < p.heatToC! &&
+        (p.given === undefined || most >= p.given)
+      )
     })
     if (indexes.length === 0) return []
     return [
@@ -96,3 +105,61 @@ export const notJoined: Rule = (a) => {
     ]
   })
 }
+
+const goTo = (p: Part, goes: Goes | undefined, label: string): Remedy => ({
+  label,
+  edit: { type: 'patch-phase', phase: p.index, patch: { goes } },
+})
+
+/** process.order: a part that the maker sends somewhere else than is proposed, where it does harm. */
+export const wrongWay: Rule = (a) => {
+  if (!a.formula.phases.some((p) => p.goes)) return []
+  const parts = routed(a)
+  return parts.flatMap((p) => {
+    if (!p.route.chosen || p.route.to !== 'part') return []
+    const target = parts.find((x) => x.id === p.route.into)!
+    const acids = p.lines.filter((l) => isStrongAcid(l) || wantsGlycol(l.material))
+    const warm = (p.heatToC ?? 0) > COOL || p.lines.some((l) => wantsGlycol(l.material))
+    const late = goTo(p, { into: BATCH, when: 'cool' }, 'Add it when the batch is cool')
+    const told = (message: string, why: string) => [
+      finding(a, { code: 'process.order', severity: 'check', indexes: linesOf(a, p), message, why, remedies: [late] }), // prettier-ignore
+    ]
+    if (warm && target.heatToC === null && p.route.when === 'hot')
+      return told(
+        `${p.name || p.letter} is poured hot into ${target.name || target.letter}, which is cold.`,
+        'What it holds dissolved comes out in lumps where it meets the cold. Let it cool below 40 °C and pour it in a thin stream.',
+      )
+    if (acids.length > 0 && a.emulsion !== null && target.route.to === 'join')
+      return told(
+        `${listWords(acids.map((l) => l.label))} would be in before the emulsion stands.`,
+        'Acid and salt make many emulsifiers let go while the drops form. In small parts into the cool emulsion, then blended again, it holds.',
+      )
+    return []
+  })
+}
+
+/** process.order: a polymer meets what neutralises it before it is wet, and thickens in lumps. */
+export const neutralisedEarly: Rule = (a) =>
+  routed(a).flatMap((p) => {
+    if (p.route.to === 'ph') return []
+    const polymers = p.lines.filter((l) => l.material && l.percent > 0 && hasTrait(l.material, 'needs-neutralising'))
+    const bases = p.lines.filter((l) => l.material && l.percent > 0 && hasTrait(l.material, 'neutralises') && l.material.kind !== 'chelator')
+    if (polymers.length === 0 || bases.length === 0) return []
+    const adjust = a.formula.phases.findIndex((x) => x.role === 'adjust')
+    const to = adjust < 0 ? a.formula.phases.length : adjust
+    const moves: Edit[] = [
+      ...(adjust < 0 ? [{ type: 'add-phase' as const, phase: { name: 'Adjust pH', role: 'adjust' as const, lines: [] } }] : []),
+      // from the last, so that the places of the others stay
+      ...bases.toReversed().map(({ phase, line }) => ({ type: 'move-line' as const, from: { phase, line }, to: { phase: to, line: 0 } })),
+    ]
+    return [
+      finding(a, {
+        code: 'process.order',
+        severity: 'check',
+        indexes: [...polymers, ...bases].map((l) => a.lines.indexOf(l)),
+        message: `${listWords(bases.map((l) => l.label))} stands with ${listWords(polymers.map((l) => l.label))} and would neutralise it before it is wet.`,
+        why: 'It thickens at once around dry powder, and the lumps stay. Wet it and let it rest; the base comes last.',
+        remedies: [{ label: `Move ${listWords(bases.map((l) => l.label))} to an adjust phase`, edit: { type: 'many', edits: moves } }],
+      }),
+    ]
+  }) // prettier-ignore

@@ -1,5 +1,7 @@
 import type { AssessedLine, Assessment } from '../assess/types.ts'
 import { formatRange, listWords, sayNumber, sayPercent } from '../text/format.ts'
+import { carriersOf } from '../assess/carriers.ts'
+import { hasTrait } from '../materials/schema.ts'
 import { COMMON_PRACTICE, finding, type Rule } from './types.ts'
 
 /** Polymers whose gel is held by charge and collapses with salt; the share of salt, in percent, that they stand. */
@@ -41,23 +43,6 @@ const SALTS: Record<string, number> = {
   'sodium-bicarbonate': 1,
   'sodium-acetate': 1,
 }
-const NEEDS_BASE = new Set([
-  'carbomer',
-  'acrylates-c10-30-alkyl-acrylate-crosspolymer',
-  'acrylates-beheneth-25-methacrylate-copolymer',
-])
-const BASES = new Set([
-  'sodium-hydroxide',
-  'potassium-hydroxide',
-  'triethanolamine',
-  'aminomethyl-propanol',
-  'tromethamine',
-  'arginine',
-  'lysine',
-  'sodium-bicarbonate',
-  'tetrasodium-edta',
-  'tetrasodium-glutamate-diacetate',
-])
 const WETTING = ['humectant', 'solvent', 'oil', 'ester', 'alkane', 'silicone']
 
 const indexesIn = (a: Assessment, ids: { has: (id: string) => boolean }) =>
@@ -92,9 +77,8 @@ export const electrolyte: Rule = (a) => {
 
 /** thickener.needs-neutralising: an acid polymer without a base stays thin. */
 export const neutralising: Rule = (a) => {
-  const gels = indexesIn(a, NEEDS_BASE)
-  if (gels.length === 0 || [...a.substances.values()].some((s) => BASES.has(s.key) && s.percent > 0))
-    return []
+  const gels = a.lines.flatMap((l, i) => (l.percent > 0 && l.material && hasTrait(l.material, 'needs-neutralising') ? [i] : [])) // prettier-ignore
+  if (gels.length === 0 || carriersOf(a, (m) => hasTrait(m, 'neutralises')).length > 0) return []
   return [
     finding(a, {
       code: 'thickener.needs-neutralising',
@@ -102,7 +86,7 @@ export const neutralising: Rule = (a) => {
       severity: (a.formula.targetPh?.min ?? 0) >= 5 ? 'note' : 'check',
       indexes: gels,
       message: `${names(a, gels)} thickens when it is neutralised, and there is no base.`,
-      why: 'About 0.4 part of sodium hydroxide, or 1 part of triethanolamine, for one of carbomer brings it to pH 6. It counts in the formula.',
+      why: 'About 0.4 part of sodium hydroxide, or 1.5 parts of triethanolamine, for one of carbomer brings it to pH 6. It counts in the formula.',
     }),
   ]
 }

@@ -64,6 +64,8 @@ export const TRAITS = [
   'ph-adjuster',
   'formaldehyde-releaser',
   'water-based',
+  'neutralises',
+  'needs-neutralising',
 ] as const
 export const PH_GRADES = ['works', 'holds', 'prefers'] as const
 export const EMULSIFIER_ROLES = [

@@ -1,6 +1,8 @@
 import type { Assessment } from '../assess/types.ts'
 import { formatGrams, listWords } from '../text/format.ts'
 import { ROOM_C, temperatureAfter } from './cooling.ts'
+import { couldStayCold } from './facts.ts'
+import { labelsOf, refsOf } from './maker.ts'
 import { isInverse, SMALL, type Making } from './making.ts'
 import { dissolveIn, heat, prepare, sprinkles, undissolved } from './prepare.ts'
 import type { Part } from './route.ts'
@@ -77,21 +79,24 @@ export function stirIn(making: Making, p: Part, into: readonly Part[]) {
 /** A fifth of the water stays cold and is added after joining. */
 const COLD_SHARE = 0.2
 function holdBack(making: Making, p: Part) {
-  const { a, m, water } = making
+  const { a, m, water, apart } = making
   const share = water.take((water.line?.grams ?? 0) * COLD_SHARE)
   if (!share) return
+  const delicate = p.lines.filter((l) => !apart.has(l) && couldStayCold(a, l))
+  delicate.forEach((l) => apart.add(l))
   const vessel = m.free(p.letter)
   making.cold.add(vessel)
   m.with(vessel, {
     key: `cold-${p.id}`,
     kind: 'weigh',
     title: `Weigh a cold share of the water of ${p.letter}`,
-    detail: `${formatGrams(share.grams!, a.amounts.resolutionGrams)} of it stay cold and cool the emulsion later.`,
-    hands: 2,
+    detail: `${listWords([`${formatGrams(share.grams!, a.amounts.resolutionGrams)} of it`, ...labelsOf(delicate)])} stay cold and cool the emulsion later.`,
+    hands: 2 + delicate.length,
     letter: p.letter,
-    weighs: [share],
+    weighs: [share, ...refsOf(delicate)],
     equipment: [SMALL],
   })
+  dissolveIn(making, p, vessel, { lines: delicate, waits: false, key: 'cold' }, false)
 }
 
 const settingOf = (a: Assessment) =>

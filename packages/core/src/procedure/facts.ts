@@ -1,4 +1,4 @@
-import type { AssessedLine } from '../assess/types.ts'
+import type { AssessedLine, Assessment } from '../assess/types.ts'
 import { hasTrait, type Material, type MaterialKind } from '../materials/schema.ts'
 
 const kindIn = (...kinds: MaterialKind[]) => {
@@ -54,3 +54,14 @@ export const isStrongAcid = (l: AssessedLine) =>
   l.material !== null && l.material.kind === 'acid' && l.percent >= 1
 /** Dissolves in a glycol and hardly in water, so that it has to be warm. */
 export const wantsGlycol = (m: Material | null) => m !== null && dissolves(m) && m.solubility[0] === 'glycol'
+
+/** Could stay in a cold share of the water: a watery thing of a heated water phase of an emulsion that swells not. */
+export const couldStayCold = (a: Assessment, l: AssessedLine) =>
+  a.emulsion?.type === 'oil-in-water' &&
+  l.phaseSource.role === 'water' &&
+  (l.phaseSource.heatToC ?? 0) > (l.material?.heatMaxC ?? Infinity) &&
+  lives(l.material, 'water') &&
+  !isGum(l.material)
+/** Stays there, as the maker has chosen. */
+export const staysCold = (a: Assessment, l: AssessedLine) =>
+  a.formula.method?.choices?.cooling === 'cold-share' && couldStayCold(a, l)

@@ -45,11 +45,13 @@ function wettingOf(lines: readonly AssessedLine[], gums: readonly AssessedLine[]
 
 /** A phase that is parted between two vessels has two weighings; the second, which waits for the pH, says so. */
 const keyOf = (p: Part, kept: Kept | undefined) =>
-  kept ? `${p.id}-${p.letter}${kept.waits ? '2' : ''}` : p.id
+  kept ? `${p.id}-${kept.key ?? `${p.letter}${kept.waits ? '2' : ''}`}` : p.id
 /** Some lines of a part, in a vessel of their own. */
 export interface Kept {
   lines: readonly AssessedLine[]
   waits: boolean
+  /** What the keys of its steps end with, where it is none of the two halves of a late part. */
+  key?: string
 }
 
 /** What a scale cannot weigh is weighed as a dilution; in words, or nothing. */
@@ -251,7 +253,7 @@ const WARM = 55
 /** Dissolves "until clear" what the vessel holds of powders, warm where only warmth does it. */
 export function dissolveIn(making: Making, p: Part, name = p.letter, kept?: Kept, mayWarm = true) {
   const { m, apart } = making
-  const lines = (kept?.lines ?? p.lines).filter((l) => !apart.has(l))
+  const lines = kept?.key ? kept.lines : (kept?.lines ?? p.lines).filter((l) => !apart.has(l))
   const dry = undissolved(making, name)
   const powders = toDissolve(p, lines).filter((l) => !dry.includes(l))
   const lye = powders.some((l) => l.material && hasTrait(l.material, 'lye'))

@@ -1,0 +1,33 @@
+import type { Material } from '../materials/schema.ts'
+import { slug } from '../materials/names.ts'
+import type { Assessment, Substance } from './types.ts'
+
+const known = new WeakMap<Assessment, Map<string, Material | null>>()
+
+/**
+ * What is known of a substance in this formula: a line's own facts first, then the catalogue that it was assessed with;
+ * null where nothing is.
+ */
+export function materialOfSubstance(a: Assessment, key: string): Material | null {
+  let map = known.get(a)
+  if (!map) {
+    known.set(a, (map = new Map()))
+    for (const { material } of a.lines)
+      if (material && !material.parts && material.inci.length === 1)
+        map.set(slug(material.inci[0]!), material)
+  }
+  let found = map.get(key)
+  if (found === undefined) map.set(key, (found = a.catalogue.find(key)))
+  return found
+}
+
+/** Substances in the product, inside blends too, whose material passes; with their sum over all lines. */
+export function carriersOf(a: Assessment, test: (m: Material) => boolean): Substance[] {
+  const found: Substance[] = []
+  for (const s of a.substances.values()) {
+    if (s.percent <= 0) continue
+    const m = materialOfSubstance(a, s.key)
+    if (m && test(m)) found.push(s)
+  }
+  return found
+}
