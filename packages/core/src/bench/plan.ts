@@ -46,7 +46,7 @@ export function benchPlan(formula: Formula, catalogue: Catalogue = known): Bench
       ...step,
       lines: step.weighs.map((ref) => ({ line: indexOf(ref), grams: ref.grams ?? null })),
       joins: step.brings.map(indexOf),
-      holds: step.kind === 'heat' ? step.holds.map(indexOf) : [],
+      holds: step.warms ? step.holds.map(indexOf) : [],
     }))
   const weighed = new Set(steps.flatMap((s) => s.lines.filter((l) => l.grams === null).map((l) => l.line)))
   const left = a.lines.flatMap((l, i) => (!weighed.has(i) && (l.grams > 0 || l.fill) ? [i] : []))

@@ -121,7 +121,7 @@ function dyesOf(making: Making, parts: readonly Part[]) {
       dyes.add(vessel)
       m.with(vessel, {
         key: `dye-${p.id}-${line.id}`,
-        kind: share ? 'dissolve' : 'weigh',
+        kind: share ? 'dissolve' : 'wet',
         title: `Make a solution of ${line.label}`,
         detail: share
           ? `Weigh ${formatGrams(line.grams, d)} into ${formatGrams(share.grams!, d)} of the water and stir.`

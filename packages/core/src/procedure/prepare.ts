@@ -278,6 +278,7 @@ export function dissolveIn(making: Making, p: Part, name = p.letter, kept?: Kept
       wait: warm ? heatingMinutes(p.grams) : 2,
       letter: p.letter,
       celsius,
+      warms: warm,
       equipment: ['stirrer', ...(warm ? ['water bath', 'thermometer'] : [])],
     })
   }
@@ -322,6 +323,7 @@ export function heat({ m, a, choices }: Making, p: Part) {
     hands: 2,
     wait: heatingMinutes(p.grams) + hold,
     celsius: p.heatToC,
+    warms: true,
     holdMinutes: hold,
     letter: p.letter,
     equipment: ['water bath', 'thermometer', ...(watery && choices.evaporation === 'cover' ? ['lid or film'] : [])], // prettier-ignore

@@ -53,6 +53,8 @@ export interface Step {
   later: boolean
   /** Temperature of its vessel when it is over, °C; null for room. */
   celsius: number | null
+  /** It is brought to that temperature in it. */
+  warms: boolean
   /** Minutes to hold it hot. */
   holdMinutes: number
   /** What is weighed in it. */
@@ -78,6 +80,7 @@ export const stepOf = (told: Partial<Step> & Pick<Step, 'key' | 'kind' | 'title'
   ahead: null,
   later: false,
   celsius: null,
+  warms: false,
   holdMinutes: 0,
   weighs: [],
   brings: [],

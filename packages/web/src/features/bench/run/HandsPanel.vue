@@ -130,11 +130,11 @@ onBeforeUnmount(() => clearInterval(look))
         @click="act({ do: 'probe', vessel })"
       />
       <Button
-        v-if="kind === 'heat'"
+        v-if="run.step.value?.warms"
         :label="here?.heatTo == null ? 'Into the hot bath' : 'Out of the hot bath'"
         severity="secondary"
         outlined
-        @click="act({ do: 'heat', vessel, celsius: here?.heatTo == null ? 75 : null })"
+        @click="act({ do: 'heat', vessel, celsius: here?.heatTo == null ? (run.step.value!.celsius ?? 70) + 3 : null })"
       />
       <Button
         v-if="run.step.value?.from.length"

@@ -13,16 +13,16 @@ const props = defineProps<{ step: BenchStep }>()
 const run = useRun()
 const shown = useShown('thermometer', run.now)
 
-const phase = computed(() => {
-  const i = run.state.value.plan.a.phases.findIndex((p) => p.letter === props.step.letter)
-  return run.state.value.plan.formula.phases[i]
-})
 const target = computed(() => props.step.celsius)
 const last = computed(() => run.state.value.temperatures.filter((t) => t.step === props.step.key).at(-1))
 const now = computed(() => shown.value?.value ?? last.value?.celsius ?? null)
 const there = computed(() => now.value !== null && target.value !== null && now.value >= target.value - 2)
 const hold = computed(() => props.step.holdMinutes)
-const watery = computed(() => run.state.value.plan.water !== null && phase.value?.role !== 'oil')
+/** A glycol or an oil loses no water. */
+const watery = computed(() => {
+  const { plan } = run.state.value
+  return plan.water !== null && props.step.holds.some((i) => plan.a.lines[i]!.material?.kind === 'water')
+})
 const masses = computed(() => run.state.value.masses.filter((m) => m.step === props.step.key))
 const before = computed(() => masses.value.find((m) => m.when === 'before'))
 const after = computed(() => masses.value.filter((m) => m.when === 'after').at(-1))

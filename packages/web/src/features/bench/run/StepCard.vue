@@ -19,7 +19,7 @@ const mark = computed(() => run.state.value.marks.get(props.step.key))
 const weighs = computed(() => props.step.kind !== 'ph' && props.step.lines.length > 0)
 /** Steps whose panel says it with this batch’s own figures, and those that set timers of their own. */
 const SAID_BELOW = new Set(['cool', 'water'])
-const OWN_TIMER = new Set(['heat', 'cool', 'ph'])
+const OWN_TIMER = new Set(['cool', 'ph'])
 const role = computed(
   () => run.state.value.plan.a.phases.find((p) => p.letter === props.step.letter)?.role ?? null,
 )
@@ -40,12 +40,12 @@ const role = computed(
     <p v-if="step.note" class="note">{{ step.note }}</p>
     <WeighPanel v-if="weighs" :step="step" />
     <p v-if="step.detail && weighs && step.kind !== 'weigh'" class="detail">{{ step.detail }}</p>
-    <HeatPanel v-if="step.kind === 'heat'" :step="step" />
+    <HeatPanel v-if="step.warms" :step="step" />
     <CoolPanel v-if="step.kind === 'cool'" :step="step" />
     <WaterPanel v-if="step.kind === 'water'" />
     <PhPanel v-if="step.kind === 'ph'" />
     <FillPanel v-if="step.key === 'fill'" />
-    <WaitButton v-if="step.wait > 0 && !OWN_TIMER.has(step.kind)" :step="step" />
+    <WaitButton v-if="step.wait > 0 && !step.warms && !OWN_TIMER.has(step.kind)" :step="step" />
   </article>
 </template>
 
