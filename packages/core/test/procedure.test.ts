@@ -85,7 +85,7 @@ describe('a procedure', () => {
   it('keeps what stands no heat out of it, and takes powders up in a little of the water', () => {
     places('actives never heated, in a second water', 'Pour B into A', 'Dissolve niacinamide and ascorbyl glucoside in C', 'Cool below 40', 'Add rose hydrosol') // prettier-ignore
     expect(of('powders in the cool-down without a liquid').find((s) => s.title.startsWith('Weigh C'))!.weighs[0]!.grams).toBeGreaterThan(20) // prettier-ignore
-    places('preservative in a glycol premix, water heated', 'Dissolve allantoin in B', 'Cool below 40', 'Add phenoxyethanol') // prettier-ignore
+    places('preservative in a glycol premix, water heated', 'Dissolve allantoin in B', 'Cool below 40', 'Measure the pH', 'Add propanediol and phenoxyethanol') // prettier-ignore
   })
   it('sprinkles a powder into the batch where the water for a premix is not there', () => {
     const f = formula([

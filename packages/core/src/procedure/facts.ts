@@ -10,8 +10,13 @@ const kindIn = (...kinds: MaterialKind[]) => {
 export const isGum = kindIn('gum', 'polymer')
 /** Stays a powder in whatever it is stirred into. */
 const STAYS = kindIn('clay', 'powder', 'abrasive')
-export const staysPowder = (m: Material | null) =>
-  STAYS(m) || (m?.form === 'powder' && (m.kind === 'colourant' || m.kind === 'uv-filter') && m.solubility[0] === 'dispersible') // prettier-ignore
+export const staysPowder = (m: Material | null): boolean =>
+  STAYS(m) ||
+  (m?.form === 'powder' &&
+    m.solubility[0] === 'dispersible' &&
+    !isGum(m) &&
+    m.kind !== 'hyaluronate' &&
+    m.emulsifier === undefined)
 /** Colours by dissolving, so strongly that it goes in as a weighed solution. */
 export const isDye = (m: Material | null) => m?.kind === 'colourant' && m.solubility[0] === 'water'
 export const isLiquid = (m: Material | null) => m !== null && m.form !== 'powder'

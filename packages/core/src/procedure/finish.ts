@@ -20,7 +20,7 @@ export function finish(making: Making, parts: readonly Part[], base: Part) {
       key: 'make-up',
       kind: 'water',
       title: 'Make up the water that left',
-      detail: `Weigh the batch: it should be ${formatGrams(a.amounts.batchGrams, a.amounts.resolutionGrams)} with what is still to come. Put back the difference as distilled water and stir.`,
+      detail: `Weigh the batch: ${shouldWeigh(making, parts, base)} Put back the difference as distilled water and stir.`,
       hands: 3,
       equipment: ['distilled water'],
     })
@@ -36,9 +36,10 @@ export function finish(making: Making, parts: readonly Part[], base: Part) {
       key: 'preserve',
       kind: 'add',
       title: `Add ${listWords(labelsOf([...new Set(late)]))}`,
-      detail: late.some(preserves)
-        ? 'The preservative, at the pH where it works; stir well.'
-        : 'Stir it in well.',
+      detail:
+        measurable && late.some(preserves)
+          ? 'The preservative, at the pH where it works; stir well.'
+          : 'Stir it in well.',
       look: 'even',
       hands: 3,
       equipment: ['spatula'],
@@ -85,6 +86,16 @@ export function finish(making: Making, parts: readonly Part[], base: Part) {
       celsius: null,
       equipment: ['lid or film'],
     })
+}
+
+/** What the batch should weigh here, without what goes in later. */
+function shouldWeigh({ a, m }: Making, parts: readonly Part[], base: Part) {
+  const later = [...m.others(base.letter).flatMap((v) => m.holds(v)), ...parts.filter((p) => p.route.to === 'ph').flatMap((p) => p.lines)] // prettier-ignore
+  const grams = a.lines.reduce((sum, l) => sum + (later.some((r) => r.phase === l.phase && r.line === l.line) ? l.grams : 0), 0) // prettier-ignore
+  const say = (g: number) => formatGrams(g, a.amounts.resolutionGrams)
+  return grams > 0
+    ? `it should be ${say(a.amounts.batchGrams - grams)} now, for ${say(grams)} are still to come.`
+    : `it should be ${say(a.amounts.batchGrams)}.`
 }
 
 function weighAdjusters({ m }: Making, base: Part, lines: readonly AssessedLine[]) {

@@ -1,7 +1,8 @@
+import type { AssessedLine } from '../assess/types.ts'
 import { formatCelsius, listWords } from '../text/format.ts'
 import { stirIn } from './base.ts'
 import { coolingMinutes, ROOM_C } from './cooling.ts'
-import { preserves, staysPowder } from './facts.ts'
+import { isStrongAcid, preserves, staysPowder, wantsGlycol } from './facts.ts'
 import { labelsOf, round5 } from './maker.ts'
 import { isThick, isWatery, whips, type Making } from './making.ts'
 import { dissolveIn, prepare, spoonUp, sprinkles, undissolved } from './prepare.ts'
@@ -46,7 +47,7 @@ export function addLate(making: Making, parts: readonly Part[], base: Part) {
     into.forEach((x) => makeSmall(making, parts, x))
     // What is added after the pH was set stands in a vessel of its own.
     const open = p.lines.filter((l) => !apart.has(l))
-    const waits = separate ? open.filter(preserves) : []
+    const waits = separate ? waiting(p, open) : []
     const own = open.filter((l) => !waits.includes(l))
     const split = waits.length > 0 && own.length > 0
     const kept = split ? { lines: own, waits: false } : undefined
@@ -128,6 +129,13 @@ function dripDyes({ m, dyes }: Making, base: Part) {
     celsius: m.celsius(base.letter),
     equipment: ['pipette', 'spatula'],
   })
+}
+
+/** What of a part waits for the pH: what preserves, or the whole premix that it was laid out in. */
+function waiting(p: Part, open: readonly AssessedLine[]) {
+  const kept = open.filter(preserves)
+  if (p.role !== 'premix' || kept.length === 0) return kept
+  return open.some((l) => isStrongAcid(l) || wantsGlycol(l.material)) ? [] : open
 }
 
 /** A part that is poured into a late one, with what is poured into it in turn. */

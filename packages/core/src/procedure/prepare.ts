@@ -257,7 +257,7 @@ export function dissolveIn(making: Making, p: Part, name = p.letter, kept?: Kept
   const dry = undissolved(making, name)
   const powders = toDissolve(p, lines).filter((l) => !dry.includes(l))
   const lye = powders.some((l) => l.material && hasTrait(l.material, 'lye'))
-  const stays = lines.filter((l) => staysPowder(l.material) && !p.oily && !dry.includes(l))
+  const stays = lines.filter((l) => staysPowder(l.material) && !dry.includes(l))
   const already = m.celsius(name)
   if (powders.length > 0) {
     const warm =

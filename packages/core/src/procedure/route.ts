@@ -129,12 +129,13 @@ function premixRoute(
   emulsion: boolean,
 ) {
   const labels = (test: (l: AssessedLine) => boolean) => listWords(p.lines.filter(test).map((l) => l.label))
-  if (p.oily && oils[0]) return { to: 'part' as const, into: oils[0].id, when: 'hot' as const, why: 'It is made of oils.' } // prettier-ignore
+  const limit = Math.min(...p.lines.map((l) => l.material?.heatMaxC ?? Infinity))
+  // Cold oils poured into hot ones would set them: they are heated together where they stand it.
+  if (p.oily && oils[0]) return { to: 'part' as const, into: oils[0].id, when: limit < (oils[0].heatToC ?? 0) ? ('hot' as const) : ('before-heat' as const), why: 'It is made of oils.' } // prettier-ignore
   const gum = p.lines.some((l) => isGum(l.material) || swellsLong(l.material))
   const acids = p.lines.filter((l) => isStrongAcid(l) || wantsGlycol(l.material))
   if (acids.length > 0 && (emulsion || p.heatToC !== null || waters.length === 0 || !warm))
     return { to: 'batch' as const, when: 'cool' as const, why: `${capitalise(labels((l) => acids.includes(l)))} goes in when the rest stands and is cool.` } // prettier-ignore
-  const limit = Math.min(...p.lines.map((l) => l.material?.heatMaxC ?? Infinity))
   if (!gum && warm && (p.lines.some(preserves) || limit < LEAST_HOT))
     return { to: 'batch' as const, when: 'cool' as const, why: `${capitalise(labels((l) => preserves(l) || (l.material?.heatMaxC ?? Infinity) < LEAST_HOT))} stands no heat.` } // prettier-ignore
   const into = waters[0] ?? oils[0]
