@@ -155,6 +155,8 @@ try {
   await formula(page, 'Harbour Fog face cream')
   await page.getByRole('link', { name: 'Method', exact: true }).click()
   await page.locator('input[type=time]').fill('18:30')
+  await page.locator('input[type=time]').blur()
+  await page.getByRole('heading', { name: 'Your way' }).scrollIntoViewIfNeeded()
   await shot(page, 'method')
   await page.goto('/start/brief')
   await page.locator('article.proposal').first().waitFor()

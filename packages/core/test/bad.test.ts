@@ -125,9 +125,9 @@ describe('bad formulas do', () => {
     ],
     [
       'ph.no-shared-window',
-      'niacinamide with salicylic acid',
+      'sodium ascorbyl phosphate with salicylic acid',
       'stop',
-      simple([['niacinamide', 4], ['salicylic acid', 1], PRESERVED]),
+      simple([['sodium ascorbyl phosphate', 2], ['salicylic acid', 1], PRESERVED]),
     ],
     [
       'ph.no-shared-window',
@@ -137,15 +137,15 @@ describe('bad formulas do', () => {
     ],
     [
       'ph.outside-window',
-      'niacinamide read at pH 4',
+      'niacinamide read at pH 3.5',
       'check',
-      simple([['niacinamide', 4], PRESERVED], { readings: [{ ph: 4, method: 'meter-10pct' }] }),
+      simple([['niacinamide', 4], PRESERVED], { readings: [{ ph: 3.5, method: 'meter-10pct' }] }),
     ],
     [
       'ph.outside-window',
       'a target that nobody shares',
       'check',
-      simple([['niacinamide', 4], PRESERVED], { targetPh: { min: 4, max: 4.5 } }),
+      simple([['niacinamide', 4], PRESERVED], { targetPh: { min: 3, max: 3.5 } }),
     ],
     [
       'ph.outside-window',

@@ -62,7 +62,7 @@ describe('a brief', () => {
     for (const p of proposalsFor({ actives: [{ material: 'niacinamide', percent: 4 }] })) {
       const a = assess(p.formula)
       expect(a.doses.get('niacinamide')!.percent).toBe(4)
-      expect(p.formula.targetPh!.min).toBeGreaterThanOrEqual(5.5)
+      expect(p.formula.targetPh!.min).toBeGreaterThanOrEqual(4)
       expect(findAll(a).map((f) => f.code)).not.toContain('ph.no-shared-window')
     }
   })

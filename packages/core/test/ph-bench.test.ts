@@ -82,9 +82,9 @@ describe('what a pH does', () => {
     expect(effect(f, 4, 'azelaic-acid').text).toMatch(/free acid.*salt/s)
     expect(effect(f, 5.5, 'azelaic-acid').text).toMatch(/salt.*free acid/s)
   })
-  it('keeps niacinamide above 5', () => {
+  it('keeps niacinamide away from strong acid (Finholt & Higuchi 1962, from memory)', () => {
     const f = simple([['niacinamide', 4]])
-    expect(effect(f, 4.5, 'niacinamide').text).toContain('nicotinic acid')
+    expect(effect(f, 2.8, 'niacinamide').text).toContain('nicotinic acid')
     expect(effect(f, 6, 'niacinamide').state).toBe('fine')
   })
   it('says what thins or seems to split, from which pH it holds again, and how much alkali that takes', () => {
@@ -105,7 +105,7 @@ describe('what a pH does', () => {
       ]),
     )
     expect(blockersOf(a)).toEqual([
-      { side: 'low', label: 'niacinamide', at: 5.5 },
+      { side: 'low', label: 'niacinamide', at: 4 },
       expect.objectContaining({ side: 'high', label: 'sodium benzoate' }),
     ])
     expect(blockersOf(assess(simple([])))).toEqual([])

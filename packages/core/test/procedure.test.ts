@@ -266,9 +266,10 @@ describe('findings about the procedure', () => {
       ]),
     ) // prettier-ignore
     const [one] = found(f, 'process.order')
-    expect(one!.message).toBe(
-      'Triethanolamine stands with carbomer and would neutralise it before it is wet.',
-    )
+    expect(one!.message).toBe('Triethanolamine stands with carbomer; the method keeps it until that is wet.')
+    const titles = methodOf(assess(f)).steps.map((s) => s.title)
+    const [wet, slurry, base] = ['Wet carbomer', 'Stir the slurry', 'Stir triethanolamine into A'].map((t) => titles.findIndex((x) => x.startsWith(t))) // prettier-ignore
+    expect([wet! > 0, slurry! > wet!, base! > slurry!]).toEqual([true, true, true])
     const mended = applyEdit(f, one!.remedies[0]!.edit)
     expect(found(mended, 'process.order')).toEqual([])
     expect(mended.phases.at(-1)).toMatchObject({ role: 'adjust', lines: [{ material: 'triethanolamine' }] })

@@ -36,8 +36,8 @@ describe('remedies', () => {
       'preservative.outside-ph',
       simple([['gluconolactone, sodium benzoate', 1.5]], { targetPh: { min: 5.8, max: 6.2 } }),
     ],
-    ['ph.no-shared-window', simple([['niacinamide', 4], ['salicylic acid', 1], PRESERVED])],
-    ['ph.outside-window', simple([['niacinamide', 4], PRESERVED], { targetPh: { min: 4, max: 4.5 } })],
+    ['ph.no-shared-window', simple([['sodium ascorbyl phosphate', 2], ['salicylic acid', 1], PRESERVED])],
+    ['ph.outside-window', simple([['niacinamide', 4], PRESERVED], { targetPh: { min: 3, max: 3.5 } })],
     [
       'heat.sensitive-in-hot-phase',
       cream({

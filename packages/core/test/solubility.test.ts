@@ -6,7 +6,7 @@ import { formula, only, phase, PRESERVED, simple } from './helpers.ts'
 const water = cosolventsOf(new Map(), 100)
 const at = (key: string, ph: number | null, ionic = 0) => solubilityAt(acidBaseOf(key)!, ph, water, ionic)
 const mixed = (key: string, percent: number) =>
-  cosolventsOf(new Map([[key, { key, inci: key, percent, lines: [] }]]), 100 - percent)
+  cosolventsOf(new Map([[key, { key, inci: key, percent, low: 0, high: 0, lines: [] }]]), 100 - percent)
 
 describe('published solubilities', () => {
   it('salicylic acid: 2.24 g/kg at its own pH of 2.4 (CRC Handbook)', () => {

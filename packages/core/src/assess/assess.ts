@@ -22,14 +22,17 @@ const ALCOHOLS = ['alcohol', 'alcohol-denat', 'isopropyl-alcohol']
 function sumSubstances(lines: readonly AssessedLine[]): Map<string, Substance> {
   const all = new Map<string, Substance>()
   lines.forEach((line, index) => {
-    for (const { key, inci, share } of line.substances) {
-      const percent = (Math.max(0, line.percent) * share) / 100
+    const of = Math.max(0, line.percent) / 100
+    for (const { key, inci, share, low, high } of line.substances) {
+      const percent = of * share
       const seen = all.get(key)
       if (seen) {
         seen.percent += percent
+        seen.low += of * low
+        seen.high += of * high
         seen.lines.push(index)
       } else {
-        all.set(key, { key, inci, percent, lines: [index] })
+        all.set(key, { key, inci, percent, low: of * low, high: of * high, lines: [index] })
       }
     }
   })
@@ -87,6 +90,7 @@ export function assess(formula: Formula, catalogue: Catalogue = defaultCatalogue
       source,
       phaseSource,
       material: resolved.material,
+      guess: resolved.guess,
       id: resolved.id,
       label: resolved.label,
       substances: resolved.substances,

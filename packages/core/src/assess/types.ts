@@ -15,6 +15,8 @@ export interface AssessedLine extends LineAmount {
   source: Line
   phaseSource: Phase
   material: Material | null
+  /** Of a name that nobody knows: what its words tell of its kind; inferred, so never the ground of a limit. */
+  guess: Material | null
   id: string
   label: string
   substances: readonly SubstanceShare[]
@@ -27,6 +29,9 @@ export interface Substance {
   inci: string
   /** Percent of the whole product, summed over every line that contains it. */
   percent: number
+  /** Between these, where the share of a blend is not known; else the same. */
+  low: number
+  high: number
   /** Indexes into `lines`. */
   lines: number[]
 }

@@ -105,9 +105,10 @@ function weightedMean(pairs: { weight: number; value: number }[]): number | null
  * fatty alcohols and no emulsifier) or no water (under 5 %).
  */
 export function describeEmulsion(lines: readonly AssessedLine[], waterPercent: number): Emulsion | null {
-  const known = lines.filter(
-    (l): l is AssessedLine & { material: Material } => l.material !== null && l.percent > 0,
-  )
+  const known = lines.flatMap((l) => {
+    const material = l.material ?? l.guess
+    return material && l.percent > 0 ? [{ ...l, material }] : []
+  })
   const sum = (of: (m: Material) => boolean) =>
     known.reduce((s, l) => s + (of(l.material) ? l.percent : 0), 0)
   const oils = known.filter((l) => isOil(l.material))

@@ -13,7 +13,19 @@ export const emulsifier: Rule = (a) => {
   if (!e || e.oilsPercent < 0.5) return []
   const oils = indexesOf(a, isOil)
   const solubilised = e.solubiliserPercent >= e.oilsPercent * 2
-  if (e.emulsifierPercent === 0 && e.polymericPercent === 0 && e.soapPercent === 0 && !solubilised) {
+  const none = e.emulsifierPercent === 0 && e.polymericPercent === 0 && e.soapPercent === 0 && !solubilised
+  const perhaps = a.lines.flatMap((l, i) => ((l.material ?? l.guess)?.functions.includes('emulsifying') && !l.material?.emulsifier && l.percent > 0 ? [i] : [])) // prettier-ignore
+  if (none && perhaps.length > 0)
+    return [
+      finding(a, {
+        code: 'emulsion.no-emulsifier',
+        severity: 'check',
+        indexes: perhaps,
+        message: `Whether ${listWords(perhaps.map((i) => a.lines[i]!.label))} holds ${sayPercent(e.oilsPercent)} of oils cannot be told.`,
+        why: 'Nothing is known of it but its name. Choose its INCI name, or describe it as one of your own.',
+      }),
+    ]
+  if (none) {
     return [
       finding(a, {
         code: 'emulsion.no-emulsifier',

@@ -1,7 +1,7 @@
 import type { Assessment } from '../assess/types.ts'
-import { limitsFor, LIMITS_REVIEWED, type ApplicableLimit } from '../materials/legal.ts'
+import { limitsFor, LIMITS_REVIEWED, type ApplicableLimit, type Limit } from '../materials/legal.ts'
 import { properInci } from '../materials/names.ts'
-import { sayNumber, sayPercent } from '../text/format.ts'
+import { listWords, sayNumber, sayPercent } from '../text/format.ts'
 import { finding, type Finding, type Rule } from './types.ts'
 
 const nameOf = (a: Assessment, limit: ApplicableLimit) => {
@@ -14,19 +14,36 @@ const nameOf = (a: Assessment, limit: ApplicableLimit) => {
 function withTraces(a: Assessment, key: string) {
   const substance = a.substances.get(key)
   const trace = a.traces.get(key)
-  const percent = (substance?.percent ?? 0) + (trace?.percent ?? 0)
+  const found = trace?.percent ?? 0
+  const percent = (substance?.percent ?? 0) + found
   if (percent <= 0) return null
+  const [low, high] = [(substance?.low ?? 0) + found, (substance?.high ?? 0) + found]
   const known = trace ? trace.lines.filter((i) => !trace.unknown.includes(i)) : []
-  return { inci: (substance ?? trace)!.inci, percent, lines: [...(substance?.lines ?? []), ...known] }
+  return {
+    inci: (substance ?? trace)!.inci,
+    percent,
+    low,
+    high,
+    lines: [...(substance?.lines ?? []), ...known],
+  }
 }
+
+/** Law stops; an opinion, or a rule that may not bear on this use, is a check. */
+const gravity = (limit: Limit) => (limit.kind === 'law' && !limit.uncertain ? 'stop' : 'check')
 
 function judge(a: Assessment, applicable: ApplicableLimit): Finding | null {
   const { limit, family, factors } = applicable
   const members = [...factors].flatMap(([key, factor]) => {
     const substance = withTraces(a, key)
-    return substance ? [{ substance, percent: substance.percent * factor }] : []
+    return substance ? [{ substance, factor, percent: substance.percent * factor }] : []
   })
-  const total = members.reduce((sum, m) => sum + m.percent, 0)
+  const sum = (of: 'percent' | 'low' | 'high') => members.reduce((s, m) => s + m.substance[of] * m.factor, 0)
+  const high = sum('high')
+  // A cap of nothing is broken by any share; another one for certain only by the least that there can be.
+  const open = high > sum('low') + 1e-9
+  const total = open && limit.maxPercent > 0 ? sum('low') : sum('percent')
+  if (open && total <= limit.maxPercent && high > limit.maxPercent * (1 + 1e-4))
+    return cannotTell(a, applicable, members, { low: total, high })
   const acidity = phCondition(a, applicable, total)
   if (acidity && total <= limit.maxPercent) {
     return finding(a, { ...acidity, indexes: [...new Set(members.flatMap((m) => m.substance.lines))] })
@@ -59,16 +76,16 @@ function judge(a: Assessment, applicable: ApplicableLimit): Finding | null {
     return finding(a, {
       ...common,
       code: 'legal.prohibited',
-      severity: limit.kind === 'law' ? 'stop' : 'check',
+      severity: gravity(limit),
       message: `${limit.authority} does not allow ${name} in a product that is ${where}.`,
-      why: `${limit.condition ? `Rule: ${limit.condition}.` : 'Take it out or choose something else.'}${strictest}`,
+      why: `${limit.condition ? `Rule: ${limit.condition}.` : 'Take it out or choose something else.'}${limit.uncertain ? ` ${limit.uncertain}` : ''}${strictest}`,
       remedies: only ? [{ label: `Take out ${only.label}`, edit: { type: 'remove-line', at: only } }] : [],
     })
   }
   return finding(a, {
     ...common,
     code: 'legal.above-cap',
-    severity: limit.kind === 'law' ? 'stop' : 'check',
+    severity: gravity(limit),
     message: `${sayPercent(total)} ${name}${unit} is above the cap of ${sayPercent(limit.maxPercent)} (${limit.authority}, ${where}).`,
     why: [
       indexes.length > 1 ? 'Every line that contains it counts.' : '',
@@ -91,6 +108,28 @@ function judge(a: Assessment, applicable: ApplicableLimit): Finding | null {
             },
           ]
         : [],
+  })
+}
+
+/** A share that nobody told may be over the cap or not: said as such, with what to enter. */
+function cannotTell(
+  a: Assessment,
+  applicable: ApplicableLimit,
+  members: readonly { substance: { inci: string; low: number; high: number; lines: number[] } }[],
+  range: { low: number; high: number },
+): Finding | null {
+  const { limit } = applicable
+  if (limit.from || limit.kind !== 'law') return null
+  const unknown = members.filter((m) => m.substance.high > m.substance.low)
+  const indexes = [...new Set(unknown.flatMap((m) => m.substance.lines))]
+  const name = members.length === 1 ? members[0]!.substance.inci : nameOf(a, applicable)
+  return finding(a, {
+    code: 'legal.above-cap',
+    severity: 'check',
+    indexes,
+    message: `Whether ${name} stays under ${sayPercent(limit.maxPercent)} (${limit.authority}) cannot be told: it is ${sayPercent(Number(range.low.toPrecision(2)))} to ${sayPercent(Number(range.high.toPrecision(2)))}.`,
+    why: `The shares in ${listWords(indexes.map((i) => a.lines[i]!.label))} are not known. Enter its parts from the specification.`,
+    source: `${limit.source}; reviewed ${LIMITS_REVIEWED}, from memory (${limit.confidence} confidence)`,
   })
 }
 
@@ -148,20 +187,26 @@ export interface CapMark {
  */
 export function capOf(a: Assessment, index: number): CapMark | null {
   const line = a.lines[index]!
-  const caps = line.substances.flatMap(({ key, share }) =>
-    limitsFor(key, a.formula.product)
-      .filter(({ limit }) => limit.kind === 'law' && !limit.from)
-      .map(({ limit, factors }) => {
-        const others = [...factors].reduce((sum, [member, factor]) => {
-          const own = line.substances.find((s) => s.key === member)?.share ?? 0
-          const all = a.substances.get(member)?.percent ?? 0
-          return sum + Math.max(0, all - (Math.max(0, line.percent) * own) / 100) * factor
-        }, 0)
-        return {
-          maxPercent: Math.max(0, ((limit.maxPercent - others) * 100) / (share * (factors.get(key) ?? 1))),
-          source: limit.source,
-        }
-      }),
+  const caps = line.substances.flatMap(({ key, share, low, high }) =>
+    // a cap on a share that nobody told is no tick on a rail
+    low < high
+      ? []
+      : limitsFor(key, a.formula.product)
+          .filter(({ limit }) => limit.kind === 'law' && !limit.from)
+          .map(({ limit, factors }) => {
+            const others = [...factors].reduce((sum, [member, factor]) => {
+              const own = line.substances.find((s) => s.key === member)?.share ?? 0
+              const all = a.substances.get(member)?.percent ?? 0
+              return sum + Math.max(0, all - (Math.max(0, line.percent) * own) / 100) * factor
+            }, 0)
+            return {
+              maxPercent: Math.max(
+                0,
+                ((limit.maxPercent - others) * 100) / (share * (factors.get(key) ?? 1)),
+              ),
+              source: limit.source,
+            }
+          }),
   )
   return caps.sort((x, y) => x.maxPercent - y.maxPercent)[0] ?? null
 }

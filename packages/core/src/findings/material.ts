@@ -1,6 +1,8 @@
 import { shorten } from '../text/format.ts'
 import { finding, type Rule } from './types.ts'
 
+const aOf = (kind: string) => `${/^[aeiou]/.test(kind) ? 'an' : 'a'} ${kind.replaceAll('-', ' ')}`
+
 /** material.unknown: a name that is in no catalogue and carries no facts of its own. */
 export const material: Rule = (a) =>
   a.lines.flatMap((line, index) =>
@@ -12,7 +14,7 @@ export const material: Rule = (a) =>
             severity: 'check',
             indexes: [index],
             message: `“${shorten(line.label)}” is not in the catalogue.`,
-            why: 'Nothing about it can be checked. Choose a material, or describe it as one of your own.',
+            why: `${line.guess ? `By its name ${aOf(line.guess.kind)}; nothing else about it can be checked.` : 'Nothing about it can be checked.'} Choose a material, or describe it as one of your own.`,
             source: 'catalogue',
           }),
         ],

@@ -3,26 +3,18 @@ import type { WindowItem } from '../ph/windows.ts'
 import { capitalise, formatRange, listWords, sayNumber } from '../text/format.ts'
 import { COMMON_PRACTICE, finding, type Finding, type Rule } from './types.ts'
 
-const REASONS: Record<string, string> = {
-  niacinamide: 'Below pH 5 niacinamide slowly turns to nicotinic acid, which flushes the skin.',
-  'salicylic-acid': 'Salicylic acid acts and is kept as the free acid at pH 3 to 4.',
-  'ascorbic-acid': 'Ascorbic acid enters the skin and keeps best below pH 3.5.',
-  'sodium-ascorbyl-phosphate': 'The phosphate of vitamin C breaks down in acid.',
-  carbomer: 'Carbomer is thin below pH 5.',
-}
-
 const needs = (item: WindowItem) =>
   item.grade === 'works' ? `works at pH ${formatRange(item)}` : `holds at pH ${formatRange(item)}`
 
 const sentenceFor = (items: readonly WindowItem[]) =>
-  items.flatMap((item) => item.materials.flatMap((id) => REASONS[id] ?? [])).join(' ')
+  items.flatMap((item) => item.why ?? []).join(' ')
 
 /** ph.no-shared-window: needs that no pH meets. Two that must work are a stop, body that would be lost is a check. */
 export const noSharedWindow: Rule = (a) => {
   if (a.emulsion?.type === 'water-in-oil') return []
   const worst = a.ph.clashes[0]
   if (!worst) return []
-  const hard = a.ph.clashes.find(({ a: x, b: y }) => x.grade === 'works' && y.grade === 'works')
+  const hard = a.ph.clashes.find(({ a: x, b: y }) => x.grade === 'works' && y.grade === 'works' && !x.soft && !y.soft) // prettier-ignore
   const pair = hard ?? worst
   const others = a.ph.clashes.filter((clash) => clash !== pair).length
   return [

@@ -39,7 +39,9 @@ export const missing: Rule = (a) => {
         code: 'preservative.unidentified',
         severity: 'check',
         indexes: p.unidentified,
-        message: `What ${listWords(p.unidentified.map((i) => a.lines[i]!.label))} is made of is not known.`,
+        message: p.unidentified.every((i) => a.lines[i]!.material?.unknownShares)
+          ? `How much of each part ${listWords(p.unidentified.map((i) => a.lines[i]!.label))} holds is not known.`
+          : `What ${listWords(p.unidentified.map((i) => a.lines[i]!.label))} is made of is not known.`,
         why: 'Whether it covers bacteria, yeast and mould cannot be judged. Enter its parts from the specification.',
       }),
     ]

@@ -1,7 +1,7 @@
 import type { Edit } from '../formula/edit.ts'
 import { hasTrait } from '../materials/schema.ts'
 import { BATCH, type Goes } from '../procedure/choices.ts'
-import { isStrongAcid, staysCold, wantsGlycol } from '../procedure/facts.ts'
+import { isStrongAcid, neutralises, staysCold, wantsGlycol } from '../procedure/facts.ts'
 import { methodOf } from '../procedure/method.ts'
 import { COOL, routed, type Part } from '../procedure/route.ts'
 import { formatCelsius, listWords } from '../text/format.ts'
@@ -138,12 +138,12 @@ export const wrongWay: Rule = (a) => {
   })
 }
 
-/** process.order: a polymer meets what neutralises it before it is wet, and thickens in lumps. */
+/** process.order: a polymer stands with what neutralises it, which must wait until it is wet. */
 export const neutralisedEarly: Rule = (a) =>
   routed(a).flatMap((p) => {
     if (p.route.to === 'ph') return []
     const polymers = p.lines.filter((l) => l.material && l.percent > 0 && hasTrait(l.material, 'needs-neutralising'))
-    const bases = p.lines.filter((l) => l.material && l.percent > 0 && hasTrait(l.material, 'neutralises') && l.material.kind !== 'chelator')
+    const bases = p.lines.filter((l) => l.percent > 0 && neutralises(l.material))
     if (polymers.length === 0 || bases.length === 0) return []
     const adjust = a.formula.phases.findIndex((x) => x.role === 'adjust')
     const to = adjust < 0 ? a.formula.phases.length : adjust
@@ -155,10 +155,10 @@ export const neutralisedEarly: Rule = (a) =>
     return [
       finding(a, {
         code: 'process.order',
-        severity: 'check',
+        severity: 'note',
         indexes: [...polymers, ...bases].map((l) => a.lines.indexOf(l)),
-        message: `${listWords(bases.map((l) => l.label))} stands with ${listWords(polymers.map((l) => l.label))} and would neutralise it before it is wet.`,
-        why: 'It thickens at once around dry powder, and the lumps stay. Wet it and let it rest; the base comes last.',
+        message: `${listWords(bases.map((l) => l.label))} stands with ${listWords(polymers.map((l) => l.label))}; the method keeps it until that is wet.`,
+        why: 'Met by a base while it is dry, it thickens around the powder, and the lumps stay. Most makers give the base a phase of its own.',
         remedies: [{ label: `Move ${listWords(bases.map((l) => l.label))} to an adjust phase`, edit: { type: 'many', edits: moves } }],
       }),
     ]

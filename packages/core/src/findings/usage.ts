@@ -84,7 +84,8 @@ function doses(a: Assessment): Dose[] {
     if (!material || material.parts || material.id !== substance.key) continue
     const extra = blends.reduce((sum, i) => {
       const line = a.lines[i]!
-      const share = line.substances.find((s) => s.key === substance.key)!.share
+      // the least that there can be: what is not known is no overdose
+      const share = line.substances.find((s) => s.key === substance.key)!.low
       return sum + (Math.max(0, line.percent) * share) / (material.strengthPercent ?? 100)
     }, 0)
     const direct = found.get(substance.key)

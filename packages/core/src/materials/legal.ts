@@ -17,6 +17,8 @@ export const Limit = z.strictObject({
   /** The cap holds from this day on. */
   from: z.string().optional(),
   condition: z.string().optional(),
+  /** Why it is not certain that the rule bears on this use; then it is no stop. */
+  uncertain: z.string().optional(),
   source: z.string(),
   confidence: z.enum(CONFIDENCES),
 })
@@ -32,6 +34,8 @@ export const Family = z.strictObject({
 export const LimitData = z.strictObject({
   reviewed: z.string(),
   families: z.array(Family),
+  /** Other names by which a maker may write a subject: key to key. */
+  aliases: z.record(z.string(), z.string()),
   limits: z.array(Limit),
 })
 
@@ -52,11 +56,20 @@ function group(rows: readonly Limit[]) {
   return map
 }
 
+/** What counts towards a subject, with its factor: the family or the substance, and the other names of each. */
+function membersOf(subject: string): Record<string, number> {
+  const members: Record<string, number> = { ...(familyById.get(subject)?.members ?? { [subject]: 1 }) }
+  for (const [alias, key] of Object.entries(table.aliases)) if (key in members) members[alias] = members[key]!
+  return members
+}
+
+/** Whether a law or an opinion names a substance. */
+export const isLimited = (key: string) => subjectsOf.has(key)
+
 /** Subjects that a substance counts towards, with the factor for each. */
 const subjectsOf = new Map<string, { subject: string; factor: number }[]>()
 for (const subject of bySubject.keys()) {
-  const members = familyById.get(subject)?.members ?? { [subject]: 1 }
-  for (const [key, factor] of Object.entries(members)) {
+  for (const [key, factor] of Object.entries(membersOf(subject))) {
     subjectsOf.set(key, [...(subjectsOf.get(key) ?? []), { subject, factor }])
   }
 }
@@ -112,7 +125,7 @@ function chooseLimits(key: string, product: Product): ApplicableLimit[] {
       if (better) best.set(slot, row)
     }
     const family = familyById.get(subject) ?? null
-    const factors = new Map(Object.entries(family?.members ?? { [subject]: 1 }))
+    const factors = new Map(Object.entries(membersOf(subject)))
     return [...best.values()].map((limit) => ({ limit, family, factors }))
   })
 }

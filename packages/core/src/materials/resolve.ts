@@ -1,6 +1,8 @@
 import type { Custom, Line } from '../formula/schema.ts'
 import { SOLUBILITIES, type Material } from './schema.ts'
+import { blendNamed } from './blend.ts'
 import type { Catalogue } from './catalogue.ts'
+import { guessOf } from './guess.ts'
 import { MOST_NESTED } from './mixtures.ts'
 import { properInci, slug, splitInci } from './names.ts'
 
@@ -9,7 +11,25 @@ export interface SubstanceShare {
   key: string
   inci: string
   share: number
+  /** Bounds of the share: the same where it is known. */
+  low: number
+  high: number
 }
+
+/** A share that is known. */
+const exact = (key: string, inci: string, share: number): SubstanceShare => ({ key, inci, share, low: share, high: share }) // prettier-ignore
+const scaled = (s: SubstanceShare, factor: number): SubstanceShare => ({ ...s, share: s.share * factor, low: s.low * factor, high: s.high * factor }) // prettier-ignore
+
+/**
+ * Parts of which only the names are known, the most first as they are usually written: each may be anything from nothing
+ * to all of it, and most likely what the middle of all falling shares is (the mean of the ordered simplex).
+ */
+const openShares = (inci: readonly string[], active: number): SubstanceShare[] =>
+  inci.map((name, k) => {
+    let share = 0
+    for (let j = k + 1; j <= inci.length; j++) share += 1 / j
+    return { key: slug(name), inci: name, share: (active * share) / inci.length, low: 0, high: active }
+  })
 
 export interface ResolvedLine {
   /** Null when the name is in no catalogue and the line brings no facts of its own. */
@@ -17,12 +37,14 @@ export interface ResolvedLine {
   /** Catalogue id, or the name as given. */
   id: string
   label: string
+  /** For a name that nobody knows: what its words tell of its kind. */
+  guess: Material | null
   substances: SubstanceShare[]
   /** Strength against the strength that the usual range is written for: 1 when they agree. */
   doseFactor: number
 }
 
-const WATER: Omit<SubstanceShare, 'share'> = { key: 'aqua', inci: 'Aqua' }
+const water = (share: number) => exact('aqua', 'Aqua', share)
 const MAX_DEPTH = 6
 
 const kindOf = (functions: readonly string[]): Material['kind'] => {
@@ -81,6 +103,7 @@ export function materialFromCustom(name: string, custom: Custom, base: Material 
     ...(custom.charge ? { charge: custom.charge } : {}),
     ...(custom.contains ? { contains: custom.contains.map(({ inci, percent }) => ({ inci, percent })) } : {}),
     source: 'entered by the maker',
+    ...(inci.length > 1 && !custom.parts ? { unknownShares: true } : {}),
     confidence: 'medium',
     own: true,
   }
@@ -95,7 +118,7 @@ const merge = (shares: SubstanceShare[]) => {
   const byKey = new Map<string, SubstanceShare>()
   for (const s of shares) {
     const seen = byKey.get(s.key)
-    byKey.set(s.key, seen ? { ...seen, share: seen.share + s.share } : s)
+    byKey.set(s.key, seen ? { ...seen, share: seen.share + s.share, low: seen.low + s.low, high: Math.min(100, seen.high + s.high) } : s) // prettier-ignore
   }
   return [...byKey.values()]
 }
@@ -119,8 +142,8 @@ function mixtureParts(
       const material = catalogue.find(part.material)
       const inner = material
         ? substancesOf(material, undefined, catalogue, depth + 1)
-        : [{ key: slug(part.material), inci: properInci(part.material), share: 100 }]
-      return inner.map((s) => ({ ...s, share: (s.share * part.percent * scale) / 100 }))
+        : [exact(slug(part.material), properInci(part.material), 100)]
+      return inner.map((s) => scaled(s, (part.percent * scale) / 100))
     }),
   )
 }
@@ -131,7 +154,7 @@ function ownMixture(material: Material, catalogue: Catalogue, depth: number): Su
   if (!known) mixtures.set(catalogue, (known = new Map()))
   const seen = known.get(material)
   if (seen !== undefined && seen !== 'open') return seen
-  const byName = [{ key: slug(material.name), inci: properInci(material.name), share: 100 }]
+  const byName = [exact(slug(material.name), properInci(material.name), 100)]
   if (seen === 'open' || depth > MOST_NESTED) return byName
   known.set(material, 'open')
   const result = mixtureParts(
@@ -158,22 +181,19 @@ function substancesOf(
       const inner =
         part && part.parts && part.id !== material.id
           ? substancesOf(part, undefined, catalogue, depth + 1)
-          : [{ key: slug(inci), inci, share: 100 }]
-      return inner.map((s) => ({ ...s, share: (s.share * percent) / 100 }))
+          : [exact(slug(inci), inci, 100)]
+      return inner.map((s) => scaled(s, percent / 100))
     })
   }
   const active = strength ?? material.strengthPercent ?? 100
-  const shares = material.inci.map((inci) => ({
-    key: slug(inci),
-    inci,
-    share: active / material.inci.length,
-  }))
+  const [only] = material.inci
+  const shares = material.inci.length === 1 ? [exact(slug(only!), only!, active)] : openShares(material.inci, active) // prettier-ignore
   const carriesWater =
     active < 100 &&
     (material.solubility[0] === 'water' ||
       material.solubility.includes('water') ||
       material.solubility[0] === 'dispersible')
-  return carriesWater ? [...shares, { ...WATER, share: 100 - active }] : shares
+  return carriesWater ? [...shares, water(100 - active)] : shares
 }
 
 /**
@@ -192,7 +212,7 @@ export function resolveLine(line: Line, catalogue: Catalogue): ResolvedLine {
 const resolved = new WeakMap<Catalogue, WeakMap<Line, ResolvedLine>>()
 
 function takeApart(line: Line, catalogue: Catalogue): ResolvedLine {
-  const found = catalogue.find(line.material)
+  const found = catalogue.find(line.material) ?? (line.custom ? null : blendNamed(line.material, catalogue))
   const material = line.custom ? materialFromCustom(line.material, line.custom, found) : found
   if (!material) {
     const inci = properInci(line.material)
@@ -200,7 +220,8 @@ function takeApart(line: Line, catalogue: Catalogue): ResolvedLine {
       material: null,
       id: line.material,
       label: line.material,
-      substances: [{ key: slug(line.material) || 'unnamed', inci, share: 100 }],
+      guess: guessOf(line.material),
+      substances: [exact(slug(line.material) || 'unnamed', inci, 100)],
       doseFactor: 1,
     }
   }
@@ -212,6 +233,7 @@ function takeApart(line: Line, catalogue: Catalogue): ResolvedLine {
     material,
     id: found ? found.id : line.material,
     label: material.name,
+    guess: null,
     substances: merge(substances),
     doseFactor: line.strengthPercent !== undefined && !material.parts ? line.strengthPercent / reference : 1,
   }

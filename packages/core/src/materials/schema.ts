@@ -129,6 +129,10 @@ export const Material = z.strictObject({
       grade: z.enum(PH_GRADES),
       /** The window counts from this dose up: below it an acid is only a pH adjuster. */
       fromPercent: percent.optional(),
+      /** Outside it something is lost slowly: never more than a check. */
+      soft: z.boolean().optional(),
+      /** What happens outside, a sentence. */
+      why: z.string().optional(),
     })
     .optional(),
   charge: z.enum(CHARGES),
@@ -183,6 +187,8 @@ export const Material = z.strictObject({
   confidence,
   /** Made by the user rather than part of the catalogue. */
   own: z.boolean().optional(),
+  /** Its parts are known and their shares are not. */
+  unknownShares: z.boolean().optional(),
   /** Facts that the maker changed, with what the catalogue says. */
   changed: z.array(z.strictObject({ what: z.string(), was: z.string() })).optional(),
 })

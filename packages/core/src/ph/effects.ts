@@ -139,8 +139,7 @@ function acting(key: string, share: number, ph: number): Pick<PhEffect, 'state' 
 
 function windowText(item: WindowItem, ph: number, inside: boolean): string {
   const range = `pH ${formatRange(item)}`
-  if (item.id === 'niacinamide' && ph < 5)
-    return 'Below pH 5 it slowly turns to nicotinic acid, which flushes the skin. Keep it above 5, best at 5.5–6.5.'
+  if (!inside && item.why) return item.why
   if (item.grade === 'works') return inside ? `Works at ${range}.` : `Works only at ${range}.`
   if (item.grade === 'holds')
     return inside ? `Holds at ${range}.` : `Lets go outside ${range}: the product thins or seems to split.`

@@ -89,6 +89,8 @@ export function waterPhaseOf(
   }
 
   const own = new Map<string, number>()
+  /** What acids and bases in blends of unknown shares may bring, mol per kg. */
+  let open = 0
   for (const line of lines) {
     const given = line.source.custom?.acidBase
     if (!given || line.percent <= 0) continue
@@ -99,7 +101,9 @@ export function waterPhaseOf(
   }
   for (const substance of substances.values()) {
     const constants = acidBaseOf(substance.key)
-    if (constants) add(constants, substance.percent - (own.get(substance.key) ?? 0))
+    if (!constants) continue
+    add(constants, substance.percent - (own.get(substance.key) ?? 0))
+    open += molal((substance.high - substance.low) / 2, constants.molarMass, waterPercent)
   }
   add(
     { key: 'carbon-dioxide', molarMass: 44.01, pKa: CARBONIC, chargeFullyProtonated: 0, counterIonCharge: 0 },
@@ -114,7 +118,7 @@ export function waterPhaseOf(
     system: { families, strongCharge, strongSquares },
     waterPercent,
     cosolventPercent: cosolvents.total * 100,
-    unknownCharge: BASE_UNKNOWN + (hidden * 100) / waterPercent + ASSAY * Math.abs(strongCharge),
+    unknownCharge: BASE_UNKNOWN + (hidden * 100) / waterPercent + ASSAY * Math.abs(strongCharge) + open,
   }
 }
 

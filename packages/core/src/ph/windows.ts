@@ -11,6 +11,10 @@ export interface WindowItem {
   grade: PhGrade | 'skin'
   min: number
   max: number
+  /** Outside it something is lost slowly: never more than a check. */
+  soft?: boolean
+  /** What happens outside. */
+  why?: string
   materials: string[]
   lines: number[]
 }
@@ -55,6 +59,8 @@ export function phWindows(input: {
       grade: material.ph.grade,
       min: material.ph.min,
       max: material.ph.max,
+      ...(material.ph.soft ? { soft: true } : {}),
+      ...(material.ph.why ? { why: material.ph.why } : {}),
       materials: [id],
       lines: dose.lines,
     })

@@ -104,7 +104,7 @@ export function describePreservation(input: {
   for (const substance of substances.values()) {
     const hidden = substance.lines.filter((i) => {
       const material = lines[i]!.material
-      return material !== null && !material.cover && material.id !== substance.key
+      return material !== null && !material.cover && !material.unknownShares && material.id !== substance.key
     })
     const material = hidden.length > 0 ? catalogue.find(substance.key) : null
     if (!material?.cover || material.parts) continue
@@ -121,7 +121,8 @@ export function describePreservation(input: {
     })
   }
   lines.forEach((line, index) => {
-    const says = line.material?.functions.some((f) => /preserv|antimicrob/i.test(f)) && line.material.own
+    const told = line.material?.own || line.material?.unknownShares ? line.material : line.guess
+    const says = told?.functions.some((f) => /preserv|antimicrob/i.test(f))
     const explained = [...uses.values()].some((use) => use.lines.includes(index))
     if (says && !explained) unidentified.push(index)
   })

@@ -57,6 +57,9 @@ export function meltsAt(m: Material | null): number | null {
 /** An acid that makes or breaks the body of what it is stirred into. */
 export const isStrongAcid = (l: AssessedLine) =>
   l.material !== null && l.material.kind === 'acid' && l.percent >= 1
+/** A base that thickens what needs neutralising; a chelator does it in passing. */
+export const neutralises = (m: Material | null) =>
+  m !== null && hasTrait(m, 'neutralises') && m.kind !== 'chelator'
 /** Dissolves in a glycol and hardly in water, so that it has to be warm. */
 export const wantsGlycol = (m: Material | null) => m !== null && dissolves(m) && m.solubility[0] === 'glycol'
 

@@ -12,6 +12,7 @@ import {
   isWetting,
   lives,
   meltsAt,
+  neutralises,
   staysPowder,
   swellsLong,
   wantsGlycol,
@@ -75,7 +76,9 @@ export function prepare(making: Making, p: Part, name = p.letter, kept?: Kept) {
   if (lines.length === 0) return
   const gum = p.oily ? [] : lines.filter((l) => isGum(l.material) && l.material!.slurry !== undefined)
   const swells = p.oily ? [] : lines.filter((l) => swellsLong(l.material) && !gum.includes(l))
-  const others = lines.filter((l) => !gum.includes(l) && !swells.includes(l))
+  // What neutralises a polymer comes when that is wet.
+  const bases = gum.some((l) => hasTrait(l.material!, 'needs-neutralising')) ? lines.filter((l) => neutralises(l.material)) : [] // prettier-ignore
+  const others = lines.filter((l) => !gum.includes(l) && !swells.includes(l) && !bases.includes(l))
   const rest = REST[choices.gum]
   const wetting = gum.length > 0 ? wettingOf(others, gum) : null
   /** Laid out by the maker as a slurry: nothing but what lumps and what wets it. */
@@ -122,6 +125,18 @@ export function prepare(making: Making, p: Part, name = p.letter, kept?: Kept) {
       letter: p.letter,
       weighs: refsOf(swelling),
       equipment: ['watch glass', 'stick blender'],
+    })
+  if (bases.length > 0)
+    m.with(name, {
+      key: `neutralise-${p.id}`,
+      kind: 'add',
+      title: `Stir ${listWords(labelsOf(bases))} into ${name}`,
+      detail: `Drop by drop, slowly: it thickens at once, and stirred fast it keeps air.${bases.some((l) => hasTrait(l.material!, 'lye')) ? ` ${LYE_ORDER}` : ''}`,
+      look: 'clear and thick, without lumps',
+      hands: 3 + weighMinutes(bases),
+      letter: p.letter,
+      weighs: refsOf(bases),
+      equipment: ['stirrer'],
     })
   const polymers = p.oily ? lines.filter((l) => isGum(l.material)) : []
   if (polymers.length > 0)

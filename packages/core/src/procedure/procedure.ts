@@ -1,3 +1,4 @@
+import { withGuesses } from '../assess/guesses.ts'
 import type { Assessment } from '../assess/types.ts'
 import { ahead } from './ahead.ts'
 import { makeBase } from './base.ts'
@@ -16,7 +17,8 @@ import type { Step } from './steps.ts'
  * temperature, from its phases, what is known of its materials, and the maker's choices where there are two schools.
  * Minutes are estimates of common practice. Everything else that tells how a product is made is a view of this.
  */
-export function procedureOf(a: Assessment, chosen: MethodChoices = {}): Step[] {
+export function procedureOf(assessment: Assessment, chosen: MethodChoices = {}): Step[] {
+  const a = withGuesses(assessment)
   const choices = schoolsOf(a, chosen)
   const parts = routed(a)
   const res = a.amounts.resolutionGrams

@@ -1,5 +1,6 @@
 import type { Assessment, AssessedLine } from '../assess/types.ts'
 import { capitalise, formatCelsius, listWords } from '../text/format.ts'
+import { withGuesses } from '../assess/guesses.ts'
 import { BATCH, type Goes } from './choices.ts'
 import { isGum, isOily, isStrongAcid, isWater, meltsAt, preserves, swellsLong, wantsGlycol } from './facts.ts'
 
@@ -91,7 +92,8 @@ function proposeHeat(p: Part) {
 const isHot = (p: Part | undefined) => (p?.heatToC ?? 0) >= HOT
 
 /** Proposes where each phase goes, from its role and materials; what the maker chose stands. */
-export function routed(a: Assessment): Part[] {
+export function routed(assessment: Assessment): Part[] {
+  const a = withGuesses(assessment)
   const parts = partsOf(a)
   parts.forEach(proposeHeat)
   const role = (...roles: string[]) => parts.filter((p) => roles.includes(p.role))
@@ -183,9 +185,11 @@ function leadsTo(from: Part, goal: Part, parts: readonly Part[]): boolean {
 function agree(a: Assessment, parts: readonly Part[]) {
   const joined = parts.filter((p) => p.route.to === 'join')
   const hottest = Math.max(0, ...joined.map((p) => p.heatToC ?? 0))
-  if (joined.length < 2 || hottest < HOT) return
+  if (joined.length < 2) return
   for (const p of joined) {
-    if ((p.heatToC ?? 0) >= hottest - JOIN_WITHIN || (!a.emulsion && p.heatToC === null)) continue
+    // what is only lukewarm asks nothing of a part that is not heated
+    if (p.heatToC === null && (hottest < HOT || !a.emulsion)) continue
+    if ((p.heatToC ?? 0) >= hottest - JOIN_WITHIN) continue
     p.heatWhy = `It meets a part of ${formatCelsius(hottest)}, and fats set in what is cooler.`
     p.heatToC = hottest
   }
