@@ -6,8 +6,7 @@ import { COMMON_PRACTICE, finding, type Finding, type Rule } from './types.ts'
 const needs = (item: WindowItem) =>
   item.grade === 'works' ? `works at pH ${formatRange(item)}` : `holds at pH ${formatRange(item)}`
 
-const sentenceFor = (items: readonly WindowItem[]) =>
-  items.flatMap((item) => item.why ?? []).join(' ')
+const sentenceFor = (items: readonly WindowItem[]) => items.flatMap((item) => item.why ?? []).join(' ')
 
 /** ph.no-shared-window: needs that no pH meets. Two that must work are a stop, body that would be lost is a check. */
 export const noSharedWindow: Rule = (a) => {

@@ -38,7 +38,7 @@ function make(text: string, catalogue: Catalogue): Material | null {
     return null
   const parts = told as Material[]
   const inci = [...new Set(found.flatMap((m, i) => m?.inci ?? [properInci(names[i]!)]))]
-  const same = found.every(Boolean) ? catalogue.find(inci.join(', ')) : null
+  const same = catalogue.find(inci.join(', '))
   if (same) return same
   if (inci.length < 2) return null
   return openBlend(text, inci, parts)

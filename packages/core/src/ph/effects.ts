@@ -98,7 +98,7 @@ export function phEffects(a: Assessment, ph: number): PhEffect[] {
       percent: null,
       of: null,
       state: inside ? 'fine' : item.grade === 'prefers' ? 'note' : 'check',
-      text: windowText(item, ph, inside),
+      text: windowText(item, inside),
       source: 'its pH window in the catalogue',
     })
   }
@@ -137,7 +137,7 @@ function acting(key: string, share: number, ph: number): Pick<PhEffect, 'state' 
   return { state: 'fine', text: 'The free part exfoliates; the salt holds water.' }
 }
 
-function windowText(item: WindowItem, ph: number, inside: boolean): string {
+function windowText(item: WindowItem, inside: boolean): string {
   const range = `pH ${formatRange(item)}`
   if (!inside && item.why) return item.why
   if (item.grade === 'works') return inside ? `Works at ${range}.` : `Works only at ${range}.`
