@@ -1,7 +1,27 @@
+import { readdirSync, readFileSync } from 'node:fs'
 import tseslint from 'typescript-eslint'
 import vue from 'eslint-plugin-vue'
 
 const only = (group, message) => ['error', { patterns: [{ group, message }] }]
+
+const dataDir = new URL('./packages/core/data/materials/', import.meta.url)
+const ids = new Set(
+  readdirSync(dataDir).flatMap((f) => JSON.parse(readFileSync(new URL(f, dataDir), 'utf8')).map((m) => m.id)),
+)
+/** Words of the code that happen to be ids too: water, which is the solvent, and a solubility. */
+for (const word of ['aqua', 'alcohol']) ids.delete(word)
+/** No rule names a material: it reads traits, which a maker's own material can have too. */
+const noMaterialIds = {
+  create: (context) => ({
+    Literal(node) {
+      if (typeof node.value === 'string' && ids.has(node.value))
+        context.report({
+          node,
+          message: `“${node.value}” is a material: read a trait, or put it into core/data.`,
+        })
+    },
+  }),
+}
 
 export default tseslint.config(
   { ignores: ['**/node_modules/**', '**/dist/**', 'coverage/**', 'test-results/**', 'playwright-report/**'] },
@@ -31,6 +51,11 @@ export default tseslint.config(
       'vue/multiline-html-element-content-newline': 'off',
       'vue/attributes-order': 'off',
     },
+  },
+  {
+    files: ['packages/core/src/**/*.ts', 'packages/cli/src/**/*.ts', 'packages/web/src/features/bench/**'],
+    plugins: { omblet: { rules: { 'no-material-ids': noMaterialIds } } },
+    rules: { 'omblet/no-material-ids': 'error' },
   },
   // Dependencies point one way: web, server and cli use core; core uses none of them.
   {

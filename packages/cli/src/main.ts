@@ -22,6 +22,7 @@ import {
   slug,
   type Formula,
   type Material,
+  USUAL_ADJUSTER,
 } from '@omblet/core'
 
 const USAGE = `Usage:
@@ -181,7 +182,7 @@ function ph(formula: Formula, { to, adjuster, strength }: PhOptions): object {
   const p = a.predictedPh
   const model = phModelOf(a)
   const start = model ? phNow(a, model).value : 7
-  const key = adjuster ?? (to !== null && to < start ? 'citric-acid' : 'sodium-hydroxide')
+  const key = adjuster ?? (to !== null && to < start ? USUAL_ADJUSTER.down : USUAL_ADJUSTER.up)
   const at = to ?? a.reading?.ph ?? p?.value ?? null
   const dose = to === null ? null : adjustTo(a, to, key, strength ?? (adjuster ? 100 : 10))
   return {

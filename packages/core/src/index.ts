@@ -64,6 +64,7 @@ export {
 } from './materials/schema.ts'
 export { compositionOf } from './materials/resolve.ts'
 export * from './materials/search.ts'
+export { PAIRS } from './materials/pairs.ts'
 export { guessOf } from './materials/guess.ts'
 export * from './materials/shelf-catalogue.ts'
 export * from './materials/stock.ts'

@@ -50,7 +50,7 @@ export const RECIPE_TEXTS: RecipeText[] = [
   { style: 'add to 100', text: 'Glycerin 4%\nAdd water to 100%', reads: 'glycerin 4, aqua fill' },
   { style: 'millilitres by density', text: 'Distilled water 90 ml\nGlycerin 10 ml', reads: 'aqua 87.7, glycerin 12.3' },
   { style: 'teaspoons and drops', text: 'Distilled water 95 g\n1 tsp glycerin\n10 drops lavender essential oil', reads: 'aqua 93.4, glycerin 6.2, lavandula-angustifolia-oil 0.43' },
-  { style: 'fractions of spoons', text: '½ tsp xanthan gum\n1 1/2 tbsp glycerin\n1/4 cup aloe vera juice', reads: 'xanthan-gum 2.7, glycerin 31, aloe-barbadensis-leaf-juice 66.3' },
+  { style: 'fractions of spoons', text: '½ tsp xanthan gum\n1 1/2 tbsp glycerin\n1/4 cup aloe vera juice', reads: 'xanthan-gum 2.7, glycerin 31, aloe-barbadensis-leaf-juice 66.2' },
   { style: 'ounces', text: '7 oz water\n1 oz glycerin', reads: 'aqua 87.5, glycerin 12.5', batch: 226.8 },
   { style: 'kilograms and milligrams', text: 'Water 1 kg\nAllantoin 500 mg', reads: 'aqua 99.95, allantoin 0.05' },
   { style: 'thousands', text: 'Water 1,900 g\nGlycerin 100 g', reads: 'aqua 95, glycerin 5', batch: 2000 },

@@ -36,7 +36,11 @@ describe('published solubilities', () => {
     expect(at('allantoin', null) * temperatureFactor(34, 5)).toBeCloseTo(2.1, 0)
   })
   it('salicylic acid with 30 % v/v propylene glycol: 11 g/L (log-linear, Yalkowsky)', () => {
-    const mix = { fractions: [{ key: 'propylene-glycol', fraction: 0.3 }], total: 0.3, massPercent: 31 }
+    const mix = {
+      fractions: [{ key: 'propylene-glycol', fraction: 0.3, s: 0.77, t: 0.58 }],
+      total: 0.3,
+      massPercent: 31,
+    }
     expect(solubilityAt(acidBaseOf('salicylic-acid')!, null, mix)).toBeCloseTo((1.7 / 2.24) * 11.1, 0)
   })
   it('methylparaben: 2.5 g/L in water, more in glycol (Handbook of Pharmaceutical Excipients)', () => {

@@ -3,6 +3,7 @@ import { phaseLetter } from '../formula/keys.ts'
 import type { Formula } from '../formula/schema.ts'
 import { describeEmulsion } from '../emulsion/emulsion.ts'
 import { catalogue as defaultCatalogue, type Catalogue } from '../materials/catalogue.ts'
+import { hasTrait } from '../materials/schema.ts'
 import { resolveLine } from '../materials/resolve.ts'
 import { tracesOf } from '../materials/traces.ts'
 import { predictPh, waterPhaseOf } from '../ph/predict.ts'
@@ -14,10 +15,12 @@ import type { AssessedLine, Assessment, PhaseTotal, Substance } from './types.ts
 /** Substances that are mostly water: hydrosols, juices, ferment filtrates, mucilages, and water itself. */
 const WATERY =
   /(^|-)(aqua|water|juice|hydrosol|infusion|filtrate|lactobacillus-ferment|mucilage)($|-)(?!powder)/
-const MUCILAGE = 'linum-usitatissimum-seed-extract'
-const isWatery = (key: string) => key === MUCILAGE || WATERY.test(key)
-
-const ALCOHOLS = ['alcohol', 'alcohol-denat', 'isopropyl-alcohol']
+/** By what its name says, or by what is known of it. */
+function isWatery(key: string, catalogue: Catalogue) {
+  if (WATERY.test(key)) return true
+  const m = catalogue.find(key)
+  return m !== null && hasTrait(m, 'watery')
+}
 
 function sumSubstances(lines: readonly AssessedLine[]): Map<string, Substance> {
   const all = new Map<string, Substance>()
@@ -42,12 +45,12 @@ function sumSubstances(lines: readonly AssessedLine[]): Map<string, Substance> {
 const ROOM_C = 25
 
 /** Premixes with what is in them; those without a solid or a solvent come out empty later. */
-const premixesOf = (formula: Formula, lines: readonly AssessedLine[]) =>
+const premixesOf = (formula: Formula, lines: readonly AssessedLine[], catalogue: Catalogue) =>
   formula.phases.flatMap((phase, index) => {
     if (phase.role !== 'premix') return []
     const substances = sumSubstances(lines.map((l) => (l.phase === index ? l : { ...l, percent: 0 })))
     const waterPercent = [...substances.values()].reduce(
-      (sum, s) => sum + (isWatery(s.key) ? s.percent : 0),
+      (sum, s) => sum + (isWatery(s.key, catalogue) ? s.percent : 0),
       0,
     )
     return [{ index, celsius: phase.heatToC ?? ROOM_C, waterPercent, substances }]
@@ -112,8 +115,14 @@ export function assess(formula: Formula, catalogue: Catalogue = defaultCatalogue
   })
   const substances = sumSubstances(lines)
   const doses = sumDoses(lines)
-  const waterPercent = [...substances.values()].reduce((sum, s) => sum + (isWatery(s.key) ? s.percent : 0), 0)
-  const alcoholPercent = ALCOHOLS.reduce((sum, key) => sum + (substances.get(key)?.percent ?? 0), 0)
+  const waterPercent = [...substances.values()].reduce(
+    (sum, s) => sum + (isWatery(s.key, catalogue) ? s.percent : 0),
+    0,
+  )
+  const alcoholPercent = [...substances.values()].reduce((sum, s) => {
+    const m = s.percent > 0 ? catalogue.find(s.key) : null
+    return m && hasTrait(m, 'alcohol') ? sum + s.percent : sum
+  }, 0)
   const emulsion = describeEmulsion(lines, waterPercent)
   const preservation = describePreservation({
     lines,
@@ -148,9 +157,10 @@ export function assess(formula: Formula, catalogue: Catalogue = defaultCatalogue
       substances,
       waterPercent,
       ph: workingPh,
+      catalogue,
       ionicStrength: waterPhase ? Math.min(0.5, Math.abs(waterPhase.system.strongCharge)) : 0,
     }),
-    premixes: premixSolubilities(premixesOf(formula, lines)),
+    premixes: premixSolubilities(premixesOf(formula, lines, catalogue)),
     reading,
     preservation,
     emulsion,

@@ -1,5 +1,6 @@
 import type { Product } from '../formula/schema.ts'
 import type { Richness } from '../emulsion/emulsion.ts'
+import { PICKS } from '../materials/picks.ts'
 import { hasTrait, type Material } from '../materials/schema.ts'
 
 export const CONSTRAINTS = [
@@ -83,16 +84,7 @@ export interface Choice {
   alternatives: Material[]
 }
 
-const listed = (ids: string) => ids.split(' ')
-/** What helps with each need, the first ones first (common practice; no claim of effect is made). */
-export const HELPS: Record<SkinNeed, string[]> = {
-  none: [],
-  moisture: listed('betaine sodium-pca sodium-hyaluronate panthenol saccharide-isomerate trehalose'),
-  dryness: listed('panthenol urea betaine glyceryl-glucoside'),
-  comfort: listed('allantoin panthenol bisabolol beta-glucan avena-sativa-kernel-extract'),
-  shine: listed('zinc-pca niacinamide'),
-  softness: listed('panthenol hydrolyzed-oat-protein hydrolyzed-wheat-protein hydrolyzed-rice-protein'),
-}
+export const HELPS: Record<SkinNeed, string[]> = PICKS.helps
 export const NEED_WORDS: Record<SkinNeed, string> = {
   none: 'nothing in particular',
   moisture: 'moisture',

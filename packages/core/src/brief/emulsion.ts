@@ -1,3 +1,4 @@
+import { PICKS } from '../materials/picks.ts'
 import { emulsifierCandidates, type Candidate } from '../emulsion/choose.ts'
 import { spreadOf, type Spread } from '../emulsion/profile.ts'
 import type { Role } from '../formula/schema.ts'
@@ -135,7 +136,7 @@ export function addEmulsion(
   const { brief } = bench
   const target = OIL_PHASE_OF[brief.richness]
   const m = emulsifier.material
-  const fatties = bench.find(['cetyl-alcohol', 'cetearyl-alcohol', 'behenyl-alcohol'])
+  const fatties = bench.find(PICKS.fattyAlcohols)
   const fatty = familyOf(m) === 'polymer' || bench.wants('cold-process') ? 0 : FATTY_OF[brief.richness]
   const alcohol = fatty > 0 ? fatties[turn % Math.max(1, fatties.length)] : undefined
   const most = m.emulsifier?.maxOilPercent ?? (familyOf(m) === 'polymer' ? 20 : 100)

@@ -1,4 +1,5 @@
 import { thickenerCandidates } from '../emulsion/choose.ts'
+import { PICKS } from '../materials/picks.ts'
 import type { Material } from '../materials/schema.ts'
 import { formatRange } from '../text/format.ts'
 import { HELPS, NEED_WORDS } from './brief.ts'
@@ -33,9 +34,7 @@ export function addThickener(bench: Bench, draft: Draft, turn: number) {
 export function addHumectants(bench: Bench, draft: Draft, turn: number) {
   const { brief } = bench
   const light = brief.absorption === 'fast' || brief.feel === 'dry'
-  const order = light
-    ? ['propanediol', 'butylene-glycol', 'glycerin', 'pentylene-glycol', 'betaine']
-    : ['glycerin', 'propanediol', 'glyceryl-glucoside', 'sorbitol', 'betaine']
+  const order = light ? PICKS.humectants.light : PICKS.humectants.usual
   const list = bench.find(order).filter((m) => !draft.has(m.id))
   const m = list[turn % Math.max(1, Math.min(2, list.length))]
   if (!m) {
@@ -63,7 +62,7 @@ export function addHelp(bench: Bench, draft: Draft, turn: number) {
 }
 
 export function addChelator(bench: Bench, draft: Draft) {
-  const list = bench.find(['sodium-phytate', 'tetrasodium-glutamate-diacetate', 'disodium-edta', 'trisodium-ethylenediamine-disuccinate', 'sodium-gluconate']) // prettier-ignore
+  const list = bench.find(PICKS.chelators)
   const best = rankIn(bench, draft, list, (m) => ({ role: 'water', percent: m.usage?.typical ?? 0.2 }))[0]
   if (!best) return
   draft.add('water', best.material, best.percent)
@@ -73,10 +72,10 @@ export function addChelator(bench: Bench, draft: Draft) {
 export function addAntioxidant(bench: Bench, draft: Draft) {
   const a = bench.assess(draft.formula())
   if (!a.lines.some((l) => l.material?.oxidation !== undefined && l.material.oxidation !== 'slow')) return
-  const list = bench.find(['tocopherol', 'rosmarinus-officinalis-leaf-extract', 'bht'])
+  const list = bench.find(PICKS.antioxidants)
   const m = list.find((x) => !draft.has(x.id))
   if (!m) return
-  const percent = m.id === 'tocopherol' ? 0.3 : (m.usage?.typical ?? 0.1)
+  const percent = m.id === PICKS.antioxidants[0] ? PICKS.antioxidantPercent : (m.usage?.typical ?? 0.1)
   draft.add('cool-down', m, percent)
   draft.say(
     'antioxidant',

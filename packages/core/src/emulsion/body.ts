@@ -118,14 +118,7 @@ export function coldAndWarm(a: Assessment): ColdAndWarm | null {
 
 /** Fatty alcohol to each part of emulsifier, by system (common practice, from memory). */
 const BESIDE: readonly { test: (m: Material) => boolean; min: number; max: number; says: string }[] = [
-  {
-    test: (m) => /cetearyl-alcohol|behenyl-alcohol|cetyl-alcohol/.test(m.id),
-    min: 0,
-    max: 0.6,
-    says: 'It brings its own fatty alcohol; 1–2 % more is enough.',
-  },
   { test: (m) => m.charge === 'cationic', min: 2, max: 4, says: 'Below two parts it stays thin, above five it turns grainy.' },
-  { test: (m) => m.id === 'glyceryl-stearate-peg-100-stearate', min: 0.3, max: 1, says: 'One to three percent of cetyl alcohol give the body.' },
   { test: (m) => m.charge === 'nonionic' && m.origin === 'synthetic', min: 0.5, max: 3, says: 'What the emulsifier cannot swell builds the network that gives body.' },
   { test: (m) => m.emulsifier?.hlbSound !== 'yes', min: 0.25, max: 1, says: 'The layers swell with 1–2 % of it.' },
 ] // prettier-ignore
@@ -152,7 +145,7 @@ export function fattyBalance(a: Assessment): FattyBalance | null {
     ) // prettier-ignore
     .sort((x, y) => y.percent - x.percent)[0]?.material
   if (!main || main.emulsifier!.role === 'polymeric') return null
-  const rule = BESIDE.find((b) => b.test(main))
+  const rule = main.emulsifier?.fatty ?? BESIDE.find((b) => b.test(main))
   if (!rule) return null
   const ratio = e.fattyAlcoholPercent / e.emulsifierPercent
   return {

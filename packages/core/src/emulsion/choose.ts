@@ -1,11 +1,11 @@
 import { assess } from '../assess/assess.ts'
 import type { Assessment, AssessedLine } from '../assess/types.ts'
 import { findAll, isCaution } from '../findings/index.ts'
-import { saltPercent, saltStoodBy } from '../findings/thickener.ts'
+import { saltPercent } from '../findings/thickener.ts'
 import type { Finding } from '../findings/types.ts'
 import { applyEdit, type Edit } from '../formula/edit.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
-import { usualRole, type Material } from '../materials/schema.ts'
+import { hasTrait, usualRole, type Material } from '../materials/schema.ts'
 import { formatRange, sayNumber } from '../text/format.ts'
 
 /** One system for this formula: what it would take, what it would change, and why. */
@@ -53,17 +53,6 @@ const isThickener = (m: Material) =>
 
 /** An emulsifier alone serves oils within this of its own HLB. */
 const HLB_ROOM = 3
-/** How water looks with a thickener (common practice, from memory); of the others nothing is said. */
-const CLEAR = new Set(
-  'hydroxyethylcellulose hydroxypropyl-methylcellulose hydroxypropylcellulose cellulose-gum carbomer sodium-carbomer acrylates-c10-30-alkyl-acrylate-crosspolymer ammonium-acryloyldimethyltaurate-vp-copolymer gellan-gum algin'.split(
-    ' ',
-  ),
-)
-const HAZY = new Set(
-  'xanthan-gum sclerotium-gum cyamopsis-tetragonoloba-gum ceratonia-siliqua-gum acacia-senegal-gum carrageenan chondrus-crispus-powder amorphophallus-konjac-root-powder agar pectin hydroxypropyl-starch-phosphate microcrystalline-cellulose-cellulose-gum linum-usitatissimum-seed-extract'.split(
-    ' ',
-  ),
-)
 /** Salt from which a thickener's standing it is worth a word, percent. */
 const SALTY = 0.1
 const SETS = { fast: 'fast', medium: 'at a middling pace', slow: 'slowly' }
@@ -257,12 +246,12 @@ export function thickenerCandidates(
     dose: (m) => (amount === 'same' && old ? old.percent : round(m.usage!.typical)),
     judge: (m, { reasonsFor, reasonsAgainst, handling }) => {
       if (m.charge === 'nonionic') reasonsFor.push('nonionic: goes with cationics and salts')
-      const stood = saltStoodBy(m.id)
-      if (salt >= SALTY && stood === null) reasonsFor.push('stands the salts in here')
-      if (salt >= SALTY && stood !== null && salt <= stood)
+      const stood = m.saltStoodPercent
+      if (salt >= SALTY && stood === undefined) reasonsFor.push('stands the salts in here')
+      if (salt >= SALTY && stood !== undefined && salt <= stood)
         handling.push(`stands about ${sayNumber(stood)} % of salts; here are ${sayNumber(salt)} %`)
-      if (!a.emulsion && CLEAR.has(m.id)) reasonsFor.push('leaves water clear')
-      if (!a.emulsion && HAZY.has(m.id)) reasonsAgainst.push('makes water hazy')
+      if (!a.emulsion && hasTrait(m, 'clear-gel')) reasonsFor.push('leaves water clear')
+      if (!a.emulsion && hasTrait(m, 'hazy-gel')) reasonsAgainst.push('makes water hazy')
       if (m.feel?.includes('sticky')) reasonsAgainst.push('can feel sticky')
       if (m.feel?.includes('light')) reasonsFor.push('light on the skin')
       if (m.slurry) handling.push(`wet it in ${m.slurry.parts} parts of ${m.slurry.in} first`)

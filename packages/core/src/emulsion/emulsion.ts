@@ -1,5 +1,5 @@
 import type { AssessedLine } from '../assess/types.ts'
-import type { Material, MaterialKind } from '../materials/schema.ts'
+import { hasTrait, type Material, type MaterialKind } from '../materials/schema.ts'
 
 export type Richness = 'milk' | 'lotion' | 'cream' | 'rich-cream' | 'butter'
 
@@ -55,17 +55,6 @@ export const isEmulsifier = (material: Material) =>
 /** What counts as oil phase: oils, fatty alcohols and emulsifiers. */
 export const inOilPhase = (m: Material) => isOil(m) || m.kind === 'fatty-alcohol' || isEmulsifier(m)
 
-const SOAP_ACIDS = new Set(['stearic-acid', 'palmitic-acid', 'oleic-acid', 'cera-alba'])
-const SOAP_BASES = new Set([
-  'sodium-hydroxide',
-  'potassium-hydroxide',
-  'triethanolamine',
-  'aminomethyl-propanol',
-  'tromethamine',
-  'arginine',
-  'sodium-borate',
-])
-
 /**
  * Percent of fatty acid or wax that a base in the formula makes into soap, which then emulsifies: at least 0.05 % of
  * base beside 1 % of acid. Carbomer and the like take the base first. Common practice (vanishing and cold creams).
@@ -73,12 +62,12 @@ const SOAP_BASES = new Set([
 export function soapOf(lines: readonly AssessedLine[]): { percent: number; lines: number[] } {
   const sum = (test: (m: Material) => boolean) =>
     lines.reduce((s, l) => s + (l.material && l.percent > 0 && test(l.material) ? l.dosePercent : 0), 0)
-  const acid = sum((m) => SOAP_ACIDS.has(m.id))
-  const base = sum((m) => SOAP_BASES.has(m.id)) - sum((m) => m.kind === 'polymer') * 0.5
+  const acid = sum((m) => hasTrait(m, 'soap-acid'))
+  const base = sum((m) => hasTrait(m, 'soap-base')) - sum((m) => m.kind === 'polymer') * 0.5
   const found = acid >= 1 && base >= 0.05
   return {
     percent: found ? acid : 0,
-    lines: found ? lines.flatMap((l, i) => (l.material && SOAP_ACIDS.has(l.material.id) ? [i] : [])) : [],
+    lines: found ? lines.flatMap((l, i) => (l.material && hasTrait(l.material, 'soap-acid') ? [i] : [])) : [],
   }
 }
 
@@ -130,7 +119,7 @@ export function describeEmulsion(lines: readonly AssessedLine[], waterPercent: n
       l.material.emulsifier?.hlb !== undefined &&
       (l.material.emulsifier.role !== 'solubiliser' ||
         emulsifiers.length > 0 ||
-        l.material.id.startsWith('polysorbate')),
+        l.material.emulsifier.hlbSound === 'yes'),
   )
   const inverse = emulsifiers
     .filter((l) => l.material.emulsifier?.role === 'water-in-oil')

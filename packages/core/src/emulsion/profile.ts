@@ -51,14 +51,6 @@ export interface EmulsionProfile {
   notes: string[]
 }
 
-/** Classic pairs of a low and a high HLB (handbook tables). */
-const PAIRS: readonly (readonly [string, string])[] = [
-  ['sorbitan-stearate', 'polysorbate-60'],
-  ['steareth-2', 'steareth-21'],
-  ['glyceryl-stearate', 'peg-100-stearate'],
-  ['sorbitan-oleate', 'polysorbate-80'],
-]
-
 const known = (a: Assessment) =>
   a.lines.filter((l): l is AssessedLine & { material: Material } => l.material !== null && l.percent > 0)
 
@@ -157,9 +149,8 @@ function pairsFor(a: Assessment, find: (id: string) => Material | null): HlbPair
   const e = a.emulsion!
   if (e.requiredHlb === null) return []
   const total = e.emulsifierPercent > 0 ? e.emulsifierPercent : e.oilsPercent / 5
-  return PAIRS.flatMap(([lowId, highId]) => {
-    const low = find(lowId)
-    const high = find(highId)
+  return a.catalogue.materials.flatMap((low) => {
+    const high = low.emulsifier?.partner ? find(low.emulsifier.partner) : null
     if (low?.emulsifier?.hlb === undefined || high?.emulsifier?.hlb === undefined) return []
     const share = highShareFor(e.requiredHlb!, low.emulsifier.hlb, high.emulsifier.hlb)
     return share === null

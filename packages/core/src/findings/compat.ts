@@ -2,124 +2,15 @@ import type { Assessment } from '../assess/types.ts'
 import { isEmulsifier, isOil } from '../emulsion/emulsion.ts'
 import { adjusterName } from '../ph/log.ts'
 import { listWords, sayNumber } from '../text/format.ts'
-import { finding, type Rule, type Severity } from './types.ts'
+import { materialOfSubstance } from '../assess/carriers.ts'
+import { inSide, PAIRS, type PairSide } from '../materials/pairs.ts'
+import { finding, type Rule } from './types.ts'
 
-interface Pair {
-  a: readonly string[]
-  b: readonly string[]
-  severity: Severity
-  what: string
-  why: string
-  source?: string
-}
-
-/** Pairs that do something to each other in the jar. Keys of substances. */
-const PAIRS: Pair[] = [
-  {
-    a: ['sodium-benzoate', 'benzoic-acid', 'potassium-benzoate'],
-    b: ['ascorbic-acid', 'sodium-ascorbate'],
-    severity: 'check',
-    what: 'can form traces of benzene, above all warm and in light',
-    why: 'Choose another preservative or another form of vitamin C.',
-    source: 'Gardner & Lawrence 1993; FDA survey of beverages; from memory',
-  },
-  {
-    a: [
-      'triethanolamine',
-      'ethanolamine',
-      'diethanolamine',
-      'stearamidopropyl-dimethylamine',
-      'behenamidopropyl-dimethylamine',
-    ],
-    b: ['2-bromo-2-nitropropane-1-3-diol', '5-bromo-5-nitro-1-3-dioxane'],
-    severity: 'stop',
-    what: 'can form nitrosamines',
-    why: 'Never together: use another neutraliser or another preservative.',
-    source: 'Regulation (EC) 1223/2009 Annex III/60 to 62 and V/21; from memory',
-  },
-  {
-    a: ['copper-tripeptide-1'],
-    b: [
-      'disodium-edta',
-      'tetrasodium-edta',
-      'tetrasodium-glutamate-diacetate',
-      'trisodium-ethylenediamine-disuccinate',
-      'phytic-acid',
-      'sodium-phytate',
-      'ascorbic-acid',
-    ],
-    severity: 'check',
-    what: 'take the copper from the peptide',
-    why: 'Leave the chelator or the acid out of this product.',
-  },
-  {
-    a: ['ci-77491', 'ci-77492', 'ci-77499', 'montmorillonite'],
-    b: [
-      'kojic-acid',
-      'dehydroacetic-acid',
-      'sodium-dehydroacetate',
-      'caprylhydroxamic-acid',
-      '3-o-ethyl-ascorbic-acid',
-      'bakuchiol',
-    ],
-    severity: 'check',
-    what: 'turn orange to brown with iron',
-    why: 'Keep iron out, or choose another brightener or preservative.',
-  },
-  {
-    a: ['zinc-oxide'],
-    b: [
-      'carbomer',
-      'sodium-carbomer',
-      'acrylates-c10-30-alkyl-acrylate-crosspolymer',
-      'salicylic-acid',
-      'glycolic-acid',
-      'lactic-acid',
-      'citric-acid',
-      'ascorbic-acid',
-    ],
-    severity: 'check',
-    what: 'react: acid dissolves the oxide, and its zinc collapses the gel',
-    why: 'Zinc oxide holds itself near pH 7 and wants neither acids nor carbomer.',
-  },
-  {
-    a: ['diazolidinyl-urea', 'imidazolidinyl-urea', 'dmdm-hydantoin', 'sodium-hydroxymethylglycinate'],
-    b: ['sodium-metabisulfite', 'glutathione'],
-    severity: 'check',
-    what: 'use each other up',
-    why: 'Sulfites and thiols take the formaldehyde that preserves.',
-  },
-  {
-    a: ['magnesium-sulfate', 'magnesium-chloride', 'zinc-pca', 'zinc-gluconate'],
-    b: [
-      'disodium-phosphate',
-      'sodium-phosphate',
-      'sodium-ascorbyl-phosphate',
-      'potassium-cetyl-phosphate',
-      'sodium-bicarbonate',
-    ],
-    severity: 'check',
-    what: 'cloud or drop out together',
-    why: 'Magnesium and zinc form salts that hardly dissolve with phosphates and carbonates.',
-  },
-]
-
-/** The pairs that any of these substances is part of, told from its side. */
-export const pairsOf = (keys: readonly string[]) =>
-  PAIRS.flatMap((pair) => {
-    const side = (mine: readonly string[], other: readonly string[]) =>
-      mine.some((key) => keys.includes(key)) ? [{ with: other, what: pair.what, why: pair.why }] : []
-    return [...side(pair.a, pair.b), ...side(pair.b, pair.a)]
-  })
-
-/** stability.incompatible: two materials that spoil each other. */
+/** stability.incompatible: pairs of groups that do something to each other in the jar, told in data. */
 export const pairs: Rule = (a) =>
   PAIRS.flatMap((pair) => {
-    const found = (keys: readonly string[]) =>
-      keys.flatMap((key) => {
-        const s = a.substances.get(key)
-        return s && s.percent > 0.005 ? [s] : []
-      })
+    const found = (side: PairSide) =>
+      [...a.substances.values()].filter((s) => s.percent > 0.005 && inSide(side, s.key, materialOfSubstance(a, s.key)))
     const left = found(pair.a)
     const right = found(pair.b)
     if (left.length === 0 || right.length === 0) return []
@@ -134,7 +25,7 @@ export const pairs: Rule = (a) =>
         ...(pair.source ? { source: pair.source } : {}),
       }),
     ]
-  })
+  }) // prettier-ignore
 
 /** How far beyond the range of the tables the offered HLB may lie. */
 const TOLERANCE = 2

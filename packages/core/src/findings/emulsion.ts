@@ -1,4 +1,6 @@
 import { isEmulsifier, isOil } from '../emulsion/emulsion.ts'
+import { PICKS } from '../materials/picks.ts'
+import { hasTrait } from '../materials/schema.ts'
 import { listWords, sayPercent } from '../text/format.ts'
 import { COMMON_PRACTICE, finding, type Rule } from './types.ts'
 
@@ -141,8 +143,12 @@ export const antioxidant: Rule = (a) => {
         phase >= 0 && a.amounts.fillIndex !== null
           ? [
               {
-                label: 'Add 0.3 % tocopherol',
-                edit: { type: 'add-line', phase, line: { material: 'tocopherol', percent: 0.3 } },
+                label: `Add ${sayPercent(PICKS.antioxidantPercent)} ${PICKS.antioxidants[0]}`,
+                edit: {
+                  type: 'add-line',
+                  phase,
+                  line: { material: PICKS.antioxidants[0]!, percent: PICKS.antioxidantPercent },
+                },
               },
             ]
           : [],
@@ -157,18 +163,7 @@ export const chelator: Rule = (a) => {
     a.lines.some((line) => line.percent > 0 && line.material?.traits?.includes('chelator'))
   )
     return []
-  const reasons = indexesOf(
-    a,
-    (m) =>
-      [
-        'ascorbic-acid',
-        '3-o-ethyl-ascorbic-acid',
-        'kojic-acid',
-        'resveratrol',
-        'ferulic-acid',
-        'sodium-ascorbate',
-      ].includes(m.id) || m.kind === 'clay',
-  )
+  const reasons = indexesOf(a, (m) => hasTrait(m, 'browned-by-metals') || m.kind === 'clay')
   if (reasons.length === 0) return []
   return [
     finding(a, {

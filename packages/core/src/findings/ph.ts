@@ -1,4 +1,6 @@
 import type { Assessment } from '../assess/types.ts'
+import { acidBaseOf } from '../ph/acid-base.ts'
+import { driftingOf } from '../ph/effects.ts'
 import type { WindowItem } from '../ph/windows.ts'
 import { capitalise, formatRange, listWords, sayNumber } from '../text/format.ts'
 import { COMMON_PRACTICE, finding, type Finding, type Rule } from './types.ts'
@@ -181,7 +183,7 @@ export const implausible: Rule = (a) => {
   if (!p || !r) return []
   const off = Math.max(p.low - r.ph, r.ph - p.high)
   if (off <= DOUBT[r.method]) return []
-  const lactone = a.substances.has('gluconolactone')
+  const lactone = driftingOf(a).some((x) => acidBaseOf(x.key)?.hydrolysesTo)
   return [
     finding(a, {
       code: 'ph.reading-implausible',
@@ -197,23 +199,16 @@ export const implausible: Rule = (a) => {
 
 /** ph.drift-expected: something goes on changing the pH after the reading. */
 export const drift: Rule = (a) => {
-  const slow = a.lines.flatMap((line, i) =>
-    line.percent > 0 &&
-    (line.substances.some((s) => s.key === 'gluconolactone') || (line.id === 'urea' && line.percent >= 2))
-      ? [i]
-      : [],
-  )
+  const slow = driftingOf(a).filter(({ key, drift: d }) => d.why && a.substances.has(key))
   if (slow.length === 0) return []
-  const lactone = slow.some((i) => a.lines[i]!.substances.some((s) => s.key === 'gluconolactone'))
+  const indexes = [...new Set(slow.flatMap(({ key }) => a.substances.get(key)!.lines))].sort((x, y) => x - y)
   return [
     finding(a, {
       code: 'ph.drift-expected',
       severity: 'note',
-      indexes: slow,
-      message: `${capitalise(listWords(slow.map((i) => a.lines[i]!.label)))} will move the pH.`,
-      why: lactone
-        ? 'The lactone turns to acid for up to a day. Adjust, then read again after 24 hours.'
-        : 'Urea slowly frees ammonia and the pH creeps up over weeks. Lactate holds it back; watch it.',
+      indexes,
+      message: `${capitalise(listWords(indexes.map((i) => a.lines[i]!.label)))} will move the pH.`,
+      why: slow[0]!.drift.why!,
     }),
   ]
 }

@@ -1,4 +1,5 @@
 import type { Assessment } from '../assess/types.ts'
+import { PICKS } from '../materials/picks.ts'
 import { coverAt, GROUP_NAMES, isAdequate, weakGroups } from '../preservation/preservation.ts'
 import { formatCelsius, formatRange, listWords, sayNumber, sayPercent } from '../text/format.ts'
 import { COMMON_PRACTICE, finding, type Finding, type Remedy, type Rule } from './types.ts'
@@ -23,8 +24,8 @@ function addPreservative(a: Assessment): Remedy[] {
   if (phase < 0 || a.amounts.fillIndex === null) return []
   return [
     {
-      label: 'Add 1 % phenoxyethanol with ethylhexylglycerin',
-      edit: { type: 'add-line', phase, line: { material: 'phenoxyethanol-ethylhexylglycerin', percent: 1 } },
+      label: `Add ${sayPercent(PICKS.preservative.percent)} ${a.catalogue.find(PICKS.preservative.material)?.name ?? ''}`,
+      edit: { type: 'add-line', phase, line: PICKS.preservative },
     },
   ]
 }

@@ -1,12 +1,12 @@
 import { applyEdit } from '../formula/edit.ts'
 import type { Assessment } from '../assess/types.ts'
-import { COSOLVENTS, cosolventsOf, MOST_FRACTION } from '../solubility/cosolvent.ts'
+import { materialOfSubstance } from '../assess/carriers.ts'
+import { hasTrait, type Material } from '../materials/schema.ts'
+import { cosolventsOf, MOST_FRACTION } from '../solubility/cosolvent.ts'
 import { solubilityAt, type SolubilityResult } from '../solubility/solubility.ts'
 import { formatCelsius, sayNumber, sayPercent } from '../text/format.ts'
 import { finding, type Finding, type Remedy, type Rule } from './types.ts'
 
-/** Kept on purpose as a fine suspension by one school. */
-const SUSPENDED = new Set(['azelaic-acid'])
 /** Lipophilic acids share themselves out into the oil of an emulsion, which the model does not count. */
 const EMULSION_LENIENCE = 1.5
 /** Up to here the model's own error may explain the excess. */
@@ -14,7 +14,7 @@ const CLEARLY = 1.2
 const AIM = 0.65
 
 const percentOfPhase = (a: Assessment) => {
-  const mix = cosolventsOf(a.substances, a.waterPercent)
+  const mix = cosolventsOf(a.substances, a.waterPercent, a.catalogue)
   return { mix, phase: a.waterPercent + mix.massPercent }
 }
 
@@ -31,17 +31,17 @@ function lower(a: Assessment, result: SolubilityResult): Remedy[] {
 /** More of a glycol that the formula already has, when up to half of the water phase would do. */
 function raiseSolvent(a: Assessment, result: SolubilityResult): Remedy[] {
   const lines = a.lines
-    .filter((l) => l.material && l.material.id in COSOLVENTS && l.source.percent !== undefined)
-    .sort((x, y) => gain(y.material!.id, result) - gain(x.material!.id, result))
+    .filter((l) => l.material?.cosolvent && a.substances.has(l.material.id) && l.source.percent !== undefined)
+    .sort((x, y) => gain(y.material!, result) - gain(x.material!, result))
   const best = lines[0]
-  if (!best || gain(best.material!.id, result) < 0.8 || a.amounts.fillIndex === null) return []
+  if (!best || gain(best.material!, result) < 0.8 || a.amounts.fillIndex === null) return []
   for (let percent = Math.ceil(best.percent) + 1; percent <= 45; percent++) {
     const shifted = new Map(a.substances)
     const own = shifted.get(best.material!.id)!
     shifted.set(own.key, { ...own, percent: own.percent + percent - best.percent })
     const water = a.waterPercent - (percent - best.percent)
     if (water < 10) return []
-    const next = cosolventsOf(shifted, water)
+    const next = cosolventsOf(shifted, water, a.catalogue)
     if (next.total > MOST_FRACTION) return []
     const limit = solubilityAt(result.constants, a.workingPh, next)
     const concentration = (1000 * result.percent) / (water + next.massPercent)
@@ -58,11 +58,12 @@ function raiseSolvent(a: Assessment, result: SolubilityResult): Remedy[] {
   return []
 }
 
-const gain = (key: string, result: SolubilityResult) => {
-  const solvent = COSOLVENTS[key]
-  return solvent && result.constants.logKow !== undefined
-    ? solvent.s * result.constants.logKow + solvent.t
-    : 0
+const gain = ({ cosolvent }: Material, result: SolubilityResult) =>
+  cosolvent && result.constants.logKow !== undefined ? cosolvent.s * result.constants.logKow + cosolvent.t : 0
+/** Kept on purpose as a fine suspension by one school. */
+const isSuspended = (a: Assessment, key: string) => {
+  const m = materialOfSubstance(a, key)
+  return m !== null && hasTrait(m, 'suspended')
 }
 
 function describe(a: Assessment, result: SolubilityResult): Finding | null {
@@ -75,7 +76,7 @@ function describe(a: Assessment, result: SolubilityResult): Finding | null {
   const held = (result.limit * phase) / 1000
   const cold = (result.coldLimit * phase) / 1000
   const most = verdict === 'solid' ? held : cold
-  const suspended = SUSPENDED.has(result.key)
+  const suspended = isSuspended(a, result.key)
   const lenient = a.emulsion !== null && (constants.logKow ?? 0) > 1 && result.ratio < EMULSION_LENIENCE
   const dry =
     verdict === 'solid' && result.ratio > 3 && mix.total < 0.02 && (constants.logKow ?? 0) > 1 && !suspended
@@ -119,7 +120,7 @@ export const premixes: Rule = (a) =>
     const held = (p.limit * p.solventPercent) / 1000
     const has = (p.concentration * p.solventPercent) / 1000
     // Only what is clearly beyond the model's own error; a suspension is a school of its own.
-    if (p.concentration < p.limit * p.factor || SUSPENDED.has(p.key)) return []
+    if (p.concentration < p.limit * p.factor || isSuspended(a, p.key)) return []
     const phase = a.phases[p.phase]!
     return [
       finding(a, {
@@ -133,20 +134,6 @@ export const premixes: Rule = (a) =>
     ]
   })
 
-/** Oil-soluble solids that need an oil to dissolve in. */
-const OIL_SOLIDS = new Set([
-  'kojic-dipalmitate',
-  'ceramide-np',
-  'cholesterol',
-  'ubiquinone',
-  'retinal',
-  'ascorbyl-palmitate',
-  'bht',
-  'ethylhexyl-triazone',
-  'bis-ethylhexyloxyphenol-methoxyphenyl-triazine',
-  'butyl-methoxydibenzoylmethane',
-])
-
 /** solubility.no-solvent: an oil-soluble solid in a formula with next to no oil. */
 export const oilSolids: Rule = (a) => {
   const oils = a.lines.reduce(
@@ -158,7 +145,7 @@ export const oilSolids: Rule = (a) => {
     0,
   )
   return a.lines.flatMap((line, index) =>
-    line.material && OIL_SOLIDS.has(line.material.id) && line.percent > 0 && oils < line.percent * 5
+    line.material && hasTrait(line.material, 'oil-solid') && line.percent > 0 && oils < line.percent * 5
       ? [
           finding(a, {
             code: 'solubility.no-solvent',

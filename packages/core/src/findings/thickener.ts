@@ -1,68 +1,25 @@
 import type { AssessedLine, Assessment } from '../assess/types.ts'
 import { formatRange, listWords, sayNumber, sayPercent } from '../text/format.ts'
-import { carriersOf } from '../assess/carriers.ts'
-import { hasTrait } from '../materials/schema.ts'
+import { carriersOf, materialOfSubstance } from '../assess/carriers.ts'
+import { hasTrait, type Material } from '../materials/schema.ts'
 import { COMMON_PRACTICE, finding, type Rule } from './types.ts'
 
-/** Polymers whose gel is held by charge and collapses with salt; the share of salt, in percent, that they stand. */
-const SALT_SHY: Record<string, number> = {
-  carbomer: 0.3,
-  'sodium-carbomer': 0.3,
-  'acrylates-c10-30-alkyl-acrylate-crosspolymer': 0.4,
-  'ammonium-acryloyldimethyltaurate-vp-copolymer': 0.7,
-  'hydroxyethyl-acrylate-sodium-acryloyldimethyl-taurate-copolymer': 1,
-  'sodium-polyacrylate': 0.4,
-  'sodium-acrylates-copolymer-lecithin': 0.5,
-  'polyacrylamide-c13-14-isoparaffin-laureth-7': 1,
-}
-/** Substances that count as salt, and what of their weight does. */
-const SALTS: Record<string, number> = {
-  'sodium-chloride': 1,
-  'maris-sal': 1,
-  'magnesium-sulfate': 1,
-  'magnesium-chloride': 1,
-  'sodium-pca': 1,
-  'sodium-lactate': 1,
-  'sodium-ascorbyl-phosphate': 1,
-  'magnesium-ascorbyl-phosphate': 1,
-  'sodium-ascorbate': 1,
-  'sodium-citrate': 1,
-  'zinc-pca': 1,
-  'zinc-gluconate': 1,
-  'disodium-phosphate': 1,
-  'sodium-phosphate': 1,
-  'sodium-levulinate': 1,
-  'sodium-benzoate': 0.5,
-  'potassium-sorbate': 0.5,
-  'tranexamic-acid': 0.1,
-  'potassium-azeloyl-diglycinate': 1,
-  'sodium-gluconate': 1,
-  'tetrasodium-edta': 1,
-  'aloe-barbadensis-leaf-juice': 0.02,
-  'aloe-barbadensis-leaf-juice-powder': 1,
-  'sodium-bicarbonate': 1,
-  'sodium-acetate': 1,
-}
 const WETTING = ['humectant', 'solvent', 'oil', 'ester', 'alkane', 'silicone']
 
-const indexesIn = (a: Assessment, ids: { has: (id: string) => boolean }) =>
-  a.lines.flatMap((line, i) => (line.percent > 0 && line.material && ids.has(line.material.id) ? [i] : []))
 const names = (a: Assessment, indexes: number[]) => listWords(indexes.map((i) => a.lines[i]!.label))
-const keysOf = (table: Record<string, unknown>) => new Set(Object.keys(table))
 
+const salty = (m: Material) => m.saltShare !== undefined
 /** Salts in the product that a gel held by charge feels, percent. */
 export const saltPercent = (a: Assessment) =>
-  [...a.substances.values()].reduce((sum, s) => sum + Math.max(0, s.percent) * (SALTS[s.key] ?? 0), 0)
-/** Salt that a polymer stands, percent; null for those that do not mind it. */
-export const saltStoodBy = (id: string): number | null => SALT_SHY[id] ?? null
+  carriersOf(a, salty).reduce((sum, s) => sum + s.percent * materialOfSubstance(a, s.key)!.saltShare!, 0)
 
 /** thickener.electrolyte: salt against a gel that is held by charge. */
 export const electrolyte: Rule = (a) => {
-  const gels = indexesIn(a, keysOf(SALT_SHY))
+  const gels = a.lines.flatMap((l, i) => (l.percent > 0 && l.material?.saltStoodPercent !== undefined ? [i] : [])) // prettier-ignore
   if (gels.length === 0) return []
-  const salts = [...a.substances.values()].filter((s) => s.key in SALTS && s.percent > 0)
+  const salts = carriersOf(a, salty)
   const sum = saltPercent(a)
-  const stands = Math.min(...gels.map((i) => SALT_SHY[a.lines[i]!.material!.id]!))
+  const stands = Math.min(...gels.map((i) => a.lines[i]!.material!.saltStoodPercent!))
   if (sum <= stands) return []
   return [
     finding(a, {

@@ -1,3 +1,4 @@
+import releasers from '../../data/releasers.json' with { type: 'json' }
 import type { Assessment } from '../assess/types.ts'
 import { limitsFor } from '../materials/legal.ts'
 import {
@@ -71,15 +72,7 @@ export const unknownContent: Rule = (a) => {
 }
 
 /** Moles of formaldehyde that a releaser can give at most, and its molar mass. Theory by formula; from memory. */
-const RELEASERS: Record<string, { moles: number; molarMass: number }> = {
-  'dmdm-hydantoin': { moles: 2, molarMass: 188.18 },
-  'imidazolidinyl-urea': { moles: 3, molarMass: 388.29 },
-  'diazolidinyl-urea': { moles: 4, molarMass: 278.22 },
-  'sodium-hydroxymethylglycinate': { moles: 1, molarMass: 127.07 },
-  'quaternium-15': { moles: 6, molarMass: 251.16 },
-  methenamine: { moles: 6, molarMass: 140.19 },
-  '2-bromo-2-nitropropane-1-3-diol': { moles: 2, molarMass: 199.99 },
-}
+const RELEASERS: Record<string, { moles: number; molarMass: number }> = releasers
 const FORMALDEHYDE = 30.026
 /** Percent of free formaldehyde from which the EU label says so (10 mg/kg, by Regulation (EU) 2022/1181). */
 const FORMALDEHYDE_THRESHOLD = 0.001

@@ -1,5 +1,6 @@
 import type { CHARGES } from '../formula/schema.ts'
-import { pairsOf } from '../findings/compat.ts'
+import { catalogue } from './catalogue.ts'
+import { pairsOf } from './pairs.ts'
 import { formatRange, listWords, sayNumber, sayPercent } from '../text/format.ts'
 import { TRACES_SOURCE, usualTraces } from './traces.ts'
 import { allLimitsOf, LIMITS_REVIEWED, type Limit } from './legal.ts'
@@ -194,16 +195,7 @@ export const gradesOf = (m: Material, materials: readonly Material[]) => {
   )
 }
 
-/** One plant or polymer sold under several INCI names. */
-const FAMILIES = [
-  [
-    'aloe-barbadensis-leaf-juice',
-    'aloe-barbadensis-leaf-juice-powder',
-    'aloe-concentrate-10x',
-    'aloe-powder-200x',
-  ],
-]
-const sameFamily = (a: Material, b: Material) => FAMILIES.some((f) => f.includes(a.id) && f.includes(b.id))
+const sameFamily = (a: Material, b: Material) => a.family !== undefined && a.family === b.family
 
 export interface LimitRow {
   substance: string
@@ -247,5 +239,4 @@ export function limitRowsOf(m: Material): LimitRow[] {
 }
 
 /** What a material does not go with. */
-export const clashesOf = (m: Material) =>
-  pairsOf([...m.inci, ...(m.parts?.map((p) => p.inci) ?? [])].map(slug))
+export const clashesOf = (m: Material) => pairsOf(m, (key) => catalogue.find(key))

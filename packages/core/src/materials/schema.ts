@@ -66,6 +66,22 @@ export const TRAITS = [
   'water-based',
   'neutralises',
   'needs-neutralising',
+  /** Makes a soap that emulsifies, with a base and with a fatty acid. */
+  'soap-acid',
+  'soap-base',
+  /** A solid that needs an oil to dissolve in. */
+  'oil-solid',
+  /** Kept on purpose as a fine suspension by one school. */
+  'suspended',
+  'browned-by-metals',
+  /** A solid base that dissolves in acid and sets a pH of its own. */
+  'sets-own-ph',
+  /** How water looks with a thickener. */
+  'clear-gel',
+  'hazy-gel',
+  /** Counts as water, though its name does not say so. */
+  'watery',
+  'alcohol',
 ] as const
 export const PH_GRADES = ['works', 'holds', 'prefers'] as const
 export const EMULSIFIER_ROLES = [
@@ -163,6 +179,10 @@ export const Material = z.strictObject({
       /** Usual amount as percent of the oils. */
       shareOfOils: z.strictObject({ min: z.number(), max: z.number() }).optional(),
       maxOilPercent: z.number().optional(),
+      /** The other of the classic pair that it is told with, by id. */
+      partner: z.string().optional(),
+      /** Fatty alcohol to one part of it (common practice). */
+      fatty: z.strictObject({ min: z.number(), max: z.number(), says: z.string() }).optional(),
     })
     .optional(),
   requiredHlb: z
@@ -181,6 +201,18 @@ export const Material = z.strictObject({
   /** What a lot's analysis found in it, percent of the material. */
   contains: z.array(z.strictObject({ inci: z.string().min(1), percent })).optional(),
   traits: z.array(z.enum(TRAITS)).optional(),
+  /** A gel held by charge collapses above so much salt, percent of the product. */
+  saltStoodPercent: percent.optional(),
+  /** The share of its weight that counts as salt, 0 to 1. */
+  saltShare: z.number().gt(0).max(1).optional(),
+  /** Groups of what reacts in the jar; pairs of them are told in `data/pairs.json`. */
+  reacts: z.array(z.string()).optional(),
+  /** Dissolves what water does not: log-linear model, sigma = s · log Kow + t; needs a density. */
+  cosolvent: z.strictObject({ s: z.number(), t: z.number(), confidence }).optional(),
+  /** From that dose on it goes on moving the pH. */
+  drift: z.strictObject({ fromPercent: percent, says: z.string(), why: z.string().optional() }).optional(),
+  /** One plant or polymer sold under several INCI names. */
+  family: z.string().optional(),
   origin: z.enum(['plant', 'mineral', 'animal', 'derived', 'synthetic', 'unknown']),
   note: z.string().optional(),
   source: z.string().min(1),

@@ -26,6 +26,20 @@ export const AcidBase = z.strictObject({
   enthalpy: z.number().optional(),
   enthalpySource: z.string().optional(),
   hydrolysesTo: z.string().optional(),
+  /** The acid that a salt is, once acid frees it. */
+  saltOf: z.string().optional(),
+  /** What the free acid is there for; without it only buffers. */
+  does: z.enum(['preserves', 'acts']).optional(),
+  /** What its free form does at a pH, the first that the pH lies below. */
+  effects: z
+    .array(
+      z.strictObject({
+        below: z.number().optional(),
+        state: z.enum(['fine', 'note', 'check']),
+        text: z.string(),
+      }),
+    )
+    .optional(),
   polymer: z.boolean().optional(),
   source: z.string(),
   confidence: z.enum(CONFIDENCES),

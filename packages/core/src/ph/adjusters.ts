@@ -1,9 +1,12 @@
+import data from '../../data/adjusters.json' with { type: 'json' }
 import { LYE_ORDER } from '../text/lye.ts'
 import { acidBaseOf, type AcidBase } from './acid-base.ts'
 import { formsAt } from './solver.ts'
 
 /** A material that people reach for to move pH, and how its solution is made. */
 export interface Adjuster {
+  /** Taken where nothing says another. */
+  usual?: boolean
   /** Key of its constants and id in the catalogue. */
   key: string
   name: string
@@ -14,6 +17,8 @@ export interface Adjuster {
   mostPercent: number
   /** What it does to hands and eyes. */
   hazard: 'lye' | 'acid' | 'mild'
+  /** g/mL at 20 °C by percent of the solution (CRC Handbook, from memory); where it is not that of water. */
+  densities?: readonly (readonly number[])[]
   /** What to expect of it in the jar. */
   note: string
 }
@@ -22,146 +27,11 @@ export interface Adjuster {
  * Solubilities in water at 20 °C, percent of the solution: CRC Handbook and Merck Index, from memory, rounded down.
  * Usual strengths: common practice.
  */
-export const ADJUSTERS: readonly Adjuster[] = [
-  {
-    key: 'sodium-hydroxide',
-    name: 'sodium hydroxide',
-    direction: 'up',
-    usualPercent: 10,
-    mostPercent: 50,
-    hazard: 'lye',
-    note: 'Strong: little is needed and it is easy to go too far. Use 1 % for the last step.',
-  },
-  {
-    key: 'potassium-hydroxide',
-    name: 'potassium hydroxide',
-    direction: 'up',
-    usualPercent: 10,
-    mostPercent: 50,
-    hazard: 'lye',
-    note: 'As strong as lye by the mole; kinder to clear gels than sodium.',
-  },
-  {
-    key: 'triethanolamine',
-    name: 'triethanolamine',
-    direction: 'up',
-    usualPercent: 20,
-    mostPercent: 100,
-    hazard: 'mild',
-    note: 'Soft: it hardly goes above pH 8. Not together with nitrite or bronopol.',
-  },
-  {
-    key: 'arginine',
-    name: 'arginine',
-    direction: 'up',
-    usualPercent: 10,
-    mostPercent: 13,
-    hazard: 'mild',
-    note: 'An amino acid and a good base up to pH 8. Its salts stay in the product.',
-  },
-  {
-    key: 'aminomethyl-propanol',
-    name: 'aminomethyl propanol',
-    direction: 'up',
-    usualPercent: 10,
-    mostPercent: 95,
-    hazard: 'lye',
-    note: 'A strong amine that works to pH 9.',
-  },
-  {
-    key: 'tromethamine',
-    name: 'tromethamine',
-    direction: 'up',
-    usualPercent: 10,
-    mostPercent: 35,
-    hazard: 'mild',
-    note: 'Soft: it hardly goes above pH 8.5, and it buffers there.',
-  },
-  {
-    key: 'sodium-bicarbonate',
-    name: 'sodium bicarbonate',
-    direction: 'up',
-    usualPercent: 5,
-    mostPercent: 8,
-    hazard: 'mild',
-    note: 'It fizzes, and while the gas leaves, the pH goes on rising for hours. Read again the next day.',
-  },
-  {
-    key: 'sodium-citrate',
-    name: 'trisodium citrate',
-    direction: 'up',
-    usualPercent: 20,
-    mostPercent: 40,
-    hazard: 'mild',
-    note: 'Gentle and buffering up to pH 6; it adds a good deal of salt.',
-  },
-  {
-    key: 'sodium-lactate',
-    name: 'sodium lactate',
-    direction: 'up',
-    usualPercent: 60,
-    mostPercent: 60,
-    hazard: 'mild',
-    note: 'Gentle and buffering near pH 4; it adds a good deal of salt.',
-  },
-  {
-    key: 'citric-acid',
-    name: 'citric acid',
-    direction: 'down',
-    usualPercent: 20,
-    mostPercent: 58,
-    hazard: 'acid',
-    note: 'Buffers from 3 to 6.5 and binds metals.',
-  },
-  {
-    key: 'lactic-acid',
-    name: 'lactic acid',
-    direction: 'down',
-    usualPercent: 80,
-    mostPercent: 90,
-    hazard: 'acid',
-    note: 'Buffers near 4. Strong bottles free more acid for days after they are diluted.',
-  },
-  {
-    key: 'glycolic-acid',
-    name: 'glycolic acid',
-    direction: 'down',
-    usualPercent: 30,
-    mostPercent: 70,
-    hazard: 'acid',
-    note: 'Counts as an exfoliating acid: mind the sum.',
-  },
-  {
-    key: 'malic-acid',
-    name: 'malic acid',
-    direction: 'down',
-    usualPercent: 20,
-    mostPercent: 55,
-    hazard: 'acid',
-    note: 'Buffers from 3 to 5.5.',
-  },
-  {
-    key: 'tartaric-acid',
-    name: 'tartaric acid',
-    direction: 'down',
-    usualPercent: 20,
-    mostPercent: 57,
-    hazard: 'acid',
-    note: 'Stronger than citric; potassium can make it crystallise.',
-  },
-  {
-    key: 'gluconolactone',
-    name: 'gluconolactone',
-    direction: 'down',
-    usualPercent: 20,
-    mostPercent: 35,
-    hazard: 'mild',
-    note: 'It frees its acid over a day: add half, wait until tomorrow.',
-  },
-]
+export const ADJUSTERS = data as readonly Adjuster[]
 
 /** What is taken where nothing says another: up with lye, down with citric acid (common practice). */
-export const USUAL_ADJUSTER = { up: 'sodium-hydroxide', down: 'citric-acid' } as const
+const usual = (way: Adjuster['direction']) => ADJUSTERS.find((a) => a.usual && a.direction === way)!.key
+export const USUAL_ADJUSTER = { up: usual('up'), down: usual('down') }
 
 export const adjusterOf = (key: string): Adjuster | undefined => ADJUSTERS.find((a) => a.key === key)
 
@@ -174,23 +44,14 @@ export function directionOf(constants: AcidBase, ph: number): 'up' | 'down' {
   return constants.counterIonCharge + formsAt(own, ph, 0).charge > 0 ? 'up' : 'down'
 }
 
-/** g/mL at 20 °C by percent: CRC Handbook, Perry. */
-const LYE_DENSITY: readonly (readonly [number, number])[] = [
-  [0, 0.998],
-  [1, 1.0095],
-  [10, 1.1089],
-  [20, 1.2191],
-  [30, 1.3279],
-  [50, 1.5253],
-]
-
 /** Density of an adjuster's solution, g/mL; 1 where it is not known. */
 export function densityOf(key: string, strength: number): number {
-  if (key !== 'sodium-hydroxide' && key !== 'potassium-hydroxide') return 1
-  const next = LYE_DENSITY.findIndex(([s]) => s >= strength)
-  if (next <= 0) return LYE_DENSITY[0]![1]
-  const [s0, d0] = LYE_DENSITY[next - 1]!
-  const [s1, d1] = LYE_DENSITY[next]!
+  const table = adjusterOf(key)?.densities
+  if (!table) return 1
+  const next = table.findIndex(([s]) => s! >= strength)
+  if (next <= 0) return table[0]![1]!
+  const [s0, d0] = table[next - 1]! as [number, number]
+  const [s1, d1] = table[next]! as [number, number]
   return d0 + ((strength - s0) / (s1 - s0)) * (d1 - d0)
 }
 

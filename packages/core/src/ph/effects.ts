@@ -1,5 +1,8 @@
+import { materialOfSubstance } from '../assess/carriers.ts'
 import type { Assessment } from '../assess/types.ts'
 import { capitalise, formatRange } from '../text/format.ts'
+import { acidBaseOf, type AcidBase } from './acid-base.ts'
+import { USUAL_ADJUSTER, adjusterOf } from './adjusters.ts'
 import { freeShare } from './adjust.ts'
 import { acidOf, asAcid } from './families.ts'
 import { doseAt, titrantOf } from './titrate.ts'
@@ -22,33 +25,6 @@ export interface PhEffect {
   source: string
 }
 
-/** Acids that preserve as the uncharged acid. */
-const PRESERVING = new Set([
-  'benzoic-acid',
-  'sorbic-acid',
-  'dehydroacetic-acid',
-  'levulinic-acid',
-  'p-anisic-acid',
-  'propionic-acid',
-  'formic-acid',
-])
-/** Acids that are there to act on the skin; others only buffer. */
-const ACTIVE = new Set([
-  'glycolic-acid',
-  'lactic-acid',
-  'mandelic-acid',
-  'malic-acid',
-  'tartaric-acid',
-  'citric-acid',
-  'gluconic-acid',
-  'lactobionic-acid',
-  'salicylic-acid',
-  'azelaic-acid',
-  'ascorbic-acid',
-  'ferulic-acid',
-  'pyruvic-acid',
-  'succinic-acid',
-])
 /** Below this free share a weak-acid preservative is as good as absent (common practice). */
 const WEAK_SHARE = 10
 const LOW_SHARE = 30
@@ -84,9 +60,10 @@ export function phEffects(a: Assessment, ph: number): PhEffect[] {
       of: acid.percent,
       source: SHARE_SOURCE,
     }
-    if (PRESERVING.has(key)) effects.push({ ...base, what: 'active share', ...preserving(share) })
-    else if (ACTIVE.has(key) && acid.percent >= 0.3)
-      effects.push({ ...base, what: 'free acid', ...acting(key, share, ph) })
+    const { does, effects: told } = acidBaseOf(key)!
+    if (does === 'preserves') effects.push({ ...base, what: 'active share', ...preserving(share) })
+    else if (does === 'acts' && acid.percent >= 0.3)
+      effects.push({ ...base, what: 'free acid', ...acting(told, share, ph) })
   }
   for (const item of a.ph.items) {
     if (item.grade === 'skin' || effects.some((e) => item.materials.includes(e.id))) continue
@@ -115,23 +92,9 @@ function preserving(share: number): Pick<PhEffect, 'state' | 'text'> {
   return { state: 'fine', text: 'It works as the uncharged acid.' }
 }
 
-function acting(key: string, share: number, ph: number): Pick<PhEffect, 'state' | 'text'> {
-  if (key === 'azelaic-acid')
-    return ph < 4.5
-      ? {
-          state: 'fine',
-          text: 'The free acid: a fine suspension that acts as it is. For a clear product raise the pH to 5–6.5, where it dissolves as its salt.',
-        }
-      : {
-          state: 'fine',
-          text: 'Mostly its salt, which dissolves. For the free acid, as a suspension, stay at pH 3.5–4.5.',
-        }
-  if (key === 'ascorbic-acid')
-    return ph <= 3.5
-      ? { state: 'fine', text: 'It enters the skin best as the free acid.' }
-      : { state: 'note', text: 'Above pH 3.5 it enters the skin poorly and browns sooner.' }
-  if (key === 'ferulic-acid' || key === 'succinic-acid')
-    return { state: 'fine', text: 'The free part is what enters the skin.' }
+function acting(told: AcidBase['effects'], share: number, ph: number): Pick<PhEffect, 'state' | 'text'> {
+  const own = told?.find((e) => e.below === undefined || ph < e.below)
+  if (own) return { state: own.state, text: own.text }
   if (ph < 3) return { state: 'check', text: 'Below pH 3 an acid stings and peels. Raise it.' }
   if (share < 10) return { state: 'note', text: 'Nearly all of it is salt: it holds water and hardly peels.' }
   return { state: 'fine', text: 'The free part exfoliates; the salt holds water.' }
@@ -168,8 +131,8 @@ export function thinningAt(a: Assessment, model: PhModel, ph: number): Thinning[
     .filter((item) => item.grade === 'holds' && (ph < item.min - 0.049 || ph > item.max + 0.049))
     .map((item): Thinning => {
       const up = ph < item.min
-      const adjuster = up ? 'sodium-hydroxide' : 'citric-acid'
-      const strengthPercent = up ? 10 : 20
+      const adjuster = USUAL_ADJUSTER[up ? 'up' : 'down']
+      const strengthPercent = adjusterOf(adjuster)!.usualPercent
       const titrant = titrantOf(now, adjuster, strengthPercent)
       const dose = titrant && doseAt(now, titrant, up ? item.min : item.max)
       return {
@@ -204,19 +167,21 @@ export function blockersOf(a: Assessment): Blocker[] {
 
 const SLOW_KINDS = new Set(['extract', 'protein', 'clay'])
 
+/** Materials, in the formula or dosed, that go on moving the pH. */
+export function driftingOf(a: Assessment) {
+  const dosed = new Set(dosesOf(a.formula).map((d) => d.key))
+  const keys = new Set([...a.substances.keys(), ...dosed])
+  return [...keys].flatMap((key) => {
+    const drift = materialOfSubstance(a, key)?.drift
+    const percent = a.substances.get(key)?.percent ?? 0
+    const enough = percent > 0 && percent >= (drift?.fromPercent ?? 0)
+    return drift && (enough || (dosed.has(key) && drift.fromPercent === 0)) ? [{ key, drift }] : []
+  })
+}
+
 /** What may move the pH after it was set, and when to look again. */
 export function driftsOf(a: Assessment): string[] {
-  const has = (key: string) => (a.substances.get(key)?.percent ?? 0) > 0
-  const dosed = new Set(dosesOf(a.formula).map((d) => d.key))
-  const drifts: string[] = []
-  if (has('gluconolactone') || dosed.has('gluconolactone'))
-    drifts.push('Gluconolactone frees its acid for up to a day: the pH falls.')
-  if (has('sodium-bicarbonate') || dosed.has('sodium-bicarbonate'))
-    drifts.push('Carbon dioxide from the bicarbonate leaves for hours: the pH rises.')
-  if ((a.substances.get('urea')?.percent ?? 0) >= 2)
-    drifts.push('Urea frees ammonia over weeks: the pH creeps up.')
-  if ((a.substances.get('lactic-acid')?.percent ?? 0) > 1)
-    drifts.push('Lactic acid from a strong bottle frees more acid over days: the pH falls a little.')
+  const drifts = driftingOf(a).map(({ drift }) => drift.says)
   if (a.solubility.some((s) => s.verdict !== 'dissolves'))
     drifts.push('A solid that dissolves slowly, or comes out in the cold, goes on moving the pH.')
   if (a.lines.some((l) => l.percent >= 0.5 && l.material && SLOW_KINDS.has(l.material.kind)))

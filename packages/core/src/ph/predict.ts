@@ -1,6 +1,7 @@
 import type { AssessedLine, Substance } from '../assess/types.ts'
 import type { MaterialKind } from '../materials/schema.ts'
 import { soapOf, type Emulsion } from '../emulsion/emulsion.ts'
+import { hasTrait } from '../materials/schema.ts'
 import { sigmaOf, cosolventsOf } from '../solubility/cosolvent.ts'
 import { acidBaseOf, type AcidBase } from './acid-base.ts'
 import { solvePh, withCharge, type PhFamily, type PhSystem } from './solver.ts'
@@ -156,7 +157,7 @@ export function predictPh(
 ): PhPrediction | null {
   if (!phase || emulsion?.type === 'water-in-oil' || soapOf(lines).percent > 0) return null
   // Zinc oxide dissolves in acid and sets its own pH near neutral; an undissolving base is no equilibrium to solve.
-  if (lines.some((l) => l.percent > 0 && (l.id === 'zinc-oxide' || l.id === 'calcium-carbonate'))) return null
+  if (lines.some((l) => l.percent > 0 && l.material && hasTrait(l.material, 'sets-own-ph'))) return null
   const solution = solvePh(phase.system)
   const model = modelErrorOf(phase, solution.ionicStrength, emulsion)
   const down = solvePh(withCharge(phase.system, -phase.unknownCharge)).ph

@@ -18,7 +18,7 @@ const ADJECTIVES =
 const SPELLINGS: readonly (readonly [RegExp, string])[] = [
   [/lysed\b/g, 'lyzed'],
   [/liquorice/g, 'licorice'],
-  [/glycerine\b/g, 'glycerin'],
+  [/(glycerin)e\b/g, '$1'],
   [/\bsulph/g, 'sulf'],
   [/\bessence\b/g, 'essential oil'],
   [/\be\.?o\.?$/g, 'essential oil'],

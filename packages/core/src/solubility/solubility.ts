@@ -1,6 +1,7 @@
 import { acidBaseOf, type AcidBase } from '../ph/acid-base.ts'
 import { daviesLogGamma } from '../ph/solver.ts'
 import type { Substance } from '../assess/types.ts'
+import type { Catalogue } from '../materials/catalogue.ts'
 import { cosolventsOf, MOST_FRACTION, sigmaOf, type CosolventMix } from './cosolvent.ts'
 
 const R = 8.314462
@@ -56,17 +57,6 @@ export function ionisationFactor(
   return 1
 }
 
-/** Acids that come as a salt are the same solid once acid frees them. */
-const ACID_OF: Record<string, string> = {
-  'sodium-salicylate': 'salicylic-acid',
-  'betaine-salicylate': 'salicylic-acid',
-  'sodium-benzoate': 'benzoic-acid',
-  'potassium-sorbate': 'sorbic-acid',
-  'sodium-dehydroacetate': 'dehydroacetic-acid',
-  'sodium-anisate': 'p-anisic-acid',
-  'disodium-azelate': 'azelaic-acid',
-}
-
 /** Limit in g per kg of water phase at 25 °C for one solute. */
 export function solubilityAt(
   constants: AcidBase,
@@ -94,10 +84,11 @@ export function solubilities(input: {
   ph: number | null
   ionicStrength: number
   coldCelsius?: number
+  catalogue?: Catalogue
 }): SolubilityResult[] {
-  const { substances, waterPercent, ph, ionicStrength, coldCelsius = 5 } = input
+  const { substances, waterPercent, ph, ionicStrength, coldCelsius = 5, catalogue } = input
   if (waterPercent < 5) return []
-  const mix = cosolventsOf(substances, waterPercent)
+  const mix = cosolventsOf(substances, waterPercent, catalogue)
   const phase = waterPercent + mix.massPercent
   return solutesOf(substances).map(({ key, percent, lines, constants }): SolubilityResult => {
     const limit = solubilityAt(constants, ph, mix, ionicStrength)
@@ -179,7 +170,8 @@ function solutesOf(substances: ReadonlyMap<string, Substance>) {
   for (const substance of substances.values()) {
     const constants = acidBaseOf(substance.key)
     if (!constants || substance.percent <= 0) continue
-    const acid = ACID_OF[substance.key] ?? substance.key
+    // an acid that comes as a salt is the same solid once acid frees it
+    const acid = constants.saltOf ?? substance.key
     const target = acidBaseOf(acid)
     if (!target || (target.intrinsicSolubility === undefined && target.waterSolubility === undefined))
       continue

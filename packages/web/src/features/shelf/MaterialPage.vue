@@ -1,13 +1,5 @@
 <script setup lang="ts">
-import {
-  acidBaseOf,
-  capitalise,
-  catalogue as base,
-  clashesOf,
-  limitRowsOf,
-  properInci,
-  slug,
-} from '@omblet/core'
+import { acidBaseOf, capitalise, clashesOf, limitRowsOf, slug } from '@omblet/core'
 import Button from 'primevue/button'
 import { useToast } from 'primevue/usetoast'
 import { computed, defineAsyncComponent, ref, watchEffect } from 'vue'
@@ -66,7 +58,6 @@ async function removeOwn() {
     { label: 'Undo', run: () => void undo() },
   )
 }
-const nameOf = (key: string) => base.find(key)?.name ?? properInci(key.replaceAll('-', ' '))
 </script>
 
 <template>
@@ -113,7 +104,7 @@ const nameOf = (key: string) => base.find(key)?.name ?? properInci(key.replaceAl
           <h2 id="clash-title">Does not go with</h2>
           <ul class="plain">
             <li v-for="(clash, i) in clashes" :key="i">
-              <strong>{{ capitalise(clash.with.map(nameOf).join(', ')) }}</strong>: they {{ clash.what }}.
+              <strong>{{ capitalise(clash.with.name) }}</strong>: they {{ clash.what }}.
               {{ clash.why }}
             </li>
           </ul>

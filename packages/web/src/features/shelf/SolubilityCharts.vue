@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import {
-  COSOLVENTS,
+  catalogue,
   sayNumber,
   solubilityAt,
   temperatureFactor,
@@ -43,21 +43,16 @@ const phSeries = computed(() => [
       ]),
 ])
 
-const SHOWN = ['propylene-glycol', 'propanediol', 'glycerin', 'alcohol']
-const NAMES: Record<string, string> = {
-  'propylene-glycol': 'propylene glycol',
-  propanediol: 'propanediol',
-  glycerin: 'glycerin',
-  alcohol: 'alcohol',
-}
+/** The cosolvents that most kitchens have. */
+const SHOWN = ['propylene-glycol', 'propanediol', 'glycerin', 'alcohol'].map((id) => catalogue.find(id)!)
 const solventSeries = computed(() =>
-  SHOWN.map((key) => ({
-    name: NAMES[key]!,
+  SHOWN.map(({ id, name, density, cosolvent }) => ({
+    name,
     data: Array.from({ length: 11 }, (_, i) => {
       const mass = i * 4
-      const volume = mass / COSOLVENTS[key]!.density
+      const volume = mass / density!
       const fraction = volume / (volume + 100 - mass)
-      const mix = { fractions: [{ key, fraction }], total: fraction, massPercent: mass }
+      const mix = { fractions: [{ key: id, fraction, ...cosolvent! }], total: fraction, massPercent: mass }
       return { x: mass, y: percent(solubilityAt(props.solid, byPh.value ? 3.5 : null, mix)) }
     }),
   })),

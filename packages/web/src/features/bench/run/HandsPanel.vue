@@ -6,6 +6,7 @@ import {
   INSTRUMENTS,
   sayNumber,
   tasksOf,
+  USUAL_ADJUSTER,
   type Hand,
 } from '@omblet/core'
 import Button from 'primevue/button'
@@ -119,7 +120,7 @@ onBeforeUnmount(() => clearInterval(look))
           severity="secondary"
           outlined
           :disabled="!amount"
-          @click="act({ do: 'drip', material: 'sodium-hydroxide', strengthPercent: 10, grams: amount! })"
+          @click="act({ do: 'drip', material: USUAL_ADJUSTER.up, strengthPercent: 10, grams: amount! })"
         />
       </template>
       <Button
@@ -134,7 +135,13 @@ onBeforeUnmount(() => clearInterval(look))
         :label="here?.heatTo == null ? 'Into the hot bath' : 'Out of the hot bath'"
         severity="secondary"
         outlined
-        @click="act({ do: 'heat', vessel, celsius: here?.heatTo == null ? (run.step.value!.celsius ?? 70) + 3 : null })"
+        @click="
+          act({
+            do: 'heat',
+            vessel,
+            celsius: here?.heatTo == null ? (run.step.value!.celsius ?? 70) + 3 : null,
+          })
+        "
       />
       <Button
         v-if="run.step.value?.from.length"

@@ -1,0 +1,38 @@
+import * as z from 'zod'
+import data from '../../data/pairs.json' with { type: 'json' }
+import type { Material } from './schema.ts'
+
+const Side = z.strictObject({
+  group: z.string(),
+  /** How the group is called in a sentence. */
+  name: z.string(),
+  /** Keys of substances that no catalogue has. */
+  also: z.array(z.string()).optional(),
+})
+/** Two groups of materials that do something to each other in the jar. */
+export const Pair = z.strictObject({
+  a: Side,
+  b: Side,
+  severity: z.enum(['stop', 'check', 'note']),
+  what: z.string(),
+  why: z.string(),
+  source: z.string().optional(),
+})
+export type Pair = z.infer<typeof Pair>
+export type PairSide = z.infer<typeof Side>
+
+export const PAIRS = data as readonly Pair[]
+
+/** Whether a substance stands on a side of a pair. */
+export const inSide = (side: PairSide, key: string, m: Material | null) =>
+  (m?.reacts?.includes(side.group) ?? false) || (side.also?.includes(key) ?? false)
+
+/** The pairs that a material, or what it is made of, is part of, told from its side. */
+export function pairsOf(m: Material, find: (key: string) => Material | null) {
+  const groups = new Set([...(m.reacts ?? []), ...(m.parts ?? []).flatMap((p) => find(p.inci)?.reacts ?? [])])
+  return PAIRS.flatMap((pair) => {
+    const side = (mine: PairSide, other: PairSide) =>
+      groups.has(mine.group) ? [{ with: other, what: pair.what, why: pair.why }] : []
+    return [...side(pair.a, pair.b), ...side(pair.b, pair.a)]
+  })
+}
