@@ -16,6 +16,7 @@ import {
   predicted,
   preferences,
   strip,
+  unsafe,
 } from './ph.ts'
 import { whichGrade } from './grades.ts'
 import { heat, low, missing, outsidePh } from './preservative.ts'
@@ -48,6 +49,7 @@ export const RULES: readonly Rule[] = [
   noSharedWindow,
   outsideWindow,
   notFinal,
+  unsafe,
   predicted,
   implausible,
   dissolving,

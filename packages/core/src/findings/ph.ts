@@ -1,6 +1,9 @@
 import type { Assessment } from '../assess/types.ts'
 import { acidBaseOf } from '../ph/acid-base.ts'
-import { driftingOf } from '../ph/effects.ts'
+import { freeShare } from '../ph/adjust.ts'
+import { aimPh } from '../ph/aim.ts'
+import { acidSums, driftingOf } from '../ph/effects.ts'
+import { bearsOf } from '../ph/skin.ts'
 import type { WindowItem } from '../ph/windows.ts'
 import { capitalise, formatRange, listWords, sayNumber } from '../text/format.ts'
 import { COMMON_PRACTICE, finding, type Finding, type Rule } from './types.ts'
@@ -176,6 +179,9 @@ export const predicted: Rule = (a) => {
   ]
 }
 
+/** A reading so much further outside is no matter of strengths any more, pH. */
+const FAR = 0.5
+
 /** ph.reading-implausible: a reading far outside the predicted band. */
 export const implausible: Rule = (a) => {
   const p = a.predictedPh
@@ -183,15 +189,18 @@ export const implausible: Rule = (a) => {
   if (!p || !r) return []
   const off = Math.max(p.low - r.ph, r.ph - p.high)
   if (off <= DOUBT[r.method]) return []
+  const far = off > DOUBT[r.method] + FAR
   const lactone = driftingOf(a).some((x) => acidBaseOf(x.key)?.hydrolysesTo)
   return [
     finding(a, {
       code: 'ph.reading-implausible',
-      severity: 'check',
-      message: `The pH read, ${sayNumber(r.ph, 2)}, is far from what the formula should give: ${formatRange({ min: p.low, max: p.high })}.`,
+      severity: far ? 'check' : 'note',
+      message: `The pH read, ${sayNumber(r.ph, 2)}, is ${far ? 'far' : 'somewhat'} from what the formula should give: ${formatRange({ min: p.low, max: p.high })}.`,
       why: lactone
         ? 'A lactone frees its acid for hours: read again after a day. Otherwise check the meter, and whether everything that went in is written down.'
-        : 'Check the meter in a buffer, and whether everything that went in is written down.',
+        : far
+          ? 'Check the meter in a buffer, and whether everything that went in is written down.'
+          : 'Strengths and a meter that was not set are the usual reasons.',
       source: 'electroneutrality with Davies activity coefficients; constants from memory',
     }),
   ]
@@ -229,3 +238,46 @@ export const strip: Rule = (a) => {
     }),
   ]
 }
+
+/** Free acid from which a pH under what skin bears stings, percent of the product. */
+const STINGS = 0.2
+/** Beyond this width a band tells nothing of skin. */
+const BOTH = 0.05
+
+/** ph.unsafe: a pH read, aimed for, or predicted in all of its band, that this site and use should not meet. */
+export const unsafe: Rule = (a) => {
+  if (a.emulsion?.type === 'water-in-oil') return []
+  const bears = bearsOf(a.formula.product)
+  const { targetPh } = a.formula
+  const p = a.predictedPh
+  // a band lies outside only where all of it does
+  const range = a.reading
+    ? { min: a.reading.ph, max: a.reading.ph, says: `The pH read, ${sayNumber(a.reading.ph, 2)},` }
+    : targetPh
+      ? { ...targetPh, says: `The target, pH ${formatRange(targetPh)},` }
+      : p
+        ? { min: p.low, max: p.high, says: `The pH that it likely has, ${formatRange({ min: p.low, max: p.high })},` }
+        : null
+  if (!range) return []
+  const sour = range.max < bears.min - BOTH
+  const sharp = range.min > bears.max + BOTH
+  if (!sour && !sharp) return []
+  // between what is always too sour and what stings with free acid, the acid decides
+  const always = bears.min - 0.5
+  const free = [...acidSums(a).values()].reduce((sum, acid) => sum + (acid.percent * freeShare(acid.pKa, range.max)) / 100, 0)
+  if (sour && range.max >= always && free < STINGS) return []
+  const stop = sour ? range.max < bears.stopMin : range.min > bears.stopMax
+  const { site, rinse } = a.formula.product
+  const where = `a product that is ${rinse} for ${site === 'eye' ? 'the eye area' : site}`
+  const aim = aimPh({ ...a, formula: { ...a.formula, targetPh: undefined } } as Assessment)
+  return [
+    finding(a, {
+      code: 'ph.unsafe',
+      severity: stop ? 'stop' : 'check',
+      materials: [],
+      message: `${range.says} is ${sour ? 'too sour' : 'too alkaline'} for ${where}, which bears ${formatRange(bears)}.`,
+      why: `${stop ? 'It burns.' : 'It may sting and redden.'} ${sour ? 'Raise it; the lower the pH, the more acid is free.' : 'Lower it; alkali swells the horny layer and dries it.'}`,
+      remedies: targetPh && !a.reading && aim ? [{ label: `Aim for pH ${formatRange(aim)}`, edit: { type: 'patch', patch: { targetPh: aim } } }] : [],
+    }),
+  ]
+} // prettier-ignore
