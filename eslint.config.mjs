@@ -5,8 +5,15 @@ import vue from 'eslint-plugin-vue'
 const only = (group, message) => ['error', { patterns: [{ group, message }] }]
 
 const dataDir = new URL('./packages/core/data/materials/', import.meta.url)
+const slug = (text) =>
+  text
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
 const ids = new Set(
-  readdirSync(dataDir).flatMap((f) => JSON.parse(readFileSync(new URL(f, dataDir), 'utf8')).map((m) => m.id)),
+  readdirSync(dataDir).flatMap((f) =>
+    JSON.parse(readFileSync(new URL(f, dataDir), 'utf8')).map((m) => m.id ?? slug(m.inci.join(', '))),
+  ),
 )
 /** Words of the code that happen to be ids too: water, which is the solvent, and a solubility. */
 for (const word of ['aqua', 'alcohol']) ids.delete(word)

@@ -5,7 +5,7 @@ import { slug } from '../materials/names.ts'
 import { mixtureFault, ownMaterial } from '../materials/own.ts'
 import { Material } from '../materials/schema.ts'
 import { shorten } from '../text/format.ts'
-import { cellText, type Cell } from './csv.ts'
+import { cellText, type Cell } from './cells.ts'
 import { isPlain, LOT_COLUMNS, MATERIAL_COLUMNS, type Column, type Draft } from './table-columns.ts'
 
 type Row = (string | number | undefined)[]

@@ -16,24 +16,36 @@ import waxes from '../../data/materials/waxes.json' with { type: 'json' }
 import { blendKey, slug, splitInci } from './names.ts'
 import type { Material } from './schema.ts'
 
-/** The catalogue's data as written in `data/materials`; its shape is checked by a test, not at start. */
-export const CATALOGUE_DATA = [
-  waters,
-  humectants,
-  oils,
-  emollients,
-  waxes,
-  emulsifiers,
-  cationics,
-  thickeners,
-  actives,
-  acidsBases,
-  chelators,
-  preservatives,
-  botanicals,
-  colours,
-  solvents,
-].flat() as unknown as readonly Material[]
+/** An entry as it is written: what follows from its INCI names, or is usual, may be left out. */
+type Written = Omit<Material, 'id' | 'name' | 'charge' | 'source'> &
+  Partial<Pick<Material, 'id' | 'name' | 'charge' | 'source'>>
+
+/** The catalogue's data of `data/materials`, made whole; its shape is checked by a test, not at start. */
+export const CATALOGUE_DATA: readonly Material[] = (
+  [
+    waters,
+    humectants,
+    oils,
+    emollients,
+    waxes,
+    emulsifiers,
+    cationics,
+    thickeners,
+    actives,
+    acidsBases,
+    chelators,
+    preservatives,
+    botanicals,
+    colours,
+    solvents,
+  ].flat() as unknown as readonly Written[]
+).map((m) => ({
+  ...m,
+  id: m.id ?? slug(m.inci.join(', ')),
+  name: m.name ?? m.inci[0]!.toLowerCase(),
+  charge: m.charge ?? 'none',
+  source: m.source ?? 'common practice',
+}))
 
 /** Materials that can be looked up by id, INCI name (blends in any order) or common name, whatever the letter case. */
 export class Catalogue {

@@ -1,4 +1,4 @@
-import { cellText, type Cell } from '../files/csv.ts'
+import { cellText, type Cell } from '../files/cells.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { amountsIn, bareAmount, fillIn } from './amounts.ts'
 import { headingOf, type Heading } from './headings.ts'

@@ -1,4 +1,4 @@
-import { harmlessRows, writeCsv } from '@omblet/core'
+import { harmlessRows } from '@omblet/core'
 
 /** Hands a text to the browser as a file. */
 export const download = (name: string, text: string, type = 'application/json') =>
@@ -6,9 +6,11 @@ export const download = (name: string, text: string, type = 'application/json') 
 
 type Rows = (string | number | undefined)[][]
 
-export const downloadCsv = (name: string, rows: Rows) =>
+export async function downloadCsv(name: string, rows: Rows) {
+  const { writeCsv } = await import('./csv')
   // The mark at the start makes spreadsheets read it as UTF-8.
   download(`${name}.csv`, `\ufeff${writeCsv(rows)}`, 'text/csv')
+}
 
 export async function downloadSpreadsheet(name: string, rows: Rows) {
   const { default: write } = await import('write-excel-file/universal')

@@ -4,7 +4,7 @@ import Menu from 'primevue/menu'
 import type { MenuItem } from 'primevue/menuitem'
 import Select from 'primevue/select'
 import { useToast } from 'primevue/usetoast'
-import { computed, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { download, fileName, hand } from '../../components/download'
 import Notice from '../../components/Notice.vue'
@@ -14,10 +14,10 @@ import { kindOptions } from '../../components/words'
 import type { FormulaRecord } from '../../storage/schema'
 import { useFiles } from '../../stores/files'
 import { useLibrary } from '../../stores/library'
-import BriefDialog from './BriefDialog.vue'
 import CardGrid from './CardGrid.vue'
 import FormulaCard from './FormulaCard.vue'
 
+const BriefDialog = defineAsyncComponent(() => import('./BriefDialog.vue'))
 const library = useLibrary()
 const files = useFiles()
 const router = useRouter()
@@ -27,6 +27,9 @@ const words = ref('')
 const kind = ref<string | null>(null)
 const state = ref<string | null>(null)
 const briefOpen = ref(false)
+/** Fetched when it is first asked for. */
+const briefUsed = ref(false)
+watch(briefOpen, (open) => open && (briefUsed.value = true))
 const chosen = ref<string[]>([])
 const dragging = ref(false)
 const problems = ref<string[]>([])
@@ -340,7 +343,7 @@ const toggle = (id: string, on: boolean) => {
     </div>
 
     <div v-if="dragging" class="drop" aria-hidden="true">Drop formula files or a backup</div>
-    <BriefDialog v-model:open="briefOpen" />
+    <BriefDialog v-if="briefUsed" v-model:open="briefOpen" />
   </div>
 </template>
 
