@@ -189,7 +189,7 @@ test('a long table shows how far it is and can be stopped', async ({ page }) => 
   await expect(dialog.getByRole('status')).toHaveCount(0)
   await page.getByTestId('table-picker').setInputFiles(long)
   await dialog.getByRole('button', { name: 'Store 10000 materials' }).click({ timeout: 30_000 })
-  await expect(page.getByText(/of 105\d\d materials/)).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByText(/of 10[5-9]\d\d materials/)).toBeVisible({ timeout: 30_000 })
 })
 
 test('facts of the catalogue are changed, marked, and reset', async ({ page }) => {

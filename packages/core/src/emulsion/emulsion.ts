@@ -101,12 +101,16 @@ export function describeEmulsion(lines: readonly AssessedLine[], waterPercent: n
   const sum = (of: (m: Material) => boolean) =>
     known.reduce((s, l) => s + (of(l.material) ? l.percent : 0), 0)
   const oils = known.filter((l) => isOil(l.material))
-  const emulsifiers = known.filter((l) => isEmulsifier(l.material))
+  const partner = known.some((l) => l.material.emulsifier?.role === 'co-emulsifier')
+  // A solubiliser of sound HLB beside a partner of low HLB is the textbook pair.
+  const paired = (m: Material) =>
+    partner && m.emulsifier?.role === 'solubiliser' && m.emulsifier.hlbSound === 'yes'
+  const emulsifiers = known.filter((l) => isEmulsifier(l.material) || paired(l.material))
   const oilsPercent = oils.reduce((s, l) => s + l.percent, 0)
   const emulsifierPercent = emulsifiers.reduce((s, l) => s + l.percent, 0)
   const fattyAlcoholPercent = sum((m) => m.kind === 'fatty-alcohol')
   const polymericPercent = sum((m) => m.emulsifier?.role === 'polymeric')
-  const solubiliserPercent = sum((m) => m.emulsifier?.role === 'solubiliser')
+  const solubiliserPercent = sum((m) => m.emulsifier?.role === 'solubiliser' && !paired(m))
   if (waterPercent < 5 || (oilsPercent + fattyAlcoholPercent < 1 && emulsifierPercent < 1)) return null
 
   const oilPhasePercent = round(oilsPercent + fattyAlcoholPercent + emulsifierPercent)

@@ -1,30 +1,43 @@
-import { sayNumber, sayPercent, shorten } from '../text/format.ts'
+import { listWords, sayNumber, sayPercent, shorten } from '../text/format.ts'
 import { finding, type Rule } from './types.ts'
 
-/** amount.missing: a line that has no amount yet. amount.mismatch: percent and grams are both given and disagree. */
+/** amount.missing: lines that have no amount yet, told once. */
+export const missingAmounts: Rule = (a) => {
+  const indexes = a.lines.flatMap((l, i) => (l.given ? [] : [i]))
+  if (indexes.length === 0) return []
+  const usual = indexes.flatMap((i) => {
+    const line = a.lines[i]!
+    const typical = line.material?.usage?.typical
+    return typical ? [{ line, typical }] : []
+  })
+  const names = indexes.map((i) => shorten(a.lines[i]!.label))
+  const [only] = usual
+  return [
+    finding(a, {
+      code: 'amount.missing',
+      severity: 'check',
+      indexes,
+      message: `${listWords(names.length > MANY ? [...names.slice(0, MANY - 1), `${names.length - MANY + 1} more`] : names)} ${indexes.length > 1 ? 'have' : 'has'} no amount yet.`,
+      why: 'What depends on an amount is judged when there is one.',
+      source: 'arithmetic',
+      remedies: only
+        ? [
+            {
+              label: usual.length > 1 ? `Use the usual amounts of ${usual.length}` : `Use the usual ${sayPercent(only.typical)}`,
+              edit: { type: 'many', edits: usual.map(({ line, typical }) => ({ type: 'set-percent', at: line, percent: typical })) },
+            },
+          ]
+        : [],
+    }),
+  ]
+} // prettier-ignore
+/** Names that a sentence holds. */
+const MANY = 6
+
+/** amount.mismatch: percent and grams are both given and disagree. */
 export const amount: Rule = (a) =>
   a.lines.flatMap((line, index) => {
-    if (!line.given) {
-      const typical = line.material?.usage?.typical
-      return [
-        finding(a, {
-          code: 'amount.missing',
-          severity: 'check',
-          indexes: [index],
-          message: `${shorten(line.label)} has no amount yet.`,
-          why: 'It counts as nothing until it has one.',
-          source: 'arithmetic',
-          remedies: typical
-            ? [
-                {
-                  label: `Use the usual ${sayPercent(typical)}`,
-                  edit: { type: 'set-percent', at: line, percent: typical },
-                },
-              ]
-            : [],
-        }),
-      ]
-    }
+    if (!line.given) return []
     const { percent, grams } = line.source
     if (percent === undefined || grams === undefined) return []
     const meant = (percent * a.amounts.batchGrams) / 100

@@ -74,6 +74,22 @@ export const hlb: Rule = (a: Assessment) => {
   ]
 }
 
+/** record.adjuster-not-counted: acid or alkali went in and is not in the formula. */
+export const notCounted: Rule = (a) => {
+  const open = (a.formula.additions ?? []).filter((x) => !x.inFormula)
+  if (open.length === 0) return []
+  const names = [...new Set(open.map((x) => adjusterName(x.material).toLowerCase()))]
+  return [
+    finding(a, {
+      code: 'record.adjuster-not-counted',
+      severity: 'note',
+      materials: names,
+      message: `${listWords(names)} ${names.length > 1 ? 'were' : 'was'} added and ${names.length > 1 ? 'are' : 'is'} not in the formula.`,
+      why: 'Caps, the list of ingredients and the next batch do not know of it. Take it into the formula on the pH leaf.',
+    }),
+  ]
+}
+
 /** ph.not-final: a phase, or an adjuster, that went in after the pH was read. */
 export const notFinal: Rule = (a) => {
   const since = (a.formula.additions ?? []).filter(
@@ -108,8 +124,11 @@ export const notFinal: Rule = (a) => {
 /** ph.not-measured: pH matters here, and nobody has read it. */
 export const notMeasured: Rule = (a) => {
   const { shared } = a.ph
-  if (!shared || a.reading || a.emulsion?.type === 'water-in-oil' || a.waterPercent < 5) return []
-  if (shared.max - shared.min > 3.5) return []
+  if (a.reading || a.emulsion?.type === 'water-in-oil' || a.waterPercent < 5) return []
+  const narrow = shared !== null && shared.max - shared.min <= 3.5
+  // acids and bases, preservatives that need a pH, the eye area, a target: there it matters
+  const moved = a.lines.some((l) => l.percent > 0 && (l.material?.kind === 'acid' || l.material?.kind === 'base')) // prettier-ignore
+  if (!narrow && !moved && a.formula.product.site !== 'eye' && !a.formula.targetPh) return []
   return [
     finding(a, {
       code: 'ph.not-measured',

@@ -1,7 +1,8 @@
 import { isEmulsifier, isOil } from '../emulsion/emulsion.ts'
 import { PICKS } from '../materials/picks.ts'
-import { hasTrait } from '../materials/schema.ts'
+import { hasTrait, type Material } from '../materials/schema.ts'
 import { listWords, sayPercent } from '../text/format.ts'
+import { saltPercent } from './thickener.ts'
 import { COMMON_PRACTICE, finding, type Rule } from './types.ts'
 
 const indexesOf = (
@@ -13,6 +14,9 @@ const indexesOf = (
 export const emulsifier: Rule = (a) => {
   const e = a.emulsion
   if (!e || e.oilsPercent < 0.5) return []
+  // An emulsifier without an amount is there, and how much it holds is not to be told yet.
+  if (a.lines.some((l) => !l.given && l.material && (isEmulsifier(l.material) || l.material.emulsifier)))
+    return []
   const oils = indexesOf(a, isOil)
   const solubilised = e.solubiliserPercent >= e.oilsPercent * 2
   const none = e.emulsifierPercent === 0 && e.polymericPercent === 0 && e.soapPercent === 0 && !solubilised
@@ -41,6 +45,19 @@ export const emulsifier: Rule = (a) => {
       }),
     ]
   }
+  const carries = (m: Material) => m.emulsifier?.role === 'oil-in-water' || m.emulsifier?.role === 'water-in-oil' || m.emulsifier?.role === 'cationic' || m.emulsifier?.role === 'polymeric' || m.own === true // prettier-ignore
+  const helpers = indexesOf(a, (m) => m.emulsifier?.role === 'co-emulsifier')
+  const alone = helpers.length > 0 && e.soapPercent === 0 && !solubilised && !a.lines.some((l) => l.percent > 0 && l.material && (carries(l.material) || (l.material.emulsifier?.role === 'solubiliser' && l.material.emulsifier.hlbSound === 'yes'))) // prettier-ignore
+  if (alone)
+    return [
+      finding(a, {
+        code: 'emulsion.no-emulsifier',
+        severity: 'stop',
+        indexes: helpers,
+        message: `${listWords(helpers.map((i) => a.lines[i]!.label))} only helps an emulsifier; there is none.`,
+        why: 'It thickens and stabilises, but the drops flow together within days. Add an emulsifier that carries oil in water.',
+      }),
+    ]
   const wanted = a.lines.flatMap((line) =>
     line.material?.emulsifier?.shareOfOils && isEmulsifier(line.material)
       ? [line.material.emulsifier.shareOfOils.min]
@@ -60,6 +77,60 @@ export const emulsifier: Rule = (a) => {
       why: `${sayPercent(least)} or more is usual here; with less it may separate in weeks.`,
     }),
   ]
+}
+
+/** Shares of the oils in oils and water, and of the water, at which an emulsion gets hard or turns over (common practice). */
+const HARD = 65
+const TURNS = 74
+const MOST_WATER = 80
+/** Salt that keeps the drops of water in oil from bleeding, percent. */
+const LEAST_SALT = 0.3
+
+/** emulsion.oil-load and stability.bleeding: phases whose volumes or salt the type does not bear. */
+export const volumes: Rule = (a) => {
+  const e = a.emulsion
+  if (!e || a.waterPercent <= 0) return []
+  const oil = (100 * e.oilsPercent) / (e.oilsPercent + a.waterPercent)
+  const oils = indexesOf(a, isOil)
+  if (e.type === 'oil-in-water') {
+    if (oil <= HARD || e.oilsPercent === 0) return []
+    const over = oil > TURNS
+    return [
+      finding(a, {
+        code: 'emulsion.oil-load',
+        severity: over ? 'check' : 'note',
+        indexes: oils,
+        message: `${sayPercent(Math.round(oil))} of oils and water are oils.`,
+        why: over
+          ? `Round drops fill at most about ${sayPercent(TURNS)}: beyond that it splits or turns over, unless the emulsifier is made for it.`
+          : 'It gets hard to emulsify and stiff. Less oil, or an emulsifier made for it.',
+      }),
+    ]
+  }
+  const found = []
+  const water = (100 * a.waterPercent) / (e.oilsPercent + a.waterPercent)
+  if (water > MOST_WATER)
+    found.push(
+      finding(a, {
+        code: 'emulsion.oil-load',
+        severity: 'check',
+        indexes: oils,
+        message: `${sayPercent(Math.round(water))} of oils and water are water, in oil.`,
+        why: `Above ${sayPercent(MOST_WATER)} only special emulsifiers hold it; more oil, or less water.`,
+      }),
+    )
+  if (saltPercent(a) < LEAST_SALT)
+    found.push(
+      finding(a, {
+        code: 'stability.bleeding',
+        severity: 'note',
+        indexes: [],
+        materials: [],
+        message: 'Water in oil without salt.',
+        why: 'Many such emulsions bleed water. 0.5 to 1 % magnesium sulfate or sodium chloride in the water keeps the drops.',
+      }),
+    )
+  return found
 }
 
 /** emulsion.oil-load: more oil than this emulsifier usually holds. */

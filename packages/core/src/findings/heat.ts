@@ -17,6 +17,10 @@ function moveTo(a: Assessment, line: AssessedLine, role: 'cool-down' | 'oil' | '
   ]
 }
 
+/** So little above what it stands costs little, °C; hydrosols and juices lose scent, not their use (common practice). */
+const A_LITTLE = 5
+const SCENTED = new Set(['hydrosol', 'aloe'])
+
 /** A share of the water stays cold, with what is delicate in it. */
 function keepCold(a: Assessment, line: AssessedLine): Remedy[] {
   if (!couldStayCold(a, line)) return []
@@ -40,7 +44,7 @@ export const hot: Rule = (a) =>
       return [
         finding(a, {
           code: 'heat.sensitive-in-hot-phase',
-          severity: 'check',
+          severity: heatToC - material.heatMaxC <= A_LITTLE || SCENTED.has(material.kind) ? 'note' : 'check',
           indexes: [index],
           message: `${line.label} stands ${formatCelsius(material.heatMaxC)}; its phase is heated to ${formatCelsius(heatToC)}.`,
           why: 'It loses strength, scent or its structure. Add it when the batch has cooled.',

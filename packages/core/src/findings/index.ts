@@ -1,9 +1,9 @@
 import type { Assessment } from '../assess/types.ts'
-import { amount } from './amount.ts'
+import { amount, missingAmounts } from './amount.ts'
 import { cautions } from './cautions.ts'
 import { natural, spf, unsupported } from './claims.ts'
-import { antioxidant, charge, chelator, emulsifier, oilLoad } from './emulsion.ts'
-import { hlb, notFinal, notMeasured, pairs } from './compat.ts'
+import { antioxidant, charge, chelator, emulsifier, oilLoad, volumes } from './emulsion.ts'
+import { hlb, notCounted, notFinal, notMeasured, pairs } from './compat.ts'
 import { hot, mustMelt, wrongPhase } from './heat.ts'
 import { legal } from './legal.ts'
 import { material } from './material.ts'
@@ -33,12 +33,13 @@ import {
 import { allergens, formaldehyde, unknownContent } from './traces.ts'
 import { total } from './total.ts'
 import type { Finding, Rule, Severity } from './types.ts'
-import { exfoliants, extracts, usage } from './usage.ts'
+import { exfoliants, extracts, scentTotal, usage } from './usage.ts'
 import { weighing } from './weighing.ts'
 
 /** Every rule, in the order in which its findings are read within one severity. */
 export const RULES: readonly Rule[] = [
   total,
+  missingAmounts,
   amount,
   material,
   legal,
@@ -49,6 +50,7 @@ export const RULES: readonly Rule[] = [
   noSharedWindow,
   outsideWindow,
   notFinal,
+  notCounted,
   unsafe,
   predicted,
   implausible,
@@ -57,6 +59,7 @@ export const RULES: readonly Rule[] = [
   premixes,
   emulsifier,
   oilLoad,
+  volumes,
   charge,
   hlb,
   pairs,
@@ -64,6 +67,7 @@ export const RULES: readonly Rule[] = [
   neutralising,
   bodyOutsidePh,
   usage,
+  scentTotal,
   exfoliants,
   hot,
   wrongPhase,

@@ -34,6 +34,8 @@ function addPreservative(a: Assessment): Remedy[] {
 export const missing: Rule = (a) => {
   const { preservation: p } = a
   if (!p.needed || p.selfPreserving || p.adequate || isFresh(a)) return []
+  // One without an amount is there; how much it covers is told when there is one.
+  if (a.lines.some((l) => !l.given && l.material?.cover)) return []
   if (p.unidentified.length > 0) {
     return [
       finding(a, {

@@ -35,7 +35,8 @@ export const electrolyte: Rule = (a) => {
 /** thickener.needs-neutralising: an acid polymer without a base stays thin. */
 export const neutralising: Rule = (a) => {
   const gels = a.lines.flatMap((l, i) => (l.percent > 0 && l.material && hasTrait(l.material, 'needs-neutralising') ? [i] : [])) // prettier-ignore
-  if (gels.length === 0 || carriersOf(a, (m) => hasTrait(m, 'neutralises')).length > 0) return []
+  const base = a.lines.some((l) => !l.given && l.material && hasTrait(l.material, 'neutralises'))
+  if (gels.length === 0 || base || carriersOf(a, (m) => hasTrait(m, 'neutralises')).length > 0) return []
   return [
     finding(a, {
       code: 'thickener.needs-neutralising',

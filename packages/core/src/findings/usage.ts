@@ -1,3 +1,4 @@
+import type { Product } from '../formula/schema.ts'
 import type { Assessment, AssessedLine } from '../assess/types.ts'
 import type { Material, MaterialKind } from '../materials/schema.ts'
 import { hasTrait } from '../materials/schema.ts'
@@ -102,6 +103,10 @@ function doses(a: Assessment): Dose[] {
 const carries = (line: AssessedLine, key: string) =>
   line.substances.length > 1 && line.substances.some((s) => s.key === key && s.key !== 'aqua')
 
+/** An essential oil or a fragrance so many times beyond its range does harm. */
+const FAR_BEYOND = 10
+const isScent = (m: Material) => m.kind === 'essential-oil' || m.kind === 'fragrance'
+
 function aboveMax(a: Assessment, dose: Dose): Finding | null {
   const { usage } = dose.material
   if (!usage || usage.max >= 100 || dose.percent <= usage.max * (1 + 1e-6)) return null
@@ -112,9 +117,10 @@ function aboveMax(a: Assessment, dose: Dose): Finding | null {
   // How much alkali is right depends on the acid it meets: the pH that comes out tells, not the percent.
   const spent = dose.material.kind === 'base' && (a.predictedPh?.value ?? 14) < 8.5
   const mild = spent || BULK.has(dose.material.kind)
+  const far = isScent(dose.material) && dose.percent >= usage.max * FAR_BEYOND
   return finding(a, {
     code: 'usage.above-max',
-    severity: mild ? 'note' : 'check',
+    severity: mild ? 'note' : far ? 'stop' : 'check',
     indexes: dose.lines,
     materials: [dose.material.id],
     message: `${sayPercent(dose.percent)} ${dose.material.name} is above its usual range of ${sayPercent(usage.min)} to ${sayPercent(usage.max)}.`,
@@ -123,7 +129,9 @@ function aboveMax(a: Assessment, dose: Dose): Finding | null {
         ? 'The acids here use it up.'
         : mild
           ? 'It changes feel and keeping; look at the whole.'
-          : 'More than usual seldom works better and irritates or unbalances sooner.'
+          : far
+            ? 'That far beyond its range it burns or sensitises.'
+            : 'More than usual seldom works better and irritates or unbalances sooner.'
       : `Summed over ${listWords(dose.lines.map((i) => a.lines[i]!.label))}.`,
     source: sourceOf(dose.material),
     remedies:
@@ -215,3 +223,34 @@ export const extracts: Rule = (a) => {
     }),
   ]
 }
+
+/** Essential oils and fragrance together, percent: what is gentle, and the most, by site of a leave-on (common practice). */
+const SCENT: Partial<Record<Product['site'], [number, number]>> = {
+  face: [0.5, 1],
+  lips: [0.5, 1],
+  eye: [0, 0],
+}
+const SCENT_BODY: [number, number] = [1, 2]
+/** From so many scents on their sum is what counts. */
+const SEVERAL = 4
+
+/** usage.scent-total: all that scents together, against what the site bears. */
+export const scentTotal: Rule = (a) => {
+  const indexes = a.lines.flatMap((l, i) => (l.material && l.percent > 0 && isScent(l.material) ? [i] : []))
+  if (indexes.length === 0) return []
+  const { site, rinse } = a.formula.product
+  const wider = rinse === 'rinse-off' ? 2 : 1
+  const [gentle, most] = (SCENT[site] ?? SCENT_BODY).map((x) => x * wider) as [number, number]
+  const sum = indexes.reduce((s, i) => s + a.lines[i]!.percent, 0)
+  if (sum <= gentle + 1e-9) return []
+  const severity = sum <= most + 1e-9 ? 'note' : (indexes.length >= SEVERAL || sum > most * 2) && most > 0 ? 'stop' : 'check'
+  return [
+    finding(a, {
+      code: 'usage.scent-total',
+      severity,
+      indexes,
+      message: `${sayPercent(Number(sum.toPrecision(2)))} of scent in all; ${most > 0 ? `${sayPercent(gentle)} to ${sayPercent(most)} is the most` : 'none belongs'} in a product that is ${rinse} for ${site === 'eye' ? 'the eye area' : site}.`,
+      why: 'Their allergens and irritants add up, whatever each oil is.',
+    }),
+  ]
+} // prettier-ignore
