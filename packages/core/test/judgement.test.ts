@@ -138,3 +138,70 @@ describe('heat', () => {
     expect(at('ascorbyl glucoside', 72)).toEqual(['check'])
   })
 })
+
+describe('preserving acids', () => {
+  const kept = (benzoate: number, sorbate: number, ph: number, more: Parameters<typeof simple>[0] = []) =>
+    simple([['sodium benzoate', benzoate], ['potassium sorbate', sorbate], ['glycerin', 4], ...more], { readings: [{ ph, method: 'meter-direct' }] }) // prettier-ignore
+  it('preserve by what is free at the pH, together', () => {
+    expect(severities(kept(0.2, 0.2, 5), 'preservative.low')).toEqual(['check'])
+    expect(severities(kept(0.5, 0.3, 5), 'preservative.low')).toEqual([])
+    expect(severities(kept(0.2, 0.2, 4.2), 'preservative.low')).toEqual([])
+  })
+  it('are not the only hope where another preserves without a pH', () => {
+    expect(severities(kept(0.2, 0.2, 5, [PRESERVED]), 'preservative.low')).toEqual([])
+  })
+})
+
+describe('predicted pH of what was without constants', () => {
+  // Estimates with constants from memory; each to be met within half a unit.
+  it.each<[string, Parameters<typeof simple>[0], number]>([
+    [
+      'an amidoamine with lactic acid',
+      [
+        ['stearamidopropyl dimethylamine', 2],
+        ['lactic acid', 0.6],
+      ],
+      4.4,
+    ],
+    [
+      'sodium polyacrylate with lactic acid',
+      [
+        ['sodium polyacrylate', 0.5],
+        ['lactic acid', 0.2],
+      ],
+      6.0,
+    ],
+    [
+      'a glutamate chelator with lactic acid',
+      [
+        ['tetrasodium glutamate diacetate', 0.5],
+        ['lactic acid', 0.1],
+      ],
+      4.7,
+    ],
+    [
+      'a lactylate with lactic acid',
+      [
+        ['sodium stearoyl lactylate', 2],
+        ['lactic acid', 0.3],
+      ],
+      4.0,
+    ],
+    [
+      'self-emulsifying glyceryl stearate with citric acid',
+      [
+        ['glyceryl stearate se', 5],
+        ['citric acid', 0.1],
+      ],
+      4.2,
+    ],
+    ['glutathione', [['glutathione', 2]], 2.9],
+    ['niacinamide in plain water that stands in air', [['niacinamide', 5]], 7.1],
+    ['plain water that stands in air', [], 5.6],
+  ])('%s', (_name, lines, ph) => {
+    const p = assess(simple(lines)).predictedPh!
+    expect(Math.abs(p.value - ph)).toBeLessThan(0.5)
+    expect(p.low).toBeLessThan(p.value)
+    expect(p.high).toBeGreaterThan(p.value)
+  })
+})

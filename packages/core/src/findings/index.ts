@@ -19,7 +19,7 @@ import {
   unsafe,
 } from './ph.ts'
 import { whichGrade } from './grades.ts'
-import { heat, low, missing, outsidePh } from './preservative.ts'
+import { fewFree, heat, low, missing, outsidePh } from './preservative.ts'
 import { apart, heatedAbove, heatNotSaid, neutralisedEarly, notJoined, wrongWay } from './procedure.ts'
 import { dissolving, oilSolids, premixes } from './solubility.ts'
 import {
@@ -45,6 +45,7 @@ export const RULES: readonly Rule[] = [
   legal,
   missing,
   low,
+  fewFree,
   heat,
   outsidePh,
   noSharedWindow,

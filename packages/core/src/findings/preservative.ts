@@ -1,4 +1,8 @@
 import type { Assessment } from '../assess/types.ts'
+import type { Material } from '../materials/schema.ts'
+import { acidBaseOf } from '../ph/acid-base.ts'
+import { freeShare } from '../ph/adjust.ts'
+import { acidSums } from '../ph/effects.ts'
 import { PICKS } from '../materials/picks.ts'
 import { coverAt, GROUP_NAMES, isAdequate, weakGroups } from '../preservation/preservation.ts'
 import { formatCelsius, formatRange, listWords, sayNumber, sayPercent } from '../text/format.ts'
@@ -125,6 +129,42 @@ export const low: Rule = (a) =>
       }),
     ]
   })
+
+/** preservative.low: organic acids of which too little is free at this pH, summed by what each needs. */
+export const fewFree: Rule = (a) => {
+  const { preservation: p } = a
+  const ph = a.workingPh
+  if (!p.needed || p.selfPreserving || isFresh(a) || ph === null) return []
+  const acids = [...acidSums(a)].flatMap(([key, acid]) => {
+    const from = acidBaseOf(key)?.worksFrom
+    return from ? [{ key, inci: acid.inci, free: (acid.percent * freeShare(acid.pKa, ph)) / 100, share: freeShare(acid.pKa, ph), from }] : [] // prettier-ignore
+  })
+  if (acids.length === 0) return []
+  // whatever preserves without a pH carries the product by itself
+  const others = p.uses.filter(
+    (use) => (use.cover.role === 'broad' || use.cover.role === 'partner') && !isAcid(use),
+  )
+  if (isAdequate(coverAt(others, ph)) || others.some((use) => use.cover.role === 'broad')) return []
+  // outside its window or under its range it is said already
+  if (!isAdequate(coverAt(p.uses, ph))) return []
+  const enough = acids.reduce((sum, x) => sum + x.free / x.from, 0)
+  if (enough >= 1) return []
+  const indexes = [...new Set(p.uses.filter(isAcid).flatMap((use) => use.lines))]
+  return [
+    finding(a, {
+      code: 'preservative.low',
+      severity: 'check',
+      indexes,
+      message: `At pH ${sayNumber(ph, 1)} only ${listWords(acids.map((x) => `${sayPercent(Number(x.share.toPrecision(2)))} of the ${x.inci.toLowerCase()}`))} is free, and only what is free preserves.`,
+      why: `That is about ${sayPercent(Math.round(enough * 100))} of what is needed. Lower the pH, raise the dose within its cap, or add a partner that asks for no pH.`,
+      source: `${COMMON_PRACTICE}; free share by Henderson and Hasselbalch`,
+    }),
+  ]
+}
+const isAcid = (use: { material: Material }) => {
+  const key = acidBaseOf(use.material.id)
+  return key !== undefined && (acidBaseOf(key.saltOf ?? key.key)?.worksFrom ?? 0) > 0
+}
 
 /** preservative.heat: in a phase hotter than it stands. */
 export const heat: Rule = (a) =>

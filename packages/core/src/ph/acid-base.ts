@@ -30,6 +30,8 @@ export const AcidBase = z.strictObject({
   saltOf: z.string().optional(),
   /** What the free acid is there for; without it only buffers. */
   does: z.enum(['preserves', 'acts']).optional(),
+  /** Free acid that keeps microbes down where it is alone, percent of the product (common practice, estimates). */
+  worksFrom: z.number().gt(0).optional(),
   /** What its free form does at a pH, the first that the pH lies below. */
   effects: z
     .array(

@@ -106,10 +106,9 @@ export function waterPhaseOf(
     add(constants, substance.percent - (own.get(substance.key) ?? 0))
     open += molal((substance.high - substance.low) / 2, constants.molarMass, waterPercent)
   }
-  add(
-    { key: 'carbon-dioxide', molarMass: 44.01, pKa: CARBONIC, chargeFullyProtonated: 0, counterIonCharge: 0 },
-    (CARBON_DIOXIDE * 44.01 * waterPercent) / 1000,
-  )
+  const carbonic = { key: 'carbon-dioxide', percent: 0, polymer: false, total: CARBON_DIOXIDE, pKa: CARBONIC, chargeTop: 0 } // prettier-ignore
+  families.push(carbonic)
+  carbonic.total = fromAir({ families, strongCharge, strongSquares }, carbonic)
 
   const hidden = lines.reduce(
     (sum, l) => sum + (l.material && l.percent > 0 ? (HIDDEN[l.material.kind] ?? 0) * l.percent : 0),
@@ -121,6 +120,25 @@ export function waterPhaseOf(
     cosolventPercent: cosolvents.total * 100,
     unknownCharge: BASE_UNKNOWN + (hidden * 100) / waterPercent + ASSAY * Math.abs(strongCharge) + open,
   }
+}
+
+/** What a kitchen's stirring takes up of it at most, mol per kg (estimate). */
+const TAKEN_UP = 1e-4
+/**
+ * Carbon dioxide of a water phase that stands in air: what is free keeps its equilibrium with the air, so a weak base
+ * draws some in. Strong alkali would draw far more, over days, which is not told here.
+ */
+function fromAir(system: Parameters<typeof solvePh>[0], carbonic: { total: number }): number {
+  const wanted = (ph: number) => Math.min(CARBON_DIOXIDE * (1 + 10 ** (ph - CARBONIC[0]!)), CARBON_DIOXIDE + TAKEN_UP) // prettier-ignore
+  let low = CARBON_DIOXIDE
+  let high = wanted(solvePh(system).ph)
+  // more of it is more acid, so what is wanted falls as the total grows: halve the way
+  while (high - low > 1e-6) {
+    carbonic.total = (low + high) / 2
+    if (wanted(solvePh(system).ph) > carbonic.total) low = carbonic.total
+    else high = carbonic.total
+  }
+  return (low + high) / 2
 }
 
 /** Acids that an oil phase takes up, above this octanol-water log P. */
