@@ -122,6 +122,8 @@ export function waterPhaseOf(
   }
 }
 
+/** Below this pH the water holds hardly more of it than pure water does. */
+const AT_EASE = 6.5
 /** What a kitchen's stirring takes up of it at most, mol per kg (estimate). */
 const TAKEN_UP = 1e-4
 /**
@@ -131,9 +133,11 @@ const TAKEN_UP = 1e-4
 function fromAir(system: Parameters<typeof solvePh>[0], carbonic: { total: number }): number {
   const wanted = (ph: number) => Math.min(CARBON_DIOXIDE * (1 + 10 ** (ph - CARBONIC[0]!)), CARBON_DIOXIDE + TAKEN_UP) // prettier-ignore
   let low = CARBON_DIOXIDE
-  let high = wanted(solvePh(system).ph)
+  const first = solvePh(system).ph
+  let high = wanted(first)
+  if (first < AT_EASE) return high
   // more of it is more acid, so what is wanted falls as the total grows: halve the way
-  while (high - low > 1e-6) {
+  while (high - low > 2e-6) {
     carbonic.total = (low + high) / 2
     if (wanted(solvePh(system).ph) > carbonic.total) low = carbonic.total
     else high = carbonic.total
