@@ -6,7 +6,7 @@ import { catalogue as defaultCatalogue, type Catalogue } from '../materials/cata
 import { hasTrait } from '../materials/schema.ts'
 import { resolveLine } from '../materials/resolve.ts'
 import { tracesOf } from '../materials/traces.ts'
-import { predictPh, waterPhaseOf } from '../ph/predict.ts'
+import { openEnds, predictPh, waterPhaseOf } from '../ph/predict.ts'
 import { phWindows } from '../ph/windows.ts'
 import { premixSolubilities, solubilities } from '../solubility/solubility.ts'
 import { describePreservation } from '../preservation/preservation.ts'
@@ -133,7 +133,7 @@ export function assess(formula: Formula, catalogue: Catalogue = defaultCatalogue
     catalogue,
   })
   const waterPhase = waterPhaseOf(lines, substances, waterPercent)
-  const predictedPh = predictPh(waterPhase, lines, emulsion)
+  const predictedPh = predictPh(waterPhase, lines, emulsion, openEnds(lines, substances, waterPercent))
   const reading = formula.readings?.at(-1) ?? null
   const { targetPh } = formula
   const workingPh =

@@ -90,8 +90,6 @@ export function waterPhaseOf(
   }
 
   const own = new Map<string, number>()
-  /** What acids and bases in blends of unknown shares may bring, mol per kg. */
-  let open = 0
   for (const line of lines) {
     const given = line.source.custom?.acidBase
     if (!given || line.percent <= 0) continue
@@ -104,7 +102,6 @@ export function waterPhaseOf(
     const constants = acidBaseOf(substance.key)
     if (!constants) continue
     add(constants, substance.percent - (own.get(substance.key) ?? 0))
-    open += molal((substance.high - substance.low) / 2, constants.molarMass, waterPercent)
   }
   const carbonic = { key: 'carbon-dioxide', percent: 0, polymer: false, total: CARBON_DIOXIDE, pKa: CARBONIC, chargeTop: 0 } // prettier-ignore
   families.push(carbonic)
@@ -118,7 +115,7 @@ export function waterPhaseOf(
     system: { families, strongCharge, strongSquares },
     waterPercent,
     cosolventPercent: cosolvents.total * 100,
-    unknownCharge: BASE_UNKNOWN + (hidden * 100) / waterPercent + ASSAY * Math.abs(strongCharge) + open,
+    unknownCharge: BASE_UNKNOWN + (hidden * 100) / waterPercent + ASSAY * Math.abs(strongCharge),
   }
 }
 
@@ -171,11 +168,28 @@ export function modelErrorOf(phase: WaterPhase, ionicStrength: number, emulsion:
   )
 }
 
+/**
+ * The water phase with each acid or base of an unknown share at the least and at the most that there can be, one at a
+ * time; none where all shares are known.
+ */
+export function openEnds(
+  lines: readonly AssessedLine[],
+  substances: ReadonlyMap<string, Substance>,
+  waterPercent: number,
+): WaterPhase[] {
+  return [...substances.values()].flatMap((s) =>
+    s.high - s.low > 1e-9 && acidBaseOf(s.key)
+      ? [s.low, s.high].flatMap((percent) => waterPhaseOf(lines, new Map(substances).set(s.key, { ...s, percent }), waterPercent) ?? []) // prettier-ignore
+      : [],
+  )
+}
+
 /** pH that the water phase should have, with a band from what is not known; null where it cannot be said. */
 export function predictPh(
   phase: WaterPhase | null,
   lines: readonly AssessedLine[],
   emulsion: Emulsion | null,
+  ends: readonly WaterPhase[] = [],
 ): PhPrediction | null {
   if (!phase || emulsion?.type === 'water-in-oil' || soapOf(lines).percent > 0) return null
   // Zinc oxide dissolves in acid and sets its own pH near neutral; an undissolving base is no equilibrium to solve.
@@ -188,10 +202,11 @@ export function predictPh(
     ...withCharge(phase.system, phase.unknownCharge),
     families: [...phase.system.families, { total: phase.unknownCharge, pKa: CARBONIC, chargeTop: 0 }],
   }).ph
+  const atEnds = ends.map((end) => solvePh(end.system).ph)
   const within = (ph: number) => Math.max(0, Math.min(14, ph))
   return {
     value: within(solution.ph),
-    low: within(Math.min(down, solution.ph) - model),
-    high: within(Math.max(up, solution.ph) + model),
+    low: within(Math.min(down, solution.ph, ...atEnds) - model),
+    high: within(Math.max(up, solution.ph, ...atEnds) + model),
   }
 }

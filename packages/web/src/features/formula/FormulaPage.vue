@@ -148,6 +148,9 @@ onBeforeUnmount(() => {
   border-bottom: 1px solid var(--line);
   background: var(--wash);
 }
+.shown-step a {
+  color: var(--accent-ink);
+}
 .page {
   display: flex;
   flex-direction: column;
