@@ -2,18 +2,25 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
-  applyEdit,
-  assess,
-  coolingMinutes,
-  methodOf,
-  openChoices,
-  schedule,
-  temperatureAfter,
-  writeFormula,
-  readFormula,
   type Formula,
   type MethodEdits,
   type Task,
+  addOwnStep,
+  applyEdit,
+  assess,
+  changeStep,
+  coolingMinutes,
+  methodOf,
+  moveStep,
+  openChoices,
+  putBackStep,
+  readFormula,
+  resetStep,
+  schedule,
+  takeOutStep,
+  temperatureAfter,
+  tidyEdits,
+  writeFormula,
 } from '../src/index.ts'
 import { cream, formula, phase, PRESERVED, simple } from './helpers.ts'
 
@@ -219,5 +226,37 @@ describe('the plan', () => {
       { key: 'b', hands: 1, wait: 0, after: ['a'] },
     ])
     expect(plan.slots).toHaveLength(2)
+  })
+})
+
+describe('what a maker changes of a method', () => {
+  const a = assess(hot)
+  const steps = (edits: MethodEdits) => methodOf(a, edits).steps
+  const first = steps({})[1]!
+  it('leaves nothing behind when it is taken back', () => {
+    const changed = changeStep({}, first, { title: 'Weigh it by the window', hands: 9 })
+    expect(steps(changed).find((s) => s.key === first.key)).toMatchObject({ title: 'Weigh it by the window', hands: 9, changed: true }) // prettier-ignore
+    expect(tidyEdits(resetStep(changed, first.key))).toBeUndefined()
+    const gone = takeOutStep(changed, first)
+    expect(steps(gone).some((s) => s.key === first.key)).toBe(false)
+    // put back, it is as it was changed before
+    expect(putBackStep(gone, first.key)).toEqual(changed)
+    expect(tidyEdits(putBackStep(takeOutStep({}, first), first.key))).toBeUndefined()
+  })
+  it('moves a step by one, and not past the ends', () => {
+    const before = steps({}).map((s) => s.key)
+    const moved = moveStep({}, steps({}), 1, 1)!
+    expect(steps(moved).map((s) => s.key)).toEqual([before[0], before[2], before[1], ...before.slice(3)])
+    expect(moveStep({}, steps({}), 0, -1)).toBeNull()
+    expect(moveStep({}, steps({}), before.length - 1, 1)).toBeNull()
+  })
+  it('adds a step of one’s own at the end, changes it in place with its note beside it, and drops it for good', () => {
+    const added = addOwnStep({}, steps({}), 'own-1')
+    const own = steps(added).at(-1)!
+    expect(own).toMatchObject({ kind: 'own', title: 'New step', hands: 5 })
+    const told = changeStep(added, own, { title: 'Ring the bell', note: 'twice', hands: 1, wait: 0 })
+    expect(steps(told).at(-1)).toMatchObject({ title: 'Ring the bell', note: 'twice', hands: 1 })
+    expect(told.own).toEqual([{ key: 'own-1', title: 'Ring the bell', hands: 1, wait: 0 }])
+    expect(steps(takeOutStep(told, own)).some((s) => s.kind === 'own')).toBe(false)
   })
 })

@@ -1,5 +1,18 @@
 <script setup lang="ts">
-import { methodOf, schoolsOf, type MethodChoices, type MethodEdits, type MethodStep } from '@omblet/core'
+import {
+  addOwnStep,
+  changeStep,
+  type MethodChoices,
+  type MethodEdits,
+  methodOf,
+  type MethodStep,
+  moveStep,
+  putBackStep,
+  resetStep,
+  schoolsOf,
+  takeOutStep,
+  tidyEdits,
+} from '@omblet/core'
 import Button from 'primevue/button'
 import { useToast } from 'primevue/usetoast'
 import { computed, nextTick, onMounted, ref } from 'vue'
@@ -27,78 +40,33 @@ onMounted(async () => {
 })
 const list = ref<HTMLElement>()
 
-function save(patch: MethodEdits) {
-  const next = { ...edits.value, ...patch }
-  const empty = Object.values(next).every(
-    (v) => v === undefined || (typeof v === 'object' && v !== null && Object.keys(v).length === 0),
-  )
-  editor.apply({ type: 'patch', patch: { method: empty ? undefined : next } })
-}
-const choose = (choices: MethodChoices) => save({ choices })
+const save = (next: MethodEdits) => editor.apply({ type: 'patch', patch: { method: tidyEdits(next) } })
+const choose = (choices: MethodChoices) => save({ ...edits.value, choices })
 
-type Change = NonNullable<MethodEdits['changes']>[string]
-function change(step: MethodStep, patch: Change) {
-  if (step.kind === 'own') {
-    const own = (edits.value.own ?? []).map((o) =>
-      o.key === step.key
-        ? { ...o, title: patch.title ?? o.title, hands: patch.hands ?? o.hands, wait: patch.wait ?? o.wait }
-        : o,
-    )
-    save({
-      own,
-      ...(patch.note === undefined
-        ? {}
-        : { changes: { ...edits.value.changes, [step.key]: { note: patch.note } } }),
-    })
-  } else
-    save({
-      changes: { ...edits.value.changes, [step.key]: { ...edits.value.changes?.[step.key], ...patch } },
-    })
+function change(step: MethodStep, told: Parameters<typeof changeStep>[2]) {
+  save(changeStep(edits.value, step, told))
   open.value = null
 }
-/** Back to what the formula says of this step. */
 function reset(step: MethodStep) {
-  const changes = { ...edits.value.changes }
-  delete changes[step.key]
-  save({ changes })
+  save(resetStep(edits.value, step.key))
   open.value = null
 }
-
 async function move(index: number, by: -1 | 1) {
-  const keys = method.value.steps.map((s) => s.key)
-  const to = index + by
-  if (to < 0 || to >= keys.length) return
-  const [key] = keys.splice(index, 1)
-  keys.splice(to, 0, key!)
-  save({ order: keys })
+  const next = moveStep(edits.value, method.value.steps, index, by)
+  if (!next) return
+  save(next)
   await nextTick()
-  list.value?.children[to]?.querySelector<HTMLElement>(`[data-move="${by}"]`)?.focus()
+  list.value?.children[index + by]?.querySelector<HTMLElement>(`[data-move="${by}"]`)?.focus()
 }
-
 function takeOut(step: MethodStep) {
-  if (step.kind === 'own') save({ own: (edits.value.own ?? []).filter((o) => o.key !== step.key) })
-  else
-    save({
-      changes: { ...edits.value.changes, [step.key]: { ...edits.value.changes?.[step.key], hidden: true } },
-    })
+  save(takeOutStep(edits.value, step))
   open.value = null
   notify(toast, 'Step taken out.', { label: 'Undo', run: () => editor.undo() })
 }
-function putBack(step: MethodStep) {
-  const changes = { ...edits.value.changes }
-  const { hidden: _hidden, ...rest } = changes[step.key] ?? {}
-  if (Object.keys(rest).length > 0) changes[step.key] = rest
-  else delete changes[step.key]
-  save({ changes })
-}
-
+const putBack = (step: MethodStep) => save(putBackStep(edits.value, step.key))
 function add() {
   const key = `own-${makeId()}`
-  const keys = method.value.steps.map((s) => s.key)
-  save({
-    own: [...(edits.value.own ?? []), { key, title: 'New step', hands: 5, wait: 0 }],
-    order: [...keys, key],
-  })
+  save(addOwnStep(edits.value, method.value.steps, key))
   open.value = key
 }
 const changed = computed(() => Object.keys(edits.value).length > 0)
