@@ -5,28 +5,18 @@ import {
   ADJUSTERS,
   assess,
   doseAt,
-  doseFault,
-  doseWords,
-  dosingOf,
   effectsOfDose,
-  handling,
-  landsWords,
-  phFormula,
   phModelOf,
   phNow,
   phOfModel,
-  phStand,
   planDose,
-  readFormula,
   targetFault,
   titrantOf,
   toldModel,
   withDoses,
-  type DoseChoice,
   type Formula,
   type Reading,
 } from '../src/index.ts'
-import { Making } from './bench-helpers.ts'
 import { anyFormula, formula, phase, read, simple } from './helpers.ts'
 
 const modelOf = (f: Formula) => toldModel(assess(f))!
@@ -354,84 +344,5 @@ describe('a plan', () => {
     // 1 % trisodium citrate is 0.744 % citric acid by molar masses; another 1 % goes in.
     expect(of(/Citric Acid/).before).toBeCloseTo(192.12 / 258.07, 3)
     expect(of(/Citric Acid/).after - of(/Citric Acid/).before).toBeCloseTo(1, 9)
-  })
-})
-
-describe('one way to dose, at the desk and at the table', () => {
-  const toner = (adjust: object[] = []): Formula =>
-    readFormula(
-      JSON.stringify({
-        format: 'omblet-formula',
-        formatVersion: 1,
-        name: 'Slack Water toner',
-        product: { kind: 'toner', site: 'face', rinse: 'leave-on', ageGroup: 'adult' },
-        batchGrams: 200,
-        targetPh: { min: 5, max: 5.4 },
-        phases: [
-          {
-            name: 'Water',
-            role: 'water',
-            lines: [
-              { material: 'water', fill: true },
-              { material: 'lactic acid', percent: 0.4, strengthPercent: 90 },
-              { material: 'niacinamide', percent: 3 },
-            ],
-          },
-          ...(adjust.length > 0 ? [{ name: 'pH', role: 'adjust', lines: adjust }] : []),
-        ],
-      }),
-    )
-  const choice = { adjuster: null, strengthText: null }
-  const at = (a: ReturnType<typeof assess>, chosen: Partial<DoseChoice> = {}, asPlanned = a) =>
-    dosingOf(a, phStand(a), { ...choice, ...chosen }, asPlanned)
-
-  it('what was weighed at the table is dosed as the leaf doses the same lines and log', () => {
-    const making = new Making(toner()).upTo('ph').do({ type: 'ph', ph: 3.4, method: 'meter-direct' })
-    const table = assess(phFormula(making.state)!)
-    const desk = assess({ ...toner(), readings: [read(3.4)] })
-    const [x, y] = [at(table, {}, making.plan.a), at(desk)]
-    expect(x.adjuster).toBe(y.adjuster)
-    expect(x.target).toEqual(y.target)
-    expect(x.plan!.from).toBeCloseTo(y.plan!.from, 6)
-    expect(x.plan!.percent).toBeCloseTo(y.plan!.percent, 3)
-    const say = (g: number) => g.toFixed(2)
-    expect(doseWords(x.plan!, say)).toEqual(doseWords(y.plan!, say))
-    expect(landsWords(x.plan!.first.lands)).toBe(landsWords(y.plan!.first.lands))
-  })
-  it('takes what the formula plans where that goes the right way, then what went in last, then what is chosen', () => {
-    const planned = assess(toner([{ material: 'triethanolamine', percent: 0.1, strengthPercent: 20 }]))
-    const { formula } = new Making(planned.formula).upTo('ph').state.plan.a
-    const before = assess({ ...toner(), readings: [read(3.4)] })
-    expect(at(before).adjuster).toBe('sodium-hydroxide')
-    expect(at(before, {}, assess(formula))).toMatchObject({ adjuster: 'triethanolamine', usualPercent: 20 })
-    const sharp = assess({ ...toner(), readings: [read(7.5)] })
-    expect(at(sharp, {}, assess(formula)).adjuster).toBe('citric-acid')
-    const added = assess({
-      ...toner(),
-      readings: [read(3.4)],
-      additions: [{ material: 'arginine', strengthPercent: 8, grams: 1, ofGrams: 200, afterReading: 1 }],
-    })
-    expect(at(added, {}, assess(formula))).toMatchObject({ adjuster: 'arginine', usualPercent: 8 })
-    expect(at(added, { adjuster: 'potassium-hydroxide' }).adjuster).toBe('potassium-hydroxide')
-  })
-  it('says what is wrong with a strength or an amount, and plans nothing with it', () => {
-    const a = assess({ ...toner(), readings: [read(3.4)] })
-    for (const [text, said] of [
-      ['', /how strong/],
-      ['x', /number/i],
-      ['80', /dissolve/],
-    ] as const) {
-      const dosing = at(a, { adjuster: 'sodium-hydroxide', strengthText: text })
-      expect(dosing.strength).toHaveProperty('error', expect.stringMatching(said))
-      expect(dosing.planned).toBeNull()
-    }
-    expect(doseFault(null, 200)).toMatch(/Type how many/)
-    expect(doseFault(250, 200)).toMatch(/more than the batch/)
-    expect(doseFault(0.3, 200)).toBeNull()
-  })
-  it('warns of lye and of acids, with the sentence that the method has', () => {
-    expect(handling('sodium-hydroxide')!.then).toContain('never water onto lye')
-    expect(handling('citric-acid')!.then).toMatch(/acid into water/)
-    expect(handling('arginine')).toBeNull()
   })
 })
