@@ -23,7 +23,7 @@ test('several candidates are kept as trial versions at once', async ({ page }) =
   await openFormula(page, 'Harbour Fog face cream')
   await page.getByRole('link', { name: 'Emulsion', exact: true }).click()
   const chooser = page.getByRole('region', { name: 'What else would carry it' })
-  for (const name of [/^Cetearyl glucoside emulsifier/, /^Emulsifying wax/]) {
+  for (const name of [/^Cetearyl glucoside emulsifier/, /^Cetearyl alcohol with ceteareth-20/]) {
     await chooser.getByRole('button', { name }).click()
     await chooser.getByLabel('Try it as a version').check()
   }
