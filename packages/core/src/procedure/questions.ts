@@ -88,7 +88,7 @@ export function questionsOf(a: Assessment): School[] {
     const much = Math.abs(shift) > MOVES
     const moved = `Without it the pH would be about ${formatNumber(Math.abs(shift), 1)} ${shift > 0 ? 'lower' : 'higher'}`
     const told = {
-      'adjust-first': much ? `${moved}, so a reading before it says little.` : `${moved.replace('about 0.0', 'hardly')}, so it can wait for the pH at which it works.`, // prettier-ignore
+      'adjust-first': much ? `${moved}, so a reading before it says little.` : `It ${Math.abs(shift) < 0.05 ? 'hardly moves the pH' : `moves the pH by about ${formatNumber(Math.abs(shift), 1)}`}, so it can wait for the pH at which it works.`, // prettier-ignore
       'preserve-first': much ? `${moved}, so it is in before the pH is set.` : 'One reading less; what moves the pH is in before it is set.', // prettier-ignore
     }
     return { key, label, options: QUESTIONS.ending.options.map((o) => ({ ...o, why: told[o.value] })) }
