@@ -47,10 +47,14 @@ export const CATALOGUE_DATA: readonly Material[] = (
   source: m.source ?? 'common practice',
 }))
 
+const MOST_MISSED = 5000
+
 /** Materials that can be looked up by id, INCI name (blends in any order) or common name, whatever the letter case. */
 export class Catalogue {
   readonly materials: readonly Material[]
   private readonly byName = new Map<string, Material>()
+  /** Names that were looked for in vain: parts of blends are asked for again and again. */
+  private readonly missed = new Set<string>()
 
   constructor(materials: readonly Material[]) {
     this.materials = materials
@@ -72,12 +76,14 @@ export class Catalogue {
 
   /** The material of that name, or null. */
   find(name: string): Material | null {
-    return (
-      this.byName.get(name) ??
-      this.byName.get(slug(name)) ??
-      this.byName.get(blendKey(splitInci(name))) ??
-      null
-    )
+    const known = this.byName.get(name)
+    if (known || this.missed.has(name)) return known ?? null
+    const found = this.byName.get(slug(name)) ?? this.byName.get(blendKey(splitInci(name))) ?? null
+    if (!found) {
+      if (this.missed.size >= MOST_MISSED) this.missed.clear()
+      this.missed.add(name)
+    }
+    return found
   }
 
   /** This catalogue with materials of one's own, which come first where names agree. */

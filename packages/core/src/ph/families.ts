@@ -2,6 +2,12 @@ import { acidBaseOf, acidBases, type AcidBase } from './acid-base.ts'
 
 /** The plain acid that an acid, its hydrate or its salt belongs to, by their shared constants; undefined for bases. */
 export function acidOf(key: string): AcidBase | undefined {
+  if (!acids.has(key)) acids.set(key, findAcid(key))
+  return acids.get(key)
+}
+const acids = new Map<string, AcidBase | undefined>()
+
+function findAcid(key: string): AcidBase | undefined {
   const own = acidBaseOf(key)
   if (!own) return undefined
   if (own.hydrolysesTo) return acidBaseOf(own.hydrolysesTo)
