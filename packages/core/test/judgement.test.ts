@@ -51,6 +51,10 @@ describe('emulsions', () => {
     ['the textbook pair polysorbate 80 with sorbitan oleate', [['squalane', 12], ['polysorbate 80', 3], ['sorbitan oleate', 1.5]], []],
     ['glyceryl stearate beside an emulsifier', [['squalane', 12], ['olivate emulsifier', 4], ['glyceryl stearate', 2]], []],
   ])('%s', (_name, oil, expected) => expect(severities(emulsion(oil), 'emulsion.no-emulsifier')).toEqual(expected)) // prettier-ignore
+  it('a helper beside an emulsifier that nobody knows is no stop', () => {
+    const f = emulsion([['squalane', 12], ['glyceryl stearate', 3], ['Polyglyceryl-7 Nonsense', 3]]) // prettier-ignore
+    expect(severities(f, 'emulsion.no-emulsifier')).not.toContain('stop')
+  })
   it('the textbook pair is enough for its oils', () => {
     expect(codes(emulsion([['squalane', 12], ['polysorbate 80', 3], ['sorbitan oleate', 1.5]]))).not.toContain('emulsion.too-little-emulsifier') // prettier-ignore
   })

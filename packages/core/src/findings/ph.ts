@@ -241,8 +241,6 @@ export const strip: Rule = (a) => {
 
 /** Free acid from which a pH under what skin bears stings, percent of the product. */
 const STINGS = 0.2
-/** Beyond this width a band tells nothing of skin. */
-const BOTH = 0.05
 
 /** ph.unsafe: a pH read, aimed for, or predicted in all of its band, that this site and use should not meet. */
 export const unsafe: Rule = (a) => {
@@ -259,8 +257,8 @@ export const unsafe: Rule = (a) => {
         ? { min: p.low, max: p.high, says: `The pH that it likely has, ${formatRange({ min: p.low, max: p.high })},` }
         : null
   if (!range) return []
-  const sour = range.max < bears.min - BOTH
-  const sharp = range.min > bears.max + BOTH
+  const sour = range.max < bears.min - SLACK
+  const sharp = range.min > bears.max + SLACK
   if (!sour && !sharp) return []
   // between what is always too sour and what stings with free acid, the acid decides
   const always = bears.min - 0.5
