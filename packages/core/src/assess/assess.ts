@@ -1,7 +1,7 @@
 import { computeAmounts } from '../formula/amounts.ts'
 import { phaseLetter } from '../formula/keys.ts'
 import type { Formula } from '../formula/schema.ts'
-import { describeEmulsion } from '../emulsion/emulsion.ts'
+import { describeEmulsion, dissolvesOily } from '../emulsion/emulsion.ts'
 import { catalogue as defaultCatalogue, type Catalogue } from '../materials/catalogue.ts'
 import { hasTrait } from '../materials/schema.ts'
 import { resolveLine } from '../materials/resolve.ts'
@@ -130,6 +130,10 @@ export function assess(formula: Formula, catalogue: Catalogue = defaultCatalogue
     doses,
     waterPercent,
     alcoholPercent,
+    oilPercent: lines.reduce(
+      (s, l) => (l.material && dissolvesOily(l.material) ? s + Math.max(0, l.percent) : s),
+      0,
+    ),
     catalogue,
   })
   const waterPhase = waterPhaseOf(lines, substances, waterPercent)

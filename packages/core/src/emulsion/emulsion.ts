@@ -46,6 +46,16 @@ export const isOil = (material: Material) =>
       material.kind !== 'fatty-alcohol' &&
       material.kind !== 'preservative'
 
+/** Oils with a polar group, that take up what is fat-loving: not silicones, alkanes and waxes. */
+const POLAR: ReadonlySet<MaterialKind> = new Set<MaterialKind>([
+  'oil',
+  'butter',
+  'ester',
+  'essential-oil',
+  'fragrance',
+])
+export const dissolvesOily = (material: Material) => POLAR.has(material.kind)
+
 const EMULSIFYING = new Set(['oil-in-water', 'water-in-oil', 'co-emulsifier', 'cationic'])
 export const isEmulsifier = (material: Material) =>
   material.emulsifier

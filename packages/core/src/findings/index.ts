@@ -19,7 +19,7 @@ import {
   unsafe,
 } from './ph.ts'
 import { whichGrade } from './grades.ts'
-import { fewFree, heat, low, missing, outsidePh } from './preservative.ts'
+import { fewFree, heat, low, missing, outsidePh, taken } from './preservative.ts'
 import { apart, heatedAbove, heatNotSaid, neutralisedEarly, notJoined, wrongWay } from './procedure.ts'
 import { dissolving, oilSolids, premixes } from './solubility.ts'
 import {
@@ -46,6 +46,7 @@ export const RULES: readonly Rule[] = [
   missing,
   low,
   fewFree,
+  taken,
   heat,
   outsidePh,
   noSharedWindow,

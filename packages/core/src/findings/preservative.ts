@@ -1,11 +1,17 @@
 import type { Assessment } from '../assess/types.ts'
-import type { Material } from '../materials/schema.ts'
-import { acidBaseOf } from '../ph/acid-base.ts'
-import { freeShare } from '../ph/adjust.ts'
-import { acidSums } from '../ph/effects.ts'
+import { acidOf } from '../ph/families.ts'
 import { PICKS } from '../materials/picks.ts'
-import { coverAt, GROUP_NAMES, isAdequate, weakGroups } from '../preservation/preservation.ts'
-import { formatCelsius, formatRange, listWords, sayNumber, sayPercent } from '../text/format.ts'
+import {
+  coverAt,
+  freeAcidsAt,
+  GROUP_NAMES,
+  isAcid,
+  isAdequate,
+  leftInWater,
+  weakGroups,
+  type CoverLevels,
+} from '../preservation/preservation.ts'
+import { capitalise, formatCelsius, formatRange, listWords, sayNumber, sayPercent } from '../text/format.ts'
 import { COMMON_PRACTICE, finding, type Finding, type Remedy, type Rule } from './types.ts'
 
 /** The claim by which a maker declares an unpreserved product that is kept cold and used up at once. */
@@ -55,17 +61,23 @@ export const missing: Rule = (a) => {
   }
   const partners = p.uses.filter((use) => use.cover.role === 'broad' || use.cover.role === 'partner')
   if (partners.length === 0) {
-    const boosters = p.uses.filter((use) => use.cover.role === 'booster')
+    // Nothing preserves; what only helps is said by name, and never that nothing is there.
+    const helpers = p.uses.filter((use) => use.cover.role === 'booster' || claimsToPreserve(use.material))
+    const several = helpers.length > 1 || helpers.some((use) => use.cover.role === 'help')
     return [
       finding(a, {
         code: 'preservative.missing',
-        severity: 'stop',
-        materials: boosters.map((use) => use.material.id),
+        severity: several ? 'check' : 'stop',
+        indexes: [...new Set(helpers.flatMap((use) => use.lines))],
+        materials: helpers.map((use) => use.material.id),
         message:
-          boosters.length > 0
-            ? `${listWords(boosters.map((use) => use.material.name))} only helps a preservative; there is none.`
+          helpers.length > 0
+            ? `${listWords(helpers.map((use) => use.material.name))} ${helpers.length > 1 ? 'do' : 'does'} not preserve by ${helpers.length > 1 ? 'themselves' : 'itself'}.`
             : 'There is water and no preservative.',
-        why: 'Microbes grow unseen within days. Preserve it, or declare it fresh: fridge, and used up within a week.',
+        why:
+          helpers.length > 0
+            ? `${weakly(coverAt(p.uses, null), helpers)} Add a preservative that covers bacteria, yeast and mould, or declare it fresh.`
+            : 'Microbes grow unseen within days. Preserve it, or declare it fresh: fridge, and used up within a week.',
         remedies: [...addPreservative(a), declareFresh(a)],
       }),
     ]
@@ -94,6 +106,12 @@ export const missing: Rule = (a) => {
     }),
   ]
 }
+
+const claimsToPreserve = (m: Assessment['preservation']['uses'][number]['material']) =>
+  m.functions.some((f) => /preserv|antimicrob/i.test(f))
+/** What a helper alone leaves open. */
+const weakly = (levels: CoverLevels, helpers: readonly unknown[]) =>
+  `What ${helpers.length > 1 ? 'they bring' : 'it brings'} slows some microbes and leaves ${listWords(weakGroups(levels).map((g) => GROUP_NAMES[g]))} to grow.`
 
 /** preservative.low: under its usual range. */
 export const low: Rule = (a) =>
@@ -130,40 +148,54 @@ export const low: Rule = (a) =>
     ]
   })
 
-/** preservative.low: organic acids of which too little is free at this pH, summed by what each needs. */
+/** Words for a part of what is needed. */
+const ofNeed = (ratio: number) => sayPercent(Number(Math.min(99, ratio * 100).toPrecision(1)))
+
+/** preservative.low: organic acids of which too little is free in the water at this pH, summed by what each needs. */
 export const fewFree: Rule = (a) => {
   const { preservation: p } = a
   const ph = a.workingPh
   if (!p.needed || p.selfPreserving || isFresh(a) || ph === null) return []
-  const acids = [...acidSums(a)].flatMap(([key, acid]) => {
-    const from = acidBaseOf(key)?.worksFrom
-    return from ? [{ key, inci: acid.inci, free: (acid.percent * freeShare(acid.pKa, ph)) / 100, share: freeShare(acid.pKa, ph), from }] : [] // prettier-ignore
-  })
-  if (acids.length === 0) return []
-  // whatever preserves without a pH carries the product by itself
-  const others = p.uses.filter(
-    (use) => (use.cover.role === 'broad' || use.cover.role === 'partner') && !isAcid(use),
-  )
-  if (isAdequate(coverAt(others, ph)) || others.some((use) => use.cover.role === 'broad')) return []
-  // outside its window or under its range it is said already
-  if (!isAdequate(coverAt(p.uses, ph))) return []
-  const enough = acids.reduce((sum, x) => sum + x.free / x.from, 0)
-  if (enough >= 1) return []
-  const indexes = [...new Set(p.uses.filter(isAcid).flatMap((use) => use.lines))]
+  const acids = freeAcidsAt(p, ph).filter((x) => p.uses.some((use) => isAcid(use) && usesAcid(use, x.key)))
+  if (acids.length === 0 || !isAdequate(coverAt(p.uses, null))) return []
+  // outside its window by a reading or a target it is said already
+  if (!isAdequate(coverAt(p.uses, ph)) && (a.reading || a.formula.targetPh)) return []
+  const weak = weakGroups(coverAt(p.uses, ph, p))
+  const enough = freeAcidsAt(p, ph).reduce((sum, x) => sum + x.ofNeed, 0)
+  if (weak.length === 0 || enough >= 1) return []
   return [
     finding(a, {
       code: 'preservative.low',
       severity: 'check',
-      indexes,
-      message: `At pH ${sayNumber(ph, 1)} only ${listWords(acids.map((x) => `${sayPercent(Number(x.share.toPrecision(2)))} of the ${x.inci.toLowerCase()}`))} is free, and only what is free preserves.`,
-      why: `That is about ${sayPercent(Math.round(enough * 100))} of what is needed. Lower the pH, raise the dose within its cap, or add a partner that asks for no pH.`,
+      indexes: [...new Set(p.uses.filter(isAcid).flatMap((use) => use.lines))],
+      message: `At pH ${sayNumber(ph, 1)} ${listWords(weak.map((g) => GROUP_NAMES[g]))} may grow: only ${listWords(acids.map((x) => `${sayPercent(Number(x.share.toPrecision(2)))} of the ${x.inci.toLowerCase()}`))} is free.`,
+      why: `Only the free acid in the water preserves; that is about ${ofNeed(enough)} of what is needed. Lower the pH, raise the dose within its cap, or add a partner that asks for no pH.`,
       source: `${COMMON_PRACTICE}; free share by Henderson and Hasselbalch`,
     }),
   ]
 }
-const isAcid = (use: { material: Material }) => {
-  const key = acidBaseOf(use.material.id)
-  return key !== undefined && (acidBaseOf(key.saltOf ?? key.key)?.worksFrom ?? 0) > 0
+const usesAcid = (use: Assessment['preservation']['uses'][number], key: string) =>
+  acidOf(use.material.id)?.key === key
+
+/** preservative.low: what oils and surfactants take of it is missing in the water, where microbes grow. */
+export const taken: Rule = (a) => {
+  const { preservation: p } = a
+  if (!p.needed || p.selfPreserving || isFresh(a) || !isAdequate(coverAt(p.uses, null))) return []
+  const others = p.uses.filter((use) => use.material.logKow !== undefined && use.cover.role !== 'help')
+  const weak = weakGroups(coverAt(p.uses, null, p))
+  const by = others.filter((use) => leftInWater(use, p.medium) < 0.5)
+  if (weak.length === 0 || by.length === 0) return []
+  return [
+    finding(a, {
+      code: 'preservative.low',
+      severity: 'check',
+      indexes: [...new Set(by.flatMap((use) => use.lines))],
+      materials: by.map((use) => use.material.id),
+      message: `${capitalise(listWords(weak.map((g) => GROUP_NAMES[g])))} may grow: of the ${listWords(by.map((use) => `${use.material.name} about ${sayPercent(Number((100 * leftInWater(use, p.medium)).toPrecision(1)))}`))} stays in the water.`,
+      why: `The rest sits in ${p.medium.micelles > p.medium.oil / 5 ? 'the micelles of the surfactants' : 'the oils'}, where nothing grows. Add a preservative that stays in the water, such as phenoxyethanol or an acid at its pH.`,
+      source: `${COMMON_PRACTICE}; partition after Garrett and Woods 1953`,
+    }),
+  ]
 }
 
 /** preservative.heat: in a phase hotter than it stands. */
@@ -217,14 +249,18 @@ export const outsidePh: Rule = (a) => {
     at === null &&
     outside.every((use) => targetPh!.max >= use.material.ph!.min && targetPh!.min <= use.material.ph!.max)
   if (outside.length === 0) return []
-  const stillCovered = points.every((ph) => isAdequate(coverAt(a.preservation.uses, ph)))
+  const covers = points.map((ph) => coverAt(a.preservation.uses, ph, a.preservation))
+  const stillCovered = covers.every(isAdequate)
+  const weak = [...new Set(covers.flatMap(weakGroups))]
+  // a stop where nothing holds bacteria any more; before that it thins out
+  const bare = covers.some((c) => Math.max(c.gramPositive, c.gramNegative) === 0)
   const wasCovered = a.preservation.adequate
   const says =
     at !== null ? `the pH read is ${sayNumber(at, 2)}` : `the target is pH ${formatRange(targetPh!)}`
   return [
     finding(a, {
       code: 'preservative.outside-ph',
-      severity: stillCovered || partly ? 'note' : at !== null && wasCovered ? 'stop' : 'check',
+      severity: stillCovered || partly ? 'note' : at !== null && wasCovered && bare ? 'stop' : 'check',
       indexes: [...new Set(outside.flatMap((use) => use.lines))],
       materials: outside.map((use) => use.material.id),
       message: `${listWords(outside.map((use) => `${use.material.name} works at pH ${formatRange(use.material.ph!)}`))}, and ${says}.`,
@@ -232,7 +268,9 @@ export const outsidePh: Rule = (a) => {
         ? 'The other preservatives still cover all groups there.'
         : partly
           ? 'Keep to the part of the target that lies in its window.'
-          : 'Outside its window a preservative counts as missing.',
+          : bare
+            ? 'Outside its window a preservative counts as missing.'
+            : `${capitalise(listWords(weak.map((g) => GROUP_NAMES[g])))} may grow there. Bring the pH into the window, or add a partner that works outside it.`,
       remedies:
         at === null && a.ph.shared
           ? [

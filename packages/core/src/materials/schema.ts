@@ -82,6 +82,8 @@ export const TRAITS = [
   /** Counts as water, though its name does not say so. */
   'watery',
   'alcohol',
+  /** Plant ground raw: brings microbes, and starch that feeds them. */
+  'raw-plant',
 ] as const
 export const PH_GRADES = ['works', 'holds', 'prefers'] as const
 export const EMULSIFIER_ROLES = [
@@ -170,6 +172,8 @@ export const Material = z.strictObject({
       role: z.enum(['broad', 'partner', 'booster', 'help']),
     })
     .optional(),
+  /** Octanol to water, log10, of a preservative without charge: how much of it oils and micelles take. */
+  logKow: z.number().optional(),
   emulsifier: z
     .strictObject({
       role: z.enum(EMULSIFIER_ROLES),

@@ -4,7 +4,7 @@ import { capitalise, formatRange } from '../text/format.ts'
 import { acidBaseOf, type AcidBase } from './acid-base.ts'
 import { USUAL_ADJUSTER, adjusterOf } from './adjusters.ts'
 import { freeShare } from './adjust.ts'
-import { acidOf, asAcid } from './families.ts'
+import { sumAcids, type AcidSum } from './families.ts'
 import { doseAt, titrantOf } from './titrate.ts'
 import { dosesOf } from './fit.ts'
 import { withDoses, type PhModel } from './model.ts'
@@ -30,22 +30,12 @@ const WEAK_SHARE = 10
 const LOW_SHARE = 30
 const SHARE_SOURCE = 'Henderson and Hasselbalch with the constants at 25 °C, from memory'
 
-/** Sums of each acid with all its salts, percent of the product as the plain acid. */
-export function acidSums(
-  a: Assessment,
-): Map<string, { inci: string; pKa: readonly number[]; percent: number }> {
-  const sums = new Map<string, { inci: string; pKa: readonly number[]; percent: number }>()
-  const add = (key: string, percent: number) => {
-    const acid = acidOf(key)
-    if (!acid || percent <= 0) return
-    const seen = sums.get(acid.key) ?? { inci: acid.inci, pKa: acid.pKa, percent: 0 }
-    seen.percent += asAcid(key, percent, acid)
-    sums.set(acid.key, seen)
-  }
-  for (const [key, s] of a.substances) add(key, s.percent)
-  for (const dose of dosesOf(a.formula)) add(dose.key, (dose.percent * dose.strengthPercent) / 100)
-  return sums
-}
+/** Sums of each acid with all its salts, in the formula or dosed. */
+export const acidSums = (a: Assessment): Map<string, AcidSum> =>
+  sumAcids([
+    ...[...a.substances].map(([key, s]) => [key, s.percent] as const),
+    ...dosesOf(a.formula).map((d) => [d.key, (d.percent * d.strengthPercent) / 100] as const),
+  ])
 
 /** What a pH does to this formula's acids, preservatives and windows, the most telling first. */
 export function phEffects(a: Assessment, ph: number): PhEffect[] {

@@ -29,3 +29,23 @@ export const asAcid = (key: string, percent: number, acid: AcidBase) => {
   const own = acidBaseOf(key)!
   return (percent / own.molarMass) * (own.acidUnits ?? 1) * acid.molarMass
 }
+
+export interface AcidSum {
+  inci: string
+  pKa: readonly number[]
+  /** Of the product, as the plain acid. */
+  percent: number
+}
+
+/** Sums of each acid with all its salts; null for what is no acid. */
+export function sumAcids(items: Iterable<readonly [string, number]>): Map<string, AcidSum> {
+  const sums = new Map<string, AcidSum>()
+  for (const [key, percent] of items) {
+    const acid = percent > 0 ? acidOf(key) : undefined
+    if (!acid) continue
+    const seen = sums.get(acid.key) ?? { inci: acid.inci, pKa: acid.pKa, percent: 0 }
+    seen.percent += asAcid(key, percent, acid)
+    sums.set(acid.key, seen)
+  }
+  return sums
+}

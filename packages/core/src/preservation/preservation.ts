@@ -1,6 +1,10 @@
 import type { AssessedLine, Substance } from '../assess/types.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import type { Cover, Material } from '../materials/schema.ts'
+import { acidBaseOf } from '../ph/acid-base.ts'
+import { freeShare } from '../ph/adjust.ts'
+import { acidOf, sumAcids, type AcidSum } from '../ph/families.ts'
+import { shareInWater, type Medium } from './strength.ts'
 
 export interface PreservativeUse {
   material: Material
@@ -9,6 +13,8 @@ export interface PreservativeUse {
   dosePercent: number
   /** Indexes into the assessment's lines. */
   lines: number[]
+  /** What a blend holds of preservatives, each at its own dose: what is left where the blend itself gives up. */
+  parts?: PreservativeUse[]
 }
 
 export interface CoverLevels {
@@ -29,6 +35,10 @@ export interface Preservation {
   /** Cover where the pH suits every partner best. */
   best: CoverLevels
   adequate: boolean
+  /** Where they spread: water, oil and micelles. */
+  medium: Medium
+  /** Preserving acids with all their salts, by key. */
+  acids: ReadonlyMap<string, AcidSum>
   /** pH range in which the partners together cover all four groups, or all that they can. */
   window: { min: number; max: number } | null
 }
@@ -51,17 +61,70 @@ const inWindow = (material: Material, ph: number | null) =>
 const dosed = (use: PreservativeUse) =>
   !use.material.usage || use.dosePercent >= use.material.usage.min * NEAR
 
+/** The preserving acid that a material is, or is a salt of. */
+const preservingAcid = (material: Material) => {
+  const acid = acidOf(material.id)
+  return acid?.worksFrom ? acid : undefined
+}
+export const isAcid = (use: { material: Material }) => preservingAcid(use.material) !== undefined
+
+/** Where half of what is needed is there, and where hardly any is: levels of cover that are lost. */
+const lostBy = (ratio: number, steps: readonly [number, number, number]) =>
+  ratio >= steps[0] ? 0 : ratio >= steps[1] ? 1 : ratio >= steps[2] ? 2 : 3
+/** An acid's need is what works in plain water; of the others the range leaves room for a usual cream. */
+const ACID_STEPS = [1, 0.5, 0.2] as const
+const OTHER_STEPS = [0.5, 0.25, 0.1] as const
+
+export interface FreeAcid {
+  key: string
+  inci: string
+  /** Percent of it that is uncharged, 0 to 100. */
+  share: number
+  /** Uncharged and in the water, to what is needed. */
+  ofNeed: number
+}
+
+/** Each preserving acid at a pH: what is uncharged and in the water, against what is needed (common practice). */
+export function freeAcidsAt(p: Pick<Preservation, 'acids' | 'medium'>, ph: number): FreeAcid[] {
+  return [...p.acids].map(([key, acid]) => {
+    const own = acidBaseOf(key)!
+    const share = freeShare(acid.pKa, ph)
+    const ionised = share > 0 ? 100 / share - 1 : Infinity
+    const inWater = acid.percent * shareInWater(own.logKow ?? 0, p.medium, ionised)
+    return { key, inci: acid.inci, share, ofNeed: inWater / own.worksFrom! }
+  })
+}
+
+/** Of what a preservative without charge needs, how much is left in the water. */
+export const leftInWater = (use: PreservativeUse, medium: Medium) =>
+  use.material.logKow === undefined ? 1 : Math.min(1, shareInWater(use.material.logKow, medium))
+
 /**
- * Cover of the partners together at a pH (null: wherever it suits them). Partners do not add up; a booster at its
- * dose lifts what is already there by one level.
+ * Cover of the partners together at a pH (null: wherever it suits them). Partners do not add up, but acids do; a
+ * booster at its dose lifts what is already there by one level. A blend outside its window is what its parts are
+ * there. Graded: acids by what is free in the water, others by what oil and micelles leave them.
  */
-export function coverAt(uses: readonly PreservativeUse[], ph: number | null): CoverLevels {
-  const active = uses.filter((use) => dosed(use) && inWindow(use.material, ph))
+export function coverAt(
+  uses: readonly PreservativeUse[],
+  ph: number | null,
+  graded?: Pick<Preservation, 'acids' | 'medium'>,
+): CoverLevels {
+  const fell = uses.flatMap((use) => (use.parts && !inWindow(use.material, ph) ? use.parts : [use]))
+  const byFree = (use: PreservativeUse) => graded !== undefined && ph !== null && isAcid(use)
+  const active = fell.filter((use) => dosed(use) && (byFree(use) || inWindow(use.material, ph)))
+  const acids =
+    graded && ph !== null ? freeAcidsAt(graded, ph).reduce((sum, acid) => sum + acid.ofNeed, 0) : 1
+  const lost = (use: PreservativeUse) => {
+    if (!graded) return 0
+    if (byFree(use)) return lostBy(acids, ACID_STEPS)
+    const least = use.material.usage?.min
+    return least ? lostBy((use.dosePercent / least) * leftInWater(use, graded.medium), OTHER_STEPS) : 0
+  }
   const partners = active.filter((use) => use.cover.role === 'broad' || use.cover.role === 'partner')
-  const boosters = active.filter((use) => use.cover.role === 'booster')
+  const boosters = active.filter((use) => use.cover.role === 'booster' && lost(use) < 2)
   const levels = {} as CoverLevels
   for (const group of GROUPS) {
-    const base = Math.max(0, ...partners.map((use) => use.cover[group]))
+    const base = Math.max(0, ...partners.map((use) => use.cover[group] - lost(use)))
     const lift = base > 0 && boosters.length > 0 ? 1 : 0
     levels[group] = Math.min(3, base + lift)
   }
@@ -90,15 +153,23 @@ export function describePreservation(input: {
   doses: ReadonlyMap<string, { percent: number; lines: number[] }>
   waterPercent: number
   alcoholPercent: number
+  /** Oils that dissolve a preservative, percent. */
+  oilPercent: number
   catalogue: Catalogue
 }): Preservation {
-  const { lines, substances, doses, waterPercent, alcoholPercent, catalogue } = input
+  const { lines, substances, doses, waterPercent, alcoholPercent, oilPercent, catalogue } = input
   const uses = new Map<string, PreservativeUse>()
   const unidentified: number[] = []
   for (const [id, dose] of doses) {
     const material = lines[dose.lines[0]!]!.material!
-    if (material.cover)
-      uses.set(id, { material, cover: material.cover, dosePercent: dose.percent, lines: dose.lines })
+    if (!material.cover) continue
+    const use: PreservativeUse = {
+      material,
+      cover: material.cover,
+      dosePercent: dose.percent,
+      lines: dose.lines,
+    }
+    uses.set(id, material.parts ? { ...use, parts: partsOf(use, catalogue) } : use)
   }
   // Preservatives inside mixtures that are not themselves a known system count as their own dose.
   for (const substance of substances.values()) {
@@ -129,13 +200,34 @@ export function describePreservation(input: {
   const list = [...uses.values()]
   const best = coverAt(list, null)
   const whole = waterPercent + alcoholPercent
+  const micelles =
+    lines.reduce((sum, { material: m, percent }) => {
+      const binds = m?.kind === 'surfactant' || m?.kind === 'solubiliser'
+      return binds && percent > 0 ? sum + (percent * (m.strengthPercent ?? 100)) / 100 : sum
+    }, 0) / 100
   return {
     needed: waterPercent >= 1,
     selfPreserving: whole > 0 && alcoholPercent / whole >= 0.2,
     uses: list,
     unidentified,
+    medium: { oil: oilPercent / 100, micelles, water: Math.max(0.05, 1 - oilPercent / 100 - micelles) },
+    acids: new Map(
+      [...sumAcids([...substances].map(([key, s]) => [key, s.percent] as const))].filter(
+        ([key]) => acidBaseOf(key)?.worksFrom !== undefined,
+      ),
+    ),
     best,
     adequate: isAdequate(best),
     window: systemWindow(list),
   }
+}
+
+/** The preservatives in a blend at their own doses. */
+function partsOf(use: PreservativeUse, catalogue: Catalogue): PreservativeUse[] {
+  return use.material.parts!.flatMap(({ inci, percent }): PreservativeUse[] => {
+    const material = catalogue.find(inci)
+    if (!material?.cover || material.parts) return []
+    const dosePercent = (use.dosePercent * percent) / (material.strengthPercent ?? 100)
+    return [{ material, cover: material.cover, dosePercent, lines: use.lines }]
+  })
 }
