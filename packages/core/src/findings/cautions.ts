@@ -177,21 +177,31 @@ const hotWork: Rule = (a) => {
   ]
 }
 
+/** Something made for others: sale asks for what the law asks, a gift for a label. */
 const sale: Rule = (a) => {
-  const sells = (a.formula.product.claims ?? []).some((claim) =>
-    /\b(for sale|sell|sold|market|gifts?|give away)\b/i.test(claim),
-  )
-  return sells
-    ? [
-        finding(a, {
-          code: 'safety.sale',
-          severity: 'note',
-          message: 'Selling or giving away falls under cosmetic law.',
-          why: 'Usually a safety assessment, a challenge test, stability tests, a product file, notification, good manufacturing practice and a lawful label. Your local rules decide.',
-          source: 'Regulation (EC) 1223/2009; US Modernization of Cosmetics Regulation Act 2022; from memory',
-        }),
-      ]
-    : []
+  const { product } = a.formula
+  const claimed = (product.claims ?? []).map((claim) => claim.toLowerCase())
+  const says = (words: RegExp) => claimed.some((claim) => words.test(claim))
+  if (product.for === 'sale' || says(/\b(for sale|sell|sold|market)\b/))
+    return [
+      finding(a, {
+        code: 'safety.sale',
+        severity: 'note',
+        message: 'Selling falls under cosmetic law.',
+        why: 'Usually a safety assessment, a challenge test, stability tests, a product file, notification, good manufacturing practice and a lawful label. Your local rules decide.',
+        source: 'Regulation (EC) 1223/2009; US Modernization of Cosmetics Regulation Act 2022; from memory',
+      }),
+    ]
+  if (product.for === 'gift' || says(/\b(gifts?|give away)\b/))
+    return [
+      finding(a, {
+        code: 'safety.sale',
+        severity: 'note',
+        message: 'A gift wants a label.',
+        why: 'Ingredients, date, how long it keeps and your name, so that someone with an allergy can tell. Giving away in some places falls under cosmetic law too: your local rules decide.',
+      }),
+    ]
+  return []
 }
 
 export const cautions: Rule = (a) => [...eye(a), ...unpreserved(a), ...byTrait(a), ...hotWork(a), ...sale(a)]

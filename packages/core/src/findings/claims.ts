@@ -1,10 +1,8 @@
-import { hasTrait } from '../materials/schema.ts'
+import { CLAIM_WORDS } from '../materials/claims.ts'
+import { hasTrait, type Material } from '../materials/schema.ts'
 import { listWords, shorten } from '../text/format.ts'
-import { finding, type Finding, type Rule } from './types.ts'
+import { finding, type Rule, type Severity } from './types.ts'
 
-/** Words that make a cosmetic claim a medical one almost everywhere (Regulation (EU) 655/2013; US FD&C Act 201(g)). */
-const MEDICAL =
-  /\b(cur(?:e|es|ing)|heal(?:s|ing)?|treat(?:s|ing|ment)?|remed(?:y|ies)|therap(?:y|eutic)|medicin(?:e|al)|acne|eczema|psoriasis|rosacea|dermatitis|melasma|anti[- ]?inflammatory|anti[- ]?bacterial|anti[- ]?microbial|anti[- ]?fungal|anti[- ]?viral|antiseptic|disinfect\w*|pain(?:[- ]?relief)?|wounds?|scars?|burns?|hair (?:re)?growth|regrow\w*|hair loss|alopecia|dandruff|infection|disease|allergy relief|regenerates? (?:cells|tissue)|sunburn)\b/i
 const SPF =
   /\b(spf\s*\d*|water[- ]resistant|sun ?screen|sun ?block|sun protection|uv protection|broad[- ]spectrum)\b/i
 const LAW =
@@ -55,53 +53,66 @@ export const natural: Rule = (a) => {
   ]
 }
 
-/** claim.unsupported: medical or drug words, or a claim that a material contradicts. */
+interface Told {
+  severity: Severity
+  /** A clause for the message. */
+  says: string
+  why: string
+  indexes: number[]
+}
+
+/** claim.unsupported: words that need a licence, a test or a proof, or that a material contradicts; one for the product. */
 export const unsupported: Rule = (a) => {
   const claims = claimsOf(a)
-  const found: Finding[] = []
-  const medical = [...claims, a.formula.name].filter((text) => MEDICAL.test(text))
-  if (medical.length > 0) {
-    found.push(
-      finding(a, {
-        code: 'claim.unsupported',
-        severity: 'stop',
-        message: `${listWords(medical.map((text) => `“${shorten(text, 40)}”`))} ${medical.length === 1 ? 'is' : 'are'} medical words.`,
-        why: 'A product that treats, heals or prevents is a medicine by law. Say what it feels and looks like.',
-        source: LAW,
-        remedies: claims.some((c) => MEDICAL.test(c))
+  const texts = [...claims, a.formula.name.trim()].filter(Boolean)
+  const told: Told[] = []
+  const left = new Set(texts)
+  for (const words of CLAIM_WORDS) {
+    // a text counts once, by the gravest of its words
+    const found = [...left].filter((text) => words.pattern.test(text))
+    if (found.length === 0) continue
+    for (const text of found) left.delete(text)
+    told.push({
+      severity: words.severity,
+      says: `${listWords(found.map((text) => `“${shorten(text, 40)}”`))} ${found.length === 1 ? 'has' : 'have'} ${words.is}`,
+      why: words.needs,
+      indexes: [],
+    })
+  }
+  const contradicted = (word: string, test: (m: Material) => boolean, why: string) => {
+    if (!says(claims, word)) return
+    const indexes = a.lines.flatMap((line, i) =>
+      line.percent > 0 && line.material && test(line.material) ? [i] : [],
+    )
+    if (indexes.length > 0)
+      told.push({
+        severity: 'check',
+        says: `it is called ${word}, with ${listWords(indexes.map((i) => a.lines[i]!.label))}`,
+        why,
+        indexes,
+      })
+  }
+  contradicted('vegan', (m) => m.origin === 'animal', 'It comes from animals.')
+  contradicted('fragrance-free', (m) => hasTrait(m, 'fragrance'), 'It scents the product.')
+  if (told.length === 0) return []
+  const out = claims.filter((c) => CLAIM_WORDS.some((w) => w.severity === 'stop' && w.pattern.test(c)))
+  return [
+    finding(a, {
+      code: 'claim.unsupported',
+      severity: told.some((t) => t.severity === 'stop') ? 'stop' : 'check',
+      indexes: [...new Set(told.flatMap((t) => t.indexes))],
+      message: `${told.map((t) => t.says).join('; ')}.`,
+      why: told.map((t) => t.why).join(' '),
+      source: LAW,
+      remedies:
+        out.length > 0
           ? [
               {
-                label: 'Take the claim out',
-                edit: {
-                  type: 'patch-product',
-                  patch: { claims: (a.formula.product.claims ?? []).filter((c) => !MEDICAL.test(c)) },
-                },
+                label: `Take the ${out.length === 1 ? 'claim' : 'claims'} out`,
+                edit: { type: 'patch-product', patch: { claims: claims.filter((c) => !out.includes(c)) } },
               },
             ]
           : [],
-      }),
-    )
-  }
-  const contradicted = (word: string, test: (i: number) => boolean, why: string) => {
-    if (!says(claims, word)) return
-    const indexes = a.lines.flatMap((line, i) => (line.percent > 0 && line.material && test(i) ? [i] : []))
-    if (indexes.length === 0) return
-    found.push(
-      finding(a, {
-        code: 'claim.unsupported',
-        severity: 'check',
-        indexes,
-        message: `Claimed ${word}, with ${listWords(indexes.map((i) => a.lines[i]!.label))}.`,
-        why,
-        source: 'Regulation (EU) 655/2013, truthfulness; from memory',
-      }),
-    )
-  }
-  contradicted('vegan', (i) => a.lines[i]!.material!.origin === 'animal', 'It comes from animals.')
-  contradicted(
-    'fragrance-free',
-    (i) => hasTrait(a.lines[i]!.material!, 'fragrance'),
-    'It scents the product.',
-  )
-  return found
+    }),
+  ]
 }

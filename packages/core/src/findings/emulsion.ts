@@ -227,6 +227,10 @@ export const antioxidant: Rule = (a) => {
   ]
 }
 
+/** What brings metals, and how much of it counts, percent. */
+const BRINGS_METALS = new Set(['hydrosol', 'aloe', 'clay'])
+const METALS_FROM = 15
+
 /** stability.no-chelator: extracts, clays or easily oxidised actives in water without one. */
 export const chelator: Rule = (a) => {
   if (
@@ -234,7 +238,12 @@ export const chelator: Rule = (a) => {
     a.lines.some((line) => line.percent > 0 && line.material?.traits?.includes('chelator'))
   )
     return []
-  const reasons = indexesOf(a, (m) => hasTrait(m, 'browned-by-metals') || m.kind === 'clay')
+  const browned = indexesOf(a, (m) => hasTrait(m, 'browned-by-metals') || m.kind === 'extract')
+  const bringing = indexesOf(a, (m) => BRINGS_METALS.has(m.kind))
+  const much = bringing.reduce((s, i) => s + a.lines[i]!.percent, 0) >= METALS_FROM
+  const reasons = [...browned, ...(much ? bringing : indexesOf(a, (m) => m.kind === 'clay'))].sort(
+    (x, y) => x - y,
+  )
   if (reasons.length === 0) return []
   return [
     finding(a, {
@@ -242,7 +251,7 @@ export const chelator: Rule = (a) => {
       severity: 'note',
       indexes: reasons,
       message: `${listWords(reasons.map((i) => a.lines[i]!.label))} without a chelator.`,
-      why: 'Traces of iron and copper brown it. Sodium phytate or a glutamate chelator at 0.1 to 0.3 % binds them.',
+      why: 'Traces of iron and copper, which plants, juices and clays bring along, brown it and feed microbes. Sodium phytate or a glutamate chelator at 0.1 to 0.3 % binds them.',
       source: COMMON_PRACTICE,
     }),
   ]

@@ -33,7 +33,7 @@ import {
 import { allergens, formaldehyde, unknownContent } from './traces.ts'
 import { total } from './total.ts'
 import type { Finding, Rule, Severity } from './types.ts'
-import { exfoliants, extracts, scentTotal, usage } from './usage.ts'
+import { exfoliants, extracts, scentTotal, upperRange, usage } from './usage.ts'
 import { weighing } from './weighing.ts'
 
 /** Every rule, in the order in which its findings are read within one severity. */
@@ -87,6 +87,7 @@ export const RULES: readonly Rule[] = [
   antioxidant,
   chelator,
   extracts,
+  upperRange,
   slurry,
   whichGrade,
   unknownContent,

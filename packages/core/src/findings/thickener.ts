@@ -73,38 +73,65 @@ export const slurry: Rule = (a) => {
 /** Under this many hours nobody has to plan for it. */
 const PLANNED_HOURS = 1
 
-/** process.hydration-time: a polymer that needs hours. */
-export const hydration: Rule = (a) =>
-  a.lines.flatMap((line, i) => {
-    const hours = line.percent > 0 ? line.material?.hydrationHours : undefined
-    if (!hours || hours.max <= PLANNED_HOURS) return []
-    return [
-      finding(a, {
-        code: 'process.hydration-time',
-        severity: 'note',
-        indexes: [i],
-        message: `${line.label} takes ${sayNumber(hours.min)} to ${sayNumber(hours.max)} hours to hydrate.`,
-        why: 'Lumps at first are harmless: it evens out by itself. Judge thickness the next day.',
-      }),
-    ]
-  })
+/** process.hydration-time: gums and polymers take minutes to hours; all in one. */
+export const hydration: Rule = (a) => {
+  const gels = a.lines.flatMap((line, i) => (line.percent > 0 && line.material?.hydrationHours ? [i] : []))
+  if (gels.length === 0) return []
+  const hoursOf = (i: number) => a.lines[i]!.material!.hydrationHours!
+  const long = gels.filter((i) => hoursOf(i).max > PLANNED_HOURS)
+  const short = gels.filter((i) => !long.includes(i))
+  const says = [
+    ...long.map(
+      (i) => `${a.lines[i]!.label} takes ${sayNumber(hoursOf(i).min)} to ${sayNumber(hoursOf(i).max)} hours`,
+    ),
+    ...(short.length > 0
+      ? [`${names(a, short)} ${short.length > 1 ? 'take' : 'takes'} minutes in a slurry and up to an hour`]
+      : []),
+  ]
+  return [
+    finding(a, {
+      code: 'process.hydration-time',
+      severity: 'note',
+      indexes: gels,
+      message: `${listWords(says)} to hydrate.`,
+      why: 'Longer in the cold. Lumps at first are harmless and even out; grains at filling are not finished. Judge thickness the next day.',
+    }),
+  ]
+}
+
+/** Share of water that a covered 200 g beaker loses in a hot half hour, percent; a small one has more surface to its mass. */
+const LOSS = { min: 2, max: 4, ofGrams: 200 }
+/** A phase that is watery at least so far loses water. */
+const WATERY_FROM = 20
 
 /** process.make-up-water: a heated watery phase loses water. */
 export const makeUpWater: Rule = (a) => {
-  const hot = a.phases.flatMap((p, i) =>
-    (a.formula.phases[i]!.heatToC ?? 0) >= 60 && p.role === 'water' && p.lines > 0 ? [p] : [],
-  )
+  const hot = a.phases.flatMap((p, i) => {
+    if ((a.formula.phases[i]!.heatToC ?? 0) < 60 || p.lines === 0) return []
+    const water = a.lines.reduce(
+      (s, l) => (l.phase === i && l.material && WATERY.has(l.material.kind) ? s + Math.max(0, l.percent) : s),
+      0,
+    )
+    return p.role === 'water' || (p.percent > 0 && water >= (p.percent * WATERY_FROM) / 100) ? [p] : []
+  })
   if (hot.length === 0) return []
+  const grams = Math.min(...hot.map((p) => p.grams))
+  const more = grams > 0 ? Math.cbrt(LOSS.ofGrams / grams) : 1
+  const [min, max] = [LOSS.min, LOSS.max].map((x) => Math.min(20, Math.max(1, Math.round(x * more)))) as [
+    number,
+    number,
+  ]
   return [
     finding(a, {
       code: 'process.make-up-water',
       severity: 'note',
-      message: `Phase ${listWords(hot.map((p) => p.letter))} loses water while it is hot, often 2 to 4 %.`,
-      why: 'Cover it, or weigh before and after and put back what left; otherwise every other percent rises.',
+      message: `Phase ${listWords(hot.map((p) => p.letter))} loses water while it is hot, often ${min} to ${max} %.`,
+      why: `${more > 1.3 ? 'A small beaker loses more than a big one. ' : ''}Cover it, or weigh before and after and put back what left; otherwise every other percent rises.`,
       source: COMMON_PRACTICE,
     }),
   ]
 }
+const WATERY = new Set(['water', 'hydrosol', 'aloe'])
 
 type Outside = { code: string; kinds: readonly string[]; emulsifiers: boolean; why: string }
 const OUTSIDE: Outside[] = [

@@ -3,7 +3,10 @@ import type { Assessment, AssessedLine } from '../assess/types.ts'
 import type { Material, MaterialKind } from '../materials/schema.ts'
 import { hasTrait } from '../materials/schema.ts'
 import { catalogue } from '../materials/catalogue.ts'
-import { listWords, sayPercent } from '../text/format.ts'
+import { withGuesses } from '../assess/guesses.ts'
+import { freeShare } from '../ph/adjust.ts'
+import { acidOf, asAcid } from '../ph/families.ts'
+import { capitalise, listWords, sayNumber, sayPercent } from '../text/format.ts'
 import { COMMON_PRACTICE, finding, type Finding, type Rule } from './types.ts'
 
 /** Kinds of which a small amount is a choice rather than a mistake. */
@@ -183,42 +186,123 @@ function belowMin(a: Assessment, dose: Dose): Finding | null {
 export const usage: Rule = (a) =>
   doses(a).flatMap((dose) => [aboveMax(a, dose), belowMin(a, dose)].filter((f) => f !== null))
 
-/** usage.exfoliant-total: several exfoliating acids add up to more than 10 %. */
+/** usage.above-max as a note: within the range and above its common part, all in one. */
+export const upperRange: Rule = (a) => {
+  const upper = doses(a).filter(({ material: { common, usage, kind }, percent, direct }) => {
+    if (direct.length === 0 || !usage) return false
+    const to = common?.to ?? (kind === 'essential-oil' ? usage.max / 2 : Infinity)
+    return percent > to * (1 + 1e-6) && percent <= usage.max * (1 + 1e-6)
+  })
+  if (upper.length === 0) return []
+  const to = (m: Material) => m.common?.to ?? m.usage!.max / 2
+  return [
+    finding(a, {
+      code: 'usage.above-max',
+      severity: 'note',
+      indexes: upper.flatMap((d) => d.direct),
+      materials: upper.map((d) => d.material.id),
+      message: `${listWords(upper.map((d) => `${sayPercent(d.percent)} ${d.material.name}`))} ${upper.length > 1 ? 'are' : 'is'} within ${upper.length > 1 ? 'their ranges' : 'its range'} and more than most products hold.`,
+      why: upper
+        .map(
+          (d) =>
+            `${capitalise(d.material.name)}: ${sayPercent(to(d.material))} is common; above, ${d.material.common?.says ?? 'its smell and its irritants tell'}.`,
+        )
+        .join(' '),
+    }),
+  ]
+}
+
+/** Exfoliants add up to a check from so much, or from so much of free acid at the pH, percent. */
+const EXFOLIANT_SUM = 10
+const EXFOLIANT_FREE = 4
+/** Below so much an acid only sets the pH. */
+const EXFOLIANT_FROM = 0.5
+
+/** usage.exfoliant-total: two or more exfoliants act together; acids, retinoids and enzymes count. */
 export const exfoliants: Rule = (a) => {
   if (a.formula.product.rinse === 'rinse-off') return []
-  const acids = [...a.doses.values()].filter(({ lines }) =>
-    hasTrait(a.lines[lines[0]!]!.material!, 'exfoliant'),
-  )
-  const real = acids.filter(({ percent }) => percent >= 0.5)
-  const sum = real.reduce((s, d) => s + d.percent, 0)
-  if (real.length < 2 || sum <= 10) return []
-  const indexes = real.flatMap((d) => d.lines)
+  const all = [...a.doses.entries()].flatMap(([id, { percent, lines }]) => {
+    const material = a.lines[lines[0]!]!.material!
+    const acid = material.kind === 'acid'
+    const peels = hasTrait(material, 'exfoliant') && percent >= (acid ? EXFOLIANT_FROM : 0.01)
+    return peels || (hasTrait(material, 'retinoid') && percent > 0)
+      ? [{ id, material, percent, lines, acid }]
+      : []
+  })
+  if (all.length < 2) return []
+  const acids = all.filter((x) => x.acid)
+  const sum = acids.reduce((s, d) => s + d.percent, 0)
+  const ph = a.workingPh
+  const free = acids.reduce((s, d) => {
+    const acid = acidOf(d.id)
+    return acid && ph !== null ? s + (asAcid(d.id, d.percent, acid) * freeShare(acid.pKa, ph)) / 100 : s
+  }, 0)
+  const much = acids.length > 1 && sum > EXFOLIANT_SUM
+  const sharp = acids.length > 1 && free > EXFOLIANT_FREE
   return [
     finding(a, {
       code: 'usage.exfoliant-total',
-      severity: 'check',
-      indexes,
-      message: `Exfoliating acids add up to ${sayPercent(sum)}.`,
-      why: 'They act together on the skin. 10 % in all, at pH 3.5 or above, is the usual ceiling for home use.',
+      severity: much || sharp ? 'check' : 'note',
+      indexes: all.flatMap((d) => d.lines),
+      message:
+        acids.length > 1
+          ? `Exfoliating acids add up to ${sayPercent(sum)}${ph !== null && free > 0 ? `, about ${sayPercent(Number(free.toPrecision(2)))} of it free acid at pH ${sayNumber(ph, 1)}` : ''}.`
+          : `${listWords(all.map((d) => d.material.name))} peel together.`,
+      why: 'They act together on the skin: begin with one evening in three. 10 % in all, at pH 3.5 or above, is the usual ceiling for home use.',
       source: 'CIR alpha hydroxy acids 1998, opinion; from memory',
     }),
   ]
 }
 
-/** usage.extract-load: many plant extracts at once. */
-export const extracts: Rule = (a) => {
-  const indexes = a.lines.flatMap((line, i) =>
-    line.material?.kind === 'extract' && line.percent > 0 ? [i] : [],
-  )
-  const sum = indexes.reduce((s, i) => s + a.lines[i]!.percent, 0)
-  if (indexes.length < 5 && sum <= 10) return []
+/** The claim by which a maker says that microbes were tried on it and died. */
+export const CHALLENGE_CLAIM = 'challenge-tested'
+const isTested = (a: Assessment) =>
+  (a.formula.product.claims ?? []).some((c) => /\bchallenge[- ]test(ed)?\b/i.test(c))
+/** So many raw plant powders, or botanicals, are said; of powders so many are a stop. */
+const MANY_RAW = 6
+const MANY_BOTANICALS = 4
+
+/** usage.extract-load: raw plant powders from the first, and botanicals from the fourth. */
+export const extracts: Rule = (original) => {
+  const a = withGuesses(original)
+  const of = (test: (m: Material) => boolean) =>
+    a.lines.flatMap((line, i) => (line.material && line.percent > 0 && test(line.material) ? [i] : []))
+  const raw = of((m) => hasTrait(m, 'raw-plant'))
+  const all = of((m) => hasTrait(m, 'raw-plant') || m.kind === 'extract')
+  const percentOf = (indexes: number[]) => indexes.reduce((s, i) => s + a.lines[i]!.percent, 0)
+  const sum = percentOf(all)
+  const names = (indexes: number[]) => listWords(indexes.map((i) => a.lines[i]!.label))
+  if (raw.length > 0 && a.preservation.needed && !isTested(a)) {
+    const stop = raw.length >= MANY_RAW
+    return [
+      finding(a, {
+        code: 'usage.extract-load',
+        severity: stop ? 'stop' : 'check',
+        indexes: all,
+        message: `${names(raw)} ${raw.length > 1 ? 'bring' : 'brings'} microbes into the jar.`,
+        why: `Raw plant powders carry spores and starch, and starch feeds what grows. ${stop ? 'No usual preservation is known to hold so many: leave most out, or have a challenge test done and say so.' : 'Keep the powder under 1 %, take an extract instead, or have a challenge test done.'}${all.length >= MANY_BOTANICALS ? ` ${all.length} botanicals in all.` : ''}`,
+        remedies: stop
+          ? [
+              {
+                label: 'It passed a challenge test: say so',
+                edit: {
+                  type: 'patch-product',
+                  patch: { claims: [...(a.formula.product.claims ?? []), CHALLENGE_CLAIM] },
+                },
+              },
+            ]
+          : [],
+      }),
+    ]
+  }
+  if (all.length < MANY_BOTANICALS && sum <= 10) return []
   return [
     finding(a, {
       code: 'usage.extract-load',
       severity: 'note',
-      indexes,
-      message: `${indexes.length} extracts make ${sayPercent(sum)}.`,
-      why: 'Extracts feed microbes, cloud clear products and bring acids and salts that nobody weighs.',
+      indexes: all,
+      message: `${all.length} botanicals make ${sayPercent(sum)}.`,
+      why: 'Extracts feed microbes, colour and cloud a product, and bring acids and salts that move its pH and that nobody weighs.',
       source: COMMON_PRACTICE,
     }),
   ]

@@ -16,6 +16,7 @@ export const KINDS = [
 export const SITES = ['face', 'eye', 'lips', 'body', 'hands', 'feet', 'scalp', 'hair'] as const
 export const RINSES = ['leave-on', 'rinse-off'] as const
 export const REGIONS = ['EU', 'US', 'other'] as const
+export const MADE_FOR = ['self', 'family', 'gift', 'sale'] as const
 export const ROLES = ['premix', 'water', 'oil', 'cool-down', 'adjust', 'other'] as const
 export const METHODS = ['strip', 'meter-direct', 'meter-10pct'] as const
 export const CHARGES = ['none', 'nonionic', 'anionic', 'cationic', 'amphoteric'] as const
@@ -113,6 +114,8 @@ export const Product = z.looseObject({
   site: oneOf(SITES).default('body'),
   rinse: oneOf(RINSES).default('leave-on'),
   region: oneOf(REGIONS).default('other'),
+  /** Who it is made for. */
+  for: oneOf(MADE_FOR).optional(),
   claims: z.array(text(200)).max(60).optional(),
 })
 
@@ -207,6 +210,7 @@ export type Portion = z.infer<typeof Portion>
 export type Kind = (typeof KINDS)[number]
 export type Site = (typeof SITES)[number]
 export type Rinse = (typeof RINSES)[number]
+export type MadeFor = (typeof MADE_FOR)[number]
 export type Region = (typeof REGIONS)[number]
 export type Role = (typeof ROLES)[number]
 export type Charge = (typeof CHARGES)[number]

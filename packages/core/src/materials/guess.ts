@@ -8,6 +8,7 @@ interface Guess {
   solubility: Material['solubility']
   form?: 'powder' | 'liquid'
   charge?: Material['charge']
+  traits?: Material['traits']
 }
 
 const watery = (kind: MaterialKind, ...functions: string[]): Guess => ({ kind, functions, phase: 'water', solubility: ['water'] }) // prettier-ignore
@@ -28,6 +29,7 @@ const WORDS: readonly (readonly [RegExp, Guess])[] = [
   [/\bbutter\b/, oily('butter', 'emollient')],
   [/\b(seed|kernel|nut|fruit|germ|bran|bean)? ?oil\b/, oily('oil', 'emollient')],
   [/\bwax\b|\bcera\b/, oily('wax', 'viscosity controlling')],
+  [/\b(leaf|leaves|flower|petals?|root|rhizome|fruit|berry|seed|bark|peel|herb|wood|husk|plant)\b.*\b(powder|flour|meal)\b/, { kind: 'powder', functions: ['absorbent'], phase: 'cool-down', solubility: ['dispersible'], form: 'powder', traits: ['raw-plant'] }],
   [/\b(powder|flour|meal)\b/, { kind: 'powder', functions: ['absorbent'], phase: 'cool-down', solubility: ['dispersible'], form: 'powder' }],
   [/\bclay\b|\bmud\b/, { kind: 'clay', functions: ['absorbent'], phase: 'water', solubility: ['dispersible'], form: 'powder' }],
   [/^ci ?\d{5}\b|\b(dye|pigment)\b/, { kind: 'colourant', functions: ['colourant'], phase: 'any', solubility: ['dispersible'], form: 'powder' }],

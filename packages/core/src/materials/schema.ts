@@ -139,6 +139,8 @@ export const Material = z.strictObject({
   heatMaxC: z.number().optional(),
   meltsC: z.number().optional(),
   usage: z.strictObject({ min: percent, typical: percent, max: percent }).optional(),
+  /** Where the common part of that range ends, and what changes above: a clause. */
+  common: z.strictObject({ to: percent, says: z.string() }).optional(),
   /** `works`: an active or preservative needs it; `holds`: an emulsifier or thickener keeps its body; `prefers`: a wish. */
   ph: z
     .strictObject({
