@@ -84,7 +84,7 @@ describe('bad formulas do', () => {
     [
       'preservative.missing',
       'radish root ferment is no preservative to rest on',
-      'stop',
+      'check',
       simple([['leuconostoc/radish root ferment filtrate', 4]]),
     ],
     [
@@ -374,9 +374,9 @@ describe('bad formulas do', () => {
     ],
     [
       'weighing.too-small',
-      '0.2 g in hundredths',
+      '0.1 g in hundredths',
       'note',
-      simple([['allantoin', 0.2], PRESERVED], { batchGrams: 100 }),
+      simple([['allantoin', 0.1], PRESERVED], { batchGrams: 100 }),
     ],
     [
       'claim.spf',

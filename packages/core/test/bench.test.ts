@@ -113,8 +113,8 @@ describe('weighing', () => {
     expect(a.lines[dilution.carrier]!.id).toBe('aqua')
     expect(dilution.errorPercent).toBeLessThanOrEqual(5)
     expect((dilution.useGrams * dilution.soluteGrams) / (dilution.soluteGrams + dilution.carrierGrams)).toBeCloseTo(0.05, 9) // prettier-ignore
-    // Smallest mass at 5 % on a 0.01 g scale: 0.29 g (1.47 d / 5 %; GUM rounding term, repeatability common practice).
-    expect(batchToWeigh(100, 0.3, 0.01)).toBe(99)
+    // Smallest mass at 5 % on a 0.01 g scale: 0.196 g (0.98 d / 5 %; JCGM 100:2008, one step of repeatability).
+    expect(batchToWeigh(100, 0.2, 0.01)).toBe(98)
   })
   it('offers no dilution of what would not dissolve in it', () => {
     // Allantoin: about 0.5 % in water at 25 °C (Merck Index, from memory).

@@ -341,8 +341,8 @@ describe('a plan', () => {
     const effects = effectsOfDose(a, model, { key: 'citric-acid', strengthPercent: 50, percent: 2 })
     const of = (words: RegExp) => effects.find((e) => words.test(e.label))!
     expect(of(/q\.s\./).before - of(/q\.s\./).after).toBeCloseTo(2, 9)
-    // 1 % trisodium citrate is 0.744 % citric acid by molar masses; another 1 % goes in.
-    expect(of(/Citric Acid/).before).toBeCloseTo(192.12 / 258.07, 3)
+    // 1 % trisodium citrate dihydrate is 0.653 % citric acid by molar masses; another 1 % goes in.
+    expect(of(/Citric Acid/).before).toBeCloseTo(192.12 / 294.1, 3)
     expect(of(/Citric Acid/).after - of(/Citric Acid/).before).toBeCloseTo(1, 9)
   })
 })

@@ -175,7 +175,7 @@ describe('properties of the judgement', () => {
     fc.assert(
       fc.property(
         fc.array(anyLine, { minLength: 1, maxLength: 5 }),
-        fc.double({ min: 0.1, max: 0.9 }),
+        fc.double({ min: 0.1, max: 0.9, noNaN: true }),
         (lines, at) => {
           const whole = lines.map(({ m, percent }) => ({ id: m.id, percent }))
           const [first] = whole

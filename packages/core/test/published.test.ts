@@ -187,18 +187,23 @@ describe('HLB, Griffin 1949 and 1954', () => {
 })
 
 describe('weighing, JCGM 100:2008 (rectangular rounding)', () => {
-  // u = sqrt(2 (d/√12)² + 2 d²): the table of relative errors, in percent
+  // U = 1.96 √(3 (d/√12)²) = 0.98 d: rounding of reading and zero, and one step of repeatability; percent, 95 %
   it.each([
-    [0.05, 0.01, 29],
-    [0.1, 0.01, 15],
-    [0.3, 0.01, 4.9],
-    [1, 0.1, 15],
-    [5, 1, 29],
-    [0.5, 0.1, 29],
+    [0.05, 0.01, 19.6],
+    [0.1, 0.01, 9.8],
+    [0.3, 0.01, 3.27],
+    [1, 0.1, 9.8],
+    [5, 1, 19.6],
+    [0.3, 0.1, 32.7],
   ])('%s g on a %s g scale: %s %%', (g, d, percent) => {
     expect(weighingErrorPercent(g, d)).toBeCloseTo(percent, percent < 10 ? 1 : -0.5)
   })
-  it('weighs from 29 counts up to within 5 %', () => expect(smallestWeighable(0.01, 5)).toBeCloseTo(0.294, 3))
+  it('weighs from 20 counts up to within 5 %', () => expect(smallestWeighable(0.01, 5)).toBeCloseTo(0.196, 3))
+  it('takes what the maker of the scale states', () => {
+    // U = 1.96 √(0.1²/6 + 0.1²) = 0.212 g
+    expect(weighingErrorPercent(0.3, 0.1, 0.1)).toBeCloseTo(70.6, 0)
+    expect(weighingErrorPercent(0.3, 0.1, 0.01)).toBeLessThan(weighingErrorPercent(0.3, 0.1))
+  })
 })
 
 describe('facts of the handbooks', () => {

@@ -59,7 +59,7 @@ describe('remedies', () => {
       }),
     ],
     ['process.order', cream({ cool: [PRESERVED, ['beeswax', 2]] })],
-    ['weighing.too-small', simple([['allantoin', 0.2], PRESERVED], { batchGrams: 100 })],
+    ['weighing.too-small', simple([['allantoin', 0.1], PRESERVED], { batchGrams: 100 })],
     ['oxidation.no-antioxidant', cream({ cool: [PRESERVED, ['rosehip seed oil', 4]] })],
     ['claim.unsupported', cream({}, { product: { claims: ['heals eczema'] } })],
   ]

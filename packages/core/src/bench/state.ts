@@ -135,7 +135,7 @@ function band(s: Working, line: LineState) {
   const d = s.plan.a.amounts.resolutionGrams
   const cap = (s.plan.caps[line.index]! * s.totalTarget) / 100
   const share = line.index === s.plan.fill ? 'critical' : line.importance
-  const t = toleranceOf(share, line.target, d, cap)
+  const t = toleranceOf(share, line.target, d, cap, s.plan.a.amounts.repeatabilityGrams)
   line.low = t.low
   line.high = t.high
   line.errorPercent = t.errorPercent

@@ -55,6 +55,7 @@ export function toleranceOf(
   target: number,
   resolution: number,
   capGrams: number = Infinity,
+  repeatability?: number,
 ): Tolerance {
   const width = Math.max(resolution, (SHARE[importance] * target) / 100)
   const counts = Math.floor(width / resolution + 1e-9)
@@ -64,10 +65,10 @@ export function toleranceOf(
     importance,
     low: Math.max(0, atResolution(target - counts * resolution, resolution)),
     high: target <= capGrams ? Math.max(atResolution(target, resolution), Math.min(high, atResolution(capped, resolution))) : high, // prettier-ignore
-    errorPercent: weighingErrorPercent(target, resolution),
+    errorPercent: weighingErrorPercent(target, resolution, repeatability),
   }
 }
 
 /** Batch, in grams, in which the scale weighs this line to within 5 %. */
-export const batchToWeigh = (batchGrams: number, target: number, d: number) =>
-  target > 0 ? Math.ceil((batchGrams * smallestWeighable(d, NOTE_PERCENT)) / target) : Infinity
+export const batchToWeigh = (batchGrams: number, target: number, d: number, repeatability?: number) =>
+  target > 0 ? Math.ceil((batchGrams * smallestWeighable(d, NOTE_PERCENT, repeatability)) / target) : Infinity

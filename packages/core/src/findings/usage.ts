@@ -186,7 +186,7 @@ function belowMin(a: Assessment, dose: Dose): Finding | null {
 export const usage: Rule = (a) =>
   doses(a).flatMap((dose) => [aboveMax(a, dose), belowMin(a, dose)].filter((f) => f !== null))
 
-/** usage.above-max as a note: within the range and above its common part, all in one. */
+/** usage.upper-part: within the range and above its common part, all in one. */
 export const upperRange: Rule = (a) => {
   const upper = doses(a).filter(({ material: { common, usage, kind }, percent, direct }) => {
     if (direct.length === 0 || !usage) return false
@@ -197,7 +197,7 @@ export const upperRange: Rule = (a) => {
   const to = (m: Material) => m.common?.to ?? m.usage!.max / 2
   return [
     finding(a, {
-      code: 'usage.above-max',
+      code: 'usage.upper-part',
       severity: 'note',
       indexes: upper.flatMap((d) => d.direct),
       materials: upper.map((d) => d.material.id),

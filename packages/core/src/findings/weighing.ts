@@ -6,11 +6,11 @@ import { finding, type Remedy, type Rule } from './types.ts'
 export const weighing: Rule = (a) =>
   a.lines.flatMap((line, index) => {
     if (line.fill || !line.given || line.percent <= 0) return []
-    const d = a.amounts.resolutionGrams
-    const error = weighingErrorPercent(line.grams, d)
+    const { resolutionGrams: d, repeatabilityGrams: r } = a.amounts
+    const error = weighingErrorPercent(line.grams, d, r)
     if (error <= NOTE_PERCENT) return []
     const check = error > CHECK_PERCENT
-    const wanted = (smallestWeighable(d, NOTE_PERCENT) / line.percent) * 100
+    const wanted = (smallestWeighable(d, NOTE_PERCENT, r) / line.percent) * 100
     const batch = niceBatch(wanted)
     const remedies: Remedy[] =
       batch > a.amounts.batchGrams && batch <= a.amounts.batchGrams * 10
@@ -25,8 +25,8 @@ export const weighing: Rule = (a) =>
           line.grams > 0
             ? `${formatGrams(line.grams, d)} ${line.label}: this scale weighs it to within ${sayNumber(error, 0)} %.`
             : `${line.label} rounds to nothing on this scale.`,
-        why: `Below ${formatGrams(Math.ceil(smallestWeighable(d, NOTE_PERCENT) / d) * d, d)} a ${sayNumber(d, 4)} g scale is off by more than 5 %. Dilute it first, use a finer scale or make more.`,
-        source: 'JCGM 100:2008 (rounding term); repeatability from common practice',
+        why: `Below ${formatGrams(Math.ceil(smallestWeighable(d, NOTE_PERCENT, r) / d) * d, d)} a ${sayNumber(d, 4)} g scale may be off by more than 5 %. Dilute it first, use a finer scale or make more.`,
+        source: `JCGM 100:2008, expanded, 95 %; ${r ? 'repeatability as told' : 'one step of repeatability, common practice'}`,
         remedies,
       }),
     ]

@@ -17,6 +17,8 @@ export interface Amounts {
   lines: LineAmount[]
   batchGrams: number
   resolutionGrams: number
+  /** Standard deviation of the scale, grams, where it was told. */
+  repeatabilityGrams?: number
   /** Sum of all lines; without the fill line when that would be negative. */
   totalPercent: number
   totalGrams: number
@@ -115,6 +117,7 @@ export function computeAmounts(formula: Formula): Amounts {
     lines,
     batchGrams: batch,
     resolutionGrams: resolution,
+    ...(formula.scaleRepeatabilityGrams ? { repeatabilityGrams: formula.scaleRepeatabilityGrams } : {}),
     totalPercent: total,
     totalGrams: toGrams(summed, resolution),
     balanced,

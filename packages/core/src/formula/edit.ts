@@ -27,6 +27,7 @@ export type Edit =
           | 'batchGrams'
           | 'targetPh'
           | 'scaleResolutionGrams'
+          | 'scaleRepeatabilityGrams'
           | 'note'
           | 'readings'
           | 'additions'

@@ -164,6 +164,8 @@ export const Formula = z
       .min(0.0001, { error: 'must be at least 0.0001' })
       .max(100, { error: 'must be at most 100' })
       .optional(),
+    /** How well the scale repeats, a standard deviation. */
+    scaleRepeatabilityGrams: positive.max(100, { error: 'must be at most 100' }).optional(),
     phases: z
       .array(Phase, { error: 'must be a list of phases' })
       .max(LIMITS.phases, { error: `must have ${LIMITS.phases} phases or fewer` }),

@@ -33,6 +33,7 @@ export function fromBrief(brief: {
   product: Product
   batchGrams: number
   scaleResolutionGrams?: number
+  scaleRepeatabilityGrams?: number
 }): Formula {
   return {
     format: 'omblet-formula',
@@ -41,6 +42,7 @@ export function fromBrief(brief: {
     product: brief.product,
     batchGrams: brief.batchGrams,
     scaleResolutionGrams: brief.scaleResolutionGrams ?? 0.01,
+    ...(brief.scaleRepeatabilityGrams ? { scaleRepeatabilityGrams: brief.scaleRepeatabilityGrams } : {}),
     phases: SKELETONS[brief.product.kind].map(
       (phase) => ({ ...phase, lines: [...(phase.lines ?? [])] }) as Phase,
     ),

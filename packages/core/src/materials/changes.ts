@@ -30,6 +30,7 @@ export function withChange(m: Material, change: FactChange): Material {
   if (change.usage) {
     note('Usual range', m.usage ? `${sayPercent(m.usage.min)} to ${sayPercent(m.usage.max)}` : 'not known')
     const { min, max } = change.usage
+    delete next.common
     next.usage = { min, max, typical: Math.min(max, Math.max(min, m.usage?.typical ?? min)) }
   }
   if (change.ph) {

@@ -84,6 +84,7 @@ export function materialFromCustom(name: string, custom: Custom, base: Material 
         ? 'holds'
         : (base?.ph?.grade ?? 'prefers')
   const { cover: _cover, parts: _parts, ...kept } = base ?? ({} as Partial<Material>)
+  if (custom.usage) delete kept.common
   const sameMakeUp = base && !custom.parts && !custom.inci
   return {
     phase: 'any',

@@ -109,7 +109,7 @@ export function solutionRecipe(
   if (solidGrams <= 0)
     return { fault: 'That is less than the scale can weigh. Make more of it, or make it stronger.' }
   const name = adjuster.name
-  const liquid = stockPercent < 100 || adjuster.mostPercent === 100
+  const liquid = adjuster.mostPercent === 100 || (stockPercent < 100 && adjuster.hazard !== 'lye')
   return {
     adjuster: key,
     strengthPercent,

@@ -101,7 +101,9 @@ function keptShare(a: Assessment, l: AssessedLine, waterGrams: number): StepLine
   const water = (a.waterPercent * a.amounts.batchGrams) / 100
   const grams = atResolution((l.grams * waterGrams) / water, d)
   const [ref] = refsOf([l])
-  return grams < l.grams && weighingErrorPercent(grams, d) <= CHECK_PERCENT ? { ...ref!, grams } : ref!
+  return grams < l.grams && weighingErrorPercent(grams, d, a.amounts.repeatabilityGrams) <= CHECK_PERCENT
+    ? { ...ref!, grams }
+    : ref!
 }
 
 /** A solution of a dye that can be weighed and dripped, percent (common practice). */
@@ -114,7 +116,7 @@ function dyesOf(making: Making, parts: readonly Part[]) {
     for (const line of p.lines) {
       if (!isDye(line.material) || line.percent <= 0 || apart.has(line) || p.route.to === 'ph') continue
       const exact = (line.percent * a.amounts.batchGrams) / 100
-      const weighable = weighingErrorPercent(exact, d) <= CHECK_PERCENT
+      const weighable = weighingErrorPercent(exact, d, a.amounts.repeatabilityGrams) <= CHECK_PERCENT
       const share = weighable ? water.take(exact * (100 / DYE_PERCENT - 1)) : null
       apart.add(line)
       const vessel = m.free(p.letter)

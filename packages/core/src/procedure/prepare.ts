@@ -60,7 +60,12 @@ export function tooSmall({ a }: Making, lines: readonly AssessedLine[]): string 
   const d = a.amounts.resolutionGrams
   return lines
     .flatMap((l) => {
-      if (l.fill || l.grams <= 0 || weighingErrorPercent(l.grams, d) <= CHECK_PERCENT) return []
+      if (
+        l.fill ||
+        l.grams <= 0 ||
+        weighingErrorPercent(l.grams, d, a.amounts.repeatabilityGrams) <= CHECK_PERCENT
+      )
+        return []
       const dilution = preDilution(a, a.lines.indexOf(l), l.grams)
       if (!dilution) return []
       const carrier = a.lines[dilution.carrier]!.label

@@ -38,10 +38,10 @@ function carrierOf(a: Assessment, index: number): number | null {
  * helps, no line of the formula can carry it, or it would not dissolve. Takes at most half of the carrier.
  */
 export function preDilution(a: Assessment, index: number, target: number): PreDilution | null {
-  const d = a.amounts.resolutionGrams
+  const { resolutionGrams: d, repeatabilityGrams: r } = a.amounts
   const carrier = carrierOf(a, index)
   if (carrier === null || target <= 0) return null
-  const least = smallestWeighable(d, NOTE_PERCENT / Math.SQRT2)
+  const least = smallestWeighable(d, NOTE_PERCENT / Math.SQRT2, r)
   // What does not dissolve in the dilution would not be spread evenly in the part that is taken of it.
   const limit = a.solubility.find((s) => s.lines.includes(index))?.limit ?? Infinity
   for (const fold of [2, 5, 10, 20, 50, 100]) {
@@ -58,7 +58,7 @@ export function preDilution(a: Assessment, index: number, target: number): PreDi
       soluteGrams: nice,
       carrierGrams,
       useGrams,
-      errorPercent: Math.hypot(weighingErrorPercent(nice, d), weighingErrorPercent(useGrams, d)),
+      errorPercent: Math.hypot(weighingErrorPercent(nice, d, r), weighingErrorPercent(useGrams, d, r)),
     }
   }
   return null

@@ -1,18 +1,21 @@
+/** Coverage factor for 95 % (JCGM 100:2008, G.3). */
+const K95 = 1.96
+
 /**
- * Standard uncertainty of one weighing with tare, in grams, on a scale of resolution `d`: rounding d/√12 and a
- * repeatability of one count, each twice (zero and load): √(2 (d/√12)² + 2 d²) = 1.47 d.
- * Source: rectangular rounding term of the GUM (JCGM 100:2008, F.2.2.1); repeatability is common practice.
+ * Standard uncertainty of one weighing, in grams, on a scale of resolution `d`: the reading and the zero are each rounded,
+ * d/√12, and the scale repeats to `repeatability`, a standard deviation as its maker states it; without a statement, a
+ * spread of one step, again d/√12. Source: JCGM 100:2008, 4.3.7 and F.2.2.1.
  */
-export const weighingUncertainty = (resolutionGrams: number) =>
-  Math.sqrt(2 * (resolutionGrams / Math.sqrt(12)) ** 2 + 2 * resolutionGrams ** 2)
+export const weighingUncertainty = (resolutionGrams: number, repeatability?: number) =>
+  Math.hypot(resolutionGrams / Math.sqrt(6), repeatability ?? resolutionGrams / Math.sqrt(12))
 
-/** Relative uncertainty of weighing `grams`, in percent; infinite for nothing. */
-export const weighingErrorPercent = (grams: number, resolutionGrams: number) =>
-  grams > 0 ? (100 * weighingUncertainty(resolutionGrams)) / grams : Infinity
+/** Expanded uncertainty, 95 %, of weighing `grams`, in percent of it; infinite for nothing. */
+export const weighingErrorPercent = (grams: number, resolutionGrams: number, repeatability?: number) =>
+  grams > 0 ? (100 * K95 * weighingUncertainty(resolutionGrams, repeatability)) / grams : Infinity
 
-/** Smallest mass, in grams, that the scale weighs to within `percent`. */
-export const smallestWeighable = (resolutionGrams: number, percent: number) =>
-  (100 * weighingUncertainty(resolutionGrams)) / percent
+/** Smallest mass, in grams, that the scale weighs to within `percent`, 95 %. */
+export const smallestWeighable = (resolutionGrams: number, percent: number, repeatability?: number) =>
+  (100 * K95 * weighingUncertainty(resolutionGrams, repeatability)) / percent
 
 export const NOTE_PERCENT = 5
 export const CHECK_PERCENT = 15

@@ -1,5 +1,5 @@
-import type { Kind, Product, Region, Rinse, Site } from '@omblet/core'
-import { KINDS, REGIONS, RINSES, SITES } from '@omblet/core'
+import type { Kind, MadeFor, Product, Region, Rinse, Site } from '@omblet/core'
+import { KINDS, MADE_FOR, REGIONS, RINSES, SITES } from '@omblet/core'
 
 const KIND_WORDS: Record<Kind, string> = {
   toner: 'Toner',
@@ -26,6 +26,13 @@ const SITE_WORDS: Record<Site, string> = {
 const RINSE_WORDS: Record<Rinse, string> = { 'leave-on': 'Leave-on', 'rinse-off': 'Rinse-off' }
 const REGION_WORDS: Record<Region, string> = { EU: 'European Union', US: 'United States', other: 'Other' }
 
+const FOR_WORDS: Record<MadeFor, string> = {
+  self: 'Myself',
+  family: 'My family',
+  gift: 'A gift',
+  sale: 'Sale',
+}
+
 const options = <T extends string>(values: readonly T[], words: Record<T, string>) =>
   values.map((value) => ({ value, label: words[value] }))
 
@@ -33,6 +40,8 @@ export const kindOptions = options(KINDS, KIND_WORDS)
 export const siteOptions = options(SITES, SITE_WORDS)
 export const rinseOptions = options(RINSES, RINSE_WORDS)
 export const regionOptions = options(REGIONS, REGION_WORDS)
+
+export const madeForOptions = options(MADE_FOR, FOR_WORDS)
 
 export const kindWord = (kind: Kind) => KIND_WORDS[kind]
 export const siteWord = (site: Site) => SITE_WORDS[site]

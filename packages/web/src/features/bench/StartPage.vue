@@ -116,11 +116,16 @@ const small = computed(() => {
   const a = plan.value?.a
   if (!a) return []
   return a.lines
-    .filter((l) => !l.fill && l.grams > 0 && weighingErrorPercent(l.grams, resolution.value) > NOTE_PERCENT)
+    .filter(
+      (l) =>
+        !l.fill &&
+        l.grams > 0 &&
+        weighingErrorPercent(l.grams, resolution.value, a.amounts.repeatabilityGrams) > NOTE_PERCENT,
+    )
     .map((l) => ({
       label: l.label,
       grams: l.grams,
-      batch: batchToWeigh(a.amounts.batchGrams, l.grams, resolution.value),
+      batch: batchToWeigh(a.amounts.batchGrams, l.grams, resolution.value, a.amounts.repeatabilityGrams),
     }))
 })
 const time = computed(() => (plan.value ? schedule(plan.value.steps) : null))

@@ -8,7 +8,8 @@ import SelectButton from 'primevue/selectbutton'
 import Textarea from 'primevue/textarea'
 import { computed, ref } from 'vue'
 import FormField from '../../components/FormField.vue'
-import { kindOptions, regionOptions, rinseOptions, siteOptions } from '../../components/words'
+import { rememberScale } from '../../app/scale'
+import { kindOptions, madeForOptions, regionOptions, rinseOptions, siteOptions } from '../../components/words'
 import { useEditor } from '../../stores/editor'
 
 const open = defineModel<boolean>('open', { required: true })
@@ -18,6 +19,8 @@ const product = computed(() => formula.value.product)
 const claim = ref('')
 const scaleText = ref<string | null>(null)
 const scaleError = ref<string | null>(null)
+const repeatsText = ref<string | null>(null)
+const repeatsError = ref<string | null>(null)
 
 const SCALES = [1, 0.1, 0.01, 0.001]
 const KNOWN = ['natural', 'vegan', 'fragrance-free', 'fresh']
@@ -46,9 +49,20 @@ function onScale(text: string) {
   if ('value' in parsed && parsed.value)
     editor.apply({ type: 'patch', patch: { scaleResolutionGrams: parsed.value } }, 'scale')
 }
+function onRepeats(text: string) {
+  repeatsText.value = text
+  const parsed = parseNumber(text, { min: 0.0001, max: 100, what: 'how well it repeats' })
+  repeatsError.value = 'error' in parsed ? parsed.error : null
+  if ('value' in parsed)
+    editor.apply({ type: 'patch', patch: { scaleRepeatabilityGrams: parsed.value ?? undefined } }, 'repeats')
+}
 function settleScale() {
   scaleText.value = null
   scaleError.value = null
+  repeatsText.value = null
+  repeatsError.value = null
+  const { scaleResolutionGrams: step = 0.01, scaleRepeatabilityGrams: repeats } = formula.value
+  rememberScale({ step, ...(repeats ? { repeats } : {}) })
 }
 function onNote(event: Event) {
   const { value } = event.target as HTMLTextAreaElement
@@ -77,7 +91,7 @@ function onNote(event: Event) {
           @update:model-value="set({ kind: $event })"
         />
       </FormField>
-      <FormField id="product-site" label="For">
+      <FormField id="product-site" label="Used on">
         <Select
           label-id="product-site"
           :model-value="product.site"
@@ -86,6 +100,19 @@ function onNote(event: Event) {
           option-value="value"
           fluid
           @update:model-value="set({ site: $event })"
+        />
+      </FormField>
+      <FormField id="product-for" label="Made for">
+        <Select
+          label-id="product-for"
+          :model-value="product.for"
+          :options="madeForOptions"
+          option-label="label"
+          option-value="value"
+          placeholder="Not said"
+          show-clear
+          fluid
+          @update:model-value="set({ for: $event ?? undefined })"
         />
       </FormField>
       <div class="field">
@@ -127,6 +154,24 @@ function onNote(event: Event) {
           @blur="settleScale"
         />
         <datalist id="scales"><option v-for="s in SCALES" :key="s" :value="String(s)"></option></datalist>
+        <p class="muted small">With two scales, the finer one.</p>
+      </FormField>
+      <FormField id="product-repeats" label="It repeats to, in grams" :error="repeatsError">
+        <InputText
+          id="product-repeats"
+          :model-value="
+            repeatsText ??
+            (formula.scaleRepeatabilityGrams ? sayNumber(formula.scaleRepeatabilityGrams, 4) : '')
+          "
+          inputmode="decimal"
+          class="mono"
+          fluid
+          placeholder="as its maker states"
+          :invalid="repeatsError !== null"
+          @update:model-value="onRepeats($event ?? '')"
+          @blur="settleScale"
+        />
+        <p class="muted small">Left empty, one step is reckoned with.</p>
       </FormField>
       <div class="field wide">
         <label for="product-claim">What you say of it</label>

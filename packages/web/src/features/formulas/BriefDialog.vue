@@ -9,6 +9,7 @@ import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import FormField from '../../components/FormField.vue'
 import { kindOptions, kindWord, regionOptions, rinseOptions, siteOptions } from '../../components/words'
+import { rememberedScale } from '../../app/scale'
 import { useLibrary } from '../../stores/library'
 
 const open = defineModel<boolean>('open', { required: true })
@@ -18,12 +19,14 @@ const router = useRouter()
 const brief = reactive({
   name: '',
   batch: '100',
-  scale: 0.01,
+  scale: rememberedScale().step,
   product: { kind: 'cream', site: 'face', rinse: 'leave-on', region: 'EU' } as Product,
 })
 const batchTouched = ref(false)
 const busy = ref(false)
-const scales = [1, 0.1, 0.01, 0.001].map((value) => ({ value, label: `${value} g` }))
+const scales = [...new Set([1, 0.1, 0.01, 0.001, rememberedScale().step])]
+  .sort((x, y) => y - x)
+  .map((value) => ({ value, label: `${value} g` }))
 
 watch(open, (isOpen) => {
   if (!isOpen) return
@@ -59,8 +62,15 @@ async function create() {
   busy.value = true
   const name = brief.name.trim() || `New ${kindWord(brief.product.kind).toLowerCase()}`
   const grams = 'value' in batch.value ? batch.value.value! : 100
+  const { step, repeats } = rememberedScale()
   const { id } = await library.create(
-    fromBrief({ name, product: { ...brief.product }, batchGrams: grams, scaleResolutionGrams: brief.scale }),
+    fromBrief({
+      name,
+      product: { ...brief.product },
+      batchGrams: grams,
+      scaleResolutionGrams: brief.scale,
+      ...(repeats && step === brief.scale ? { scaleRepeatabilityGrams: repeats } : {}),
+    }),
   )
   busy.value = false
   open.value = false

@@ -169,7 +169,8 @@ const dilution = computed(() =>
 )
 const larger = computed(() => {
   const factor =
-    smallestWeighable(run.resolution.value, NOTE_PERCENT) / Math.max(1e-9, state.value?.target ?? 1)
+    smallestWeighable(run.resolution.value, NOTE_PERCENT, run.state.value.plan.a.amounts.repeatabilityGrams) /
+    Math.max(1e-9, state.value?.target ?? 1)
   const total = Math.ceil(run.state.value.totalTarget * factor)
   return small.value && factor > 1 && factor <= 10
     ? { total, factor: total / run.state.value.totalTarget }
