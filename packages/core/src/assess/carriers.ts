@@ -21,6 +21,13 @@ export function materialOfSubstance(a: Assessment, key: string): Material | null
   return found
 }
 
+/** Salts in the product that a gel held by charge feels, percent. */
+export const saltPercent = (a: Assessment) =>
+  carriersOf(a, (m) => m.saltShare !== undefined).reduce(
+    (sum, s) => sum + s.percent * materialOfSubstance(a, s.key)!.saltShare!,
+    0,
+  )
+
 /** Substances in the product, inside blends too, whose material passes; with their sum over all lines. */
 export function carriersOf(a: Assessment, test: (m: Material) => boolean): Substance[] {
   const found: Substance[] = []

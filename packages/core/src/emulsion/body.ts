@@ -1,5 +1,7 @@
 import type { Assessment, AssessedLine } from '../assess/types.ts'
-import type { Material } from '../materials/schema.ts'
+import { carriersOf, saltPercent } from '../assess/carriers.ts'
+import { hasTrait, type Material } from '../materials/schema.ts'
+import { listWords } from '../text/format.ts'
 
 export const BODIES = ['milk', 'lotion', 'cream', 'rich cream', 'butter'] as const
 export type Body = (typeof BODIES)[number]
@@ -22,6 +24,31 @@ const DOUBT = 0.35
 /** Fatty alcohol that a product of that oil phase usually has; each percent more about doubles a lotion. */
 const usualAlcohol = (oilPhase: number) => Math.max(0, Math.min(3, (oilPhase - 8) / 6))
 const DOUBLES = Math.log10(2)
+/** Thickest that was ever measured for a cream or butter, log10 of mPa·s. */
+const THICKEST = 6.3
+
+/** Fatty alcohols and glyceryl stearate, inside blends too, percent. */
+const solidAmphiphiles = (a: Assessment) =>
+  carriersOf(
+    a,
+    (m) => m.kind === 'fatty-alcohol' || (m.emulsifier?.role === 'co-emulsifier' && (m.meltsC ?? 0) >= 45),
+  ).reduce((s, x) => s + x.percent, 0)
+
+/** Room round a gel's pH window before it lets go, pH. */
+const GEL_ROOM = 0.3
+/** pH from which an acid polymer counts as neutralised where no base is named. */
+const NEUTRALISED = 5
+
+/** Whether a gum or polymer gives its body here: neutralised, in its pH, and not salted out; 0, a half, or 1. */
+function gelShare(a: Assessment, { material: m }: Known): number {
+  const ph = a.workingPh
+  if (hasTrait(m, 'needs-neutralising') && (ph ?? 0) < NEUTRALISED && carriersOf(a, (x) => hasTrait(x, 'neutralises')).length === 0) return 0 // prettier-ignore
+  if (m.ph?.grade === 'holds' && ph !== null && (ph < m.ph.min - GEL_ROOM || ph > m.ph.max + GEL_ROOM))
+    return 0
+  if (m.saltStoodPercent === undefined) return 1
+  const salt = saltPercent(a)
+  return salt <= m.saltStoodPercent ? 1 : salt <= m.saltStoodPercent * 2 ? 0.5 : 0
+}
 
 const bodyAt = (log: number): Body => BODIES[ENDS.findIndex((end) => log < end)] ?? 'butter'
 const spanOf = (log: number) => ({ likely: bodyAt(log), low: bodyAt(log - DOUBT), high: bodyAt(log + DOUBT) })
@@ -42,14 +69,18 @@ export function expectedBody(a: Assessment): ExpectedBody | null {
   const phase = e.oilPhasePercent
   const base = phase <= 25 ? 2.75 + 0.078 * phase : 4.7 + 0.045 * (phase - 25)
   const polymer = e.polymericPercent > 0 && e.emulsifierPercent < 1
-  const alcohol = polymer ? 0 : DOUBLES * (e.fattyAlcoholPercent - usualAlcohol(phase))
+  // What a wax blend brings along counts too; part of it goes into the layers round the drops.
+  const hidden = solidAmphiphiles(a) - e.fattyAlcoholPercent
+  const fatty = e.fattyAlcoholPercent + Math.max(0, hidden) / 2
+  const alcohol = polymer ? 0 : DOUBLES * (fatty - usualAlcohol(phase))
   const solid = lines
     .filter((l) => l.material.kind === 'butter' || l.material.kind === 'wax')
     .reduce((s, l) => s + l.percent, 0)
   const gums = lines.filter((l) => isGum(l.material))
-  const gum = gums.reduce((s, l) => s + l.percent / l.material.usage!.typical, 0)
+  const gum = gums.reduce((s, l) => s + (gelShare(a, l) * l.percent) / l.material.usage!.typical, 0)
+  const idle = gums.filter((l) => gelShare(a, l) === 0)
   const thickened = gum > 0 ? 0.35 * Math.min(2, gum) - 0.1 : phase < 25 ? -0.15 : 0
-  const log = base + alcohol + 0.02 * solid + thickened
+  const log = Math.min(THICKEST, base + alcohol + 0.02 * solid + thickened)
   const network = e.fattyAlcoholPercent >= 1 || solid >= 3
   const slow = lines.some((l) => l.material.emulsifier && l.material.setting === 'slow')
   const hydrates = gums.some((l) => (l.material.hydrationHours?.max ?? 0) >= 2)
@@ -59,6 +90,7 @@ export function expectedBody(a: Assessment): ExpectedBody | null {
     { weight: Math.abs(alcohol), says: alcohol > 0.15 ? 'more fatty alcohol than usual' : alcohol < -0.15 ? 'little fatty alcohol' : '' },
     { weight: Math.abs(thickened), says: gum > 0 ? 'a gum in the water' : thickened < 0 ? 'no gum in the water' : '' },
     { weight: 0.02 * solid, says: solid >= 3 ? 'butters or waxes that set' : '' },
+    { weight: 8, says: idle.length > 0 ? `${listWords(idle.map((l) => l.label))} that gives no body here` : '' },
     { weight: rise, says: rise >= 0.3 ? 'it sets for about a day' : '' },
   ] // prettier-ignore
   return {

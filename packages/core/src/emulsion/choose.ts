@@ -1,7 +1,8 @@
+import { emulsifierRange, ofOils } from './emulsion.ts'
 import { assess } from '../assess/assess.ts'
 import type { Assessment, AssessedLine } from '../assess/types.ts'
 import { findAll, isCaution } from '../findings/index.ts'
-import { saltPercent } from '../findings/thickener.ts'
+import { saltPercent } from '../assess/carriers.ts'
 import type { Finding } from '../findings/types.ts'
 import { applyEdit, type Edit } from '../formula/edit.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
@@ -65,12 +66,8 @@ export function emulsifierDose(m: Material, oilsPercent: number): number {
   const share = m.emulsifier?.shareOfOils
   if (!share) return round(usage.typical)
   const middle = (share.min + share.max) / 2
-  // Polymers and cationics are told as a share of the oils alone, the rest of the whole oil phase.
-  const raw =
-    m.emulsifier!.role === 'oil-in-water' && middle < 90
-      ? (oilsPercent * middle) / (100 - middle)
-      : (oilsPercent * middle) / 100
-  return round(Math.max(usage.min, Math.min(usage.max, raw)))
+  const most = emulsifierRange(m, oilsPercent)?.max ?? usage.max
+  return round(Math.max(usage.min, Math.min(most, ofOils(m, oilsPercent, middle))))
 }
 
 function mainLine(a: Assessment, test: (m: Material) => boolean): AssessedLine | null {

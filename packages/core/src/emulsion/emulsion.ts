@@ -62,6 +62,27 @@ export const isEmulsifier = (material: Material) =>
     ? EMULSIFYING.has(material.emulsifier.role)
     : material.kind === 'emulsifier' && material.own === true
 
+/** Oils for which usual ranges of emulsifiers are written, percent of the product (common practice). */
+const USUAL_OILS = 20
+
+/**
+ * Usual amount of an emulsifier for these oils, percent of the product: more oil asks for more of it. By the share of
+ * the oil phase that it is told with, else in proportion to the oils of a usual cream (common practice).
+ */
+export function emulsifierRange(m: Material, oilsPercent: number): { min: number; max: number } | null {
+  if (!m.usage) return null
+  const most = m.emulsifier?.shareOfOils?.max
+  const asked =
+    most === undefined ? (m.usage.max * oilsPercent) / USUAL_OILS : ofOils(m, oilsPercent, Math.min(most, 60))
+  return { min: m.usage.min, max: Math.max(m.usage.max, Number(asked.toFixed(2))) }
+}
+
+/** Percent of the product that a share makes: polymers and cationics of the oils alone, the rest of the whole oil phase. */
+export const ofOils = (m: Material, oilsPercent: number, share: number) =>
+  m.emulsifier?.role === 'oil-in-water' && share < 90
+    ? (oilsPercent * share) / (100 - share)
+    : (oilsPercent * share) / 100
+
 /** What counts as oil phase: oils, fatty alcohols and emulsifiers. */
 export const inOilPhase = (m: Material) => isOil(m) || m.kind === 'fatty-alcohol' || isEmulsifier(m)
 

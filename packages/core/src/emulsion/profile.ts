@@ -1,6 +1,6 @@
 import type { Assessment, AssessedLine } from '../assess/types.ts'
 import type { Material } from '../materials/schema.ts'
-import { isEmulsifier, isOil } from './emulsion.ts'
+import { isEmulsifier, isOil, emulsifierRange } from './emulsion.ts'
 
 export type Spread = 'fast' | 'medium' | 'slow'
 
@@ -102,6 +102,7 @@ function guidesFor(a: Assessment, main: Material | null): Guide[] {
   const dose = main ? known(a).reduce((sum, l) => sum + (l.material.id === main.id ? l.percent : 0), 0) : 0
   const hlbApplies = e.hlbApplies && e.type === 'oil-in-water'
   const wanted = facts?.shareOfOils
+  const range = main ? emulsifierRange(main, e.oilsPercent) : null
   const hlbSays =
     e.requiredHlb === null || e.offeredHlb === null
       ? 'Too few of the oils or emulsifiers have a value.'
@@ -118,9 +119,9 @@ function guidesFor(a: Assessment, main: Material | null): Guide[] {
     {
       name: 'Its own range',
       applies: main?.usage !== undefined,
-      met: main?.usage ? dose >= main.usage.min && dose <= main.usage.max : null,
-      says: main?.usage
-        ? `${main.usage.min}–${main.usage.max} % of the product is usual for ${main.name}.`
+      met: range ? dose >= range.min && dose <= range.max : null,
+      says: range
+        ? `${range.min}–${one(range.max)} % of the product is usual for ${main!.name} with these oils.`
         : 'No range is known.',
     },
     {

@@ -2,7 +2,7 @@ import { isEmulsifier, isOil } from '../emulsion/emulsion.ts'
 import { PICKS } from '../materials/picks.ts'
 import { hasTrait, type Material } from '../materials/schema.ts'
 import { listWords, sayPercent } from '../text/format.ts'
-import { saltPercent } from './thickener.ts'
+import { saltPercent } from '../assess/carriers.ts'
 import { COMMON_PRACTICE, finding, type Rule } from './types.ts'
 
 const indexesOf = (

@@ -66,6 +66,31 @@ const isSuspended = (a: Assessment, key: string) => {
   return m !== null && hasTrait(m, 'suspended')
 }
 
+/** From here a solid dissolves in what is hot, °C. */
+const HOT = 50
+const HOLDS = new Set(['gum', 'polymer', 'clay', 'hyaluronate'])
+const AS_SALT = 'Partly neutralised, at pH 5 and above, it dissolves as its salt.'
+
+/** What becomes of a fine powder that does not dissolve: needles where it was hot, and nothing holds it in bare water. */
+function fateOf(a: Assessment, indexes: readonly number[]): { check: boolean; why: string } {
+  const hot = indexes.some(
+    (i) => (a.lines[i]!.phaseSource.heatToC ?? 0) >= HOT && a.lines[i]!.phaseSource.role !== 'premix',
+  )
+  if (hot)
+    return {
+      check: true,
+      why: `What dissolves hot comes back as needles when it cools. Stir the micronised powder in cold, or take more solvent. ${AS_SALT}`,
+    }
+  const held =
+    a.emulsion !== null || a.lines.some((l) => l.percent > 0 && l.material && HOLDS.has(l.material.kind))
+  return held
+    ? {
+        check: false,
+        why: `It stays a fine suspension that the thickened product holds; grind it in well. ${AS_SALT}`,
+      }
+    : { check: true, why: `In bare water nothing holds it: it sinks to a cake. Add a gum. ${AS_SALT}` }
+}
+
 function describe(a: Assessment, result: SolubilityResult): Finding | null {
   const { verdict, constants } = result
   if (verdict === 'dissolves' || (verdict === 'cold' && result.ratio < 0.7 && result.coldRatio < CLEARLY))
@@ -77,6 +102,7 @@ function describe(a: Assessment, result: SolubilityResult): Finding | null {
   const cold = (result.coldLimit * phase) / 1000
   const most = verdict === 'solid' ? held : cold
   const suspended = isSuspended(a, result.key)
+  const fate = suspended && verdict === 'solid' && result.ratio > CLEARLY ? fateOf(a, result.lines) : null
   const lenient = a.emulsion !== null && (constants.logKow ?? 0) > 1 && result.ratio < EMULSION_LENIENCE
   const dry =
     verdict === 'solid' && result.ratio > 3 && mix.total < 0.02 && (constants.logKow ?? 0) > 1 && !suspended
@@ -88,17 +114,21 @@ function describe(a: Assessment, result: SolubilityResult): Finding | null {
   const about = `${sayPercent(Number(most.toPrecision(2)))} (within a factor of ${sayNumber(result.factor, 1)})`
   return finding(a, {
     code: dry ? 'solubility.no-solvent' : 'solubility.may-crystallise',
-    severity: verdict === 'solid' && result.ratio > CLEARLY && !suspended && !lenient ? 'check' : 'note',
+    severity: (fate ? fate.check : verdict === 'solid' && result.ratio > CLEARLY && !suspended && !lenient)
+      ? 'check'
+      : 'note',
     indexes: result.lines,
     message:
       verdict === 'solid'
         ? `About ${about} ${name} stays dissolved${atPh}; you have ${sayPercent(Number(result.percent.toPrecision(3)))}.`
         : `${name} may crystallise in the cold: about ${about} stays dissolved at ${formatCelsius(5)}${atPh}; you have ${sayPercent(Number(result.percent.toPrecision(3)))}.`,
-    why: suspended
-      ? 'As free acid it stays a fine suspension; as its salt, at pH 5 and above, it dissolves.'
-      : dry
-        ? 'It has no solvent here: dissolve it in warm glycol or alcohol first, then add the water slowly.'
-        : 'Crystals can come days later. More glycol, less of it, or another pH keeps it in.',
+    why: fate
+      ? fate.why
+      : suspended
+        ? 'As free acid it stays a fine suspension; as its salt, at pH 5 and above, it dissolves.'
+        : dry
+          ? 'It has no solvent here: dissolve it in warm glycol or alcohol first, then add the water slowly.'
+          : 'Crystals can come days later. More glycol, less of it, or another pH keeps it in.',
     source: `${constants.source}; cosolvents by the log-linear model of Yalkowsky; from memory`,
     remedies: suspended ? [] : [...lower(a, result), ...raiseSolvent(a, result)].filter((r) => settles(a, r)),
   })
@@ -134,27 +164,37 @@ export const premixes: Rule = (a) =>
     ]
   })
 
-/** solubility.no-solvent: an oil-soluble solid in a formula with next to no oil. */
+const OILY = new Set(['oil', 'butter', 'ester', 'fatty-alcohol'])
+
+/** solubility.no-solvent and may-crystallise: an oil-soluble solid with next to no oil, or more than the cold oils hold. */
 export const oilSolids: Rule = (a) => {
   const oils = a.lines.reduce(
-    (s, l) =>
-      s +
-      (l.material && ['oil', 'butter', 'ester', 'fatty-alcohol'].includes(l.material.kind) && l.percent > 0
-        ? l.percent
-        : 0),
+    (s, l) => s + (l.material && OILY.has(l.material.kind) && l.percent > 0 ? l.percent : 0),
     0,
   )
-  return a.lines.flatMap((line, index) =>
-    line.material && hasTrait(line.material, 'oil-solid') && line.percent > 0 && oils < line.percent * 5
-      ? [
-          finding(a, {
-            code: 'solubility.no-solvent',
-            severity: 'check',
-            indexes: [index],
-            message: `${line.label} dissolves in oil only, and there is ${oils > 0 ? `${sayPercent(oils)} of oil` : 'no oil'} here.`,
-            why: 'It would stay as grit. Dissolve it hot in a polar ester, in an oil phase of at least five times its weight.',
-          }),
-        ]
-      : [],
-  )
+  return a.lines.flatMap((line, index) => {
+    const m = line.material
+    if (!m || line.percent <= 0 || !(hasTrait(m, 'oil-solid') || m.oilHoldsPercent !== undefined)) return []
+    if (hasTrait(m, 'oil-solid') && oils < line.percent * 5)
+      return [
+        finding(a, {
+          code: 'solubility.no-solvent',
+          severity: 'check',
+          indexes: [index],
+          message: `${line.label} dissolves in oil only, and there is ${oils > 0 ? `${sayPercent(oils)} of oil` : 'no oil'} here.`,
+          why: 'It would stay as grit. Dissolve it hot in a polar ester, in an oil phase of at least five times its weight.',
+        }),
+      ]
+    const held = m.oilHoldsPercent === undefined ? Infinity : (oils * m.oilHoldsPercent) / 100
+    if (line.percent <= held * CLEARLY) return []
+    return [
+      finding(a, {
+        code: 'solubility.may-crystallise',
+        severity: 'check',
+        indexes: [index],
+        message: `${line.label} comes back as needles or grit in the cold: ${sayPercent(oils)} of oils keep about ${sayPercent(Number(held.toPrecision(1)))} of it, and there is ${sayPercent(line.percent)}.`,
+        why: 'It melts or dissolves hot and parts again when it cools. More polar ester, or less of it; hold it hot until clear and cool it stirred.',
+      }),
+    ]
+  })
 }

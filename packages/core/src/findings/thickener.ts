@@ -1,6 +1,6 @@
 import type { AssessedLine, Assessment } from '../assess/types.ts'
 import { formatRange, listWords, sayNumber, sayPercent } from '../text/format.ts'
-import { carriersOf, materialOfSubstance } from '../assess/carriers.ts'
+import { carriersOf, saltPercent } from '../assess/carriers.ts'
 import { hasTrait, type Material } from '../materials/schema.ts'
 import { COMMON_PRACTICE, finding, type Rule } from './types.ts'
 
@@ -9,10 +9,6 @@ const WETTING = ['humectant', 'solvent', 'oil', 'ester', 'alkane', 'silicone']
 const names = (a: Assessment, indexes: number[]) => listWords(indexes.map((i) => a.lines[i]!.label))
 
 const salty = (m: Material) => m.saltShare !== undefined
-/** Salts in the product that a gel held by charge feels, percent. */
-export const saltPercent = (a: Assessment) =>
-  carriersOf(a, salty).reduce((sum, s) => sum + s.percent * materialOfSubstance(a, s.key)!.saltShare!, 0)
-
 /** thickener.electrolyte: salt against a gel that is held by charge. */
 export const electrolyte: Rule = (a) => {
   const gels = a.lines.flatMap((l, i) => (l.percent > 0 && l.material?.saltStoodPercent !== undefined ? [i] : [])) // prettier-ignore

@@ -3,6 +3,7 @@ import type { Assessment, AssessedLine } from '../assess/types.ts'
 import type { Material, MaterialKind } from '../materials/schema.ts'
 import { hasTrait } from '../materials/schema.ts'
 import { catalogue } from '../materials/catalogue.ts'
+import { emulsifierRange, isEmulsifier } from '../emulsion/emulsion.ts'
 import { withGuesses } from '../assess/guesses.ts'
 import { freeShare } from '../ph/adjust.ts'
 import { acidOf, asAcid } from '../ph/families.ts'
@@ -110,8 +111,12 @@ const carries = (line: AssessedLine, key: string) =>
 const FAR_BEYOND = 10
 const isScent = (m: Material) => m.kind === 'essential-oil' || m.kind === 'fragrance'
 
+/** Its usual range in this formula: what an emulsifier has to hold widens it. */
+const rangeOf = (a: Assessment, m: Material) =>
+  isEmulsifier(m) && a.emulsion ? emulsifierRange(m, a.emulsion.oilsPercent) : m.usage
+
 function aboveMax(a: Assessment, dose: Dose): Finding | null {
-  const { usage } = dose.material
+  const usage = rangeOf(a, dose.material)
   if (!usage || usage.max >= 100 || dose.percent <= usage.max * (1 + 1e-6)) return null
   if (dose.material.kind === 'water') return null
   // A blend over its own range is said once, by its own name.

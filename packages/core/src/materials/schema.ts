@@ -211,6 +211,8 @@ export const Material = z.strictObject({
   saltStoodPercent: percent.optional(),
   /** The share of its weight that counts as salt, 0 to 1. */
   saltShare: z.number().gt(0).max(1).optional(),
+  /** A solid that dissolves in hot oil: percent of the oils that stay dissolved when they are cold. */
+  oilHoldsPercent: percent.optional(),
   /** Groups of what reacts in the jar; pairs of them are told in `data/pairs.json`. */
   reacts: z.array(z.string()).optional(),
   /** Dissolves what water does not: log-linear model, sigma = s · log Kow + t; needs a density. */

@@ -128,7 +128,7 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
         <span v-for="b in BODY_STEPS" :key="b">{{ b }}</span>
       </div>
       <p class="muted small">
-        From {{ listWords(body.because.slice(0, 3)) }}. Roughly
+        From {{ listWords(body.because.slice(0, 3)) }}. Very roughly
         {{ body.viscosity.low.toLocaleString('en') }} to {{ body.viscosity.high.toLocaleString('en') }} mPa·s
         a day later; good to about one step.
       </p>
