@@ -201,3 +201,20 @@ describe('any text', () => {
     expect(readNumber('two')).toBeNaN()
   })
 })
+
+describe('heat that is told in words', () => {
+  const heats = (text: string) => build(text).formula.phases.map((p) => [p.name, p.heatToC ?? null])
+  const list =
+    'Water phase\nwater to 100\nglycerin 3%\nOil phase\n6 % emulsifying wax\n12 % sunflower oil\nCool down\n1% phenoxyethanol'
+  it.each([
+    ['melt in a double boiler', `${list}\nMethod\nMelt the oil phase in a double boiler.`, [null, 70, null]],
+    ['both to a temperature', `${list}\nMethod\nHeat the water and the oil phase to 75 °C and blend.`, [75, 75, null]],
+    ['nothing is heated', `${list}\nMethod\nStir it all together.`, [null, null, null]],
+    ['by letters', 'Phase A\nwater to 100\nPhase B\n6 % emulsifying wax\n10 % sunflower oil\nPhase C\nphenoxyethanol 1%\nMethod\nHeat A and phases A and B to 72 C.', [72, 72, null]],
+  ] as const)('%s', (_name, text, expected) => expect(heats(text).map(([, c]) => c)).toEqual(expected)) // prettier-ignore
+  it('asks for a spoon to be weighed, and takes a guess until then', () => {
+    const built = build('1 tsp xanthan gum\n95 g water')
+    expect(built.questions.map((q) => q.kind)).toContain('spoon')
+    expect(build('1 tsp xanthan gum\n95 g water', { lines: { 0: { percent: 2 } } }).questions).toEqual([])
+  })
+})

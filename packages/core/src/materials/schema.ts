@@ -158,6 +158,8 @@ export const Material = z.strictObject({
   charge: z.enum(CHARGES),
   /** g/mL at 20 °C. */
   density: z.number().optional(),
+  /** g/mL of a powder, flakes or pastilles as they lie in a spoon. */
+  bulkDensity: z.number().gt(0).max(3).optional(),
   /** Active content as usually supplied; the rest is the carrier (water for what lives in water). */
   strengthPercent: z.number().gt(0).max(100).optional(),
   /** A concentrate: parts of water that one part of it turns into the single-strength thing, e.g. 200. */

@@ -45,7 +45,8 @@ function lineOf(w: Working, read: ReadLine): Line {
     .filter((text, i, all) => text && all.indexOf(text) === i)
     .join('; ')
   return {
-    material: w.material?.id ?? words,
+    // a blend of unknown shares is known by its words
+    material: w.material && !(w.material.unknownShares && !w.material.own) ? w.material.id : words,
     ...(read.fill ? { fill: true } : read.percent !== null ? { percent: read.percent } : {}),
     ...(!read.fill && w.besideGrams !== null && read.percent !== null && w.answer.percent === undefined
       ? { grams: Number(w.besideGrams.toFixed(6)) }
@@ -98,13 +99,18 @@ export function phasesOf(
       {
         name: name.slice(0, LIMITS.name),
         role,
-        ...(p.heading?.heatToC ? { heatToC: p.heading.heatToC } : {}),
+        ...(heatOf(p, role) ? { heatToC: heatOf(p, role)! } : {}),
         ...(p.heading?.belowC ? { belowC: p.heading.belowC } : {}),
         lines: own.map((e) => lineOf(e.w, e.read)),
       },
     ]
   })
 }
+
+/** What “melt” and “in a double boiler” mean for waxes and the water that joins them, °C (common practice). */
+const MELTED_C = 70
+const heatOf = (p: Recipe['phases'][number], role: Role): number | null =>
+  p.heading?.heatToC ?? p.heatToC ?? (p.melts && role !== 'cool-down' ? MELTED_C : null)
 
 export function addWater(phases: Phase[]) {
   const water = phases.find((p) => p.role === 'water') ?? phases[0]

@@ -29,7 +29,7 @@ export interface Answers {
 
 /** What is missing before the recipe is a formula. */
 export interface Question {
-  kind: 'material' | 'amount' | 'batch' | 'gap'
+  kind: 'material' | 'amount' | 'batch' | 'gap' | 'spoon'
   /** Index into `recipe.lines`; null for what concerns the whole. */
   line: number | null
   asks: string
@@ -60,6 +60,10 @@ export interface BuiltRecipe {
 }
 
 const OIL_DENSITY = 0.92
+/** g/mL of a powder, flakes or pastilles in a spoon, where it is not known (common practice). */
+const BULK = 0.6
+/** What melts above this is solid in the kitchen, °C. */
+const SOLID_FROM = 40
 const midpoint = (a: { min: number; max: number }) => (a.min + a.max) / 2
 const tidy = (percent: number) => Number(percent.toFixed(4))
 /** Grams of a volume by the density that is known, else of water or of an oil, and says so. */
@@ -80,6 +84,16 @@ function massOf(
   if (amount.rough) remarks.push(amount.rough)
   if (amount.unit === 'bare') return { unit: bare, value }
   if (amount.unit !== 'millilitres') return { unit: amount.unit, value }
+  // a spoon of a solid holds air
+  const heaped = material !== null && (material.form === 'powder' || (material.meltsC ?? 0) >= SOLID_FROM)
+  if (heaped) {
+    const bulk = material.bulkDensity ?? BULK
+    const grams = value * bulk
+    remarks.push(
+      `${sayNumber(value, 2)} mL of it is about ${sayNumber(grams, 2)} g, as it lies in a spoon at ${sayNumber(bulk, 2)} g/mL${material.bulkDensity === undefined ? ', as most powders and flakes do' : ''}: weigh yours.`,
+    )
+    return { unit: 'grams', value: grams }
+  }
   const density = material?.density
   const used = density ?? (material && isOil(material) ? OIL_DENSITY : 1)
   const grams = value * used
@@ -335,6 +349,18 @@ function questionsOf(q: {
     const { name } = q.work[i]!.ingredient
     if (!l.material)
       questions.push({ kind: 'material', line: l.line, asks: `What is “${shorten(name, 60)}”?` })
+    const told = q.work[i]!.ingredient.amount
+    if (
+      told?.kind === 'quantity' &&
+      told.rough &&
+      q.answers.lines?.[l.line]?.percent === undefined &&
+      l.percent !== null
+    )
+      questions.push({
+        kind: 'spoon',
+        line: l.line,
+        asks: `Weigh the ${l.material?.name ?? shorten(name, 60)} once: about ${sayNumber(l.percent, 2)} % is taken for now.`,
+      })
     if (l.percent === null && !l.fill)
       questions.push({
         kind: 'amount',

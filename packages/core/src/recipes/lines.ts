@@ -133,6 +133,9 @@ export function ingredientOf(text: string, match: Matcher): Ingredient | null {
     if (low(parts.amount!) >= 20 || inParens(text, parts.amount!)) {
       strengthPercent = low(parts.amount!)
       amount = bare.amount
+    } else if (!/[a-z]/i.test(text.slice(0, parts.amount!.start))) {
+      // “1 % dimethicone 350”: behind the name stands its grade, before it the amount.
+      note = [note, words.slice(bare.start).trim()].filter(Boolean).join('; ')
     } else if (bare.amount.kind === 'quantity') beside = { ...bare.amount, unit: 'grams' }
     words = squeeze(words.slice(0, bare.start))
   }

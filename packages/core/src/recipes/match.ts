@@ -1,4 +1,5 @@
 import type { Catalogue } from '../materials/catalogue.ts'
+import { blendNamed } from '../materials/blend.ts'
 import { slug } from '../materials/names.ts'
 import type { Material } from '../materials/schema.ts'
 import { makeSearch, type Search } from '../materials/search.ts'
@@ -95,6 +96,10 @@ export function makeMatcher(catalogue: Catalogue): Matcher {
           others: [],
         }
     }
+    // a blend by its parts, in any order and with “and”
+    const blend = blendNamed(squeeze(name), catalogue)
+    if (blend)
+      return { match: { material: blend, confidence: blend.unknownShares ? ('likely' as const) : ('sure' as const) }, others: [] }
     search ??= makeSearch(catalogue.materials)
     const plain =
       squeeze(
@@ -126,6 +131,8 @@ export function makeMatcher(catalogue: Catalogue): Matcher {
         is = whole
         break
       }
+      if (!is && /,|\band\b|\bwith\b|\+|&/.test(name))
+        is = blendNamed(squeeze(name), catalogue) !== null && !/\d/.test(name)
       sure.set(name, is)
     }
     return is

@@ -44,3 +44,12 @@ export function phOf(text: string): { min: number; max: number } | null {
   const [min, max] = b === null ? [a - 0.2, a + 0.2] : [Math.min(a, b), Math.max(a, b)]
   return min >= 0 && max <= 14 ? { min: Number(min.toFixed(2)), max: Number(max.toFixed(2)) } : null
 }
+
+/** What a list makes, with its strength before it: “1 % hyaluronate stock”. */
+export const MADE = new RegExp(
+  String.raw`^\W*\d+(?:[.,]\d+)?\s*%\s+[^\d%]*\b(?:stock|solution|dispersion|slurry|${PRODUCT})\s*(?:\([^)]*\))?\s*:?$`,
+  'i',
+)
+/** Words that say that something is heated until it melts. */
+export const MELTS =
+  /\b(?:melt(?:s|ed|ing)?|double[- ]boiler|bain[- ]marie|water bath|heat(?:s|ed|ing)?|warm(?:ed)? to)\b/i
