@@ -22,7 +22,7 @@ import {
   type BatchFile,
 } from '../src/index.ts'
 import { Making } from './bench-helpers.ts'
-import { cream, phase, PRESERVED } from './helpers.ts'
+import { cream, phase, PRESERVED, simple } from './helpers.ts'
 
 const SMALL = cream({}, { batchGrams: 200, targetPh: { min: 5, max: 5.6 } })
 const INFO = { id: 'b1', code: 'QT-1126', name: 'Quay trial', formulaId: 'f1', who: 'Ina' }
@@ -162,6 +162,26 @@ describe('something looks wrong', () => {
     // Common practice: it swells by itself within hours.
     const m = new Making(cream({ water: [['sodium hyaluronate', 0.3]] }, { batchGrams: 200 })).upTo('heat')
     expect(rescue('lumps', m.state).harmless).toMatch(/hyaluronate/i)
+  })
+  it('calls lumps harmless neither beside another gum nor after acid in the heat', () => {
+    const both = new Making(cream({ water: [['sodium hyaluronate', 0.3], ['xanthan gum', 0.3]] }, { batchGrams: 200 })).upTo('heat') // prettier-ignore
+    expect(rescue('lumps', both.state).harmless).toBeNull()
+    expect(rescue('lumps', both.state).causes[0]!.title).toMatch(/gum/i)
+  })
+  it('dilutes crystals only where three times the batch does', () => {
+    // Salicylic acid: 1.7 g/kg free in water at 25 °C (CRC Handbook); at pH 2 half a percent is three times that.
+    const moves = (percent: number) => {
+      const f = simple([['salicylic acid', percent], ['glycerin', 3], PRESERVED], { batchGrams: 200, targetPh: { min: 2.4, max: 2.6 } }) // prettier-ignore
+      return rescue('crystals', new Making(f).upTo('ph').state).causes[0]!.moves.join(' ')
+    }
+    expect(moves(0.4)).toMatch(/times as large/)
+    expect(moves(2)).toMatch(/would take \d+ times/)
+  })
+  it('looks at what stings: the pH read first', () => {
+    const m = new Making(acid).upTo('ph').do({ type: 'ph', ph: 2.9, method: 'meter-10pct' })
+    const found = rescue('stings', m.state)
+    expect(found.causes[0]!.because).toContain('2.9')
+    expect(found.discard).toMatch(/doctor/)
   })
   it('looks at the weights of the batch for a split', () => {
     const m = new Making(SMALL).upTo('weigh').done()

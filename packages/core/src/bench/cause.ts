@@ -1,5 +1,6 @@
 import type { AssessedLine } from '../assess/types.ts'
 import { formatRange, listWords, sayNumber } from '../text/format.ts'
+import { adjusterOf } from '../ph/adjusters.ts'
 import type { Evidence } from './rescue.ts'
 
 export const SYMPTOMS = [
@@ -16,6 +17,13 @@ export const SYMPTOMS = [
   { id: 'smell', label: 'It smells off' },
   { id: 'ph-stuck', label: 'The pH will not move' },
   { id: 'ph-over', label: 'The pH went too far' },
+  { id: 'stings', label: 'It stings' },
+  { id: 'whitens', label: 'It whitens when rubbed in' },
+  { id: 'soaps', label: 'It foams up white on the skin' },
+  { id: 'pills', label: 'It pills or rolls off' },
+  { id: 'greasy', label: 'It is too greasy' },
+  { id: 'pump', label: 'It runs out of the pump, or will not come' },
+  { id: 'oil-later', label: 'Oil stands on top after days' },
 ] as const
 export type Symptom = (typeof SYMPTOMS)[number]['id']
 
@@ -52,7 +60,8 @@ export const outside = (e: Evidence, side: 'below' | 'above' | 'either') =>
         return (side !== 'above' && e.ph! < w.min) || (side !== 'below' && e.ph! > w.max)
       })
 export const needs = (l: AssessedLine) => `${l.label} holds at ${formatRange(l.material!.ph!)}`
-export const acids = (e: Evidence) => e.state.doses.filter((d) => /acid|lactone/.test(d.material))
+export const acids = (e: Evidence) =>
+  e.state.doses.filter((d) => adjusterOf(d.material)?.direction === 'down')
 export const warm = (e: Evidence) => (e.celsius === null ? '' : `It was last ${sayNumber(e.celsius, 1)} °C.`)
 
 export const raisePh = (e: Evidence) =>
@@ -111,10 +120,9 @@ export const outOfWindow = (side: 'below' | 'either', weight: number): Cause => 
 export const salt: Cause = {
   title: 'Salt took the body of the thickener',
   when: (e) => {
-    const polymers = e.has(kind('polymer', 'gum'))
-    const salts = e
-      .has(kind('salt', 'buffer', 'chelator'))
-      .concat(e.has((l) => /sodium-|magnesium|lactate|pca/.test(l.id)))
+    // only what is held by charge loses body to salt
+    const polymers = e.has((l) => l.material?.saltStoodPercent !== undefined)
+    const salts = e.has((l) => l.material?.saltShare !== undefined)
     return polymers.length > 0 && salts.length > 0
       ? { weight: 4, because: `${names([...new Set(salts)])} beside ${names(polymers)}.` }
       : null

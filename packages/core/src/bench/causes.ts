@@ -7,6 +7,7 @@ import {
   waxes,
   emulsifiers,
   acids,
+  gums,
   warm,
   raisePh,
   tooLittleEmulsifier,
@@ -17,11 +18,22 @@ import {
   type Symptom,
 } from './cause.ts'
 import { BODY } from './causes-body.ts'
+import { SKIN } from './causes-skin.ts'
 import type { Evidence } from './rescue.ts'
+import { acidOf } from '../ph/families.ts'
+import { hasTrait } from '../materials/schema.ts'
+
+/** A batch is made larger to dissolve a solid up to this many times. */
+const MOST_LARGER = 3
+/** How many times more of a solid is in than stays dissolved. */
+const tooMuch = (e: Evidence) => Math.max(1, ...e.state.plan.a.solubility.map((s) => s.ratio))
+/** From so much an acid or its salt holds a pH, percent. */
+const BUFFERS_FROM = 0.2
 
 /** Likely causes of each look, with what speaks for them, a quick test and what to do. Common practice, from memory. */
 export const CAUSES: Record<Symptom, CauseList> = {
   ...BODY,
+  ...SKIN,
   grainy: {
     discard: 'Grains are safe. Throw it away only if they scratch where the skin is thin.',
     causes: [
@@ -69,6 +81,24 @@ export const CAUSES: Record<Symptom, CauseList> = {
           'Blend in short bursts, rest ten minutes, blend again, at most three times.',
           'What is left: press it through a sieve, weigh what stays behind and make it up.',
           'A natural gum that stays lumpy does not come back: begin that phase anew.',
+        ],
+      },
+      {
+        title: 'Acid or gum met it while it was hot',
+        when: (e) => {
+          const dosed = acids(e).length > 0
+          const gel = gums(e)
+          return gel.length > 0 && e.heated && (dosed || hot(e))
+            ? {
+                weight: dosed ? 9 : 7,
+                because: `${dosed ? 'Acid went in' : names(gel) + ' went in'}${e.celsius === null ? '' : ` near ${sayNumber(e.celsius, 0)} °C`}.`,
+              }
+            : null
+        },
+        test: 'Press a lump: a tough skin that does not swell further.',
+        moves: () => [
+          'Sieve it out, weigh what stays behind and make it up, wetted cold.',
+          'Next time cool below 40 °C first, and pour acid in diluted, as a thin stream.',
         ],
       },
       {
@@ -172,16 +202,24 @@ export const CAUSES: Record<Symptom, CauseList> = {
                 weight: 9,
                 because: `By computation: ${listWords(s.map((x) => x.key.replaceAll('-', ' ')))}.`,
               }
-            : { weight: 3, because: '' }
+            : e.state.plan.a.solubility.length > 0
+              ? { weight: 3, because: 'The model is good to a factor of two or so.' }
+              : null
         },
         test: 'Warm a spoonful to 40 °C: crystals that go and come back were too much.',
         moves: (e) => [
-          ...(e.ph !== null && e.has(kind('acid', 'active')).some((l) => /salicyl|azelaic|benzo/.test(l.id))
+          ...(e.state.plan.a.solubility.some((s) => s.verdict !== 'dissolves' && s.constants.pKa.length > 0)
             ? [
                 'A higher pH keeps more of an acid dissolved, as its salt. See that the preservative still works there.',
               ]
             : []),
-          'Warm it gently and dilute: a larger batch with the same amount of that material.',
+          ...(tooMuch(e) <= MOST_LARGER
+            ? [
+                `Warm it gently and dilute: a batch ${sayNumber(Math.max(1.2, tooMuch(e)), 1)} times as large with the same amount of that material.`,
+              ]
+            : [
+                `Diluting would take ${sayNumber(tooMuch(e), 0)} times the batch: take more of its solvent, or less of it next time.`,
+              ]),
         ],
       },
       {
@@ -198,7 +236,11 @@ export const CAUSES: Record<Symptom, CauseList> = {
       {
         title: 'An active has begun to oxidise',
         when: (e) => {
-          const o = e.has((l) => /ascorb|retin|ferul|resveratrol|hydroquin|kojic/.test(l.id))
+          const o = e.has(
+            (l) =>
+              l.material !== null &&
+              (hasTrait(l.material, 'browned-by-metals') || hasTrait(l.material, 'retinoid')),
+          )
           return o.length > 0
             ? { weight: 8, because: `${names(o)} turns yellow to brown with air and metal.` }
             : null
@@ -240,7 +282,9 @@ export const CAUSES: Record<Symptom, CauseList> = {
           const o = e.has((l) => l.material?.oxidation === 'fast')
           return o.length > 0
             ? { weight: 7, because: `${names(o)} goes off fast.` }
-            : { weight: 3, because: '' }
+            : e.has(kind('oil', 'butter')).length > 0
+              ? { weight: 3, because: '' }
+              : null
         },
         test: 'Smell the bottles one by one.',
         moves: () => ['Throw away batch and bottle.', 'Fresh oil, and an antioxidant in it.'],
@@ -265,9 +309,9 @@ export const CAUSES: Record<Symptom, CauseList> = {
       {
         title: 'A buffer holds it',
         when: (e) => {
-          const b = e
-            .has(kind('acid', 'buffer'))
-            .concat(e.has((l) => /lactate|citrate|phosphate|gluconate|pca/.test(l.id)))
+          const b = e.has(
+            (l) => l.material !== null && acidOf(l.material.id) !== undefined && l.percent >= BUFFERS_FROM,
+          )
           return b.length > 0
             ? { weight: 8, because: `${names([...new Set(b)])} buffer${b.length > 1 ? '' : 's'} it.` }
             : null
@@ -333,7 +377,10 @@ export const HARMLESS: Partial<Record<Symptom, (e: Evidence) => string | null>> 
   'thin-after-acid': (e) => (hot(e) ? 'It is also still hot, and thin for that. Judge it cold.' : null),
   lumps: (e) => {
     const h = e.has(kind('hyaluronate'))
-    return h.length > 0
+    // beside another gum, or after acid that went in hot, lumps are not told by their look
+    const others = e.has((l) => l.material?.kind !== 'hyaluronate' && l.material?.slurry !== undefined)
+    const shocked = acids(e).length > 0 && e.heated
+    return h.length > 0 && others.length === 0 && !shocked
       ? `${names(h)} looks clumped at first and goes in by itself within hours. Cover it and wait before anything else.`
       : null
   },

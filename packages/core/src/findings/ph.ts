@@ -1,8 +1,7 @@
 import type { Assessment } from '../assess/types.ts'
 import { acidBaseOf } from '../ph/acid-base.ts'
-import { freeShare } from '../ph/adjust.ts'
 import { aimPh } from '../ph/aim.ts'
-import { acidSums, driftingOf } from '../ph/effects.ts'
+import { driftingOf, freeAcidPercent } from '../ph/effects.ts'
 import { bearsOf } from '../ph/skin.ts'
 import type { WindowItem } from '../ph/windows.ts'
 import { capitalise, formatRange, listWords, sayNumber } from '../text/format.ts'
@@ -262,7 +261,7 @@ export const unsafe: Rule = (a) => {
   if (!sour && !sharp) return []
   // between what is always too sour and what stings with free acid, the acid decides
   const always = bears.min - 0.5
-  const free = [...acidSums(a).values()].reduce((sum, acid) => sum + (acid.percent * freeShare(acid.pKa, range.max)) / 100, 0)
+  const free = freeAcidPercent(a, range.max)
   if (sour && range.max >= always && free < STINGS) return []
   const stop = sour ? range.max < bears.stopMin : range.min > bears.stopMax
   const { site, rinse } = a.formula.product

@@ -37,6 +37,10 @@ export const acidSums = (a: Assessment): Map<string, AcidSum> =>
     ...dosesOf(a.formula).map((d) => [d.key, (d.percent * d.strengthPercent) / 100] as const),
   ])
 
+/** Free acid at a pH, all acids together, percent of the product. */
+export const freeAcidPercent = (a: Assessment, ph: number) =>
+  [...acidSums(a).values()].reduce((sum, acid) => sum + (acid.percent * freeShare(acid.pKa, ph)) / 100, 0)
+
 /** What a pH does to this formula's acids, preservatives and windows, the most telling first. */
 export function phEffects(a: Assessment, ph: number): PhEffect[] {
   const effects: PhEffect[] = []

@@ -99,7 +99,10 @@ export function makeMatcher(catalogue: Catalogue): Matcher {
     // a blend by its parts, in any order and with “and”
     const blend = blendNamed(squeeze(name), catalogue)
     if (blend)
-      return { match: { material: blend, confidence: blend.unknownShares ? ('likely' as const) : ('sure' as const) }, others: [] }
+      return {
+        match: { material: blend, confidence: blend.unknownShares ? ('likely' as const) : ('sure' as const) },
+        others: [],
+      }
     search ??= makeSearch(catalogue.materials)
     const plain =
       squeeze(
