@@ -1,8 +1,9 @@
-import { inOilPhase } from '../emulsion/emulsion.ts'
-import type { Formula, Kind, Phase, Product, Role } from '../formula/schema.ts'
+import { inOilPhase, type Richness } from '../emulsion/emulsion.ts'
+import type { Kind, Product } from '../formula/schema.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { limitsFor } from '../materials/legal.ts'
-import { usualRole, type Material } from '../materials/schema.ts'
+import { guessOf } from '../materials/guess.ts'
+import { hasTrait, type MaterialKind } from '../materials/schema.ts'
 import type { Program, Row, Solver, Variable } from '../solve/lp.ts'
 import { substanceSources, type LabelList, type LabelName } from './list.ts'
 
@@ -25,9 +26,15 @@ export interface LabelRanges {
   draftLine: number
 }
 
+/** What else is known of the product narrows what can be. */
 export interface LabelContext {
   catalogue: Catalogue
   product: Product
+  /** As the label or a strip says. */
+  ph?: number
+  texture?: Richness
+  /** The figure that the label claims; it only asks for filters. */
+  spf?: number
 }
 
 /** Below this share names may stand in any order (Regulation (EC) 1223/2009 Art. 19(1)(g); US 21 CFR 701.3(f)). */
@@ -46,6 +53,20 @@ const OIL_PHASE: Partial<Record<Kind, [number, number]>> = {
   butter: [25, 85],
   'leave-in': [0.5, 30],
 }
+/** The same by how rich it feels. */
+const OIL_BY_TEXTURE: Record<Richness, [number, number]> = {
+  milk: [1, 14],
+  lotion: [8, 24],
+  cream: [16, 36],
+  'rich-cream': [26, 50],
+  butter: [36, 85],
+}
+/** Filters that a claimed figure asks for at least, all together, percent: rough, common practice. */
+const FILTERS: readonly [spf: number, percent: number][] = [
+  [50, 10],
+  [30, 6],
+  [15, 3],
+]
 const cap = (value: number) => Math.min(100, value)
 
 interface Bounds {
@@ -54,7 +75,38 @@ interface Bounds {
   lower: number
   upper: number
   typical: number | null
+  /** Put in for what it does: its usual dose, wherever it stands. */
+  dosed: boolean
   bound: string
+}
+
+const DOSED: ReadonlySet<MaterialKind> = new Set<MaterialKind>([
+  'preservative',
+  'emulsifier',
+  'emulsifier-wo',
+  'cationic',
+  'gum',
+  'polymer',
+  'hyaluronate',
+  'chelator',
+  'antioxidant',
+  'active',
+])
+
+/** A usual amount of what is known by its kind alone, percent (common practice). */
+const BY_KIND: Partial<Record<MaterialKind, number>> = {
+  extract: 1,
+  powder: 1,
+  'essential-oil': 0.2,
+  fragrance: 0.3,
+  protein: 1,
+  colourant: 0.05,
+  gum: 0.3,
+  preservative: 0.5,
+  emulsifier: 3,
+  solubiliser: 1,
+  cationic: 2,
+  clay: 2,
 }
 
 function boundsOf(name: LabelName, context: LabelContext): Omit<Bounds, 'maybe'> {
@@ -64,6 +116,7 @@ function boundsOf(name: LabelName, context: LabelContext): Omit<Bounds, 'maybe'>
       lower: name.declaredPercent,
       upper: name.declaredPercent,
       typical: name.declaredPercent,
+      dosed: true,
       bound: 'declared on the label',
     }
   const sources = substanceSources(context.catalogue).get(name.key) ?? []
@@ -75,7 +128,10 @@ function boundsOf(name: LabelName, context: LabelContext): Omit<Bounds, 'maybe'>
   // Where one source has no range, such as water, the others bound nothing.
   const free = sources.length === 0 || sources.some((s) => !s.material.usage || s.material.kind === 'water')
   const usualMax = free ? 100 : cap(Math.max(...usual.map((u) => u.max)) * MAKERS_DIFFER)
-  const typical = (usual.find((u) => u.direct) ?? usual[0])?.typical ?? null
+  const kind = (name.material ?? guessOf(name.text))?.kind
+  const typical =
+    (usual.find((u) => u.direct) ?? usual[0])?.typical ?? (kind ? (BY_KIND[kind] ?? null) : null)
+  const dosed = kind !== undefined && DOSED.has(kind)
   const caps = limitsFor(name.key, context.product).flatMap(({ limit, factors }) =>
     limit.kind === 'law' && !limit.from && limit.maxPercent > 0
       ? [{ max: limit.maxPercent / (factors.get(name.key) ?? 1), authority: limit.authority }]
@@ -87,12 +143,14 @@ function boundsOf(name: LabelName, context: LabelContext): Omit<Bounds, 'maybe'>
       lower: Math.min(lower, strictest.max),
       upper: strictest.max,
       typical,
+      dosed,
       bound: strictest.authority,
     }
   return {
     lower: Math.min(lower, usualMax),
     upper: usualMax,
     typical,
+    dosed,
     bound: free ? 'nothing known' : 'usual range',
   }
 }
@@ -101,7 +159,7 @@ function boundsOf(name: LabelName, context: LabelContext): Omit<Bounds, 'maybe'>
 function commonRows(list: LabelList, context: LabelContext): Row[] {
   const { names } = list
   const rows: Row[] = [{ terms: names.map((_, i) => [i, 1]), lower: 100, upper: 100 }]
-  const oils = OIL_PHASE[context.product.kind]
+  const oils = context.texture ? OIL_BY_TEXTURE[context.texture] : OIL_PHASE[context.product.kind]
   const sources = names.map((n) => (n.material ? [n.material] : (substanceSources(context.catalogue).get(n.key) ?? []).map((s) => s.material))) // prettier-ignore
   const oily = sources.flatMap((list, i) => (list.length > 0 && list.every(inOilPhase) ? [i] : []))
   // Names that are not known may be oils too, so only the upper end is sure then.
@@ -110,6 +168,10 @@ function commonRows(list: LabelList, context: LabelContext): Row[] {
   )
   if (oils && oily.length > 0)
     rows.push({ terms: oily.map((i) => [i, 1]), lower: allKnown ? oils[0] : 0, upper: oils[1] })
+  const filters = names.flatMap((n, i) => (n.material && hasTrait(n.material, 'uv-filter') ? [i] : []))
+  const asked = FILTERS.find(([spf]) => (context.spf ?? 0) >= spf)
+  if (asked && filters.length > 0)
+    rows.push({ terms: filters.map((i) => [i, 1]), lower: asked[1], upper: Infinity })
   const seen = new Set<string>()
   for (const name of names)
     for (const { limit, factors } of limitsFor(name.key, context.product)) {
@@ -154,7 +216,7 @@ function draftOf(program: Program, bounds: readonly Bounds[], solver: Solver) {
       ? 0
       : b.bound.startsWith('declared')
         ? b.upper
-        : Math.min(b.typical ?? b.upper, b.upper, fade(i))
+        : Math.min(b.typical ?? b.upper, b.upper, b.dosed ? Infinity : fade(i))
     const away = variables.push({ lower: 0, upper: Infinity, cost: 1 / Math.max(0.1, typical) }) - 1
     rows.push({ terms: [[i, 1], [away, -1]], lower: -Infinity, upper: typical }) // prettier-ignore
     rows.push({ terms: [[i, 1], [away, 1]], lower: typical, upper: Infinity }) // prettier-ignore
@@ -222,98 +284,5 @@ export function labelRanges(list: LabelList, context: LabelContext, solver: Solv
       draft: tidy(best.values[i]!),
       bound: bounds[i]!.bound,
     })),
-  }
-}
-
-interface DraftLine {
-  material: string
-  percent: number
-  role: Role
-  water: boolean
-}
-
-/** Blends of the catalogue that a label's names can only have come from. */
-function blendsFor(
-  ranges: readonly LabelRange[],
-  catalogue: Catalogue,
-): { blend: Material; keys: string[] }[] {
-  const homeless = new Set(ranges.filter((r) => !r.name.material).map((r) => r.name.key))
-  const all = new Set(ranges.map((r) => r.name.key))
-  const sources = substanceSources(catalogue)
-  const found: { blend: Material; keys: string[] }[] = []
-  const candidates = new Set([...homeless].flatMap((key) => (sources.get(key) ?? []).map((s) => s.material)))
-  for (const blend of [...candidates].sort((x, y) => y.inci.length - x.inci.length)) {
-    const parts = [...sources].flatMap(([key, list]) => (list.some((s) => s.material === blend) ? [key] : []))
-    const own = parts.filter((key) => homeless.has(key))
-    if (own.length === 0 || !parts.every((key) => all.has(key))) continue
-    own.forEach((key) => homeless.delete(key))
-    found.push({ blend, keys: own })
-  }
-  return found
-}
-
-/** The draft as a formula of its own: a guess, and called one. */
-export function labelFormula(result: LabelRanges, context: LabelContext & { name: string }): Formula {
-  const { catalogue, product, name } = context
-  const sources = substanceSources(catalogue)
-  const left = new Map(result.ranges.map((r) => [r.name.key, r.draft]))
-  const lines: DraftLine[] = []
-  const shareIn = (blend: Material, key: string) =>
-    (sources.get(key) ?? []).find((s) => s.material === blend)?.share ?? 0
-  for (const { blend, keys } of blendsFor(result.ranges, catalogue)) {
-    const held = keys.reduce((s, key) => s + shareIn(blend, key), 0)
-    const told = keys.reduce((s, key) => s + (left.get(key) ?? 0), 0)
-    if (held <= 0) continue
-    const percent = (told * 100) / held
-    for (const r of result.ranges) {
-      const share = shareIn(blend, r.name.key)
-      if (share > 0) left.set(r.name.key, Math.max(0, left.get(r.name.key)! - (percent * share) / 100))
-    }
-    keys.forEach((key) => left.delete(key))
-    lines.push({ material: blend.id, percent, role: usualRole(blend), water: false })
-  }
-  for (const r of result.ranges) {
-    const percent = left.get(r.name.key)
-    if (percent === undefined || percent < 1e-4) continue
-    const m = r.name.material
-    lines.push({
-      material: m?.id ?? r.name.text,
-      percent: m?.strengthPercent ? Math.min(100, (percent * 100) / m.strengthPercent) : percent,
-      role: m ? usualRole(m) : 'other',
-      water: m?.kind === 'water',
-    })
-  }
-  const fill = lines.find((l) => l.water) ?? null
-  const NAMES: [Role, string][] = [
-    ['water', 'Water'],
-    ['oil', 'Oil'],
-    ['cool-down', 'Cool-down'],
-    ['other', 'Not known'],
-  ]
-  const phases = NAMES.flatMap(([r, title]): Phase[] => {
-    const own = lines.filter((l) => l.role === r)
-    return own.length === 0
-      ? []
-      : [
-          {
-            name: title,
-            role: r,
-            lines: own.map((l) =>
-              l === fill
-                ? { material: l.material, fill: true }
-                : { material: l.material, percent: Number(l.percent.toFixed(l.percent < 1 ? 3 : 2)) },
-            ),
-          },
-        ]
-  })
-  return {
-    format: 'omblet-formula',
-    formatVersion: 1,
-    name,
-    product,
-    batchGrams: 100,
-    scaleResolutionGrams: 0.01,
-    phases,
-    note: 'Guessed from the order of an ingredient list. A label does not tell amounts, grades or how it was made: this is one of many formulas that would print the same list, never the original.',
   }
 }

@@ -1,6 +1,7 @@
 import {
   assess,
   balance,
+  compareLabels,
   knownCatalogue,
   labelFormula,
   labelRanges,
@@ -18,6 +19,7 @@ import {
   type OwnKnowledge,
   type Product,
   type Proposals,
+  type Richness,
   type Solver,
   type Wishes,
 } from '@omblet/core'
@@ -48,11 +50,21 @@ const api = {
     return { before: standingOf(a, context), result: balance(a, wishes, context, await getSolver()) }
   },
   /** What the names of a label allow, and a draft that is a guess. */
-  async label(text: string, product: Product, name: string) {
-    const context = { catalogue: known(), product }
+  async label(asked: {
+    text: string
+    earlier: string
+    product: Product
+    name: string
+    ph?: number
+    texture?: Richness
+    spf?: number
+  }) {
+    const { text, earlier, name, ...rest } = asked
+    const context = { catalogue: known(), ...rest }
     const list = readLabel(text, context.catalogue)
     const ranges = list.names.length > 0 ? labelRanges(list, context, await getSolver()) : null
-    return { list, ranges, formula: ranges ? labelFormula(ranges, { ...context, name }) : null }
+    const changes = earlier.trim() === '' ? null : compareLabels(readLabel(earlier, context.catalogue), list)
+    return { list, ranges, changes, formula: ranges ? labelFormula(ranges, { ...context, name }) : null }
   },
   /** What a recipe says, line by line, from text or from the cells of a spreadsheet. */
   recipe(source: { text: string } | { cells: readonly (readonly Cell[])[] }) {

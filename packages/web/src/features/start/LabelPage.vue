@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { formatNumber, LIMITS, type Product } from '@omblet/core'
+import { formatNumber, LIMITS, parseNumber, type Product, type Richness } from '@omblet/core'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
-import { computed, ref } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { plain, useDesign } from '../../components/design'
+import ChoiceField from '../../components/ChoiceField.vue'
 import FindingMark from '../../components/FindingMark.vue'
 import FormField from '../../components/FormField.vue'
 import Notice from '../../components/Notice.vue'
@@ -21,15 +22,44 @@ const EXAMPLE =
 const text = ref('')
 const name = ref('')
 const product = ref<Product>({ kind: 'cream', site: 'face', rinse: 'leave-on', region: 'EU' })
+const earlier = ref('')
+const comparing = ref(false)
+const more = reactive({ texture: 'any' as Richness | 'any', ph: '', spf: '' })
+const TEXTURES: { value: Richness | 'any'; label: string }[] = [
+  { value: 'any', label: 'Not known' },
+  { value: 'milk', label: 'Milk' },
+  { value: 'lotion', label: 'Lotion' },
+  { value: 'cream', label: 'Cream' },
+  { value: 'rich-cream', label: 'Rich cream' },
+  { value: 'butter', label: 'Butter' },
+]
+const ph = computed(() => parseNumber(more.ph, { min: 0, max: 14, what: 'the pH' }))
+const spf = computed(() => parseNumber(more.spf, { min: 1, max: 100, what: 'the figure' }))
+const faultOf = (read: ReturnType<typeof parseNumber>) => ('error' in read ? read.error : null)
+const valueOf = (read: ReturnType<typeof parseNumber>) => ('value' in read ? read.value : null)
 const title = computed(() => name.value.trim() || 'A guess from a label')
 const request = computed(() =>
   text.value.trim() === ''
     ? null
-    : { text: text.value.slice(0, 20_000), product: product.value, title: title.value },
+    : {
+        text: text.value.slice(0, 20_000),
+        earlier: comparing.value ? earlier.value.slice(0, 20_000) : '',
+        product: plain(product.value),
+        name: title.value,
+        ...(more.texture === 'any' ? {} : { texture: more.texture }),
+        ...(valueOf(ph.value) === null ? {} : { ph: valueOf(ph.value)! }),
+        ...(valueOf(spf.value) === null ? {} : { spf: valueOf(spf.value)! }),
+      },
 )
-const { answer, busy, failed } = useDesign(request, (worker, r) =>
-  worker.label(r.text, plain(r.product), r.title),
-)
+const { answer, busy, failed } = useDesign(request, (worker, r) => worker.label(r))
+
+const WHAT = { new: 'new', gone: 'gone', up: 'moved up', down: 'moved down', same: '' }
+const MARK = { new: 'check', gone: 'check', up: 'note', down: 'note', same: 'fine' } as const
+const changed = computed(() => answer.value?.changes?.filter((c) => c.what !== 'same' || c.declared) ?? [])
+/** Below the 1 % line the order says nothing. */
+const loose = (place: number | null) =>
+  place !== null && place > (answer.value?.ranges?.line.most ?? Infinity)
+const declares = (percent: number | null) => (percent === null ? 'nothing' : `${formatNumber(percent, 2)} %`)
 
 /** 0.01 to 100 % on a rail of tens, so that small amounts can be told apart. */
 const at = (percent: number) => (100 * (Math.log10(Math.max(0.01, percent)) + 2)) / 4
@@ -74,6 +104,41 @@ async function make() {
         />
       </FormField>
       <ProductFields v-model="product" />
+      <div class="more">
+        <ChoiceField id="label-texture" v-model="more.texture" label="Texture" :options="TEXTURES" />
+        <FormField id="label-ph" label="Its pH" :error="faultOf(ph)">
+          <InputText
+            id="label-ph"
+            v-model="more.ph"
+            inputmode="decimal"
+            class="mono"
+            fluid
+            placeholder="if known"
+          />
+        </FormField>
+        <FormField id="label-spf" label="SPF it claims" :error="faultOf(spf)">
+          <InputText
+            id="label-spf"
+            v-model="more.spf"
+            inputmode="numeric"
+            class="mono"
+            fluid
+            placeholder="if any"
+          />
+        </FormField>
+      </div>
+      <div v-if="!comparing">
+        <Button label="Compare with an earlier list" text size="small" @click="comparing = true" />
+      </div>
+      <FormField v-else id="label-earlier" label="The earlier list of the same product">
+        <Textarea
+          id="label-earlier"
+          v-model="earlier"
+          rows="6"
+          spellcheck="false"
+          placeholder="Aqua, Glycerin, …"
+        />
+      </FormField>
     </section>
 
     <section class="card start-card" aria-labelledby="label-title" :aria-busy="busy">
@@ -164,6 +229,30 @@ async function make() {
           The rule is the 1 % line of the draft: below it a label may list in any order. Ranges hold if no
           amount is more than half again above what is usual. Regulation (EC) 1223/2009 Art. 19; from memory.
         </p>
+        <section v-if="answer.changes" class="changes" aria-labelledby="label-changes">
+          <h3 id="label-changes">What changed from the earlier list</h3>
+          <p v-if="changed.length === 0" class="muted">Nothing: the same names in the same order.</p>
+          <ul v-else>
+            <li v-for="c in changed" :key="c.key">
+              <FindingMark :severity="MARK[c.what]" :size="14" /><span
+                >{{ c.text }}
+                <span class="muted small"
+                  >{{ WHAT[c.what]
+                  }}<template v-if="c.before !== null && c.after !== null && c.what !== 'same'">
+                    from place {{ c.before }} to {{ c.after }}</template
+                  ><template v-else-if="c.before === null"> at place {{ c.after }}</template
+                  ><template v-else-if="c.after === null"> from place {{ c.before }}</template
+                  ><template v-if="c.declared">
+                    declared {{ declares(c.declared.before) }}, now {{ declares(c.declared.after) }}</template
+                  ><template
+                    v-if="(c.what === 'up' || c.what === 'down') && loose(c.after) && loose(c.before)"
+                    >; both may be below 1 %, where order says nothing</template
+                  ></span
+                ></span
+              >
+            </li>
+          </ul>
+        </section>
         <ul v-if="answer.list.leftOut.length" class="muted small">
           <li v-for="l in answer.list.leftOut" :key="l.text">Left out: {{ l.text }}. {{ l.why }}</li>
         </ul>
@@ -176,6 +265,23 @@ async function make() {
 </template>
 
 <style scoped>
+.more {
+  display: grid;
+  grid-template-columns: minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 1fr);
+  gap: 0.625rem;
+}
+.changes ul {
+  padding: 0;
+  margin: 0;
+  list-style: none;
+}
+.changes li {
+  display: grid;
+  grid-template-columns: 14px minmax(0, 1fr);
+  gap: 0.5rem;
+  align-items: baseline;
+  padding: 0.25rem 0;
+}
 .table {
   overflow-x: auto;
 }

@@ -15,7 +15,11 @@ const form = reactive({ grams: '50', strength: '', stock: '' })
 watch(
   open,
   (now) => {
-    if (now) Object.assign(form, { strength: sayNumber(props.strengthPercent), stock: sayNumber(t.assessment.value.catalogue.find(props.adjuster)?.strengthPercent ?? 100) })
+    if (now)
+      Object.assign(form, {
+        strength: sayNumber(props.strengthPercent),
+        stock: sayNumber(t.assessment.value.catalogue.find(props.adjuster)?.strengthPercent ?? 100),
+      })
   },
   { immediate: true },
 )

@@ -1,0 +1,216 @@
+import { assess } from '../assess/assess.ts'
+import { findAll } from '../findings/index.ts'
+import type { Formula, Phase, Role } from '../formula/schema.ts'
+import type { Catalogue } from '../materials/catalogue.ts'
+import { usualRole, type Material } from '../materials/schema.ts'
+import { substanceSources } from './list.ts'
+import type { LabelContext, LabelRange, LabelRanges } from './ranges.ts'
+
+interface DraftLine {
+  material: string
+  percent: number
+  role: Role
+  water: boolean
+}
+
+interface Blend {
+  blend: Material
+  /** Substances of it that are taken out of the list. */
+  keys: string[]
+  /** Percent of it, where it is not told by its parts. */
+  percent: number | null
+}
+
+const shareIn = (catalogue: Catalogue, blend: Material, key: string) =>
+  (substanceSources(catalogue).get(key) ?? []).find((s) => s.material === blend)?.share ?? 0
+
+/** Substances of each material that has several. */
+function partsOf(catalogue: Catalogue): Map<Material, string[]> {
+  const parts = new Map<Material, string[]>()
+  for (const [key, list] of substanceSources(catalogue))
+    for (const { material } of list) parts.set(material, [...(parts.get(material) ?? []), key])
+  return parts
+}
+
+/** Blends of the catalogue that a label's names can only have come from. */
+function homelessBlends(ranges: readonly LabelRange[], catalogue: Catalogue): Blend[] {
+  const homeless = new Set(ranges.filter((r) => !r.name.material).map((r) => r.name.key))
+  const all = new Set(ranges.map((r) => r.name.key))
+  const parts = partsOf(catalogue)
+  const sources = substanceSources(catalogue)
+  const found: Blend[] = []
+  const candidates = new Set([...homeless].flatMap((key) => (sources.get(key) ?? []).map((s) => s.material)))
+  for (const blend of [...candidates].sort((x, y) => y.inci.length - x.inci.length)) {
+    const names = parts.get(blend) ?? []
+    const own = names.filter((key) => homeless.has(key))
+    if (own.length === 0 || !names.every((key) => all.has(key))) continue
+    own.forEach((key) => homeless.delete(key))
+    found.push({ blend, keys: own, percent: null })
+  }
+  return found
+}
+
+/** Below so much of a blend a part need not stand in the order of the blend, percent. */
+const CARRIERS = new Set(['aqua', 'glycerin'])
+
+/**
+ * Ready-made blends of a kind whose parts all stand in the list, in the order of the blend: makers buy them far more
+ * often than their parts (common practice).
+ */
+function readyMade(
+  ranges: readonly LabelRange[],
+  catalogue: Catalogue,
+  is: (m: Material) => boolean,
+  taken: ReadonlySet<string>,
+): Blend[] {
+  const place = new Map(ranges.map((r, i) => [r.name.key, i]))
+  const most = new Map(ranges.map((r) => [r.name.key, r.greatest]))
+  const parts = partsOf(catalogue)
+  const used = new Set(taken)
+  const found: Blend[] = []
+  const candidates = [...parts].filter(
+    ([m, keys]) => keys.length > 1 && m.parts && !m.own && m.usage && is(m),
+  )
+  for (const [blend, keys] of candidates.sort((x, y) => y[1].length - x[1].length)) {
+    const telling = keys.filter((key) => !CARRIERS.has(key))
+    if (telling.length < 2 || !keys.every((key) => place.has(key)) || telling.some((key) => used.has(key)))
+      continue
+    const share = (key: string) => shareIn(catalogue, blend, key)
+    const falling = [...telling].sort((x, y) => share(y) - share(x))
+    const ordered = falling.every((key, i) => i === 0 || share(falling[i - 1]!) - share(key) < 10 || place.get(falling[i - 1]!)! < place.get(key)!) // prettier-ignore
+    const percent = Math.min(
+      blend.usage!.typical,
+      ...keys.map((key) => (100 * most.get(key)!) / Math.max(share(key), 1e-6)),
+    )
+    if (!ordered || percent < blend.usage!.min) continue
+    telling.forEach((key) => used.add(key))
+    found.push({ blend, keys: telling.filter((key) => belongsOnly(key, blend, catalogue)), percent })
+  }
+  return found
+}
+
+/** A part that is put in for what the blend does, so that nothing of it is left over; fatty alcohols may be. */
+function belongsOnly(key: string, blend: Material, catalogue: Catalogue): boolean {
+  const own = catalogue.find(key)
+  return (
+    own === null ||
+    own.cover !== undefined ||
+    (own.emulsifier !== undefined && blend.emulsifier !== undefined)
+  )
+}
+
+const isPreserving = (m: Material) => m.cover?.role === 'broad'
+const isCarrying = (m: Material) => m.emulsifier?.role === 'oil-in-water' || m.emulsifier?.role === 'cationic'
+
+/** Heat of water and oils where something has to melt, and of what comes later, °C (common practice). */
+const HOT_C = 72
+const COOL_C = 40
+const MELTS_FROM = 40
+const PH_ROOM = 0.3
+const WIDEST_AIM = 2.5
+const NOTE =
+  'Guessed from the order of an ingredient list. A label does not tell amounts, grades or how it was made: this is one of many formulas that would print the same list, never the original.'
+
+function build(
+  result: LabelRanges,
+  context: LabelContext & { name: string },
+  blends: readonly Blend[],
+): Formula {
+  const { catalogue, product, name } = context
+  const left = new Map(result.ranges.map((r) => [r.name.key, r.draft]))
+  const lines: DraftLine[] = []
+  for (const { blend, keys, percent: given } of blends) {
+    const held = keys.reduce((s, key) => s + shareIn(catalogue, blend, key), 0)
+    const told = keys.reduce((s, key) => s + (left.get(key) ?? 0), 0)
+    const percent = given ?? (held > 0 ? (told * 100) / held : 0)
+    if (percent <= 0) continue
+    for (const r of result.ranges) {
+      const share = shareIn(catalogue, blend, r.name.key)
+      if (share > 0) left.set(r.name.key, Math.max(0, left.get(r.name.key)! - (percent * share) / 100))
+    }
+    keys.forEach((key) => left.delete(key))
+    lines.push({ material: blend.id, percent, role: usualRole(blend), water: false })
+  }
+  for (const r of result.ranges) {
+    const percent = left.get(r.name.key)
+    if (percent === undefined || percent < 1e-4) continue
+    const m = r.name.material
+    lines.push({
+      material: m?.id ?? r.name.text,
+      percent: m?.strengthPercent ? Math.min(100, (percent * 100) / m.strengthPercent) : percent,
+      role: m ? usualRole(m) : 'other',
+      water: m?.kind === 'water',
+    })
+  }
+  const fill = lines.find((l) => l.water) ?? null
+  const melts = lines.some((l) => l.role === 'oil' && (catalogue.find(l.material)?.meltsC ?? 0) >= MELTS_FROM)
+  const NAMES: [Role, string, Partial<Phase>][] = [
+    ['water', 'Water', melts ? { heatToC: HOT_C } : {}],
+    ['oil', 'Oil', melts ? { heatToC: HOT_C } : {}],
+    ['cool-down', 'Cool-down', melts ? { belowC: COOL_C } : {}],
+    ['other', 'Not known', {}],
+  ]
+  const phases = NAMES.flatMap(([role, title, heat]): Phase[] => {
+    const own = lines.filter((l) => l.role === role)
+    return own.length === 0
+      ? []
+      : [
+          {
+            name: title,
+            role,
+            ...heat,
+            lines: own.map((l) =>
+              l === fill
+                ? { material: l.material, fill: true }
+                : { material: l.material, percent: Number(l.percent.toFixed(l.percent < 1 ? 3 : 2)) },
+            ),
+          },
+        ]
+  })
+  const formula: Formula = {
+    format: 'omblet-formula',
+    formatVersion: 1,
+    name,
+    product,
+    batchGrams: 100,
+    scaleResolutionGrams: 0.01,
+    phases,
+    note: NOTE,
+  }
+  const { ph } = context
+  const shared = assess(formula, catalogue).ph.shared
+  const targetPh =
+    ph === undefined ? shared : { min: Math.max(0, ph - PH_ROOM), max: Math.min(14, ph + PH_ROOM) }
+  // what nearly everything bears is no aim
+  return targetPh && targetPh.max - targetPh.min <= WIDEST_AIM ? { ...formula, targetPh } : formula
+}
+
+/** Faults of a draft, as everything is judged; the fewest win. */
+function faults(formula: Formula, catalogue: Catalogue): number {
+  const found = findAll(assess(formula, catalogue))
+  return found.reduce((s, x) => s + (x.severity === 'stop' ? 100 : x.severity === 'check' ? 1 : 0), 0)
+}
+
+/**
+ * The draft as a formula of its own: a guess, and called one. Ready-made preservatives and emulsifiers are tried beside
+ * their parts, and what is judged best is taken: preserved, emulsified, within caps and ranges where the order allows.
+ */
+export function labelFormula(result: LabelRanges, context: LabelContext & { name: string }): Formula {
+  const { catalogue } = context
+  const homeless = homelessBlends(result.ranges, catalogue)
+  const taken = new Set(homeless.flatMap((b) => b.keys))
+  const preserving = readyMade(result.ranges, catalogue, isPreserving, taken)
+  const carrying = readyMade(
+    result.ranges,
+    catalogue,
+    isCarrying,
+    new Set([...taken, ...preserving.flatMap((b) => b.keys)]),
+  )
+  const sets = [[...preserving, ...carrying], preserving, carrying, []]
+  const drafts = sets
+    .filter((set, i) => i === sets.length - 1 || set.length > 0)
+    .map((set) => build(result, context, [...homeless, ...set]))
+    .filter((f) => assess(f, catalogue).amounts.balanced)
+  const best = drafts.map((f) => ({ f, faults: faults(f, catalogue) })).sort((x, y) => x.faults - y.faults)[0]
+  return best?.f ?? build(result, context, homeless)
+}
