@@ -62,6 +62,7 @@ export {
   hasTrait,
   SOLUBILITIES,
   MATERIAL_KINDS,
+  type MaterialFacts,
 } from './materials/schema.ts'
 export { compositionOf } from './materials/resolve.ts'
 export * from './materials/search.ts'

@@ -3,11 +3,13 @@ import { describe, expect, it } from 'vitest'
 import {
   assess,
   catalogue,
+  customOf,
   driftsOf,
   findAll,
   PAIRS,
   phEffects,
   procedureReport,
+  readFormula,
   type Formula,
 } from '../src/index.ts'
 import { Pair } from '../src/materials/pairs.ts'
@@ -134,4 +136,35 @@ describe('a made-up material', () => {
     expect(told(gel(['sunset dye', 0.001]), dye)).toContain('Add the dye drop by drop')
     expect(told(gel(['fine sand', 3]), sand)).toContain('Rub fine sand smooth')
   })
+})
+
+describe('a material of one’s own in a file', () => {
+  // Each line written into a text with what is known of its material, read where that material is unknown.
+  const carried = (f: Formula, own: readonly Material[]) => {
+    const all = catalogue.with(own)
+    const phases = f.phases.map((p) => ({
+      ...p,
+      lines: p.lines.map((l) => {
+        const mine = own.find((m) => m.name === l.material)
+        return mine ? { ...l, custom: customOf(mine, all) } : l
+      }),
+    }))
+    return readFormula(JSON.stringify({ ...f, phases }))
+  }
+  const acid = { molarMass: 100, pKa: [3.5], chargeFullyProtonated: 0, counterIonCharge: 0 }
+  it.each([
+    ['an emulsifier of its type', [made({ name: 'harbour wax', kind: 'emulsifier', own: true, phase: 'oil', solubility: ['oil'], functions: ['emulsifying'], charge: 'cationic', meltsC: 62, emulsifier: { role: 'oil-in-water', shareOfOils: { min: 18, max: 25 } } })], cream([['harbour wax', 1]], [['xanthan gum', 0.3]])],
+    ['an acid with constants', [made({ name: 'fog acid', kind: 'acid', own: true, functions: ['buffering'], acidBase: acid, traits: ['exfoliant', 'sun'] })], gel(['fog acid', 5], ['lactic acid', 3])],
+    ['a gum that needs a base and minds salt', [made({ name: 'kelp gel', kind: 'polymer', own: true, form: 'powder', traits: ['needs-neutralising'], saltStoodPercent: 0.2, slurry: { parts: 10, in: 'glycerin' }, hydrationHours: { min: 2, max: 6 } })], gel(['kelp gel', 0.5], ['sodium lactate', 2])],
+    ['a preservative with its cover', [made({ name: 'pier guard', kind: 'preservative', own: true, functions: ['preservative'], usage: { min: 0.5, typical: 0.8, max: 1 }, ph: { min: 3, max: 5, grade: 'works' }, cover: { gramPositive: 2, gramNegative: 2, yeast: 2, mould: 2, role: 'broad' } })], formula([phase('Water', 'water', [['aqua', 'fill'], ['pier guard', 0.8]])], { targetPh: { min: 6, max: 7 } })],
+    ['a solid that comes out of cold oil', [made({ name: 'gull lipid', kind: 'active', own: true, form: 'powder', solubility: ['oil'], traits: ['oil-solid'], oilHoldsPercent: 1 })], cream([['emulsifying wax', 4], ['gull lipid', 1]])],
+    ['a raw plant powder', [made({ name: 'dune powder', kind: 'powder', own: true, traits: ['raw-plant'] })], gel(['dune powder', 1])],
+  ] as const)('%s is judged there as here', (_name, own, f) => {
+    const here = judged(f, ...own)
+    const there = assess(carried(f, own))
+    const codes = findAll(there).map((x) => `${x.severity} ${x.code}`)
+    expect(codes.sort()).toEqual(here.codes.sort())
+    expect(there.predictedPh?.value ?? null).toEqual(here.a.predictedPh?.value ?? null)
+    expect(procedureReport(there).steps?.length).toEqual(procedureReport(here.a).steps?.length)
+  }) // prettier-ignore
 })

@@ -45,7 +45,7 @@ export const emulsifier: Rule = (a) => {
       }),
     ]
   }
-  const carries = (m: Material) => m.emulsifier?.role === 'oil-in-water' || m.emulsifier?.role === 'water-in-oil' || m.emulsifier?.role === 'cationic' || m.emulsifier?.role === 'polymeric' || m.own === true // prettier-ignore
+  const carries = (m: Material) => m.emulsifier?.role === 'oil-in-water' || m.emulsifier?.role === 'water-in-oil' || m.emulsifier?.role === 'cationic' || m.emulsifier?.role === 'polymeric' || (m.own === true && m.emulsifier === undefined) // prettier-ignore
   const helpers = indexesOf(a, (m) => m.emulsifier?.role === 'co-emulsifier')
   const alone = helpers.length > 0 && perhaps.length === 0 && e.soapPercent === 0 && !solubilised && !a.lines.some((l) => l.percent > 0 && l.material && (carries(l.material) || (l.material.emulsifier?.role === 'solubiliser' && l.material.emulsifier.hlbSound === 'yes'))) // prettier-ignore
   if (alone)

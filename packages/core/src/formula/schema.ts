@@ -1,5 +1,7 @@
 import * as z from 'zod'
 import { Goes, MethodEdits } from '../procedure/choices.ts'
+import { CHARGES } from '../materials/charges.ts'
+import { AcidBaseFacts, MaterialFacts } from '../materials/schema.ts'
 
 export const KINDS = [
   'toner',
@@ -19,7 +21,6 @@ export const REGIONS = ['EU', 'US', 'other'] as const
 export const MADE_FOR = ['self', 'family', 'gift', 'sale'] as const
 export const ROLES = ['premix', 'water', 'oil', 'cool-down', 'adjust', 'other'] as const
 export const METHODS = ['strip', 'meter-direct', 'meter-10pct'] as const
-export const CHARGES = ['none', 'nonionic', 'anionic', 'cationic', 'amphoteric'] as const
 
 /** The longest texts and largest counts a formula may hold; beyond them a file is refused with a sentence. */
 export const LIMITS = { name: 200, material: 300, note: 4000, phases: 40, lines: 400, readings: 500 } as const
@@ -65,14 +66,9 @@ export const Custom = z.looseObject({
     .array(z.looseObject({ inci: text(LIMITS.material).min(1), percent: z.number().min(0).max(100) }))
     .max(200)
     .optional(),
-  acidBase: z
-    .looseObject({
-      molarMass: positive,
-      pKa: z.array(number.min(-10).max(20)).max(16),
-      chargeFullyProtonated: number.int().min(-10).max(10),
-      counterIonCharge: number.min(-20).max(20),
-    })
-    .optional(),
+  acidBase: AcidBaseFacts.optional(),
+  /** Everything else that is known of it, as a material of the catalogue has it. */
+  facts: MaterialFacts.optional(),
 })
 
 export const Line = z
@@ -215,6 +211,7 @@ export type Rinse = (typeof RINSES)[number]
 export type MadeFor = (typeof MADE_FOR)[number]
 export type Region = (typeof REGIONS)[number]
 export type Role = (typeof ROLES)[number]
+export { CHARGES }
 export type Charge = (typeof CHARGES)[number]
 
 /** Where a line stands: index of its phase and its own index in the phase. */

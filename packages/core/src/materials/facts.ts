@@ -1,4 +1,4 @@
-import type { CHARGES } from '../formula/schema.ts'
+import type { CHARGES } from './charges.ts'
 import { catalogue } from './catalogue.ts'
 import { pairsOf } from './pairs.ts'
 import { formatRange, listWords, sayNumber, sayPercent } from '../text/format.ts'

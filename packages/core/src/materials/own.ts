@@ -4,7 +4,7 @@ import type { Catalogue } from './catalogue.ts'
 import { slug, splitInci, properInci } from './names.ts'
 import { compositionOf, materialFromCustom } from './resolve.ts'
 import { MOST_NESTED } from './mixtures.ts'
-import type { Material } from './schema.ts'
+import { MaterialFacts, type Material } from './schema.ts'
 
 /** A part as supplied: a catalogue id, an own material's id, or a name. */
 export type OwnPart = { material: string; percent: number }
@@ -18,6 +18,10 @@ export interface OwnFacts {
   phase: Material['phase']
   usage?: { min: number; max: number }
   ph?: { min: number; max: number }
+  charge?: Material['charge']
+  acidBase?: Material['acidBase']
+  /** What else matters for its kind. */
+  facts?: MaterialFacts
   /** For a mixture, a solution or a stock: what it is made of, percent of it as supplied. */
   parts?: OwnPart[]
 }
@@ -32,6 +36,9 @@ export function ownMaterial(facts: OwnFacts, catalogue: Catalogue): Material {
     solubility: facts.solubility,
     ...(facts.usage ? { usage: facts.usage } : {}),
     ...(facts.ph ? { ph: facts.ph } : {}),
+    ...(facts.charge ? { charge: facts.charge } : {}),
+    ...(facts.acidBase ? { acidBase: facts.acidBase } : {}),
+    ...(facts.facts ? { facts: facts.facts } : {}),
   }
   const stem = slug(facts.name) || 'material'
   let id = stem
@@ -131,5 +138,16 @@ export function customOf(material: Material, catalogue: Catalogue): Custom {
     ...(material.charge !== 'none' ? { charge: material.charge } : {}),
     ...(material.contains ? { contains: material.contains } : {}),
     ...(material.parts ? { parts: openedParts(material.parts, catalogue) } : {}),
+    ...(material.acidBase ? { acidBase: material.acidBase } : {}),
+    facts: factsOfOwn(material),
   }
+}
+
+/** Everything of a material that a line has no field for. */
+function factsOfOwn(material: Material): MaterialFacts {
+  const told = Object.keys(MaterialFacts.shape).flatMap((key) => {
+    const value = material[key as keyof Material]
+    return value === undefined ? [] : [[key, value] as const]
+  })
+  return MaterialFacts.parse(Object.fromEntries(told))
 }

@@ -103,6 +103,8 @@ export function materialFromCustom(name: string, custom: Custom, base: Material 
     ...(custom.ph ? { ph: { min: custom.ph.min, max: custom.ph.max, grade } } : {}),
     ...(custom.charge ? { charge: custom.charge } : {}),
     ...(custom.contains ? { contains: custom.contains.map(({ inci, percent }) => ({ inci, percent })) } : {}),
+    ...(custom.acidBase ? { acidBase: custom.acidBase } : {}),
+    ...custom.facts,
     source: 'entered by the maker',
     ...(inci.length > 1 && !custom.parts ? { unknownShares: true } : {}),
     confidence: 'medium',

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { CHARGES } from '../formula/schema.ts'
+import { CHARGES } from './charges.ts'
 
 export const CONFIDENCES = ['high', 'medium', 'low'] as const
 export const MATERIAL_KINDS = [
@@ -122,6 +122,14 @@ const percent = z.number().min(0).max(100)
 const confidence = z.enum(CONFIDENCES)
 const level = z.number().int().min(0).max(3)
 
+/** Constants of an acid, base or salt at 25 °C; `counterIonCharge` per mole as supplied, +1 for one sodium. */
+export const AcidBaseFacts = z.looseObject({
+  molarMass: z.number({ error: 'must be a number' }).gt(0, { error: 'must be more than 0' }),
+  pKa: z.array(z.number({ error: 'must be a number' }).min(-10).max(20)).max(16),
+  chargeFullyProtonated: z.number({ error: 'must be a number' }).int().min(-10).max(10),
+  counterIonCharge: z.number({ error: 'must be a number' }).min(-20).max(20),
+})
+
 /** A material's facts. Percents are w/w of the product, of the material as supplied unless it says otherwise. */
 export const Material = z.strictObject({
   id: z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/),
@@ -221,6 +229,8 @@ export const Material = z.strictObject({
   cosolvent: z.strictObject({ s: z.number(), t: z.number(), confidence }).optional(),
   /** From that dose on it goes on moving the pH. */
   drift: z.strictObject({ fromPercent: percent, says: z.string(), why: z.string().optional() }).optional(),
+  /** Its own constants, where it is an acid, base or salt that the tables do not have. */
+  acidBase: AcidBaseFacts.optional(),
   /** One plant or polymer sold under several INCI names. */
   family: z.string().optional(),
   origin: z.enum(['plant', 'mineral', 'animal', 'derived', 'synthetic', 'unknown']),
@@ -234,6 +244,41 @@ export const Material = z.strictObject({
   /** Facts that the maker changed, with what the catalogue says. */
   changed: z.array(z.strictObject({ what: z.string(), was: z.string() })).optional(),
 })
+
+/** What a line may carry of its own material beside names, functions, ranges and make-up. */
+export const MaterialFacts = Material.pick({
+  kind: true,
+  form: true,
+  phase: true,
+  heatMaxC: true,
+  meltsC: true,
+  common: true,
+  density: true,
+  bulkDensity: true,
+  strengthPercent: true,
+  cover: true,
+  logKow: true,
+  emulsifier: true,
+  requiredHlb: true,
+  oxidation: true,
+  slurry: true,
+  hydrationHours: true,
+  setting: true,
+  whitening: true,
+  feel: true,
+  traits: true,
+  saltStoodPercent: true,
+  saltShare: true,
+  oilHoldsPercent: true,
+  reacts: true,
+  cosolvent: true,
+  drift: true,
+  origin: true,
+  unknownShares: true,
+})
+  .partial()
+  .extend({ ph: Material.shape.ph })
+export type MaterialFacts = z.infer<typeof MaterialFacts>
 
 export type Material = z.infer<typeof Material>
 export type MaterialKind = Material['kind']

@@ -91,9 +91,12 @@ export function waterPhaseOf(
 
   const own = new Map<string, number>()
   for (const line of lines) {
-    const given = line.source.custom?.acidBase
+    const given = line.source.custom?.acidBase ?? line.material?.acidBase
     if (!given || line.percent <= 0) continue
-    add({ key: line.id, ...given }, (line.percent * (line.source.strengthPercent ?? 100)) / 100)
+    add(
+      { key: line.id, ...given },
+      (line.percent * (line.source.strengthPercent ?? line.material?.strengthPercent ?? 100)) / 100,
+    )
     for (const s of line.substances) {
       if (s.key !== 'aqua') own.set(s.key, (own.get(s.key) ?? 0) + (line.percent * s.share) / 100)
     }

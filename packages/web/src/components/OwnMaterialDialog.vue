@@ -19,6 +19,8 @@ import { explainStorage } from '../storage/db'
 import { useMaterials } from '../stores/materials'
 import FormField from './FormField.vue'
 import { notify } from './notify'
+import { blankKind, groupOf, KIND_KEYS, kindFacts, kindFaults, kindOfMaterial } from './own-kind'
+import OwnKindFields from './OwnKindFields.vue'
 import PartsEditor, { type PartRow } from './PartsEditor.vue'
 import { readRange } from './range'
 import RangeField from './RangeField.vue'
@@ -69,6 +71,8 @@ const blank = () => ({
   ph: { low: '', high: '' },
 })
 const facts = reactive(blank())
+const kind = ref(blankKind())
+const group = computed(() => groupOf(facts.does))
 const functions = computed(() =>
   FUNCTIONS.includes(facts.does) || facts.does === '' ? FUNCTIONS : [facts.does, ...FUNCTIONS],
 )
@@ -77,6 +81,7 @@ watch(open, (isOpen) => {
   rows.value = []
   if (!isOpen) return
   Object.assign(facts, blank())
+  kind.value = blankKind()
   const m = props.material
   if (!m) return
   const range = (r: { min: number; max: number } | undefined) =>
@@ -90,6 +95,7 @@ watch(open, (isOpen) => {
     usage: range(m.usage),
     ph: range(m.ph),
   })
+  kind.value = kindOfMaterial(m)
   rows.value = (m.parts ?? []).map((p) => ({
     material: materials.catalogue.find(p.inci) ?? p.inci,
     percent: String(p.percent),
@@ -126,7 +132,12 @@ const fault = computed(() => {
   )
 })
 const valid = computed(
-  () => !fault.value && !nameError.value && !('error' in usage.value) && !('error' in ph.value),
+  () =>
+    !fault.value &&
+    !nameError.value &&
+    !('error' in usage.value) &&
+    !('error' in ph.value) &&
+    Object.keys(kindFaults(kind.value)).length === 0,
 )
 
 async function save() {
@@ -140,12 +151,16 @@ async function save() {
     ...(parts.value.length > 0 ? { parts: parts.value } : {}),
     ...('value' in usage.value && usage.value.value ? { usage: usage.value.value } : {}),
     ...('value' in ph.value && ph.value.value ? { ph: ph.value.value } : {}),
+    ...kindFacts(kind.value, group.value, props.material ?? null),
   }
   try {
     const old = props.material
     if (!old) return emit('made', await materials.add(told))
     const { usage: _u, ph: _p, parts: _parts, ...kept } = old
-    const next = { ...kept, ...ownMaterial(told, materials.catalogue), id: old.id }
+    const rest: Partial<Material> = { ...kept }
+    for (const key of KIND_KEYS) delete rest[key]
+    if (!told.facts?.traits) delete rest.traits
+    const next = { ...rest, ...ownMaterial(told, materials.catalogue), id: old.id }
     await materials.put(next)
     emit('made', next)
   } catch (error) {
@@ -201,6 +216,7 @@ async function save() {
         :read="usage"
       />
       <RangeField id="own-ph" v-model="facts.ph" legend="pH it suits" name="pH" :read="ph" />
+      <OwnKindFields v-model="kind" :group="group" />
       <PartsEditor v-model="rows" class="wide" :fault="fault" :sum="sum" />
       <p class="muted small wide">What you leave out stays unknown, and is said to be.</p>
       <div class="dialog-buttons">

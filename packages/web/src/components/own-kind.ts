@@ -1,0 +1,209 @@
+import {
+  acidBases,
+  parseNumber,
+  sayNumber,
+  type Material,
+  type MaterialFacts,
+  type OwnFacts,
+} from '@omblet/core'
+
+/** What a material of one's own is asked about, by what it does. */
+export type OwnGroup = 'emulsifier' | 'thickener' | 'acid' | 'preservative' | 'oil' | 'powder' | 'other'
+
+export const groupOf = (does: string): OwnGroup =>
+  does === 'emulsifying' || does === 'solubilising'
+    ? 'emulsifier'
+    : does === 'viscosity controlling'
+      ? 'thickener'
+      : does === 'buffering'
+        ? 'acid'
+        : does === 'preservative'
+          ? 'preservative'
+          : does === 'emollient'
+            ? 'oil'
+            : does === 'absorbent'
+              ? 'powder'
+              : 'other'
+
+/** The fields as they are typed. */
+export interface KindForm {
+  role: NonNullable<Material['emulsifier']>['role'] | 'unknown'
+  hlb: string
+  charge: Material['charge']
+  stands: string
+  melts: string
+  /** Key of an acid or base that it is like; empty where its own constants are given. */
+  like: string
+  molarMass: string
+  pKa: string
+  lumps: boolean
+  neutralise: boolean
+  salt: string
+  hours: string
+  bacteria: boolean
+  yeast: boolean
+  mould: boolean
+  oxidation: NonNullable<Material['oxidation']> | 'unknown'
+  raw: boolean
+}
+
+export const blankKind = (): KindForm => ({
+  role: 'unknown',
+  hlb: '',
+  charge: 'none',
+  stands: '',
+  melts: '',
+  like: '',
+  molarMass: '',
+  pKa: '',
+  lumps: false,
+  neutralise: false,
+  salt: '',
+  hours: '',
+  bacteria: true,
+  yeast: true,
+  mould: true,
+  oxidation: 'unknown',
+  raw: false,
+})
+
+const number = (value: number | undefined) => (value === undefined ? '' : sayNumber(value, 4))
+
+/** What is known of a material, as it would be typed. */
+export function kindOfMaterial(m: Material): KindForm {
+  const traits = new Set(m.traits ?? [])
+  return {
+    ...blankKind(),
+    role: m.emulsifier?.role ?? 'unknown',
+    hlb: number(m.emulsifier?.hlb),
+    charge: m.charge,
+    stands: number(m.heatMaxC),
+    melts: number(m.meltsC),
+    molarMass: number(m.acidBase?.molarMass),
+    pKa: m.acidBase ? m.acidBase.pKa.map((p) => sayNumber(p, 3)).join('; ') : '',
+    lumps: m.slurry !== undefined,
+    neutralise: traits.has('needs-neutralising'),
+    salt: number(m.saltStoodPercent),
+    hours: number(m.hydrationHours?.max),
+    bacteria: m.cover ? m.cover.gramNegative > 0 : true,
+    yeast: m.cover ? m.cover.yeast > 0 : true,
+    mould: m.cover ? m.cover.mould > 0 : true,
+    oxidation: m.oxidation ?? 'unknown',
+    raw: traits.has('raw-plant'),
+  }
+}
+
+const LIMITS = {
+  hlb: { min: 0, max: 40, what: 'the HLB' },
+  stands: { min: 0, max: 300, what: 'what it stands' },
+  melts: { min: -30, max: 300, what: 'where it melts' },
+  molarMass: { min: 1, max: 100000, what: 'the molar mass' },
+  salt: { min: 0, max: 100, what: 'the percent of salt' },
+  hours: { min: 0, max: 72, what: 'the hours' },
+} as const
+type NumberField = keyof typeof LIMITS
+
+/** A list of numbers: `3.1; 4.8`. Null where one is none. */
+function readPKa(text: string): number[] | null {
+  const parts = text.split(/[;\s]+/).filter(Boolean)
+  const read = parts.map((p) => Number(p.replace(',', '.')))
+  return read.every((p) => Number.isFinite(p) && p >= -10 && p <= 20) && read.length <= 16 ? read : null
+}
+
+/** A sentence for each field that cannot be read. */
+export function kindFaults(form: KindForm): Partial<Record<NumberField | 'pKa', string>> {
+  const faults: Partial<Record<NumberField | 'pKa', string>> = {}
+  for (const field of Object.keys(LIMITS) as NumberField[]) {
+    const read = parseNumber(form[field], LIMITS[field])
+    if ('error' in read) faults[field] = read.error
+  }
+  if (readPKa(form.pKa) === null)
+    faults.pKa = 'Type pKa values between −10 and 20, with semicolons between them.'
+  return faults
+}
+
+/** Facts of a material that these fields decide: cleared before they are set anew. */
+export const KIND_KEYS = ['kind', 'form', 'charge', 'emulsifier', 'heatMaxC', 'meltsC', 'acidBase', 'slurry', 'hydrationHours', 'saltStoodPercent', 'cover', 'oxidation'] as const satisfies readonly (keyof Material)[] // prettier-ignore
+const KIND_TRAITS = new Set<string>(['needs-neutralising', 'raw-plant'])
+
+/** A thickener that lumps is wetted in so much glycerin (common practice). */
+const SLURRY = { parts: 10, in: 'glycerin' }
+
+/** The fields that matter for a group, as facts; what is left out stays unknown. `old` keeps its other traits. */
+export function kindFacts(
+  form: KindForm,
+  group: OwnGroup,
+  old: Material | null = null,
+): Pick<OwnFacts, 'charge' | 'acidBase' | 'facts'> {
+  const of = (field: NumberField) => {
+    const read = parseNumber(form[field], LIMITS[field])
+    return 'value' in read && read.value !== null ? read.value : undefined
+  }
+  const facts: MaterialFacts = {}
+  const traits: string[] = (old?.traits ?? []).filter((t) => !KIND_TRAITS.has(t))
+  const stands = of('stands')
+  const melts = of('melts')
+  const hlb = of('hlb')
+  const salt = of('salt')
+  const hours = of('hours')
+  if (stands !== undefined) facts.heatMaxC = stands
+  if (melts !== undefined && (group === 'emulsifier' || group === 'oil' || group === 'other'))
+    facts.meltsC = melts
+  if (group === 'emulsifier' && form.role !== 'unknown')
+    facts.emulsifier = { ...old?.emulsifier, role: form.role, ...(hlb === undefined ? {} : { hlb }) }
+  if (group === 'thickener') {
+    facts.kind = form.neutralise ? 'polymer' : 'gum'
+    facts.form = 'powder'
+    if (form.lumps) facts.slurry = old?.slurry ?? SLURRY
+    if (form.neutralise) traits.push('needs-neutralising')
+    if (salt !== undefined) facts.saltStoodPercent = salt
+    if (hours !== undefined)
+      facts.hydrationHours = { min: Math.min(old?.hydrationHours?.min ?? hours / 2, hours), max: hours }
+  }
+  if (group === 'preservative') {
+    const level = (told: boolean) => (told ? 2 : 0)
+    facts.cover = {
+      gramPositive: level(form.bacteria),
+      gramNegative: level(form.bacteria),
+      yeast: level(form.yeast),
+      mould: level(form.mould),
+      role: form.bacteria && form.yeast && form.mould ? 'broad' : 'partner',
+    }
+  }
+  if (group === 'oil' && form.oxidation !== 'unknown') facts.oxidation = form.oxidation
+  if (group === 'powder') {
+    facts.kind = 'powder'
+    facts.form = 'powder'
+    if (form.raw) traits.push('raw-plant')
+  }
+  if (traits.length > 0) facts.traits = traits as NonNullable<MaterialFacts['traits']>
+  const acidBase = group === 'acid' ? constantsOf(form, of('molarMass')) : undefined
+  if (acidBase)
+    facts.kind =
+      acidBase.counterIonCharge > 0 ? 'buffer' : acidBase.chargeFullyProtonated > 0 ? 'base' : 'acid'
+  return {
+    facts,
+    ...(form.charge === 'none' ? {} : { charge: form.charge }),
+    ...(acidBase ? { acidBase } : {}),
+  }
+}
+
+/** Constants of what it is like, else its own: an uncharged acid of these pKa. */
+function constantsOf(form: KindForm, molarMass: number | undefined): OwnFacts['acidBase'] {
+  const like = acidBases.find((x) => x.key === form.like)
+  if (like) {
+    const { pKa, chargeFullyProtonated, counterIonCharge } = like
+    return { molarMass: molarMass ?? like.molarMass, pKa: [...pKa], chargeFullyProtonated, counterIonCharge }
+  }
+  const pKa = readPKa(form.pKa)
+  return pKa && pKa.length > 0 && molarMass !== undefined
+    ? { molarMass, pKa, chargeFullyProtonated: 0, counterIonCharge: 0 }
+    : undefined
+}
+
+/** Acids, bases and salts that another may be like, by name. */
+export const likes = () =>
+  acidBases
+    .filter((x) => !x.polymer && (x.pKa.length > 0 || x.counterIonCharge !== 0))
+    .map((x) => ({ value: x.key, label: x.inci }))
+    .sort((x, y) => x.label.localeCompare(y.label, 'en'))

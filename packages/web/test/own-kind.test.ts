@@ -1,0 +1,87 @@
+// What the dialog for one's own materials asks by kind, and what becomes of it in a judgement.
+import { assess, catalogue, findAll, Formula, ownMaterial, type Material } from '@omblet/core'
+import { describe, expect, it } from 'vitest'
+import {
+  blankKind,
+  groupOf,
+  kindFacts,
+  kindFaults,
+  kindOfMaterial,
+  type KindForm,
+} from '../src/components/own-kind'
+
+const made = (does: string, form: Partial<KindForm>, rest: Partial<Parameters<typeof ownMaterial>[0]> = {}): Material =>
+  ownMaterial(
+    { name: 'harbour stuff', inci: 'Harbour Stuff', functions: [does], solubility: 'water', phase: 'any', ...rest, ...kindFacts({ ...blankKind(), ...form }, groupOf(does)) },
+    catalogue,
+  ) // prettier-ignore
+const judged = (m: Material, percent: number, others: [string, number][] = []) =>
+  findAll(
+    assess(
+      Formula.parse({
+        format: 'omblet-formula',
+        formatVersion: 1,
+        name: 'Mole test',
+        product: { kind: 'cream', site: 'face', rinse: 'leave-on', region: 'EU' },
+        phases: [
+          { name: 'Water', role: 'water', lines: [{ material: 'aqua', fill: true }] },
+          { name: 'All', role: 'other', lines: [[m.id, percent] as const, ...others].map(([material, p]) => ({ material, percent: p })) },
+        ],
+      }),
+      catalogue.with([m]),
+    ),
+  ).map((x) => `${x.severity} ${x.code}`) // prettier-ignore
+const keeper: [string, number] = ['phenoxyethanol, ethylhexylglycerin', 1]
+
+describe('a material of one’s own', () => {
+  it('holds oil in water when it is told to, and is asked for its type until then', () => {
+    const oil: [string, number] = ['squalane', 15]
+    expect(judged(made('emulsifying', { role: 'oil-in-water' }), 4, [oil, keeper]).join()).not.toContain('no-emulsifier')
+    expect(judged(made('emulsifying', {}), 4, [oil, keeper]).join()).not.toContain('stop emulsion.no-emulsifier')
+    expect(judged(made('emulsifying', { role: 'co-emulsifier' }), 4, [oil, keeper])).toContain('stop emulsion.no-emulsifier')
+  }) // prettier-ignore
+  it('clashes by its charge', () => {
+    const quat = made('emulsifying', { role: 'cationic', charge: 'cationic' })
+    expect(judged(quat, 4, [['squalane', 10], ['xanthan gum', 0.3], keeper]).join()).toContain('charge.clash') // prettier-ignore
+  })
+  it('moves the pH like what it is said to be like, or by its own pKa', () => {
+    const like = made('buffering', { like: 'lactic-acid' })
+    expect(like.acidBase).toMatchObject({ pKa: [3.858], molarMass: 90.08 })
+    const own = made('buffering', { pKa: '3,1; 4.8', molarMass: '150' })
+    expect(own.acidBase).toMatchObject({ pKa: [3.1, 4.8], molarMass: 150 })
+    expect(made('buffering', { pKa: '3.1' }).acidBase).toBeUndefined()
+    const f = Formula.parse({ format: 'omblet-formula', formatVersion: 1, name: 'x', phases: [{ name: 'A', role: 'water', lines: [{ material: 'aqua', fill: true }, { material: like.id, percent: 1 }] }] }) // prettier-ignore
+    const lactic = { ...f, phases: [{ ...f.phases[0]!, lines: [f.phases[0]!.lines[0]!, { material: 'lactic acid', percent: 1 }] }] } // prettier-ignore
+    expect(assess(f, catalogue.with([like])).predictedPh!.value).toBeCloseTo(
+      assess(lactic).predictedPh!.value,
+      1,
+    )
+  })
+  it('preserves what its papers say', () => {
+    expect(judged(made('preservative', {}), 1).join()).not.toContain('preservative.missing')
+    expect(judged(made('preservative', { mould: false }), 1)).toContain('check preservative.missing')
+  })
+  it('thickens only with a base where it is told so', () => {
+    const gel = made('viscosity controlling', { neutralise: true, lumps: true, salt: '0,3' })
+    expect(judged(gel, 0.5, [keeper])).toContain('check thickener.needs-neutralising')
+    expect(judged(gel, 0.5, [keeper, ['sodium chloride', 2], ['sodium hydroxide', 0.2]])).toContain('check thickener.electrolyte') // prettier-ignore
+  })
+  it('brings microbes when it is a raw plant', () => {
+    expect(judged(made('absorbent', { raw: true }), 1, [keeper])).toContain('check usage.extract-load')
+    expect(judged(made('absorbent', {}), 1, [keeper]).join()).not.toContain('extract-load')
+  })
+  it('is shown again as it was typed', () => {
+    for (const [does, form] of [
+      ['emulsifying', { role: 'water-in-oil', hlb: '4.5', charge: 'nonionic', stands: '80', melts: '60' }],
+      ['viscosity controlling', { lumps: true, hours: '4', salt: '1' }],
+      ['preservative', { yeast: false }],
+      ['emollient', { oxidation: 'fast' }],
+      ['absorbent', { raw: true }],
+    ] as const)
+      expect(kindOfMaterial(made(does, form))).toMatchObject(form)
+  })
+  it('says what cannot be read', () => {
+    expect(Object.keys(kindFaults({ ...blankKind(), hlb: 'ten', pKa: 'sour', stands: '900' }))).toEqual(['hlb', 'stands', 'pKa']) // prettier-ignore
+    expect(kindFaults(blankKind())).toEqual({})
+  })
+})
