@@ -179,6 +179,8 @@ export const legal: Rule = (a) => {
 export interface CapMark {
   maxPercent: number
   source: string
+  /** The share that the cap is about is not known: from here on it may be passed. */
+  open?: boolean
 }
 
 /**
@@ -187,9 +189,9 @@ export interface CapMark {
  */
 export function capOf(a: Assessment, index: number): CapMark | null {
   const line = a.lines[index]!
-  const caps = line.substances.flatMap(({ key, share, low, high }) =>
-    // a cap on a share that nobody told is no tick on a rail
-    low < high
+  const caps = line.substances.flatMap(({ key, low, high }) =>
+    // what is not known may be all of it
+    high <= 0
       ? []
       : limitsFor(key, a.formula.product)
           .filter(({ limit }) => limit.kind === 'law' && !limit.from)
@@ -200,11 +202,9 @@ export function capOf(a: Assessment, index: number): CapMark | null {
               return sum + Math.max(0, all - (Math.max(0, line.percent) * own) / 100) * factor
             }, 0)
             return {
-              maxPercent: Math.max(
-                0,
-                ((limit.maxPercent - others) * 100) / (share * (factors.get(key) ?? 1)),
-              ),
+              maxPercent: Math.max(0, ((limit.maxPercent - others) * 100) / (high * (factors.get(key) ?? 1))),
               source: limit.source,
+              ...(low < high && limit.maxPercent > 0 ? { open: true } : {}),
             }
           }),
   )

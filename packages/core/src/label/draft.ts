@@ -2,7 +2,7 @@ import { assess } from '../assess/assess.ts'
 import { findAll } from '../findings/index.ts'
 import type { Formula, Phase, Role } from '../formula/schema.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
-import { usualRole, type Material } from '../materials/schema.ts'
+import { usualRole, type Material, type MaterialKind } from '../materials/schema.ts'
 import { substanceSources } from './list.ts'
 import type { LabelContext, LabelRange, LabelRanges } from './ranges.ts'
 
@@ -50,8 +50,8 @@ function homelessBlends(ranges: readonly LabelRange[], catalogue: Catalogue): Bl
   return found
 }
 
-/** Below so much of a blend a part need not stand in the order of the blend, percent. */
-const CARRIERS = new Set(['aqua', 'glycerin'])
+/** What a blend is thinned with tells nothing of it. */
+const CARRIERS: ReadonlySet<MaterialKind> = new Set<MaterialKind>(['water', 'humectant', 'solvent'])
 
 /**
  * Ready-made blends of a kind whose parts all stand in the list, in the order of the blend: makers buy them far more
@@ -72,7 +72,7 @@ function readyMade(
     ([m, keys]) => keys.length > 1 && m.parts && !m.own && m.usage && is(m),
   )
   for (const [blend, keys] of candidates.sort((x, y) => y[1].length - x[1].length)) {
-    const telling = keys.filter((key) => !CARRIERS.has(key))
+    const telling = keys.filter((key) => !CARRIERS.has(catalogue.find(key)?.kind ?? 'other'))
     if (telling.length < 2 || !keys.every((key) => place.has(key)) || telling.some((key) => used.has(key)))
       continue
     const share = (key: string) => shareIn(catalogue, blend, key)

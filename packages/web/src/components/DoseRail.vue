@@ -5,7 +5,7 @@ import { computed } from 'vue'
 const props = defineProps<{
   dose: number
   usage?: { min: number; max: number } | undefined
-  cap?: { maxPercent: number; source: string } | null | undefined
+  cap?: { maxPercent: number; source: string; open?: boolean } | null | undefined
 }>()
 
 /** The rail's far end: room for the range, the cap and the dose, and a little beyond. */
@@ -19,7 +19,9 @@ const end = computed(() => {
   return Math.max(range, Math.min(cap, Math.max(range, props.dose) * 2.5), props.dose * 1.15, 0.001)
 })
 const at = (value: number) => `${Math.min(100, Math.max(0, (value / end.value) * 100))}%`
-const over = computed(() => (props.cap ? props.dose > props.cap.maxPercent * 1.0001 : false))
+const over = computed(() =>
+  props.cap && !props.cap.open ? props.dose > props.cap.maxPercent * 1.0001 : false,
+)
 const outside = computed(() => (props.usage ? props.dose > props.usage.max * 1.000001 : false))
 const spoken = computed(() =>
   [
@@ -27,7 +29,9 @@ const spoken = computed(() =>
       ? `usual range ${sayPercent(props.usage.min)} to ${sayPercent(props.usage.max)}`
       : 'no usual range known',
     ...(props.cap && props.cap.maxPercent < 100
-      ? [`legal cap ${sayPercent(Number(props.cap.maxPercent.toFixed(4)))}, ${props.cap.source}`]
+      ? [
+          `${props.cap.open ? 'its make-up is not known: it may pass the legal cap from' : 'legal cap'} ${sayPercent(Number(props.cap.maxPercent.toFixed(4)))}, ${props.cap.source}`,
+        ]
       : []),
   ].join('; '),
 )
@@ -40,7 +44,17 @@ const spoken = computed(() =>
       class="band"
       :style="{ left: at(usage.min), right: `calc(100% - ${at(Math.min(usage.max, end))})` }"
     ></span>
-    <span v-if="cap && cap.maxPercent <= end" class="cap" :style="{ left: at(cap.maxPercent) }"></span>
+    <span
+      v-if="cap?.open && cap.maxPercent <= end"
+      class="perhaps"
+      :style="{ left: at(cap.maxPercent), right: 0 }"
+    ></span>
+    <span
+      v-if="cap && cap.maxPercent <= end"
+      class="cap"
+      :class="{ open: cap.open }"
+      :style="{ left: at(cap.maxPercent) }"
+    ></span>
     <span v-if="dose > 0" class="dose" :class="{ over, outside }" :style="{ left: at(dose) }"></span>
   </div>
 </template>
@@ -88,6 +102,19 @@ const spoken = computed(() =>
   height: 20px;
   margin-left: -1px;
   background: var(--stop);
+}
+.perhaps {
+  position: absolute;
+  top: 6px;
+  height: 12px;
+  border-radius: 0 4px 4px 0;
+  background: repeating-linear-gradient(-45deg, var(--stop) 0 1px, transparent 1px 4px);
+  opacity: 0.7;
+}
+.cap.open {
+  width: 1px;
+  background: none;
+  border-left: 1px dashed var(--stop);
 }
 .cap::after {
   content: '';

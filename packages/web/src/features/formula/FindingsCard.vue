@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { countFindings, isCaution, type Finding, type Remedy } from '@omblet/core'
+import { countFindings, groupNotes, isCaution, type Finding, type Remedy } from '@omblet/core'
 import { computed, inject, ref } from 'vue'
 import FindingMark from '../../components/FindingMark.vue'
+import FindingItem from './FindingItem.vue'
 import { useEditor } from '../../stores/editor'
 import { sheetKey } from './sheet'
 
@@ -9,9 +10,22 @@ const props = defineProps<{ findings: readonly Finding[]; begun: boolean }>()
 const editor = useEditor()
 const api = inject(sheetKey)!
 const cautionsOpen = ref(false)
+/** So many notes are shown as they are; more are folded by kind. */
+const FEW_NOTES = 2
+const opened = ref<Set<string>>(new Set())
 
 const main = computed(() => props.findings.filter((f) => !isCaution(f) || f.severity !== 'note'))
 const cautions = computed(() => props.findings.filter((f) => isCaution(f) && f.severity === 'note'))
+const notes = computed(() => main.value.filter((f) => f.severity === 'note'))
+const folds = computed(() => (notes.value.length > FEW_NOTES ? groupNotes(notes.value) : []))
+const shown = computed(() =>
+  folds.value.length > 0 ? main.value.filter((f) => f.severity !== 'note') : main.value,
+)
+function toggle(title: string) {
+  const next = new Set(opened.value)
+  if (!next.delete(title)) next.add(title)
+  opened.value = next
+}
 const counts = computed(() => countFindings(main.value))
 const say = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
 const headline = computed(() =>
@@ -19,7 +33,6 @@ const headline = computed(() =>
     ' · ',
   ),
 )
-const WORD = { stop: 'Stop', check: 'Check', note: 'Note' }
 
 function run(remedy: Remedy) {
   editor.apply(remedy.edit)
@@ -39,35 +52,28 @@ const keyOf = (f: Finding) => `${f.code}|${f.message}`
     <template v-else>
       <p v-if="main.length === 0" class="fine"><FindingMark severity="fine" />Nothing to stop or check.</p>
       <ul>
-        <li
-          v-for="finding in main"
-          :key="keyOf(finding)"
-          @mouseenter="api.highlight(finding.lines)"
-          @mouseleave="api.highlight([])"
-          @focusin="api.highlight(finding.lines)"
-          @focusout="api.highlight([])"
-        >
-          <FindingMark :severity="finding.severity" />
-          <div>
-            <p class="message">
-              <span class="word" :data-severity="finding.severity">{{ WORD[finding.severity] }}</span>
-              {{ finding.message }}
-            </p>
-            <p v-if="finding.why" class="why small">{{ finding.why }}</p>
-            <p class="source muted">{{ finding.source }}</p>
-            <div v-if="finding.remedies.length" class="remedies">
-              <button
-                v-for="remedy in finding.remedies"
-                :key="remedy.label"
-                type="button"
-                @click="run(remedy)"
-              >
-                {{ remedy.label }}
-              </button>
-            </div>
-          </div>
-        </li>
+        <FindingItem v-for="finding in shown" :key="keyOf(finding)" :finding="finding" @remedy="run" />
       </ul>
+      <template v-for="fold in folds" :key="fold.title">
+        <button
+          type="button"
+          class="toggle small"
+          :aria-expanded="opened.has(fold.title)"
+          @click="toggle(fold.title)"
+        >
+          <i
+            :class="opened.has(fold.title) ? 'pi pi-chevron-down' : 'pi pi-chevron-right'"
+            aria-hidden="true"
+          ></i>
+          <span class="fold"
+            ><span>{{ fold.title }} · {{ say(fold.findings.length, 'note') }}</span
+            ><span v-if="!opened.has(fold.title)" class="first">{{ fold.findings[0]!.message }}</span></span
+          >
+        </button>
+        <ul v-if="opened.has(fold.title)">
+          <FindingItem v-for="f in fold.findings" :key="keyOf(f)" :finding="f" @remedy="run" />
+        </ul>
+      </template>
       <template v-if="cautions.length">
         <button
           type="button"
@@ -79,14 +85,7 @@ const keyOf = (f: Finding) => `${f.code}|${f.message}`
           {{ say(cautions.length, 'caution') }} for making and using it
         </button>
         <ul v-if="cautionsOpen">
-          <li v-for="finding in cautions" :key="keyOf(finding)">
-            <FindingMark severity="note" />
-            <div>
-              <p class="message">{{ finding.message }}</p>
-              <p class="why small">{{ finding.why }}</p>
-              <p class="source muted">{{ finding.source }}</p>
-            </div>
-          </li>
+          <FindingItem v-for="f in cautions" :key="keyOf(f)" :finding="f" plain @remedy="run" />
         </ul>
       </template>
     </template>
@@ -115,60 +114,8 @@ h2 {
   align-items: center;
   gap: 0.5rem;
 }
-li {
-  display: flex;
-  gap: 0.625rem;
-  padding: 0.625rem 0;
-  border-top: 1px solid var(--line);
-}
-ul:first-of-type li:first-child {
+ul:first-of-type > :first-child {
   border-top: 0;
-}
-.message {
-  font-size: 0.9375rem;
-  line-height: 1.35;
-  font-weight: 600;
-  overflow-wrap: anywhere;
-}
-.word {
-  font-weight: 700;
-}
-.word[data-severity='stop'] {
-  color: var(--stop);
-}
-.word[data-severity='check'] {
-  color: var(--check);
-}
-.word[data-severity='note'] {
-  color: var(--note-ink);
-}
-.why {
-  padding-top: 0.125rem;
-  overflow-wrap: anywhere;
-}
-.source {
-  padding-top: 0.125rem;
-  font-size: 0.75rem;
-}
-.remedies {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.375rem;
-  padding-top: 0.5rem;
-}
-.remedies button {
-  min-height: 28px;
-  padding: 0.125rem 0.625rem;
-  border: 1px solid var(--cobalt-200);
-  border-radius: 7px;
-  background: var(--wash);
-  color: var(--accent-ink);
-  font-size: 0.8125rem;
-  text-align: left;
-  cursor: pointer;
-}
-.remedies button:hover {
-  border-color: var(--accent);
 }
 .toggle {
   display: flex;
@@ -181,6 +128,16 @@ ul:first-of-type li:first-child {
   border-top: 1px solid var(--line);
   background: none;
   color: var(--muted);
+  text-align: left;
   cursor: pointer;
+}
+.fold {
+  display: grid;
+  min-width: 0;
+}
+.first {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 </style>

@@ -105,7 +105,8 @@ function replace() {
     </p>
     <MaterialFacts v-if="material" :material="material" />
     <p v-if="cap" class="small cap">
-      Legal cap here: {{ sayPercent(Number(cap.maxPercent.toFixed(3))) }} ({{ cap.source }}).
+      {{ cap.open ? 'Its make-up is not known; it may pass the legal cap from' : 'Legal cap here:' }}
+      {{ sayPercent(Number(cap.maxPercent.toFixed(3))) }} ({{ cap.source }}).
     </p>
     <p v-if="material" class="small more">
       <RouterLink :to="`/shelf/${material.id}`">More on the Shelf</RouterLink>

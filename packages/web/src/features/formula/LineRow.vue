@@ -2,6 +2,7 @@
 import {
   capitalise,
   decimalsOf,
+  knownOf,
   formatNumber,
   LIMITS,
   methodOf,
@@ -15,6 +16,7 @@ import { computed, inject, nextTick, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import DoseRail from '../../components/DoseRail.vue'
 import FindingMark from '../../components/FindingMark.vue'
+import KnownMark from '../../components/KnownMark.vue'
 import { useEditor } from '../../stores/editor'
 import AmountField from './AmountField.vue'
 import LineDialog from './LineDialog.vue'
@@ -45,7 +47,8 @@ const source = computed(() => props.line.source)
 const unit = computed<'percent' | 'grams'>(() => (source.value.grams !== undefined ? 'grams' : 'percent'))
 const places = computed(() => decimalsOf(editor.assessment!.amounts.resolutionGrams))
 const name = computed(() => capitalise(props.line.label))
-const inci = computed(() => props.line.material?.inci.join(', ') ?? 'not in the catalogue')
+const known = computed(() => knownOf(props.line))
+const inci = computed(() => props.line.material?.inci.join(', ') ?? known.value.says)
 const lit = computed(() => api.highlighted.value.some((at) => sameLine(at, props.line)))
 
 async function openNote() {
@@ -137,6 +140,7 @@ const items = (): MenuItem[] => [
         >
         <FindingMark v-if="mark" :severity="mark" :size="14" />
         <span v-if="mark" class="hidden-text">({{ mark }})</span>
+        <KnownMark :known="known" />
       </span>
       <span class="inci">{{ inci }}</span>
     </button>

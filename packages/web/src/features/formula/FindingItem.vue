@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import type { Finding, Remedy } from '@omblet/core'
+import { inject } from 'vue'
+import FindingMark from '../../components/FindingMark.vue'
+import { sheetKey } from './sheet'
+
+/** One finding with what settles it; its lines are lit while it is looked at. `plain` leaves out how grave it is. */
+defineProps<{ finding: Finding; plain?: boolean }>()
+const emit = defineEmits<{ remedy: [remedy: Remedy] }>()
+const api = inject(sheetKey)!
+const WORD = { stop: 'Stop', check: 'Check', note: 'Note' }
+</script>
+
+<template>
+  <li
+    @mouseenter="api.highlight(finding.lines)"
+    @mouseleave="api.highlight([])"
+    @focusin="api.highlight(finding.lines)"
+    @focusout="api.highlight([])"
+  >
+    <FindingMark :severity="finding.severity" />
+    <div>
+      <p class="message">
+        <span v-if="!plain" class="word" :data-severity="finding.severity">{{ WORD[finding.severity] }}</span>
+        {{ finding.message }}
+      </p>
+      <p v-if="finding.why" class="why small">{{ finding.why }}</p>
+      <p class="source muted">{{ finding.source }}</p>
+      <div v-if="finding.remedies.length" class="remedies">
+        <button
+          v-for="remedy in finding.remedies"
+          :key="remedy.label"
+          type="button"
+          @click="emit('remedy', remedy)"
+        >
+          {{ remedy.label }}
+        </button>
+      </div>
+    </div>
+  </li>
+</template>
+
+<style scoped>
+li {
+  display: flex;
+  gap: 0.625rem;
+  padding: 0.625rem 0;
+  border-top: 1px solid var(--line);
+}
+.message {
+  font-size: 0.9375rem;
+  line-height: 1.35;
+  font-weight: 600;
+  overflow-wrap: anywhere;
+}
+.word {
+  font-weight: 700;
+}
+.word[data-severity='stop'] {
+  color: var(--stop);
+}
+.word[data-severity='check'] {
+  color: var(--check);
+}
+.word[data-severity='note'] {
+  color: var(--note-ink);
+}
+.why {
+  padding-top: 0.125rem;
+  overflow-wrap: anywhere;
+}
+.source {
+  padding-top: 0.125rem;
+  font-size: 0.75rem;
+}
+.remedies {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.375rem;
+  padding-top: 0.5rem;
+}
+.remedies button {
+  min-height: 28px;
+  padding: 0.125rem 0.625rem;
+  border: 1px solid var(--cobalt-200);
+  border-radius: 7px;
+  background: var(--wash);
+  color: var(--accent-ink);
+  font-size: 0.8125rem;
+  text-align: left;
+  cursor: pointer;
+}
+.remedies button:hover {
+  border-color: var(--accent);
+}
+</style>
