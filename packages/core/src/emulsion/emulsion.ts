@@ -7,6 +7,8 @@ export interface Emulsion {
   type: 'oil-in-water' | 'water-in-oil'
   /** Everything oil-soluble, with emulsifier and fatty alcohols. */
   oilPhasePercent: number
+  /** Between these, where a line of which nobody knows whether it is oily may count or not; else the same. */
+  oilPhaseRange: { low: number; high: number; because: string[] }
   /** What has to be emulsified: oils, butters, esters, waxes; fatty alcohols are not counted. */
   oilsPercent: number
   fattyAlcoholPercent: number
@@ -21,6 +23,8 @@ export interface Emulsion {
   requiredHlb: number | null
   /** Weight-averaged over the emulsifiers that have a value; null without one. */
   offeredHlb: number | null
+  /** Emulsifiers of which no HLB is told: what they offer together cannot be told then. */
+  hlbNotTold: string[]
   /** False when one of the emulsifiers works by something that HLB does not describe. */
   hlbApplies: boolean
 }
@@ -166,9 +170,20 @@ export function describeEmulsion(lines: readonly AssessedLine[], waterPercent: n
     .reduce((s, l) => s + l.percent, 0)
   const waterInOil = inverse > 0 && inverse > direct + polymericPercent * 5
   const main = [...emulsifiers].sort((a, b) => b.percent - a.percent)[0]
+  // a name that nobody knows may be an oil; one that sounds like an oil may be none
+  const unsure = lines.filter(
+    (l) => l.percent > 0 && !l.material && (l.guess === null || inOilPhase(l.guess)),
+  )
+  const sumOf = (list: readonly AssessedLine[]) => list.reduce((s, l) => s + l.percent, 0)
   return {
     type: waterInOil ? 'water-in-oil' : 'oil-in-water',
     oilPhasePercent,
+    oilPhaseRange: {
+      low: round(oilPhasePercent - sumOf(unsure.filter((l) => l.guess !== null))),
+      high: round(oilPhasePercent + sumOf(unsure.filter((l) => l.guess === null))),
+      because: unsure.map((l) => l.label),
+    },
+    hlbNotTold: emulsifiers.filter((l) => l.material.emulsifier?.hlb === undefined).map((l) => l.label),
     oilsPercent: round(oilsPercent),
     fattyAlcoholPercent: round(fattyAlcoholPercent),
     emulsifierPercent: round(emulsifierPercent),

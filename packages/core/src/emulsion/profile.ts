@@ -1,5 +1,6 @@
 import type { Assessment, AssessedLine } from '../assess/types.ts'
 import type { Material } from '../materials/schema.ts'
+import { listWords } from '../text/format.ts'
 import { isEmulsifier, isOil, emulsifierRange } from './emulsion.ts'
 
 export type Spread = 'fast' | 'medium' | 'slow'
@@ -105,7 +106,9 @@ function guidesFor(a: Assessment, main: Material | null): Guide[] {
   const range = main ? emulsifierRange(main, e.oilsPercent) : null
   const hlbSays =
     e.requiredHlb === null || e.offeredHlb === null
-      ? 'Too few of the oils or emulsifiers have a value.'
+      ? e.hlbNotTold.length > 0
+        ? `It cannot be told: no HLB is known of ${listWords(e.hlbNotTold)}.`
+        : 'Too few of the oils or emulsifiers have a value.'
       : `The oils want about ${one(e.requiredHlb)}, the emulsifiers offer about ${one(e.offeredHlb)}; each is good to 1.`
   return [
     {

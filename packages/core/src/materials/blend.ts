@@ -65,7 +65,8 @@ const most = (values: (number | undefined)[]) => {
 function openBlend(text: string, inci: string[], parts: readonly Material[]): Material {
   const main = DECIDES.flatMap((kind) => parts.find((p) => p.kind === kind) ?? [])[0] ?? parts[0]!
   const charged = parts.find((p) => p.charge === 'cationic') ?? parts.find((p) => p.charge === 'anionic')
-  const emulsifier = parts.find((p) => p.emulsifier && p.emulsifier.role !== 'co-emulsifier')?.emulsifier ?? parts.find((p) => p.emulsifier)?.emulsifier // prettier-ignore
+  const carrying = parts.filter((p) => p.emulsifier && p.emulsifier.role !== 'co-emulsifier')
+  const emulsifier = (carrying.find((p) => p.emulsifier!.role !== 'polymeric' && p.emulsifier!.role !== 'solubiliser') ?? carrying[0] ?? parts.find((p) => p.emulsifier))?.emulsifier // prettier-ignore
   const traits = [...new Set(parts.flatMap((p) => p.traits ?? []))]
   const heatMaxC = least(parts.map((p) => p.heatMaxC))
   const meltsC = most(parts.map((p) => p.meltsC))

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { formatNumber, sayNumber, type AssessedLine, type Emulsion } from '@omblet/core'
+import {
+  capitalise,
+  formatNumber,
+  listWords,
+  sayNumber,
+  type AssessedLine,
+  type Emulsion,
+} from '@omblet/core'
 import { computed } from 'vue'
 
 const props = defineProps<{ emulsion: Emulsion; lines: readonly AssessedLine[] }>()
@@ -25,8 +32,17 @@ const ph = computed(() => {
   if (windows.length === 0) return 'any'
   return `${sayNumber(Math.max(...windows.map((w) => w.min)), 1)}–${sayNumber(Math.min(...windows.map((w) => w.max)), 1)}`
 })
+const unsure = computed(() => props.emulsion.oilPhaseRange.because)
+const oilPhase = computed(() => {
+  const { low, high } = props.emulsion.oilPhaseRange
+  return unsure.value.length > 0
+    ? `${formatNumber(low, 0)}–${formatNumber(high, 0)}`
+    : formatNumber(props.emulsion.oilPhasePercent, 1)
+})
 const hlb = computed(() => {
-  const { requiredHlb, offeredHlb, hlbApplies } = props.emulsion
+  const { requiredHlb, offeredHlb, hlbApplies, hlbNotTold } = props.emulsion
+  if (requiredHlb !== null && hlbNotTold.length > 0 && offeredHlb === null)
+    return `HLB wanted about ${sayNumber(requiredHlb, 0)}; what is offered cannot be told: no value is known of ${listWords(hlbNotTold)}.`
   if (requiredHlb === null || offeredHlb === null) return null
   return `HLB wanted about ${sayNumber(requiredHlb, 0)}, offered about ${sayNumber(offeredHlb, 0)} (each ±\u00a01)${hlbApplies ? '' : '; no sound guide for this emulsifier'}.`
 })
@@ -43,7 +59,7 @@ const hlb = computed(() => {
     </header>
     <dl>
       <div>
-        <dd class="mono">{{ formatNumber(emulsion.oilPhasePercent, 1) }} %</dd>
+        <dd class="mono">{{ oilPhase }} %</dd>
         <dt>oil phase</dt>
       </div>
       <div>
@@ -55,6 +71,10 @@ const hlb = computed(() => {
         <dt>emulsifier pH</dt>
       </div>
     </dl>
+    <p v-if="unsure.length" class="muted small">
+      {{ capitalise(listWords(unsure)) }} may count to the oils or not: describe
+      {{ unsure.length > 1 ? 'them' : 'it' }} to know.
+    </p>
     <p v-if="hlb" class="muted small">{{ hlb }}</p>
   </section>
 </template>

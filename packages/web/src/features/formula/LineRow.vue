@@ -140,9 +140,8 @@ const items = (): MenuItem[] => [
         >
         <FindingMark v-if="mark" :severity="mark" :size="14" />
         <span v-if="mark" class="hidden-text">({{ mark }})</span>
-        <KnownMark :known="known" />
       </span>
-      <span class="inci">{{ inci }}</span>
+      <span class="inci"><KnownMark :known="known" class="ring" />{{ inci }}</span>
     </button>
     <DoseRail
       v-if="!line.fill && line.material?.kind !== 'water'"
@@ -281,6 +280,10 @@ const items = (): MenuItem[] => [
   font-size: 0.75rem;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+.ring {
+  margin-right: 0.375rem;
+  vertical-align: -2px;
 }
 .cell {
   display: flex;

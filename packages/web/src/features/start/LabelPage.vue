@@ -26,7 +26,7 @@ const earlier = ref('')
 const comparing = ref(false)
 const more = reactive({ texture: 'any' as Richness | 'any', ph: '', spf: '' })
 const TEXTURES: { value: Richness | 'any'; label: string }[] = [
-  { value: 'any', label: 'Not known' },
+  { value: 'any', label: 'Any' },
   { value: 'milk', label: 'Milk' },
   { value: 'lotion', label: 'Lotion' },
   { value: 'cream', label: 'Cream' },
