@@ -48,13 +48,19 @@ export const emulsifier: Rule = (a) => {
   const carries = (m: Material) => m.emulsifier?.role === 'oil-in-water' || m.emulsifier?.role === 'water-in-oil' || m.emulsifier?.role === 'cationic' || m.emulsifier?.role === 'polymeric' || (m.own === true && m.emulsifier === undefined) // prettier-ignore
   const helpers = indexesOf(a, (m) => m.emulsifier?.role === 'co-emulsifier')
   const alone = helpers.length > 0 && perhaps.length === 0 && e.soapPercent === 0 && !solubilised && !a.lines.some((l) => l.percent > 0 && l.material && (carries(l.material) || (l.material.emulsifier?.role === 'solubiliser' && l.material.emulsifier.hlbSound === 'yes'))) // prettier-ignore
+  // some, such as lecithin, hold a little oil by themselves
+  const holdsSome = helpers.some(
+    (i) => (a.lines[i]!.material!.emulsifier!.maxOilPercent ?? 0) >= e.oilsPercent,
+  )
   if (alone)
     return [
       finding(a, {
         code: 'emulsion.no-emulsifier',
-        severity: 'stop',
+        severity: holdsSome ? 'check' : 'stop',
         indexes: helpers,
-        message: `${listWords(helpers.map((i) => a.lines[i]!.label))} only helps an emulsifier; there is none.`,
+        message: holdsSome
+          ? `${listWords(helpers.map((i) => a.lines[i]!.label))} alone holds little oil, and not for long.`
+          : `${listWords(helpers.map((i) => a.lines[i]!.label))} only helps an emulsifier; there is none.`,
         why: 'It thickens and stabilises, but the drops flow together within days. Add an emulsifier that carries oil in water.',
       }),
     ]

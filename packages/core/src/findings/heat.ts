@@ -39,6 +39,8 @@ export const hot: Rule = (a) =>
   a.lines.flatMap((line, index) => {
     const { material } = line
     if (!material?.heatMaxC || material.cover || staysCold(a, line)) return []
+    // starch and meal swell in hot water, not in hot oil
+    if (material.kind === 'powder' && line.phaseSource.role === 'oil') return []
     const { heatToC, belowC } = line.phaseSource
     if (heatToC !== undefined && heatToC > material.heatMaxC) {
       return [
@@ -92,8 +94,8 @@ const wettedAnywhere = (m: Material) =>
     'solubiliser',
   ].includes(m.kind) ||
   m.solubility.includes('dispersible') ||
-  m.solubility.includes('glycol') ||
-  m.solubility.includes('alcohol')
+  // a liquid mixes in; a powder would lie in the oil as grit
+  (m.form !== 'powder' && (m.solubility.includes('glycol') || m.solubility.includes('alcohol')))
 
 /** phase.wrong-solubility: an oil in a watery phase with nothing to carry it, or a watery material in an oil phase. */
 export const wrongPhase: Rule = (a) =>
@@ -102,6 +104,8 @@ export const wrongPhase: Rule = (a) =>
     if (!material || line.percent <= 0) return []
     const role = line.phaseSource.role
     const solubility = `${material.source}, from memory`
+    // a powder in a product without water stays one, and is meant to
+    if (a.waterPercent < 1 && material.form === 'powder') return []
     if (role === 'oil' && inWater(material) && !inOil(material) && !wettedAnywhere(material)) {
       return [
         finding(a, {

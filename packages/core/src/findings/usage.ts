@@ -124,7 +124,10 @@ function aboveMax(a: Assessment, dose: Dose): Finding | null {
   const only = dose.lines.length === 1 ? a.lines[dose.lines[0]!]! : null
   // How much alkali is right depends on the acid it meets: the pH that comes out tells, not the percent.
   const spent = dose.material.kind === 'base' && (a.predictedPh?.value ?? 14) < 8.5
-  const mild = spent || BULK.has(dose.material.kind)
+  // where there is no water nothing is emulsified, and it only has to rinse off
+  const idle = a.emulsion === null && a.waterPercent < 5 && isEmulsifier(dose.material)
+  const softens = dose.material.functions.includes('keratolytic')
+  const mild = spent || idle || (BULK.has(dose.material.kind) && !softens)
   const far = isScent(dose.material) && dose.percent >= usage.max * FAR_BEYOND
   return finding(a, {
     code: 'usage.above-max',
