@@ -1,32 +1,34 @@
 import type { Material } from '../materials/schema.ts'
+import { oncePer } from './memo.ts'
 import { slug } from '../materials/names.ts'
 import type { Assessment, Substance } from './types.ts'
 
-const known = new WeakMap<Assessment, Map<string, Material | null>>()
+/** What lines tell of their own substances. */
+const ownFacts = oncePer((a) => {
+  const map = new Map<string, Material | null>()
+  for (const { material } of a.lines)
+    if (material && !material.parts && material.inci.length === 1) map.set(slug(material.inci[0]!), material)
+  return map
+})
 
 /**
  * What is known of a substance in this formula: a line's own facts first, then the catalogue that it was assessed with;
  * null where nothing is.
  */
 export function materialOfSubstance(a: Assessment, key: string): Material | null {
-  let map = known.get(a)
-  if (!map) {
-    known.set(a, (map = new Map()))
-    for (const { material } of a.lines)
-      if (material && !material.parts && material.inci.length === 1)
-        map.set(slug(material.inci[0]!), material)
-  }
+  const map = ownFacts(a)
   let found = map.get(key)
   if (found === undefined) map.set(key, (found = a.catalogue.find(key)))
   return found
 }
 
 /** Salts in the product that a gel held by charge feels, percent. */
-export const saltPercent = (a: Assessment) =>
+export const saltPercent = oncePer((a) =>
   carriersOf(a, (m) => m.saltShare !== undefined).reduce(
     (sum, s) => sum + s.percent * materialOfSubstance(a, s.key)!.saltShare!,
     0,
-  )
+  ),
+)
 
 /** Substances in the product, inside blends too, whose material passes; with their sum over all lines. */
 export function carriersOf(a: Assessment, test: (m: Material) => boolean): Substance[] {

@@ -129,10 +129,11 @@ function weightedMean(pairs: { weight: number; value: number }[]): number | null
  * fatty alcohols and no emulsifier) or no water (under 5 %).
  */
 export function describeEmulsion(lines: readonly AssessedLine[], waterPercent: number): Emulsion | null {
-  const known = lines.flatMap((l) => {
-    const material = l.material ?? l.guess
-    return material && l.percent > 0 ? [{ ...l, material }] : []
-  })
+  const known: { label: string; percent: number; material: Material }[] = []
+  for (const { label, percent, material, guess } of lines) {
+    const m = material ?? guess
+    if (m && percent > 0) known.push({ label, percent, material: m })
+  }
   const sum = (of: (m: Material) => boolean) =>
     known.reduce((s, l) => s + (of(l.material) ? l.percent : 0), 0)
   const oils = known.filter((l) => isOil(l.material))

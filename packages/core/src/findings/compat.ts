@@ -1,19 +1,36 @@
-import type { Assessment } from '../assess/types.ts'
+import type { Assessment, Substance } from '../assess/types.ts'
 import { isEmulsifier, isOil } from '../emulsion/emulsion.ts'
 import { adjusterName } from '../ph/log.ts'
 import { listWords, sayNumber } from '../text/format.ts'
 import { materialOfSubstance } from '../assess/carriers.ts'
-import { inSide, PAIRS, type PairSide } from '../materials/pairs.ts'
+import { groupsOf, PAIRS, type PairSide } from '../materials/pairs.ts'
 import { finding, type Rule } from './types.ts'
 
+/** Below this a trace reacts with nothing that anyone sees, percent. */
+const REACTS_FROM = 0.005
+
+/** Substances by the groups that they react as, in one pass. */
+function reacting(a: Assessment): Map<string, Substance[]> {
+  const groups = new Map<string, Substance[]>()
+  for (const s of a.substances.values()) {
+    if (s.percent <= REACTS_FROM) continue
+    for (const group of groupsOf(s.key, materialOfSubstance(a, s.key))) {
+      const held = groups.get(group)
+      if (held) held.push(s)
+      else groups.set(group, [s])
+    }
+  }
+  return groups
+}
+
 /** stability.incompatible: pairs of groups that do something to each other in the jar, told in data. */
-export const pairs: Rule = (a) =>
-  PAIRS.flatMap((pair) => {
-    const found = (side: PairSide) =>
-      [...a.substances.values()].filter((s) => s.percent > 0.005 && inSide(side, s.key, materialOfSubstance(a, s.key)))
+export const pairs: Rule = (a) => {
+  const groups = reacting(a)
+  const found = (side: PairSide) => groups.get(side.group)
+  return PAIRS.flatMap((pair) => {
     const left = found(pair.a)
     const right = found(pair.b)
-    if (left.length === 0 || right.length === 0) return []
+    if (!left || !right) return []
     const indexes = [...new Set([...left, ...right].flatMap((s) => s.lines))]
     return [
       finding(a, {
@@ -25,7 +42,8 @@ export const pairs: Rule = (a) =>
         ...(pair.source ? { source: pair.source } : {}),
       }),
     ]
-  }) // prettier-ignore
+  })
+}
 
 /** How far beyond the range of the tables the offered HLB may lie. */
 const TOLERANCE = 2

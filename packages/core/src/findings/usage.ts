@@ -2,8 +2,9 @@ import type { Product } from '../formula/schema.ts'
 import type { Assessment, AssessedLine } from '../assess/types.ts'
 import type { Material, MaterialKind } from '../materials/schema.ts'
 import { hasTrait } from '../materials/schema.ts'
-import { catalogue } from '../materials/catalogue.ts'
+import { materialOfSubstance } from '../assess/carriers.ts'
 import { emulsifierRange, isEmulsifier } from '../emulsion/emulsion.ts'
+import { oncePer } from '../assess/memo.ts'
 import { withGuesses } from '../assess/guesses.ts'
 import { freeShare } from '../ph/adjust.ts'
 import { acidOf, asAcid } from '../ph/families.ts'
@@ -70,7 +71,9 @@ const sourceOf = (material: Material) =>
   material.own ? material.source : `${material.source}, from memory (${material.confidence} confidence)`
 
 /** Doses of each material with what its blends bring along. */
-function doses(a: Assessment): Dose[] {
+const doses = oncePer(sumOfDoses)
+
+function sumOfDoses(a: Assessment): Dose[] {
   const found = new Map<string, Dose>()
   for (const [id, dose] of a.doses) {
     found.set(id, {
@@ -85,7 +88,7 @@ function doses(a: Assessment): Dose[] {
       (i) => a.lines[i]!.material?.id !== substance.key && carries(a.lines[i]!, substance.key),
     )
     if (blends.length === 0) continue
-    const material = found.get(substance.key)?.material ?? catalogue.find(substance.key)
+    const material = found.get(substance.key)?.material ?? materialOfSubstance(a, substance.key)
     if (!material || material.parts || material.id !== substance.key) continue
     const extra = blends.reduce((sum, i) => {
       const line = a.lines[i]!

@@ -23,9 +23,18 @@ export type PairSide = z.infer<typeof Side>
 
 export const PAIRS = data as readonly Pair[]
 
-/** Whether a substance stands on a side of a pair. */
-export const inSide = (side: PairSide, key: string, m: Material | null) =>
-  (m?.reacts?.includes(side.group) ?? false) || (side.also?.includes(key) ?? false)
+/** Groups of substances that no catalogue has, by key. */
+const ALSO = new Map<string, string[]>()
+for (const side of PAIRS.flatMap((p) => [p.a, p.b]))
+  for (const key of side.also ?? []) ALSO.set(key, [...new Set([...(ALSO.get(key) ?? []), side.group])])
+const NONE: readonly string[] = []
+
+/** The groups that a substance reacts as. */
+export function groupsOf(key: string, m: Material | null): readonly string[] {
+  const also = ALSO.get(key)
+  const own = m?.reacts ?? NONE
+  return also ? [...new Set([...own, ...also])] : own
+}
 
 /** The pairs that a material, or what it is made of, is part of, told from its side. */
 export function pairsOf(m: Material, find: (key: string) => Material | null) {

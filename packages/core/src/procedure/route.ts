@@ -1,3 +1,4 @@
+import { oncePer } from '../assess/memo.ts'
 import type { Assessment, AssessedLine } from '../assess/types.ts'
 import { capitalise, formatCelsius, listWords } from '../text/format.ts'
 import { withGuesses } from '../assess/guesses.ts'
@@ -91,8 +92,10 @@ function proposeHeat(p: Part) {
 
 const isHot = (p: Part | undefined) => (p?.heatToC ?? 0) >= HOT
 
-/** Proposes where each phase goes, from its role and materials; what the maker chose stands. */
-export function routed(assessment: Assessment): Part[] {
+/** Proposes where each phase goes, from its role and materials; what the maker chose stands. Not to be changed. */
+export const routed = oncePer(routesOf)
+
+function routesOf(assessment: Assessment): Part[] {
   const a = withGuesses(assessment)
   const parts = partsOf(a)
   parts.forEach(proposeHeat)
