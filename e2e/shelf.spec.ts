@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import type { Download } from '@playwright/test'
-import { expect, openHome, test } from './helpers'
+import { expect, openHome, test, upload } from './helpers'
 
 const readText = async (file: Download) => readFileSync((await file.path())!, 'utf8')
 
@@ -271,4 +271,41 @@ test('which of several things a name means is asked before it is added', async (
   await expect(ask).toContainText('A two-hundredth of the amount')
   await ask.getByRole('button', { name: /^powder, 200-fold/ }).click()
   await expect(page.getByRole('textbox', { name: 'Aloe powder, 200-fold, percent' })).toBeFocused()
+})
+
+test('an emulsifier of one’s own is asked for its type, and judged by it', async ({ page }) => {
+  await openHome(page)
+  await page.goto('/shelf')
+  await page.getByRole('button', { name: 'New material' }).click()
+  const dialog = page.getByRole('dialog', { name: 'A material of my own' })
+  await dialog.getByLabel('Name', { exact: true }).fill('Mole wax')
+  await dialog.locator('[aria-labelledby="own-does"], #own-does').first().click()
+  await page.getByRole('option', { name: 'emulsifying' }).click()
+  await dialog.getByRole('combobox', { name: 'What it holds' }).click()
+  await page.getByRole('option', { name: 'Only helps another' }).click()
+  await dialog.getByLabel('HLB, where it is told').fill('ten')
+  await expect(dialog.getByText('Type the HLB as a number.')).toBeVisible()
+  await dialog.getByLabel('HLB, where it is told').fill('5')
+  await dialog.getByRole('button', { name: 'Make' }).click()
+  await expect(page.getByRole('heading', { name: 'Mole wax' })).toBeVisible()
+  await page.getByRole('button', { name: 'Change', exact: true }).click()
+  await expect(page.getByRole('dialog').getByLabel('HLB, where it is told')).toHaveValue('5')
+  await page.keyboard.press('Escape')
+
+  await page.goto('/formulas')
+  const lines = [
+    { material: 'squalane', percent: 12 },
+    { material: 'mole wax', percent: 4 },
+    { material: 'seafig fruit extract', percent: 1 },
+  ]
+  const phases = [
+    { name: 'Water', role: 'water', lines: [{ material: 'aqua', fill: true }] },
+    { name: 'Oil', role: 'oil', lines },
+  ]
+  const text = JSON.stringify({ format: 'omblet-formula', formatVersion: 1, name: 'Mole cream', phases })
+  await upload(page, 'mole.omblet.json', text)
+  await page.goto('/formulas')
+  await page.getByRole('link', { name: 'Mole cream' }).click()
+  await expect(page.getByText('Mole wax only helps an emulsifier; there is none.')).toBeVisible()
+  await expect(page.getByText('kind inferred')).toBeVisible()
 })

@@ -113,6 +113,27 @@ test('an ingredient list gives ranges and a draft that is called a guess', async
   await expect(page.getByLabel('Name of the formula')).toHaveValue('A guess from a label')
 })
 
+test('two lists of one product show what changed, and a texture narrows what can be', async ({ page }) => {
+  await page.goto('/start/label')
+  const list = page.getByLabel('Paste the list in the order of the label')
+  await list.fill('Aqua, Squalane, Glycerin, Cetearyl Olivate, Sorbitan Olivate, Panthenol, Phenoxyethanol, Ethylhexylglycerin') // prettier-ignore
+  const most = page.getByRole('row').filter({ hasText: 'Squalane' }).locator('td').nth(2)
+  await expect(most).toBeVisible()
+  const before = Number(await most.innerText())
+  await page.getByRole('combobox', { name: 'Texture' }).click()
+  await page.getByRole('option', { name: 'Milk' }).click()
+  await expect.poll(async () => Number(await most.innerText())).toBeLessThan(before)
+  await page.getByRole('button', { name: 'Compare with an earlier list' }).click()
+  await page
+    .getByLabel('The earlier list of the same product')
+    .fill('Aqua, Glycerin, Squalane, Cetearyl Olivate, Sorbitan Olivate, Urea, Phenoxyethanol')
+  const changes = page.getByRole('region', { name: 'What changed from the earlier list' })
+  await expect(changes.getByText('Panthenol new at place 6')).toBeVisible()
+  await expect(changes.getByText('Urea gone from place 6')).toBeVisible()
+  await page.getByRole('button', { name: 'Make the draft a formula' }).click()
+  await expect(page.getByText('Phenoxyethanol with ethylhexylglycerin').first()).toBeVisible()
+})
+
 test('a brief brings proposals without a stop, or says why not', async ({ page }) => {
   const solver = watchSolver(page)
   await page.goto('/start/brief')
