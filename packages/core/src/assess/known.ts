@@ -15,7 +15,8 @@ const KIND_WORDS: Partial<Record<string, string>> = {
   'fatty-acid': 'a fatty acid',
   'film-former': 'a film former',
 }
-const withArticle = (kind: string) =>
+/** A kind as a word with its article: “an extract”. */
+export const kindInWords = (kind: string) =>
   KIND_WORDS[kind] ?? `${/^[aeiou]/.test(kind) ? 'an' : 'a'} ${kind.replaceAll('-', ' ')}`
 
 /** What can be said of a line's make-up: all, its parts without shares, its kind by its name, or nothing. */
@@ -25,7 +26,7 @@ export function knownOf(line: AssessedLine): Known {
     return guess
       ? {
           how: 'inferred',
-          says: `Taken for ${withArticle(guess.kind)} by its name; nothing else is known of it.`,
+          says: `Taken for ${kindInWords(guess.kind)} by its name; nothing else is known of it.`,
         }
       : { how: 'unknown', says: 'Not in the catalogue: nothing is known of it.' }
   const open = substances.filter((s) => s.low < s.high)

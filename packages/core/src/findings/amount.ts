@@ -1,4 +1,4 @@
-import { listWords, sayNumber, sayPercent, shorten } from '../text/format.ts'
+import { listSome, sayNumber, sayPercent, shorten } from '../text/format.ts'
 import { finding, type Rule } from './types.ts'
 
 /** amount.missing: lines that have no amount yet, told once. */
@@ -17,7 +17,7 @@ export const missingAmounts: Rule = (a) => {
       code: 'amount.missing',
       severity: 'check',
       indexes,
-      message: `${listWords(names.length > MANY ? [...names.slice(0, MANY - 1), `${names.length - MANY + 1} more`] : names)} ${indexes.length > 1 ? 'have' : 'has'} no amount yet.`,
+      message: `${listSome(names)} ${indexes.length > 1 ? 'have' : 'has'} no amount yet.`,
       why: 'What depends on an amount is judged when there is one.',
       source: 'arithmetic',
       remedies: only
@@ -31,8 +31,6 @@ export const missingAmounts: Rule = (a) => {
     }),
   ]
 } // prettier-ignore
-/** Names that a sentence holds. */
-const MANY = 6
 
 /** amount.mismatch: percent and grams are both given and disagree. */
 export const amount: Rule = (a) =>

@@ -51,6 +51,14 @@ export function listWords(words: readonly string[], last = 'and'): string {
   return `${words.slice(0, -1).join(', ')} ${last} ${words.at(-1)}`
 }
 
+/** Names that a sentence holds. */
+const SOME = 6
+/** A list that says how many more there are: `a, b and 3 more`. */
+export const listSome = (words: readonly string[]) =>
+  words.length > SOME
+    ? listWords([...words.slice(0, SOME - 1), `${words.length - SOME + 1} more`])
+    : listWords(words)
+
 export const capitalise = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** Cuts very long text for a sentence, saying so with an ellipsis. */
