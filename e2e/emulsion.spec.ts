@@ -8,12 +8,14 @@ test('the make-up of a cream, and another emulsifier taken with a way back', asy
   await expect(profile.locator('li', { hasText: 'HLB' }).first()).toContainText('does not hold')
   const chooser = page.getByRole('region', { name: 'What else would carry it' })
   await expect(chooser.locator('li', { hasText: 'in use' })).toContainText('Olivate emulsifier')
-  await chooser.getByRole('button', { name: /^Cetearyl glucoside emulsifier/ }).click()
+  await chooser.getByRole('button', { name: /^Cetearyl alcohol with ceteareth-20/ }).click()
   await expect(chooser).toContainText('Nonionic: salts and charged actives leave it alone')
   await chooser.getByRole('button', { name: /^Take it/ }).click()
-  await expect(chooser.locator('li', { hasText: 'in use' })).toContainText('Cetearyl glucoside')
+  await expect(chooser.locator('li', { hasText: 'in use' })).toContainText(
+    'Cetearyl alcohol with ceteareth-20',
+  )
   await page.getByRole('link', { name: 'Sheet' }).click()
-  await expect(page.locator('li.line', { hasText: 'Cetearyl glucoside emulsifier' })).toHaveCount(1)
+  await expect(page.locator('li.line', { hasText: 'Cetearyl alcohol with ceteareth-20' })).toHaveCount(1)
   await expect(page.locator('li.line', { hasText: 'Olivate emulsifier' })).toHaveCount(0)
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click()
   await expect(page.locator('li.line', { hasText: 'Olivate emulsifier' })).toHaveCount(1)
@@ -23,7 +25,7 @@ test('several candidates are kept as trial versions at once', async ({ page }) =
   await openFormula(page, 'Harbour Fog face cream')
   await page.getByRole('link', { name: 'Emulsion', exact: true }).click()
   const chooser = page.getByRole('region', { name: 'What else would carry it' })
-  for (const name of [/^Cetearyl glucoside emulsifier/, /^Cetearyl alcohol with ceteareth-20/]) {
+  for (const name of [/^Polyglyceryl methylglucose distearate/, /^Cetearyl alcohol with ceteareth-20/]) {
     await chooser.getByRole('button', { name }).click()
     await chooser.getByLabel('Try it as a version').check()
   }

@@ -125,8 +125,12 @@ function weigh(
   }
 }
 
+const SURE = { high: 0, medium: 1, low: 2 }
+/** Of equals the one that is known better, then by name. */
 const byScore = (x: Candidate, y: Candidate) =>
-  y.score - x.score || x.material.name.localeCompare(y.material.name)
+  y.score - x.score ||
+  SURE[x.material.confidence] - SURE[y.material.confidence] ||
+  x.material.name.localeCompare(y.material.name)
 
 /** What pH the formula will have: where it is aimed, read or computed. */
 const workingRange = (a: Assessment) =>

@@ -3,7 +3,7 @@ export type Unit = 'percent' | 'grams' | 'millilitres' | 'parts' | 'bare'
 
 /** An amount as a recipe gives it. A range has two ends; `rough` says why its size is a guess. */
 export type RecipeAmount =
-  | { kind: 'quantity'; min: number; max: number; unit: Unit; rough?: string }
+  | { kind: 'quantity'; min: number; max: number; unit: Unit; rough?: string; spoon?: boolean }
   | { kind: 'fill'; ofGrams?: number }
   | { kind: 'as-needed' }
 
@@ -31,6 +31,8 @@ interface UnitRule {
   /** Grams or millilitres in one. */
   size: number
   rough?: string
+  /** What it holds is asked. */
+  spoon?: boolean
 }
 const SPOON =
   'A spoon is no measure: what it holds differs by a third and more. Weigh it once and correct it.'
@@ -50,13 +52,20 @@ const UNITS: readonly UnitRule[] = [
   { words: String.raw`centilit(?:er|re)s?|cl`, unit: 'millilitres', size: 10 },
   { words: String.raw`decilit(?:er|re)s?|dl`, unit: 'millilitres', size: 100 },
   { words: String.raw`lit(?:er|re)s?|l`, unit: 'millilitres', size: 1000 },
-  { words: String.raw`tablespoons?|tbsps?\.?|tbs\.?`, unit: 'millilitres', size: 15, rough: SPOON },
-  { words: String.raw`teaspoons?|tsps?\.?`, unit: 'millilitres', size: 5, rough: SPOON },
+  {
+    words: String.raw`tablespoons?|tbsps?\.?|tbs\.?`,
+    unit: 'millilitres',
+    size: 15,
+    rough: SPOON,
+    spoon: true,
+  },
+  { words: String.raw`teaspoons?|tsps?\.?`, unit: 'millilitres', size: 5, rough: SPOON, spoon: true },
   {
     words: String.raw`cups?`,
     unit: 'millilitres',
     size: 240,
     rough: 'A cup is no measure. Weigh it once and correct it.',
+    spoon: true,
   },
   { words: String.raw`drops?|gtts?\.?`, unit: 'millilitres', size: 0.05, rough: DROP },
   { words: String.raw`pinch(?:es)?|dash(?:es)?`, unit: 'grams', size: 0.3, rough: PINCH },
@@ -105,6 +114,7 @@ function quantity(low: string, high: string | undefined, rule: UnitRule): Recipe
     max: Math.max(min, max),
     unit,
     ...(rule.rough ? { rough: rule.rough } : {}),
+    ...(rule.spoon ? { spoon: true } : {}),
   }
 }
 

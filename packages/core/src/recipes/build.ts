@@ -352,7 +352,7 @@ function questionsOf(q: {
     const told = q.work[i]!.ingredient.amount
     if (
       told?.kind === 'quantity' &&
-      told.rough &&
+      told.spoon &&
       q.answers.lines?.[l.line]?.percent === undefined &&
       l.percent !== null
     )
