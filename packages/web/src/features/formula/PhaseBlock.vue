@@ -44,7 +44,7 @@ const menu = ref<InstanceType<typeof Menu>>()
 const looks = (line: AssessedLine, at: number) => {
   const cap = editor.caps[at]
   const mark = props.marks.get(`${line.phase}.${line.line}`)
-  return [line.source, line.material, line.label, line.phase, line.line, line.percent, line.grams, line.dosePercent, line.given, line.fill, cap?.maxPercent, cap?.source, mark] // prettier-ignore
+  return [line.source, line.material, line.substances, line.label, line.phase, line.line, line.percent, line.grams, line.dosePercent, line.given, line.fill, cap?.maxPercent, cap?.source, cap?.open, mark] // prettier-ignore
 }
 const routes = ref<InstanceType<typeof Menu>>()
 const part = computed(() => editor.parts.find((p) => p.index === props.index) ?? null)
@@ -223,6 +223,20 @@ header {
   background: var(--wash);
 }
 @media (max-width: 620px) {
+  header {
+    flex-wrap: wrap;
+    gap: 0 0.625rem;
+  }
+  .label {
+    flex: 1 1 6rem;
+  }
+  /* where it goes stands below, so that no name is cut */
+  .goes {
+    order: 1;
+    flex: 1 1 100%;
+    min-height: 32px;
+    padding-left: 2.375rem;
+  }
   .sums {
     gap: 0.5rem;
     font-size: 0.875rem;
