@@ -209,6 +209,7 @@ describe('heat that is told in words', () => {
   it.each([
     ['melt in a double boiler', `${list}\nMethod\nMelt the oil phase in a double boiler.`, [null, 70, null]],
     ['both to a temperature', `${list}\nMethod\nHeat the water and the oil phase to 75 °C and blend.`, [75, 75, null]],
+    ['a warning', `${list}\nMethod\nDo not heat the oil phase; it is heat-sensitive.`, [null, null, null]],
     ['nothing is heated', `${list}\nMethod\nStir it all together.`, [null, null, null]],
     ['by letters', 'Phase A\nwater to 100\nPhase B\n6 % emulsifying wax\n10 % sunflower oil\nPhase C\nphenoxyethanol 1%\nMethod\nHeat A and phases A and B to 72 C.', [72, 72, null]],
   ] as const)('%s', (_name, text, expected) => expect(heats(text).map(([, c]) => c)).toEqual(expected)) // prettier-ignore

@@ -12,6 +12,9 @@ const EMULSION_LENIENCE = 1.5
 /** Up to here the model's own error may explain the excess. */
 const CLEARLY = 1.2
 const AIM = 0.65
+/** A glycol is raised to so much at most, and so much water is left, percent. */
+const MOST_SOLVENT = 45
+const LEAST_WATER_LEFT = 10
 
 const percentOfPhase = (a: Assessment) => {
   const mix = cosolventsOf(a.substances, a.waterPercent, a.catalogue)
@@ -35,27 +38,39 @@ function raiseSolvent(a: Assessment, result: SolubilityResult): Remedy[] {
     .sort((x, y) => gain(y.material!, result) - gain(x.material!, result))
   const best = lines[0]
   if (!best || gain(best.material!, result) < 0.8 || a.amounts.fillIndex === null) return []
-  for (let percent = Math.ceil(best.percent) + 1; percent <= 45; percent++) {
-    const shifted = new Map(a.substances)
-    const own = shifted.get(best.material!.id)!
-    shifted.set(own.key, { ...own, percent: own.percent + percent - best.percent })
+  const own = a.substances.get(best.material!.id)!
+  /** Whether so much of it holds the solid, also in the cold; null where the water phase would be no such phase. */
+  const holds = (percent: number): boolean | null => {
     const water = a.waterPercent - (percent - best.percent)
-    if (water < 10) return []
+    if (water < LEAST_WATER_LEFT) return null
+    const shifted = new Map(a.substances)
+    shifted.set(own.key, { ...own, percent: own.percent + percent - best.percent })
     const next = cosolventsOf(shifted, water, a.catalogue)
-    if (next.total > MOST_FRACTION) return []
+    if (next.total > MOST_FRACTION) return null
     const limit = solubilityAt(result.constants, a.workingPh, next)
     const concentration = (1000 * result.percent) / (water + next.massPercent)
     const cold = result.coldLimit / result.limit
-    if (concentration / limit < 0.7 && concentration / (limit * cold) <= 1) {
-      return [
-        {
-          label: `Raise ${best.label} to ${sayPercent(percent)}`,
-          edit: { type: 'set-percent', at: best, percent },
-        },
-      ]
-    }
+    return concentration / limit < 0.7 && concentration / (limit * cold) <= 1
   }
-  return []
+  // More solvent holds more and leaves less water: the most that is possible, then the least that holds, by halving.
+  const halve = (low: number, high: number, take: (percent: number) => boolean) => {
+    while (high - low > 1) {
+      const middle = Math.floor((low + high) / 2)
+      if (take(middle)) high = middle
+      else low = middle
+    }
+    return high
+  }
+  const from = Math.ceil(best.percent)
+  const most = halve(from, MOST_SOLVENT + 1, (percent) => holds(percent) === null) - 1
+  if (most <= from || holds(most) !== true) return []
+  const high = halve(from, most, (percent) => holds(percent) === true)
+  return [
+    {
+      label: `Raise ${best.label} to ${sayPercent(high)}`,
+      edit: { type: 'set-percent', at: best, percent: high },
+    },
+  ]
 }
 
 const gain = ({ cosolvent }: Material, result: SolubilityResult) =>

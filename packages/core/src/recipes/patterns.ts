@@ -53,3 +53,6 @@ export const MADE = new RegExp(
 /** Words that say that something is heated until it melts. */
 export const MELTS =
   /\b(?:melt(?:s|ed|ing)?|double[- ]boiler|bain[- ]marie|water bath|heat(?:s|ed|ing)?|warm(?:ed)? to)\b/i
+/** “Do not heat”, “heat-sensitive”: the word, and nothing is heated. */
+export const UNHEATED =
+  /\b(?:do not|don't|never|without|avoid|no|not|un)[- ]?(?:\w+ )?(?:heat|melt|warm)|\bheat[- ]sensitive|\bunheated\b/i

@@ -18,6 +18,7 @@ import {
   SIZE_OF_PRODUCT,
   toGrams,
   TOTAL,
+  UNHEATED,
   VERB,
 } from './patterns.ts'
 import { cellsOf, columnsOf, delimiterOf, isAmount, type Columns } from './table.ts'
@@ -222,7 +223,7 @@ class Reader {
 
   /** “Melt”, “in a double boiler”, “heat phases A and B to 70 °C”: heat of the phases that a sentence is about. */
   private warmth(text: string) {
-    if (!MELTS.test(text)) return
+    if (!MELTS.test(text) || UNHEATED.test(text)) return
     const celsius = /(\d{2,3})\s*(?:°|º|deg(?:rees)?)?\s*C\b/i.exec(text)
     const at = celsius && Number(celsius[1]) >= 50 && Number(celsius[1]) <= 100 ? Number(celsius[1]) : null
     for (const phase of this.phasesIn(text)) {
