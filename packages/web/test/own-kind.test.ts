@@ -2,6 +2,7 @@
 import { assess, catalogue, findAll, Formula, ownMaterial, type Material } from '@omblet/core'
 import { describe, expect, it } from 'vitest'
 import {
+  changedMaterial,
   blankKind,
   groupOf,
   kindFacts,
@@ -83,5 +84,26 @@ describe('a material of one’s own', () => {
   it('says what cannot be read', () => {
     expect(Object.keys(kindFaults({ ...blankKind(), hlb: 'ten', pKa: 'sour', stands: '900' }))).toEqual(['hlb', 'stands', 'pKa']) // prettier-ignore
     expect(kindFaults(blankKind())).toEqual({})
+  })
+  it('loses nothing when the dialog is opened and saved as it is', () => {
+    // what every kind of material of the catalogue would go through, were it one’s own
+    for (const m of catalogue.materials) {
+      const old: Material = { ...m, own: true }
+      const group = groupOf(old.functions[0]!)
+      const range = (r: { min: number; max: number } | undefined) =>
+        r ? { min: r.min, max: r.max } : undefined
+      const told = {
+        name: old.name,
+        inci: old.inci.join(', '),
+        functions: old.functions,
+        solubility: old.solubility[0]!,
+        phase: old.phase,
+        ...(old.usage ? { usage: range(old.usage)! } : {}),
+        ...(old.ph ? { ph: range(old.ph)! } : {}),
+        ...(old.parts ? { parts: old.parts.map((p) => ({ material: p.inci, percent: p.percent })) } : {}),
+        ...kindFacts(kindOfMaterial(old), group, old),
+      }
+      expect(changedMaterial(old, told, group, catalogue), m.id).toEqual(old)
+    }
   })
 })

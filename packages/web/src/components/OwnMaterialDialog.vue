@@ -2,7 +2,6 @@
 import {
   LIMITS,
   mixtureFault,
-  ownMaterial,
   parseNumber,
   sayNumber,
   SOLUBILITIES,
@@ -19,7 +18,7 @@ import { explainStorage } from '../storage/db'
 import { useMaterials } from '../stores/materials'
 import FormField from './FormField.vue'
 import { notify } from './notify'
-import { blankKind, groupOf, KIND_KEYS, kindFacts, kindFaults, kindOfMaterial } from './own-kind'
+import { blankKind, changedMaterial, groupOf, kindFacts, kindFaults, kindOfMaterial } from './own-kind'
 import OwnKindFields from './OwnKindFields.vue'
 import PartsEditor, { type PartRow } from './PartsEditor.vue'
 import { readRange } from './range'
@@ -156,11 +155,7 @@ async function save() {
   try {
     const old = props.material
     if (!old) return emit('made', await materials.add(told))
-    const { usage: _u, ph: _p, parts: _parts, ...kept } = old
-    const rest: Partial<Material> = { ...kept }
-    for (const key of KIND_KEYS) delete rest[key]
-    if (!told.facts?.traits) delete rest.traits
-    const next = { ...rest, ...ownMaterial(told, materials.catalogue), id: old.id }
+    const next = changedMaterial(old, told, group.value, materials.catalogue)
     await materials.put(next)
     emit('made', next)
   } catch (error) {

@@ -1,7 +1,9 @@
 import {
   acidBases,
+  ownMaterial,
   parseNumber,
   sayNumber,
+  type Catalogue,
   type Material,
   type MaterialFacts,
   type OwnFacts,
@@ -122,9 +124,17 @@ export function kindFaults(form: KindForm): Partial<Record<NumberField | 'pKa', 
   return faults
 }
 
-/** Facts of a material that these fields decide: cleared before they are set anew. */
-export const KIND_KEYS = ['kind', 'form', 'charge', 'emulsifier', 'heatMaxC', 'meltsC', 'acidBase', 'slurry', 'hydrationHours', 'saltStoodPercent', 'cover', 'oxidation'] as const satisfies readonly (keyof Material)[] // prettier-ignore
-const KIND_TRAITS = new Set<string>(['needs-neutralising', 'raw-plant'])
+/** Facts that the fields of a group decide: cleared before they are set anew. */
+const KEYS: Record<OwnGroup, readonly (keyof Material)[]> = {
+  emulsifier: ['emulsifier', 'charge', 'meltsC'],
+  thickener: ['slurry', 'hydrationHours', 'saltStoodPercent', 'charge'],
+  acid: ['acidBase'],
+  preservative: ['cover'],
+  oil: ['oxidation', 'meltsC'],
+  powder: [],
+  other: [],
+}
+const TRAITS_OF: Partial<Record<OwnGroup, string>> = { thickener: 'needs-neutralising', powder: 'raw-plant' }
 
 /** A thickener that lumps is wetted in so much glycerin (common practice). */
 const SLURRY = { parts: 10, in: 'glycerin' }
@@ -140,7 +150,12 @@ export function kindFacts(
     return 'value' in read && read.value !== null ? read.value : undefined
   }
   const facts: MaterialFacts = {}
-  const traits: string[] = (old?.traits ?? []).filter((t) => !KIND_TRAITS.has(t))
+  const shown = old ? kindOfMaterial(old) : null
+  const same = (...fields: (keyof KindForm)[]) => shown !== null && fields.every((f) => shown[f] === form[f])
+  const own = TRAITS_OF[group]
+  const wanted = group === 'thickener' ? form.neutralise : group === 'powder' && form.raw
+  const traits: string[] = (old?.traits ?? []).filter((t) => t !== own || wanted)
+  if (own && wanted && !traits.includes(own)) traits.push(own)
   const stands = of('stands')
   const melts = of('melts')
   const hlb = of('hlb')
@@ -152,33 +167,36 @@ export function kindFacts(
   if (group === 'emulsifier' && form.role !== 'unknown')
     facts.emulsifier = { ...old?.emulsifier, role: form.role, ...(hlb === undefined ? {} : { hlb }) }
   if (group === 'thickener') {
-    facts.kind = form.neutralise ? 'polymer' : 'gum'
-    facts.form = 'powder'
+    if (!same('neutralise')) facts.kind = form.neutralise ? 'polymer' : 'gum'
+    if (!old) facts.form = 'powder'
     if (form.lumps) facts.slurry = old?.slurry ?? SLURRY
-    if (form.neutralise) traits.push('needs-neutralising')
     if (salt !== undefined) facts.saltStoodPercent = salt
-    if (hours !== undefined)
+    if (same('hours') && old?.hydrationHours) facts.hydrationHours = old.hydrationHours
+    else if (hours !== undefined)
       facts.hydrationHours = { min: Math.min(old?.hydrationHours?.min ?? hours / 2, hours), max: hours }
   }
   if (group === 'preservative') {
     const level = (told: boolean) => (told ? 2 : 0)
-    facts.cover = {
-      gramPositive: level(form.bacteria),
-      gramNegative: level(form.bacteria),
-      yeast: level(form.yeast),
-      mould: level(form.mould),
-      role: form.bacteria && form.yeast && form.mould ? 'broad' : 'partner',
-    }
+    // what is told in finer steps stays as it was
+    if (same('bacteria', 'yeast', 'mould') && old) {
+      if (old.cover) facts.cover = old.cover
+    } else
+      facts.cover = {
+        gramPositive: level(form.bacteria),
+        gramNegative: level(form.bacteria),
+        yeast: level(form.yeast),
+        mould: level(form.mould),
+        role: form.bacteria && form.yeast && form.mould ? 'broad' : 'partner',
+      }
   }
   if (group === 'oil' && form.oxidation !== 'unknown') facts.oxidation = form.oxidation
   if (group === 'powder') {
-    facts.kind = 'powder'
-    facts.form = 'powder'
-    if (form.raw) traits.push('raw-plant')
+    if (!old) Object.assign(facts, { kind: 'powder', form: 'powder' })
   }
   if (traits.length > 0) facts.traits = traits as NonNullable<MaterialFacts['traits']>
-  const acidBase = group === 'acid' ? constantsOf(form, of('molarMass')) : undefined
-  if (acidBase)
+  const kept = same('like', 'pKa', 'molarMass') ? old?.acidBase : undefined
+  const acidBase = group === 'acid' ? (kept ?? constantsOf(form, of('molarMass'))) : undefined
+  if (acidBase && !kept)
     facts.kind =
       acidBase.counterIonCharge > 0 ? 'buffer' : acidBase.chargeFullyProtonated > 0 ? 'base' : 'acid'
   return {
@@ -207,3 +225,41 @@ export const likes = () =>
     .filter((x) => !x.polymer && (x.pKa.length > 0 || x.counterIonCharge !== 0))
     .map((x) => ({ value: x.key, label: x.inci }))
     .sort((x, y) => x.label.localeCompare(y.label, 'en'))
+
+const sameRange = (
+  a: { min: number; max: number } | undefined,
+  b: { min: number; max: number } | undefined,
+) =>
+  a === undefined || b === undefined
+    ? a === b
+    : Math.abs(a.min - b.min) < 1e-4 && Math.abs(a.max - b.max) < 1e-4
+
+/** A material of one's own after the dialog: what was told anew, and everything else as it was. */
+export function changedMaterial(
+  old: Material,
+  told: OwnFacts,
+  group: OwnGroup,
+  catalogue: Catalogue,
+): Material {
+  const { usage: _u, ph: _p, parts: _parts, ...kept } = old
+  const before = groupOf(old.functions[0] ?? '')
+  const rest: Partial<Material> = { ...kept }
+  for (const key of [...KEYS[group], ...KEYS[before], 'heatMaxC'] as const) delete rest[key]
+  if (!told.facts?.traits) delete rest.traits
+  const next: Material = { ...rest, ...ownMaterial(told, catalogue), id: old.id }
+  const keep = <K extends keyof Material>(key: K) => {
+    if (old[key] === undefined) delete next[key]
+    else next[key] = old[key]
+  }
+  keep('origin')
+  keep('confidence')
+  keep('source')
+  if (told.solubility === old.solubility[0]) keep('solubility')
+  if (sameRange(told.usage, old.usage)) keep('usage')
+  else delete next.common
+  if (sameRange(told.ph, old.ph)) keep('ph')
+  if (group === before && told.facts?.kind === undefined) keep('kind')
+  if (group !== 'emulsifier' && group !== 'thickener') keep('charge')
+  if (next.inci.join() === old.inci.join()) keep('unknownShares')
+  return next
+}
