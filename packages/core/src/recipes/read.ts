@@ -3,13 +3,12 @@ import type { Catalogue } from '../materials/catalogue.ts'
 import { amountsIn, bareAmount, fillIn } from './amounts.ts'
 import { headingOf, type Heading } from './headings.ts'
 import { ingredientOf, ingredientOfCells, type Ingredient } from './lines.ts'
+import { titled, warmth } from './around.ts'
 import { makeMatcher, type Matcher } from './match.ts'
 import {
   BATCH_INSIDE,
   batchOf,
   BULLET,
-  MADE,
-  MELTS,
   NUMBERED,
   PH,
   phOf,
@@ -18,7 +17,6 @@ import {
   SIZE_OF_PRODUCT,
   toGrams,
   TOTAL,
-  UNHEATED,
   VERB,
 } from './patterns.ts'
 import { cellsOf, columnsOf, delimiterOf, isAmount, type Columns } from './table.ts'
@@ -221,37 +219,9 @@ class Reader {
     return true
   }
 
-  /** “Melt”, “in a double boiler”, “heat phases A and B to 70 °C”: heat of the phases that a sentence is about. */
-  private warmth(text: string) {
-    if (!MELTS.test(text) || UNHEATED.test(text)) return
-    const celsius = /(\d{2,3})\s*(?:°|º|deg(?:rees)?)?\s*C\b/i.exec(text)
-    const at = celsius && Number(celsius[1]) >= 50 && Number(celsius[1]) <= 100 ? Number(celsius[1]) : null
-    for (const phase of this.phasesIn(text)) {
-      if (at !== null) phase.heatToC ??= at
-      else phase.melts = true
-    }
-  }
-
-  /** Phases that a sentence names by letter or by word; without any, the one it stands in. */
-  private phasesIn(text: string): RecipePhase[] {
-    const { phases } = this.recipe
-    const letters = new Set<string>()
-    for (const m of text.matchAll(/\b(?:phases?|parts?)\s+([A-H](?:\s*(?:,|and|&|\+|\/)\s*[A-H]\b)*)/gi))
-      for (const l of m[1]!.matchAll(/\b[A-H]\b/gi)) letters.add(l[0].toUpperCase())
-    const named = phases.filter((p) => p.heading?.letter && letters.has(p.heading.letter))
-    if (named.length > 0) return named
-    if (/\bboth phases\b/i.test(text))
-      return phases.filter((p) => p.heading?.role === 'water' || p.heading?.role === 'oil')
-    const roles = phases.filter(
-      (p) => p.heading?.role && new RegExp(`\\b${p.heading.role}s?\\b`, 'i').test(text),
-    )
-    if (roles.length > 0) return roles
-    return this.inMethod ? phases.filter((p) => p.heading?.role === 'oil') : [phases[this.phase]!]
-  }
-
   private words(raw: string, row: number) {
     const { recipe } = this
-    this.warmth(raw)
+    warmth(recipe, this.phase, this.inMethod, raw)
     const text = raw.replace(BULLET, '').replace(NUMBERED, '').replace(/^\|\s*|\s*\|$/g, '').replace(/\s*(?:\.{3,}|…+|_{3,})\s*/g, '  ').replace(/\*\*|__/g, '').trim() // prettier-ignore
     const heading = headingOf(text)
     if (heading && !(this.inMethod && heading.kind === 'phase' && !this.isNew(heading))) {
@@ -405,25 +375,6 @@ const samePhase = (a: Heading, b: Heading) =>
   a.letter !== null && b.letter !== null
     ? a.letter === b.letter
     : a.name.toLowerCase() === b.name.toLowerCase()
-
-/** “1 % hyaluronate stock” above a list that is whole without it is what the list makes. */
-function titled(recipe: Recipe): Recipe {
-  const first = recipe.lines[0]
-  if (recipe.title || first?.kind !== 'ingredient' || !MADE.test(first.text)) return recipe
-  const rest = recipe.lines.slice(1).flatMap((l) => (l.kind === 'ingredient' ? [l.ingredient.amount] : []))
-  const of = (unit: string) =>
-    rest.reduce((s, a) => s + (a?.kind === 'quantity' && a.unit === unit ? (a.min + a.max) / 2 : 0), 0)
-  const whole =
-    rest.some((a) => a?.kind === 'fill') ||
-    Math.abs(of('percent') - 100) < 0.5 ||
-    (of('percent') === 0 && of('grams') > 0)
-  if (rest.length < 2 || !whole) return recipe
-  return {
-    ...recipe,
-    title: first.text.replace(BULLET, '').slice(0, 200),
-    lines: [{ kind: 'title', row: first.row, text: first.text }, ...recipe.lines.slice(1)],
-  }
-}
 
 function read(lines: readonly RawLine[], catalogue: Catalogue): Recipe {
   const reader = new Reader(makeMatcher(catalogue))
