@@ -168,6 +168,19 @@ describe('something looks wrong', () => {
     expect(rescue('lumps', both.state).harmless).toBeNull()
     expect(rescue('lumps', both.state).causes[0]!.title).toMatch(/gum/i)
   })
+  it('asks how hot it was when the acid went in', () => {
+    const at = (celsius: number) => {
+      const m = new Making(cream({ water: [['xanthan gum', 0.3]] }, { batchGrams: 200 })).upTo('cool')
+      m.do({ type: 'temperature', celsius }).do({ type: 'dose', material: 'lactic-acid', strengthPercent: 80, grams: 0.5 }) // prettier-ignore
+      return rescue('lumps', m.do({ type: 'temperature', celsius: 24 }).state)
+    }
+    expect(at(62).causes[0]!.because).toMatch(/62/)
+    expect(
+      at(25)
+        .causes.map((c) => c.title)
+        .join(),
+    ).not.toMatch(/while it was hot/)
+  })
   it('dilutes crystals only where three times the batch does', () => {
     // Salicylic acid: 1.7 g/kg free in water at 25 °C (CRC Handbook); at pH 2 half a percent is three times that.
     const moves = (percent: number) => {

@@ -46,7 +46,9 @@ export const kind = (...kinds: string[]) => {
 }
 export const names = (lines: readonly AssessedLine[]) => listWords(lines.slice(0, 3).map((l) => l.label))
 export const always = (weight: number) => () => ({ weight, because: '' })
-export const hot = (e: Evidence) => e.celsius !== null && e.celsius > 45
+/** Above this a batch is hot, °C. */
+export const HOT = 45
+export const hot = (e: Evidence) => e.celsius !== null && e.celsius > HOT
 export const gums = (e: Evidence) => e.has(kind('gum', 'polymer', 'hyaluronate'))
 export const waxes = (e: Evidence) => e.has(kind('fatty-alcohol', 'fatty-acid', 'wax', 'butter'))
 export const emulsifiers = (e: Evidence) => e.has(kind('emulsifier', 'emulsifier-wo', 'cationic'))
@@ -62,6 +64,11 @@ export const outside = (e: Evidence, side: 'below' | 'above' | 'either') =>
 export const needs = (l: AssessedLine) => `${l.label} holds at ${formatRange(l.material!.ph!)}`
 export const acids = (e: Evidence) =>
   e.state.doses.filter((d) => adjusterOf(d.material)?.direction === 'down')
+/** How hot the batch was read to be when acid went in, the hottest; null where none did, or nobody had read it. */
+export function acidWentInAt(e: Evidence): number | null {
+  const read = acids(e).flatMap((d) => e.state.temperatures.findLast((t) => t.n < d.n)?.celsius ?? [])
+  return read.length > 0 ? Math.max(...read) : null
+}
 export const warm = (e: Evidence) => (e.celsius === null ? '' : `It was last ${sayNumber(e.celsius, 1)} °C.`)
 
 export const raisePh = (e: Evidence) =>

@@ -72,7 +72,7 @@ export const SKIN: Record<
         moves: () => ['Use it less often, or halve that material next time.'],
       },
       {
-        title: 'The preservative is near its cap',
+        title: 'More preservative than is usual',
         when: (e) => {
           const high = e.has(
             (l) =>

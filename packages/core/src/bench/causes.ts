@@ -7,7 +7,9 @@ import {
   waxes,
   emulsifiers,
   acids,
+  acidWentInAt,
   gums,
+  HOT,
   warm,
   raisePh,
   tooLittleEmulsifier,
@@ -86,13 +88,12 @@ export const CAUSES: Record<Symptom, CauseList> = {
       {
         title: 'Acid or gum met it while it was hot',
         when: (e) => {
-          const dosed = acids(e).length > 0
-          const gel = gums(e)
-          return gel.length > 0 && e.heated && (dosed || hot(e))
-            ? {
-                weight: dosed ? 9 : 7,
-                because: `${dosed ? 'Acid went in' : names(gel) + ' went in'}${e.celsius === null ? '' : ` near ${sayNumber(e.celsius, 0)} °C`}.`,
-              }
+          const at = acidWentInAt(e)
+          if (gums(e).length === 0) return null
+          if (at !== null && at > HOT)
+            return { weight: 9, because: `Acid went in near ${sayNumber(at, 0)} °C.` }
+          return at === null && hot(e)
+            ? { weight: 7, because: `${names(gums(e))} went in. ${warm(e)}` }
             : null
         },
         test: 'Press a lump: a tough skin that does not swell further.',
@@ -379,7 +380,7 @@ export const HARMLESS: Partial<Record<Symptom, (e: Evidence) => string | null>> 
     const h = e.has(kind('hyaluronate'))
     // beside another gum, or after acid that went in hot, lumps are not told by their look
     const others = e.has((l) => l.material?.kind !== 'hyaluronate' && l.material?.slurry !== undefined)
-    const shocked = acids(e).length > 0 && e.heated
+    const shocked = (acidWentInAt(e) ?? 0) > HOT
     return h.length > 0 && others.length === 0 && !shocked
       ? `${names(h)} looks clumped at first and goes in by itself within hours. Cover it and wait before anything else.`
       : null

@@ -4,10 +4,10 @@ import { relevantFindings } from '../emulsion/choose.ts'
 import { countFindings } from '../findings/index.ts'
 import type { Formula, Line, Phase, Role } from '../formula/schema.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
+import { HOT_C } from '../formula/templates.ts'
 import { usualRole, type Material, type MaterialKind } from '../materials/schema.ts'
 import { ruledOut, type Brief, type BriefContext, type Choice } from './brief.ts'
 
-export const HOT_C = 72
 export const OILY: ReadonlySet<MaterialKind> = new Set<MaterialKind>([
   'oil',
   'butter',

@@ -5,7 +5,8 @@ import type { Role } from '../formula/schema.ts'
 import type { Material } from '../materials/schema.ts'
 import { sayNumber } from '../text/format.ts'
 import { BUTTERED, CASCADE, FATTY_OF, OIL_PHASE_OF } from './brief.ts'
-import { HOT_C, OILY, round1, type Bench, type Draft } from './draft.ts'
+import { OILY, round1, type Bench, type Draft } from './draft.ts'
+import { HOT_C } from '../formula/templates.ts'
 
 export type Family = 'polymer' | 'cationic' | 'anionic' | 'hlb' | 'layers'
 export const familyOf = (m: Material): Family => {

@@ -154,12 +154,14 @@ const ofNeed = (ratio: number) => sayPercent(Number(Math.min(99, ratio * 100).to
 /** preservative.low: organic acids of which too little is free in the water at this pH, summed by what each needs. */
 export const fewFree: Rule = (a) => {
   const { preservation: p } = a
-  const ph = a.workingPh
+  // where it is only predicted, the sourest of its band counts: what may well be enough is no alarm
+  const told = a.reading !== null || a.formula.targetPh !== undefined
+  const ph = told ? a.workingPh : (a.predictedPh?.low ?? null)
   if (!p.needed || p.selfPreserving || isFresh(a) || ph === null) return []
   const acids = freeAcidsAt(p, ph).filter((x) => p.uses.some((use) => isAcid(use) && usesAcid(use, x.key)))
   if (acids.length === 0 || !isAdequate(coverAt(p.uses, null))) return []
   // outside its window by a reading or a target it is said already
-  if (!isAdequate(coverAt(p.uses, ph)) && (a.reading || a.formula.targetPh)) return []
+  if (!isAdequate(coverAt(p.uses, ph)) && told) return []
   const weak = weakGroups(coverAt(p.uses, ph, p))
   const enough = freeAcidsAt(p, ph).reduce((sum, x) => sum + x.ofNeed, 0)
   if (weak.length === 0 || enough >= 1) return []
@@ -168,7 +170,7 @@ export const fewFree: Rule = (a) => {
       code: 'preservative.low',
       severity: 'check',
       indexes: [...new Set(p.uses.filter(isAcid).flatMap((use) => use.lines))],
-      message: `At pH ${sayNumber(ph, 1)} ${listWords(weak.map((g) => GROUP_NAMES[g]))} may grow: only ${listWords(acids.map((x) => `${sayPercent(Number(x.share.toPrecision(2)))} of the ${x.inci.toLowerCase()}`))} is free.`,
+      message: `At pH ${sayNumber(ph, 1)}${told ? '' : ' or above, as is predicted,'} ${listWords(weak.map((g) => GROUP_NAMES[g]))} may grow: only ${listWords(acids.map((x) => `${sayPercent(Number(x.share.toPrecision(2)))} of the ${x.inci.toLowerCase()}`))} is free.`,
       why: `Only the free acid in the water preserves; that is about ${ofNeed(enough)} of what is needed. Lower the pH, raise the dose within its cap, or add a partner that asks for no pH.`,
       source: `${COMMON_PRACTICE}; free share by Henderson and Hasselbalch`,
     }),

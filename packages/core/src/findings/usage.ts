@@ -197,15 +197,19 @@ function belowMin(a: Assessment, dose: Dose): Finding | null {
 export const usage: Rule = (a) =>
   doses(a).flatMap((dose) => [aboveMax(a, dose), belowMin(a, dose)].filter((f) => f !== null))
 
+/** Essential oils are commonly used up to this share of the top of their range (common practice). */
+const COMMON_SCENT = 0.5
+const commonTo = ({ common, usage, kind }: Material) =>
+  common?.to ?? (kind === 'essential-oil' && usage ? usage.max * COMMON_SCENT : Infinity)
+
 /** usage.upper-part: within the range and above its common part, all in one. */
 export const upperRange: Rule = (a) => {
-  const upper = doses(a).filter(({ material: { common, usage, kind }, percent, direct }) => {
+  const upper = doses(a).filter(({ material, percent, direct }) => {
+    const { usage } = material
     if (direct.length === 0 || !usage) return false
-    const to = common?.to ?? (kind === 'essential-oil' ? usage.max / 2 : Infinity)
-    return percent > to * (1 + 1e-6) && percent <= usage.max * (1 + 1e-6)
+    return percent > commonTo(material) * (1 + 1e-6) && percent <= usage.max * (1 + 1e-6)
   })
   if (upper.length === 0) return []
-  const to = (m: Material) => m.common?.to ?? m.usage!.max / 2
   return [
     finding(a, {
       code: 'usage.upper-part',
@@ -216,7 +220,7 @@ export const upperRange: Rule = (a) => {
       why: upper
         .map(
           (d) =>
-            `${capitalise(d.material.name)}: ${sayPercent(to(d.material))} is common; above, ${d.material.common?.says ?? 'its smell and its irritants tell'}.`,
+            `${capitalise(d.material.name)}: ${sayPercent(commonTo(d.material))} is common; above, ${d.material.common?.says ?? 'its smell and its irritants tell'}.`,
         )
         .join(' '),
     }),

@@ -2,14 +2,18 @@ import type { Formula, Kind, Phase, Product } from './schema.ts'
 
 type Skeleton = Omit<Phase, 'lines'> & { lines?: Phase['lines'] }
 
+/** Usual heat of water and oils that are joined, and what is cool enough for the rest, °C (common practice). */
+export const HOT_C = 72
+export const COOL_C = 40
+
 const water = (heatToC?: number, name = 'Water'): Skeleton => ({
   name,
   role: 'water',
   ...(heatToC === undefined ? {} : { heatToC, holdMinutes: 20 }),
   lines: [{ material: 'aqua', fill: true }],
 })
-const oil = (heatToC = 72): Skeleton => ({ name: 'Oil', role: 'oil', heatToC })
-const coolDown: Skeleton = { name: 'Cool-down', role: 'cool-down', belowC: 40 }
+const oil = (heatToC = HOT_C): Skeleton => ({ name: 'Oil', role: 'oil', heatToC })
+const coolDown: Skeleton = { name: 'Cool-down', role: 'cool-down', belowC: COOL_C }
 const last: Skeleton = { name: 'Last', role: 'cool-down', belowC: 30 }
 const premix = (name: string): Skeleton => ({ name, role: 'premix' })
 

@@ -1,6 +1,7 @@
 import { assess } from '../assess/assess.ts'
 import { findAll } from '../findings/index.ts'
 import type { Formula, Phase, Role } from '../formula/schema.ts'
+import { COOL_C, HOT_C } from '../formula/templates.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { usualRole, type Material, type MaterialKind } from '../materials/schema.ts'
 import { substanceSources } from './list.ts'
@@ -102,9 +103,7 @@ function belongsOnly(key: string, blend: Material, catalogue: Catalogue): boolea
 const isPreserving = (m: Material) => m.cover?.role === 'broad'
 const isCarrying = (m: Material) => m.emulsifier?.role === 'oil-in-water' || m.emulsifier?.role === 'cationic'
 
-/** Heat of water and oils where something has to melt, and of what comes later, °C (common practice). */
-const HOT_C = 72
-const COOL_C = 40
+/** What melts from here on has to be heated, °C. */
 const MELTS_FROM = 40
 const PH_ROOM = 0.3
 const WIDEST_AIM = 2.5

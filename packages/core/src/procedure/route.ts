@@ -38,7 +38,7 @@ export interface Part {
 
 const HOT = 45
 /** Hygiene and melting ask for so much where something has to melt (common practice). */
-const LEAST_HOT = 70
+export const LEAST_HOT = 70
 const ABOVE_MELT = 5
 /** Parts that are joined hot lie no further apart. */
 export const JOIN_WITHIN = 5

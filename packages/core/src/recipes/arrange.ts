@@ -1,5 +1,6 @@
 import { isOil } from '../emulsion/emulsion.ts'
 import { LIMITS, type Line, type Phase, type Role } from '../formula/schema.ts'
+import { LEAST_HOT } from '../procedure/route.ts'
 import { usualRole, type Material } from '../materials/schema.ts'
 import { shorten } from '../text/format.ts'
 import type { LineAnswer, ReadLine } from './build.ts'
@@ -107,10 +108,9 @@ export function phasesOf(
   })
 }
 
-/** What “melt” and “in a double boiler” mean for waxes and the water that joins them, °C (common practice). */
-const MELTED_C = 70
+/** “Melt” and “in a double boiler” mean the least heat of the method. */
 const heatOf = (p: Recipe['phases'][number], role: Role): number | null =>
-  p.heading?.heatToC ?? p.heatToC ?? (p.melts && role !== 'cool-down' ? MELTED_C : null)
+  p.heading?.heatToC ?? p.heatToC ?? (p.melts && role !== 'cool-down' ? LEAST_HOT : null)
 
 export function addWater(phases: Phase[]) {
   const water = phases.find((p) => p.role === 'water') ?? phases[0]
