@@ -33,11 +33,41 @@ const OXIDATION: { value: KindForm['oxidation']; label: string }[] = [
   { value: 'medium', label: 'At a middling pace' },
   { value: 'fast', label: 'Fast' },
 ]
-const COVERS = [
-  { key: 'bacteria', label: 'bacteria' },
-  { key: 'yeast', label: 'yeast' },
-  { key: 'mould', label: 'mould' },
-] as const
+type NumberKey = 'hlb' | 'stands' | 'melts' | 'molarMass' | 'salt' | 'hours' | 'pKa'
+interface Field {
+  key: NumberKey
+  label: string
+  hint?: string
+}
+const MELTS: Field = { key: 'melts', label: 'Melts at, °C', hint: 'if it is solid' }
+const FIELDS: Partial<Record<OwnGroup, Field[]>> = {
+  emulsifier: [{ key: 'hlb', label: 'HLB, where it is told' }, MELTS],
+  acid: [
+    { key: 'pKa', label: 'or its own pKa', hint: '3.1; 4.8' },
+    { key: 'molarMass', label: 'Molar mass, g/mol' },
+  ],
+  thickener: [
+    { key: 'hours', label: 'Hours until it is swollen' },
+    { key: 'salt', label: 'Lets go above salt of, %', hint: 'if it minds salt' },
+  ],
+  oil: [MELTS],
+}
+const STANDS: Field = { key: 'stands', label: 'Stands heat up to, °C', hint: 'if told' }
+type TickKey = 'bacteria' | 'yeast' | 'mould' | 'lumps' | 'neutralise' | 'raw'
+const TICKS: Partial<Record<OwnGroup, { key: TickKey; label: string }[]>> = {
+  preservative: [
+    { key: 'bacteria', label: 'bacteria' },
+    { key: 'yeast', label: 'yeast' },
+    { key: 'mould', label: 'mould' },
+  ],
+  thickener: [
+    { key: 'lumps', label: 'Lumps in bare water: wet it first' },
+    { key: 'neutralise', label: 'Thickens only when it is neutralised' },
+  ],
+  powder: [{ key: 'raw', label: 'A plant ground raw, neither extracted nor sterilised' }],
+}
+const fields = computed(() => [...(FIELDS[props.group] ?? []), STANDS])
+const ticks = computed(() => TICKS[props.group] ?? [])
 const faults = computed(() => kindFaults(form.value))
 const options = computed(() => (props.group === 'acid' ? likes() : []))
 const charged = computed(() => props.group === 'emulsifier' || props.group === 'thickener')
@@ -51,62 +81,21 @@ const charged = computed(() => props.group === 'emulsifier' || props.group === '
     label="What it holds"
     :options="ROLES"
   />
-  <FormField v-if="group === 'emulsifier'" id="own-hlb" label="HLB, where it is told" :error="faults.hlb">
-    <InputText id="own-hlb" v-model="form.hlb" inputmode="decimal" class="mono" fluid />
-  </FormField>
   <ChoiceField v-if="charged" id="own-charge" v-model="form.charge" label="Charge" :options="CHARGES" />
-  <template v-if="group === 'acid'">
-    <FormField id="own-like" label="Moves the pH like">
-      <Select
-        label-id="own-like"
-        v-model="form.like"
-        :options="options"
-        option-label="label"
-        option-value="value"
-        filter
-        show-clear
-        placeholder="an acid, base or salt"
-        fluid
-        @update:model-value="form.like = $event ?? ''"
-      />
-    </FormField>
-    <FormField id="own-pka" label="or its own pKa" :error="faults.pKa">
-      <InputText
-        id="own-pka"
-        v-model="form.pKa"
-        class="mono"
-        fluid
-        placeholder="3.1; 4.8"
-        :disabled="form.like !== ''"
-      />
-    </FormField>
-    <FormField id="own-molar" label="Molar mass, g/mol" :error="faults.molarMass">
-      <InputText id="own-molar" v-model="form.molarMass" inputmode="decimal" class="mono" fluid />
-    </FormField>
-  </template>
-  <template v-if="group === 'thickener'">
-    <FormField id="own-hours" label="Hours until it is swollen" :error="faults.hours">
-      <InputText id="own-hours" v-model="form.hours" inputmode="decimal" class="mono" fluid />
-    </FormField>
-    <FormField id="own-salt" label="Lets go above salt of, %" :error="faults.salt">
-      <InputText
-        id="own-salt"
-        v-model="form.salt"
-        inputmode="decimal"
-        class="mono"
-        fluid
-        placeholder="if it minds salt"
-      />
-    </FormField>
-    <div class="field checks wide">
-      <label><Checkbox v-model="form.lumps" binary />Lumps in bare water: wet it first</label>
-      <label><Checkbox v-model="form.neutralise" binary />Thickens only when it is neutralised</label>
-    </div>
-  </template>
-  <fieldset v-if="group === 'preservative'" class="field checks wide">
-    <legend>It holds down, by its maker’s papers</legend>
-    <label v-for="c in COVERS" :key="c.key"><Checkbox v-model="form[c.key]" binary />{{ c.label }}</label>
-  </fieldset>
+  <FormField v-if="group === 'acid'" id="own-like" label="Moves the pH like">
+    <Select
+      label-id="own-like"
+      v-model="form.like"
+      :options="options"
+      option-label="label"
+      option-value="value"
+      filter
+      show-clear
+      placeholder="an acid, base or salt"
+      fluid
+      @update:model-value="form.like = $event ?? ''"
+    />
+  </FormField>
   <ChoiceField
     v-if="group === 'oil'"
     id="own-oxidation"
@@ -114,34 +103,21 @@ const charged = computed(() => props.group === 'emulsifier' || props.group === '
     label="Turns rancid"
     :options="OXIDATION"
   />
-  <div v-if="group === 'powder'" class="field checks wide">
-    <label><Checkbox v-model="form.raw" binary />A plant ground raw, neither extracted nor sterilised</label>
-  </div>
-  <FormField id="own-stands" label="Stands heat up to, °C" :error="faults.stands">
+  <FormField v-for="f in fields" :id="`own-${f.key}`" :key="f.key" :label="f.label" :error="faults[f.key]">
     <InputText
-      id="own-stands"
-      v-model="form.stands"
+      :id="`own-${f.key}`"
+      v-model="form[f.key]"
       inputmode="decimal"
       class="mono"
       fluid
-      placeholder="if told"
+      :placeholder="f.hint"
+      :disabled="f.key === 'pKa' && form.like !== ''"
     />
   </FormField>
-  <FormField
-    v-if="group === 'emulsifier' || group === 'oil'"
-    id="own-melts"
-    label="Melts at, °C"
-    :error="faults.melts"
-  >
-    <InputText
-      id="own-melts"
-      v-model="form.melts"
-      inputmode="decimal"
-      class="mono"
-      fluid
-      placeholder="if it is solid"
-    />
-  </FormField>
+  <fieldset v-if="ticks.length > 0" class="field checks wide">
+    <legend v-if="group === 'preservative'">It holds down, by its maker’s papers</legend>
+    <label v-for="c in ticks" :key="c.key"><Checkbox v-model="form[c.key]" binary />{{ c.label }}</label>
+  </fieldset>
 </template>
 
 <style scoped>

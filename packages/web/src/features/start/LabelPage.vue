@@ -373,6 +373,9 @@ footer {
   justify-content: flex-end;
 }
 @media (max-width: 620px) {
+  .more {
+    grid-template-columns: 1fr 1fr;
+  }
   .rail-cell,
   .rail-head {
     display: none;
