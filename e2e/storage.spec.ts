@@ -93,3 +93,20 @@ plain('a refused store is said plainly, and one can still work', async ({ page }
   ])
   expect(file.suggestedFilename()).toBe('adrift.omblet.json')
 })
+
+test('formulas show before the catalogue is fetched, and are judged when it is', async ({ page }) => {
+  let release = () => undefined as void
+  const held = new Promise<void>((resolve) => (release = resolve))
+  await page.route('**/assets/materials-*.js', async (route) => {
+    await held
+    await route.continue()
+  })
+  await openHome(page)
+  const all = await page.locator('article.formula').count()
+  await page.getByLabel('Search formulas').fill('low tide')
+  await expect(page.locator('article.formula')).not.toHaveCount(all)
+  await page.getByLabel('Search formulas').fill('')
+  await expect(page.locator('article.formula .counts')).toHaveCount(0)
+  release()
+  await expect(page.locator('article.formula .counts').first()).toBeVisible()
+})

@@ -1,9 +1,8 @@
 // Prints what Omblet costs: one assessment, the first view's download, and a keystroke to its painted result.
 import { spawn } from 'node:child_process'
-import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { gzipSync } from 'node:zlib'
 import { chromium } from 'playwright-core'
+import { firstView } from './first-view.mjs'
 
 const root = new URL('..', import.meta.url).pathname
 const PORT = 4399
@@ -425,24 +424,10 @@ await new Promise((resolve, reject) => {
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ARGS })
 try {
   const page = await browser.newPage({ serviceWorkers: 'block', viewport: { width: 1280, height: 800 } })
-  const dist = join(root, 'packages/web/dist')
-  const loaded = new Set()
-  page.on('response', (response) => {
-    const path = new URL(response.url()).pathname
-    if (path.endsWith('.js')) loaded.add(path)
-  })
   await page.goto(`http://localhost:${PORT}/`)
   await page.waitForSelector('article.formula')
-  const demo = readdirSync(join(dist, 'assets')).find((name) => name.startsWith('demo-'))
-  const weigh = (paths) =>
-    paths.reduce((sum, path) => sum + gzipSync(readFileSync(join(dist, path))).length, 0) / 1000
-  const first = [...loaded]
-  say('first view: script and data, compressed', `${weigh(first).toFixed(0)} kB`, '300 kB')
-  say(
-    '  of it the examples, first visit only',
-    `${weigh(first.filter((p) => demo && p.endsWith(demo))).toFixed(0)} kB`,
-    '',
-  )
+  const first = firstView().reduce((sum, { kB }) => sum + kB, 0)
+  say('first view: scripts, compressed', `${first.toFixed(0)} kB`, '240 kB')
 
   await page.getByTestId('file-picker').setInputFiles({
     name: 'bench.json',

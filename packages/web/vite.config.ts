@@ -49,7 +49,12 @@ export default defineConfig({
       },
     }),
   ],
-  build: { target: 'es2022', chunkSizeWarningLimit: 700, license: { fileName: 'licences.md' } },
+  build: {
+    target: 'es2022',
+    manifest: true,
+    chunkSizeWarningLimit: 700,
+    license: { fileName: 'licences.md' },
+  },
   worker: { format: 'es' },
   server: {
     port: Number(process.env['PORT'] ?? 5173),

@@ -6,6 +6,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { closeStore } from '../src/storage/db'
 import { getFormula, saveFormula } from '../src/storage/formulas'
+import { useDrafts } from '../src/stores/drafts'
 import { useEditor } from '../src/stores/editor'
 import { useLibrary } from '../src/stores/library'
 import { toner as formula } from './toner'
@@ -55,13 +56,13 @@ describe('an edit', () => {
     await editor.flush()
     expect(editor.state).toBe('failed')
     await editor.open('b')
-    expect([...editor.drafts.keys()]).toEqual(['a'])
+    expect([...useDrafts().drafts.keys()]).toEqual(['a'])
     await editor.open('a')
     expect(percent(editor.formula)).toBe(7)
     await editor.open('b')
     disk.full = false
-    await editor.tryAgain()
-    expect(editor.drafts.size).toBe(0)
+    await useDrafts().tryAgain()
+    expect(useDrafts().drafts.size).toBe(0)
     expect(percent((await getFormula('a'))!.formula)).toBe(7)
   })
 
@@ -77,7 +78,7 @@ describe('an edit', () => {
     expect(percent(next.formula)).toBe(7)
     expect(percent((await getFormula('a'))!.formula)).toBe(7)
     newPage()
-    expect(useEditor().drafts.size).toBe(0)
+    expect(useDrafts().drafts.size).toBe(0)
   })
 
   it('in conflict stays in conflict, and can be kept as a copy', async () => {

@@ -3,7 +3,7 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import Notice from '../components/Notice.vue'
-import { useEditor } from '../stores/editor'
+import { useDrafts } from '../stores/drafts'
 import { useFiles } from '../stores/files'
 import { useLibrary } from '../stores/library'
 import { lostPart, update } from './update'
@@ -11,13 +11,12 @@ import { lostPart, update } from './update'
 /** What stands above every page: trouble with the store, what is not stored, work with files, a new version. */
 const library = useLibrary()
 const files = useFiles()
-const editor = useEditor()
+const laid = useDrafts()
 const route = useRoute()
 const reload = () => location.reload()
 
-const waiting = computed(
-  () =>
-  [...editor.drafts].filter(([id]) => id !== editor.id).map(([id, d]) => ({ id, name: d.formula.name || 'Unnamed formula', why: d.state })), // prettier-ignore
+const waiting = computed(() =>
+  [...laid.drafts].map(([id, d]) => ({ id, name: d.formula.name || 'Unnamed formula', why: d.state })),
 )
 const WHY = {
   failed: 'is not stored yet; it is tried again by itself.',

@@ -1,4 +1,11 @@
+import type { Component } from 'vue'
 import { createRouter, createWebHistory } from 'vue-router'
+
+/** Every place but the list of formulas waits for what the maker knows, which brings the catalogue with it. */
+const place = (page: () => Promise<{ default: Component }>) => async () => {
+  const [{ default: it }] = await Promise.all([page(), import('../stores/knowledge').then((m) => m.readKnowledge())])
+  return it
+} // prettier-ignore
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -9,72 +16,84 @@ export const router = createRouter({
     {
       path: '/formulas/:id',
       name: 'formula',
-      component: () => import('../features/formula/FormulaPage.vue'),
+      component: place(() => import('../features/formula/FormulaPage.vue')),
       props: true,
     },
     {
       path: '/formulas/:id/emulsion',
       name: 'emulsion',
-      component: () => import('../features/formula/emulsion/EmulsionPage.vue'),
+      component: place(() => import('../features/formula/emulsion/EmulsionPage.vue')),
       props: true,
     },
     {
       path: '/formulas/:id/balance',
       name: 'balance',
-      component: () => import('../features/formula/balance/BalancePage.vue'),
+      component: place(() => import('../features/formula/balance/BalancePage.vue')),
       props: true,
     },
     {
       path: '/formulas/:id/method',
       name: 'method',
-      component: () => import('../features/formula/method/MethodPage.vue'),
+      component: place(() => import('../features/formula/method/MethodPage.vue')),
       props: true,
     },
     {
       path: '/formulas/:id/ph',
       name: 'ph',
-      component: () => import('../features/formula/ph/PhPage.vue'),
+      component: place(() => import('../features/formula/ph/PhPage.vue')),
       props: true,
     },
     {
       path: '/formulas/:id/versions',
       name: 'versions',
-      component: () => import('../features/formula/VersionsPage.vue'),
+      component: place(() => import('../features/formula/VersionsPage.vue')),
       props: true,
     },
     {
       path: '/formulas/:id/print',
       name: 'print',
-      component: () => import('../features/print/PrintPage.vue'),
+      component: place(() => import('../features/print/PrintPage.vue')),
       props: true,
     },
-    { path: '/bench', name: 'bench', component: () => import('../features/bench/BenchPage.vue') },
+    { path: '/bench', name: 'bench', component: place(() => import('../features/bench/BenchPage.vue')) },
     {
       path: '/bench/start',
       name: 'bench-start',
-      component: () => import('../features/bench/StartPage.vue'),
+      component: place(() => import('../features/bench/StartPage.vue')),
     },
     {
       path: '/bench/:id',
       name: 'batch',
-      component: () => import('../features/bench/run/RunPage.vue'),
+      component: place(() => import('../features/bench/run/RunPage.vue')),
       props: true,
     },
     {
       path: '/bench/:id/record',
       name: 'record',
-      component: () => import('../features/bench/record/RecordPage.vue'),
+      component: place(() => import('../features/bench/record/RecordPage.vue')),
       props: true,
     },
     { path: '/start', redirect: '/start/brief' },
-    { path: '/start/brief', name: 'brief', component: () => import('../features/start/BriefPage.vue') },
-    { path: '/start/recipe', name: 'recipe', component: () => import('../features/start/RecipePage.vue') },
-    { path: '/start/label', name: 'label', component: () => import('../features/start/LabelPage.vue') },
-    { path: '/shelf', name: 'shelf', component: () => import('../features/shelf/ShelfPage.vue') },
+    {
+      path: '/start/brief',
+      name: 'brief',
+      component: place(() => import('../features/start/BriefPage.vue')),
+    },
+    {
+      path: '/start/recipe',
+      name: 'recipe',
+      component: place(() => import('../features/start/RecipePage.vue')),
+    },
+    {
+      path: '/start/label',
+      name: 'label',
+      component: place(() => import('../features/start/LabelPage.vue')),
+    },
+    { path: '/shelf', name: 'shelf', component: place(() => import('../features/shelf/ShelfPage.vue')) },
     {
       path: '/shelf/:id',
       name: 'material',
-      component: () => import('../features/shelf/MaterialPage.vue'),
+      component: place(() => import('../features/shelf/MaterialPage.vue')),
       props: true,
     },
     { path: '/bin', name: 'bin', component: () => import('../features/bin/BinPage.vue') },

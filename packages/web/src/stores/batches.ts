@@ -51,14 +51,9 @@ export const useBatches = defineStore('batches', () => {
     try {
       const bin = await deleteBatch(id, new Date().toISOString(), makeId)
       announce({ type: 'batch', id })
-      await Promise.all([reread(id), useBin().count()])
+      await reread(id)
       orphans.value = orphans.value.filter((o) => o.id !== id)
-      return bin === null
-        ? null
-        : () =>
-            useBin()
-              .takeBack(bin)
-              .then(() => undefined)
+      return await useBin().undoOf([bin])
     } catch (error) {
       problem.value = explainStorage(error)
       return null
@@ -67,8 +62,8 @@ export const useBatches = defineStore('batches', () => {
 
   listen((message) => {
     if (!ready.value) return
-    if (message.type === 'batch') void reread(message.id)
-    if (message.type === 'all') void load()
+    if (message.type === 'batch') return reread(message.id)
+    if (message.type === 'all') return load()
   })
   return { heads, running, ready, problem, who, orphans, load, loadOrphans, reread, remember, remove }
 })

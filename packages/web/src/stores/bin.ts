@@ -1,13 +1,9 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import { countBin, listBin, removeFromBin, sweepBin, takeFromBin, type Back } from '../storage/bin'
-import { announce, listen } from '../storage/channel'
+import { announce, listen, tellAll } from '../storage/channel'
 import { explainStorage } from '../storage/db'
 import type { BinRecord } from '../storage/schema'
-import { useBatches } from './batches'
-import { useLibrary } from './library'
-import { useLots } from './lots'
-import { useMaterials } from './materials'
 
 /** What was deleted and can come back. */
 export const useBin = defineStore('bin', () => {
@@ -33,7 +29,7 @@ export const useBin = defineStore('bin', () => {
     await count()
   }
 
-  /** Puts something back and shows it where it belongs. */
+  /** Puts something back and shows it where it belongs; null where it was not here any more, or why stands in `problem`. */
   async function takeBack(id: string): Promise<Back | null> {
     try {
       const back = await takeFromBin(id)
@@ -41,16 +37,21 @@ export const useBin = defineStore('bin', () => {
       records.value = records.value.filter((r) => r.id !== id)
       await count()
       if (!back) return null
-      announce({ type: back.kind, id: back.id })
       announce({ type: 'bin' })
-      if (back.kind === 'formula') await useLibrary().reread(back.id)
-      else if (back.kind === 'batch') await useBatches().reread(back.id)
-      else if (back.kind === 'lot') await useLots().reread(back.id)
-      else await useMaterials().load()
+      await tellAll({ type: back.kind, id: back.id })
       return back
     } catch (error) {
       problem.value = explainStorage(error)
       return null
+    }
+  }
+  /** How to undo what went to the bin; null where nothing did. Counts again what lies there. */
+  async function undoOf(ids: readonly (string | null)[]): Promise<(() => Promise<void>) | null> {
+    await count()
+    const here = ids.filter((id) => id !== null)
+    if (here.length === 0) return null
+    return async () => {
+      for (const id of here) await takeBack(id)
     }
   }
   async function throwAway(id: string) {
@@ -60,7 +61,7 @@ export const useBin = defineStore('bin', () => {
   }
 
   listen((message) => {
-    if (message.type === 'bin' || message.type === 'all') void (records.value.length > 0 ? load() : count())
+    if (message.type === 'bin' || message.type === 'all') return records.value.length > 0 ? load() : count()
   })
-  return { records, size, problem, load, count, sweep, takeBack, throwAway }
+  return { records, size, problem, load, sweep, takeBack, undoOf, throwAway }
 })

@@ -4,7 +4,6 @@ import {
   capOf,
   duplicate,
   findAll,
-  Formula as FormulaShape,
   formulaFault,
   freeName,
   fullReason,
@@ -16,32 +15,16 @@ import {
 } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import * as z from 'zod'
 import { announce, listen } from '../storage/channel'
 import { explainStorage } from '../storage/db'
 import { ConflictError, getFormula, GoneError, saveFormula } from '../storage/formulas'
-import { forget, keep, kept, keptNames } from '../storage/keepsake'
 import type { FormulaRecord } from '../storage/schema'
+import { useDrafts, type Step } from './drafts'
 import { useLibrary } from './library'
 import { useMaterials } from './materials'
 
 type SaveState = 'saved' | 'saving' | 'failed' | 'conflict' | 'gone'
 
-interface Step {
-  formula: Formula
-  /** Steps with the same key, one after the other, are one step: the letters of one word. */
-  key: string | null
-}
-
-/** A formula whose last changes could not be stored, left for another page. */
-interface Draft {
-  formula: Formula
-  rev: number
-  past: readonly Step[]
-  state: 'failed' | 'conflict' | 'gone'
-}
-const DRAFT = 'formula:'
-const KeptDraft = z.object({ formula: FormulaShape, rev: z.number(), state: z.enum(['failed', 'conflict', 'gone']) }) // prettier-ignore
 const RETRY_MS = 10_000
 
 /**
@@ -51,6 +34,7 @@ const RETRY_MS = 10_000
 export const useEditor = defineStore('editor', () => {
   const materials = useMaterials()
   const library = useLibrary()
+  const laid = useDrafts()
 
   const id = ref<string | null>(null)
   const formula = shallowRef<Formula | null>(null)
@@ -61,8 +45,6 @@ export const useEditor = defineStore('editor', () => {
   const elsewhere = shallowRef<FormulaRecord | null>(null)
   /** Why the last edit was not made: what it would have made could not be read again. */
   const refused = ref<string | null>(null)
-  /** Formulas with changes that are not stored, apart from the open one. */
-  const drafts = shallowRef<ReadonlyMap<string, Draft>>(new Map())
   let rev = 0
   let saving: Promise<void> | null = null
   let dirty = false
@@ -76,33 +58,11 @@ export const useEditor = defineStore('editor', () => {
   const canUndo = computed(() => past.value.length > 0)
   const canRedo = computed(() => future.value.length > 0)
 
-  /** What an earlier page of this tab could not store. */
-  function takeUpKept() {
-    const found = keptNames(DRAFT).flatMap((name): [string, Draft][] => {
-      const draft = kept(DRAFT + name, (value) => KeptDraft.safeParse(value).data ?? null)
-      return draft ? [[name, { ...draft, formula: withKeys(draft.formula), past: [] }]] : []
-    })
-    if (found.length > 0) drafts.value = new Map([...found, ...drafts.value])
-  }
-  takeUpKept()
-
-  function setDraft(of: string, draft: Draft | null) {
-    const next = new Map(drafts.value)
-    if (draft) {
-      next.set(of, draft)
-      keep(DRAFT + of, { formula: draft.formula, rev: draft.rev, state: draft.state })
-    } else {
-      next.delete(of)
-      forget(DRAFT + of)
-    }
-    drafts.value = next
-  }
-
   /** Lays the open formula aside where its last changes are not stored. */
   function layAside() {
     if (!id.value || !formula.value || !dirty) return
     const now = state.value === 'conflict' || state.value === 'gone' ? state.value : 'failed'
-    setDraft(id.value, { formula: formula.value, rev, past: past.value, state: now })
+    laid.layAside(id.value, { formula: formula.value, rev, past: past.value, state: now })
   }
 
   /** How the last opening went, and why the store would not tell. */
@@ -126,7 +86,7 @@ export const useEditor = defineStore('editor', () => {
     if (id.value === wanted && formula.value && state.value !== 'gone') return true
     await flush()
     layAside()
-    let draft = drafts.value.get(wanted)
+    let draft = laid.drafts.get(wanted)
     const record = library.unstored.get(wanted) ?? (await getFormula(wanted).catch((error: unknown) => {
       if (!draft) throw error
       return undefined
@@ -134,7 +94,7 @@ export const useEditor = defineStore('editor', () => {
     if (!record && !draft) return false
     // The store had taken it before the page that wrote it could hear so.
     if (record && draft && sameFormula(record.formula, draft.formula)) {
-      setDraft(wanted, null)
+      laid.drop(wanted)
       draft = undefined
     }
     id.value = wanted
@@ -149,9 +109,9 @@ export const useEditor = defineStore('editor', () => {
     problem.value = null
     refused.value = null
     if (draft) {
-      setDraft(wanted, null)
+      laid.drop(wanted)
       state.value = draft.state === 'gone' && !record ? 'gone' : 'saving'
-      keep(DRAFT + wanted, { formula: draft.formula, rev, state: draft.state })
+      laid.safekeep(wanted, { ...draft, rev })
       await save()
     } else if (rev === 0) {
       dirty = true
@@ -220,14 +180,14 @@ export const useEditor = defineStore('editor', () => {
       rev = record.rev
       if (!dirty) {
         state.value = 'saved'
-        forget(DRAFT + record.id)
+        laid.release(record.id)
       }
       library.note(record)
       problem.value = null
       announce({ type: 'formula', id: record.id })
     } catch (error) {
       dirty = true
-      keep(DRAFT + id.value, { formula: sent, rev, state: 'failed' })
+      laid.safekeep(id.value, { formula: sent, rev, state: 'failed' })
       if (error instanceof ConflictError) {
         elsewhere.value = error.current
         state.value = 'conflict'
@@ -259,25 +219,9 @@ export const useEditor = defineStore('editor', () => {
     await saving
   }
 
-  /** Room may have come back: stores what waits, here and laid aside. What is in conflict waits for a choice. */
-  async function tryAgain() {
+  /** Room may have come back: stores what waits. */
+  const tryAgain = async () => {
     if (state.value === 'failed') await save()
-    for (const [of, draft] of drafts.value) {
-      if (draft.state !== 'failed') continue
-      try {
-        const record = await saveFormula(of, draft.formula, draft.rev, new Date().toISOString())
-        library.note(record)
-        announce({ type: 'formula', id: of })
-        setDraft(of, null)
-      } catch (error) {
-        if (error instanceof ConflictError) setDraft(of, { ...draft, state: 'conflict' })
-        else if (error instanceof GoneError) setDraft(of, { ...draft, state: 'gone' })
-        else {
-          setTimeout(() => void tryAgain(), RETRY_MS)
-          return
-        }
-      }
-    }
   }
 
   function adopt(record: FormulaRecord) {
@@ -289,7 +233,7 @@ export const useEditor = defineStore('editor', () => {
     dirty = false
     elsewhere.value = null
     state.value = 'saved'
-    forget(DRAFT + record.id)
+    laid.release(record.id)
   }
 
   /** Takes what the other tab wrote; what stood here stays one undo away. */
@@ -330,7 +274,7 @@ export const useEditor = defineStore('editor', () => {
   addEventListener('pagehide', () => void save())
   addEventListener('visibilitychange', () => document.visibilityState === 'visible' && void tryAgain())
   addEventListener('beforeunload', (event) => {
-    if (drafts.value.size > 0 || dirty || saving) event.preventDefault()
+    if (dirty || saving) event.preventDefault()
   })
 
   return {
@@ -344,7 +288,6 @@ export const useEditor = defineStore('editor', () => {
     problem,
     refused,
     opening,
-    drafts,
     elsewhere,
     canUndo,
     canRedo,

@@ -1,13 +1,10 @@
 import { proxy, wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
-import { announce } from '../storage/channel'
+import { tellAll } from '../storage/channel'
 import type { TakenFile } from '../storage/files'
 import type { FilesWorker } from '../workers/files.worker'
-import { useBatches } from './batches'
 import { useLibrary } from './library'
-import { useLots } from './lots'
-import { useMaterials } from './materials'
 import { restoredWords, type RestoredWords } from './restored'
 
 /** What became of a file: a sentence, where to go, and what did not simply come in. */
@@ -60,17 +57,10 @@ export const useFiles = defineStore('files', () => {
     if (!taken) return { error: 'Stopped.' }
     if (taken.kind === 'error') return { error: taken.error }
     if (taken.kind === 'formula') return takeFormula(taken.formula)
-    announce({ type: 'all' })
+    await tellAll({ type: 'all' })
     if (taken.kind === 'batch') {
-      await useBatches().load()
       const words = { new: 'is here', more: 'goes on with what was here', nothing: 'was here already', beside: 'is here beside the one it differs from' } // prettier-ignore
       return { message: `Batch ${taken.code} ${words[taken.what]}.`, to: `/bench/${taken.id}/record` }
-    }
-    // One after the other with a breath between: each can be thousands.
-    const breathe = () => new Promise((resolve) => setTimeout(resolve))
-    for (const load of [useMaterials().load, useLots().load, useLibrary().refresh, useBatches().load]) {
-      await load()
-      await breathe()
     }
     const { message, details } = restoredWords(taken.restored)
     report.value = details.length > 0 ? { message, details } : null

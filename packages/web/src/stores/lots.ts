@@ -53,13 +53,7 @@ export const useLots = defineStore('lots', () => {
     await keep({ type: 'lot', id: lot.id }, async () => {
       bin = await deleteLot(lot, name, new Date().toISOString(), makeId)
     })
-    await useBin().count()
-    return bin === null
-      ? null
-      : () =>
-          useBin()
-            .takeBack(bin!)
-            .then(() => undefined)
+    return useBin().undoOf([bin])
   }
   const putFile = (file: LotFile) => keep({ type: 'lot', id: file.lot }, () => saveFile(file))
   const dropFile = (lot: string) => keep({ type: 'lot', id: lot }, () => deleteFile(lot))
@@ -75,8 +69,8 @@ export const useLots = defineStore('lots', () => {
   )
 
   listen((message) => {
-    if (message.type === 'lot') void reread(message.id)
-    if (message.type === 'all') void load()
+    if (message.type === 'lot') return reread(message.id)
+    if (message.type === 'all') return load()
   })
   return { lots, problem, load, reread, put, remove, putFile, dropFile, fileOf, of, left, owned, expiring }
 })

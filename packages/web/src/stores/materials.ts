@@ -6,6 +6,7 @@ import {
   Material,
   ownMaterial,
   withOwn,
+  writeFormula,
   type Catalogue,
   type FactChange,
   type Formula,
@@ -71,15 +72,11 @@ export const useMaterials = defineStore('materials', () => {
     announce({ type: 'material', id: material.id })
   }
   /** Moves a material of one's own to the bin; gives back how to undo it. */
-  async function remove(material: Material): Promise<() => Promise<void>> {
+  async function remove(material: Material): Promise<(() => Promise<void>) | null> {
     own.value = own.value.filter((m) => m.id !== material.id)
     const bin = await deleteMaterial(material, new Date().toISOString(), makeId)
     announce({ type: 'material', id: material.id })
-    await useBin().count()
-    return () =>
-      useBin()
-        .takeBack(bin)
-        .then(() => undefined)
+    return useBin().undoOf([bin])
   }
 
   async function change(facts: FactChange) {
@@ -128,8 +125,11 @@ export const useMaterials = defineStore('materials', () => {
     phases: formula.phases.map((phase) => ({ ...phase, lines: phase.lines.map(carried) })),
   })
 
+  /** The file of a formula. */
+  const exportText = (formula: Formula) => writeFormula(selfContained(formula))
+
   listen((message) => {
-    if (['material', 'change', 'all'].includes(message.type)) void load()
+    if (['material', 'change', 'all'].includes(message.type)) return load()
   })
   return {
     own,
@@ -146,5 +146,6 @@ export const useMaterials = defineStore('materials', () => {
     reset,
     takeIn,
     selfContained,
+    exportText,
   }
 })

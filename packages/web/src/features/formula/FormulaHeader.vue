@@ -10,6 +10,7 @@ import { notify } from '../../components/notify'
 import { productLine } from '../../components/words'
 import { useEditor } from '../../stores/editor'
 import { useLibrary } from '../../stores/library'
+import { useMaterials } from '../../stores/materials'
 import { listVersions } from '../../storage/formulas'
 import BatchField from './BatchField.vue'
 import NameField from './NameField.vue'
@@ -31,6 +32,7 @@ const LEAVES = [
 
 const editor = useEditor()
 const library = useLibrary()
+const materials = useMaterials()
 const router = useRouter()
 const toast = useToast()
 
@@ -71,10 +73,10 @@ const items = [
 ]
 
 function exportIt() {
-  download(fileName(formula.value.name, '.omblet.json'), library.exportText(formula.value))
+  download(fileName(formula.value.name, '.omblet.json'), materials.exportText(formula.value))
 }
 const shareIt = () =>
-  share(fileName(formula.value.name, '.omblet.json'), library.exportText(formula.value)).catch(() =>
+  share(fileName(formula.value.name, '.omblet.json'), materials.exportText(formula.value)).catch(() =>
     exportIt(),
   )
 async function duplicateIt() {

@@ -5,15 +5,15 @@ import { download, fileName } from '../../components/download'
 import Notice from '../../components/Notice.vue'
 import { notify } from '../../components/notify'
 import { useEditor } from '../../stores/editor'
-import { useLibrary } from '../../stores/library'
+import { useMaterials } from '../../stores/materials'
 
 const editor = useEditor()
-const library = useLibrary()
+const materials = useMaterials()
 const toast = useToast()
 
 function exportIt() {
   const formula = editor.formula!
-  download(fileName(formula.name, '.omblet.json'), library.exportText(formula))
+  download(fileName(formula.name, '.omblet.json'), materials.exportText(formula))
 }
 async function keepBoth() {
   const id = await editor.keepAsCopy()

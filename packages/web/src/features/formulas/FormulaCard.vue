@@ -6,16 +6,13 @@ import Jar from '../../components/Jar.vue'
 import { layersOf, lineCount } from '../../components/layers'
 import { kindWord, siteWord } from '../../components/words'
 import type { FormulaRecord } from '../../storage/schema'
-import { useLibrary } from '../../stores/library'
+import { useCards } from '../../stores/cards'
 
 const props = defineProps<{ record: FormulaRecord; chosen: boolean }>()
 const emit = defineEmits<{ choose: [on: boolean]; menu: [event: Event] }>()
 
-const library = useLibrary()
-const counts = computed(() => {
-  void library.known
-  return library.summaryOf(props.record)
-})
+const cards = useCards()
+const counts = computed(() => cards.countsOf(props.record))
 const layers = computed(() => layersOf(formula.value))
 const lines = computed(() => lineCount(formula.value))
 const formula = computed(() => props.record.formula)

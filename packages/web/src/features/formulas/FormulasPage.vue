@@ -12,6 +12,7 @@ import SearchField from '../../components/SearchField.vue'
 import { notify } from '../../components/notify'
 import { kindOptions } from '../../components/words'
 import type { FormulaRecord } from '../../storage/schema'
+import { useCards } from '../../stores/cards'
 import { useFiles } from '../../stores/files'
 import { useLibrary } from '../../stores/library'
 import CardGrid from './CardGrid.vue'
@@ -19,6 +20,8 @@ import FormulaCard from './FormulaCard.vue'
 
 const BriefDialog = defineAsyncComponent(() => import('./BriefDialog.vue'))
 const library = useLibrary()
+const cards = useCards()
+void cards.learnWords()
 const files = useFiles()
 const router = useRouter()
 const toast = useToast()
@@ -53,25 +56,20 @@ const states = [
 
 const shown = computed(() => {
   const wanted = words.value.toLowerCase().split(/\s+/).filter(Boolean)
-  void library.known
   return library.records.filter((r) => {
     if (kind.value && r.formula.product.kind !== kind.value) return false
     if (state.value !== null) {
-      const counts = library.isJudged(r) ? library.summaryOf(r) : null
+      const counts = cards.isJudged(r) ? cards.countsOf(r) : null
       if (!counts) return false
       if (state.value === 'stop' && counts.stop === 0) return false
       if (state.value === 'check' && counts.check === 0) return false
       if (state.value === 'clean' && counts.stop + counts.check > 0) return false
     }
-    return wanted.length === 0 || wanted.every((word) => library.wordsOf(r).includes(word))
+    return wanted.length === 0 || wanted.every((word) => cards.wordsOf(r).includes(word))
   })
 })
 /** A state can be asked for only of what was judged. */
-watch([state, () => library.records], () => state.value !== null && library.judgeAll())
-const judged = computed(() => {
-  void library.known
-  return state.value === null ? 0 : library.records.filter((r) => library.isJudged(r)).length
-})
+watch([state, () => library.records], () => state.value !== null && cards.judgeAll())
 const filtered = computed(() => words.value !== '' || kind.value !== null || state.value !== null)
 
 function clearFilters() {
@@ -91,8 +89,11 @@ async function removeSome(ids: string[], text: string) {
   if (undo) notify(toast, `${text} In the bin for 30 days.`, { label: 'Undo', run: () => void undo() })
 }
 
-function exportOne({ formula }: FormulaRecord) {
-  download(fileName(formula.name, '.omblet.json'), library.exportText(formula))
+async function exportOne({ formula }: FormulaRecord): Promise<boolean> {
+  const text = await cards.exportText(formula)
+  if (text !== null) download(fileName(formula.name, '.omblet.json'), text)
+  else problems.value = ['The export was not made.']
+  return text !== null
 }
 
 /** All cards share one menu. */
@@ -102,7 +103,7 @@ function openMenu(event: Event, record: FormulaRecord) {
   const name = (record.formula.name || 'Unnamed formula').slice(0, 60)
   cardItems.value = [
     { label: 'Duplicate', icon: 'pi pi-copy', command: () => void duplicateOne(record) },
-    { label: 'Export', icon: 'pi pi-file-export', command: () => exportOne(record) },
+    { label: 'Export', icon: 'pi pi-file-export', command: () => void exportOne(record) },
     { label: 'Delete', icon: 'pi pi-trash', command: () => void removeSome([record.id], `${name} deleted.`) },
   ]
   cardMenu.value?.toggle(event)
@@ -111,8 +112,9 @@ function openMenu(event: Event, record: FormulaRecord) {
 async function exportChosen() {
   const ids = chosen.value
   const one = ids.length === 1 && library.records.find((r) => r.id === ids[0])
-  if (one) exportOne(one)
-  else {
+  if (one) {
+    if (!(await exportOne(one))) return
+  } else {
     const at = new Date().toISOString()
     const saved = await files.work('The export', (worker, progress) => worker.saveBackup(at, { ids: [...ids] }, progress)).catch(() => null) // prettier-ignore
     if (!saved) {
@@ -273,8 +275,8 @@ const toggle = (id: string, on: boolean) => {
       />
       <span class="muted small count" aria-live="polite"
         >{{ shown.length }} of {{ library.records.length
-        }}<template v-if="state !== null && judged < library.records.length"
-          >, {{ judged }} judged</template
+        }}<template v-if="state !== null && cards.judged < library.records.length"
+          >, {{ cards.judged }} judged</template
         ></span
       >
     </div>
@@ -312,7 +314,9 @@ const toggle = (id: string, on: boolean) => {
     <div v-else-if="filtered" class="empty">
       <p>
         {{
-          state !== null && judged < library.records.length ? 'Judging your formulas…' : 'No formula matches.'
+          state !== null && cards.judged < library.records.length
+            ? 'Judging your formulas…'
+            : 'No formula matches.'
         }}
       </p>
       <Button label="Show all" severity="secondary" outlined @click="clearFilters" />

@@ -55,7 +55,7 @@ async function removeOwn() {
     used > 0
       ? `${capitalise(gone.name)} taken out; ${used} ${used === 1 ? 'formula still names' : 'formulas still name'} it.`
       : `${capitalise(gone.name)} taken out.`,
-    { label: 'Undo', run: () => void undo() },
+    undo ? { label: 'Undo', run: () => void undo() } : undefined,
   )
 }
 </script>
