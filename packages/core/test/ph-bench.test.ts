@@ -17,6 +17,7 @@ import {
   phLog,
   phModelOf,
   readFormula,
+  parseReading,
   readingFault,
   recordAddition,
   recordReading,
@@ -302,5 +303,23 @@ describe('the solutions', () => {
     [['moon-dust', 1, 10, 0.1], /Nothing is known/],
   ])('says why it cannot be made', (args, sentence) =>
     expect(solutionRecipe(...args)).toMatchObject({ fault: expect.stringMatching(sentence) }),
+  )
+})
+
+describe('a reading as it is typed', () => {
+  it.each([
+    ['5-6', 5.5],
+    ['5,5 to 6', 5.75],
+    ['between 5 and 6', 5.5],
+    ['5.5–6.0', 5.75],
+  ])('%s lies between two colours of a strip', (text, ph) =>
+    expect(parseReading(text, 'meter-direct')).toEqual({ ph, method: 'strip' }),
+  )
+  it('a figure keeps how it was read, and nothing typed is nothing', () => {
+    expect(parseReading('5,4', 'meter-10pct')).toEqual({ ph: 5.4, method: 'meter-10pct' })
+    expect(parseReading(' ', 'strip')).toBeNull()
+  })
+  it.each(['6-5', '1-9', '55', '5-66', 'blue'])('%s is asked back', (text) =>
+    expect(parseReading(text, 'strip')).toHaveProperty('error'),
   )
 })

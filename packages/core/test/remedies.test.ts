@@ -76,6 +76,27 @@ describe('remedies', () => {
   })
 })
 
+describe('materials of one phase that it is too hot for', () => {
+  const both = cream({
+    oil: [
+      ['squalane', 14],
+      ['olivate emulsifier', 4],
+      ['retinol', 0.2],
+      ['bakuchiol', 0.5],
+    ],
+  })
+  it('are told together, and move together', () => {
+    const told = only(both, 'heat.sensitive-in-hot-phase')
+    expect(told).toHaveLength(1)
+    expect(told[0]!.lines).toHaveLength(2)
+    const after = applyEdit(both, told[0]!.remedies[0]!.edit)
+    expect(only(after, 'heat.sensitive-in-hot-phase')).toEqual([])
+    const namesOf = (f: typeof both) => f.phases.flatMap((p) => p.lines.map((l) => l.material)).sort()
+    expect(namesOf(after)).toEqual(namesOf(both))
+    expect(after.phases.find((p) => p.role === 'cool-down')!.lines.map((l) => l.material)).toEqual(expect.arrayContaining(['retinol', 'bakuchiol'])) // prettier-ignore
+  })
+})
+
 describe('any formula at all', () => {
   const material = fc.constantFrom(...CATALOGUE_DATA.map((m) => m.id), 'moon dust', '')
   const someLine = fc.record({

@@ -1,9 +1,10 @@
+import { linesWhere } from '../assess/lines.ts'
 import { listSome, sayNumber, sayPercent, shorten } from '../text/format.ts'
 import { finding, type Rule } from './types.ts'
 
 /** amount.missing: lines that have no amount yet, told once. */
 export const missingAmounts: Rule = (a) => {
-  const indexes = a.lines.flatMap((l, i) => (l.given ? [] : [i]))
+  const indexes = linesWhere(a, (l) => !l.given)
   if (indexes.length === 0) return []
   const usual = indexes.flatMap((i) => {
     const line = a.lines[i]!

@@ -1,3 +1,4 @@
+import { linesOf } from '../assess/lines.ts'
 import type { Assessment } from '../assess/types.ts'
 import { hasTrait, type Trait } from '../materials/schema.ts'
 import { formatCelsius, listWords } from '../text/format.ts'
@@ -83,10 +84,7 @@ const CAUTIONS: Caution[] = [
   },
 ]
 
-const linesWith = (a: Assessment, trait: Trait) =>
-  a.lines.flatMap((line, i) =>
-    line.percent > 0 && line.material && hasTrait(line.material, trait) ? [i] : [],
-  )
+const linesWith = (a: Assessment, trait: Trait) => linesOf(a, (m) => hasTrait(m, trait))
 
 const names = (a: Assessment, indexes: number[]) =>
   listWords([...new Set(indexes.map((i) => a.lines[i]!.label))])

@@ -1,3 +1,4 @@
+import { linesOf } from '../assess/lines.ts'
 import { CLAIM_WORDS } from '../materials/claims.ts'
 import { hasTrait, type Material } from '../materials/schema.ts'
 import { listWords, shorten } from '../text/format.ts'
@@ -15,9 +16,7 @@ const says = (claims: readonly string[], word: string) =>
 
 /** claim.spf: a UV filter is present, or sun protection is claimed. */
 export const spf: Rule = (a) => {
-  const filters = a.lines.flatMap((line, i) =>
-    line.material && hasTrait(line.material, 'uv-filter') && line.percent > 0 ? [i] : [],
-  )
+  const filters = linesOf(a, (m) => hasTrait(m, 'uv-filter'))
   const claim = [...claimsOf(a), a.formula.name].find((c) => SPF.test(c))
   if (filters.length === 0 && !claim) return []
   return [
@@ -37,9 +36,7 @@ export const spf: Rule = (a) => {
 /** claim.natural: “natural” with materials that are not. */
 export const natural: Rule = (a) => {
   if (!claimsOf(a).some((claim) => /\b(all[- ])?natural\b|\b100 ?% natural\b/i.test(claim))) return []
-  const not = a.lines.flatMap((line, i) =>
-    line.percent > 0 && line.material?.origin === 'synthetic' ? [i] : [],
-  )
+  const not = linesOf(a, (m) => m.origin === 'synthetic')
   if (not.length === 0) return []
   return [
     finding(a, {
@@ -81,9 +78,7 @@ export const unsupported: Rule = (a) => {
   }
   const contradicted = (word: string, test: (m: Material) => boolean, why: string) => {
     if (!says(claims, word)) return
-    const indexes = a.lines.flatMap((line, i) =>
-      line.percent > 0 && line.material && test(line.material) ? [i] : [],
-    )
+    const indexes = linesOf(a, test)
     if (indexes.length > 0)
       told.push({
         severity: 'check',

@@ -3,12 +3,8 @@ import { PICKS } from '../materials/picks.ts'
 import { hasTrait, type Material } from '../materials/schema.ts'
 import { listWords, sayPercent } from '../text/format.ts'
 import { saltPercent } from '../assess/carriers.ts'
+import { linesOf, linesWhere } from '../assess/lines.ts'
 import { COMMON_PRACTICE, finding, type Rule } from './types.ts'
-
-const indexesOf = (
-  a: Parameters<Rule>[0],
-  test: (m: NonNullable<(typeof a.lines)[number]['material']>) => boolean,
-) => a.lines.flatMap((line, i) => (line.material && line.percent > 0 && test(line.material) ? [i] : []))
 
 /** emulsion.no-emulsifier and emulsion.too-little-emulsifier: oils in water with nothing, or little, to hold them. */
 export const emulsifier: Rule = (a) => {
@@ -17,10 +13,10 @@ export const emulsifier: Rule = (a) => {
   // An emulsifier without an amount is there, and how much it holds is not to be told yet.
   if (a.lines.some((l) => !l.given && l.material && (isEmulsifier(l.material) || l.material.emulsifier)))
     return []
-  const oils = indexesOf(a, isOil)
+  const oils = linesOf(a, isOil)
   const solubilised = e.solubiliserPercent >= e.oilsPercent * 2
   const none = e.emulsifierPercent === 0 && e.polymericPercent === 0 && e.soapPercent === 0 && !solubilised
-  const perhaps = a.lines.flatMap((l, i) => ((l.material ?? l.guess)?.functions.includes('emulsifying') && !l.material?.emulsifier && l.percent > 0 ? [i] : [])) // prettier-ignore
+  const perhaps = linesWhere(a, (l) => l.percent > 0 && !l.material?.emulsifier && (l.material ?? l.guess)?.functions.includes('emulsifying') === true) // prettier-ignore
   if (none && perhaps.length > 0)
     return [
       finding(a, {
@@ -46,7 +42,7 @@ export const emulsifier: Rule = (a) => {
     ]
   }
   const carries = (m: Material) => m.emulsifier?.role === 'oil-in-water' || m.emulsifier?.role === 'water-in-oil' || m.emulsifier?.role === 'cationic' || m.emulsifier?.role === 'polymeric' || (m.own === true && m.emulsifier === undefined) // prettier-ignore
-  const helpers = indexesOf(a, (m) => m.emulsifier?.role === 'co-emulsifier')
+  const helpers = linesOf(a, (m) => m.emulsifier?.role === 'co-emulsifier')
   const alone = helpers.length > 0 && perhaps.length === 0 && e.soapPercent === 0 && !solubilised && !a.lines.some((l) => l.percent > 0 && l.material && (carries(l.material) || (l.material.emulsifier?.role === 'solubiliser' && l.material.emulsifier.hlbSound === 'yes'))) // prettier-ignore
   // some, such as lecithin, hold a little oil by themselves
   const holdsSome = helpers.some(
@@ -78,7 +74,7 @@ export const emulsifier: Rule = (a) => {
     finding(a, {
       code: 'emulsion.too-little-emulsifier',
       severity: 'check',
-      indexes: indexesOf(a, isEmulsifier),
+      indexes: linesOf(a, isEmulsifier),
       message: `${sayPercent(e.emulsifierPercent)} emulsifier is ${sayPercent(Math.round(share))} of the oil phase.`,
       why: `${sayPercent(least)} or more is usual here; with less it may separate in weeks.`,
     }),
@@ -97,7 +93,7 @@ export const volumes: Rule = (a) => {
   const e = a.emulsion
   if (!e || a.waterPercent <= 0) return []
   const oil = (100 * e.oilsPercent) / (e.oilsPercent + a.waterPercent)
-  const oils = indexesOf(a, isOil)
+  const oils = linesOf(a, isOil)
   if (e.type === 'oil-in-water') {
     if (oil <= HARD || e.oilsPercent === 0) return []
     const over = oil > TURNS
@@ -178,8 +174,8 @@ export const charge: Rule = (a) => {
     'hyaluronate',
     'film-former',
   ])
-  const cationic = indexesOf(a, (m) => m.charge === 'cationic' && strong.has(m.kind))
-  const anionic = indexesOf(
+  const cationic = linesOf(a, (m) => m.charge === 'cationic' && strong.has(m.kind))
+  const anionic = linesOf(
     a,
     (m) => m.charge === 'anionic' && (strong.has(m.kind) || m.emulsifier !== undefined),
   )
@@ -201,7 +197,7 @@ export const charge: Rule = (a) => {
 
 /** oxidation.no-antioxidant: seed oils that turn rancid and nothing to slow it. */
 export const antioxidant: Rule = (a) => {
-  const oils = indexesOf(a, (m) => m.oxidation === 'fast' || m.oxidation === 'medium')
+  const oils = linesOf(a, (m) => m.oxidation === 'fast' || m.oxidation === 'medium')
   const sum = oils.reduce((s, i) => s + a.lines[i]!.percent, 0)
   const fast = oils.some((i) => a.lines[i]!.material!.oxidation === 'fast' && a.lines[i]!.percent >= 1)
   if (sum < 2 && !fast) return []
@@ -244,10 +240,10 @@ export const chelator: Rule = (a) => {
     a.lines.some((line) => line.percent > 0 && line.material?.traits?.includes('chelator'))
   )
     return []
-  const browned = indexesOf(a, (m) => hasTrait(m, 'browned-by-metals') || m.kind === 'extract')
-  const bringing = indexesOf(a, (m) => BRINGS_METALS.has(m.kind))
+  const browned = linesOf(a, (m) => hasTrait(m, 'browned-by-metals') || m.kind === 'extract')
+  const bringing = linesOf(a, (m) => BRINGS_METALS.has(m.kind))
   const much = bringing.reduce((s, i) => s + a.lines[i]!.percent, 0) >= METALS_FROM
-  const reasons = [...browned, ...(much ? bringing : indexesOf(a, (m) => m.kind === 'clay'))].sort(
+  const reasons = [...browned, ...(much ? bringing : linesOf(a, (m) => m.kind === 'clay'))].sort(
     (x, y) => x - y,
   )
   if (reasons.length === 0) return []

@@ -1,18 +1,29 @@
+import { linesWhere } from '../assess/lines.ts'
 import type { Assessment, AssessedLine } from '../assess/types.ts'
 import { isEmulsifier, isOil } from '../emulsion/emulsion.ts'
+import type { Edit } from '../formula/edit.ts'
 import type { Material } from '../materials/schema.ts'
 import { couldStayCold, staysCold } from '../procedure/facts.ts'
-import { formatCelsius, sayPercent } from '../text/format.ts'
-import { finding, type Remedy, type Rule } from './types.ts'
+import { formatCelsius, listWords, sayPercent } from '../text/format.ts'
+import { finding, type Finding, type Remedy, type Rule } from './types.ts'
 
-function moveTo(a: Assessment, line: AssessedLine, role: 'cool-down' | 'oil' | 'water'): Remedy[] {
+/** Moves lines of one phase to the first of a role. */
+function moveTo(
+  a: Assessment,
+  lines: readonly AssessedLine[],
+  role: 'cool-down' | 'oil' | 'water',
+): Remedy[] {
   const phase = a.formula.phases.findIndex((p) => p.role === role)
-  if (phase < 0 || phase === line.phase) return []
+  if (phase < 0 || lines.some((l) => l.phase === phase)) return []
   const target = a.formula.phases[phase]!
+  // the last first, so that those before it stay where they are
+  const edits = [...lines]
+    .sort((x, y) => y.line - x.line)
+    .map((from): Edit => ({ type: 'move-line', from, to: { phase, line: target.lines.length } }))
   return [
     {
-      label: `Move to ${target.name || role}`,
-      edit: { type: 'move-line', from: line, to: { phase, line: target.lines.length } },
+      label: `Move ${edits.length > 1 ? 'them ' : ''}to ${target.name || role}`,
+      edit: edits.length === 1 ? edits[0]! : { type: 'several', edits },
     },
   ]
 }
@@ -22,59 +33,72 @@ const A_LITTLE = 5
 const SCENTED = new Set(['hydrosol', 'aloe'])
 
 /** A share of the water stays cold, with what is delicate in it. */
-function keepCold(a: Assessment, line: AssessedLine): Remedy[] {
-  if (!couldStayCold(a, line)) return []
+function keepCold(a: Assessment, lines: readonly AssessedLine[]): Remedy[] {
+  if (!lines.every((line) => couldStayCold(a, line))) return []
   const { method } = a.formula
   const choices = { ...method?.choices, cooling: 'cold-share' as const }
   return [
     {
-      label: 'Keep it in a cold share of the water',
+      label: `Keep ${lines.length > 1 ? 'them' : 'it'} in a cold share of the water`,
       edit: { type: 'patch', patch: { method: { ...method, choices } } },
     },
   ]
 }
 
-/** heat.sensitive-in-hot-phase: a material in a phase hotter than it stands. */
-export const hot: Rule = (a) =>
-  a.lines.flatMap((line, index) => {
-    const { material } = line
-    if (!material?.heatMaxC || material.cover || staysCold(a, line)) return []
-    // starch and meal swell in hot water, not in hot oil
-    if (material.kind === 'powder' && line.phaseSource.role === 'oil') return []
-    const { heatToC, belowC } = line.phaseSource
-    if (heatToC !== undefined && heatToC > material.heatMaxC) {
-      return [
-        finding(a, {
-          code: 'heat.sensitive-in-hot-phase',
-          severity: heatToC - material.heatMaxC <= A_LITTLE || SCENTED.has(material.kind) ? 'note' : 'check',
-          indexes: [index],
-          message: `${line.label} stands ${formatCelsius(material.heatMaxC)}; its phase is heated to ${formatCelsius(heatToC)}.`,
-          why: 'It loses strength, scent or its structure. Add it when the batch has cooled.',
-          source: `${material.source}, from memory (${material.confidence} confidence)`,
-          remedies: [...moveTo(a, line, 'cool-down'), ...keepCold(a, line)],
-        }),
-      ]
-    }
-    if (belowC !== undefined && belowC > material.heatMaxC + 2) {
-      return [
-        finding(a, {
-          code: 'heat.sensitive-in-hot-phase',
-          severity: 'note',
-          indexes: [index],
-          message: `${line.label} wants ${formatCelsius(material.heatMaxC)} or less; the phase goes in below ${formatCelsius(belowC)}.`,
-          why: 'Let it cool a little further for this one.',
-          source: `${material.source}, from memory (${material.confidence} confidence)`,
-          remedies: [
-            {
-              label: `Add the phase below ${formatCelsius(material.heatMaxC)}`,
-              edit: { type: 'patch-phase', phase: line.phase, patch: { belowC: material.heatMaxC } },
-            },
-          ],
-        }),
-      ]
-    }
-    return []
+/** Lines that pass, together with those of the same phase. */
+const byPhase = (a: Assessment, test: (line: AssessedLine) => boolean): number[][] =>
+  a.phases.map((_, p) => linesWhere(a, (l) => l.phase === p && test(l))).filter((found) => found.length > 0)
+/** What a material stands, where heat can harm it in its phase at all. */
+function stands(a: Assessment, line: AssessedLine): number {
+  const m = line.material
+  if (!m?.heatMaxC || m.cover || staysCold(a, line)) return Infinity
+  // starch and meal swell in hot water, not in hot oil
+  return m.kind === 'powder' && line.phaseSource.role === 'oil' ? Infinity : m.heatMaxC
+}
+const toldBy = (lines: readonly AssessedLine[]) =>
+  [
+    ...new Set(lines.map(({ material: m }) => `${m!.source}, from memory (${m!.confidence} confidence)`)),
+  ].join('; ')
+
+/** heat.sensitive-in-hot-phase: materials in a phase hotter than they stand, those of one phase together. */
+export const hot: Rule = (a) => {
+  const tooHot = (l: AssessedLine) => (l.phaseSource.heatToC ?? -Infinity) > stands(a, l)
+  const little = ({ phaseSource, material: m }: AssessedLine) =>
+    phaseSource.heatToC! - m!.heatMaxC! <= A_LITTLE || SCENTED.has(m!.kind)
+  const heated = (severity: 'check' | 'note') =>
+    byPhase(a, (l) => tooHot(l) && little(l) === (severity === 'note')).map((indexes): Finding => {
+      const lines = indexes.map((i) => a.lines[i]!)
+      return finding(a, {
+        code: 'heat.sensitive-in-hot-phase',
+        severity,
+        indexes,
+        message: `${lines[0]!.phaseSource.name || 'The phase'} is heated to ${formatCelsius(lines[0]!.phaseSource.heatToC!)}, and ${listWords(lines.map((l) => `${l.label} stands ${formatCelsius(l.material!.heatMaxC!)}`))}.`,
+        why: `${lines.length > 1 ? 'They lose' : 'It loses'} strength, scent or structure. Add ${lines.length > 1 ? 'them' : 'it'} when the batch has cooled.`,
+        source: toldBy(lines),
+        remedies: [...moveTo(a, lines, 'cool-down'), ...keepCold(a, lines)],
+      })
+    })
+  const late = byPhase(a, (l) => !tooHot(l) && (l.phaseSource.belowC ?? -Infinity) > stands(a, l) + 2)
+  const warm = late.map((indexes): Finding => {
+    const lines = indexes.map((i) => a.lines[i]!)
+    const least = Math.min(...lines.map((l) => l.material!.heatMaxC!))
+    return finding(a, {
+      code: 'heat.sensitive-in-hot-phase',
+      severity: 'note',
+      indexes,
+      message: `${listWords(lines.map((l) => `${l.label} wants ${formatCelsius(l.material!.heatMaxC!)} or less`))}; the phase goes in below ${formatCelsius(lines[0]!.phaseSource.belowC!)}.`,
+      why: 'Let it cool a little further first.',
+      source: toldBy(lines),
+      remedies: [
+        {
+          label: `Add the phase below ${formatCelsius(least)}`,
+          edit: { type: 'patch-phase', phase: lines[0]!.phase, patch: { belowC: least } },
+        },
+      ],
+    })
   })
+  return [...heated('check'), ...heated('note'), ...warm]
+}
 
 const inWater = (m: Material) => m.solubility.includes('water')
 const inOil = (m: Material) => m.solubility.includes('oil')
@@ -115,7 +139,7 @@ export const wrongPhase: Rule = (a) =>
           message: `${line.label} dissolves in water, and it stands in ${line.phaseSource.name || 'the oil phase'}.`,
           why: 'It would lie at the bottom of the oil as drops or crystals.',
           source: solubility,
-          remedies: moveTo(a, line, material.phase === 'cool-down' ? 'cool-down' : 'water'),
+          remedies: moveTo(a, [line], material.phase === 'cool-down' ? 'cool-down' : 'water'),
         }),
       ]
     }
@@ -149,7 +173,7 @@ export const wrongPhase: Rule = (a) =>
               ? `${sayPercent(solubiliser)} solubiliser is little for ${sayPercent(line.percent)}: 3 to 8 parts for one of oil are usual.`
               : 'It would float. Put it in the oil phase, or mix it with a solubiliser first.',
           source: solubility,
-          remedies: moveTo(a, line, 'oil'),
+          remedies: moveTo(a, [line], 'oil'),
         }),
       ]
     }
@@ -174,7 +198,7 @@ export const mustMelt: Rule = (a) =>
         why: 'It would stay in grains. Melt it fully with the oils.',
         source: 'handbook melting range, from memory',
         remedies: cold
-          ? moveTo(a, line, 'oil')
+          ? moveTo(a, [line], 'oil')
           : [
               {
                 label: `Heat ${line.phaseSource.name || 'the phase'} to ${formatCelsius(Math.max(70, melts + 5))}`,

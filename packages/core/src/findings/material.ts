@@ -1,10 +1,11 @@
 import { kindInWords } from '../assess/known.ts'
+import { linesWhere } from '../assess/lines.ts'
 import { listSome, listWords, shorten } from '../text/format.ts'
 import { finding, type Rule } from './types.ts'
 
 /** material.unknown: names that are in no catalogue and carry no facts of their own, all in one. */
 export const material: Rule = (a) => {
-  const indexes = a.lines.flatMap((line, i) => (line.material ? [] : [i]))
+  const indexes = linesWhere(a, (l) => l.material === null)
   if (indexes.length === 0) return []
   const lines = indexes.map((i) => a.lines[i]!)
   const guessed = lines.filter((l) => l.guess).slice(0, 4)

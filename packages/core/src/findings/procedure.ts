@@ -1,3 +1,4 @@
+import { linesWhere } from '../assess/lines.ts'
 import type { Edit } from '../formula/edit.ts'
 import { hasTrait } from '../materials/schema.ts'
 import { BATCH, type Goes } from '../procedure/choices.ts'
@@ -10,7 +11,7 @@ import { finding, type Remedy, type Rule } from './types.ts'
 
 /** Parts that are joined hot may lie so far apart before one of them sets in the other. */
 const MOST_APART = 10
-const linesOf = (a: Assessment, p: Part) => a.lines.flatMap((l, i) => (l.phase === p.index ? [i] : []))
+const linesIn = (a: Assessment, p: Part) => linesWhere(a, (l) => l.phase === p.index)
 const heatTo = (p: Part, celsius: number): Remedy => ({
   label: `Heat ${p.name || p.letter} to ${formatCelsius(celsius)}`,
   edit: { type: 'patch-phase', phase: p.index, patch: { heatToC: celsius } },
@@ -26,7 +27,7 @@ export const apart: Rule = (a) => {
           finding(a, {
             code: 'process.temperature-mismatch',
             severity: 'check',
-            indexes: linesOf(a, p),
+            indexes: linesIn(a, p),
             message: `${p.name || p.letter} is given ${formatCelsius(p.given!)} and meets a part of ${formatCelsius(hottest)}.`,
             why: `Waxes and fatty alcohols set where they meet something cooler and leave grains; the method heats it to ${formatCelsius(p.heatToC!)}.`,
             remedies: [heatTo(p, hottest)],
@@ -44,7 +45,7 @@ export const heatNotSaid: Rule = (a) =>
           finding(a, {
             code: 'process.order',
             severity: 'note',
-            indexes: linesOf(a, p),
+            indexes: linesIn(a, p),
             message: `${p.name || p.letter} has no temperature; the method heats it to ${formatCelsius(p.heatToC)}.`,
             why: p.heatWhy,
             remedies: [heatTo(p, p.heatToC)],
@@ -57,7 +58,7 @@ export const heatNotSaid: Rule = (a) =>
 export const heatedAbove: Rule = (a) =>
   routed(a).flatMap((p) => {
     if (p.heatToC === null || p.heatToC === p.given || p.route.to !== 'join') return []
-    const indexes = linesOf(a, p).filter((i) => {
+    const indexes = linesIn(a, p).filter((i) => {
       const most = a.lines[i]!.material?.heatMaxC
       return (
         most !== undefined &&
@@ -84,10 +85,8 @@ export const notJoined: Rule = (a) => {
   if (!changes || !Object.values(changes).some((c) => c.hidden)) return []
   const { hidden } = methodOf(a, a.formula.method)
   return hidden.flatMap((step) => {
-    const indexes = a.lines.flatMap(
-      (l, i) =>
-      l.percent > 0 && [...step.weighs, ...step.brings].some((r) => r.phase === l.phase && r.line === l.line) ? [i] : [], // prettier-ignore
-    )
+    const goesIn = [...step.weighs, ...step.brings]
+    const indexes = linesWhere(a, (l) => l.percent > 0 && goesIn.some((r) => r.phase === l.phase && r.line === l.line)) // prettier-ignore
     if (indexes.length === 0) return []
     const back = {
       ...a.formula.method,
@@ -122,7 +121,7 @@ export const wrongWay: Rule = (a) => {
     const warm = (p.heatToC ?? 0) > COOL || p.lines.some((l) => wantsGlycol(l.material))
     const late = goTo(p, { into: BATCH, when: 'cool' }, 'Add it when the batch is cool')
     const told = (message: string, why: string) => [
-      finding(a, { code: 'process.order', severity: 'check', indexes: linesOf(a, p), message, why, remedies: [late] }), // prettier-ignore
+      finding(a, { code: 'process.order', severity: 'check', indexes: linesIn(a, p), message, why, remedies: [late] }), // prettier-ignore
     ]
     if (warm && target.heatToC === null && p.route.when === 'hot')
       return told(

@@ -39,13 +39,13 @@ function raiseSolvent(a: Assessment, result: SolubilityResult): Remedy[] {
   const best = lines[0]
   if (!best || gain(best.material!, result) < 0.8 || a.amounts.fillIndex === null) return []
   const own = a.substances.get(best.material!.id)!
+  const solvents = new Map([...a.substances].filter(([key]) => a.catalogue.find(key)?.cosolvent))
   /** Whether so much of it holds the solid, also in the cold; null where the water phase would be no such phase. */
   const holds = (percent: number): boolean | null => {
     const water = a.waterPercent - (percent - best.percent)
     if (water < LEAST_WATER_LEFT) return null
-    const shifted = new Map(a.substances)
-    shifted.set(own.key, { ...own, percent: own.percent + percent - best.percent })
-    const next = cosolventsOf(shifted, water, a.catalogue)
+    solvents.set(own.key, { ...own, percent: own.percent + percent - best.percent })
+    const next = cosolventsOf(solvents, water, a.catalogue)
     if (next.total > MOST_FRACTION) return null
     const limit = solubilityAt(result.constants, a.workingPh, next)
     const concentration = (1000 * result.percent) / (water + next.massPercent)

@@ -1,6 +1,7 @@
 import type { AssessedLine, Assessment } from '../assess/types.ts'
 import { formatRange, listWords, sayNumber, sayPercent } from '../text/format.ts'
 import { carriersOf, saltPercent } from '../assess/carriers.ts'
+import { linesOf, linesWhere } from '../assess/lines.ts'
 import { hasTrait, type Material } from '../materials/schema.ts'
 import { COMMON_PRACTICE, finding, type Rule } from './types.ts'
 
@@ -11,7 +12,7 @@ const names = (a: Assessment, indexes: number[]) => listWords(indexes.map((i) =>
 const salty = (m: Material) => m.saltShare !== undefined
 /** thickener.electrolyte: salt against a gel that is held by charge. */
 export const electrolyte: Rule = (a) => {
-  const gels = a.lines.flatMap((l, i) => (l.percent > 0 && l.material?.saltStoodPercent !== undefined ? [i] : [])) // prettier-ignore
+  const gels = linesOf(a, (m) => m.saltStoodPercent !== undefined)
   if (gels.length === 0) return []
   const salts = carriersOf(a, salty)
   const sum = saltPercent(a)
@@ -30,7 +31,7 @@ export const electrolyte: Rule = (a) => {
 
 /** thickener.needs-neutralising: an acid polymer without a base stays thin. */
 export const neutralising: Rule = (a) => {
-  const gels = a.lines.flatMap((l, i) => (l.percent > 0 && l.material && hasTrait(l.material, 'needs-neutralising') ? [i] : [])) // prettier-ignore
+  const gels = linesOf(a, (m) => hasTrait(m, 'needs-neutralising'))
   const base = a.lines.some((l) => !l.given && l.material && hasTrait(l.material, 'neutralises'))
   if (gels.length === 0 || base || carriersOf(a, (m) => hasTrait(m, 'neutralises')).length > 0) return []
   return [
@@ -50,9 +51,7 @@ const slurryOf = ({ material }: AssessedLine) =>
 
 /** thickener.no-slurry: a powder that lumps, and nothing to wet it with. */
 export const slurry: Rule = (a) => {
-  const gums = a.lines.flatMap((line, i) =>
-    line.percent > 0 && line.material?.slurry && line.source.grade !== 'easy-dispersing' ? [i] : [],
-  )
+  const gums = linesWhere(a, (l) => l.percent > 0 && l.material?.slurry !== undefined && l.source.grade !== 'easy-dispersing') // prettier-ignore
   const wet = a.lines.some((l) => l.percent > 0 && l.material && WETTING.includes(l.material.kind))
   if (gums.length === 0 || wet) return []
   return [
@@ -71,7 +70,7 @@ const PLANNED_HOURS = 1
 
 /** process.hydration-time: gums and polymers take minutes to hours; all in one. */
 export const hydration: Rule = (a) => {
-  const gels = a.lines.flatMap((line, i) => (line.percent > 0 && line.material?.hydrationHours ? [i] : []))
+  const gels = linesOf(a, (m) => m.hydrationHours !== undefined)
   if (gels.length === 0) return []
   const hoursOf = (i: number) => a.lines[i]!.material!.hydrationHours!
   const long = gels.filter((i) => hoursOf(i).max > PLANNED_HOURS)

@@ -3,6 +3,7 @@ import type { Assessment, AssessedLine } from '../assess/types.ts'
 import type { Material, MaterialKind } from '../materials/schema.ts'
 import { hasTrait } from '../materials/schema.ts'
 import { materialOfSubstance } from '../assess/carriers.ts'
+import { linesOf } from '../assess/lines.ts'
 import { emulsifierRange, isEmulsifier } from '../emulsion/emulsion.ts'
 import { oncePer } from '../assess/memo.ts'
 import { withGuesses } from '../assess/guesses.ts'
@@ -280,10 +281,8 @@ const MANY_BOTANICALS = 4
 /** usage.extract-load: raw plant powders from the first, and botanicals from the fourth. */
 export const extracts: Rule = (original) => {
   const a = withGuesses(original)
-  const of = (test: (m: Material) => boolean) =>
-    a.lines.flatMap((line, i) => (line.material && line.percent > 0 && test(line.material) ? [i] : []))
-  const raw = of((m) => hasTrait(m, 'raw-plant'))
-  const all = of((m) => hasTrait(m, 'raw-plant') || m.kind === 'extract')
+  const raw = linesOf(a, (m) => hasTrait(m, 'raw-plant'))
+  const all = linesOf(a, (m) => hasTrait(m, 'raw-plant') || m.kind === 'extract')
   const percentOf = (indexes: number[]) => indexes.reduce((s, i) => s + a.lines[i]!.percent, 0)
   const sum = percentOf(all)
   const names = (indexes: number[]) => listWords(indexes.map((i) => a.lines[i]!.label))
@@ -335,7 +334,7 @@ const SEVERAL = 4
 
 /** usage.scent-total: all that scents together, against what the site bears. */
 export const scentTotal: Rule = (a) => {
-  const indexes = a.lines.flatMap((l, i) => (l.material && l.percent > 0 && isScent(l.material) ? [i] : []))
+  const indexes = linesOf(a, isScent)
   if (indexes.length === 0) return []
   const { site, rinse } = a.formula.product
   const wider = rinse === 'rinse-off' ? 2 : 1

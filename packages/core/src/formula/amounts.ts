@@ -31,9 +31,11 @@ export const DEFAULT_BATCH = 100
 /** How far from 100 % the sum may be before it counts as wrong, in percent. */
 export const TOTAL_TOLERANCE = 0.05
 
+/** Whether it is the very number of a decimal with four places or fewer, which no rounding to more places changes. */
+const isShort = (value: number) => Math.abs(value) < 1e6 && Math.round(value * 1e4) / 1e4 === value
 /** Removes the binary noise of a product of decimals (6.85 / 0.1 is 68.49999999999999). */
-const clean = (value: number) => Number(value.toPrecision(13))
-const tidyPercent = (value: number) => Number(value.toFixed(9))
+const clean = (value: number) => (isShort(value) ? value + 0 : Number(value.toPrecision(13)))
+const tidyPercent = (value: number) => (isShort(value) ? value + 0 : Number(value.toFixed(9)))
 
 /**
  * Whole counts for shares that must add up to `target`, each within one count of its exact value

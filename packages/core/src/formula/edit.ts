@@ -4,6 +4,8 @@ import { LIMITS, type Formula, type Line, type LineRef, type Phase, type Product
 
 /** One change to a formula. Every edit is a pure function of the formula, so each can be undone as one step. */
 export type Edit =
+  /** One after the other; a place is where it is after those before. */
+  | { type: 'several'; edits: readonly Edit[] }
   | { type: 'set-percent'; at: LineRef; percent: number }
   | { type: 'set-grams'; at: LineRef; grams: number }
   | { type: 'set-fill'; at: LineRef }
@@ -130,6 +132,8 @@ function moveLine(formula: Formula, from: LineRef, to: LineRef): Formula {
 /** Applies one edit. Places that do not exist leave the formula as it is. */
 export function applyEdit(formula: Formula, edit: Edit): Formula {
   switch (edit.type) {
+    case 'several':
+      return edit.edits.reduce(applyEdit, formula)
     case 'set-percent':
       return mapLine(formula, edit.at, (line) => ({ ...amountless(line), percent: edit.percent }))
     case 'set-grams':

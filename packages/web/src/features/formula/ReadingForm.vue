@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { METHODS, parseNumber, readingFault, recordReading, type Reading } from '@omblet/core'
+import { METHODS, parseReading, recordReading, type Reading } from '@omblet/core'
 import Button from 'primevue/button'
 import { ref } from 'vue'
 import { useEditor } from '../../stores/editor'
@@ -14,18 +14,12 @@ const METHOD_WORDS = { strip: 'strip', 'meter-direct': 'meter, direct', 'meter-1
 const method = ref<Reading['method']>(editor.formula?.readings?.at(-1)?.method ?? 'meter-10pct')
 
 function record() {
-  const parsed = parseNumber(text.value, { min: -100, max: 1e6, what: 'the pH' })
-  error.value =
-    'error' in parsed
-      ? parsed.error
-      : parsed.value === null
-        ? 'Type the pH that you read.'
-        : readingFault(parsed.value)
-  if (error.value || !('value' in parsed) || parsed.value === null) return
+  const read = parseReading(text.value, method.value)
+  error.value = read === null ? 'Type the pH that you read.' : 'error' in read ? read.error : null
+  if (read === null || 'error' in read) return
   const afterPhase = editor.formula!.phases.filter((p) => p.lines.length > 0).at(-1)?.name
   const reading: Reading = {
-    ph: parsed.value,
-    method: method.value,
+    ...read,
     at: new Date().toISOString(),
     ...(afterPhase ? { afterPhase } : {}),
   }
@@ -44,6 +38,7 @@ function record() {
       class="mono"
       inputmode="decimal"
       placeholder="pH"
+      title="A strip between two colours: 5-6"
       :aria-invalid="!!error"
     />
     <select v-model="method" aria-label="How it was read">
