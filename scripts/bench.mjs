@@ -1,7 +1,7 @@
 // Prints what Omblet costs: one assessment, the first view's download, and a keystroke to its painted result.
 import { spawn } from 'node:child_process'
 import { join } from 'node:path'
-import { chromium } from 'playwright-core'
+import { chromium } from '@playwright/test'
 import { firstView } from './first-view.mjs'
 
 const root = new URL('..', import.meta.url).pathname

@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process'
 import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { chromium } from 'playwright-core'
+import { chromium } from '@playwright/test'
 
 const root = new URL('..', import.meta.url).pathname
 const PORT = 4397

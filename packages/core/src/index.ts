@@ -1,119 +1,228 @@
-export * from './assess/assess.ts'
-export type * from './assess/types.ts'
-export * from './balance/balance.ts'
-export { isChosen, type Wishes, type WishId } from './balance/wishes.ts'
-export * from './bench/actual.ts'
-export { SYMPTOMS, type Symptom } from './bench/cause.ts'
-export * from './bench/cool-fit.ts'
-export * from './bench/event-rows.ts'
-export * from './bench/events.ts'
-export * from './bench/instruments.ts'
-export * from './bench/plan.ts'
-export * from './bench/record.ts'
-export * from './bench/refuse.ts'
-export * from './bench/remedies.ts'
-export { rescue, type Rescue, type RescueCause } from './bench/rescue.ts'
-export * from './bench/simulated.ts'
-export * from './bench/state.ts'
-export * from './bench/tasks.ts'
-export * from './bench/tolerance.ts'
-export * from './weighing/error.ts'
-export { preDilution, type PreDilution } from './weighing/dilution.ts'
-export type { Emulsion, Richness } from './emulsion/emulsion.ts'
-export { richnessOf } from './emulsion/emulsion.ts'
-export * from './emulsion/body.ts'
-export * from './emulsion/choose.ts'
-export * from './emulsion/profile.ts'
-export * from './assess/report.ts'
-export * from './files/backup.ts'
-export * from './files/batch.ts'
-export * from './files/cells.ts'
-export * from './files/csv.ts'
-export * from './files/formula.ts'
-export * from './files/gate.ts'
-export * from './files/json.ts'
-export * from './files/same.ts'
-export * from './files/tables.ts'
-export * from './findings/index.ts'
-export { capOf, type CapMark } from './findings/legal.ts'
-export { groupNotes, type NoteGroup } from './findings/groups.ts'
-export { knownOf, type Known } from './assess/known.ts'
-export { namedAllergens, releasableFormaldehyde } from './findings/traces.ts'
-export { FRESH_CLAIM } from './findings/preservative.ts'
-export type { Finding, Remedy, Rule, Severity } from './findings/types.ts'
-export * from './formula/amounts.ts'
-export * from './formula/edit.ts'
-export * from './formula/numbers.ts'
-export * from './formula/keys.ts'
-export * from './formula/schema.ts'
-export * from './formula/templates.ts'
-export * from './formula/versions.ts'
-export * from './label/inci.ts'
-export * from './materials/catalogue.ts'
-export * from './materials/changes.ts'
-export * from './materials/facts.ts'
-export * from './materials/grades.ts'
-export * from './materials/lots.ts'
-export * from './materials/names.ts'
-export * from './materials/own.ts'
+/** What the core offers to the others; everything else is its own affair. */
+export { assess } from './assess/assess.ts'
+export { type Known, knownOf } from './assess/known.ts'
+export type { Assessment, PhaseTotal } from './assess/types.ts'
+export type { PhWindows } from './assess/windows.ts'
+export { balance, type Balance, type Standing, standingOf } from './balance/balance.ts'
+export { isChosen, type Wishes } from './balance/wishes.ts'
+export { actualFormula, actualGrams, phFormula } from './bench/actual.ts'
+export { type Symptom, SYMPTOMS } from './bench/cause.ts'
+export { type CoolFit, type CoolReading, fitCooling, stirEvery } from './bench/cool-fit.ts'
+export { eventRow, eventTable, rowValue } from './bench/event-rows.ts'
+export { BatchInfo, BenchEvent, eventFault, Happening, UNDOABLE } from './bench/events.ts'
 export {
-  Material,
-  type MaterialKind,
-  type PhGrade,
-  type Trait,
-  hasTrait,
-  SOLUBILITIES,
-  MATERIAL_KINDS,
-  type MaterialFacts,
-} from './materials/schema.ts'
-export { compositionOf } from './materials/resolve.ts'
-export * from './materials/search.ts'
-export { PAIRS } from './materials/pairs.ts'
-export { guessOf } from './materials/guess.ts'
-export * from './materials/shelf-catalogue.ts'
-export * from './materials/stock.ts'
-export * from './materials/traces.ts'
-export * from './procedure/choices.ts'
-export * from './procedure/method.ts'
-export * from './procedure/edits.ts'
-export * from './procedure/schedule.ts'
-export { STEP_KINDS, type Step, type StepKind } from './procedure/steps.ts'
-export * from './procedure/cooling.ts'
-export { DEFAULT_CHOICES, openChoices, schoolsOf } from './procedure/schools.ts'
-export { QUESTIONS, questionsOf, type School } from './procedure/questions.ts'
-export { aimPh } from './ph/aim.ts'
-export { JOIN_WITHIN, routed, type Part, type Route } from './procedure/route.ts'
-export * from './procedure/view.ts'
-export * from './procedure/weigh-out.ts'
-export { acidBaseOf, acidBases, type AcidBase } from './ph/acid-base.ts'
-export * from './ph/adjust.ts'
-export * from './ph/adjusters.ts'
-export { phCurve, spanOf, modelBefore, type PhCurve, type CurveRequest } from './ph/curve.ts'
-export * from './ph/dosing.ts'
-export * from './ph/effects.ts'
-export * from './ph/fit.ts'
-export * from './ph/log.ts'
-export * from './ph/meter.ts'
-export { diluted, phOfModel, toldModel, withDoses, balanceAt, type Dose, type PhModel } from './ph/model.ts'
-export * from './ph/plan.ts'
-export { doseAt, reachOf, titrantOf } from './ph/titrate.ts'
+  DEFAULT_SERIAL,
+  Follower,
+  type InstrumentKind,
+  INSTRUMENTS,
+  LineCutter,
+  readLine,
+  SerialSettings,
+  type Shown,
+  SIMULATED,
+  UNITS,
+} from './bench/instruments.ts'
+export { benchPlan, type BenchPlan, type BenchStep } from './bench/plan.ts'
+export {
+  batchCode,
+  type BatchHead,
+  type BatchStatus,
+  deviations,
+  gramsForContainers,
+  headOf,
+  headOfFile,
+  madeGrams,
+  provedChanges,
+  withProved,
+  yieldPercent,
+} from './bench/record.ts'
+export { lotUse, refusal } from './bench/refuse.ts'
+export { percentWords, pourRemedies, type PourRemedy } from './bench/remedies.ts'
+export { rescue } from './bench/rescue.ts'
+export { type Hand, SimBench } from './bench/simulated.ts'
+export { foldBatch, heldIn, linesIn, looseDoses, massOf, waterToAdd } from './bench/state.ts'
+export { activeTask, tasksOf, type WeighTask } from './bench/tasks.ts'
+export { batchToWeigh } from './bench/tolerance.ts'
+export type { BatchState } from './bench/types.ts'
+export {
+  asksEmulsion,
+  type Brief,
+  type Constraint,
+  CONSTRAINTS,
+  NEED_WORDS,
+  NEEDS,
+  OIL_PHASE_OF,
+} from './brief/brief.ts'
+export { type Proposal, type Proposals, propose } from './brief/propose.ts'
+export {
+  type Candidate,
+  emulsifierCandidates,
+  type SwapAmount,
+  thickenerCandidates,
+} from './choose/emulsifiers.ts'
+export { shoppingList } from './choose/shopping.ts'
+export { type Substitute, substitutesFor } from './choose/substitutes.ts'
+export { adjustTo, freeAcids } from './dosing/adjust.ts'
+export { aimPh } from './dosing/aim.ts'
+export { type CurveRequest, modelBefore, phCurve, type PhCurve, spanOf } from './dosing/curve.ts'
+export {
+  ADJUSTER_GROUPS,
+  DOSE_WAIT,
+  DOSE_WAIT_MINUTES,
+  doseFault,
+  doseWords,
+  dosingOf,
+  handling,
+  landsWords,
+  phStand,
+} from './dosing/dosing.ts'
+export { blockersOf, driftsOf, phEffects, thinningAt } from './dosing/effects.ts'
+export { adjusterKey, dosesOf, firstReading, phModelOf, phNow } from './dosing/fit.ts'
+export {
+  adjusterName,
+  type LogEntry,
+  partsOfAddition,
+  phLog,
+  recordAddition,
+  recordReading,
+  removeEntry,
+  scalePortion,
+  takeInAdditions,
+} from './dosing/log.ts'
+export { diluted, phOfModel, withDoses } from './dosing/model.ts'
+export { type DoseEffect, effectsOfDose, targetFault } from './dosing/plan.ts'
+export type { Emulsion, Richness } from './emulsion/emulsion.ts'
+export {
+  type Body,
+  coldAndWarm,
+  type ColdAndWarm,
+  expectedBody,
+  type ExpectedBody,
+  fattyBalance,
+  type FattyBalance,
+} from './feel/body.ts'
+export { emulsionProfile, type EmulsionProfile } from './feel/profile.ts'
+export { type Backup, type Refused, writeBackup } from './files/backup.ts'
+export { type BatchFile, type BatchPhoto, besideBatch, tidyInfo, writeBatch } from './files/batch.ts'
+export { formulaFault, readFormula, toFormula, writeFormula } from './files/formula.ts'
+export { readFile } from './files/gate.ts'
+export { report } from './files/report.ts'
+export { besideId, brings, placeOf, same, sameEvent, sameFormula } from './files/same.ts'
+export { lotRows, materialRows, readTable, TableError, type TableRead } from './files/tables.ts'
+export { groupNotes } from './findings/groups.ts'
+export { countFindings, findAll, isCaution } from './findings/index.ts'
+export { type CapMark, capOf } from './findings/legal.ts'
+export type { Finding, Remedy, Severity } from './findings/types.ts'
+export { computeAmounts } from './formula/amounts.ts'
+export { applyEdit, duplicate, type Edit, freeName, fullReason, neighbourPlace } from './formula/edit.ts'
+export { phaseLetter, withKeys } from './formula/keys.ts'
+export { fromBrief, USUAL_BATCH } from './formula/templates.ts'
+export { difference, type LineChange } from './formula/versions.ts'
+export { compareLabels } from './label/compare.ts'
+export { labelFormula } from './label/draft.ts'
+export { inciList } from './label/inci.ts'
+export { readLabel } from './label/list.ts'
+export { labelRanges } from './label/ranges.ts'
+export type { CosolventMix } from './lines/cosolvent.ts'
+export type { AssessedLine } from './lines/types.ts'
+export { catalogue, Catalogue } from './materials/catalogue.ts'
+export { FactChange } from './materials/changes.ts'
+export { clashesOf, factsOf, gradesOf, limitRowsOf, reconstituted } from './materials/facts.ts'
+export { gradeAnswer, type GradeOption, type GradeQuestion, gradeQuestionOf } from './materials/grades.ts'
+export { daysLeft, freshnessOf, Lot, pricePerGram, stockOf } from './materials/lots.ts'
+export {
+  customOf,
+  mixtureFault,
+  type OwnFacts,
+  ownMaterial,
+  type OwnPart,
+  partsOfFormula,
+} from './materials/own.ts'
+export { makeSearch, type Search } from './materials/search.ts'
+export { knownCatalogue, type OwnKnowledge, withOwn } from './materials/shelf-catalogue.ts'
+export { stockRecipe } from './materials/stock.ts'
+export { ALLERGENS, usualTraces } from './materials/traces.ts'
+export { AcidBase, acidBaseOf, acidBases } from './ph/acid-base.ts'
+export { adjusterOf, solutionRecipe, USUAL_ADJUSTER } from './ph/adjusters.ts'
+export {
+  Calibration,
+  calibrationFault,
+  meterState,
+  nernstSlope,
+  parseReading,
+  readingFault,
+} from './ph/meter.ts'
 export { oilyAcids, type PhPrediction } from './ph/predict.ts'
-export * from './ph/solver.ts'
-export type { PhWindows, WindowItem } from './ph/windows.ts'
-export type { Program, Row, Solution, Solver, Variable } from './solve/lp.ts'
-export * from './solubility/cosolvent.ts'
-export * from './solubility/solubility.ts'
-export * from './text/format.ts'
-export * from './recipes/build.ts'
-export type { RecipeAmount } from './recipes/amounts.ts'
-export type { Ingredient } from './recipes/lines.ts'
-export type { Confidence } from './recipes/match.ts'
-export * from './recipes/pack.ts'
-export * from './recipes/read.ts'
-export { readLabel, MOST_LABEL_NAMES, type LabelList, type LabelName } from './label/list.ts'
-export * from './label/ranges.ts'
-export * from './label/draft.ts'
-export * from './label/compare.ts'
-export * from './brief/brief.ts'
-export * from './brief/propose.ts'
-export * from './materials/substitutes.ts'
+export { solvePh } from './ph/solver.ts'
+export {
+  addOwnStep,
+  changeStep,
+  moveStep,
+  putBackStep,
+  resetStep,
+  takeOutStep,
+  tidyEdits,
+} from './procedure/edits.ts'
+export { methodOf, type MethodStep } from './procedure/method.ts'
+export { questionsOf, type School } from './procedure/questions.ts'
+export { routed } from './procedure/route.ts'
+export { schedule } from './procedure/schedule.ts'
+export { schoolsOf } from './procedure/schools.ts'
+export {
+  flowOf,
+  goesWords,
+  linesOfStep,
+  procedureReport,
+  routeChoices,
+  stepOfLine,
+} from './procedure/view.ts'
+export { weighOut } from './procedure/weigh-out.ts'
+export { buildRecipe } from './recipes/build.ts'
+export { packRecipe, unpackRecipe } from './recipes/pack.ts'
+export { MOST_RECIPE_LINES, readRecipe, readRecipeCells } from './recipes/read.ts'
+export type { LineAnswer, Question, ReadLine, RecipeLine } from './recipes/recipe.ts'
+export {
+  Formula,
+  type Kind,
+  KINDS,
+  LIMITS,
+  Line,
+  type LineRef,
+  MADE_FOR,
+  type MadeFor,
+  METHODS,
+  Phase,
+  Portion,
+  Product,
+  Reading,
+  type Region,
+  REGIONS,
+  type Rinse,
+  RINSES,
+  type Role,
+  type Site,
+  SITES,
+} from './shapes/formula.ts'
+export { Material, MaterialFacts, type MaterialKind, SOLUBILITIES } from './shapes/material.ts'
+export { MethodChoices, MethodEdits, type Schools } from './shapes/method.ts'
+export { solubilityAt, temperatureFactor } from './solubility/solubility.ts'
+export type { Solver } from './solve/lp.ts'
+export { type Cell, harmlessRows } from './text/cells.ts'
+export { parseCsv, writeCsv } from './text/csv.ts'
+export {
+  capitalise,
+  decimalsOf,
+  formatCelsius,
+  formatGrams,
+  formatNumber,
+  formatPercent,
+  formatRange,
+  listWords,
+  sayNumber,
+  sayPercent,
+} from './text/format.ts'
+export { firstIssue, ReadError } from './text/json.ts'
+export { slug } from './text/names.ts'
+export { parseAmount, parseNumber } from './text/numbers.ts'
+export { preDilution, type PreDilution } from './weighing/dilution.ts'
+export { atResolution, NOTE_PERCENT, smallestWeighable, weighingErrorPercent } from './weighing/error.ts'

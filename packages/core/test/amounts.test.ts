@@ -1,7 +1,8 @@
 import Decimal from 'decimal.js'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyEdit, computeAmounts, largestRemainder } from '../src/index.ts'
+import { applyEdit, computeAmounts } from '../src/index.ts'
+import { largestRemainder } from '../src/formula/amounts.ts'
 import { formula, phase } from './helpers.ts'
 
 const grams = (percents: number[], batch: number, resolution: number, fillAt = -1) =>

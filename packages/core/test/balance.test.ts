@@ -8,12 +8,12 @@ import {
   balance,
   catalogue,
   findAll,
-  type BalanceContext,
   type Formula,
-  type Program,
   type Solver,
   type Wishes,
 } from '../src/index.ts'
+import { type BalanceContext } from '../src/balance/balance.ts'
+import { type Program } from '../src/solve/lp.ts'
 import { openHighs } from '../src/solve/highs.ts'
 import { cream, formula, phase, simple } from './helpers.ts'
 

@@ -14,13 +14,13 @@ import {
   readFile,
   ReadError,
   rescue,
-  statusOf,
   SYMPTOMS,
   withProved,
   writeBatch,
   yieldPercent,
   type BatchFile,
 } from '../src/index.ts'
+import { statusOf } from '../src/bench/record.ts'
 import { Making } from './bench-helpers.ts'
 import { cream, phase, PRESERVED, simple } from './helpers.ts'
 

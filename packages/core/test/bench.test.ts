@@ -5,7 +5,6 @@ import {
   actualFormula,
   assess,
   batchToWeigh,
-  expectedOf,
   findAll,
   foldBatch,
   inciList,
@@ -19,11 +18,12 @@ import {
   preDilution,
   refusal,
   tasksOf,
-  toleranceOf,
   waterToAdd,
   type BenchEvent,
   type Happening,
 } from '../src/index.ts'
+import { expectedOf } from '../src/bench/state.ts'
+import { toleranceOf } from '../src/bench/tolerance.ts'
 import { Making } from './bench-helpers.ts'
 import { cream, formula, phase, simple, PRESERVED } from './helpers.ts'
 

@@ -13,11 +13,10 @@ import {
   NEEDS,
   OIL_PHASE_OF,
   propose,
-  ruledOut,
   substitutesFor,
   type Brief,
-  type BriefContext,
 } from '../src/index.ts'
+import { ruledOut, type BriefContext } from '../src/brief/brief.ts'
 import { cream, simple } from './helpers.ts'
 
 const BRIEF: Brief = {

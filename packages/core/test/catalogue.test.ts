@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { catalogue, CATALOGUE_DATA, KINDS, makeSearch, Material, slug } from '../src/index.ts'
+import { catalogue, KINDS, makeSearch, Material, slug } from '../src/index.ts'
+import { CATALOGUE_DATA } from '../src/materials/catalogue.ts'
 import { LimitData, limits } from '../src/materials/legal.ts'
 import data from '../data/limits.json' with { type: 'json' }
 

@@ -10,9 +10,9 @@ import {
   phFormula,
   phStand,
   readFormula,
-  type DoseChoice,
   type Formula,
 } from '../src/index.ts'
+import { type DoseChoice } from '../src/dosing/dosing.ts'
 import { Making } from './bench-helpers.ts'
 import { read } from './helpers.ts'
 

@@ -2,21 +2,20 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
-  ADJUSTERS,
   assess,
-  doseAt,
   effectsOfDose,
   phModelOf,
   phNow,
   phOfModel,
-  planDose,
   targetFault,
-  titrantOf,
-  toldModel,
   withDoses,
   type Formula,
   type Reading,
 } from '../src/index.ts'
+import { ADJUSTERS } from '../src/ph/adjusters.ts'
+import { doseAt, titrantOf } from '../src/dosing/titrate.ts'
+import { planDose } from '../src/dosing/plan.ts'
+import { toldModel } from '../src/dosing/model.ts'
 import { anyFormula, formula, phase, read, simple } from './helpers.ts'
 
 const modelOf = (f: Formula) => toldModel(assess(f))!

@@ -7,14 +7,13 @@ import {
   catalogue,
   computeAmounts,
   emulsifierCandidates,
-  emulsifierDose,
   emulsionProfile,
   findAll,
-  highShareFor,
-  spreadOf,
   thickenerCandidates,
   type Formula,
 } from '../src/index.ts'
+import { emulsifierDose } from '../src/choose/emulsifiers.ts'
+import { highShareFor, spreadOf } from '../src/feel/profile.ts'
 import { cream, formula, phase, simple } from './helpers.ts'
 
 const profileOf = (f: Formula) => emulsionProfile(assess(f), (id) => catalogue.find(id))

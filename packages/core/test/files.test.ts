@@ -12,9 +12,7 @@ import {
   findAll,
   foldBatch,
   inciList,
-  isTooDeep,
   methodOf,
-  MOST_FORMULA_CHARACTERS,
   ownMaterial,
   placeOf,
   readFile,
@@ -30,6 +28,7 @@ import {
   type BatchFile,
   type Formula,
 } from '../src/index.ts'
+import { isTooDeep, MOST_FORMULA_CHARACTERS } from '../src/text/json.ts'
 import { anyBackup, anyBatch, anyWholeFormula } from './any-record.ts'
 import { Making } from './bench-helpers.ts'
 import { formula, phase } from './helpers.ts'

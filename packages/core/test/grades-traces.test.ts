@@ -4,23 +4,23 @@ import {
   applyEdit,
   assess,
   catalogue,
-  CATALOGUE_DATA,
   Catalogue,
   FactChange,
   factsOf,
   findAll,
   gradeAnswer,
   gradeQuestionOf,
-  gradeQuestions,
   inciList,
   ownMaterial,
-  releasableFormaldehyde,
   stockRecipe,
-  TRACED_MATERIALS,
   usualTraces,
-  withChanges,
   type Formula,
 } from '../src/index.ts'
+import { CATALOGUE_DATA } from '../src/materials/catalogue.ts'
+import { gradeQuestions } from '../src/materials/grades.ts'
+import { releasableFormaldehyde } from '../src/findings/traces.ts'
+import { TRACED_MATERIALS } from '../src/materials/traces.ts'
+import { withChanges } from '../src/materials/changes.ts'
 import { formula, phase } from './helpers.ts'
 
 const toner = (lines: Parameters<typeof phase>[2], extra: Parameters<typeof formula>[1] = {}) =>

@@ -4,7 +4,6 @@ import {
   buildRecipe,
   Catalogue,
   catalogue,
-  compositionOf,
   customOf,
   formulaFault,
   freshnessOf,
@@ -14,12 +13,13 @@ import {
   readFile,
   ReadError,
   readRecipe,
-  readWholeTable,
   writeCsv,
   type Cell,
   type Lot,
   type Material,
 } from '../src/index.ts'
+import { compositionOf } from '../src/materials/resolve.ts'
+import { readWholeTable } from '../src/files/tables.ts'
 
 /** How often a reading asks the catalogue: the work that once grew with the square of the length. */
 class Counting extends Catalogue {

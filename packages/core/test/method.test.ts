@@ -4,24 +4,23 @@ import { describe, expect, it } from 'vitest'
 import {
   type Formula,
   type MethodEdits,
-  type Task,
   addOwnStep,
   applyEdit,
   assess,
   changeStep,
-  coolingMinutes,
   methodOf,
   moveStep,
-  openChoices,
   putBackStep,
   readFormula,
   resetStep,
   schedule,
   takeOutStep,
-  temperatureAfter,
   tidyEdits,
   writeFormula,
 } from '../src/index.ts'
+import { type Task } from '../src/procedure/schedule.ts'
+import { coolingMinutes, temperatureAfter } from '../src/procedure/cooling.ts'
+import { openChoices } from '../src/procedure/schools.ts'
 import { cream, formula, phase, PRESERVED, simple } from './helpers.ts'
 
 const keysOf = (f: Formula, edits?: MethodEdits) => methodOf(assess(f), edits).steps.map((s) => s.key)

@@ -3,8 +3,6 @@ import { describe, expect, it } from 'vitest'
 import {
   assess,
   catalogue,
-  CATALOGUE_DATA,
-  compositionOf,
   customOf,
   gradesOf,
   reconstituted,
@@ -15,6 +13,8 @@ import {
   type OwnFacts,
   type OwnPart,
 } from '../src/index.ts'
+import { CATALOGUE_DATA } from '../src/materials/catalogue.ts'
+import { compositionOf } from '../src/materials/resolve.ts'
 import { codes, formula, phase, PRESERVED, simple } from './helpers.ts'
 
 const facts = (name: string, parts?: OwnPart[]): OwnFacts => ({

@@ -1,7 +1,17 @@
 // Names: what a maker may write, blends by their parts, kinds told by words, and shares that nobody told.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyEdit, assess, CATALOGUE_DATA, findAll, guessOf, makeSearch, methodOf, procedureReport, type Formula } from '../src/index.ts' // prettier-ignore
+import {
+  applyEdit,
+  assess,
+  findAll,
+  makeSearch,
+  methodOf,
+  procedureReport,
+  type Formula,
+} from '../src/index.ts'
+import { CATALOGUE_DATA } from '../src/materials/catalogue.ts'
+import { guessOf } from '../src/materials/guess.ts' // prettier-ignore
 import { families, limits } from '../src/materials/legal.ts'
 import { formula, phase, PRESERVED, simple } from './helpers.ts'
 import { broken } from './procedure-helpers.ts'

@@ -6,14 +6,14 @@ import {
   customOf,
   driftsOf,
   findAll,
-  PAIRS,
   phEffects,
   procedureReport,
   readFormula,
   type Formula,
 } from '../src/index.ts'
+import { PAIRS } from '../src/materials/pairs.ts'
 import { Pair } from '../src/materials/pairs.ts'
-import { Material } from '../src/materials/schema.ts'
+import { Material } from '../src/shapes/material.ts'
 import { formula, phase, PRESERVED } from './helpers.ts'
 
 type Facts = Partial<Material> & Pick<Material, 'kind' | 'name'>

@@ -2,7 +2,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
-  ADJUSTERS,
   acidBaseOf,
   applyEdit,
   assess,
@@ -24,12 +23,12 @@ import {
   removeEntry,
   scalePortion,
   solutionRecipe,
-  strengthFault,
   takeInAdditions,
   thinningAt,
   type Calibration,
   type Formula,
 } from '../src/index.ts'
+import { ADJUSTERS, strengthFault } from '../src/ph/adjusters.ts'
 import { codes, cream, only, simple } from './helpers.ts'
 
 const effect = (f: Formula, ph: number, id: string) => phEffects(assess(f), ph).find((e) => e.id === id)!

@@ -1,4 +1,6 @@
-import { JOIN_WITHIN, type Assessment, type Step } from '../src/index.ts'
+import { type Assessment } from '../src/index.ts'
+import { JOIN_WITHIN } from '../src/procedure/route.ts'
+import { type Step } from '../src/procedure/steps.ts'
 
 /** What is always true of a procedure; the first thing that is not, in words, else null. */
 export function broken(a: Assessment, steps: readonly Step[]): string | null {

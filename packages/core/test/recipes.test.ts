@@ -9,8 +9,8 @@ import {
   Formula,
   readRecipe,
   readRecipeCells,
-  type Answers,
 } from '../src/index.ts'
+import { type Answers } from '../src/recipes/recipe.ts'
 import { readNumber } from '../src/recipes/amounts.ts'
 import { RECIPE_TEXTS } from './recipe-texts.ts'
 

@@ -1,14 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import {
-  applyEdit,
-  assess,
-  CATALOGUE_DATA,
-  catalogue,
-  findAll,
-  isCaution,
-  type Formula,
-} from '../src/index.ts'
+import { applyEdit, assess, catalogue, findAll, isCaution, type Formula } from '../src/index.ts'
+import { CATALOGUE_DATA } from '../src/materials/catalogue.ts'
 import { cream, findingsOf, formula, only, phase, PRESERVED, simple } from './helpers.ts'
 
 describe('remedies', () => {

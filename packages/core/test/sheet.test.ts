@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest'
 import {
   assess,
   capOf,
-  CATALOGUE_DATA,
   catalogue,
   clashesOf,
   factsOf,
@@ -12,9 +11,10 @@ import {
   listWords,
   report,
   sayNumber,
-  shorten,
   weighOut,
 } from '../src/index.ts'
+import { CATALOGUE_DATA } from '../src/materials/catalogue.ts'
+import { shorten } from '../src/text/format.ts'
 import { cream, formula, phase, PRESERVED, simple } from './helpers.ts'
 
 describe('the weigh-out sheet', () => {

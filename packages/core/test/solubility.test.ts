@@ -1,6 +1,7 @@
 // Solubility against printed values, recalled from the sources named and not looked up.
 import { describe, expect, it } from 'vitest'
-import { acidBaseOf, applyEdit, assess, cosolventsOf, solubilityAt, temperatureFactor } from '../src/index.ts'
+import { acidBaseOf, applyEdit, assess, solubilityAt, temperatureFactor } from '../src/index.ts'
+import { cosolventsOf } from '../src/lines/cosolvent.ts'
 import { formula, only, phase, PRESERVED, simple } from './helpers.ts'
 
 const water = cosolventsOf(new Map(), 100)

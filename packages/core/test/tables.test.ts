@@ -1,15 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
-  analysisOf,
   assess,
   catalogue,
   Catalogue,
-  CATALOGUE_DATA,
-  cellText,
   findAll,
-  fromHarmless,
-  harmless,
   inciList,
   Lot,
   lotRows,
@@ -18,11 +13,13 @@ import {
   ownMaterial,
   parseCsv,
   readTable,
-  readWholeTable,
   TableError,
-  withAnalyses,
   writeCsv,
 } from '../src/index.ts'
+import { analysisOf, withAnalyses } from '../src/materials/lots.ts'
+import { CATALOGUE_DATA } from '../src/materials/catalogue.ts'
+import { cellText, fromHarmless, harmless } from '../src/text/cells.ts'
+import { readWholeTable } from '../src/files/tables.ts'
 import { formula, phase } from './helpers.ts'
 
 let made = 0

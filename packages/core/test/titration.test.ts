@@ -4,22 +4,19 @@ import { describe, expect, it } from 'vitest'
 import {
   acidBaseOf,
   adjustTo,
-  ADJUSTERS,
   assess,
-  balanceAt,
   diluted,
-  doseAt,
   phCurve,
   phModelOf,
   phNow,
   phOfModel,
-  reachOf,
   spanOf,
-  titrantOf,
-  toldModel,
   withDoses,
   type Formula,
 } from '../src/index.ts'
+import { ADJUSTERS } from '../src/ph/adjusters.ts'
+import { balanceAt, toldModel } from '../src/dosing/model.ts'
+import { doseAt, reachOf, titrantOf } from '../src/dosing/titrate.ts'
 import { anyFormula, formula, phase, read, simple } from './helpers.ts'
 
 const modelOf = (f: Formula) => toldModel(assess(f))!

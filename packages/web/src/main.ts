@@ -8,7 +8,7 @@ import ToastService from 'primevue/toastservice'
 import { createApp } from 'vue'
 import App from './app/App.vue'
 import { router } from './app/router'
-import { startTheme } from './app/dark'
+import { startTheme } from './browser/dark'
 import { theme } from './app/theme'
 import { startServiceWorker, watchParts } from './app/update'
 

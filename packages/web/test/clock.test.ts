@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { backupAge, localDay, notAfter } from '../src/clock/days'
-import { makeSteady } from '../src/clock/steady'
+import { backupAge, localDay, notAfter } from '../src/browser/days'
+import { makeSteady } from '../src/browser/steady'
 
 /** A machine whose clock can be set, and that can sleep. */
 function machine() {

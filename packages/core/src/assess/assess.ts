@@ -1,16 +1,17 @@
 import { computeAmounts } from '../formula/amounts.ts'
 import { phaseLetter } from '../formula/keys.ts'
-import type { Formula } from '../formula/schema.ts'
+import type { Formula } from '../shapes/formula.ts'
 import { describeEmulsion, dissolvesOily } from '../emulsion/emulsion.ts'
 import { catalogue as defaultCatalogue, type Catalogue } from '../materials/catalogue.ts'
-import { hasTrait } from '../materials/schema.ts'
+import { hasTrait } from '../shapes/material.ts'
 import { resolveLine } from '../materials/resolve.ts'
 import { tracesOf } from '../materials/traces.ts'
 import { openEnds, predictPh, waterPhaseOf } from '../ph/predict.ts'
-import { phWindows } from '../ph/windows.ts'
+import { phWindows } from './windows.ts'
 import { premixSolubilities, solubilities } from '../solubility/solubility.ts'
 import { describePreservation } from '../preservation/preservation.ts'
-import type { AssessedLine, Assessment, PhaseTotal, Substance } from './types.ts'
+import type { Assessment, PhaseTotal } from './types.ts'
+import type { AssessedLine, Substance } from '../lines/types.ts'
 
 /** Substances that are mostly water: hydrosols, juices, ferment filtrates, mucilages, and water itself. */
 const WATERY =

@@ -1,7 +1,8 @@
-import type { Material } from '../materials/schema.ts'
+import type { Material } from '../shapes/material.ts'
 import { oncePer } from './memo.ts'
-import { slug } from '../materials/names.ts'
-import type { Assessment, Substance } from './types.ts'
+import { slug } from '../text/names.ts'
+import type { Assessment } from './types.ts'
+import type { Substance } from '../lines/types.ts'
 
 /** What lines tell of their own substances. */
 const ownFacts = oncePer((a) => {

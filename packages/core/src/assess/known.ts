@@ -1,5 +1,5 @@
 import { capitalise, listWords } from '../text/format.ts'
-import type { AssessedLine } from './types.ts'
+import type { AssessedLine } from '../lines/types.ts'
 
 /** How much is known of what a line is made of, with a sentence where it is not all. */
 export interface Known {

@@ -1,5 +1,6 @@
-import type { Material } from '../materials/schema.ts'
-import type { AssessedLine, Assessment } from './types.ts'
+import type { Material } from '../shapes/material.ts'
+import type { Assessment } from './types.ts'
+import type { AssessedLine } from '../lines/types.ts'
 
 /** Indexes of the lines that pass, in their order. */
 export function linesWhere(a: Pick<Assessment, 'lines'>, test: (line: AssessedLine) => boolean): number[] {

@@ -1,7 +1,7 @@
 import { assess } from '../assess/assess.ts'
 import type { Assessment } from '../assess/types.ts'
 import { applyEdit, type Edit } from '../formula/edit.ts'
-import type { LineRef } from '../formula/schema.ts'
+import type { LineRef } from '../shapes/formula.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { resolveLine } from '../materials/resolve.ts'
 import type { Program, Row, Solver, Variable } from '../solve/lp.ts'
@@ -264,10 +264,10 @@ function meetHlb(a: Assessment, start: Start, wishesFor: (hlb: number) => Wish[]
     if (!found || Math.abs(gap) < Math.abs(found.gap)) found = { list, best, gap }
     if (Math.abs(gap) < HLB_AGREES || (round >= HLB_ROUNDS && settled())) break
     if (gap > 0) {
-      if (low.gap !== null && high.gap !== null) high = { ...high, gap: high.gap! / 2 }
+      if (low.gap !== null && high.gap !== null) high = { ...high, gap: high.gap / 2 }
       low = { at: hlb, gap, best }
     } else {
-      if (low.gap !== null && high.gap !== null) low = { ...low, gap: low.gap! / 2 }
+      if (low.gap !== null && high.gap !== null) low = { ...low, gap: low.gap / 2 }
       high = { at: hlb, gap, best }
     }
     const both = low.gap !== null && high.gap !== null

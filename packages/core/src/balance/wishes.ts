@@ -1,9 +1,10 @@
-import type { Assessment, AssessedLine } from '../assess/types.ts'
+import type { Assessment } from '../assess/types.ts'
+import type { AssessedLine } from '../lines/types.ts'
 import { inOilPhase, isEmulsifier, isOil } from '../emulsion/emulsion.ts'
 import { NO_MINIMUM } from '../findings/usage.ts'
-import type { LineRef } from '../formula/schema.ts'
+import type { LineRef } from '../shapes/formula.ts'
 import { limitsFor } from '../materials/legal.ts'
-import type { Material, MaterialKind } from '../materials/schema.ts'
+import type { Material, MaterialKind } from '../shapes/material.ts'
 import type { Row } from '../solve/lp.ts'
 import { sayNumber } from '../text/format.ts'
 
@@ -125,7 +126,7 @@ export function wishesOf(context: WishContext): Wish[] {
       rows: [
         {
           terms: all
-            .filter((i) => a.lines[i]!.material && inOilPhase(a.lines[i]!.material!))
+            .filter((i) => a.lines[i]!.material && inOilPhase(a.lines[i]!.material))
             .map((i) => [i, 1]),
           lower: x,
           upper: x,

@@ -1,4 +1,4 @@
-import type { Formula, Line, Phase } from '../formula/schema.ts'
+import type { Formula, Line, Phase } from '../shapes/formula.ts'
 import { linesIn, looseDoses, type BatchState, type DoseState } from './state.ts'
 
 const ADJUST = { name: 'Adjust pH', role: 'adjust', belowC: 40 } as const
@@ -32,7 +32,7 @@ const grouped = (doses: readonly DoseState[]): Line[] => {
       material: dose.material,
       ...(dose.strengthPercent < 100 ? { strengthPercent: dose.strengthPercent } : {}),
       grams: Number((seen + dose.grams).toFixed(6)),
-    } as Line)
+    })
   }
   return [...lines.values()]
 }
@@ -62,7 +62,7 @@ export function actualFormula(s: BatchState, which: 'now' | 'whole' = 'whole'): 
         const g = grams[i]!
         if (g <= 0 || !wanted(i)) return []
         const { percent: _p, grams: _g, fill: _f, ...rest } = line
-        return [{ ...rest, grams: g } as Line]
+        return [{ ...rest, grams: g }]
       }),
     }))
     const adjusters = grouped(doses)
@@ -92,7 +92,7 @@ export function actualFormula(s: BatchState, which: 'now' | 'whole' = 'whole'): 
           ],
         }
       : {}),
-  } as Formula
+  }
 }
 
 /**

@@ -1,7 +1,7 @@
-import type { AssessedLine } from '../assess/types.ts'
+import type { AssessedLine } from '../lines/types.ts'
 import { formatRange, listWords, sayNumber } from '../text/format.ts'
 import { adjusterOf } from '../ph/adjusters.ts'
-import type { Evidence } from './rescue.ts'
+import type { Evidence } from './evidence.ts'
 
 export const SYMPTOMS = [
   { id: 'thin-after-acid', label: 'It went thin after the acid' },

@@ -1,6 +1,6 @@
-import { freeAcidPercent } from '../ph/effects.ts'
+import { freeAcidPercent } from '../dosing/effects.ts'
 import { bearsOf } from '../ph/skin.ts'
-import { hasTrait, type Trait } from '../materials/schema.ts'
+import { hasTrait, type Trait } from '../shapes/material.ts'
 import { formatRange, listWords, sayNumber, sayPercent } from '../text/format.ts'
 import {
   always,
@@ -19,7 +19,7 @@ import {
   type CauseList,
   type Symptom,
 } from './cause.ts'
-import type { Evidence } from './rescue.ts'
+import type { Evidence } from './evidence.ts'
 
 const has = (e: Evidence, trait: Trait) => e.has((l) => l.material !== null && hasTrait(l.material, trait))
 const sum = (lines: readonly { percent: number }[]) => lines.reduce((s, l) => s + l.percent, 0)

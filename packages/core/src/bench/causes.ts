@@ -21,9 +21,9 @@ import {
 } from './cause.ts'
 import { BODY } from './causes-body.ts'
 import { SKIN } from './causes-skin.ts'
-import type { Evidence } from './rescue.ts'
+import type { Evidence } from './evidence.ts'
 import { acidOf } from '../ph/families.ts'
-import { hasTrait } from '../materials/schema.ts'
+import { hasTrait } from '../shapes/material.ts'
 
 /** A batch is made larger to dissolve a solid up to this many times. */
 const MOST_LARGER = 3

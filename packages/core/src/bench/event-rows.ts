@@ -1,4 +1,4 @@
-import { adjusterName } from '../ph/log.ts'
+import { adjusterName } from '../dosing/log.ts'
 import { formatCelsius, formatGrams, sayNumber } from '../text/format.ts'
 import type { BenchEvent } from './events.ts'
 import type { BatchState } from './state.ts'

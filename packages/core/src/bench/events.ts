@@ -1,6 +1,6 @@
 import * as z from 'zod'
-import { fieldName } from '../files/json.ts'
-import { Formula, METHODS } from '../formula/schema.ts'
+import { fieldName } from '../text/json.ts'
+import { Formula, METHODS } from '../shapes/formula.ts'
 
 const grams = z.number().min(-1e6).max(1e7)
 const amount = z.number().min(0).max(1e7)

@@ -1,7 +1,7 @@
 import { assess } from '../assess/assess.ts'
 import type { Assessment } from '../assess/types.ts'
 import { capOf } from '../findings/legal.ts'
-import type { Formula, LineRef } from '../formula/schema.ts'
+import type { Formula, LineRef } from '../shapes/formula.ts'
 import { catalogue as known, type Catalogue } from '../materials/catalogue.ts'
 import { methodOf, type MethodStep } from '../procedure/method.ts'
 import { stepOf } from '../procedure/steps.ts'

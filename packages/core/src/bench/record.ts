@@ -1,9 +1,9 @@
 import { difference, type LineChange } from '../formula/versions.ts'
-import type { Formula } from '../formula/schema.ts'
-import { adjusterName } from '../ph/log.ts'
+import type { Formula } from '../shapes/formula.ts'
+import { adjusterName } from '../dosing/log.ts'
 import { capitalise, formatGrams, sayNumber } from '../text/format.ts'
 import { actualFormula } from './actual.ts'
-import type { BatchFile } from '../files/batch.ts'
+import type { BatchInfo, BenchEvent } from './events.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { benchPlan } from './plan.ts'
 import { foldBatch, type BatchState } from './state.ts'
@@ -55,7 +55,10 @@ export function headOf(
 }
 
 /** What a list shows of a batch from a file, worked out from its events. */
-export function headOfFile(file: Pick<BatchFile, 'batch' | 'events'>, catalogue: Catalogue): BatchHead {
+export function headOfFile(
+  file: { batch: BatchInfo; events: readonly BenchEvent[] },
+  catalogue: Catalogue,
+): BatchHead {
   const start = file.events[0]
   if (start?.type !== 'start') throw new Error('A batch begins with its start.')
   return headOf(file.batch, foldBatch(benchPlan(start.formula, catalogue), file.events))
@@ -179,7 +182,7 @@ export function withProved(formula: Formula, s: BatchState, ids: ReadonlySet<str
         at >= 0
           ? next.phases.map((p, i) => (i === at ? { ...p, lines: [...p.lines, added] } : p))
           : [...next.phases, { name: 'Adjust pH', role: 'adjust' as const, belowC: 40, lines: [added] }]
-      next = { ...next, phases } as Formula
+      next = { ...next, phases }
       continue
     }
     let done = false

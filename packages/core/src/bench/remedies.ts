@@ -148,13 +148,12 @@ const NOT_HERE = new Set(['weighing.too-small', 'record.adjuster-not-counted', '
 const keyOf = (f: Finding) => `${f.code} ${f.severity} ${f.materials.join(' ')}`
 const findingKeys = (list: readonly Finding[]) => list.map(keyOf)
 
-const pretend = (s: BatchState, h: Happening, i: number): BenchEvent =>
-  ({
-    n: s.events.length + i,
-    at: s.events.at(-1)!.at,
-    step: s.plan.steps[s.at]?.key ?? null,
-    ...h,
-  }) as BenchEvent
+const pretend = (s: BatchState, h: Happening, i: number): BenchEvent => ({
+  n: s.events.length + i,
+  at: s.events.at(-1)!.at,
+  step: s.plan.steps[s.at]?.key ?? null,
+  ...h,
+})
 
 /** The state as it would be with every line at what is expected of it. */
 export const completed = (s: BatchState): BatchState => ({

@@ -1,9 +1,9 @@
 import { assess } from '../assess/assess.ts'
-import type { Formula } from '../formula/schema.ts'
+import type { Formula } from '../shapes/formula.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { ROOM_C } from '../procedure/cooling.ts'
-import { phOfModel, toldModel } from '../ph/model.ts'
-import { adjusterKey } from '../ph/fit.ts'
+import { phOfModel, toldModel } from '../dosing/model.ts'
+import { adjusterKey } from '../dosing/fit.ts'
 import type { InstrumentKind } from './instruments.ts'
 import { atResolution } from '../weighing/error.ts'
 
@@ -196,10 +196,7 @@ export class SimBench {
       lines: v.doses.map((d) => ({ material: d.key, grams: d.grams, strengthPercent: d.strengthPercent })),
     })
     const { readings: _r, additions: _a, portion: _o, batchGrams: _b, ...rest } = this.formula
-    const a = assess(
-      { ...rest, batchGrams: Math.max(0.01, SimBench.mass(v)), phases } as Formula,
-      this.catalogue,
-    )
+    const a = assess({ ...rest, batchGrams: Math.max(0.01, SimBench.mass(v)), phases }, this.catalogue)
     const model = toldModel(a)
     const ph = model ? phOfModel({ ...model, hidden: { ...model.hidden, charge: this.hidden } }).ph : null
     this.phCache = { key, ph }

@@ -1,5 +1,5 @@
 import { parseISO } from 'date-fns'
-import { adjusterKey } from '../ph/fit.ts'
+import { adjusterKey } from '../dosing/fit.ts'
 import { Elapsed } from './clock.ts'
 import type { BenchEvent } from './events.ts'
 import type { BenchPlan } from './plan.ts'
@@ -213,7 +213,7 @@ function take(s: Working, event: BenchEvent) {
       return
     case 'scale':
       for (const i of event.lines) {
-        if (s.factors[i] !== undefined) s.factors[i]! *= event.factor
+        if (s.factors[i] !== undefined) s.factors[i] *= event.factor
         s.accepted.delete(i)
       }
       if (event.all) s.allFactor *= event.factor

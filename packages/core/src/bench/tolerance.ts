@@ -1,6 +1,6 @@
 import type { Assessment } from '../assess/types.ts'
 import { capOf } from '../findings/legal.ts'
-import { hasTrait } from '../materials/schema.ts'
+import { hasTrait } from '../shapes/material.ts'
 import { atResolution, NOTE_PERCENT, smallestWeighable, weighingErrorPercent } from '../weighing/error.ts'
 
 export type Importance = 'critical' | 'careful' | 'plain'

@@ -1,7 +1,7 @@
-import type { Product } from '../formula/schema.ts'
+import type { Product } from '../shapes/formula.ts'
 import type { Richness } from '../emulsion/emulsion.ts'
 import { PICKS } from '../materials/picks.ts'
-import { hasTrait, type Material } from '../materials/schema.ts'
+import { hasTrait, type Material } from '../shapes/material.ts'
 
 export const CONSTRAINTS = [
   'no-oil',

@@ -1,11 +1,11 @@
 import { assess } from '../assess/assess.ts'
 import type { Assessment } from '../assess/types.ts'
-import { relevantFindings } from '../emulsion/choose.ts'
+import { relevantFindings } from '../choose/emulsifiers.ts'
 import { countFindings } from '../findings/index.ts'
-import type { Formula, Line, Phase, Role } from '../formula/schema.ts'
+import type { Formula, Line, Phase, Role } from '../shapes/formula.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { HOT_C } from '../formula/templates.ts'
-import { usualRole, type Material, type MaterialKind } from '../materials/schema.ts'
+import { usualRole, type Material, type MaterialKind } from '../shapes/material.ts'
 import { ruledOut, type Brief, type BriefContext, type Choice } from './brief.ts'
 
 export const OILY: ReadonlySet<MaterialKind> = new Set<MaterialKind>([

@@ -1,6 +1,6 @@
-import { thickenerCandidates } from '../emulsion/choose.ts'
+import { thickenerCandidates } from '../choose/emulsifiers.ts'
 import { PICKS } from '../materials/picks.ts'
-import type { Material } from '../materials/schema.ts'
+import type { Material } from '../shapes/material.ts'
 import { formatRange } from '../text/format.ts'
 import { HELPS, NEED_WORDS } from './brief.ts'
 import { rankIn, roleFor, type Bench, type Draft } from './draft.ts'

@@ -1,7 +1,7 @@
-import type { Candidate } from '../emulsion/choose.ts'
+import type { Candidate } from '../choose/emulsifiers.ts'
 import { findAll, isCaution } from '../findings/index.ts'
 import type { Finding } from '../findings/types.ts'
-import type { Formula } from '../formula/schema.ts'
+import type { Formula } from '../shapes/formula.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { formatRange, listWords, sayPercent } from '../text/format.ts'
 import {

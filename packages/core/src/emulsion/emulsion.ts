@@ -1,5 +1,5 @@
-import type { AssessedLine } from '../assess/types.ts'
-import { hasTrait, type Material, type MaterialKind } from '../materials/schema.ts'
+import type { AssessedLine } from '../lines/types.ts'
+import { hasTrait, type Material, type MaterialKind } from '../shapes/material.ts'
 
 export type Richness = 'milk' | 'lotion' | 'cream' | 'rich-cream' | 'butter'
 

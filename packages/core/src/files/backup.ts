@@ -1,13 +1,13 @@
 import * as z from 'zod'
-import { LIMITS, type Formula } from '../formula/schema.ts'
+import { LIMITS, type Formula } from '../shapes/formula.ts'
 import { FactChange } from '../materials/changes.ts'
 import { Lot, withRealDays } from '../materials/lots.ts'
 import { mixtureCircles } from '../materials/mixtures.ts'
-import { Material } from '../materials/schema.ts'
+import { Material } from '../shapes/material.ts'
 import { shorten } from '../text/format.ts'
 import { BATCH_VERSION, toBatch, type BatchFile } from './batch.ts'
 import { toFormula } from './formula.ts'
-import { firstIssue, isTooDeep, ReadError, refuseNewer } from './json.ts'
+import { firstIssue, isTooDeep, ReadError, refuseNewer } from '../text/json.ts'
 
 export const BACKUP_VERSION = 1
 

@@ -2,7 +2,7 @@ import * as z from 'zod'
 import { BatchInfo, BenchEvent } from '../bench/events.ts'
 import { shorten } from '../text/format.ts'
 import { toFormula } from './formula.ts'
-import { firstIssue, inside, ReadError, refuseDepth, refuseNewer } from './json.ts'
+import { firstIssue, inside, ReadError, refuseDepth, refuseNewer } from '../text/json.ts'
 
 export const BATCH_VERSION = 1
 

@@ -1,8 +1,8 @@
-import type { Formula } from '../formula/schema.ts'
+import type { Formula } from '../shapes/formula.ts'
 import { toBackup, type Backup, type Refused } from './backup.ts'
 import { toBatch, type BatchFile } from './batch.ts'
 import { toFormula } from './formula.ts'
-import { MOST_FORMULA_CHARACTERS, parseJson, tooLongForFormula } from './json.ts'
+import { MOST_FORMULA_CHARACTERS, parseJson, tooLongForFormula } from '../text/json.ts'
 
 /** What an imported file turned out to be. */
 export type Imported =

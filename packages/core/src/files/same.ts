@@ -1,5 +1,5 @@
 import { dequal } from 'dequal/lite'
-import type { Formula } from '../formula/schema.ts'
+import type { Formula } from '../shapes/formula.ts'
 import { withKeys } from '../formula/keys.ts'
 import { BenchEvent } from '../bench/events.ts'
 

@@ -1,6 +1,6 @@
-import { parseNumber } from '../formula/numbers.ts'
+import { parseNumber } from '../text/numbers.ts'
 import { isRealDay, type Lot } from '../materials/lots.ts'
-import type { Material } from '../materials/schema.ts'
+import type { Material } from '../shapes/material.ts'
 import { shorten } from '../text/format.ts'
 
 export type Draft = Record<string, unknown>

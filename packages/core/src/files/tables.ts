@@ -1,11 +1,11 @@
 import type * as z from 'zod'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { Lot } from '../materials/lots.ts'
-import { slug } from '../materials/names.ts'
+import { slug } from '../text/names.ts'
 import { mixtureFault, ownMaterial } from '../materials/own.ts'
-import { Material } from '../materials/schema.ts'
+import { Material } from '../shapes/material.ts'
 import { shorten } from '../text/format.ts'
-import { cellText, type Cell } from './cells.ts'
+import { cellText, type Cell } from '../text/cells.ts'
 import { isPlain, LOT_COLUMNS, MATERIAL_COLUMNS, type Column, type Draft } from './table-columns.ts'
 
 type Row = (string | number | undefined)[]
@@ -219,9 +219,9 @@ function* readMaterials(
     const { usage, ...rest } = draft
     const parsed = Material.safeParse({
       ...base,
-      ...(usage ? { usage: wholeRange(usage as Partial<NonNullable<Material['usage']>>) } : {}),
+      ...(usage ? { usage: wholeRange(usage) } : {}),
       ...rest,
-      ...(rest['ph'] ? { ph: { grade: base.ph?.grade ?? 'prefers', ...(rest['ph'] as object) } } : {}),
+      ...(rest['ph'] ? { ph: { grade: base.ph?.grade ?? 'prefers', ...rest['ph'] } } : {}),
       name,
       id,
       own: true,

@@ -1,6 +1,6 @@
 import { linesOf } from '../assess/lines.ts'
 import type { Assessment } from '../assess/types.ts'
-import { hasTrait, type Trait } from '../materials/schema.ts'
+import { hasTrait, type Trait } from '../shapes/material.ts'
 import { formatCelsius, listWords } from '../text/format.ts'
 import { LYE_ORDER } from '../text/lye.ts'
 import { isFresh } from './preservative.ts'

@@ -1,6 +1,6 @@
 import { linesOf } from '../assess/lines.ts'
 import { CLAIM_WORDS } from '../materials/claims.ts'
-import { hasTrait, type Material } from '../materials/schema.ts'
+import { hasTrait, type Material } from '../shapes/material.ts'
 import { listWords, shorten } from '../text/format.ts'
 import { finding, type Rule, type Severity } from './types.ts'
 

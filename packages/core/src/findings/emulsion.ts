@@ -1,6 +1,6 @@
 import { isEmulsifier, isOil } from '../emulsion/emulsion.ts'
 import { PICKS } from '../materials/picks.ts'
-import { hasTrait, type Material } from '../materials/schema.ts'
+import { hasTrait, type Material } from '../shapes/material.ts'
 import { listWords, sayPercent } from '../text/format.ts'
 import { saltPercent } from '../assess/carriers.ts'
 import { linesOf, linesWhere } from '../assess/lines.ts'

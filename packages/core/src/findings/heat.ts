@@ -1,8 +1,9 @@
 import { linesWhere } from '../assess/lines.ts'
-import type { Assessment, AssessedLine } from '../assess/types.ts'
+import type { Assessment } from '../assess/types.ts'
+import type { AssessedLine } from '../lines/types.ts'
 import { isEmulsifier, isOil } from '../emulsion/emulsion.ts'
 import type { Edit } from '../formula/edit.ts'
-import type { Material } from '../materials/schema.ts'
+import type { Material } from '../shapes/material.ts'
 import { couldStayCold, staysCold } from '../procedure/facts.ts'
 import { formatCelsius, listWords, sayPercent } from '../text/format.ts'
 import { finding, type Finding, type Remedy, type Rule } from './types.ts'
@@ -194,7 +195,7 @@ export const mustMelt: Rule = (a) =>
         code: 'process.order',
         severity: 'check',
         indexes: [index],
-        message: `${line.label} melts at about ${formatCelsius(melts)}; its phase ${cold ? `goes in below ${formatCelsius(belowC!)}` : `is heated to ${formatCelsius(heatToC!)}`}.`,
+        message: `${line.label} melts at about ${formatCelsius(melts)}; its phase ${cold ? `goes in below ${formatCelsius(belowC)}` : `is heated to ${formatCelsius(heatToC!)}`}.`,
         why: 'It would stay in grains. Melt it fully with the oils.',
         source: 'handbook melting range, from memory',
         remedies: cold

@@ -1,6 +1,6 @@
 import type { Assessment } from '../assess/types.ts'
 import { limitsFor, LIMITS_REVIEWED, type ApplicableLimit, type Limit } from '../materials/legal.ts'
-import { properInci } from '../materials/names.ts'
+import { properInci } from '../text/names.ts'
 import { listWords, sayNumber, sayPercent } from '../text/format.ts'
 import { finding, type Finding, type Rule } from './types.ts'
 

@@ -1,9 +1,9 @@
 import type { Assessment } from '../assess/types.ts'
 import { acidBaseOf } from '../ph/acid-base.ts'
-import { aimPh } from '../ph/aim.ts'
-import { driftingOf, freeAcidPercent } from '../ph/effects.ts'
+import { aimPh } from '../dosing/aim.ts'
+import { driftingOf, freeAcidPercent } from '../dosing/effects.ts'
 import { bearsOf } from '../ph/skin.ts'
-import type { WindowItem } from '../ph/windows.ts'
+import type { WindowItem } from '../assess/windows.ts'
 import { capitalise, formatRange, listWords, sayNumber } from '../text/format.ts'
 import { COMMON_PRACTICE, finding, type Finding, type Rule } from './types.ts'
 
@@ -266,7 +266,7 @@ export const unsafe: Rule = (a) => {
   const stop = sour ? range.max < bears.stopMin : range.min > bears.stopMax
   const { site, rinse } = a.formula.product
   const where = `a product that is ${rinse} for ${site === 'eye' ? 'the eye area' : site}`
-  const aim = aimPh({ ...a, formula: { ...a.formula, targetPh: undefined } } as Assessment)
+  const aim = aimPh({ ...a, formula: { ...a.formula, targetPh: undefined } })
   return [
     finding(a, {
       code: 'ph.unsafe',

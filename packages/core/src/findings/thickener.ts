@@ -1,8 +1,9 @@
-import type { AssessedLine, Assessment } from '../assess/types.ts'
+import type { Assessment } from '../assess/types.ts'
+import type { AssessedLine } from '../lines/types.ts'
 import { formatRange, listWords, sayNumber, sayPercent } from '../text/format.ts'
 import { carriersOf, saltPercent } from '../assess/carriers.ts'
 import { linesOf, linesWhere } from '../assess/lines.ts'
-import { hasTrait, type Material } from '../materials/schema.ts'
+import { hasTrait, type Material } from '../shapes/material.ts'
 import { COMMON_PRACTICE, finding, type Rule } from './types.ts'
 
 const WETTING = ['humectant', 'solvent', 'oil', 'ester', 'alkane', 'silicone']

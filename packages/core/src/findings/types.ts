@@ -1,6 +1,6 @@
 import type { Assessment } from '../assess/types.ts'
 import type { Edit } from '../formula/edit.ts'
-import type { LineRef } from '../formula/schema.ts'
+import type { LineRef } from '../shapes/formula.ts'
 import { capitalise } from '../text/format.ts'
 
 export type Severity = 'stop' | 'check' | 'note'

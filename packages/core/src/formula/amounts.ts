@@ -1,4 +1,4 @@
-import type { Formula, LineRef } from './schema.ts'
+import type { Formula, LineRef } from '../shapes/formula.ts'
 
 /** One line with its amount worked out. */
 export interface LineAmount extends LineRef {

@@ -1,6 +1,6 @@
 import { computeAmounts } from './amounts.ts'
 import { shorten } from '../text/format.ts'
-import { LIMITS, type Formula, type Line, type LineRef, type Phase, type Product } from './schema.ts'
+import { LIMITS, type Formula, type Line, type LineRef, type Phase, type Product } from '../shapes/formula.ts'
 
 /** One change to a formula. Every edit is a pure function of the formula, so each can be undone as one step. */
 export type Edit =
@@ -53,7 +53,7 @@ function patched<T extends object>(value: T, patch: Partial<T>): T {
 
 const amountless = (line: Line): Line => {
   const { percent: _p, grams: _g, fill: _f, ...rest } = line
-  return rest as Line
+  return rest
 }
 
 function mapPhase(formula: Formula, index: number, change: (phase: Phase) => Phase): Formula {
@@ -149,7 +149,7 @@ export function applyEdit(formula: Formula, edit: Edit): Formula {
     case 'replace-material':
       return mapLine(formula, edit.at, (line) => {
         const { custom: _c, strengthPercent: _s, grade: _g, ...rest } = line
-        return { ...rest, material: edit.material, ...(edit.custom ? { custom: edit.custom } : {}) } as Line
+        return { ...rest, material: edit.material, ...(edit.custom ? { custom: edit.custom } : {}) }
       })
     case 'add-line':
       return mapPhase(formula, edit.phase, (phase) => ({

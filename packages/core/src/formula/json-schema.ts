@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { Formula } from './schema.ts'
+import { Formula } from '../shapes/formula.ts'
 
 /** The published JSON Schema (draft 2020-12) of the formula file, made from the schema that reads it. */
 export const formulaJsonSchema = () => ({

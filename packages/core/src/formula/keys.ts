@@ -1,5 +1,5 @@
-import { slug } from '../materials/names.ts'
-import type { Formula, Line, Phase } from './schema.ts'
+import { slug } from '../text/names.ts'
+import type { Formula, Line, Phase } from '../shapes/formula.ts'
 
 const MOST = 60
 
@@ -41,7 +41,7 @@ export function withKeys(formula: Formula, fresh = false): Formula {
     ...formula,
     phases: formula.phases.map((phase, i): Phase => {
       const id = phases.keeps[i] ? phase.id : claim(phases.seen, `${phase.role}-${phaseLetter(i)}`, shunned)
-      return { ...phase, id, lines: phase.lines.map(keyed) } as Phase
+      return { ...phase, id, lines: phase.lines.map(keyed) }
     }),
   }
 }

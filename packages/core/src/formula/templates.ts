@@ -1,4 +1,4 @@
-import type { Formula, Kind, Phase, Product } from './schema.ts'
+import type { Formula, Kind, Phase, Product } from '../shapes/formula.ts'
 
 type Skeleton = Omit<Phase, 'lines'> & { lines?: Phase['lines'] }
 

@@ -1,5 +1,5 @@
 import { computeAmounts } from './amounts.ts'
-import type { Formula } from './schema.ts'
+import type { Formula } from '../shapes/formula.ts'
 
 export interface LineChange {
   kind: 'added' | 'removed' | 'amount' | 'moved'

@@ -1,9 +1,9 @@
 import { assess } from '../assess/assess.ts'
 import { findAll } from '../findings/index.ts'
-import type { Formula, Phase, Role } from '../formula/schema.ts'
+import type { Formula, Phase, Role } from '../shapes/formula.ts'
 import { COOL_C, HOT_C } from '../formula/templates.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
-import { usualRole, type Material, type MaterialKind } from '../materials/schema.ts'
+import { usualRole, type Material, type MaterialKind } from '../shapes/material.ts'
 import { substanceSources } from './list.ts'
 import type { LabelContext, LabelRange, LabelRanges } from './ranges.ts'
 

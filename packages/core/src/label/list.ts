@@ -1,7 +1,7 @@
 import type { Catalogue } from '../materials/catalogue.ts'
-import { slug, splitInci } from '../materials/names.ts'
+import { slug, splitInci } from '../text/names.ts'
 import { compositionOf } from '../materials/resolve.ts'
-import type { Material } from '../materials/schema.ts'
+import type { Material } from '../shapes/material.ts'
 import { amountsIn } from '../recipes/amounts.ts'
 import { makeMatcher, type Confidence } from '../recipes/match.ts'
 

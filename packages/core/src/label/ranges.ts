@@ -1,9 +1,9 @@
 import { inOilPhase, type Richness } from '../emulsion/emulsion.ts'
-import type { Kind, Product } from '../formula/schema.ts'
+import type { Kind, Product } from '../shapes/formula.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { limitsFor } from '../materials/legal.ts'
 import { guessOf } from '../materials/guess.ts'
-import { hasTrait, type MaterialKind } from '../materials/schema.ts'
+import { hasTrait, type MaterialKind } from '../shapes/material.ts'
 import type { Program, Row, Solver, Variable } from '../solve/lp.ts'
 import { substanceSources, type LabelList, type LabelName } from './list.ts'
 

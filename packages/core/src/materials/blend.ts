@@ -1,8 +1,8 @@
 import type { Catalogue } from './catalogue.ts'
 import { guessOf } from './guess.ts'
 import { isLimited } from './legal.ts'
-import { properInci, slug } from './names.ts'
-import type { Material, MaterialKind } from './schema.ts'
+import { properInci, slug } from '../text/names.ts'
+import type { Material, MaterialKind } from '../shapes/material.ts'
 
 /** What stands between the parts of a blend: brackets, commas (not those of 1,2-hexanediol), and words. */
 const BETWEEN = /\s*(?:\(and\)|;|\s\+\s|\s&\s|,\s+|,(?=\D)(?<!\d,)|\band\b|\bwith\b)\s*/i

@@ -13,8 +13,8 @@ import solvents from '../../data/materials/solvents-surfactants.json' with { typ
 import thickeners from '../../data/materials/thickeners.json' with { type: 'json' }
 import waters from '../../data/materials/waters.json' with { type: 'json' }
 import waxes from '../../data/materials/waxes.json' with { type: 'json' }
-import { blendKey, slug, splitInci } from './names.ts'
-import type { Material } from './schema.ts'
+import { blendKey, slug, splitInci } from '../text/names.ts'
+import type { Material } from '../shapes/material.ts'
 
 /** An entry as it is written: what follows from its INCI names, or is usual, may be left out. */
 type Written = Omit<Material, 'id' | 'name' | 'charge' | 'source'> &

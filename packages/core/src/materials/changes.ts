@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { formatRange, sayPercent } from '../text/format.ts'
-import type { Material } from './schema.ts'
+import type { Material } from '../shapes/material.ts'
 
 const percent = z.number().min(0).max(100)
 const range = (of: z.ZodType<number>) =>

@@ -1,11 +1,11 @@
-import type { CHARGES } from './charges.ts'
+import type { CHARGES } from '../shapes/charges.ts'
 import { catalogue } from './catalogue.ts'
 import { pairsOf } from './pairs.ts'
 import { formatRange, listWords, sayNumber, sayPercent } from '../text/format.ts'
 import { TRACES_SOURCE, usualTraces } from './traces.ts'
 import { allLimitsOf, LIMITS_REVIEWED, type Limit } from './legal.ts'
-import { blendKey, slug } from './names.ts'
-import type { Material } from './schema.ts'
+import { blendKey, slug } from '../text/names.ts'
+import type { Material } from '../shapes/material.ts'
 
 const CHARGE: Record<(typeof CHARGES)[number], string> = {
   none: 'none',

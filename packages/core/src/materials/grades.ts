@@ -1,6 +1,6 @@
 import data from '../../data/grades.json' with { type: 'json' }
-import type { Line } from '../formula/schema.ts'
-import type { Material } from './schema.ts'
+import type { Line } from '../shapes/formula.ts'
+import type { Material } from '../shapes/material.ts'
 
 export interface GradeOption {
   label: string

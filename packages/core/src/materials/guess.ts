@@ -1,5 +1,5 @@
-import type { Material, MaterialKind } from './schema.ts'
-import { properInci, slug } from './names.ts'
+import type { Material, MaterialKind } from '../shapes/material.ts'
+import { properInci, slug } from '../text/names.ts'
 
 interface Guess {
   kind: MaterialKind

@@ -1,7 +1,7 @@
 import * as z from 'zod'
 import data from '../../data/limits.json' with { type: 'json' }
-import { SITES, type Product, type Site } from '../formula/schema.ts'
-import { CONFIDENCES } from './schema.ts'
+import { SITES, type Product, type Site } from '../shapes/formula.ts'
+import { CONFIDENCES } from '../shapes/material.ts'
 
 export const Limit = z.strictObject({
   /** A substance's key or a family's id. */

@@ -1,5 +1,5 @@
-import { slug } from './names.ts'
-import type { Material } from './schema.ts'
+import { slug } from '../text/names.ts'
+import type { Material } from '../shapes/material.ts'
 
 /** Mixtures may lie this deep in each other: a stock in a premix in a base in a product is four. */
 export const MOST_NESTED = 12

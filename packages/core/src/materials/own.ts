@@ -1,10 +1,10 @@
-import type { Custom, Formula } from '../formula/schema.ts'
+import type { Custom, Formula } from '../shapes/formula.ts'
 import { computeAmounts } from '../formula/amounts.ts'
 import type { Catalogue } from './catalogue.ts'
-import { slug, splitInci, properInci } from './names.ts'
+import { slug, splitInci, properInci } from '../text/names.ts'
 import { compositionOf, materialFromCustom } from './resolve.ts'
 import { MOST_NESTED } from './mixtures.ts'
-import { MaterialFacts, type Material } from './schema.ts'
+import { MaterialFacts, type Material } from '../shapes/material.ts'
 
 /** A part as supplied: a catalogue id, an own material's id, or a name. */
 export type OwnPart = { material: string; percent: number }

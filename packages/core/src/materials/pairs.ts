@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import data from '../../data/pairs.json' with { type: 'json' }
-import type { Material } from './schema.ts'
+import type { Material } from '../shapes/material.ts'
 
 const Side = z.strictObject({
   group: z.string(),

@@ -1,10 +1,10 @@
-import type { Custom, Line } from '../formula/schema.ts'
-import { SOLUBILITIES, type Material } from './schema.ts'
+import type { Custom, Line } from '../shapes/formula.ts'
+import { SOLUBILITIES, type Material } from '../shapes/material.ts'
 import { blendNamed } from './blend.ts'
 import type { Catalogue } from './catalogue.ts'
 import { guessOf } from './guess.ts'
 import { MOST_NESTED } from './mixtures.ts'
-import { properInci, slug, splitInci } from './names.ts'
+import { properInci, slug, splitInci } from '../text/names.ts'
 
 /** One substance in a line. `share` is percent of the line as weighed. */
 export interface SubstanceShare {

@@ -1,5 +1,5 @@
 import Fuse from 'fuse.js'
-import type { Material } from './schema.ts'
+import type { Material } from '../shapes/material.ts'
 
 export type Search = (words: string, limit?: number) => Material[]
 

@@ -1,7 +1,7 @@
 import { catalogue as base, Catalogue } from './catalogue.ts'
 import { withChanges, type FactChange } from './changes.ts'
 import { withAnalyses, type Lot } from './lots.ts'
-import type { Material } from './schema.ts'
+import type { Material } from '../shapes/material.ts'
 
 /** What a maker added to the catalogue. */
 export interface OwnKnowledge {

@@ -1,6 +1,6 @@
 import { largestRemainder } from '../formula/amounts.ts'
 import type { Catalogue } from './catalogue.ts'
-import type { Material } from './schema.ts'
+import type { Material } from '../shapes/material.ts'
 
 export interface StockLine {
   material: string

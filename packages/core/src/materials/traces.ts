@@ -1,6 +1,6 @@
 import data from '../../data/traces.json' with { type: 'json' }
-import { slug } from './names.ts'
-import type { Material } from './schema.ts'
+import { slug } from '../text/names.ts'
+import type { Material } from '../shapes/material.ts'
 
 interface Table {
   source: string

@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import data from '../../data/acid-base.json' with { type: 'json' }
-import { CONFIDENCES } from '../materials/schema.ts'
+import { CONFIDENCES } from '../shapes/material.ts'
 
 /** Acid–base and solubility constants of a substance at 25 °C. */
 export const AcidBase = z.strictObject({

@@ -49,3 +49,14 @@ export function sumAcids(items: Iterable<readonly [string, number]>): Map<string
   }
   return sums
 }
+
+/** Share of an acid that is undissociated at a pH, percent. */
+export function freeShare(pKa: readonly number[], ph: number): number {
+  let term = 1
+  let sum = 1
+  for (const pk of pKa) {
+    term *= 10 ** (ph - pk)
+    sum += term
+  }
+  return 100 / sum
+}

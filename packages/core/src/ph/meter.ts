@@ -1,6 +1,6 @@
 import * as z from 'zod'
-import { parseNumber } from '../formula/numbers.ts'
-import type { Reading } from '../formula/schema.ts'
+import { parseNumber } from '../text/numbers.ts'
+import type { Reading } from '../shapes/formula.ts'
 import { sayNumber } from '../text/format.ts'
 
 /** A two-point calibration of a pH meter, as it was read. */

@@ -1,8 +1,8 @@
-import type { AssessedLine, Substance } from '../assess/types.ts'
-import type { MaterialKind } from '../materials/schema.ts'
+import type { AssessedLine, Substance } from '../lines/types.ts'
+import type { MaterialKind } from '../shapes/material.ts'
 import { soapOf, type Emulsion } from '../emulsion/emulsion.ts'
-import { hasTrait } from '../materials/schema.ts'
-import { sigmaOf, cosolventsOf } from '../solubility/cosolvent.ts'
+import { hasTrait } from '../shapes/material.ts'
+import { sigmaOf, cosolventsOf } from '../lines/cosolvent.ts'
 import { acidBaseOf, type AcidBase } from './acid-base.ts'
 import { solvePh, withCharge, type PhFamily, type PhSystem } from './solver.ts'
 

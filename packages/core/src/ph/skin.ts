@@ -1,4 +1,4 @@
-import type { Product } from '../formula/schema.ts'
+import type { Product } from '../shapes/formula.ts'
 
 export interface Bears {
   /** Outside it stings or dries (check). */

@@ -190,15 +190,3 @@ export const withCharge = (system: PhSystem, charge: number): PhSystem => ({
   strongCharge: system.strongCharge + charge,
   strongSquares: system.strongSquares + Math.abs(charge),
 })
-
-/** Strong charge that brings a system to a pH: what a reading says about what was not known. */
-export function chargeForPh(system: PhSystem, ph: number, constants: PhConstants = AT_25): number {
-  let low = -5
-  let high = 5
-  for (let i = 0; i < 80; i++) {
-    const middle = (low + high) / 2
-    if (solvePh(withCharge(system, middle), constants).ph < ph) low = middle
-    else high = middle
-  }
-  return (low + high) / 2
-}

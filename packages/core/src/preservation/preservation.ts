@@ -1,8 +1,8 @@
-import type { AssessedLine, Substance } from '../assess/types.ts'
+import type { AssessedLine, Substance } from '../lines/types.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
-import type { Cover, Material } from '../materials/schema.ts'
+import type { Cover, Material } from '../shapes/material.ts'
 import { acidBaseOf } from '../ph/acid-base.ts'
-import { freeShare } from '../ph/adjust.ts'
+import { freeShare } from '../ph/families.ts'
 import { acidOf, sumAcids, type AcidSum } from '../ph/families.ts'
 import { shareInWater, type Medium } from './strength.ts'
 

@@ -1,4 +1,5 @@
-import type { Assessment, AssessedLine } from '../assess/types.ts'
+import type { Assessment } from '../assess/types.ts'
+import type { AssessedLine } from '../lines/types.ts'
 import { formatGrams, listWords } from '../text/format.ts'
 import { isDye, isOily, preserves, swellsLong } from './facts.ts'
 import { refsOf } from './maker.ts'

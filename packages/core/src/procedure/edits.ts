@@ -1,4 +1,4 @@
-import type { MethodEdits } from './choices.ts'
+import type { MethodEdits } from '../shapes/method.ts'
 import type { MethodStep } from './method.ts'
 
 type Change = NonNullable<MethodEdits['changes']>[string]

@@ -1,5 +1,6 @@
-import type { AssessedLine, Assessment } from '../assess/types.ts'
-import { hasTrait, type Material, type MaterialKind } from '../materials/schema.ts'
+import type { Assessment } from '../assess/types.ts'
+import type { AssessedLine } from '../lines/types.ts'
+import { hasTrait, type Material, type MaterialKind } from '../shapes/material.ts'
 
 const kindIn = (...kinds: MaterialKind[]) => {
   const set = new Set<string>(kinds)

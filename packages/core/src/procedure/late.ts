@@ -1,4 +1,4 @@
-import type { AssessedLine } from '../assess/types.ts'
+import type { AssessedLine } from '../lines/types.ts'
 import { formatCelsius, listWords } from '../text/format.ts'
 import { stirIn } from './base.ts'
 import { coolingMinutes, ROOM_C } from './cooling.ts'

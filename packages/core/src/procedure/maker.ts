@@ -1,5 +1,5 @@
-import type { AssessedLine } from '../assess/types.ts'
-import type { LineRef } from '../formula/schema.ts'
+import type { AssessedLine } from '../lines/types.ts'
+import type { LineRef } from '../shapes/formula.ts'
 import { stepOf, type Step, type StepLine } from './steps.ts'
 
 export type Told = Partial<Step> & Pick<Step, 'key' | 'kind' | 'title'>

@@ -1,5 +1,6 @@
-import type { Assessment, AssessedLine } from '../assess/types.ts'
-import type { Schools } from './choices.ts'
+import type { Assessment } from '../assess/types.ts'
+import type { AssessedLine } from '../lines/types.ts'
+import type { Schools } from '../shapes/method.ts'
 import { isGum } from './facts.ts'
 import type { Maker, WaterStore } from './maker.ts'
 import type { Part } from './route.ts'

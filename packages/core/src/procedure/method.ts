@@ -1,5 +1,5 @@
 import type { Assessment } from '../assess/types.ts'
-import type { MethodEdits } from './choices.ts'
+import type { MethodEdits } from '../shapes/method.ts'
 import { stepOf, type Step } from './steps.ts'
 import { procedureOf } from './procedure.ts'
 

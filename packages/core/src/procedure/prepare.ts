@@ -1,5 +1,5 @@
-import type { AssessedLine } from '../assess/types.ts'
-import { hasTrait } from '../materials/schema.ts'
+import type { AssessedLine } from '../lines/types.ts'
+import { hasTrait } from '../shapes/material.ts'
 import { formatCelsius, formatGrams, listWords, sayNumber } from '../text/format.ts'
 import { LYE_ORDER } from '../text/lye.ts'
 import { heatingMinutes } from './cooling.ts'

@@ -1,6 +1,6 @@
 import type { Assessment } from '../assess/types.ts'
 import { formatNumber } from '../text/format.ts'
-import type { Schools } from './choices.ts'
+import type { Schools } from '../shapes/method.ts'
 import { isWatery } from './making.ts'
 import { MOVES, openChoices, preservativeShift } from './schools.ts'
 

@@ -1,8 +1,9 @@
 import { oncePer } from '../assess/memo.ts'
-import type { Assessment, AssessedLine } from '../assess/types.ts'
+import type { Assessment } from '../assess/types.ts'
+import type { AssessedLine } from '../lines/types.ts'
 import { capitalise, formatCelsius, listWords } from '../text/format.ts'
 import { withGuesses } from '../assess/guesses.ts'
-import { BATCH, type Goes } from './choices.ts'
+import { BATCH, type Goes } from '../shapes/method.ts'
 import { isGum, isOily, isStrongAcid, isWater, meltsAt, preserves, swellsLong, wantsGlycol } from './facts.ts'
 
 /** Where a part goes: it is joined with others to make the batch, poured into one part, into the batch, or with pH. */

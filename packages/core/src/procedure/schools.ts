@@ -1,6 +1,6 @@
 import { assess } from '../assess/assess.ts'
 import type { Assessment } from '../assess/types.ts'
-import type { MethodChoices, Schools } from './choices.ts'
+import type { MethodChoices, Schools } from '../shapes/method.ts'
 import { isGum, preserves, swellsLong } from './facts.ts'
 import { routed, type Part } from './route.ts'
 
@@ -38,7 +38,7 @@ export function schoolsOf(a: Assessment, chosen: MethodChoices = {}): Schools {
   const own = Object.fromEntries(Object.entries(chosen).filter(([, v]) => v !== undefined)) as MethodChoices
   const shift = own.ending === undefined ? preservativeShift(a) : null
   const ending = shift !== null && Math.abs(shift) > MOVES ? 'preserve-first' : DEFAULT_CHOICES.ending
-  return { ...DEFAULT_CHOICES, ending, ...own } as Schools
+  return { ...DEFAULT_CHOICES, ending, ...own }
 }
 
 /** Which of the choices make a difference to a formula. */

@@ -1,4 +1,4 @@
-import type { LineRef } from '../formula/schema.ts'
+import type { LineRef } from '../shapes/formula.ts'
 
 export const STEP_KINDS = [
   'wash',

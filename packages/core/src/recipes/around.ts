@@ -1,5 +1,5 @@
 import { BULLET, MADE, MELTS, UNHEATED } from './patterns.ts'
-import type { Recipe, RecipePhase } from './read.ts'
+import type { Recipe, RecipePhase } from './recipe.ts'
 
 /** “Melt”, “in a double boiler”, “heat phases A and B to 70 °C”: heat of the phases that a sentence is about. */
 export function warmth(recipe: Recipe, current: number, inMethod: boolean, text: string) {

@@ -1,11 +1,11 @@
 import { isOil } from '../emulsion/emulsion.ts'
-import { LIMITS, type Line, type Phase, type Role } from '../formula/schema.ts'
+import { LIMITS, type Line, type Phase, type Role } from '../shapes/formula.ts'
 import { LEAST_HOT } from '../procedure/route.ts'
-import { usualRole, type Material } from '../materials/schema.ts'
+import { usualRole, type Material } from '../shapes/material.ts'
 import { shorten } from '../text/format.ts'
-import type { LineAnswer, ReadLine } from './build.ts'
+import type { LineAnswer, ReadLine } from './recipe.ts'
 import type { Ingredient } from './lines.ts'
-import type { Recipe } from './read.ts'
+import type { Recipe } from './recipe.ts'
 
 export interface Mass {
   unit: 'percent' | 'grams' | 'parts'

@@ -1,63 +1,14 @@
 import type { Catalogue } from '../materials/catalogue.ts'
 import { isOil } from '../emulsion/emulsion.ts'
-import type { Formula, Product } from '../formula/schema.ts'
-import { LIMITS } from '../formula/schema.ts'
-import type { Material } from '../materials/schema.ts'
+import type { Formula } from '../shapes/formula.ts'
+import { LIMITS } from '../shapes/formula.ts'
+import type { Material } from '../shapes/material.ts'
 import { sayNumber, shorten } from '../text/format.ts'
 import type { RecipeAmount } from './amounts.ts'
+import type { Answers, BuiltRecipe, Question, ReadLine } from './recipe.ts'
 import { addWater, phasesOf, type Mass, type Working } from './arrange.ts'
 import type { Ingredient } from './lines.ts'
-import type { Recipe } from './read.ts'
-
-/** What the maker says to a line, or puts right in it. */
-export interface LineAnswer {
-  /** Id of a material; the words of the recipe are kept as a note. */
-  material?: string
-  percent?: number | 'fill'
-  leaveOut?: boolean
-}
-
-export interface Answers {
-  name?: string
-  product?: Product
-  batchGrams?: number
-  /** By the place of the ingredient in `recipe.lines`. */
-  lines?: Readonly<Record<number, LineAnswer>>
-  /** Whether water takes what is missing to 100. */
-  fillWithWater?: boolean
-}
-
-/** What is missing before the recipe is a formula. */
-export interface Question {
-  kind: 'material' | 'amount' | 'batch' | 'gap' | 'spoon'
-  /** Index into `recipe.lines`; null for what concerns the whole. */
-  line: number | null
-  asks: string
-}
-
-/** One ingredient as it goes into the formula. */
-export interface ReadLine {
-  /** Index into `recipe.lines`. */
-  line: number
-  material: Material | null
-  percent: number | null
-  fill: boolean
-  leftOut: boolean
-  /** How the amount came about, and what is doubtful; one sentence each. */
-  remarks: string[]
-}
-
-export interface BuiltRecipe {
-  formula: Formula
-  lines: ReadLine[]
-  questions: Question[]
-  /** Sum of the percents that are known, the fill line left out. */
-  knownPercent: number
-  /** What is missing to 100, or over it when negative; null where a fill line takes it. */
-  gapPercent: number | null
-  /** Sentences about the whole. */
-  remarks: string[]
-}
+import type { Recipe } from './recipe.ts'
 
 const OIL_DENSITY = 0.92
 /** g/mL of a powder, flakes or pastilles in a spoon, where it is not known (common practice). */

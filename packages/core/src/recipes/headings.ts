@@ -1,4 +1,4 @@
-import type { Role } from '../formula/schema.ts'
+import type { Role } from '../shapes/formula.ts'
 import { amountsIn, fillIn } from './amounts.ts'
 
 export interface Heading {

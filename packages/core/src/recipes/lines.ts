@@ -1,4 +1,4 @@
-import type { Material } from '../materials/schema.ts'
+import type { Material } from '../shapes/material.ts'
 import {
   amountsIn,
   bareAmount,

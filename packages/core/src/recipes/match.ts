@@ -1,7 +1,7 @@
 import type { Catalogue } from '../materials/catalogue.ts'
 import { blendNamed } from '../materials/blend.ts'
-import { slug } from '../materials/names.ts'
-import type { Material } from '../materials/schema.ts'
+import { slug } from '../text/names.ts'
+import type { Material } from '../shapes/material.ts'
 import { makeSearch, type Search } from '../materials/search.ts'
 
 /** `sure` is the name itself; `likely` the name with words left out; `perhaps` a guess by spelling. */

@@ -1,7 +1,7 @@
 import type { Catalogue } from '../materials/catalogue.ts'
 import type { Ingredient } from './lines.ts'
 import type { Confidence } from './match.ts'
-import type { Recipe, RecipeLine } from './read.ts'
+import type { Recipe, RecipeLine } from './recipe.ts'
 
 type PackedIngredient = Omit<Ingredient, 'match' | 'others'> & {
   match: { id: string; confidence: Confidence } | null
@@ -40,7 +40,7 @@ export const unpackRecipe = (packed: PackedRecipe, catalogue: Catalogue): Recipe
       ...line,
       ingredient: {
         ...rest,
-        match: material ? { material, confidence: match!.confidence } : null,
+        match: material ? { material, confidence: match.confidence } : null,
         others: others.flatMap((id) => catalogue.find(id) ?? []),
       },
     }

@@ -1,8 +1,9 @@
-import { cellText, type Cell } from '../files/cells.ts'
+import { cellText, type Cell } from '../text/cells.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { amountsIn, bareAmount, fillIn } from './amounts.ts'
 import { headingOf, type Heading } from './headings.ts'
 import { ingredientOf, ingredientOfCells, type Ingredient } from './lines.ts'
+import type { Recipe, RecipeLine } from './recipe.ts'
 import { titled, warmth } from './around.ts'
 import { makeMatcher, type Matcher } from './match.ts'
 import {
@@ -20,28 +21,6 @@ import {
   VERB,
 } from './patterns.ts'
 import { cellsOf, columnsOf, delimiterOf, isAmount, type Columns } from './table.ts'
-
-export type RecipeLine =
-  | { kind: 'ingredient'; row: number; text: string; phase: number; ingredient: Ingredient }
-  | { kind: 'heading' | 'title' | 'batch' | 'ph' | 'total' | 'note' | 'unread'; row: number; text: string }
-
-export interface RecipePhase {
-  heading: Heading | null
-  /** Told in the words round it: a temperature, or that it is melted. */
-  heatToC?: number
-  melts?: boolean
-}
-
-/** A recipe as it was understood: every line that is not blank, in order, and nothing left out. */
-export interface Recipe {
-  title: string | null
-  batchGrams: number | null
-  targetPh: { min: number; max: number } | null
-  /** Unit of numbers without one, where a heading or a column tells it. */
-  bareUnit: 'percent' | 'grams' | null
-  phases: RecipePhase[]
-  lines: RecipeLine[]
-}
 
 /** Longer texts are no recipes. */
 export const MOST_RECIPE_LINES = 2000

@@ -1,4 +1,4 @@
-import { parseCsv } from '../files/csv.ts'
+import { parseCsv } from '../text/csv.ts'
 import { amountsIn, bareAmount, fillIn } from './amounts.ts'
 
 /** A heading of a column, or null where it means nothing here. */

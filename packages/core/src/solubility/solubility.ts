@@ -1,8 +1,8 @@
 import { acidBaseOf, type AcidBase } from '../ph/acid-base.ts'
 import { daviesLogGamma } from '../ph/solver.ts'
-import type { Substance } from '../assess/types.ts'
+import type { Substance } from '../lines/types.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
-import { cosolventsOf, MOST_FRACTION, sigmaOf, type CosolventMix } from './cosolvent.ts'
+import { cosolventsOf, MOST_FRACTION, sigmaOf, type CosolventMix } from '../lines/cosolvent.ts'
 
 const R = 8.314462
 const AT = 298.15

@@ -1,4 +1,5 @@
-import type { Assessment, AssessedLine } from '../assess/types.ts'
+import type { Assessment } from '../assess/types.ts'
+import type { AssessedLine } from '../lines/types.ts'
 import { atResolution, NOTE_PERCENT, smallestWeighable, weighingErrorPercent } from './error.ts'
 
 export interface PreDilution {

@@ -4,7 +4,7 @@ import { useTemplateRef } from 'vue'
 import { notify } from '../components/notify'
 import { useBin } from '../stores/bin'
 import { useSafety } from '../stores/safety'
-import { isDark, setTheme } from './dark'
+import { isDark, setTheme } from '../browser/dark'
 import { useToast } from 'primevue/usetoast'
 import { useRoute } from 'vue-router'
 

@@ -28,7 +28,7 @@ export async function writeArchive(
   let failed: Error | null = null
   const zip = new Zip((error, chunk) => {
     if (error) failed = error
-    else parts.push(chunk as BlobPart)
+    else parts.push(chunk)
   })
   const pack = (name: string, content: string) => {
     const file = new ZipDeflate(name, { level: 6 })
@@ -102,7 +102,7 @@ export async function readArchive(
   } catch {
     fault ??= damaged()
   }
-  if (fault) throw fault as ReadError
+  if (fault) throw fault
   const text = found.get(BACKUP)
   if (!text || text.length === 0)
     throw new ReadError(`The archive holds no ${BACKUP}, so it is no backup of Omblet.`)

@@ -14,7 +14,7 @@ export function openStore(): Promise<IDBPDatabase<OmbletDb>> {
   opening ??= openDB<OmbletDb>(DB_NAME, DB_VERSION, {
     async upgrade(db, from, _to, tx) {
       for (let version = from; version < DB_VERSION; version++) {
-        await UPGRADES[version]!(db, tx as never)
+        await UPGRADES[version]!(db, tx)
       }
     },
     blocked() {

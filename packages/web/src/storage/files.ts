@@ -75,15 +75,6 @@ export async function saveBackup(
   return { blob, unsound, pictures: beside.pictures.length, papers: beside.papers.length }
 }
 
-/** How much photographs and papers would add to a backup, in bytes. */
-export async function picturesSize(): Promise<number> {
-  const db = await openStore()
-  let bytes = 0
-  for (const store of ['pictures', 'files'] as const)
-    for (const { blob } of await db.getAll(store)) bytes += blob.size
-  return bytes
-}
-
 /** A batch as a file, with its photographs; null where it is not here. */
 export async function batchFile(id: string): Promise<Blob | null> {
   const found = await getBatch(id)

@@ -17,8 +17,8 @@ import {
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import * as z from 'zod'
-import { steadyIso } from '../clock/steady'
-import { plain } from '../components/design'
+import { steadyIso } from '../browser/steady'
+import { plain } from '../browser/plain'
 import { appendEvent, BatchGone, eventsFrom, EventTaken, getBatch, type LotUse } from '../storage/batches'
 import { listBin, takeFromBin } from '../storage/bin'
 import { announce, listen, makeId } from '../storage/channel'
@@ -153,7 +153,7 @@ export const useBatch = defineStore('batch', () => {
     const now = state.value
     if (!now || !info.value || !plan.value || (quiet && held.value)) return false
     const key = step === undefined ? (plan.value.steps[now.at]?.key ?? null) : step
-    const event = { n: all.value.length, at: steadyIso(), step: key, ...plain(happening) } as BenchEvent
+    const event = { n: all.value.length, at: steadyIso(), step: key, ...plain(happening) }
     const why = refusal(now, happening) ?? eventFault(event)
     if (why) {
       if (!quiet) told.value = why

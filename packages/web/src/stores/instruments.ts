@@ -11,10 +11,10 @@ import {
   type SimBench,
 } from '@omblet/core'
 import { defineStore } from 'pinia'
-import { steadyNow } from '../clock/steady'
+import { steadyNow } from '../browser/steady'
 import { reactive, shallowRef } from 'vue'
 import * as z from 'zod'
-import { plain } from '../components/design'
+import { plain } from '../browser/plain'
 import type { Link, LineSource } from '../instruments/port'
 import { choosePort, serialPort } from '../instruments/serial'
 import { streamed } from '../instruments/streamed'

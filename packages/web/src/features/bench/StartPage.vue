@@ -99,7 +99,7 @@ const wanted = computed(() => {
 const frozen = computed<Formula | null>(() => {
   if (!source.value || !wanted.value) return null
   const { readings: _r, additions: _a, portion: _p, ...rest } = source.value
-  const scaled = applyEdit(rest as Formula, { type: 'scale-batch', batchGrams: wanted.value })
+  const scaled = applyEdit(rest, { type: 'scale-batch', batchGrams: wanted.value })
   return materials.selfContained(scaled)
 })
 const plan = computed(() => (frozen.value ? benchPlan(frozen.value, materials.catalogue) : null))

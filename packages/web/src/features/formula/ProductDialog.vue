@@ -8,7 +8,7 @@ import SelectButton from 'primevue/selectbutton'
 import Textarea from 'primevue/textarea'
 import { computed, ref } from 'vue'
 import FormField from '../../components/FormField.vue'
-import { rememberScale } from '../../app/scale'
+import { rememberScale } from '../../browser/scale'
 import { kindOptions, madeForOptions, regionOptions, rinseOptions, siteOptions } from '../../components/words'
 import { useEditor } from '../../stores/editor'
 

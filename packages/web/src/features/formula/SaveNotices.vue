@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { useToast } from 'primevue/usetoast'
-import { download, fileName } from '../../components/download'
+import { download, fileName } from '../../browser/download'
 import Notice from '../../components/Notice.vue'
 import { notify } from '../../components/notify'
 import { useEditor } from '../../stores/editor'

@@ -9,7 +9,7 @@ import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import FormField from '../../components/FormField.vue'
 import { kindOptions, kindWord, regionOptions, rinseOptions, siteOptions } from '../../components/words'
-import { rememberedScale } from '../../app/scale'
+import { rememberedScale } from '../../browser/scale'
 import { useLibrary } from '../../stores/library'
 
 const open = defineModel<boolean>('open', { required: true })

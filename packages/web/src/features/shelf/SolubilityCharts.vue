@@ -10,7 +10,7 @@ import {
 import type { ApexOptions } from 'apexcharts'
 import { computed } from 'vue'
 import ApexChart from 'vue3-apexcharts'
-import { isDark } from '../../app/dark'
+import { isDark } from '../../browser/dark'
 
 const props = defineProps<{ solid: AcidBase }>()
 
@@ -72,7 +72,7 @@ const options = (title: string, logarithmic: boolean): ApexOptions => ({
     fontFamily: 'inherit',
     background: 'transparent',
     nonce,
-  } as ApexOptions['chart'] & object,
+  },
   theme: { mode: isDark.value ? 'dark' : 'light' },
   stroke: { width: 2.5, curve: 'straight', dashArray: [0, 5, 2, 8] },
   colors: isDark.value

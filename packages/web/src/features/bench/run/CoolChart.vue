@@ -3,7 +3,7 @@ import { formatCelsius, sayNumber, type CoolFit, type CoolReading } from '@omble
 import type { ApexOptions } from 'apexcharts'
 import { computed } from 'vue'
 import ApexChart from 'vue3-apexcharts'
-import { isDark } from '../../../app/dark'
+import { isDark } from '../../../browser/dark'
 
 const props = defineProps<{ readings: readonly CoolReading[]; fit: CoolFit | null; limit: number }>()
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? ''
@@ -48,7 +48,7 @@ const options = computed<ApexOptions>(() => ({
     fontFamily: 'inherit',
     background: 'transparent',
     nonce,
-  } as ApexOptions['chart'] & object,
+  },
   theme: { mode: isDark.value ? 'dark' : 'light' },
   colors: isDark.value ? ['#7ea2db', '#e6ebf2'] : ['#4d7dc8', '#17202b'],
   stroke: { width: [2, 0], curve: 'straight', dashArray: [5, 0] },

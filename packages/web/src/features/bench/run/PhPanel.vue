@@ -28,15 +28,15 @@ import FormField from '../../../components/FormField.vue'
 import Notice from '../../../components/Notice.vue'
 import NumberField from '../../../components/NumberField.vue'
 import { useBatch } from '../../../stores/batch'
-import { useBench } from '../../../stores/bench'
+import { useTools } from '../../../stores/tools'
 import { useMaterials } from '../../../stores/materials'
-import { useDosing } from '../../ph/dosing'
+import { useDosing } from '../../../composables/dosing'
 import { allowAlarm } from './alarm'
 import Entries from './Entries.vue'
 import { PEDAL, useRun, useShown, useTare } from './run'
 
 const batch = useBatch()
-const bench = useBench()
+const bench = useTools()
 const materials = useMaterials()
 const run = useRun()
 const { tare, waiting: taring } = useTare(run.now)

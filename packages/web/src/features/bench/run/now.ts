@@ -1,5 +1,5 @@
 import { onBeforeUnmount, readonly, ref } from 'vue'
-import { lookAtClock, steadyNow } from '../../../clock/steady'
+import { lookAtClock, steadyNow } from '../../../browser/steady'
 
 /** Milliseconds since 1970, once a second, by the clock that nobody sets. */
 export function useNow(every = 1000) {

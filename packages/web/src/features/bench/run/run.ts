@@ -1,6 +1,6 @@
 import { capitalise, formatGrams, type BatchState, type BenchStep, type InstrumentKind } from '@omblet/core'
 import { computed, inject, ref, watch, type ComputedRef, type InjectionKey, type Ref } from 'vue'
-import { steadyNow } from '../../../clock/steady'
+import { steadyNow } from '../../../browser/steady'
 import { useBatch } from '../../../stores/batch'
 import { STALE_MS, useInstruments } from '../../../stores/instruments'
 

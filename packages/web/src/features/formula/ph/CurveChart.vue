@@ -3,7 +3,7 @@ import { adjusterName, formatRange, sayNumber } from '@omblet/core'
 import type { ApexOptions } from 'apexcharts'
 import { computed } from 'vue'
 import ApexChart from 'vue3-apexcharts'
-import { isDark } from '../../../app/dark'
+import { isDark } from '../../../browser/dark'
 import { axisSteps, useTitration } from './titration'
 
 const t = useTitration()
@@ -136,7 +136,7 @@ const options = computed<ApexOptions>(() => ({
     fontFamily: 'inherit',
     background: 'transparent',
     nonce,
-  } as ApexOptions['chart'] & object,
+  },
   theme: { mode: isDark.value ? 'dark' : 'light' },
   colors: isDark.value ? ['#4d7dc8', '#adc5ea'] : ['#7ea2db', '#1f4c93'],
   fill: { type: 'solid', opacity: [0.35, 1] },

@@ -3,10 +3,10 @@ import { sayNumber } from '@omblet/core'
 import Button from 'primevue/button'
 import { defineAsyncComponent, ref } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
-import { useBench } from '../../../stores/bench'
+import { useTools } from '../../../stores/tools'
 
 const MeterDialog = defineAsyncComponent(() => import('./MeterDialog.vue'))
-const bench = useBench()
+const bench = useTools()
 const open = ref(false)
 const used = ref(false)
 </script>

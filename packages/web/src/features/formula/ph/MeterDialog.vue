@@ -6,10 +6,10 @@ import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { computed, reactive, ref, watch } from 'vue'
 import FormField from '../../../components/FormField.vue'
-import { useBench } from '../../../stores/bench'
+import { useTools } from '../../../stores/tools'
 
 const open = defineModel<boolean>('open', { required: true })
-const bench = useBench()
+const bench = useTools()
 
 const form = reactive({
   highPh: '7.00',

@@ -20,7 +20,7 @@ import Select from 'primevue/select'
 import Slider from 'primevue/slider'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import Notice from '../../../components/Notice.vue'
-import { useBench } from '../../../stores/bench'
+import { useTools } from '../../../stores/tools'
 import { useEditor } from '../../../stores/editor'
 import ReadingForm from '../ReadingForm.vue'
 import { useTitration } from './titration'
@@ -28,7 +28,7 @@ import { useTitration } from './titration'
 const SolutionDialog = defineAsyncComponent(() => import('./SolutionDialog.vue'))
 const t = useTitration()
 const editor = useEditor()
-const bench = useBench()
+const bench = useTools()
 
 const listed = computed(() => adjusterOf(t.adjuster.value))
 const groups = computed(() =>

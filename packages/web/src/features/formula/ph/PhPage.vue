@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { useBench } from '../../../stores/bench'
+import { useTools } from '../../../stores/tools'
 import FormulaLeaf from '../FormulaLeaf.vue'
 import PhBody from './PhBody.vue'
 
 defineProps<{ id: string }>()
 /** The meter's state widens every band, so nothing is shown before it is known. */
 const ready = ref(false)
-void useBench()
+void useTools()
   .load()
   .then(() => (ready.value = true))
 </script>

@@ -12,13 +12,13 @@ import {
 } from '@omblet/core'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
-import { useBench } from '../../../stores/bench'
+import { useTools } from '../../../stores/tools'
 import { useEditor } from '../../../stores/editor'
 import { useTitration } from './titration'
 
 const t = useTitration()
 const editor = useEditor()
-const bench = useBench()
+const bench = useTools()
 
 const portion = computed(() => t.formula.value.portion ?? null)
 const open = ref(portion.value !== null)
@@ -50,7 +50,7 @@ function record() {
     adjusterKey(portion.value.material) === t.adjuster.value &&
     portion.value.strengthPercent === t.strengthPercent.value &&
     portion.value.grams === grams.value
-  const before = same ? portion.value!.steps : []
+  const before = same ? portion.value.steps : []
   const added = (before.at(-1)?.grams ?? 0) + (drops.value ?? 0) * drop.value
   set({
     grams: grams.value!,

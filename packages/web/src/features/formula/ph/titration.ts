@@ -11,7 +11,7 @@ import {
 } from '@omblet/core'
 import { computed, inject, provide, type InjectionKey } from 'vue'
 import { useEditor } from '../../../stores/editor'
-import { useDosing } from '../../ph/dosing'
+import { useDosing } from '../../../composables/dosing'
 import { useCurve } from './curve'
 
 /** Everything that the pH leaf shows, worked out from the formula, its log and the adjuster in hand. */

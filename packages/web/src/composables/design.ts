@@ -1,6 +1,7 @@
 import { wrap, type Remote } from 'comlink'
-import { onBeforeUnmount, shallowRef, toRaw, watch, type Ref } from 'vue'
+import { onBeforeUnmount, shallowRef, watch, type Ref } from 'vue'
 import { pricePerGram } from '@omblet/core'
+import { plain } from '../browser/plain'
 import { useLots } from '../stores/lots'
 import { useMaterials } from '../stores/materials'
 import type { DesignWorker } from '../workers/design.worker'
@@ -16,9 +17,6 @@ export function usePrices() {
       }),
     )
 }
-
-/** A plain copy that a worker can be given. */
-export const plain = <T>(value: T): T => JSON.parse(JSON.stringify(toRaw(value))) as T
 
 const REST_MS = 150
 

@@ -1,12 +1,13 @@
 import { assess } from '../assess/assess.ts'
-import type { Assessment, AssessedLine } from '../assess/types.ts'
-import { emulsifierDose, missingFrom, relevantFindings, swap } from '../emulsion/choose.ts'
-import { spreadOf } from '../emulsion/profile.ts'
+import type { Assessment } from '../assess/types.ts'
+import type { AssessedLine } from '../lines/types.ts'
+import { emulsifierDose, missingFrom, relevantFindings, swap } from './emulsifiers.ts'
+import { spreadOf } from '../feel/profile.ts'
 import type { Finding } from '../findings/types.ts'
 import { applyEdit, type Edit } from '../formula/edit.ts'
 import { formatRange, listWords, sayNumber } from '../text/format.ts'
-import type { Catalogue } from './catalogue.ts'
-import { hasTrait, type Material, type MaterialKind } from './schema.ts'
+import type { Catalogue } from '../materials/catalogue.ts'
+import { hasTrait, type Material, type MaterialKind } from '../shapes/material.ts'
 
 /** A material that could stand in for another one in a formula. */
 export interface Substitute {

@@ -1,7 +1,8 @@
-import type { Assessment, AssessedLine } from '../assess/types.ts'
-import type { Material } from '../materials/schema.ts'
+import type { Assessment } from '../assess/types.ts'
+import type { AssessedLine } from '../lines/types.ts'
+import type { Material } from '../shapes/material.ts'
 import { listWords } from '../text/format.ts'
-import { isEmulsifier, isOil, emulsifierRange } from './emulsion.ts'
+import { isEmulsifier, isOil, emulsifierRange } from '../emulsion/emulsion.ts'
 
 export type Spread = 'fast' | 'medium' | 'slow'
 

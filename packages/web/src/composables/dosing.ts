@@ -1,10 +1,10 @@
 import { dosingOf, phStand, type Assessment } from '@omblet/core'
 import { computed, ref } from 'vue'
-import { useBench } from '../../stores/bench'
+import { useTools } from '../stores/tools'
 
 /** The dosing of a product as it stands, with the adjuster and strength in hand; null while nothing is there. */
 export function useDosing(product: () => Assessment | null, asPlanned: () => Assessment | null = product) {
-  const bench = useBench()
+  const bench = useTools()
   const adjuster = ref<string | null>(null)
   const strengthText = ref<string | null>(null)
   const stand = computed(() => {

@@ -10,7 +10,7 @@ const Tools = z.object({ calibration: Calibration.nullable(), dropGrams: z.numbe
 type Tools = z.infer<typeof Tools>
 const KEY = 'tools'
 
-export const useBench = defineStore('bench', () => {
+export const useTools = defineStore('tools', () => {
   const tools = shallowRef<Tools>({ calibration: null, dropGrams: null })
   const today = ref(new Date())
   let loaded: Promise<void> | null = null

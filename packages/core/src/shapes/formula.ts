@@ -1,7 +1,7 @@
 import * as z from 'zod'
-import { Goes, MethodEdits } from '../procedure/choices.ts'
-import { CHARGES } from '../materials/charges.ts'
-import { AcidBaseFacts, MaterialFacts } from '../materials/schema.ts'
+import { Goes, MethodEdits } from './method.ts'
+import { CHARGES } from './charges.ts'
+import { AcidBaseFacts, MaterialFacts } from './material.ts'
 
 export const KINDS = [
   'toner',
@@ -212,7 +212,6 @@ export type MadeFor = (typeof MADE_FOR)[number]
 export type Region = (typeof REGIONS)[number]
 export type Role = (typeof ROLES)[number]
 export { CHARGES }
-export type Charge = (typeof CHARGES)[number]
 
 /** Where a line stands: index of its phase and its own index in the phase. */
 export interface LineRef {

@@ -1,4 +1,5 @@
 import type { Assessment } from '../assess/types.ts'
+import { freeShare } from '../ph/families.ts'
 import { phModelOf } from './fit.ts'
 import { planDose } from './plan.ts'
 
@@ -40,15 +41,4 @@ export function freeAcids(a: Assessment, ph: number): Record<string, number> {
     shares[family.key] = Number(freeShare(family.pKa, ph).toFixed(2))
   }
   return shares
-}
-
-/** Share of an acid that is undissociated at a pH, percent. */
-export function freeShare(pKa: readonly number[], ph: number): number {
-  let term = 1
-  let sum = 1
-  for (const pk of pKa) {
-    term *= 10 ** (ph - pk)
-    sum += term
-  }
-  return 100 / sum
 }

@@ -1,9 +1,9 @@
-import { acidBaseOf, type AcidBase } from './acid-base.ts'
-import { adjusterOf, directionOf } from './adjusters.ts'
+import { acidBaseOf, type AcidBase } from '../ph/acid-base.ts'
+import { adjusterOf, directionOf } from '../ph/adjusters.ts'
 import { modelSdAt } from './fit.ts'
 import { hiddenAt, inWater, LEAST_WATER, molesOfDose, phOfModel, waterOfDose, type PhModel } from './model.ts'
-import { AT_25, daviesLogGamma } from './solver.ts'
-import { CARBONIC } from './predict.ts'
+import { AT_25, daviesLogGamma } from '../ph/solver.ts'
+import { CARBONIC } from '../ph/predict.ts'
 
 const LN10 = Math.LN10
 /** Most of a product that an adjuster's solution may be, percent. */

@@ -1,5 +1,5 @@
 import type { Assessment } from '../assess/types.ts'
-import { bearsOf } from './skin.ts'
+import { bearsOf } from '../ph/skin.ts'
 
 const COMFORT = { min: 4.5, max: 6.5 }
 const WIDE = 2

@@ -1,12 +1,13 @@
-import { emulsifierRange, ofOils } from './emulsion.ts'
+import { emulsifierRange, ofOils } from '../emulsion/emulsion.ts'
 import { assess } from '../assess/assess.ts'
-import type { Assessment, AssessedLine } from '../assess/types.ts'
+import type { Assessment } from '../assess/types.ts'
+import type { AssessedLine } from '../lines/types.ts'
 import { findAll, isCaution } from '../findings/index.ts'
 import { saltPercent } from '../assess/carriers.ts'
 import type { Finding } from '../findings/types.ts'
 import { applyEdit, type Edit } from '../formula/edit.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
-import { hasTrait, usualRole, type Material } from '../materials/schema.ts'
+import { hasTrait, usualRole, type Material } from '../shapes/material.ts'
 import { formatRange, sayNumber } from '../text/format.ts'
 
 /** One system for this formula: what it would take, what it would change, and why. */

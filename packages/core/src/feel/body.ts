@@ -1,6 +1,7 @@
-import type { Assessment, AssessedLine } from '../assess/types.ts'
+import type { Assessment } from '../assess/types.ts'
+import type { AssessedLine } from '../lines/types.ts'
 import { carriersOf, saltPercent } from '../assess/carriers.ts'
-import { hasTrait, type Material } from '../materials/schema.ts'
+import { hasTrait, type Material } from '../shapes/material.ts'
 import { listWords } from '../text/format.ts'
 
 export const BODIES = ['milk', 'lotion', 'cream', 'rich cream', 'butter'] as const

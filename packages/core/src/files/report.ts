@@ -1,8 +1,8 @@
-import { assess } from './assess.ts'
-import type { Assessment } from './types.ts'
+import { assess } from '../assess/assess.ts'
+import type { Assessment } from '../assess/types.ts'
 import { findAll } from '../findings/index.ts'
 import type { Finding } from '../findings/types.ts'
-import type { Formula } from '../formula/schema.ts'
+import type { Formula } from '../shapes/formula.ts'
 import { inciList } from '../label/inci.ts'
 
 const round = (value: number, places = 6) => Number(value.toFixed(places))

@@ -1,14 +1,14 @@
 import { materialOfSubstance } from '../assess/carriers.ts'
 import type { Assessment } from '../assess/types.ts'
 import { capitalise, formatRange } from '../text/format.ts'
-import { acidBaseOf, type AcidBase } from './acid-base.ts'
-import { USUAL_ADJUSTER, adjusterOf } from './adjusters.ts'
-import { freeShare } from './adjust.ts'
-import { sumAcids, type AcidSum } from './families.ts'
+import { acidBaseOf, type AcidBase } from '../ph/acid-base.ts'
+import { USUAL_ADJUSTER, adjusterOf } from '../ph/adjusters.ts'
+import { freeShare } from '../ph/families.ts'
+import { sumAcids, type AcidSum } from '../ph/families.ts'
 import { doseAt, titrantOf } from './titrate.ts'
 import { dosesOf } from './fit.ts'
 import { withDoses, type PhModel } from './model.ts'
-import type { WindowItem } from './windows.ts'
+import type { WindowItem } from '../assess/windows.ts'
 
 /** One thing that a pH does to a formula. */
 export interface PhEffect {

@@ -1,8 +1,8 @@
 import type { Assessment } from '../assess/types.ts'
-import type { Formula, Reading } from '../formula/schema.ts'
+import type { Formula, Reading } from '../shapes/formula.ts'
 import { catalogue } from '../materials/catalogue.ts'
-import { slug } from '../materials/names.ts'
-import { acidBaseOf } from './acid-base.ts'
+import { slug } from '../text/names.ts'
+import { acidBaseOf } from '../ph/acid-base.ts'
 import { balanceAt, diluted, phOfModel, toldModel, withDoses, type Dose, type PhModel } from './model.ts'
 
 /**

@@ -1,6 +1,6 @@
 import type { Assessment } from '../assess/types.ts'
-import { acidBaseOf, type AcidBase } from './acid-base.ts'
-import { CARBON_DIOXIDE, CARBONIC, modelErrorOf } from './predict.ts'
+import { acidBaseOf, type AcidBase } from '../ph/acid-base.ts'
+import { CARBON_DIOXIDE, CARBONIC, modelErrorOf } from '../ph/predict.ts'
 import {
   AT_25,
   daviesLogGamma,
@@ -10,7 +10,7 @@ import {
   type PhFamily,
   type PhSolution,
   type PhSystem,
-} from './solver.ts'
+} from '../ph/solver.ts'
 
 /** An adjuster's solution in percent of the product. */
 export interface Dose {

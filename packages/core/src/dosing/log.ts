@@ -1,7 +1,7 @@
 import type { Edit } from '../formula/edit.ts'
-import type { Addition, Formula, Reading } from '../formula/schema.ts'
+import type { Addition, Formula, Reading } from '../shapes/formula.ts'
 import { capitalise } from '../text/format.ts'
-import { adjusterOf } from './adjusters.ts'
+import { adjusterOf } from '../ph/adjusters.ts'
 import { adjusterKey } from './fit.ts'
 
 /** One line of the log: what was read or added, in the order in which it happened. */

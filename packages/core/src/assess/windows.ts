@@ -1,7 +1,7 @@
-import type { AssessedLine } from '../assess/types.ts'
-import type { Product } from '../formula/schema.ts'
+import type { AssessedLine } from '../lines/types.ts'
+import type { Product } from '../shapes/formula.ts'
 import { soapOf } from '../emulsion/emulsion.ts'
-import type { PhGrade } from '../materials/schema.ts'
+import type { PhGrade } from '../shapes/material.ts'
 import type { Preservation } from '../preservation/preservation.ts'
 
 export interface WindowItem {

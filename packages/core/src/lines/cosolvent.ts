@@ -1,4 +1,4 @@
-import type { Substance } from '../assess/types.ts'
+import type { Substance } from './types.ts'
 import { catalogue as known, type Catalogue } from '../materials/catalogue.ts'
 
 export interface CosolventMix {
