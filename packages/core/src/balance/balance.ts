@@ -87,7 +87,7 @@ interface Start {
 }
 
 /** Water below which nothing is an emulsion, percent; the same bound as `describeEmulsion`. */
-const LEAST_WATER = 5
+const FILL_LEAST = 5
 
 function startOf(a: Assessment): Start {
   const percents = a.lines.map((l) => (l.given ? Math.max(0, l.percent) : (l.material?.usage?.typical ?? 1)))
@@ -95,7 +95,7 @@ function startOf(a: Assessment): Start {
     percents,
     scales: percents.map((p) => Math.max(SMALL, p)),
     fill: a.lines.findIndex((l) => l.fill),
-    fillLeast: a.emulsion ? LEAST_WATER : 0,
+    fillLeast: a.emulsion ? FILL_LEAST : 0,
   }
 }
 

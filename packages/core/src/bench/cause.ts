@@ -1,5 +1,6 @@
 import type { AssessedLine } from '../lines/types.ts'
 import { formatRange, listWords, sayNumber } from '../text/format.ts'
+import { HOT } from '../procedure/route.ts'
 import { adjusterOf } from '../ph/adjusters.ts'
 import type { Evidence } from './evidence.ts'
 
@@ -46,8 +47,6 @@ export const kind = (...kinds: string[]) => {
 }
 export const names = (lines: readonly AssessedLine[]) => listWords(lines.slice(0, 3).map((l) => l.label))
 export const always = (weight: number) => () => ({ weight, because: '' })
-/** Above this a batch is hot, °C. */
-export const HOT = 45
 export const hot = (e: Evidence) => e.celsius !== null && e.celsius > HOT
 export const gums = (e: Evidence) => e.has(kind('gum', 'polymer', 'hyaluronate'))
 export const waxes = (e: Evidence) => e.has(kind('fatty-alcohol', 'fatty-acid', 'wax', 'butter'))

@@ -1,3 +1,4 @@
+import { HOT } from '../procedure/route.ts'
 import { formatRange, listWords, sayNumber } from '../text/format.ts'
 import {
   kind,
@@ -9,7 +10,6 @@ import {
   acids,
   acidWentInAt,
   gums,
-  HOT,
   warm,
   raisePh,
   tooLittleEmulsifier,

@@ -17,7 +17,7 @@ export const OILY: ReadonlySet<MaterialKind> = new Set<MaterialKind>([
 ])
 
 /** What is known of a maker's wishes, and what may be used. */
-export class Bench {
+export class Palette {
   readonly allowed: readonly Material[]
   constructor(
     readonly brief: Brief,
@@ -34,7 +34,7 @@ export class Bench {
 }
 
 /** A formula that is being put together. */
-export class Draft {
+export class BriefDraft {
   readonly lines = new Map<Role, Line[]>()
   readonly choices: Choice[] = []
   readonly misses: string[] = []
@@ -45,8 +45,8 @@ export class Draft {
     readonly hot: boolean,
   ) {}
 
-  copy(): Draft {
-    const next = new Draft(this.brief, this.hot)
+  copy(): BriefDraft {
+    const next = new BriefDraft(this.brief, this.hot)
     this.lines.forEach((lines, role) => next.lines.set(role, [...lines]))
     next.choices.push(...this.choices)
     next.misses.push(...this.misses)
@@ -60,7 +60,7 @@ export class Draft {
     return this
   }
 
-  with(role: Role, material: Material, percent: number): Draft {
+  with(role: Role, material: Material, percent: number): BriefDraft {
     return this.copy().add(role, material, percent)
   }
 
@@ -107,23 +107,23 @@ const burden = (a: Assessment) => {
 
 /** Puts each material in, judges the whole again, and ranks what brings the least trouble. */
 export function rankIn(
-  bench: Bench,
-  draft: Draft,
+  palette: Palette,
+  draft: BriefDraft,
   materials: readonly Material[],
   place: (m: Material) => { role: Role; percent: number },
   likes: (m: Material) => number = () => 0,
 ): { material: Material; percent: number; role: Role; burden: number }[] {
-  const before = burden(bench.assess(draft.formula()))
+  const before = burden(palette.assess(draft.formula()))
   return materials
     .map((material) => {
       const { role, percent } = place(material)
-      const after = burden(bench.assess(draft.with(role, material, percent).formula()))
+      const after = burden(palette.assess(draft.with(role, material, percent).formula()))
       return {
         material,
         role,
         percent,
         burden: after - before,
-        score: after - likes(material) + bench.cheap(material),
+        score: after - likes(material) + palette.cheap(material),
       }
     })
     .sort((x, y) => x.score - y.score)

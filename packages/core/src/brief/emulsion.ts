@@ -5,7 +5,7 @@ import type { Role } from '../shapes/formula.ts'
 import type { Material } from '../shapes/material.ts'
 import { sayNumber } from '../text/format.ts'
 import { BUTTERED, CASCADE, FATTY_OF, OIL_PHASE_OF } from './brief.ts'
-import { OILY, round1, type Bench, type Draft } from './draft.ts'
+import { OILY, round1, type Palette, type BriefDraft } from './draft.ts'
 import { HOT_C } from '../formula/templates.ts'
 
 export type Family = 'polymer' | 'cationic' | 'anionic' | 'hlb' | 'layers'
@@ -24,8 +24,14 @@ export const FAMILY_WORDS: Record<Family, string> = {
 }
 
 /** Emollients of one spread, the best first: those that keep, feel as wished and have a required HLB. */
-function emollients(bench: Bench, draft: Draft, spread: Spread, solid: boolean, percent: number): Material[] {
-  const { feel } = bench.brief
+function emollients(
+  palette: Palette,
+  draft: BriefDraft,
+  spread: Spread,
+  solid: boolean,
+  percent: number,
+): Material[] {
+  const { feel } = palette.brief
   const taste = {
     dry: ['dry', 'powdery'],
     silky: ['silky', 'slip', 'soft'],
@@ -39,8 +45,8 @@ function emollients(bench: Bench, draft: Draft, spread: Spread, solid: boolean, 
     (m.feel?.includes('sticky') ? 4 : 0) -
     (m.feel?.includes('greasy') ? 6 : 0) -
     (m.usage && m.usage.max < 20 ? 2 : 0) -
-    bench.cheap(m)
-  return bench.allowed
+    palette.cheap(m)
+  return palette.allowed
     .filter((m) => OILY.has(m.kind) && spreadOf(m) === spread && !m.traits?.includes('fragrance'))
     .filter((m) => (m.kind === 'butter') === solid && m.solubility[0] === 'oil')
     .filter((m) => (m.usage?.max ?? 100) >= percent && !(draft.hot && (m.heatMaxC ?? 100) < HOT_C))
@@ -56,8 +62,8 @@ const SPREAD_WORDS: Record<Spread, string> = {
 }
 
 /** Puts the oils in by spread; `turn` picks another one of each for each proposal. */
-function addOils(bench: Bench, draft: Draft, oils: number, turn: number): boolean {
-  const { brief } = bench
+function addOils(palette: Palette, draft: BriefDraft, oils: number, turn: number): boolean {
+  const { brief } = palette
   const shares = CASCADE[brief.absorption]
   const left: { spread: Spread; percent: number }[] = (['fast', 'medium', 'slow'] as const).map((spread) => ({
     spread,
@@ -66,9 +72,9 @@ function addOils(bench: Bench, draft: Draft, oils: number, turn: number): boolea
   let added = 0
   for (const { spread, percent } of left) {
     if (percent < 0.3) continue
-    const buttered = spread === 'slow' && BUTTERED[brief.richness] && !bench.wants('cold-process')
-    const solids = buttered ? emollients(bench, draft, spread, true, percent) : []
-    const liquids = emollients(bench, draft, spread, false, percent)
+    const buttered = spread === 'slow' && BUTTERED[brief.richness] && !palette.wants('cold-process')
+    const solids = buttered ? emollients(palette, draft, spread, true, percent) : []
+    const liquids = emollients(palette, draft, spread, false, percent)
     const list = solids.length > 0 ? solids : liquids
     const m = list[turn % Math.max(1, Math.min(list.length, 4))]
     if (!m) continue
@@ -103,17 +109,17 @@ function addOils(bench: Bench, draft: Draft, oils: number, turn: number): boolea
 
 /** Brings no stop of its own; what is missing still, such as a preservative, is no fault of it. */
 export const fits = (c: Candidate) => !c.brings.some((f) => f.severity === 'stop')
-export const usable = (bench: Bench, c: Candidate) => fits(c) && bench.allowed.includes(c.material)
+export const usable = (palette: Palette, c: Candidate) => fits(c) && palette.allowed.includes(c.material)
 export const reasons = (c: Candidate) => [...c.reasonsFor, ...c.handling].slice(0, 3).join('; ')
 
 /** The emulsifiers that this oil phase could have, one of each family first. */
-export function emulsifiersFor(bench: Bench, draft: Draft, oils: number): Candidate[] {
+export function emulsifiersFor(palette: Palette, draft: BriefDraft, oils: number): Candidate[] {
   const stand = draft.copy()
-  addOils(bench, stand, oils, 0)
-  const all = emulsifierCandidates(bench.assess(stand.formula()), bench.catalogue).filter(
-    (c) => usable(bench, c) && !c.current,
+  addOils(palette, stand, oils, 0)
+  const all = emulsifierCandidates(palette.assess(stand.formula()), palette.catalogue).filter(
+    (c) => usable(palette, c) && !c.current,
   )
-  const leaveIn = bench.brief.product.kind === 'leave-in'
+  const leaveIn = palette.brief.product.kind === 'leave-in'
   const suits = (c: Candidate) =>
     leaveIn ? familyOf(c.material) === 'cationic' : familyOf(c.material) !== 'cationic'
   const list = all.filter(suits)
@@ -128,24 +134,24 @@ export function emulsifiersFor(bench: Bench, draft: Draft, oils: number): Candid
 }
 
 export function addEmulsion(
-  bench: Bench,
-  draft: Draft,
+  palette: Palette,
+  draft: BriefDraft,
   emulsifier: Candidate,
   others: readonly Candidate[],
   turn: number,
 ): boolean {
-  const { brief } = bench
+  const { brief } = palette
   const target = OIL_PHASE_OF[brief.richness]
   const m = emulsifier.material
-  const fatties = bench.find(PICKS.fattyAlcohols)
-  const fatty = familyOf(m) === 'polymer' || bench.wants('cold-process') ? 0 : FATTY_OF[brief.richness]
+  const fatties = palette.find(PICKS.fattyAlcohols)
+  const fatty = familyOf(m) === 'polymer' || palette.wants('cold-process') ? 0 : FATTY_OF[brief.richness]
   const alcohol = fatty > 0 ? fatties[turn % Math.max(1, fatties.length)] : undefined
   const most = m.emulsifier?.maxOilPercent ?? (familyOf(m) === 'polymer' ? 20 : 100)
   const own = m.emulsifier?.role === 'polymeric' ? 0 : emulsifier.percent
   const oils = Math.min(most, target - own - (alcohol ? fatty : 0))
   if (oils < target - own - fatty - 0.5)
     draft.misses.push(`${m.name} holds ${sayNumber(most)} % of oils, so it is lighter than wished.`)
-  if (!addOils(bench, draft, Number(oils.toFixed(1)), turn)) return false
+  if (!addOils(palette, draft, Number(oils.toFixed(1)), turn)) return false
   const role: Role = m.phase === 'oil' ? 'oil' : 'water'
   draft.add(role, m, emulsifier.percent)
   draft.say(

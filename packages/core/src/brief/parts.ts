@@ -3,15 +3,16 @@ import { PICKS } from '../materials/picks.ts'
 import type { Material } from '../shapes/material.ts'
 import { formatRange } from '../text/format.ts'
 import { HELPS, NEED_WORDS } from './brief.ts'
-import { rankIn, roleFor, type Bench, type Draft } from './draft.ts'
+import { rankIn, roleFor, type Palette, type BriefDraft } from './draft.ts'
 import { reasons, usable } from './emulsion.ts'
 
-export function addThickener(bench: Bench, draft: Draft, turn: number) {
-  const a = bench.assess(draft.formula())
+export function addThickener(palette: Palette, draft: BriefDraft, turn: number) {
+  const a = palette.assess(draft.formula())
   const emulsion = a.emulsion !== null
   const has = a.lines.some((l) => l.material?.emulsifier?.role === 'polymeric')
-  if (has || bench.brief.product.kind === 'toner' || (emulsion && bench.brief.richness === 'butter')) return
-  const list = thickenerCandidates(a, bench.catalogue).filter((c) => usable(bench, c) && !c.current)
+  if (has || palette.brief.product.kind === 'toner' || (emulsion && palette.brief.richness === 'butter'))
+    return
+  const list = thickenerCandidates(a, palette.catalogue).filter((c) => usable(palette, c) && !c.current)
   const pick = list[Math.min(turn, list.length - 1)]
   if (!pick) {
     draft.misses.push('No thickener that suits is allowed, so it stays thin.')
@@ -31,11 +32,11 @@ export function addThickener(bench: Bench, draft: Draft, turn: number) {
   )
 }
 
-export function addHumectants(bench: Bench, draft: Draft, turn: number) {
-  const { brief } = bench
+export function addHumectants(palette: Palette, draft: BriefDraft, turn: number) {
+  const { brief } = palette
   const light = brief.absorption === 'fast' || brief.feel === 'dry'
   const order = light ? PICKS.humectants.light : PICKS.humectants.usual
-  const list = bench.find(order).filter((m) => !draft.has(m.id))
+  const list = palette.find(order).filter((m) => !draft.has(m.id))
   const m = list[turn % Math.max(1, Math.min(2, list.length))]
   if (!m) {
     draft.misses.push('No humectant is allowed.')
@@ -47,12 +48,12 @@ export function addHumectants(bench: Bench, draft: Draft, turn: number) {
   draft.say('humectant', m, percent, `holds water${m.feel?.includes('light') ? ' and does not stick' : ''}${slurry ? '; wets the gum first' : ''}`, list.filter((x) => x !== m)) // prettier-ignore
 }
 
-export function addHelp(bench: Bench, draft: Draft, turn: number) {
-  const { need } = bench.brief
+export function addHelp(palette: Palette, draft: BriefDraft, turn: number) {
+  const { need } = palette.brief
   if (need === 'none') return
-  const list = bench.find(HELPS[need]).filter((m) => !draft.has(m.id) && !bench.brief.actives.some((x) => x.material === m.id)) // prettier-ignore
-  const ranked = rankIn(bench, draft, list, (m) => ({ role: roleFor(m, draft.hot), percent: m.usage?.typical ?? 1 }), (m) => 3 - HELPS[need].indexOf(m.id)).filter((r) => r.burden < 30) // prettier-ignore
-  const take = bench.wants('low-budget') ? 1 : 2
+  const list = palette.find(HELPS[need]).filter((m) => !draft.has(m.id) && !palette.brief.actives.some((x) => x.material === m.id)) // prettier-ignore
+  const ranked = rankIn(palette, draft, list, (m) => ({ role: roleFor(m, draft.hot), percent: m.usage?.typical ?? 1 }), (m) => 3 - HELPS[need].indexOf(m.id)).filter((r) => r.burden < 30) // prettier-ignore
+  const take = palette.wants('low-budget') ? 1 : 2
   const chosen = ranked.slice(turn % 2, (turn % 2) + take)
   for (const r of chosen.length > 0 ? chosen : ranked.slice(0, take)) {
     draft.add(r.role, r.material, r.percent)
@@ -61,18 +62,18 @@ export function addHelp(bench: Bench, draft: Draft, turn: number) {
   if (ranked.length === 0) draft.misses.push(`Nothing for ${NEED_WORDS[need]} is allowed here.`)
 }
 
-export function addChelator(bench: Bench, draft: Draft) {
-  const list = bench.find(PICKS.chelators)
-  const best = rankIn(bench, draft, list, (m) => ({ role: 'water', percent: m.usage?.typical ?? 0.2 }))[0]
+export function addChelator(palette: Palette, draft: BriefDraft) {
+  const list = palette.find(PICKS.chelators)
+  const best = rankIn(palette, draft, list, (m) => ({ role: 'water', percent: m.usage?.typical ?? 0.2 }))[0]
   if (!best) return
   draft.add('water', best.material, best.percent)
   draft.say('chelator', best.material, best.percent, 'binds metals that spoil oils, colour and preservative', list.filter((m) => m !== best.material)) // prettier-ignore
 }
 
-export function addAntioxidant(bench: Bench, draft: Draft) {
-  const a = bench.assess(draft.formula())
+export function addAntioxidant(palette: Palette, draft: BriefDraft) {
+  const a = palette.assess(draft.formula())
   if (!a.lines.some((l) => l.material?.oxidation !== undefined && l.material.oxidation !== 'slow')) return
-  const list = bench.find(PICKS.antioxidants)
+  const list = palette.find(PICKS.antioxidants)
   const m = list.find((x) => !draft.has(x.id))
   if (!m) return
   const percent = m.id === PICKS.antioxidants[0] ? PICKS.antioxidantPercent : (m.usage?.typical ?? 0.1)
@@ -88,25 +89,25 @@ export function addAntioxidant(bench: Bench, draft: Draft) {
 
 /** A pH that can be hit at home has at least this much room. */
 const ROOM = 0.5
-function roomWith(bench: Bench, draft: Draft, m: Material): number {
-  const { shared } = bench.assess(draft.with('cool-down', m, m.usage!.typical).formula()).ph
+function roomWith(palette: Palette, draft: BriefDraft, m: Material): number {
+  const { shared } = palette.assess(draft.with('cool-down', m, m.usage!.typical).formula()).ph
   return shared ? shared.max - shared.min : 1
 }
 
-export function addPreservative(bench: Bench, draft: Draft, turn: number): boolean {
-  const list = bench.allowed.filter((m) => m.cover?.role === 'broad' && m.usage)
+export function addPreservative(palette: Palette, draft: BriefDraft, turn: number): boolean {
+  const list = palette.allowed.filter((m) => m.cover?.role === 'broad' && m.usage)
   const ranked = rankIn(
-    bench,
+    palette,
     draft,
     list,
     (m) => ({ role: 'cool-down', percent: m.usage!.typical }),
     (m) =>
       (m.traits?.includes('formaldehyde-releaser') ? -20 : 0) +
       (m.origin === 'derived' ? 2 : 0) -
-      (roomWith(bench, draft, m) < ROOM ? 40 : 0),
+      (roomWith(palette, draft, m) < ROOM ? 40 : 0),
   )
   const good = ranked.filter(
-    (r) => r.burden <= ranked[0]!.burden + 6 && roomWith(bench, draft, r.material) >= ROOM,
+    (r) => r.burden <= ranked[0]!.burden + 6 && roomWith(palette, draft, r.material) >= ROOM,
   )
   const best = good[turn % Math.max(1, Math.min(good.length, 3))] ?? ranked[0]
   if (!best) return false

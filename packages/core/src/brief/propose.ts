@@ -13,7 +13,7 @@ import {
   type BriefContext,
   type Choice,
 } from './brief.ts'
-import { Bench, Draft, roleFor, targetIn } from './draft.ts'
+import { Palette, BriefDraft, roleFor, targetIn } from './draft.ts'
 import { addEmulsion, emulsifiersFor, FAMILY_WORDS, familyOf } from './emulsion.ts'
 import {
   addAntioxidant,
@@ -41,8 +41,8 @@ export type Proposals =
   | { status: 'impossible'; why: string[] }
 
 /** Faults of the wishes themselves, before anything is chosen. */
-function faultsOf(bench: Bench, draft: Draft): string[] {
-  const { brief, catalogue, context } = bench
+function faultsOf(palette: Palette, draft: BriefDraft): string[] {
+  const { brief, catalogue, context } = palette
   const faults: string[] = []
   for (const { material: id } of brief.actives) {
     const m = catalogue.find(id)
@@ -54,7 +54,7 @@ function faultsOf(bench: Bench, draft: Draft): string[] {
     }
   }
   if (faults.length > 0) return faults
-  const a = bench.assess(draft.formula())
+  const a = palette.assess(draft.formula())
   const clash = a.ph.clashes[0]
   if (clash && clash.a.grade === 'works' && clash.b.grade === 'works')
     faults.push(
@@ -68,9 +68,9 @@ function faultsOf(bench: Bench, draft: Draft): string[] {
 }
 
 /** The first draft: water and what the maker asked for. */
-function startOf(bench: Bench, emulsion: boolean): Draft {
-  const { brief, catalogue } = bench
-  const draft = new Draft(brief, emulsion && !bench.wants('cold-process'))
+function startOf(palette: Palette, emulsion: boolean): BriefDraft {
+  const { brief, catalogue } = palette
+  const draft = new BriefDraft(brief, emulsion && !palette.wants('cold-process'))
   for (const { material: id, percent } of brief.actives) {
     const m = catalogue.find(id)
     if (m) draft.add(roleFor(m, draft.hot), m, percent)
@@ -78,18 +78,18 @@ function startOf(bench: Bench, emulsion: boolean): Draft {
   return draft
 }
 
-function finish(bench: Bench, draft: Draft, title: string): Proposal | null {
-  const { brief } = bench
+function finish(palette: Palette, draft: BriefDraft, title: string): Proposal | null {
+  const { brief } = palette
   for (const { material: id, percent } of brief.actives) {
-    const m = bench.catalogue.find(id)!
+    const m = palette.catalogue.find(id)!
     draft.choices.unshift({ part: 'wished for', material: m, percent, why: 'your wish', alternatives: [] })
   }
   let formula = draft.formula()
-  let a = bench.assess(formula)
+  let a = palette.assess(formula)
   // The target is what all of it shares, once everything is in.
   if (a.ph.shared) {
     formula = { ...formula, targetPh: targetIn(a.ph.shared) }
-    a = bench.assess(formula)
+    a = palette.assess(formula)
   }
   const findings = findAll(a)
   if (findings.some((f) => f.severity === 'stop')) return null
@@ -113,12 +113,12 @@ export function propose(brief: Brief, catalogue: Catalogue, context: BriefContex
       status: 'impossible',
       why: ['A cleanser is built on surfactants, which are not proposed here: start from an empty sheet.'],
     }
-  const bench = new Bench(brief, catalogue, context)
+  const palette = new Palette(brief, catalogue, context)
   const emulsion = asksEmulsion(brief)
-  const start = startOf(bench, emulsion)
-  const faults = faultsOf(bench, start)
+  const start = startOf(palette, emulsion)
+  const faults = faultsOf(palette, start)
   if (faults.length > 0) return { status: 'impossible', why: faults }
-  start.targetPh = targetIn(bench.assess(start.formula()).ph.shared)
+  start.targetPh = targetIn(palette.assess(start.formula()).ph.shared)
 
   const proposals: Proposal[] = []
   const why = new Set<string>()
@@ -128,25 +128,25 @@ export function propose(brief: Brief, catalogue: Catalogue, context: BriefContex
     others: readonly Candidate[],
   ): Proposal | null => {
     const draft = start.copy()
-    if (emulsifier && !addEmulsion(bench, draft, emulsifier, others, turn)) {
+    if (emulsifier && !addEmulsion(palette, draft, emulsifier, others, turn)) {
       why.add('No oil that suits is allowed: let a constraint go, or put oils on the shelf.')
       return null
     }
-    addThickener(bench, draft, turn)
-    addHumectants(bench, draft, turn)
-    addHelp(bench, draft, turn)
-    addChelator(bench, draft)
-    addAntioxidant(bench, draft)
-    if (!addPreservative(bench, draft, turn)) {
+    addThickener(palette, draft, turn)
+    addHumectants(palette, draft, turn)
+    addHelp(palette, draft, turn)
+    addChelator(palette, draft)
+    addAntioxidant(palette, draft)
+    if (!addPreservative(palette, draft, turn)) {
       why.add(
         'No preservative that covers bacteria, yeast and mould is allowed: let a constraint go, or put one on the shelf.',
       )
       return null
     }
     const words = emulsifier ? FAMILY_WORDS[familyOf(emulsifier.material)] : titleOf(draft)
-    const made = finish(bench, draft, words.charAt(0).toUpperCase() + words.slice(1))
+    const made = finish(palette, draft, words.charAt(0).toUpperCase() + words.slice(1))
     if (!made) {
-      const stop = findAll(bench.assess(draft.formula())).find((f) => f.severity === 'stop')
+      const stop = findAll(palette.assess(draft.formula())).find((f) => f.severity === 'stop')
       why.add(stop ? stop.message : 'Every try came to a stop.')
     }
     return made
@@ -154,7 +154,7 @@ export function propose(brief: Brief, catalogue: Catalogue, context: BriefContex
 
   if (emulsion) {
     const oils = OIL_PHASE_OF[brief.richness] - FATTY_OF[brief.richness] - 3
-    const candidates = emulsifiersFor(bench, start, oils)
+    const candidates = emulsifiersFor(palette, start, oils)
     if (candidates.length === 0)
       return {
         status: 'impossible',
@@ -177,7 +177,7 @@ export function propose(brief: Brief, catalogue: Catalogue, context: BriefContex
   return { status: 'impossible', why: why.size > 0 ? [...why] : ['Nothing that suits is allowed.'] }
 }
 
-const titleOf = (draft: Draft) => {
+const titleOf = (draft: BriefDraft) => {
   const thickener = draft.choices.find((c) => c.part === 'thickener')
   const humectant = draft.choices.find((c) => c.part === 'humectant')
   const parts = [thickener, humectant].flatMap((c) => (c ? [c.material.name] : []))

@@ -65,7 +65,7 @@ export const molesOfDose = (constants: AcidBase, strengthPercent: number, waterP
   (10 * strengthPercent) / (constants.molarMass * waterPercent)
 
 /** Share of its own water that a formula keeps, however much is dosed. */
-export const LEAST_WATER = 0.05
+export const LEAST_WATER_RATIO = 0.05
 
 /** The same model with doses in it. */
 export function withDoses(model: PhModel, doses: readonly Dose[]): PhModel {
@@ -82,7 +82,7 @@ export function withDoses(model: PhModel, doses: readonly Dose[]): PhModel {
     if (constants.pKa.length > 0 || constants.hydrolysesTo) families.push(familyOf(constants, m))
   }
   // More than the q.s. line can give comes on top; some water always stays.
-  waterRatio = Math.max(LEAST_WATER, waterRatio)
+  waterRatio = Math.max(LEAST_WATER_RATIO, waterRatio)
   return { ...model, waterRatio, system: { families, strongCharge, strongSquares } }
 }
 

@@ -41,12 +41,12 @@ export interface DosePlan {
 }
 
 /** Another adjuster, or the same one stronger, that gets there. */
-export interface Remedy {
+export interface OtherAdjuster {
   adjuster: string
   strengthPercent: number
 }
 
-export type Planned = { plan: DosePlan } | { there: string } | { fault: string; instead?: Remedy }
+export type Planned = { plan: DosePlan } | { there: string } | { fault: string; instead?: OtherAdjuster }
 
 export interface DoseWish {
   target: { min: number; max: number }
@@ -149,7 +149,7 @@ export function planDose(a: Assessment, model: PhModel, wish: DoseWish): Planned
   }
 }
 
-const usual = (way: 'up' | 'down'): Remedy => {
+const usual = (way: 'up' | 'down'): OtherAdjuster => {
   const { key, usualPercent } = adjusterOf(USUAL_ADJUSTER[way])!
   return { adjuster: key, strengthPercent: usualPercent }
 }
@@ -179,7 +179,7 @@ function tooWeak(model: PhModel, wish: DoseWish, target: number): Planned {
   const name = adjusterOf(wish.adjuster)?.name ?? titrant.constants.inci
   const way = titrant.direction
   const own = adjusterOf(wish.adjuster)
-  const candidates: Remedy[] = [
+  const candidates: OtherAdjuster[] = [
     ...(own ? [own] : []).flatMap((x) =>
       [20, 30, 50]
         .filter((s) => s > wish.strengthPercent && s <= x.mostPercent)

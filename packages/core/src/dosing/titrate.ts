@@ -1,7 +1,15 @@
 import { acidBaseOf, type AcidBase } from '../ph/acid-base.ts'
 import { adjusterOf, directionOf } from '../ph/adjusters.ts'
 import { modelSdAt } from './fit.ts'
-import { hiddenAt, inWater, LEAST_WATER, molesOfDose, phOfModel, waterOfDose, type PhModel } from './model.ts'
+import {
+  hiddenAt,
+  inWater,
+  LEAST_WATER_RATIO,
+  molesOfDose,
+  phOfModel,
+  waterOfDose,
+  type PhModel,
+} from './model.ts'
 import { AT_25, daviesLogGamma } from '../ph/solver.ts'
 import { CARBONIC } from '../ph/predict.ts'
 
@@ -68,7 +76,7 @@ export function doseAt(model: PhModel, titrant: Titrant, ph: number, guess = 0):
   let point: Point | null = null
   for (let round = 0; round < 60; round++) {
     const logG1 = daviesLogGamma(ionic)
-    const ratio = Math.max(LEAST_WATER, model.waterRatio + stretch * percent)
+    const ratio = Math.max(LEAST_WATER_RATIO, model.waterRatio + stretch * percent)
     let weak = 0
     let squares = 0
     for (const f of system.families) {

@@ -3,7 +3,7 @@ import { isRealDay, type Lot } from '../materials/lots.ts'
 import type { Material } from '../shapes/material.ts'
 import { shorten } from '../text/format.ts'
 
-export type Draft = Record<string, unknown>
+export type RowDraft = Record<string, unknown>
 
 export interface Column<T> {
   name: string
@@ -11,7 +11,7 @@ export interface Column<T> {
   also?: readonly string[]
   write: (item: T) => string | number | undefined
   /** Puts what a text says into the draft; a sentence when it cannot. */
-  read: (text: string, draft: Draft) => string | null
+  read: (text: string, draft: RowDraft) => string | null
 }
 
 /**
@@ -84,7 +84,7 @@ const numberColumn = <T extends object>(
 ): Column<T> => ({
   name,
   also,
-  write: (item) => get(item as Draft, field) as number | undefined,
+  write: (item) => get(item as RowDraft, field) as number | undefined,
   read: (text, draft) => {
     const exact = MACHINE.test(text.trim()) ? Number(text) : Number.NaN
     if (exact <= most) {
@@ -123,11 +123,11 @@ const partsColumn = <T extends object>(
   name,
   also,
   write: (item) => {
-    const parts = get(item as Draft, field) as Record<string, unknown>[] | undefined
+    const parts = get(item as RowDraft, field) as Record<string, unknown>[] | undefined
     return parts?.map((p) => `${escapeItem(String(p[nameKey]))} ${String(p['percent'])}`).join('; ')
   },
   read: (text, draft) => {
-    const parts: Draft[] = []
+    const parts: RowDraft[] = []
     for (const item of splitItems(text)) {
       const match = /^(.*\S)\s+([\d.,]+(?:e-?\d+)?)\s*%?$/s.exec(item)
       const percent = match ? Number(match[2]!.replace(',', '.')) : Number.NaN
@@ -142,7 +142,7 @@ const partsColumn = <T extends object>(
 const listColumn = <T extends object>(name: string, field: string, also: string[] = []): Column<T> => ({
   name,
   also,
-  write: (item) => (get(item as Draft, field) as string[] | undefined)?.map(escapeItem).join('; '),
+  write: (item) => (get(item as RowDraft, field) as string[] | undefined)?.map(escapeItem).join('; '),
   read: (text, draft) => {
     put(draft, field, splitItems(text))
     return null
@@ -155,14 +155,14 @@ const splitItems = (text: string) =>
     .map((item) => item.trim().replace(/\\(.)/gs, '$1'))
     .filter((item) => item !== '')
 
-function get(value: Draft, path: string): unknown {
-  return path.split('.').reduce<unknown>((at, key) => (at as Draft | undefined)?.[key], value)
+function get(value: RowDraft, path: string): unknown {
+  return path.split('.').reduce<unknown>((at, key) => (at as RowDraft | undefined)?.[key], value)
 }
-function put(draft: Draft, path: string, value: unknown) {
+function put(draft: RowDraft, path: string, value: unknown) {
   const keys = path.split('.')
   const last = keys.pop()!
   let at = draft
-  for (const key of keys) at = (at[key] ??= {}) as Draft
+  for (const key of keys) at = (at[key] ??= {}) as RowDraft
   at[last] = value
 }
 
@@ -170,11 +170,11 @@ function put(draft: Draft, path: string, value: unknown) {
 const restColumn = <T extends object>(said: readonly string[]): Column<T> => ({
   name: 'more',
   write: (item) => {
-    const rest: Draft = structuredClone(item) as Draft
+    const rest: RowDraft = structuredClone(item) as RowDraft
     for (const path of said) {
       const keys = path.split('.')
       const last = keys.pop()!
-      const at = (keys.length > 0 ? get(rest, keys.join('.')) : rest) as Draft | undefined
+      const at = (keys.length > 0 ? get(rest, keys.join('.')) : rest) as RowDraft | undefined
       if (at) delete at[last]
       if (at && keys.length > 0 && Object.keys(at).length === 0) delete rest[keys[0]!]
     }
@@ -182,7 +182,7 @@ const restColumn = <T extends object>(said: readonly string[]): Column<T> => ({
   },
   read: (text, draft) => {
     try {
-      merge(draft, JSON.parse(text) as Draft)
+      merge(draft, JSON.parse(text) as RowDraft)
       return null
     } catch {
       return 'The column “more” is not readable; leave it as it was exported, or empty it.'
@@ -190,14 +190,14 @@ const restColumn = <T extends object>(said: readonly string[]): Column<T> => ({
   },
 })
 /** Adds what is not there yet, one level deep. */
-function merge(draft: Draft, rest: Draft) {
+function merge(draft: RowDraft, rest: RowDraft) {
   for (const [key, value] of Object.entries(rest)) {
     const here = draft[key]
     if (here === undefined) draft[key] = value
     else if (isPlain(here) && isPlain(value)) draft[key] = { ...value, ...here }
   }
 }
-export const isPlain = (value: unknown): value is Draft =>
+export const isPlain = (value: unknown): value is RowDraft =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 
 const LOT_FIELDS: Column<Lot>[] = [

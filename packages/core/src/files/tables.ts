@@ -6,7 +6,7 @@ import { mixtureFault, ownMaterial } from '../materials/own.ts'
 import { Material } from '../shapes/material.ts'
 import { shorten } from '../text/format.ts'
 import { cellText, type Cell } from '../text/cells.ts'
-import { isPlain, LOT_COLUMNS, MATERIAL_COLUMNS, type Column, type Draft } from './table-columns.ts'
+import { isPlain, LOT_COLUMNS, MATERIAL_COLUMNS, type Column, type RowDraft } from './table-columns.ts'
 
 type Row = (string | number | undefined)[]
 const tableOf = <T>(columns: readonly Column<T>[], items: readonly T[]): Row[] => [
@@ -89,7 +89,7 @@ export function* readTable(
 }
 
 function readCells<T>(columns: readonly (Column<T> | null)[], cells: readonly Cell[]) {
-  const draft: Draft = {}
+  const draft: RowDraft = {}
   const faults: string[] = []
   // What the column “more” holds only fills gaps, so it is read last.
   const order = columns
@@ -262,7 +262,7 @@ function reaches(
   })
 }
 
-const partsOf = (draft: Draft) =>
+const partsOf = (draft: RowDraft) =>
   ((draft['parts'] ?? []) as { inci: string; percent: number }[]).map((p) => ({
     material: p.inci,
     percent: p.percent,
@@ -274,7 +274,7 @@ function freeId(stem: string, taken: ReadonlySet<string>) {
   return id
 }
 
-function faultOf(draft: Draft, name: string): string | null {
+function faultOf(draft: RowDraft, name: string): string | null {
   if (name.trim() === '') return 'It has no name.'
   if (name.length > 300) return 'Its name is longer than 300 characters.'
   const phase = draft['phase'] as string | undefined

@@ -82,14 +82,15 @@ const isSuspended = (a: Assessment, key: string) => {
 }
 
 /** From here a solid dissolves in what is hot, °C. */
-const HOT = 50
+const DISSOLVES_FROM = 50
 const HOLDS = new Set(['gum', 'polymer', 'clay', 'hyaluronate'])
 const AS_SALT = 'Partly neutralised, at pH 5 and above, it dissolves as its salt.'
 
 /** What becomes of a fine powder that does not dissolve: needles where it was hot, and nothing holds it in bare water. */
 function fateOf(a: Assessment, indexes: readonly number[]): { check: boolean; why: string } {
   const hot = indexes.some(
-    (i) => (a.lines[i]!.phaseSource.heatToC ?? 0) >= HOT && a.lines[i]!.phaseSource.role !== 'premix',
+    (i) =>
+      (a.lines[i]!.phaseSource.heatToC ?? 0) >= DISSOLVES_FROM && a.lines[i]!.phaseSource.role !== 'premix',
   )
   if (hot)
     return {

@@ -28,10 +28,13 @@ export type Rule = (assessment: Assessment) => Finding[]
 
 export const COMMON_PRACTICE = 'common practice, from memory'
 
-type Draft = Pick<Finding, 'code' | 'severity' | 'message'> & Partial<Finding>
+type FindingDraft = Pick<Finding, 'code' | 'severity' | 'message'> & Partial<Finding>
 
 /** Fills in what a finding leaves out; `indexes` are lines of the assessment it concerns. */
-export function finding(assessment: Assessment, draft: Draft & { indexes?: readonly number[] }): Finding {
+export function finding(
+  assessment: Assessment,
+  draft: FindingDraft & { indexes?: readonly number[] },
+): Finding {
   const { indexes = [], ...rest } = draft
   const lines = indexes.map((i) => assessment.lines[i]!)
   return {

@@ -37,7 +37,8 @@ export interface Part {
   route: Route
 }
 
-const HOT = 45
+/** From here on a part or a batch counts as hot, °C. */
+export const HOT = 45
 /** Hygiene and melting ask for so much where something has to melt (common practice). */
 export const LEAST_HOT = 70
 const ABOVE_MELT = 5

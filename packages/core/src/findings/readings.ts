@@ -1,0 +1,69 @@
+import { adjusterName } from '../dosing/log.ts'
+import { listWords } from '../text/format.ts'
+import { finding, type Rule } from './types.ts'
+
+/** record.adjuster-not-counted: acid or alkali went in and is not in the formula. */
+export const notCounted: Rule = (a) => {
+  const open = (a.formula.additions ?? []).filter((x) => !x.inFormula)
+  if (open.length === 0) return []
+  const names = [...new Set(open.map((x) => adjusterName(x.material).toLowerCase()))]
+  return [
+    finding(a, {
+      code: 'record.adjuster-not-counted',
+      severity: 'note',
+      materials: names,
+      message: `${listWords(names)} ${names.length > 1 ? 'were' : 'was'} added and ${names.length > 1 ? 'are' : 'is'} not in the formula.`,
+      why: 'Caps, the list of ingredients and the next batch do not know of it. Take it into the formula on the pH leaf.',
+    }),
+  ]
+}
+
+/** ph.not-final: a phase, or an adjuster, that went in after the pH was read. */
+export const notFinal: Rule = (a) => {
+  const since = (a.formula.additions ?? []).filter(
+    (x) => !x.inFormula && x.afterReading >= (a.formula.readings?.length ?? 0),
+  )
+  if (a.reading && since.length > 0)
+    return [
+      finding(a, {
+        code: 'ph.not-final',
+        severity: 'check',
+        materials: [],
+        message: `After the last reading ${listWords([...new Set(since.map((x) => adjusterName(x.material).toLowerCase()))])} was added.`,
+        why: 'Mix, wait two minutes and read again; and once more the next day.',
+      }),
+    ]
+  const after = a.reading?.afterPhase
+  if (!after) return []
+  const at = a.formula.phases.findIndex((p) => p.name === after)
+  const later = a.phases.filter((p, i) => at >= 0 && i > at && p.lines > 0 && p.percent > 0)
+  if (later.length === 0) return []
+  return [
+    finding(a, {
+      code: 'ph.not-final',
+      severity: 'check',
+      materials: [],
+      message: `The pH was read after ${after}; ${listWords(later.map((p) => p.name || p.letter))} came later.`,
+      why: 'Read it again after the last addition, and once more the next day.',
+    }),
+  ]
+}
+
+/** ph.not-measured: pH matters here, and nobody has read it. */
+export const notMeasured: Rule = (a) => {
+  const { shared } = a.ph
+  if (a.reading || a.emulsion?.type === 'water-in-oil' || a.waterPercent < 5) return []
+  const narrow = shared !== null && shared.max - shared.min <= 3.5
+  // acids and bases, preservatives that need a pH, the eye area, a target: there it matters
+  const moved = a.lines.some((l) => l.percent > 0 && (l.material?.kind === 'acid' || l.material?.kind === 'base')) // prettier-ignore
+  if (!narrow && !moved && a.formula.product.site !== 'eye' && !a.formula.targetPh) return []
+  return [
+    finding(a, {
+      code: 'ph.not-measured',
+      severity: 'note',
+      materials: [],
+      message: 'pH matters here and has not been read yet.',
+      why: 'Measure a small portion when everything is in, and again after 24 hours.',
+    }),
+  ]
+}
