@@ -1,6 +1,7 @@
 // What is not known is said: of a line, of a cap, of an oil phase; and notes stand together by kind.
 import { describe, expect, it } from 'vitest'
-import { assess, capOf, catalogue, findAll, groupNotes, knownOf } from '../src/index.ts'
+import { assess, catalogue, findAll, groupNotes, knownOf } from '../src/index.ts'
+import { capOf } from '../src/findings/legal.ts'
 import { expectedBody } from '../src/feel/body.ts'
 import { emulsifierRange } from '../src/emulsion/emulsion.ts'
 import { cream, findingsOf, PRESERVED, simple } from './helpers.ts'

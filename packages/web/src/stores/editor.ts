@@ -1,13 +1,9 @@
 import {
   applyEdit,
-  assess,
-  capOf,
   duplicate,
-  findAll,
   formulaFault,
   freeName,
   fullReason,
-  routed,
   sameFormula,
   withKeys,
   type Edit,
@@ -50,11 +46,10 @@ export const useEditor = defineStore('editor', () => {
   let dirty = false
   let lastKey: string | null = null
 
-  const assessment = computed(() => (formula.value ? assess(formula.value, materials.catalogue) : null))
-  const findings = computed(() => (assessment.value ? findAll(assessment.value) : []))
-  const caps = computed(() => assessment.value?.lines.map((_, i) => capOf(assessment.value!, i)) ?? [])
-  /** Where each phase goes. */
-  const parts = computed(() => (assessment.value ? routed(assessment.value) : []))
+  /** What follows from it. */
+  const derived = computed(() => (formula.value ? materials.derive(formula.value) : null))
+  const assessment = computed(() => derived.value?.assessment ?? null)
+  const findings = computed(() => derived.value?.findings ?? [])
   const canUndo = computed(() => past.value.length > 0)
   const canRedo = computed(() => future.value.length > 0)
 
@@ -282,8 +277,7 @@ export const useEditor = defineStore('editor', () => {
     formula,
     assessment,
     findings,
-    caps,
-    parts,
+    derived,
     state,
     problem,
     refused,

@@ -1,5 +1,6 @@
 import {
   customOf,
+  derivedOf,
   firstIssue,
   knownCatalogue,
   makeSearch,
@@ -48,6 +49,8 @@ export const useMaterials = defineStore('materials', () => {
     lots: told.value,
   }))
   const search = computed<Search>(() => makeSearch(catalogue.value.materials))
+  /** What follows from a formula, worked out once for all who ask. */
+  const derive = (formula: Formula) => derivedOf(formula, catalogue.value)
   const changeOf = (id: string) => changes.value.find((c) => c.id === id) ?? null
 
   async function load() {
@@ -137,6 +140,7 @@ export const useMaterials = defineStore('materials', () => {
     catalogue,
     knowledge,
     search,
+    derive,
     load,
     add,
     put,

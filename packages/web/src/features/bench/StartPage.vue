@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import {
   applyEdit,
-  assess,
   batchCode,
   batchToWeigh,
   benchPlan,
@@ -83,7 +82,7 @@ const count = ref<number | null>(4)
 const ml = ref<number | null>(50)
 const density = ref<number | null>(0.97)
 const loss = ref<number | null>(5)
-watch(source, (f) => (grams.value = f ? assess(f, materials.catalogue).amounts.batchGrams : null), {
+watch(source, (f) => (grams.value = f ? materials.derive(f).assessment.amounts.batchGrams : null), {
   immediate: true,
 })
 const containers = computed(() =>

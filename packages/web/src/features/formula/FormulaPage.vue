@@ -3,7 +3,7 @@ import Button from 'primevue/button'
 import { useToast } from 'primevue/usetoast'
 import { computed, nextTick, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { linesOfStep, methodOf, type LineRef } from '@omblet/core'
+import { linesOfStep, type LineRef } from '@omblet/core'
 import { notify } from '../../components/notify'
 import NotHere from '../../components/NotHere.vue'
 import { useEditor } from '../../stores/editor'
@@ -30,7 +30,7 @@ const route = useRoute()
 const shownStep = computed(() => {
   const key = route.query['step']
   if (typeof key !== 'string' || !editor.assessment || editor.id !== props.id) return null
-  const { steps } = methodOf(editor.assessment, editor.formula!.method)
+  const { steps } = editor.derived!.method
   const at = steps.findIndex((s) => s.key === key)
   return at < 0 ? null : { number: at + 1, ...steps[at]! }
 })

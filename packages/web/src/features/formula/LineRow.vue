@@ -5,7 +5,6 @@ import {
   knownOf,
   formatNumber,
   LIMITS,
-  methodOf,
   sayNumber,
   stepOfLine,
   type AssessedLine,
@@ -82,7 +81,7 @@ function closeNote() {
 /** Made only when asked for: forty rows share one menu. */
 const router = useRouter()
 const stepItem = (): MenuItem[] => {
-  const { steps } = methodOf(editor.assessment!, editor.formula!.method)
+  const { steps } = editor.derived!.method
   const step = stepOfLine(steps, props.line)
   if (!step) return []
   const label = `Goes in at step ${steps.indexOf(step) + 1}: ${step.title}`

@@ -42,13 +42,13 @@ const api = inject(sheetKey)!
 const menu = ref<InstanceType<typeof Menu>>()
 /** Everything that a row shows: of three hundred rows a keystroke draws only those that look otherwise now. */
 const looks = (line: AssessedLine, at: number) => {
-  const cap = editor.caps[at]
+  const cap = editor.derived!.caps[at]
   const mark = props.marks.get(`${line.phase}.${line.line}`)
   return [line.source, line.material, line.substances, line.label, line.phase, line.line, line.percent, line.grams, line.dosePercent, line.given, line.fill, cap?.maxPercent, cap?.source, cap?.open, mark] // prettier-ignore
 }
 const routes = ref<InstanceType<typeof Menu>>()
-const part = computed(() => editor.parts.find((p) => p.index === props.index) ?? null)
-const goes = computed(() => (part.value ? goesWords(part.value, editor.parts) : ''))
+const part = computed(() => editor.derived!.parts.find((p) => p.index === props.index) ?? null)
+const goes = computed(() => (part.value ? goesWords(part.value, editor.derived!.parts) : ''))
 const routeItems = computed<MenuItem[]>(() =>
   routeChoices(editor.assessment!, props.index).map((c) => ({
     label: c.label,
@@ -118,7 +118,7 @@ const items = computed(() => [
         :key="line.source.id"
         v-memo="looks(line, at)"
         :line="line"
-        :cap="editor.caps[at]"
+        :cap="editor.derived!.caps[at]"
         :mark="marks.get(`${line.phase}.${line.line}`)"
         @step="emit('step', line, $event)"
         @move="emit('move', line, $event)"

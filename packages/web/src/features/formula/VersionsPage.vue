@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { assess, capitalise, difference, formatNumber, type Formula, type LineChange } from '@omblet/core'
+import { capitalise, difference, formatNumber, type Formula, type LineChange } from '@omblet/core'
 import { format } from 'date-fns'
 import Button from 'primevue/button'
 import { useToast } from 'primevue/usetoast'
@@ -40,7 +40,7 @@ watch(
 )
 
 const opened = computed(() => versions.value.find((v) => v.id === openId.value) ?? null)
-const picture = computed(() => (opened.value ? assess(opened.value.formula, materials.catalogue) : null))
+const picture = computed(() => (opened.value ? materials.derive(opened.value.formula).assessment : null))
 const changes = computed<LineChange[]>(() =>
   opened.value && editor.formula ? difference(opened.value.formula, editor.formula) : [],
 )
@@ -54,7 +54,7 @@ function describe(change: LineChange) {
   return `${name} ${amount(change.before)} → ${amount(change.after)}`
 }
 const layers = (formula: Formula) =>
-  assess(formula, materials.catalogue).phases.map(({ role, letter, percent }) => ({ role, letter, percent }))
+  materials.derive(formula).assessment.phases.map(({ role, letter, percent }) => ({ role, letter, percent }))
 
 async function restore(version: VersionRecord) {
   editor.replace({ ...version.formula, name: editor.formula!.name })

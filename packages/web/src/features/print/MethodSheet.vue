@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import { methodOf, schedule, type Assessment } from '@omblet/core'
+import { schedule, type Assessment, type Method } from '@omblet/core'
 import { computed } from 'vue'
 import FlowDrawing from '../../components/FlowDrawing.vue'
 import { sayMinutes } from '../../components/minutes'
 
-const props = defineProps<{ a: Assessment }>()
-const method = computed(() => methodOf(props.a, props.a.formula.method))
-const plan = computed(() => schedule(method.value.steps.filter((s) => !s.later && s.ahead === null)))
+const props = defineProps<{ a: Assessment; method: Method }>()
+const plan = computed(() => schedule(props.method.steps.filter((s) => !s.later && s.ahead === null)))
 const named = (text: string) => (text.startsWith('pH') ? text : text.charAt(0).toUpperCase() + text.slice(1))
 </script>
 

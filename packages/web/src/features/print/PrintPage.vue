@@ -1,12 +1,9 @@
 <script setup lang="ts">
 import {
-  assess,
   capitalise,
-  findAll,
   formatGrams,
   formatNumber,
   formatRange,
-  inciList,
   isCaution,
   phaseLetter,
   weighOut,
@@ -62,16 +59,17 @@ const papers = [
   { value: 'letter', label: 'Letter' },
 ]
 
-const a = computed(() => (formula.value ? assess(formula.value, materials.catalogue) : null))
+const derived = computed(() => (formula.value ? materials.derive(formula.value) : null))
+const a = computed(() => derived.value?.assessment ?? null)
 const sheet = computed(() => (a.value ? weighOut(a.value) : null))
-const findings = computed(() => (a.value ? findAll(a.value) : []))
+const findings = computed(() => derived.value?.findings ?? [])
 const stops = computed(() => findings.value.filter((f) => f.severity === 'stop'))
 const checks = computed(() => findings.value.filter((f) => f.severity === 'check'))
 const cautions = computed(() => findings.value.filter((f) => isCaution(f)))
 const resolution = computed(() => a.value?.amounts.resolutionGrams ?? 0.01)
 const today = format(new Date(), 'd MMMM yyyy')
 const grams = (value: number) => formatGrams(value, resolution.value)
-const inci = computed(() => (a.value ? inciList(a.value).join(', ') : ''))
+const inci = computed(() => derived.value?.inci ?? '')
 const printNow = () => window.print()
 </script>
 
@@ -209,7 +207,7 @@ const printNow = () => window.print()
       </template>
 
       <template v-else-if="what === 'method'">
-        <MethodSheet :a="a">
+        <MethodSheet :a="a" :method="derived!.method">
           <section v-if="cautions.length" class="cautions">
             <h2>Mind</h2>
             <ul>

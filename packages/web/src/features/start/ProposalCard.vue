@@ -1,13 +1,5 @@
 <script setup lang="ts">
-import {
-  assess,
-  capitalise,
-  formatNumber,
-  formatRange,
-  listWords,
-  sayNumber,
-  type Proposal,
-} from '@omblet/core'
+import { capitalise, formatNumber, formatRange, listWords, sayNumber, type Proposal } from '@omblet/core'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import Counts from '../../components/Counts.vue'
@@ -23,7 +15,7 @@ const props = defineProps<{
 defineEmits<{ start: [] }>()
 const materials = useMaterials()
 
-const assessment = computed(() => assess(props.proposal.formula, materials.catalogue))
+const assessment = computed(() => materials.derive(props.proposal.formula).assessment)
 const water = computed(() => assessment.value.lines.find((l) => l.fill)?.percent ?? 0)
 const layers = computed(() =>
   assessment.value.phases.map(({ role, letter, percent }) => ({ role, letter, percent })),

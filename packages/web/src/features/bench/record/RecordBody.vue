@@ -2,15 +2,12 @@
 import {
   actualFormula,
   actualGrams,
-  assess,
   capitalise,
   deviations,
   eventRow,
-  findAll,
   formatCelsius,
   formatGrams,
   formatPercent,
-  inciList,
   isCaution,
   linesIn,
   madeGrams,
@@ -41,16 +38,16 @@ const grams = (g: number) => formatGrams(g, d.value)
 const made = computed(() => madeGrams(s.value))
 const actual = computed(() => {
   const f = actualFormula(s.value)
-  return f ? assess(f, materials.catalogue) : null
+  return f ? materials.derive(f) : null
 })
 const findings = computed(() =>
   actual.value
-    ? findAll(actual.value).filter(
+    ? actual.value.findings.filter(
         (f) => f.severity !== 'note' && !isCaution(f) && f.code !== 'weighing.too-small',
       )
     : [],
 )
-const inci = computed(() => (actual.value ? inciList(actual.value).join(', ') : ''))
+const inci = computed(() => actual.value?.inci ?? '')
 const when = (iso: string) => format(new Date(iso), 'd MMM yyyy, HH:mm')
 const clock = (iso: string) => format(new Date(iso), 'HH:mm')
 const yielded = computed(() => yieldPercent(s.value))

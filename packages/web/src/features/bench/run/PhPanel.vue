@@ -3,7 +3,6 @@ import {
   ADJUSTER_GROUPS,
   adjusterName,
   aimPh,
-  assess,
   atResolution,
   decimalsOf,
   DOSE_WAIT,
@@ -47,7 +46,7 @@ onMounted(() => void bench.load())
 
 const s = computed(() => run.state.value)
 const formula = computed(() => phFormula(s.value))
-const a = computed(() => (formula.value ? assess(formula.value, materials.catalogue) : null))
+const a = computed(() => (formula.value ? materials.derive(formula.value).assessment : null))
 const { stand, dosing, strengthText, choose } = useDosing(
   () => a.value,
   () => s.value.plan.a,

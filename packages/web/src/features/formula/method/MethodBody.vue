@@ -4,7 +4,6 @@ import {
   changeStep,
   type MethodChoices,
   type MethodEdits,
-  methodOf,
   type MethodStep,
   moveStep,
   putBackStep,
@@ -30,7 +29,7 @@ const editor = useEditor()
 const toast = useToast()
 
 const edits = computed<MethodEdits>(() => editor.formula?.method ?? {})
-const method = computed(() => methodOf(editor.assessment!, edits.value))
+const method = computed(() => editor.derived!.method)
 const route = useRoute()
 /** A line of the sheet asked for its step. */
 const open = ref<string | null>(typeof route.query['step'] === 'string' ? route.query['step'] : null)
