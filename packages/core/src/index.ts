@@ -6,7 +6,7 @@ export type { PhWindows } from './assess/windows.ts'
 export { balance, type Balance, type Standing, standingOf } from './balance/balance.ts'
 export { isChosen, type Wishes } from './balance/wishes.ts'
 export { actualFormula, actualGrams, phFormula } from './bench/actual.ts'
-export { type Symptom, SYMPTOMS } from './bench/cause.ts'
+export { looksAt, type Symptom, SYMPTOMS } from './bench/looks.ts'
 export { type CoolFit, type CoolReading, fitCooling, stirEvery } from './bench/cool-fit.ts'
 export { eventRow, eventTable, rowValue } from './bench/event-rows.ts'
 export { BatchInfo, BenchEvent, eventFault, Happening, UNDOABLE } from './bench/events.ts'
@@ -152,7 +152,7 @@ export {
   parseReading,
   readingFault,
 } from './ph/meter.ts'
-export { oilyAcids, type PhPrediction } from './ph/predict.ts'
+export { phNotTold, oilyAcids, type PhPrediction } from './ph/predict.ts'
 export { solvePh } from './ph/solver.ts'
 export {
   addOwnStep,

@@ -1,7 +1,7 @@
 // What is kept of a batch: its record, its file, what it teaches the formula, and what to do when something looks wrong.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { actualFormula, assess, batchCode, deviations, eventRow, eventTable, gramsForContainers, headOf, provedChanges, readFile, ReadError, rescue, SYMPTOMS, withProved, writeBatch, yieldPercent, type BatchFile } from '../src/index.ts'
+import { actualFormula, assess, batchCode, deviations, eventRow, eventTable, gramsForContainers, headOf, looksAt, provedChanges, readFile, ReadError, rescue, SYMPTOMS, withProved, writeBatch, yieldPercent, type BatchFile } from '../src/index.ts'
 import { statusOf } from '../src/bench/record.ts'
 import { Making } from './bench-helpers.ts'
 import { cream, phase, PRESERVED, simple } from './helpers.ts'
@@ -125,6 +125,18 @@ describe('something looks wrong', () => {
       }
       expect(found.causes.map((c) => c.weight)).toEqual(found.causes.map((c) => c.weight).sort((x, y) => y - x)) // prettier-ignore
     }
+  })
+  it('offers what can be seen by now, and folds the rest', () => {
+    const now = (m: Making) => looksAt(m.state).now.map((x) => x.id)
+    const begun = new Making(SMALL)
+    expect(now(begun)).toEqual([])
+    const { now: seen, later } = looksAt(new Making(SMALL).upTo('ph').state)
+    expect(seen.map((x) => x.id)).toEqual(expect.arrayContaining(['crystals', 'grainy', 'split', 'thin']))
+    expect(later.map((x) => x.id)).toEqual(expect.arrayContaining(['oil-later', 'ph-over']))
+    expect([...seen, ...later].map((x) => x.id).sort()).toEqual(SYMPTOMS.map((x) => x.id).sort())
+    const dosed = new Making(SMALL).upTo('ph').do({ type: 'dose', material: 'lactic-acid', strengthPercent: 80, grams: 0.5 }) // prettier-ignore
+    expect(now(dosed)).toContain('ph-over')
+    expect(now(new Making(SMALL).upTo(null))).toContain('stings')
   })
   it('names the pH first where the acid thinned it, and says how it comes back', () => {
     // Common practice: carbomer has its body above pH 5 and comes back with alkali and stirring.

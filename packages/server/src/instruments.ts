@@ -57,7 +57,7 @@ interface Bench {
 /**
  * Simulated instruments for rehearsing without hardware. `POST /` with a formula sets up a bench; `GET /:id/scale`,
  * `thermometer` and `ph` are endless streams of lines of text; `POST /:id/hands` does something at the bench, and
- * `GET /:id` tells what is really in the beakers. An unplugged instrument ends its stream and answers 503 until it is
+ * `GET /:id` tells what is really in the beakers. An unplugged instrument ends its stream and answers 204 until it is
  * back. Benches live in memory and are forgotten after half an hour.
  */
 export function instruments(now: () => number = Date.now): Router {
@@ -143,7 +143,8 @@ export function instruments(now: () => number = Date.now): Router {
       return
     }
     if (!bench.sim.plugged[kind]) {
-      res.status(503).json({ error: 'The instrument is unplugged.' })
+      // nothing is wrong: there is just nothing to read
+      res.status(204).end()
       return
     }
     res.type('text/plain')

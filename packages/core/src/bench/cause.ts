@@ -4,30 +4,6 @@ import { HOT } from '../procedure/route.ts'
 import { adjusterOf } from '../ph/adjusters.ts'
 import type { Evidence } from './evidence.ts'
 
-export const SYMPTOMS = [
-  { id: 'thin-after-acid', label: 'It went thin after the acid' },
-  { id: 'thin', label: 'It is too thin' },
-  { id: 'thick', label: 'It is too thick' },
-  { id: 'grainy', label: 'It is grainy' },
-  { id: 'lumps', label: 'There are lumps' },
-  { id: 'split', label: 'It has split into layers' },
-  { id: 'oil', label: 'Oil floats on it' },
-  { id: 'foam', label: 'It is full of air or foam' },
-  { id: 'crystals', label: 'There are crystals' },
-  { id: 'colour', label: 'The colour is off' },
-  { id: 'smell', label: 'It smells off' },
-  { id: 'ph-stuck', label: 'The pH will not move' },
-  { id: 'ph-over', label: 'The pH went too far' },
-  { id: 'stings', label: 'It stings' },
-  { id: 'whitens', label: 'It whitens when rubbed in' },
-  { id: 'soaps', label: 'It foams up white on the skin' },
-  { id: 'pills', label: 'It pills or rolls off' },
-  { id: 'greasy', label: 'It is too greasy' },
-  { id: 'pump', label: 'It runs out of the pump, or will not come' },
-  { id: 'oil-later', label: 'Oil stands on top after days' },
-] as const
-export type Symptom = (typeof SYMPTOMS)[number]['id']
-
 export interface CauseList {
   causes: Cause[]
   /** When it must be thrown away. */

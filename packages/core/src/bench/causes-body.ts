@@ -12,8 +12,8 @@ import {
   salt,
   notHydrated,
   type CauseList,
-  type Symptom,
 } from './cause.ts'
+import { type Symptom } from './looks.ts'
 
 /** Looks of a batch whose body is not as it should be. */
 export const BODY: Record<Extract<Symptom, 'thin-after-acid' | 'thin' | 'thick'>, CauseList> = {

@@ -17,8 +17,8 @@ import {
   tooLittleEmulsifier,
   waxes,
   type CauseList,
-  type Symptom,
 } from './cause.ts'
+import { type Symptom } from './looks.ts'
 import type { Evidence } from './evidence.ts'
 
 const has = (e: Evidence, trait: Trait) => e.has((l) => l.material !== null && hasTrait(l.material, trait))

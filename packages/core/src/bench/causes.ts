@@ -17,8 +17,8 @@ import {
   lowShear,
   outOfWindow,
   type CauseList,
-  type Symptom,
 } from './cause.ts'
+import { type Symptom } from './looks.ts'
 import { BODY } from './causes-body.ts'
 import { SKIN } from './causes-skin.ts'
 import type { Evidence } from './evidence.ts'

@@ -1,4 +1,4 @@
-import type { Symptom } from './cause.ts'
+import type { Symptom } from './looks.ts'
 import { CAUSES, HARMLESS } from './causes.ts'
 import { evidenceOf } from './evidence.ts'
 import type { BatchState } from './state.ts'

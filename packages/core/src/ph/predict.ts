@@ -45,6 +45,26 @@ const HIDDEN: Partial<Record<MaterialKind, number>> = {
   cationic: 5e-5,
   solubiliser: 3e-5,
 }
+/** The same of a name that nobody knows, of which nothing else is known either. */
+const HIDDEN_UNKNOWN = 4e-4
+/** From so much unseen acid or alkali on a line can move the pH, mol per kg of water. */
+const MOVES_FROM = 2e-3
+
+/** Acid or alkali that a line may bring unseen, mol per kg of water. */
+function hiddenOf({ material, guess, percent, source }: AssessedLine, waterPercent: number): number {
+  if (percent <= 0 || source.custom?.acidBase) return 0
+  const per = material ? HIDDEN[material.kind] : guess ? HIDDEN[guess.kind] : HIDDEN_UNKNOWN
+  return ((per ?? 0) * percent * 100) / waterPercent
+}
+
+/** Why the pH that a line brings is not known, where there is so much of it that it can tell; null elsewhere. */
+export function phNotTold(line: AssessedLine, waterPercent: number): string | null {
+  if (waterPercent < 5 || hiddenOf(line, waterPercent) < MOVES_FROM) return null
+  return line.material
+    ? 'Its own acid or alkali differs from lot to lot and is not known: it may move the pH. Measure.'
+    : 'Nothing is known of its acid or alkali: it may move the pH. Measure, or describe it as one of your own.'
+}
+
 /** Carbonic acid at 25 °C: Harned & Davis 1943, Harned & Scholes 1941. */
 export const CARBONIC = [6.352, 10.329]
 const BASE_UNKNOWN = 1.5e-4
@@ -110,15 +130,12 @@ export function waterPhaseOf(
   families.push(carbonic)
   carbonic.total = fromAir({ families, strongCharge, strongSquares }, carbonic)
 
-  const hidden = lines.reduce(
-    (sum, l) => sum + (l.material && l.percent > 0 ? (HIDDEN[l.material.kind] ?? 0) * l.percent : 0),
-    0,
-  )
+  const hidden = lines.reduce((sum, l) => sum + hiddenOf(l, waterPercent), 0)
   return {
     system: { families, strongCharge, strongSquares },
     waterPercent,
     cosolventPercent: cosolvents.total * 100,
-    unknownCharge: BASE_UNKNOWN + (hidden * 100) / waterPercent + ASSAY * Math.abs(strongCharge),
+    unknownCharge: BASE_UNKNOWN + hidden + ASSAY * Math.abs(strongCharge),
   }
 }
 

@@ -3,6 +3,7 @@ import {
   capitalise,
   decimalsOf,
   knownOf,
+  phNotTold,
   formatNumber,
   LIMITS,
   sayNumber,
@@ -47,6 +48,7 @@ const unit = computed<'percent' | 'grams'>(() => (source.value.grams !== undefin
 const places = computed(() => decimalsOf(editor.assessment!.amounts.resolutionGrams))
 const name = computed(() => capitalise(props.line.label))
 const known = computed(() => knownOf(props.line))
+const unmeasured = computed(() => phNotTold(props.line, editor.assessment?.waterPercent ?? 0))
 const inci = computed(() => props.line.material?.inci.join(', ') ?? known.value.says)
 const lit = computed(() => api.highlighted.value.some((at) => sameLine(at, props.line)))
 
@@ -140,7 +142,11 @@ const items = (): MenuItem[] => [
         <FindingMark v-if="mark" :severity="mark" :size="14" />
         <span v-if="mark" class="hidden-text">({{ mark }})</span>
       </span>
-      <span class="inci"><KnownMark :known="known" class="ring" />{{ inci }}</span>
+      <span class="inci"
+        ><KnownMark :known="known" class="ring" /><span v-if="unmeasured" class="ph-open" :title="unmeasured"
+          >pH effect not known<span class="hidden-text">: {{ unmeasured }}</span></span
+        >{{ inci }}</span
+      >
     </button>
     <DoseRail
       v-if="!line.fill && line.material?.kind !== 'water'"
@@ -218,6 +224,11 @@ const items = (): MenuItem[] => [
 </template>
 
 <style scoped>
+.ph-open {
+  margin-right: 0.375rem;
+  color: var(--check);
+  font-size: 0.75rem;
+}
 .line {
   display: grid;
   grid-template-columns: 20px minmax(8rem, 1fr) minmax(4rem, 7.5rem) 7.4rem 7.2rem 28px;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { rescue, SYMPTOMS, type Symptom } from '@omblet/core'
+import { looksAt, rescue, SYMPTOMS, type Symptom } from '@omblet/core'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import { computed, ref, watch } from 'vue'
@@ -13,6 +13,7 @@ const batch = useBatch()
 const run = useRun()
 const symptom = ref<Symptom | null>(null)
 watch(open, (now) => now && (symptom.value = null))
+const looks = computed(() => looksAt(run.state.value))
 const found = computed(() => (symptom.value ? rescue(symptom.value, run.state.value) : null))
 const label = computed(() => SYMPTOMS.find((x) => x.id === symptom.value)?.label ?? '')
 const noted = computed(() =>
@@ -39,11 +40,22 @@ const note = () =>
     :header="symptom ? label : 'What looks wrong?'"
     :style="{ width: 'min(46rem, 96vw)' }"
   >
-    <ul v-if="!symptom" class="looks">
-      <li v-for="(x, i) in SYMPTOMS" :key="x.id">
-        <button type="button" :autofocus="i === 0" @click="symptom = x.id">{{ x.label }}</button>
-      </li>
-    </ul>
+    <div v-if="!symptom" class="found">
+      <p v-if="looks.now.length === 0">Nothing is in the vessel yet that could look wrong.</p>
+      <ul v-else class="looks">
+        <li v-for="(x, i) in looks.now" :key="x.id">
+          <button type="button" :autofocus="i === 0" @click="symptom = x.id">{{ x.label }}</button>
+        </li>
+      </ul>
+      <details v-if="looks.later.length">
+        <summary>What only shows later, or after something else ({{ looks.later.length }})</summary>
+        <ul class="looks">
+          <li v-for="x in looks.later" :key="x.id">
+            <button type="button" @click="symptom = x.id">{{ x.label }}</button>
+          </li>
+        </ul>
+      </details>
+    </div>
     <div v-else-if="found" class="found">
       <p v-if="found.harmless" class="harmless">
         <FindingMark severity="fine" /><span><strong>Likely harmless.</strong> {{ found.harmless }}</span>
@@ -106,6 +118,12 @@ const note = () =>
 .found {
   display: grid;
   gap: 0.875rem;
+}
+summary {
+  min-height: 44px;
+  padding-block: 0.625rem;
+  color: var(--muted);
+  cursor: pointer;
 }
 .harmless {
   display: flex;
