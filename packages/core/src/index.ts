@@ -129,7 +129,7 @@ export { catalogue, Catalogue } from './materials/catalogue.ts'
 export { FactChange } from './materials/changes.ts'
 export { clashesOf, factsOf, gradesOf, limitRowsOf, reconstituted } from './materials/facts.ts'
 export { gradeAnswer, type GradeOption, type GradeQuestion, gradeQuestionOf } from './materials/grades.ts'
-export { daysLeft, freshnessOf, Lot, pricePerGram, stockOf } from './materials/lots.ts'
+export { type Stand, standOf, daysLeft, freshnessOf, Lot, pricePerGram, stockOf } from './materials/lots.ts'
 export {
   customOf,
   mixtureFault,

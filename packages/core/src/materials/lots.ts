@@ -50,6 +50,36 @@ export const stockOf = (lots: readonly Lot[], material: string, today: string): 
     .filter((lot) => lot.material === material && freshnessOf(lot, today) !== 'past')
     .reduce((sum, lot) => sum + lot.leftGrams, 0)
 
+/** What is left of a pack before it runs out. */
+const RUNS_OUT = 0.15
+
+export interface Stand {
+  /** Left in all, and not past its date. */
+  grams: number
+  /** The day that comes first among the lots that hold something. */
+  expires: string | null
+  freshness: Freshness
+  /** Little is left of what was bought. */
+  runsOut: boolean
+}
+
+/** How a material stands on the shelf; null where nothing of it is left. */
+export function standOf(lots: readonly Lot[], material: string, today: string): Stand | null {
+  const held = lots.filter((lot) => lot.material === material && lot.leftGrams > 0)
+  if (held.length === 0) return null
+  const first = held
+    .filter((l) => l.expires !== undefined)
+    .sort((x, y) => x.expires!.localeCompare(y.expires!))[0]
+  const bought = held.reduce((sum, l) => sum + (l.packGrams ?? 0), 0)
+  const left = held.reduce((sum, l) => sum + l.leftGrams, 0)
+  return {
+    grams: stockOf(lots, material, today),
+    expires: first?.expires ?? null,
+    freshness: first ? freshnessOf(first, today) : 'unknown',
+    runsOut: held.every((l) => l.packGrams !== undefined) && left < bought * RUNS_OUT,
+  }
+}
+
 /** Price of a gram from the newest lot that tells one; null when none does. */
 export function pricePerGram(lots: readonly Lot[], material: string): number | null {
   const priced = lots

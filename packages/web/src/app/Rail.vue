@@ -203,6 +203,14 @@ nav {
   }
 }
 @media (max-width: 480px) {
+  .rail {
+    gap: 0.25rem;
+    padding-inline: 0.375rem;
+  }
+  .foot-button {
+    min-width: 36px;
+    padding: 0 0.5rem;
+  }
   .place {
     gap: 0;
     padding: 0 0.5rem;

@@ -3,6 +3,7 @@ import autocomplete from '@primeuix/themes/aura/autocomplete'
 import base from '@primeuix/themes/aura/base'
 import button from '@primeuix/themes/aura/button'
 import checkbox from '@primeuix/themes/aura/checkbox'
+import datepicker from '@primeuix/themes/aura/datepicker'
 import dialog from '@primeuix/themes/aura/dialog'
 import inputtext from '@primeuix/themes/aura/inputtext'
 import menu from '@primeuix/themes/aura/menu'
@@ -32,6 +33,7 @@ const parts = {
   autocomplete,
   button,
   checkbox,
+  datepicker,
   dialog,
   inputtext,
   menu,

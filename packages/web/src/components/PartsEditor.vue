@@ -3,6 +3,7 @@ import { capitalise, partsOfFormula, type Material, type OwnPart } from '@omblet
 import AutoComplete from 'primevue/autocomplete'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
 import { computed, ref } from 'vue'
 import { useLibrary } from '../stores/library'
 import { useMaterials } from '../stores/materials'
@@ -29,10 +30,10 @@ const change = (index: number, patch: Partial<PartRow>) =>
   (rows.value = rows.value.map((row, i) => (i === index ? { ...row, ...patch } : row)))
 
 const formulas = computed(() => library.records.map((r) => ({ id: r.id, name: r.formula.name })))
-function takeFormula(event: Event) {
-  const select = event.target as HTMLSelectElement
-  const record = library.records.find((r) => r.id === select.value)
-  select.value = ''
+const taken = ref<string | null>(null)
+function takeFormula() {
+  const record = library.records.find((r) => r.id === taken.value)
+  taken.value = null
   if (!record) return
   rows.value = partsOfFormula(record.formula).map((part: OwnPart) => ({
     material: materials.catalogue.find(part.material) ?? part.material,
@@ -78,10 +79,16 @@ function takeFormula(event: Event) {
     </p>
     <div class="tools">
       <Button label="Add a part" icon="pi pi-plus" size="small" text @click="add" />
-      <select aria-label="Take the lines of a formula as parts" @change="takeFormula">
-        <option value="">From one of my formulas…</option>
-        <option v-for="f in formulas" :key="f.id" :value="f.id">{{ f.name }}</option>
-      </select>
+      <Select
+        v-model="taken"
+        :options="formulas"
+        option-label="name"
+        option-value="id"
+        size="small"
+        placeholder="From one of my formulas…"
+        aria-label="Take the lines of a formula as parts"
+        @change="takeFormula"
+      />
     </div>
   </fieldset>
 </template>
@@ -113,14 +120,5 @@ legend {
   flex-wrap: wrap;
   align-items: center;
   gap: 0.5rem;
-}
-select {
-  height: 34px;
-  max-width: 100%;
-  padding: 0 0.5rem;
-  border: 1px solid var(--line-strong);
-  border-radius: 7px;
-  background: var(--field);
-  font-size: 0.875rem;
 }
 </style>

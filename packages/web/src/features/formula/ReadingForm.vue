@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { METHODS, parseReading, recordReading, type Reading } from '@omblet/core'
 import Button from 'primevue/button'
+import Select from 'primevue/select'
 import { ref } from 'vue'
 import { useEditor } from '../../stores/editor'
 
@@ -11,6 +12,7 @@ const editor = useEditor()
 const text = ref('')
 const error = ref<string | null>(null)
 const METHOD_WORDS = { strip: 'strip', 'meter-direct': 'meter, direct', 'meter-10pct': 'meter, 10 %' }
+const METHOD_OPTIONS = METHODS.map((value) => ({ value, label: METHOD_WORDS[value] }))
 const method = ref<Reading['method']>(editor.formula?.readings?.at(-1)?.method ?? 'meter-10pct')
 
 function record() {
@@ -41,9 +43,14 @@ function record() {
       title="A strip between two colours: 5-6"
       :aria-invalid="!!error"
     />
-    <select v-model="method" aria-label="How it was read">
-      <option v-for="m in METHODS" :key="m" :value="m">{{ METHOD_WORDS[m] }}</option>
-    </select>
+    <Select
+      v-model="method"
+      :options="METHOD_OPTIONS"
+      option-label="label"
+      option-value="value"
+      size="small"
+      aria-label="How it was read"
+    />
     <Button type="submit" label="Record" size="small" severity="secondary" outlined />
     <p v-if="error" class="error-text" role="alert">{{ error }}</p>
   </form>
@@ -59,16 +66,14 @@ function record() {
 label {
   width: 2.375rem;
 }
-input,
-select {
+input {
   height: 30px;
   border: 1px solid var(--line-strong);
   border-radius: 6px;
   background: var(--field);
   font-size: 0.875rem;
 }
-.big input,
-.big select {
+.big input {
   height: 36px;
 }
 input {
@@ -86,11 +91,9 @@ input {
   width: 3.75rem;
   font-size: 1rem;
 }
-select {
+.reading :deep(.p-select) {
   flex: 1 1 4rem;
-  width: 4rem;
   min-width: 0;
-  padding: 0 0.25rem;
 }
 p {
   flex: 1 1 100%;

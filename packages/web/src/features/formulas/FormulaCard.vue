@@ -125,9 +125,7 @@ h2 a::after {
   background: var(--wash);
 }
 .side input {
-  width: 20px;
-  height: 20px;
-  margin: 2px 8px;
+  margin: 0 8px;
   accent-color: var(--accent);
   cursor: pointer;
 }

@@ -6,6 +6,7 @@ import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { computed, onMounted, reactive, ref, useTemplateRef } from 'vue'
 import AnalysisEditor, { type AnalysisRow } from './AnalysisEditor.vue'
+import DayField from '../../components/DayField.vue'
 import FormField from '../../components/FormField.vue'
 import { makeId } from '../../storage/channel'
 import { useLots } from '../../stores/lots'
@@ -156,15 +157,9 @@ async function save() {
       <FormField id="lot-price" label="Price of the pack" :error="errors.price">
         <InputText id="lot-price" v-model="form.price" inputmode="decimal" class="mono" fluid />
       </FormField>
-      <FormField id="lot-expires" label="Good until">
-        <InputText id="lot-expires" v-model="form.expires" type="date" fluid />
-      </FormField>
-      <FormField id="lot-bought" label="Bought">
-        <InputText id="lot-bought" v-model="form.bought" type="date" fluid />
-      </FormField>
-      <FormField id="lot-opened" label="Opened">
-        <InputText id="lot-opened" v-model="form.opened" type="date" fluid />
-      </FormField>
+      <DayField id="lot-expires" v-model="form.expires" label="Good until" />
+      <DayField id="lot-bought" v-model="form.bought" label="Bought" />
+      <DayField id="lot-opened" v-model="form.opened" label="Opened" />
       <FormField id="lot-supplier" label="From">
         <InputText id="lot-supplier" v-model="form.supplier" maxlength="200" fluid />
       </FormField>

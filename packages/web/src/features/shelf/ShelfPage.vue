@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { capitalise, lotRows, materialRows, sayNumber, sayPercent, type Material } from '@omblet/core'
+import {
+  capitalise,
+  lotRows,
+  materialRows,
+  sayNumber,
+  sayPercent,
+  standOf,
+  type Material,
+} from '@omblet/core'
 import Button from 'primevue/button'
 import Menu from 'primevue/menu'
 import Select from 'primevue/select'
@@ -12,8 +20,9 @@ import OwnMaterialDialog from '../../components/OwnMaterialDialog.vue'
 import SearchField from '../../components/SearchField.vue'
 import { useLibrary } from '../../stores/library'
 import { useMaterials } from '../../stores/materials'
-import { useLots } from '../../stores/lots'
+import { today, useLots } from '../../stores/lots'
 import { GROUPS, groupOf } from './groups'
+import { shelfRows, standWords, type ShelfRow } from './rows'
 
 const ImportDialog = defineAsyncComponent(() => import('./ImportDialog.vue'))
 const materials = useMaterials()
@@ -63,6 +72,13 @@ const shown = computed(() =>
       (phase.value === null || m.phase === phase.value) &&
       inWhich(m),
   ),
+)
+/** A search is in the order of what fits best; without one, what is the maker's own comes first. */
+const rows = computed(() =>
+  shelfRows(shown.value, {
+    standOf: (id) => (lots.owned.has(id) ? standOf(lots.lots, id, today()) : null),
+    used: words.value.trim() === '' ? used.value : new Set<string>(),
+  }),
 )
 const EMPTY = {
   all: 'No material matches.',
@@ -180,18 +196,30 @@ function clear() {
       <div class="row titles muted small" aria-hidden="true">
         <span>Material</span><span>Does</span><span>Goes into</span><span class="num">Usual range</span>
       </div>
-      <VirtualScroller :items="[...shown]" :item-size="54" class="scroller">
-        <template #item="{ item }">
-          <RouterLink :to="`/shelf/${item.id}`" class="row">
+      <VirtualScroller :items="rows" :item-size="54" class="scroller">
+        <template #item="{ item }: { item: ShelfRow }">
+          <h2 v-if="'title' in item" class="section">
+            {{ item.title }} <span class="muted">{{ item.count }}</span>
+          </h2>
+          <RouterLink v-else :to="`/shelf/${item.material.id}`" class="row">
             <span class="names">
               <span class="name"
-                >{{ capitalise(item.name) }}<span v-if="item.own" class="muted small"> · your own</span></span
+                >{{ capitalise(item.material.name)
+                }}<span v-if="item.material.own" class="muted small"> · your own</span></span
               >
-              <span class="muted small inci">{{ item.inci.join(', ') }}</span>
+              <span class="muted small inci">{{ item.material.inci.join(', ') }}</span>
             </span>
-            <span class="muted small does">{{ item.functions.slice(0, 3).join(', ') }}</span>
-            <span class="small into">{{ item.phase === 'any' ? 'anywhere' : item.phase }}</span>
-            <span class="mono small num">{{ range(item) }}</span>
+            <span v-if="item.stand" class="small does stand"
+              >{{ standWords(item.stand).left
+              }}<span v-if="standWords(item.stand).warning" class="warning"
+                ><i class="pi pi-clock" aria-hidden="true"></i> {{ standWords(item.stand).warning }}</span
+              ></span
+            >
+            <span v-else class="muted small does">{{ item.material.functions.slice(0, 3).join(', ') }}</span>
+            <span class="small into">{{
+              item.material.phase === 'any' ? 'anywhere' : item.material.phase
+            }}</span>
+            <span class="small num">{{ range(item.material) }}</span>
           </RouterLink>
         </template>
       </VirtualScroller>
@@ -274,6 +302,21 @@ h1 {
 .titles:hover {
   background: none;
 }
+.section {
+  display: flex;
+  align-items: end;
+  gap: 0.5rem;
+  height: 54px;
+  padding: 0 1rem 0.5rem;
+  border-top: 1px solid var(--line);
+  font-size: 1rem;
+}
+.stand {
+  display: grid;
+}
+.warning {
+  color: var(--check);
+}
 .names {
   display: grid;
   min-width: 0;
@@ -289,6 +332,7 @@ h1 {
 .num {
   text-align: right;
   white-space: nowrap;
+  font-variant-numeric: tabular-nums;
 }
 .empty {
   display: grid;
@@ -305,7 +349,10 @@ h1 {
   .row {
     grid-template-columns: minmax(0, 1fr) auto;
   }
-  .does,
+  .stand ~ .num {
+    display: none;
+  }
+  .does:not(.stand),
   .into,
   .titles {
     display: none;

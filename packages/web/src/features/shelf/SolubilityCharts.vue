@@ -7,16 +7,14 @@ import {
   type AcidBase,
   type CosolventMix,
 } from '@omblet/core'
-import type { ApexOptions } from 'apexcharts'
 import { computed } from 'vue'
-import ApexChart from 'vue3-apexcharts'
-import { isDark } from '../../browser/dark'
+import { axis, chartBase, palette } from '../../components/chart'
+import ChartFigure from '../../components/ChartFigure.vue'
 
 const props = defineProps<{ solid: AcidBase }>()
 
 const NONE: CosolventMix = { fractions: [], total: 0, massPercent: 0 }
 const byPh = computed(() => props.solid.intrinsicSolubility !== undefined)
-const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? ''
 
 /** Percent of a watery product with nothing else in it: g per kg, divided by ten. */
 const percent = (gramsPerKg: number) => Number((gramsPerKg / 10).toPrecision(3))
@@ -58,64 +56,55 @@ const solventSeries = computed(() =>
   })),
 )
 
-const text = computed(() => (isDark.value ? '#a7b4c4' : '#566575'))
 const share = (v: number, logarithmic: boolean) => {
   const value = logarithmic ? 10 ** v : v
   return `${sayNumber(value, value < 0.1 ? 3 : value < 1 ? 2 : 1)} %`
 }
-const options = (title: string, logarithmic: boolean): ApexOptions => ({
-  chart: {
-    type: 'line',
-    toolbar: { show: false },
-    zoom: { enabled: false },
-    animations: { enabled: false },
-    fontFamily: 'inherit',
-    background: 'transparent',
-    nonce,
-  },
-  theme: { mode: isDark.value ? 'dark' : 'light' },
-  stroke: { width: 2.5, curve: 'straight', dashArray: [0, 5, 2, 8] },
-  colors: isDark.value
-    ? ['#adc5ea', '#f0bd55', '#6cc59b', '#b9a9e8']
-    : ['#1f4c93', '#8a5a00', '#23714f', '#6f5fa8'],
-  grid: { borderColor: isDark.value ? '#2d3948' : '#d8dfe7' },
-  legend: { position: 'top', horizontalAlign: 'left', labels: { colors: text.value }, fontSize: '13px' },
-  xaxis: {
-    type: 'numeric',
-    tickAmount: 5,
-    title: { text: title, style: { fontWeight: 400, color: text.value } },
-    labels: { style: { colors: text.value }, formatter: (v: string) => sayNumber(Number(v), 1) },
-  },
-  yaxis: {
-    ...(logarithmic ? { min: -2, max: 1.5, tickAmount: 7 } : { min: 0 }),
-    labels: {
-      style: { colors: text.value },
-      formatter: (v: number) => share(v, logarithmic),
+const options = (title: string, logarithmic: boolean) =>
+  chartBase({
+    stroke: { width: 2.5, curve: 'straight', dashArray: [0, 5, 2, 8] },
+    colors: palette.value.several,
+    legend: { show: true, position: 'top', horizontalAlign: 'left', labels: { colors: palette.value.muted }, fontSize: '13px' }, // prettier-ignore
+    xaxis: { type: 'numeric', tickAmount: 5, ...axis(title, (v) => sayNumber(v, 1)) },
+    yaxis: {
+      ...(logarithmic ? { min: -2, max: 1.5, tickAmount: 7 } : { min: 0 }),
+      ...axis(null, (v) => share(v, logarithmic)),
     },
-  },
-  tooltip: {
-    y: { formatter: (v: number) => `about ${share(v, logarithmic)}` },
-    x: { formatter: (v: number) => sayNumber(v, 1) },
-  },
+    tooltip: {
+      y: { formatter: (v: number) => `about ${share(v, logarithmic)}` },
+      x: { formatter: (v: number) => sayNumber(v, 1) },
+    },
+  })
+const tableOf = (head: string, series: typeof solventSeries.value, logarithmic: boolean) => ({
+  heads: [head, ...series.map((x) => x.name)],
+  rows: series[0]!.data.map(({ x }, i) => [sayNumber(x, 1), ...series.map((one) => share(one.data[i]!.y, logarithmic))]), // prettier-ignore
 })
+const solventTitle = computed(() =>
+  byPh.value ? 'percent of solvent in water, at pH 3.5' : 'percent of solvent in water',
+)
 const FACTOR = { high: 1.3, medium: 1.5, low: 2 }
 </script>
 
 <template>
   <div class="charts">
-    <figure v-if="byPh">
-      <ApexChart type="line" height="230" :options="options('pH, in water', true)" :series="phSeries" />
-    </figure>
-    <figure v-if="solid.logKow !== undefined">
-      <ApexChart
-        type="line"
-        height="230"
-        :options="
-          options(byPh ? 'percent of solvent in water, at pH 3.5' : 'percent of solvent in water', false)
-        "
-        :series="solventSeries"
-      />
-    </figure>
+    <ChartFigure
+      v-if="byPh"
+      type="line"
+      :height="230"
+      :options="options('pH, in water', true)"
+      :series="phSeries"
+      summary="How much stays dissolved in water by its pH."
+      :table="tableOf('pH', phSeries, true)"
+    />
+    <ChartFigure
+      v-if="solid.logKow !== undefined"
+      type="line"
+      :height="230"
+      :options="options(solventTitle, false)"
+      :series="solventSeries"
+      summary="How much stays dissolved in water with a solvent."
+      :table="tableOf('Solvent, %', solventSeries, false)"
+    />
     <p class="small">
       <template v-if="!byPh"
         >About {{ sayNumber((solid.waterSolubility ?? 0) / 10, 2) }} % stays dissolved in water at 25
@@ -134,10 +123,6 @@ const FACTOR = { high: 1.3, medium: 1.5, low: 2 }
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(100%, 18rem), 1fr));
   gap: 0.5rem 1rem;
-}
-figure {
-  margin: 0;
-  min-width: 0;
 }
 p {
   grid-column: 1 / -1;

@@ -1,12 +1,10 @@
 <script setup lang="ts">
 import { formatCelsius, sayNumber, type CoolFit, type CoolReading } from '@omblet/core'
-import type { ApexOptions } from 'apexcharts'
 import { computed } from 'vue'
-import ApexChart from 'vue3-apexcharts'
-import { isDark } from '../../../browser/dark'
+import { axis, chartBase, labelStyle, palette } from '../../../components/chart'
+import ChartFigure from '../../../components/ChartFigure.vue'
 
 const props = defineProps<{ readings: readonly CoolReading[]; fit: CoolFit | null; limit: number }>()
-const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? ''
 
 const first = computed(() => props.readings[0]!.minutes)
 const last = computed(() => props.readings.at(-1)!.minutes)
@@ -37,78 +35,62 @@ const series = computed(() => [
 ])
 const low = computed(() => Math.floor((Math.min(props.limit, ...props.readings.map((r) => r.celsius)) - 6) / 10) * 10) // prettier-ignore
 const high = computed(() => Math.ceil((Math.max(...props.readings.map((r) => r.celsius)) + 2) / 10) * 10)
-const text = computed(() => (isDark.value ? '#a7b4c4' : '#566575'))
-const green = computed(() => (isDark.value ? '#6cc59b' : '#23714f'))
-const options = computed<ApexOptions>(() => ({
-  chart: {
-    type: 'line',
-    toolbar: { show: false },
-    zoom: { enabled: false },
-    animations: { enabled: false },
-    fontFamily: 'inherit',
-    background: 'transparent',
-    nonce,
-  },
-  theme: { mode: isDark.value ? 'dark' : 'light' },
-  colors: isDark.value ? ['#7ea2db', '#e6ebf2'] : ['#4d7dc8', '#17202b'],
-  stroke: { width: [2, 0], curve: 'straight', dashArray: [5, 0] },
-  markers: { size: [0, 5], strokeWidth: 0 },
-  legend: { show: false },
-  dataLabels: { enabled: false },
-  grid: { borderColor: isDark.value ? '#2d3948' : '#d8dfe7', padding: { left: 4, right: 12 } },
-  xaxis: {
-    type: 'numeric',
-    min: 0,
-    max: end.value.max,
-    tickAmount: Math.round(end.value.max / end.value.step),
-    title: { text: 'minutes of cooling', style: { fontWeight: 400, fontSize: '13px', color: text.value } },
-    labels: {
-      style: { colors: text.value, fontSize: '12px' },
-      formatter: (v: string) => sayNumber(Number(v), end.value.step < 1 ? 1 : 0),
+const options = computed(() =>
+  chartBase({
+    colors: [palette.value.soft, palette.value.ink],
+    stroke: { width: [2, 0], curve: 'straight', dashArray: [5, 0] },
+    markers: { size: [0, 5], strokeWidth: 0 },
+    xaxis: {
+      type: 'numeric',
+      min: 0,
+      max: end.value.max,
+      tickAmount: Math.round(end.value.max / end.value.step),
+      ...axis('minutes of cooling', (v) => sayNumber(v, end.value.step < 1 ? 1 : 0)),
+      tooltip: { enabled: false },
+    },
+    yaxis: {
+      min: low.value,
+      max: high.value,
+      tickAmount: Math.max(1, Math.round((high.value - low.value) / 10)),
+      ...axis('°C', (v) => v.toFixed(0)),
+    },
+    annotations: {
+      yaxis: [
+        {
+          y: props.limit,
+          borderColor: palette.value.fine,
+          strokeDashArray: 0,
+          label: {
+            text: `below ${formatCelsius(props.limit)} it goes on`,
+            position: 'left',
+            textAnchor: 'start',
+            offsetX: 6,
+            borderColor: 'transparent',
+            style: labelStyle(palette.value.fine),
+          },
+        },
+      ],
     },
     tooltip: { enabled: false },
-  },
-  yaxis: {
-    min: low.value,
-    max: high.value,
-    tickAmount: Math.max(1, Math.round((high.value - low.value) / 10)),
-    title: { text: '°C', style: { fontWeight: 400, fontSize: '13px', color: text.value } },
-    labels: { style: { colors: text.value, fontSize: '12px' }, formatter: (v: number) => v.toFixed(0) },
-  },
-  annotations: {
-    yaxis: [
-      {
-        y: props.limit,
-        borderColor: green.value,
-        strokeDashArray: 0,
-        label: {
-          text: `below ${formatCelsius(props.limit)} it goes on`,
-          position: 'left',
-          textAnchor: 'start',
-          offsetX: 6,
-          borderColor: 'transparent',
-          style: { background: 'transparent', color: green.value, fontSize: '12px', fontFamily: 'inherit' },
-        },
-      },
-    ],
-  },
-  tooltip: { enabled: false },
+  }),
+)
+const summary = computed(
+  () =>
+    `${props.readings.length} temperatures from ${sayNumber(props.readings[0]!.celsius, 1)} to ${sayNumber(props.readings.at(-1)!.celsius, 1)} °C, and the law through them.`,
+)
+const table = computed(() => ({
+  heads: ['Minutes', '°C'],
+  rows: thinned.value.map((r) => [sayNumber(r.minutes - first.value, 1), sayNumber(r.celsius, 1)]),
 }))
 </script>
 
 <template>
-  <figure>
-    <figcaption class="hidden-text">
-      {{ readings.length }} temperatures from {{ sayNumber(readings[0]!.celsius, 1) }} to
-      {{ sayNumber(readings.at(-1)!.celsius, 1) }} °C, and the law through them.
-    </figcaption>
-    <ApexChart type="line" height="250" :options="options" :series="series" />
-  </figure>
+  <ChartFigure
+    type="line"
+    :height="250"
+    :options="options"
+    :series="series"
+    :summary="summary"
+    :table="table"
+  />
 </template>
-
-<style scoped>
-figure {
-  margin: 0;
-  min-width: 0;
-}
-</style>

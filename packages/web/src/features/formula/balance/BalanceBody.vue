@@ -259,9 +259,7 @@ h4 {
   flex: 1 1 12rem;
 }
 .label {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  overflow-wrap: anywhere;
 }
 @media (max-width: 1000px) {
   .columns {

@@ -3,6 +3,7 @@ import { schedule, type MethodStep } from '@omblet/core'
 import Checkbox from 'primevue/checkbox'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
+import TimeField from '../../../components/TimeField.vue'
 import { clockAt, minutesOfDay, sayMinutes } from '../../../components/minutes'
 
 const props = defineProps<{ steps: readonly MethodStep[] }>()
@@ -19,7 +20,7 @@ const hasAhead = computed(() => props.steps.some((s) => s.ahead !== null))
 const inPlan = computed(() => props.steps.filter((s) => !s.later && !(aheadDone.value && s.ahead !== null)))
 const plan = computed(() => schedule(inPlan.value))
 const origin = computed(() => {
-  const at = minutesOfDay(time.value)
+  const at = minutesOfDay(time.value.trim())
   if (at === null) return null
   return which.value === 'start' ? at : at - plan.value.totalMinutes
 })
@@ -56,12 +57,7 @@ const rows = computed(() =>
         size="small"
         aria-label="Which time is given"
       />
-      <input
-        v-model="time"
-        type="time"
-        class="clock mono"
-        :aria-label="which === 'start' ? 'Begin at' : 'Be done by'"
-      />
+      <TimeField v-model="time" :label="which === 'start' ? 'Begin at' : 'Be done by'" />
       <span v-if="origin !== null" class="small" role="status"
         >{{ clockAt(origin) }} to {{ clockAt(origin + plan.totalMinutes) }}</span
       >
@@ -85,7 +81,7 @@ const rows = computed(() =>
       <tbody>
         <tr v-for="r in rows" :key="r.key" :class="{ critical: r.critical }">
           <td class="mono small at">{{ when(r.start) }}</td>
-          <th scope="row" class="small" :title="r.title">
+          <th scope="row" class="small">
             {{ r.title }}<span v-if="r.critical" class="hidden-text">, holds up the end</span>
           </th>
           <td class="bars">
@@ -133,13 +129,6 @@ h3 {
   align-items: center;
   gap: 0.5rem;
 }
-.clock {
-  height: 34px;
-  padding: 0 0.5rem;
-  border: 1px solid var(--line-strong);
-  border-radius: 8px;
-  background: var(--field);
-}
 .check {
   display: inline-flex;
   align-items: center;
@@ -167,9 +156,9 @@ td {
 }
 th {
   position: relative;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  padding-block: 0.2rem;
+  line-height: 1.25;
+  overflow-wrap: anywhere;
 }
 .critical th,
 .critical .at {

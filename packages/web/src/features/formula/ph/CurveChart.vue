@@ -1,20 +1,18 @@
 <script setup lang="ts">
 import { adjusterName, formatRange, sayNumber } from '@omblet/core'
-import type { ApexOptions } from 'apexcharts'
 import { computed } from 'vue'
-import ApexChart from 'vue3-apexcharts'
-import { isDark } from '../../../browser/dark'
+import { axis, chartBase, labelStyle, palette } from '../../../components/chart'
+import ChartFigure from '../../../components/ChartFigure.vue'
 import { axisSteps, useTitration } from './titration'
 
 const t = useTitration()
-const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? ''
 
 const batch = computed(() => t.assessment.value.amounts.batchGrams)
 const grams = (percent: number) => (percent * batch.value) / 100
 const curve = computed(() => t.curve.value!)
 const end = computed(() => grams(curve.value.percent.at(-1)!))
-const axis = computed(() => axisSteps(end.value * (1 - 1e-9)))
-const places = computed(() => Math.max(0, -Math.floor(Math.log10(axis.value.step) + 1e-9)))
+const steps = computed(() => axisSteps(end.value * (1 - 1e-9)))
+const places = computed(() => Math.max(0, -Math.floor(Math.log10(steps.value.step) + 1e-9)))
 const at = (x: number) => Number(x.toPrecision(6))
 
 const series = computed(() => [
@@ -56,10 +54,6 @@ const range = computed(() => {
 const drawn = (ph: number) => (ph < range.value.low || ph > range.value.high ? null : Number(ph.toFixed(3)))
 /** The band may run far beyond what is of interest; it is cut at the frame. */
 const inFrame = (ph: number) => Number(Math.max(range.value.low, Math.min(range.value.high, ph)).toFixed(3))
-const ink = computed(() => (isDark.value ? '#e6ebf2' : '#17202b'))
-const text = computed(() => (isDark.value ? '#a7b4c4' : '#566575'))
-const green = computed(() => (isDark.value ? '#6cc59b' : '#23714f'))
-const red = computed(() => (isDark.value ? '#f28b95' : '#a3232f'))
 /** At the top of its band, on the side where the curve is not. */
 const label = (words: string, color: string, band: { low: number; high: number }) => {
   const { ph } = curve.value
@@ -75,7 +69,7 @@ const label = (words: string, color: string, band: { low: number; high: number }
     offsetX: starts ? -4 : 4,
     offsetY: 14,
     borderColor: 'transparent',
-    style: { background: 'transparent', color, fontSize: '12px', fontFamily: 'inherit', cssClass: '' },
+    style: labelStyle(color),
   }
 }
 
@@ -94,10 +88,10 @@ const bands = computed(() => {
     bandsHere.push({
       y: Math.max(low, shared.min),
       y2: Math.min(high, shared.max),
-      fillColor: green.value,
+      fillColor: palette.value.fine,
       opacity: 0.15,
       borderColor: 'transparent',
-      label: label(`everything works, ${formatRange(shared)}`, green.value, {
+      label: label(`everything works, ${formatRange(shared)}`, palette.value.fine, {
         low: shared.min,
         high: shared.max,
       }),
@@ -106,19 +100,25 @@ const bands = computed(() => {
     bandsHere.push({
       y: low,
       y2: Math.min(high, edges.value.low.min),
-      fillColor: red.value,
+      fillColor: palette.value.stop,
       opacity: 0.09,
       borderColor: 'transparent',
-      label: label(`${edges.value.low.label} lets go`, red.value, { low, high: edges.value.low.min }),
+      label: label(`${edges.value.low.label} lets go`, palette.value.stop, {
+        low,
+        high: edges.value.low.min,
+      }),
     })
   if (edges.value.high && edges.value.high.max < high)
     bandsHere.push({
       y: Math.max(low, edges.value.high.max),
       y2: high,
-      fillColor: red.value,
+      fillColor: palette.value.stop,
       opacity: 0.09,
       borderColor: 'transparent',
-      label: label(`${edges.value.high.label} lets go`, red.value, { low: edges.value.high.max, high }),
+      label: label(`${edges.value.high.label} lets go`, palette.value.stop, {
+        low: edges.value.high.max,
+        high,
+      }),
     })
   return bandsHere
 })
@@ -127,90 +127,83 @@ const targetAt = computed(() => {
   return grams(t.taken.value + t.plan.value.percent)
 })
 
-const options = computed<ApexOptions>(() => ({
-  chart: {
-    type: 'rangeArea',
-    toolbar: { show: false },
-    zoom: { enabled: false },
-    animations: { enabled: false },
-    fontFamily: 'inherit',
-    background: 'transparent',
-    nonce,
-  },
-  theme: { mode: isDark.value ? 'dark' : 'light' },
-  colors: isDark.value ? ['#4d7dc8', '#adc5ea'] : ['#7ea2db', '#1f4c93'],
-  fill: { type: 'solid', opacity: [0.35, 1] },
-  stroke: { width: [0, 3], curve: 'straight' },
-  legend: { show: false },
-  dataLabels: { enabled: false },
-  grid: { borderColor: isDark.value ? '#2d3948' : '#d8dfe7', padding: { left: 4, right: 8 } },
-  xaxis: {
-    type: 'numeric',
-    min: 0,
-    max: end.value,
-    tickAmount: axis.value.count,
-    title: {
-      text: `${adjusterName(t.adjuster.value).toLowerCase()}, ${sayNumber(t.strengthPercent.value ?? 0)} %: grams into ${sayNumber(batch.value)} g`,
-      style: { fontWeight: 400, fontSize: '13px', color: text.value },
+const options = computed(() =>
+  chartBase({
+    colors: [palette.value.soft, palette.value.strong],
+    fill: { type: 'solid', opacity: [0.35, 1] },
+    stroke: { width: [0, 3], curve: 'straight' },
+    xaxis: {
+      type: 'numeric',
+      min: 0,
+      max: end.value,
+      tickAmount: steps.value.count,
+      ...axis(
+        `${adjusterName(t.adjuster.value).toLowerCase()}, ${sayNumber(t.strengthPercent.value ?? 0)} %: grams into ${sayNumber(batch.value)} g`,
+        (v) => sayNumber(v, places.value),
+      ),
+      tooltip: { enabled: false },
     },
-    labels: {
-      style: { colors: text.value, fontSize: '12px' },
-      formatter: (v: string) => sayNumber(Number(v), places.value),
+    yaxis: {
+      min: range.value.low,
+      max: range.value.high,
+      tickAmount: range.value.ticks,
+      ...axis('pH', (v) => v.toFixed(1)),
     },
-    tooltip: { enabled: false },
-  },
-  yaxis: {
-    min: range.value.low,
-    max: range.value.high,
-    tickAmount: range.value.ticks,
-    title: { text: 'pH', style: { fontWeight: 400, fontSize: '13px', color: text.value } },
-    labels: { style: { colors: text.value, fontSize: '12px' }, formatter: (v: number) => v.toFixed(1) },
-  },
-  annotations: {
-    yaxis: [
-      ...bands.value,
-      ...(aim.value === null
-        ? []
-        : [{ y: aim.value, borderColor: ink.value, strokeDashArray: 3, label: { text: '' } }]),
-    ],
-    xaxis:
-      targetAt.value === null || targetAt.value > end.value
-        ? []
-        : [
-            {
-              x: targetAt.value,
-              borderColor: ink.value,
-              strokeDashArray: 3,
-              label: {
-                text: `target ${sayNumber(aim.value!, 2)}`,
-                orientation: 'horizontal',
-                offsetY: -2,
-                borderColor: ink.value,
-                style: {
-                  background: ink.value,
-                  color: isDark.value ? '#18212d' : '#ffffff',
-                  fontSize: '12px',
-                  fontFamily: 'inherit',
+    annotations: {
+      yaxis: [
+        ...bands.value,
+        ...(aim.value === null
+          ? []
+          : [{ y: aim.value, borderColor: palette.value.ink, strokeDashArray: 3, label: { text: '' } }]),
+      ],
+      xaxis:
+        targetAt.value === null || targetAt.value > end.value
+          ? []
+          : [
+              {
+                x: targetAt.value,
+                borderColor: palette.value.ink,
+                strokeDashArray: 3,
+                label: {
+                  text: `target ${sayNumber(aim.value!, 2)}`,
+                  orientation: 'horizontal',
+                  offsetY: -2,
+                  borderColor: palette.value.ink,
+                  style: {
+                    background: palette.value.ink,
+                    color: palette.value.paper,
+                    fontSize: '12px',
+                    fontFamily: 'inherit',
+                  },
                 },
               },
-            },
-          ],
-    points: t.points.value.map((p) => ({
-      x: at(p.grams),
-      y: p.ph,
-      marker: {
-        size: 6,
-        fillColor: ink.value,
-        strokeColor: isDark.value ? '#18212d' : '#ffffff',
-        strokeWidth: 2,
-      },
-    })),
-  },
-  tooltip: {
-    shared: true,
-    x: { formatter: (v: number) => `${sayNumber(v, places.value + 1)} g` },
-    y: { formatter: (v: number) => (typeof v === 'number' ? sayNumber(v, 2) : '') },
-  },
+            ],
+      points: t.points.value.map((p) => ({
+        x: at(p.grams),
+        y: p.ph,
+        marker: {
+          size: 6,
+          fillColor: palette.value.ink,
+          strokeColor: palette.value.paper,
+          strokeWidth: 2,
+        },
+      })),
+    },
+    tooltip: {
+      shared: true,
+      x: { formatter: (v: number) => `${sayNumber(v, places.value + 1)} g` },
+      y: { formatter: (v: number) => (typeof v === 'number' ? sayNumber(v, 2) : '') },
+    },
+  }),
+)
+/** Every tenth point is enough to read. */
+const table = computed(() => ({
+  heads: ['Grams', 'pH', 'likely'],
+  rows: curve.value.percent.flatMap((p, i) =>
+    i % 10 === 0
+      ? [[sayNumber(grams(p), places.value + 1), sayNumber(curve.value.ph[i]!, 2), `${sayNumber(curve.value.low[i]!, 2)}–${sayNumber(curve.value.high[i]!, 2)}`]] // prettier-ignore
+      : [],
+  ),
 }))
 const summary = computed(
   () =>
@@ -219,22 +212,23 @@ const summary = computed(
 </script>
 
 <template>
-  <figure>
-    <figcaption class="hidden-text">{{ summary }}</figcaption>
-    <ApexChart type="rangeArea" height="340" :options="options" :series="series" />
+  <ChartFigure
+    type="rangeArea"
+    :height="340"
+    :options="options"
+    :series="series"
+    :summary="summary"
+    :table="table"
+  >
     <p class="keys small muted" aria-hidden="true">
       <span><i class="line"></i> computed</span>
       <span><i class="band"></i> likely range</span>
       <span v-if="t.points.value.length"><i class="dot"></i> read</span>
     </p>
-  </figure>
+  </ChartFigure>
 </template>
 
 <style scoped>
-figure {
-  margin: 0;
-  min-width: 0;
-}
 .keys {
   display: flex;
   flex-wrap: wrap;

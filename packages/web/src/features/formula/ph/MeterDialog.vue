@@ -5,6 +5,7 @@ import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { computed, reactive, ref, watch } from 'vue'
+import DayField from '../../../components/DayField.vue'
 import FormField from '../../../components/FormField.vue'
 import { useTools } from '../../../stores/tools'
 
@@ -121,12 +122,8 @@ async function save() {
       <FormField id="meter-celsius" label="Temperature of the buffers, °C" :error="errorOf('celsius')">
         <InputText id="meter-celsius" v-model="form.celsius" inputmode="decimal" class="mono" fluid />
       </FormField>
-      <FormField id="meter-at" label="Day">
-        <InputText id="meter-at" v-model="form.at" type="date" fluid />
-      </FormField>
-      <FormField id="meter-since" label="Electrode in use since">
-        <InputText id="meter-since" v-model="form.since" type="date" fluid />
-      </FormField>
+      <DayField id="meter-at" v-model="form.at" label="Day" />
+      <DayField id="meter-since" v-model="form.since" label="Electrode in use since" />
       <div class="result wide" role="status">
         <p v-if="preview">
           Slope <strong class="mono">{{ sayNumber(preview.slopePercent, 1) }} %</strong> of

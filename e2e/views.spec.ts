@@ -1,0 +1,107 @@
+// Every view at the widths of phones, a tablet and a desk: nothing scrolls sideways, is cut, or is too small to hit.
+import { at, startBatch, TONER } from './bench-helpers'
+import { expect, openFormula, openHome, test, type Page } from './helpers'
+
+const WIDTHS = [360, 390, 768, 1280]
+const LEAST = 24
+const LEAST_AT_THE_BENCH = 44
+
+/** What is wrong with the page as it stands, in words. */
+const faults = (page: Page, ticks: number) =>
+  page.evaluate(
+    ([least, ticks]) => {
+      const found: string[] = []
+      const root = document.scrollingElement!
+      if (root.scrollWidth > innerWidth) {
+        const wide = [...document.querySelectorAll('main *, header *')]
+          .filter((e) => e.getBoundingClientRect().right > innerWidth + 1)
+          .slice(0, 3)
+          .map((e) => `${e.tagName.toLowerCase()}.${e.className}`)
+        found.push(`scrolls sideways by ${root.scrollWidth - innerWidth} px: ${wide.join(', ')}`)
+      }
+      const named = (e: Element) => (e.getAttribute('aria-label') ?? e.textContent ?? '').trim().slice(0, 40) || e.className // prettier-ignore
+      const seen = (e: Element) =>
+        (e as HTMLElement).checkVisibility({ visibilityProperty: true, opacityProperty: false })
+      for (const e of document.querySelectorAll('button, [role="button"], input[type="checkbox"], summary')) {
+        const box = e.getBoundingClientRect()
+        if (!seen(e) || box.width === 0 || e.closest('.hidden-text')) continue
+        const wanted = e.matches('input[type="checkbox"]') ? ticks! : least!
+        const held = e.closest('label')?.getBoundingClientRect()
+        const high = Math.max(box.height, held?.height ?? 0)
+        const wide = Math.max(box.width, held?.width ?? 0)
+        if (high < wanted - 0.5 || wide < wanted - 0.5) found.push(`too small to hit, ${Math.round(box.width)} by ${Math.round(box.height)}: ${named(e)}`) // prettier-ignore
+      }
+      for (const e of document.querySelectorAll<HTMLElement>(
+        'h1, h2, h3, button, label, th, legend, summary',
+      ))
+        if (
+          seen(e) &&
+          e.scrollWidth > e.clientWidth + 1 &&
+          e.clientWidth > 1 &&
+          getComputedStyle(e).overflowX !== 'visible'
+        )
+          found.push(`cut: ${named(e)}`)
+      return found
+    },
+    [LEAST, ticks] as const,
+  )
+
+async function walk(page: Page, view: string, ticks = LEAST) {
+  const wrong: string[] = []
+  for (const width of WIDTHS) {
+    await page.setViewportSize({ width, height: 844 })
+    await page.evaluate(() => new Promise((r) => requestAnimationFrame(() => requestAnimationFrame(r))))
+    for (const fault of await faults(page, ticks)) wrong.push(`${view} at ${width}: ${fault}`)
+  }
+  expect.soft([...new Set(wrong)]).toEqual([])
+  await page.setViewportSize({ width: 1280, height: 844 })
+}
+
+test('the list, the ways to start, the Shelf and the bin', async ({ page }) => {
+  await openHome(page)
+  await walk(page, 'formulas')
+  for (const [path, words] of [
+    ['/start/brief', 'Start from a brief'],
+    ['/start/recipe', 'Start from a recipe'],
+    ['/start/label', 'Start from an ingredient list'],
+    ['/bench', 'Bench'],
+    ['/bench/start', 'Start a batch'],
+    ['/bin', 'Bin'],
+    ['/lost-at-sea', ''],
+  ] as const) {
+    await page.goto(path)
+    if (words) await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    await walk(page, path)
+  }
+  await page.goto('/shelf')
+  await expect(page.getByRole('link', { name: /^Glycerin/ }).first()).toBeVisible()
+  await walk(page, '/shelf')
+  await page.goto('/shelf/salicylic-acid')
+  await expect(page.locator('.apexcharts-svg').first()).toBeVisible()
+  await walk(page, '/shelf/salicylic-acid')
+})
+
+test('every leaf of a formula', async ({ page }) => {
+  await openFormula(page, 'Harbour Fog face cream')
+  await walk(page, 'sheet')
+  const base = page.url().replace(/\/$/, '')
+  for (const leaf of ['emulsion', 'balance', 'method', 'ph', 'versions', 'print']) {
+    await page.goto(`${base}/${leaf}`)
+    await expect(
+      page.locator('main').getByRole('heading').or(page.locator('main table')).first(),
+    ).toBeVisible()
+    await walk(page, leaf)
+  }
+})
+
+test('the table and the record', async ({ page }) => {
+  await startBatch(page, TONER)
+  await at(page, /Wash/)
+  await walk(page, 'step', LEAST_AT_THE_BENCH)
+  await page.getByRole('button', { name: 'Step is done' }).click()
+  await expect(page.getByLabel('What the scale shows')).toBeVisible()
+  await walk(page, 'weighing', LEAST_AT_THE_BENCH)
+  await page.goto(`${page.url()}/record`)
+  await expect(page.getByRole('heading', { name: 'What was weighed' })).toBeVisible()
+  await walk(page, 'record', LEAST_AT_THE_BENCH)
+})

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import InputText from 'primevue/inputtext'
+import { computed } from 'vue'
+import { minutesOfDay } from './minutes'
+
+/** A time of the day, typed as 07:30; empty while none is given. */
+const props = defineProps<{ label: string }>()
+const time = defineModel<string>({ required: true })
+const wrong = computed(() => time.value.trim() !== '' && minutesOfDay(time.value.trim()) === null)
+</script>
+
+<template>
+  <span class="time">
+    <InputText
+      v-model="time"
+      class="mono"
+      inputmode="numeric"
+      autocomplete="off"
+      size="small"
+      placeholder="07:30"
+      maxlength="5"
+      :aria-label="props.label"
+      :invalid="wrong"
+    />
+    <span v-if="wrong" class="error-text" role="alert">Type a time such as 07:30.</span>
+  </span>
+</template>
+
+<style scoped>
+.time {
+  display: inline-flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.375rem;
+}
+.time :deep(input) {
+  width: 5rem;
+}
+</style>
