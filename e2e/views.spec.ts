@@ -36,10 +36,12 @@ const faults = (page: Page, ticks: number) =>
       ))
         if (
           seen(e) &&
+          !e.matches('.p-button-icon-only') &&
           e.scrollWidth > e.clientWidth + 1 &&
           e.clientWidth > 1 &&
           getComputedStyle(e).overflowX !== 'visible'
         )
+          // prettier-ignore
           found.push(`cut: ${named(e)}`)
       return found
     },
