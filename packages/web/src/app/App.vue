@@ -97,7 +97,7 @@ main {
 .toast button {
   min-height: 28px;
   border: 1px solid currentcolor;
-  border-radius: 6px;
+  border-radius: var(--round-m);
   padding: 0 0.75rem;
   background: transparent;
   font-weight: 600;

@@ -13,7 +13,7 @@
   padding: 3rem 2rem;
 }
 h1 {
-  font-size: 1.5rem;
+  font-size: var(--text-head-1);
 }
 a {
   color: var(--accent-ink);

@@ -36,7 +36,10 @@ const WAYS = [
     <RouterLink to="/formulas" class="brand" aria-label="Omblet, all formulas">
       <span>Omblet</span>
       <svg viewBox="0 0 12 14" width="10" height="12" aria-hidden="true">
-        <path d="M6 0c2.700 3.500 5 5.800 5 8.500a5 5 0 0 1-10 0C1 5.800 3.300 3.500 6 0z" fill="#7ea2db" />
+        <path
+          d="M6 0c2.700 3.500 5 5.800 5 8.500a5 5 0 0 1-10 0C1 5.800 3.300 3.500 6 0z"
+          fill="var(--cobalt-300)"
+        />
       </svg>
     </RouterLink>
     <nav aria-label="Places">
@@ -98,9 +101,9 @@ const WAYS = [
   align-items: center;
   gap: 0.25rem;
   padding: 0 0.5rem 0.9rem;
-  font-size: 1.375rem;
+  font-size: var(--text-head-1);
   font-weight: 700;
-  color: #fff;
+  color: var(--on-fill);
   text-decoration: none;
 }
 .brand svg {
@@ -117,18 +120,18 @@ nav {
   gap: 0.75rem;
   min-height: 38px;
   padding: 0 0.625rem;
-  border-radius: 8px;
+  border-radius: var(--round-m);
   color: var(--rail-ink);
   text-decoration: none;
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
 }
 .place:hover,
 .foot-button:hover {
-  background: rgb(255 255 255 / 8%);
+  background: var(--rail-hover);
 }
 .place.here {
   background: var(--rail-active);
-  color: #fff;
+  color: var(--on-fill);
 }
 .foot {
   margin-top: auto;
@@ -137,16 +140,16 @@ nav {
 }
 .foot p {
   padding: 0 0.625rem 0.5rem;
-  font-size: 0.8125rem;
+  font-size: var(--text-small);
   color: var(--rail-muted);
 }
 .foot .due {
-  color: #ffd98a;
+  color: var(--rail-warn);
 }
 .foot-button {
   border: 0;
   background: none;
-  font-size: 0.875rem;
+  font-size: var(--text-note);
   cursor: pointer;
   text-align: left;
 }
@@ -164,7 +167,7 @@ nav {
   display: none;
 }
 .rail :focus-visible {
-  outline-color: #adc5ea;
+  outline-color: var(--rail-focus);
 }
 @media (max-width: 860px) {
   .rail {
@@ -177,7 +180,7 @@ nav {
   }
   .brand {
     padding: 0 0.25rem;
-    font-size: 1.125rem;
+    font-size: var(--text-head-3);
   }
   nav {
     display: flex;

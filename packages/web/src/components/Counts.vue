@@ -30,7 +30,7 @@ const parts = computed(() => {
   display: inline-flex;
   flex-wrap: wrap;
   gap: 0.25rem 0.75rem;
-  font-size: 0.8125rem;
+  font-size: var(--text-small);
 }
 .one {
   display: inline-flex;

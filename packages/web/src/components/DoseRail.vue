@@ -77,7 +77,7 @@ const spoken = computed(() =>
   top: 8.5px;
   height: 7px;
   min-width: 3px;
-  border-radius: 4px;
+  border-radius: var(--round-s);
   background: var(--band);
 }
 .dose {

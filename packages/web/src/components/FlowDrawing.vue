@@ -81,8 +81,8 @@ const side = (from: number, to: number) => (from < to ? x(to) - BOX / 2 - 1 : x(
   fill: var(--phase, var(--muted));
 }
 .name {
-  fill: #fff;
-  font-size: 13px;
+  fill: var(--on-fill);
+  font-size: var(--text-small);
   font-weight: 700;
   text-anchor: middle;
 }
@@ -96,7 +96,7 @@ const side = (from: number, to: number) => (from < to ? x(to) - BOX / 2 - 1 : x(
 }
 .what {
   fill: var(--ink);
-  font-size: 12px;
+  font-size: var(--text-tiny);
   text-anchor: middle;
 }
 .celsius {

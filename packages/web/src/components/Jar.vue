@@ -76,11 +76,11 @@ const spoken = computed(
   min-height: 0;
   overflow: hidden;
   background: var(--phase);
-  color: #fff;
-  font-size: 0.8125rem;
+  color: var(--on-fill);
+  font-size: var(--text-small);
   font-weight: 700;
   line-height: 1.35;
-  border-top: 1px solid rgb(255 255 255 / 55%);
+  border-top: 1px solid var(--on-fill-line);
 }
 .layer:first-child {
   border-top: 0;
@@ -102,6 +102,6 @@ const spoken = computed(
   border-radius: 4px 4px 11px 11px;
 }
 .small .layer {
-  font-size: 0.6875rem;
+  font-size: var(--text-tiny);
 }
 </style>

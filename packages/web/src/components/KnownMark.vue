@@ -22,7 +22,7 @@ const WORD = { known: '', partly: 'known in part', inferred: 'kind inferred', un
   align-items: center;
   gap: 0.25rem;
   color: var(--check);
-  font-size: 0.75rem;
+  font-size: var(--text-tiny);
   font-weight: 400;
   white-space: nowrap;
 }

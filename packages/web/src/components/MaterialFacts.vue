@@ -31,7 +31,7 @@ const common = computed(() => {
   grid-template-columns: minmax(6rem, 9rem) 1fr;
   gap: 0.375rem 0.75rem;
   margin: 0 0 1rem;
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
 }
 dt {
   color: var(--muted);
@@ -42,6 +42,6 @@ dd {
 }
 .from {
   display: block;
-  font-size: 0.8125rem;
+  font-size: var(--text-small);
 }
 </style>

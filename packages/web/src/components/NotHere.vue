@@ -27,6 +27,6 @@ defineProps<{ what: string; why: string; to: string; toLabel: string }>()
   padding: 3rem 2rem;
 }
 h1 {
-  font-size: 1.5rem;
+  font-size: var(--text-head-1);
 }
 </style>

@@ -20,9 +20,9 @@ defineProps<{ kind: 'stop' | 'check' | 'note' }>()
   gap: 0.5rem 0.625rem;
   padding: 0.625rem 0.75rem;
   border: 1px solid var(--line);
-  border-radius: 10px;
+  border-radius: var(--round-l);
   background: var(--paper);
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
 }
 .notice[data-kind='stop'] {
   background: var(--stop-wash);

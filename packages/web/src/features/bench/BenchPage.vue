@@ -15,6 +15,7 @@ import SearchField from '../../components/SearchField.vue'
 import type { Orphan } from '../../storage/batches'
 import { useBatches } from '../../stores/batches'
 import { useFiles } from '../../stores/files'
+import FirstBatch from './FirstBatch.vue'
 import { STATUS_WORDS } from './words'
 
 const batches = useBatches()
@@ -185,18 +186,7 @@ async function take(event: Event) {
       </div>
     </section>
 
-    <div v-if="batches.ready && batches.heads.length === 0 && !batches.problem" class="card empty">
-      <h2>Nothing was made here yet</h2>
-      <p>
-        Start a batch from a formula. Omblet goes through its method with you, one step at a time: it weighs
-        with you, watches the clock, reckons what is missing or too much, and writes everything down.
-      </p>
-      <p class="muted">
-        Everything also works without a scale or probe at the computer: you type what they show. To see how it
-        goes first, choose the simulated instruments once a batch is begun.
-      </p>
-      <Button label="Start a batch" icon="pi pi-play" @click="router.push('/bench/start')" />
-    </div>
+    <FirstBatch v-if="batches.ready && batches.heads.length === 0 && !batches.problem" />
   </div>
 </template>
 
@@ -218,13 +208,13 @@ async function take(event: Event) {
   margin-right: auto;
 }
 h1 {
-  font-size: 1.5rem;
+  font-size: var(--text-head-1);
 }
 .head:not(:has(.count)) h1 {
   margin-right: auto;
 }
 h2 {
-  font-size: 1.125rem;
+  font-size: var(--text-head-3);
   padding-bottom: 0.5rem;
 }
 .orphans {
@@ -262,7 +252,7 @@ h2 {
 }
 .name {
   font-weight: 700;
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
   overflow-wrap: anywhere;
 }
 .code {
@@ -274,7 +264,7 @@ h2 {
 .bar {
   grid-column: 1 / -1;
   height: 6px;
-  border-radius: 3px;
+  border-radius: var(--round-s);
   background: var(--track);
   overflow: hidden;
 }
@@ -319,7 +309,7 @@ h2 {
 .heads {
   height: 36px;
   color: var(--muted);
-  font-size: 0.8125rem;
+  font-size: var(--text-small);
 }
 .row a {
   color: var(--accent-ink);
@@ -337,16 +327,6 @@ h2 {
 }
 .none {
   padding: 1rem;
-}
-.empty {
-  display: grid;
-  justify-items: start;
-  gap: 0.75rem;
-  padding: 1.5rem;
-  max-width: 44rem;
-}
-.empty h2 {
-  padding: 0;
 }
 @media (max-width: 720px) {
   .page {

@@ -361,13 +361,13 @@ async function begin() {
   min-height: 60px;
 }
 h1 {
-  font-size: 1.5rem;
+  font-size: var(--text-head-1);
 }
 h2 {
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
 }
 h3 {
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
 }
 .columns {
   display: grid;

@@ -5,6 +5,7 @@ import { useToast } from 'primevue/usetoast'
 import { onMounted } from 'vue'
 import { useRouter } from 'vue-router'
 import { notAfter } from '../../browser/days'
+import NothingYet from '../../components/NothingYet.vue'
 import Notice from '../../components/Notice.vue'
 import { notify } from '../../components/notify'
 import type { BinRecord } from '../../storage/schema'
@@ -71,7 +72,7 @@ async function takeBack(record: BinRecord) {
         />
       </li>
     </ul>
-    <p v-else class="empty">Nothing is in the bin.</p>
+    <NothingYet v-else><p>Nothing is in the bin.</p></NothingYet>
   </div>
 </template>
 
@@ -84,7 +85,7 @@ async function takeBack(record: BinRecord) {
   max-width: 60rem;
 }
 h1 {
-  font-size: 1.5rem;
+  font-size: var(--text-head-1);
 }
 .list li {
   display: flex;
@@ -102,10 +103,5 @@ h1 {
   min-width: 0;
   display: grid;
   overflow-wrap: anywhere;
-}
-.empty {
-  padding: 3rem 1rem;
-  text-align: center;
-  color: var(--muted);
 }
 </style>

@@ -169,7 +169,7 @@ defineExpose({ switchTo, focus: () => input.value?.focus() })
   height: 34px;
   padding: 0 0.5rem;
   border: 1px solid var(--line-strong);
-  border-radius: 7px;
+  border-radius: var(--round-m);
   background: var(--field);
   text-align: right;
 }
@@ -182,7 +182,7 @@ defineExpose({ switchTo, focus: () => input.value?.focus() })
   border-color: var(--cobalt-200);
   background: var(--cobalt-100);
   color: var(--accent-ink);
-  font-size: 0.875rem;
+  font-size: var(--text-note);
 }
 .amount.bad {
   border-color: var(--stop);
@@ -190,7 +190,7 @@ defineExpose({ switchTo, focus: () => input.value?.focus() })
 @media (max-width: 620px) {
   .amount {
     height: 40px;
-    font-size: 1rem;
+    font-size: var(--text-body);
   }
 }
 </style>

@@ -49,7 +49,7 @@ function onBatchBlur() {
   display: flex;
   align-items: center;
   gap: 0.5rem;
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
 }
 .box {
   display: inline-flex;
@@ -58,7 +58,7 @@ function onBatchBlur() {
   height: 36px;
   padding: 0 0.625rem;
   border: 1px solid var(--line-strong);
-  border-radius: 8px;
+  border-radius: var(--round-m);
   background: var(--field);
 }
 .box.bad {

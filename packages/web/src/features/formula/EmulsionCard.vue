@@ -90,7 +90,7 @@ header {
   gap: 0.5rem;
 }
 h2 {
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
 }
 dl {
   display: grid;
@@ -105,11 +105,11 @@ dl > div {
 }
 dd {
   margin: 0;
-  font-size: 1.125rem;
+  font-size: var(--text-head-3);
   font-weight: 700;
 }
 dt {
-  font-size: 0.8125rem;
+  font-size: var(--text-small);
   color: var(--muted);
 }
 p {

@@ -252,9 +252,9 @@ defineExpose({ show })
   height: 46px;
   padding: 0 0.875rem;
   border: 1px solid var(--line-strong);
-  border-radius: 10px;
+  border-radius: var(--round-l);
   background: var(--field);
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
 }
 .into {
   display: flex;
@@ -270,9 +270,9 @@ defineExpose({ show })
   max-width: 14rem;
   padding: 0 0.625rem 0 0.25rem;
   border: 1px solid var(--line);
-  border-radius: 8px;
+  border-radius: var(--round-m);
   background: none;
-  font-size: 0.8125rem;
+  font-size: var(--text-small);
   cursor: pointer;
 }
 .pick:first-of-type {
@@ -294,7 +294,7 @@ defineExpose({ show })
   gap: 0.75rem;
   min-height: 44px;
   padding: 0.25rem 0.5rem;
-  border-radius: 8px;
+  border-radius: var(--round-m);
   cursor: pointer;
 }
 .results li.active {

@@ -48,7 +48,7 @@ li {
   border-top: 1px solid var(--line);
 }
 .message {
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
   line-height: 1.35;
   font-weight: 600;
   overflow-wrap: anywhere;
@@ -71,7 +71,7 @@ li {
 }
 .source {
   padding-top: 0.125rem;
-  font-size: 0.75rem;
+  font-size: var(--text-tiny);
 }
 .remedies {
   display: flex;
@@ -83,10 +83,10 @@ li {
   min-height: 28px;
   padding: 0.125rem 0.625rem;
   border: 1px solid var(--cobalt-200);
-  border-radius: 7px;
+  border-radius: var(--round-m);
   background: var(--wash);
   color: var(--accent-ink);
-  font-size: 0.8125rem;
+  font-size: var(--text-small);
   text-align: left;
   cursor: pointer;
 }

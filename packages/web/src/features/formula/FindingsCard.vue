@@ -103,7 +103,7 @@ header {
   gap: 0.5rem;
 }
 h2 {
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
 }
 .quiet,
 .fine {

@@ -202,10 +202,10 @@ async function onVersionSaved() {
 }
 .leaves a {
   padding: 0.3rem 0.625rem;
-  border-radius: 8px;
+  border-radius: var(--round-m);
   color: var(--muted);
   text-decoration: none;
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
 }
 .leaves a:hover {
   color: var(--ink);

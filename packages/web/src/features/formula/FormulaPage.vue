@@ -207,7 +207,7 @@ onBeforeUnmount(() => {
     z-index: 3;
     min-height: 48px;
     border-radius: 24px;
-    box-shadow: 0 4px 14px rgb(0 0 0 / 25%);
+    box-shadow: var(--shadow-high);
   }
 }
 </style>

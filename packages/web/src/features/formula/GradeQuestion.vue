@@ -47,7 +47,7 @@ function onKey(event: KeyboardEvent) {
 }
 h3 {
   padding-bottom: 0.5rem;
-  font-size: 1rem;
+  font-size: var(--text-body);
 }
 ul {
   display: grid;
@@ -59,7 +59,7 @@ button {
   width: 100%;
   padding: 0.5rem 0.75rem;
   border: 1px solid var(--line);
-  border-radius: 9px;
+  border-radius: var(--round-l);
   background: none;
   text-align: left;
   cursor: pointer;
@@ -73,6 +73,6 @@ button.on {
 }
 span {
   color: var(--muted);
-  font-size: 0.875rem;
+  font-size: var(--text-note);
 }
 </style>

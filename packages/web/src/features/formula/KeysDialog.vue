@@ -76,7 +76,7 @@ section {
   padding-bottom: 1rem;
 }
 h3 {
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
   padding-bottom: 0.5rem;
 }
 dl {
@@ -92,10 +92,10 @@ kbd {
   display: inline-block;
   padding: 0 0.4rem;
   border: 1px solid var(--line-strong);
-  border-radius: 5px;
+  border-radius: var(--round-s);
   background: var(--side);
   font-family: var(--mono);
-  font-size: 0.8125rem;
+  font-size: var(--text-small);
   white-space: nowrap;
 }
 </style>

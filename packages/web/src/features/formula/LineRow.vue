@@ -227,7 +227,7 @@ const items = (): MenuItem[] => [
 .ph-open {
   margin-right: 0.375rem;
   color: var(--check);
-  font-size: 0.75rem;
+  font-size: var(--text-tiny);
 }
 .line {
   display: grid;
@@ -251,7 +251,7 @@ const items = (): MenuItem[] => [
   height: 28px;
   color: var(--line-strong);
   cursor: grab;
-  font-size: 0.8125rem;
+  font-size: var(--text-small);
 }
 .line:hover .grip {
   color: var(--muted);
@@ -278,16 +278,16 @@ const items = (): MenuItem[] => [
 }
 .strength {
   padding: 0 0.3rem;
-  border-radius: 4px;
+  border-radius: var(--round-s);
   background: var(--cobalt-100);
   color: var(--accent-ink);
-  font-size: 0.75rem;
+  font-size: var(--text-tiny);
   white-space: nowrap;
 }
 .inci {
   overflow: hidden;
   color: var(--muted);
-  font-size: 0.75rem;
+  font-size: var(--text-tiny);
   text-overflow: ellipsis;
   white-space: nowrap;
 }
@@ -310,7 +310,7 @@ const items = (): MenuItem[] => [
 }
 .unit {
   color: var(--muted);
-  font-size: 0.875rem;
+  font-size: var(--text-note);
 }
 .percent .plain {
   color: var(--muted);
@@ -322,7 +322,7 @@ const items = (): MenuItem[] => [
   place-items: center;
   padding: 0;
   border: 0;
-  border-radius: 14px;
+  border-radius: var(--round-xl);
   background: none;
   color: var(--muted);
   cursor: pointer;
@@ -351,7 +351,7 @@ const items = (): MenuItem[] => [
   margin: 0 0 0.25rem;
   padding: 0 0.5rem;
   border: 1px solid var(--line-strong);
-  border-radius: 6px;
+  border-radius: var(--round-m);
   background: var(--field);
 }
 @media (max-width: 620px) {

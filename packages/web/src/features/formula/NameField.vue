@@ -62,9 +62,9 @@ function onNameBlur(event: Event) {
   padding: 0.25rem 0.375rem;
   margin-left: -0.375rem;
   border: 1px solid transparent;
-  border-radius: 6px;
+  border-radius: var(--round-m);
   background: none;
-  font-size: 1.1875rem;
+  font-size: var(--text-head-3);
   font-weight: 700;
   field-sizing: content;
   text-overflow: ellipsis;
@@ -76,6 +76,6 @@ function onNameBlur(event: Event) {
   border-color: var(--stop);
 }
 h1 {
-  font-size: 1rem;
+  font-size: var(--text-body);
 }
 </style>

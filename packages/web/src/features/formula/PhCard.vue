@@ -127,7 +127,7 @@ header {
   padding-bottom: 0.375rem;
 }
 h2 {
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
 }
 .chart {
   position: relative;
@@ -138,7 +138,7 @@ h2 {
   align-items: center;
   gap: 0.5rem;
   min-height: 24px;
-  font-size: 0.8125rem;
+  font-size: var(--text-small);
 }
 .label {
   overflow: hidden;
@@ -148,14 +148,14 @@ h2 {
 .track {
   position: relative;
   height: 8px;
-  border-radius: 4px;
+  border-radius: var(--round-s);
   background: var(--track);
 }
 .bar {
   position: absolute;
   inset-block: 0;
   min-width: 4px;
-  border-radius: 4px;
+  border-radius: var(--round-s);
   background: var(--cobalt-300);
 }
 .bar.holds {
@@ -174,11 +174,11 @@ h2 {
   border-style: dashed;
 }
 .bar.clash {
-  background: #c25b66;
+  background: var(--stop-soft);
 }
 .grade {
   color: var(--muted);
-  font-size: 0.75rem;
+  font-size: var(--text-tiny);
   text-align: right;
 }
 .grade.clash {
@@ -196,7 +196,7 @@ h2 {
   position: absolute;
   inset-block: 0;
   min-width: 3px;
-  border-radius: 3px;
+  border-radius: var(--round-s);
   background: color-mix(in srgb, var(--fine) 22%, transparent);
 }
 .as-written {
@@ -210,7 +210,7 @@ h2 {
   inset-block: 0;
   min-width: 2px;
   border-inline: 1.5px dashed var(--ink);
-  background: rgb(42 95 176 / 8%);
+  background: var(--aim-wash);
 }
 .reading {
   position: absolute;
@@ -224,7 +224,7 @@ h2 {
   grid-template-columns: 6.75rem 1fr 3.4rem;
   gap: 0.5rem;
   height: 18px;
-  font-size: 0.6875rem;
+  font-size: var(--text-tiny);
   color: var(--muted);
 }
 .ticks {

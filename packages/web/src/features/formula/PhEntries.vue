@@ -97,9 +97,9 @@ function removeReading() {
   height: 30px;
   padding: 0 0.375rem;
   border: 1px solid var(--line-strong);
-  border-radius: 6px;
+  border-radius: var(--round-m);
   background: var(--field);
-  font-size: 0.875rem;
+  font-size: var(--text-note);
   text-align: right;
 }
 </style>

@@ -139,7 +139,7 @@ const items = computed(() => [
   gap: 0.375rem;
   min-height: 28px;
   border: 0;
-  border-radius: 6px;
+  border-radius: var(--round-m);
   padding: 0 0.5rem;
   background: transparent;
   color: var(--accent-ink);
@@ -150,7 +150,7 @@ const items = computed(() => [
   background: var(--wash);
 }
 .goes .pi {
-  font-size: 0.75rem;
+  font-size: var(--text-tiny);
 }
 .phase {
   overflow: clip;
@@ -239,7 +239,7 @@ header {
   }
   .sums {
     gap: 0.5rem;
-    font-size: 0.875rem;
+    font-size: var(--text-note);
   }
   .sums .grams {
     min-width: 0;

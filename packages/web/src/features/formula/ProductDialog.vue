@@ -240,7 +240,7 @@ function onNote(event: Event) {
   width: 24px;
   height: 24px;
   border: 0;
-  border-radius: 12px;
+  border-radius: var(--round-xl);
   background: none;
   cursor: pointer;
 }

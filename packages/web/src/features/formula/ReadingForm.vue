@@ -69,14 +69,9 @@ label {
 input {
   height: 30px;
   border: 1px solid var(--line-strong);
-  border-radius: 6px;
+  border-radius: var(--round-m);
   background: var(--field);
-  font-size: 0.875rem;
-}
-.big input {
-  height: 36px;
-}
-input {
+  font-size: var(--text-note);
   width: 3.1rem;
   padding: 0 0.375rem;
   text-align: right;
@@ -85,11 +80,12 @@ input {
   width: 100%;
   padding-top: 0.3rem;
   color: var(--ink);
-  font-size: 1rem;
+  font-size: var(--text-body);
 }
 .big input {
   width: 3.75rem;
-  font-size: 1rem;
+  height: 36px;
+  font-size: var(--text-body);
 }
 .reading :deep(.p-select) {
   flex: 1 1 4rem;

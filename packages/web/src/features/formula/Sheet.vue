@@ -215,7 +215,7 @@ defineExpose({ focusLine, currentPhase, addPhase, keepPlace })
 .hint kbd {
   padding: 0 0.35rem;
   border: 1px solid var(--line-strong);
-  border-radius: 4px;
+  border-radius: var(--round-s);
   background: var(--paper);
   font-family: var(--mono);
 }

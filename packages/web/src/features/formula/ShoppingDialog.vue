@@ -91,11 +91,11 @@ async function copy() {
 table {
   width: 100%;
   border-collapse: collapse;
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
 }
 th {
   color: var(--muted);
-  font-size: 0.8125rem;
+  font-size: var(--text-small);
   font-weight: 400;
   text-align: right;
 }

@@ -59,7 +59,7 @@ header {
   padding-bottom: 0.375rem;
 }
 h3 {
-  font-size: 1rem;
+  font-size: var(--text-body);
 }
 label :deep(input) {
   width: 3.5rem;

@@ -212,7 +212,7 @@ async function rename(version: VersionRecord, event: Event) {
   padding: 0 0.375rem;
   margin-left: -0.375rem;
   border: 1px solid transparent;
-  border-radius: 6px;
+  border-radius: var(--round-m);
   background: none;
 }
 .rename:hover {
@@ -228,11 +228,11 @@ async function rename(version: VersionRecord, event: Event) {
   padding-bottom: 0.75rem;
 }
 h2 {
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
   overflow-wrap: anywhere;
 }
 h3 {
-  font-size: 0.875rem;
+  font-size: var(--text-note);
   color: var(--muted);
   padding-bottom: 0.375rem;
 }

@@ -83,7 +83,7 @@ const product = computed(
   gap: 0.125rem;
 }
 h2 {
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
   line-height: 1.25;
   overflow: hidden;
   display: -webkit-box;
@@ -100,7 +100,7 @@ h2 a::after {
   content: '';
   position: absolute;
   inset: 0;
-  border-radius: 12px;
+  border-radius: var(--round-xl);
 }
 .body :deep(.counts) {
   padding-top: 0.35rem;

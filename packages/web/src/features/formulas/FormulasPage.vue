@@ -7,6 +7,7 @@ import { useToast } from 'primevue/usetoast'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { download, fileName, hand } from '../../browser/download'
+import NothingYet from '../../components/NothingYet.vue'
 import Notice from '../../components/Notice.vue'
 import SearchField from '../../components/SearchField.vue'
 import { notify } from '../../components/notify'
@@ -311,7 +312,7 @@ const toggle = (id: string, on: boolean) => {
       />
     </CardGrid>
 
-    <div v-else-if="filtered" class="empty">
+    <NothingYet v-else-if="filtered">
       <p>
         {{
           state !== null && cards.judged < library.records.length
@@ -319,22 +320,35 @@ const toggle = (id: string, on: boolean) => {
             : 'No formula matches.'
         }}
       </p>
-      <Button label="Show all" severity="secondary" outlined @click="clearFilters" />
-    </div>
+      <template #actions>
+        <Button label="Show all" severity="secondary" outlined @click="clearFilters" />
+      </template>
+    </NothingYet>
 
-    <div v-else class="empty">
-      <svg viewBox="0 0 80 96" width="72" height="86" aria-hidden="true">
-        <rect x="16" y="4" width="48" height="14" rx="4" fill="none" stroke="currentColor" stroke-width="3" />
-        <path
-          d="M8 24h64v52a14 14 0 0 1-14 14H22A14 14 0 0 1 8 76z"
-          fill="none"
-          stroke="currentColor"
-          stroke-width="3"
-        />
-        <path d="M10 56h60v20a12 12 0 0 1-12 12H22a12 12 0 0 1-12-12z" fill="var(--band)" />
-      </svg>
+    <NothingYet v-else>
+      <template #picture>
+        <svg viewBox="0 0 80 96" width="72" height="86" aria-hidden="true">
+          <rect
+            x="16"
+            y="4"
+            width="48"
+            height="14"
+            rx="4"
+            fill="none"
+            stroke="currentColor"
+            stroke-width="3"
+          />
+          <path
+            d="M8 24h64v52a14 14 0 0 1-14 14H22A14 14 0 0 1 8 76z"
+            fill="none"
+            stroke="currentColor"
+            stroke-width="3"
+          />
+          <path d="M10 56h60v20a12 12 0 0 1-12 12H22a12 12 0 0 1-12-12z" fill="var(--band)" />
+        </svg>
+      </template>
       <p>The shelf is empty. Start a formula, or drop a file here.</p>
-      <div class="tools">
+      <template #actions>
         <Button label="New formula" icon="pi pi-plus" @click="briefOpen = true" />
         <Button
           label="Start from a brief"
@@ -343,8 +357,8 @@ const toggle = (id: string, on: boolean) => {
           @click="router.push('/start/brief')"
         />
         <Button label="Bring the examples" severity="secondary" outlined @click="library.loadDemo()" />
-      </div>
-    </div>
+      </template>
+    </NothingYet>
 
     <div v-if="dragging" class="drop" aria-hidden="true">Drop formula files or a backup</div>
     <BriefDialog v-if="briefUsed" v-model:open="briefOpen" />
@@ -367,7 +381,7 @@ const toggle = (id: string, on: boolean) => {
   padding-bottom: 0.875rem;
 }
 h1 {
-  font-size: 1.5rem;
+  font-size: var(--text-head-1);
 }
 .tools {
   display: flex;
@@ -410,14 +424,6 @@ h1 {
   overflow: auto;
   overflow-wrap: anywhere;
 }
-.empty {
-  display: grid;
-  justify-items: center;
-  gap: 1rem;
-  padding: 4rem 1rem;
-  text-align: center;
-  color: var(--muted);
-}
 .drop {
   position: fixed;
   inset: 1rem;
@@ -425,9 +431,9 @@ h1 {
   display: grid;
   place-items: center;
   border: 3px dashed var(--accent);
-  border-radius: 16px;
+  border-radius: var(--round-xl);
   background: color-mix(in srgb, var(--paper) 88%, transparent);
-  font-size: 1.25rem;
+  font-size: var(--text-head-2);
   pointer-events: none;
 }
 </style>

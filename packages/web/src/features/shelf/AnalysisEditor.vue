@@ -77,7 +77,7 @@ fieldset {
 }
 legend {
   padding: 0 0 0.3rem;
-  font-size: 0.875rem;
+  font-size: var(--text-note);
   color: var(--muted);
 }
 .part {

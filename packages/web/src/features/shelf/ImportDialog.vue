@@ -264,7 +264,7 @@ async function store() {
 em {
   font-style: normal;
   font-family: var(--mono);
-  font-size: 0.875rem;
+  font-size: var(--text-note);
 }
 .drop {
   display: grid;
@@ -272,7 +272,7 @@ em {
   gap: 0.5rem;
   padding: 2rem 1rem;
   border: 1.5px dashed var(--line-strong);
-  border-radius: 12px;
+  border-radius: var(--round-xl);
 }
 .drop.over {
   background: var(--wash);
@@ -294,7 +294,7 @@ progress {
 .rows {
   height: min(46vh, 22rem);
   border: 1px solid var(--line);
-  border-radius: 10px;
+  border-radius: var(--round-l);
   overflow: hidden;
 }
 .scroller {

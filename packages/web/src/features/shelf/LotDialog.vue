@@ -216,7 +216,7 @@ async function save() {
 
 <style scoped>
 .label {
-  font-size: 0.875rem;
+  font-size: var(--text-note);
   color: var(--muted);
 }
 .paper {

@@ -116,7 +116,7 @@ header {
   justify-content: space-between;
 }
 h2 {
-  font-size: 1rem;
+  font-size: var(--text-body);
   padding-bottom: 0.625rem;
 }
 .card {

@@ -184,7 +184,7 @@ async function removeOwn() {
   text-decoration: none;
 }
 h1 {
-  font-size: 1.5rem;
+  font-size: var(--text-head-1);
   padding-bottom: 0.25rem;
   overflow-wrap: anywhere;
 }
@@ -195,7 +195,7 @@ h1 {
   gap: 0.5rem 0.75rem;
 }
 h2 {
-  font-size: 1rem;
+  font-size: var(--text-body);
   padding-bottom: 0.625rem;
 }
 .lead {
@@ -222,7 +222,7 @@ h2 {
 table {
   width: 100%;
   border-collapse: collapse;
-  font-size: 0.875rem;
+  font-size: var(--text-note);
 }
 th {
   padding: 0 0.5rem 0.25rem 0;
@@ -241,7 +241,7 @@ td {
 small {
   display: block;
   color: var(--muted);
-  font-size: 0.75rem;
+  font-size: var(--text-tiny);
   white-space: normal;
 }
 .plain li {

@@ -15,6 +15,7 @@ import VirtualScroller from 'primevue/virtualscroller'
 import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { downloadCsv, downloadSpreadsheet } from '../../browser/download'
+import NothingYet from '../../components/NothingYet.vue'
 import Notice from '../../components/Notice.vue'
 import OwnMaterialDialog from '../../components/OwnMaterialDialog.vue'
 import SearchField from '../../components/SearchField.vue'
@@ -224,12 +225,10 @@ function clear() {
         </template>
       </VirtualScroller>
     </div>
-    <div v-else class="empty">
-      <p>
-        {{ EMPTY[which] }}
-      </p>
-      <Button label="Show all" severity="secondary" outlined @click="clear" />
-    </div>
+    <NothingYet v-else>
+      <p>{{ EMPTY[which] }}</p>
+      <template #actions><Button label="Show all" severity="secondary" outlined @click="clear" /></template>
+    </NothingYet>
     <OwnMaterialDialog v-model:open="making" :name="words.trim()" action="Make" @made="onMade" />
     <ImportDialog v-if="importUsed" v-model:open="importing" />
   </div>
@@ -258,7 +257,7 @@ function clear() {
 }
 h1 {
   padding-right: 0.5rem;
-  font-size: 1.5rem;
+  font-size: var(--text-head-1);
 }
 .count {
   flex: 1;
@@ -309,7 +308,7 @@ h1 {
   height: 54px;
   padding: 0 1rem 0.5rem;
   border-top: 1px solid var(--line);
-  font-size: 1rem;
+  font-size: var(--text-body);
 }
 .stand {
   display: grid;
@@ -333,14 +332,6 @@ h1 {
   text-align: right;
   white-space: nowrap;
   font-variant-numeric: tabular-nums;
-}
-.empty {
-  display: grid;
-  justify-items: center;
-  gap: 1rem;
-  padding: 4rem 1rem;
-  color: var(--muted);
-  text-align: center;
 }
 @media (max-width: 860px) {
   .page {

@@ -307,7 +307,7 @@ fieldset {
 }
 legend {
   padding: 0 0 0.3rem;
-  font-size: 0.875rem;
+  font-size: var(--text-note);
   color: var(--muted);
 }
 .active {
@@ -333,7 +333,7 @@ legend {
   align-items: center;
   gap: 0.5rem;
   min-height: 28px;
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
 }
 .out {
   display: grid;

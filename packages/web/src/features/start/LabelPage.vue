@@ -302,7 +302,7 @@ td {
 thead th {
   border-top: 0;
   color: var(--muted);
-  font-size: 0.8125rem;
+  font-size: var(--text-small);
   vertical-align: bottom;
 }
 tr.line th,
@@ -335,7 +335,7 @@ tr.line td {
 .rail-head span {
   position: absolute;
   bottom: 0;
-  font-size: 0.75rem;
+  font-size: var(--text-tiny);
   transform: translateX(-50%);
 }
 .rail-cell {
@@ -346,7 +346,7 @@ tr.line td {
   position: relative;
   display: block;
   height: 12px;
-  border-radius: 6px;
+  border-radius: var(--round-m);
   background: var(--track);
 }
 .rail i {
@@ -355,7 +355,7 @@ tr.line td {
   bottom: 0;
 }
 .span {
-  border-radius: 6px;
+  border-radius: var(--round-m);
   background: var(--band);
 }
 .one {

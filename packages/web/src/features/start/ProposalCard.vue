@@ -115,7 +115,7 @@ header {
   gap: 0.25rem 0.75rem;
 }
 h3 {
-  font-size: 1rem;
+  font-size: var(--text-body);
 }
 table {
   width: 100%;

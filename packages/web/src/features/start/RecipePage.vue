@@ -329,7 +329,7 @@ async function make() {
 }
 .give :deep(textarea) {
   font-family: var(--mono);
-  font-size: 0.875rem;
+  font-size: var(--text-note);
 }
 .acts {
   display: flex;

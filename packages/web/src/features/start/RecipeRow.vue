@@ -236,7 +236,7 @@ function onAmount() {
   height: 34px;
   padding: 0 0.5rem;
   border: 1px solid var(--line-strong);
-  border-radius: 8px;
+  border-radius: var(--round-m);
   background: var(--field);
   text-align: right;
 }

@@ -52,7 +52,7 @@ header {
   background: var(--paper);
 }
 h1 {
-  font-size: 1.25rem;
+  font-size: var(--text-head-2);
 }
 .back {
   display: grid;
@@ -74,10 +74,10 @@ nav {
 }
 nav a {
   padding: 0.3rem 0.625rem;
-  border-radius: 8px;
+  border-radius: var(--round-m);
   color: var(--muted);
   text-decoration: none;
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
 }
 nav a:hover {
   color: var(--ink);

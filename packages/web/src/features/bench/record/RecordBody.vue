@@ -301,7 +301,7 @@ const events = computed(() => (open.value ? s.value.events.map((e) => eventRow(s
 }
 h2,
 summary {
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
   font-weight: 700;
   padding-bottom: 0.5rem;
 }
@@ -320,7 +320,7 @@ dl {
 }
 dt {
   color: var(--muted);
-  font-size: 0.875rem;
+  font-size: var(--text-note);
 }
 dd {
   margin: 0;
@@ -344,7 +344,7 @@ table {
 th {
   padding: 0.25rem 0.5rem;
   color: var(--muted);
-  font-size: 0.8125rem;
+  font-size: var(--text-small);
   font-weight: 400;
   text-align: left;
 }
@@ -387,7 +387,7 @@ tfoot td {
   display: block;
   max-width: min(100%, 24rem);
   margin-top: 0.375rem;
-  border-radius: 8px;
+  border-radius: var(--round-m);
 }
 .marks li {
   display: flex;
@@ -430,8 +430,8 @@ tfoot td {
 @media print {
   .record {
     display: block;
-    background: #fff;
-    color: #17202b;
+    background: var(--print-paper);
+    color: var(--print-ink);
     padding: 0;
     max-width: none;
     font-size: 10pt;
@@ -442,7 +442,7 @@ tfoot td {
     border: 0;
     border-radius: 0;
     box-shadow: none;
-    background: #fff;
+    background: var(--print-paper);
     break-inside: avoid;
   }
   .pair {

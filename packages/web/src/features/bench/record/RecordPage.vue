@@ -186,7 +186,7 @@ const items = [
     position: static;
     padding: 0 0 6pt;
     min-height: 0;
-    border-color: #17202b;
+    border-color: var(--print-ink);
   }
   .right,
   .up {

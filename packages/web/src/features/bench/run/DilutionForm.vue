@@ -74,7 +74,7 @@ function record() {
   gap: 0.75rem;
 }
 h3 {
-  font-size: 1.25rem;
+  font-size: var(--text-head-2);
 }
 form {
   display: flex;

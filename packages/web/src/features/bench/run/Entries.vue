@@ -46,7 +46,7 @@ const rows = computed(() => {
 
 <style scoped>
 .entries {
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
 }
 li {
   display: flex;

@@ -20,7 +20,7 @@ const each = computed(() => (wanted.value ? wanted.value.ml * wanted.value.densi
 
 <style scoped>
 .fill {
-  font-size: 1.125rem;
+  font-size: var(--text-head-3);
   max-width: 46rem;
 }
 </style>

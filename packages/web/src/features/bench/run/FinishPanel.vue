@@ -114,13 +114,13 @@ function finish() {
   padding: 1.25rem;
 }
 h2 {
-  font-size: 1.5rem;
+  font-size: var(--text-head-1);
 }
 h3 {
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
 }
 .sum {
-  font-size: 1.1875rem;
+  font-size: var(--text-head-3);
 }
 .list {
   list-style: disc;

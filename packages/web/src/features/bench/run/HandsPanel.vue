@@ -219,7 +219,7 @@ onBeforeUnmount(() => clearInterval(look))
   border-color: var(--line-strong);
 }
 h3 {
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
   align-self: center;
 }
 .row {
@@ -236,7 +236,7 @@ h3 {
   gap: 0;
 }
 .row :deep(.field > label) {
-  font-size: 0.75rem;
+  font-size: var(--text-tiny);
   line-height: 1;
 }
 .last {

@@ -90,9 +90,9 @@ const lost = computed(() => {
   border-top: 1px solid var(--line);
 }
 h3 {
-  font-size: 1.125rem;
+  font-size: var(--text-head-3);
 }
 .lost {
-  font-size: 1.125rem;
+  font-size: var(--text-head-3);
 }
 </style>

@@ -120,7 +120,7 @@ async function connect(kind: InstrumentKind) {
   border-top: 1px solid var(--line);
 }
 h3 {
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
 }
 li {
   display: grid;

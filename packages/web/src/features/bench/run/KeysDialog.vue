@@ -41,7 +41,7 @@ dd {
 kbd {
   padding: 0.125rem 0.5rem;
   border: 1px solid var(--line-strong);
-  border-radius: 6px;
+  border-radius: var(--round-m);
   background: var(--side);
   white-space: nowrap;
 }

@@ -53,16 +53,16 @@ const words = computed(
   gap: 0.25rem 1rem;
 }
 .value {
-  font-size: 3.5rem;
+  font-size: var(--text-figure-xl);
   line-height: 1.1;
   font-weight: 700;
   color: var(--accent-ink);
 }
 .unit {
-  font-size: 2rem;
+  font-size: var(--text-figure);
 }
 .words {
-  font-size: 1.25rem;
+  font-size: var(--text-head-2);
   font-weight: 700;
 }
 [data-where='right'] .words,
@@ -76,7 +76,7 @@ const words = computed(
 .bar {
   position: relative;
   height: 20px;
-  border-radius: 10px;
+  border-radius: var(--round-l);
   background: var(--track);
   overflow: hidden;
 }
@@ -91,7 +91,7 @@ const words = computed(
   opacity: 0.85;
 }
 [data-where='right'] .fill {
-  background: #23714f;
+  background: var(--fine-fill);
 }
 [data-where='over'] .fill {
   background: var(--stop);
@@ -102,7 +102,7 @@ const words = computed(
 }
 @media (max-width: 520px) {
   .value {
-    font-size: 2.75rem;
+    font-size: var(--text-figure-l);
   }
 }
 </style>

@@ -91,7 +91,7 @@ async function save() {
 img {
   max-width: 100%;
   max-height: 12rem;
-  border-radius: 8px;
+  border-radius: var(--round-m);
 }
 .pick {
   position: relative;

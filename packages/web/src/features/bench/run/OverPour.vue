@@ -105,12 +105,12 @@ h3 {
   display: flex;
   align-items: center;
   gap: 0.5rem;
-  font-size: 1.375rem;
+  font-size: var(--text-head-1);
   color: var(--stop);
 }
 h4 {
   margin: 0;
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
 }
 ol {
   display: grid;
@@ -123,7 +123,7 @@ ol {
   gap: 1rem;
   padding: 0.75rem 0.875rem;
   border: 1px solid var(--line);
-  border-radius: 10px;
+  border-radius: var(--round-l);
 }
 .remedy:first-child {
   border-color: var(--accent);

@@ -358,7 +358,7 @@ section {
   border-top: 1px solid var(--line);
 }
 h3 {
-  font-size: 1.125rem;
+  font-size: var(--text-head-3);
 }
 .figures > div {
   align-self: start;
@@ -391,7 +391,7 @@ h3 {
   padding-bottom: 0.375rem;
 }
 .live .mono {
-  font-size: 2rem;
+  font-size: var(--text-figure);
   font-weight: 700;
   color: var(--accent-ink);
 }
@@ -404,7 +404,7 @@ h3 {
 }
 .charged {
   padding: 0.5rem 0.75rem;
-  border-radius: 8px;
+  border-radius: var(--round-m);
   background: var(--wash);
 }
 @media (max-width: 520px) {

@@ -65,7 +65,7 @@ function record() {
 }
 .wanted {
   flex: 1 1 100%;
-  font-size: 1.25rem;
+  font-size: var(--text-head-2);
 }
 .put :deep(.field) {
   width: 10rem;

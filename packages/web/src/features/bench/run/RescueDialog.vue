@@ -106,10 +106,10 @@ const note = () =>
   min-height: 52px;
   padding: 0.5rem 0.875rem;
   border: 1px solid var(--line-strong);
-  border-radius: 10px;
+  border-radius: var(--round-l);
   background: var(--paper);
   text-align: left;
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
   cursor: pointer;
 }
 .looks button:hover {
@@ -130,12 +130,12 @@ summary {
   gap: 0.625rem;
   padding: 0.75rem;
   border: 1px solid color-mix(in srgb, var(--fine) 40%, transparent);
-  border-radius: 10px;
+  border-radius: var(--round-l);
 }
 h3,
 h4 {
   margin: 0;
-  font-size: 1rem;
+  font-size: var(--text-body);
 }
 h3 {
   color: var(--muted);

@@ -120,7 +120,7 @@ button.chip {
     display: -webkit-box;
     flex: 1 1 0;
     overflow: hidden;
-    font-size: 1.0625rem;
+    font-size: var(--text-lead);
     -webkit-box-orient: vertical;
     -webkit-line-clamp: 2;
   }

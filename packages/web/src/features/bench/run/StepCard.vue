@@ -54,7 +54,7 @@ const role = computed(
   display: flex;
   align-items: center;
   gap: 0.5rem;
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
 }
 .step {
   display: grid;
@@ -67,7 +67,7 @@ header {
   gap: 0.75rem;
 }
 h2 {
-  font-size: 1.5rem;
+  font-size: var(--text-head-1);
   line-height: 1.25;
   overflow-wrap: anywhere;
 }
@@ -75,7 +75,7 @@ h2 {
   min-width: 32px;
   height: 32px;
   background: var(--phase);
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
 }
 .number {
   display: grid;
@@ -85,11 +85,11 @@ h2 {
   height: 32px;
   border-radius: 50%;
   background: var(--cobalt-500);
-  color: #fff;
+  color: var(--on-fill);
   font-weight: 700;
 }
 .detail {
-  font-size: 1.1875rem;
+  font-size: var(--text-head-3);
   max-width: 46rem;
 }
 .note {
@@ -97,17 +97,17 @@ h2 {
   border-left: 3px solid var(--accent);
   background: var(--wash);
   white-space: pre-line;
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
 }
 @media (max-width: 860px) {
   .step {
     padding: 0.75rem;
   }
   h2 {
-    font-size: 1.25rem;
+    font-size: var(--text-head-2);
   }
   .detail {
-    font-size: 1.0625rem;
+    font-size: var(--text-lead);
   }
 }
 </style>

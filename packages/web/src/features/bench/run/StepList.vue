@@ -77,11 +77,11 @@ li button {
   min-height: 40px;
   padding: 0.25rem 0.625rem;
   border: 1px solid transparent;
-  border-radius: 8px;
+  border-radius: var(--round-m);
   background: none;
   color: var(--muted);
   text-align: left;
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
   line-height: 1.25;
   cursor: pointer;
 }
@@ -105,23 +105,23 @@ li .over {
   border-radius: 50%;
   background: var(--track);
   color: var(--muted);
-  font-size: 0.75rem;
+  font-size: var(--text-tiny);
   font-weight: 700;
 }
 .here .mark {
   background: var(--cobalt-500);
-  color: #fff;
+  color: var(--on-fill);
 }
 .over .mark {
-  background: #23714f;
-  color: #fff;
+  background: var(--fine-fill);
+  color: var(--on-fill);
 }
 .skip .mark {
   background: var(--check-fill);
-  color: #231700;
+  color: var(--on-check);
 }
 .mark i {
-  font-size: 0.75rem;
+  font-size: var(--text-tiny);
 }
 .title {
   overflow-wrap: anywhere;
@@ -142,14 +142,14 @@ li .over {
     min-height: 44px;
     padding: 0 0.75rem;
     border: 1px solid var(--line);
-    border-radius: 10px;
+    border-radius: var(--round-l);
     background: var(--paper);
     cursor: pointer;
   }
   .bar {
     flex: 1;
     height: 6px;
-    border-radius: 3px;
+    border-radius: var(--round-s);
     background: var(--track);
     overflow: hidden;
   }

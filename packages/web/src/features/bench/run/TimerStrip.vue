@@ -75,7 +75,7 @@ li :deep(button) {
   min-height: 44px;
 }
 .left {
-  font-size: 1.25rem;
+  font-size: var(--text-head-2);
   font-weight: 700;
 }
 .over {

@@ -63,6 +63,6 @@ const covered = computed(() => s.value.plan.formula.method?.choices?.evaporation
   gap: 0.75rem;
 }
 .sum {
-  font-size: 1.1875rem;
+  font-size: var(--text-head-3);
 }
 </style>

@@ -326,17 +326,17 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
   gap: 0.75rem;
 }
 .material {
-  font-size: 1.375rem;
+  font-size: var(--text-head-1);
   font-weight: 700;
   overflow-wrap: anywhere;
 }
 .figure {
-  font-size: 3.5rem;
+  font-size: var(--text-figure-xl);
   line-height: 1.1;
   font-weight: 700;
 }
 .unit {
-  font-size: 2rem;
+  font-size: var(--text-figure);
 }
 .note {
   padding-top: 0.25rem;
@@ -351,7 +351,7 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
   width: 12rem;
 }
 .entry :deep(.big input) {
-  font-size: 1.5rem;
+  font-size: var(--text-head-1);
   height: 56px;
 }
 .entry > :deep(button) {
@@ -360,12 +360,12 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
 }
 .untared {
   padding: 0.75rem 0.875rem;
-  border-radius: 10px;
+  border-radius: var(--round-l);
   background: var(--wash);
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
 }
 .told {
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
   font-weight: 700;
   color: var(--check);
 }
@@ -396,7 +396,7 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
   display: flex;
   align-items: center;
   gap: 0.625rem;
-  font-size: 1.25rem;
+  font-size: var(--text-head-2);
   font-weight: 700;
 }
 .below {
@@ -408,7 +408,7 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
 }
 @media (max-width: 520px) {
   .figure {
-    font-size: 2.75rem;
+    font-size: var(--text-figure-l);
   }
   .entry .big {
     flex: 1 1 100%;

@@ -59,7 +59,7 @@ table {
 th {
   padding: 0.25rem 0.625rem;
   color: var(--muted);
-  font-size: 0.8125rem;
+  font-size: var(--text-small);
   font-weight: 400;
   text-align: left;
 }
@@ -106,7 +106,7 @@ tfoot td {
   }
   .is {
     width: auto;
-    font-size: 0.875rem;
+    font-size: var(--text-note);
   }
 }
 </style>

@@ -216,11 +216,11 @@ function take() {
   padding: 0.875rem 1rem 1rem;
 }
 h3 {
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
 }
 h4 {
   margin: 0.5rem 0 0;
-  font-size: 0.875rem;
+  font-size: var(--text-note);
   color: var(--muted);
 }
 .wishes > ul > li {

@@ -147,7 +147,7 @@ header {
   gap: 0.25rem 1rem;
 }
 h3 {
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
 }
 table {
   width: 100%;
@@ -157,10 +157,6 @@ th {
   font-weight: 400;
   text-align: left;
 }
-thead th {
-  color: var(--muted);
-  font-size: 0.8125rem;
-}
 th,
 td {
   padding: 0.375rem 0.75rem 0.375rem 0;
@@ -168,6 +164,8 @@ td {
 }
 thead th {
   border-top: 0;
+  color: var(--muted);
+  font-size: var(--text-small);
 }
 .figure {
   width: 7rem;

@@ -239,7 +239,7 @@ header {
   gap: 0.5rem;
 }
 h3 {
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
 }
 .chooser > ul > li {
   border-top: 1px solid var(--line);
@@ -261,7 +261,7 @@ h3 {
   background: var(--wash);
 }
 .line .pi {
-  font-size: 0.75rem;
+  font-size: var(--text-tiny);
   color: var(--muted);
 }
 .current .name {

@@ -208,11 +208,11 @@ header {
   gap: 0.5rem;
 }
 h3 {
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
 }
 h4 {
   margin: 0.5rem 0 0;
-  font-size: 0.875rem;
+  font-size: var(--text-note);
   color: var(--muted);
 }
 .figures {
@@ -223,12 +223,12 @@ h4 {
 }
 dd {
   margin: 0;
-  font-size: 1.25rem;
+  font-size: var(--text-head-2);
   font-weight: 700;
 }
 dt {
   color: var(--muted);
-  font-size: 0.8125rem;
+  font-size: var(--text-small);
 }
 .figures div {
   display: flex;
@@ -237,7 +237,7 @@ dt {
 .bar {
   display: flex;
   height: 14px;
-  border-radius: 7px;
+  border-radius: var(--round-m);
   overflow: hidden;
   background: var(--track);
 }
@@ -260,7 +260,7 @@ dt {
   background: var(--oil);
 }
 .solid {
-  background: color-mix(in srgb, var(--oil) 55%, #000);
+  background: var(--oil-deep);
 }
 .keys {
   display: flex;
@@ -275,7 +275,7 @@ dt {
 .keys i {
   width: 12px;
   height: 12px;
-  border-radius: 3px;
+  border-radius: var(--round-s);
 }
 .guides li {
   display: grid;
@@ -304,20 +304,20 @@ dt {
 .scale {
   position: relative;
   height: 14px;
-  border-radius: 7px;
+  border-radius: var(--round-m);
   background: var(--track);
 }
 .scale i {
   position: absolute;
   top: 0;
   bottom: 0;
-  border-radius: 7px;
+  border-radius: var(--round-m);
   background: var(--band);
 }
 .steps {
   display: grid;
   grid-template-columns: repeat(5, 1fr);
-  font-size: 0.75rem;
+  font-size: var(--text-tiny);
   text-align: center;
 }
 .fatty {

@@ -37,7 +37,7 @@ const why = (q: School) => q.options.find((o) => o.value === props.schools[q.key
   padding: 0.875rem 1rem 1rem;
 }
 h3 {
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
 }
 .grid {
   display: grid;

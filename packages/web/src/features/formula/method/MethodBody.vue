@@ -160,7 +160,7 @@ header {
   min-height: 32px;
 }
 h3 {
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
 }
 .more {
   border-top: 1px solid var(--line);

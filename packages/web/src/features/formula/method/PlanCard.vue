@@ -121,7 +121,7 @@ header {
   gap: 0.25rem 1rem;
 }
 h3 {
-  font-size: 1.0625rem;
+  font-size: var(--text-lead);
 }
 .ask {
   display: flex;
@@ -171,7 +171,7 @@ th {
   position: relative;
   display: block;
   height: 12px;
-  border-radius: 3px;
+  border-radius: var(--round-s);
   background: var(--side);
 }
 .track i {

@@ -133,15 +133,15 @@ const neglected = computed(() => {
 }
 .label {
   color: var(--muted);
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
 }
 .figure {
-  font-size: 2.375rem;
+  font-size: var(--text-figure);
   line-height: 1.2;
   font-weight: 700;
 }
 .unit {
-  font-size: 1.625rem;
+  font-size: var(--text-head-1);
 }
 .aim {
   min-width: 11rem;

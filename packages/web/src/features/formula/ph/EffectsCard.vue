@@ -104,7 +104,7 @@ header {
   gap: 0.5rem;
 }
 h3 {
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
 }
 li {
   display: grid;
@@ -118,12 +118,12 @@ li {
   overflow-wrap: anywhere;
 }
 .figures {
-  font-size: 0.875rem;
+  font-size: var(--text-note);
   white-space: nowrap;
 }
 .bar {
   height: 9px;
-  border-radius: 5px;
+  border-radius: var(--round-s);
   background: var(--track);
   overflow: hidden;
 }

@@ -117,7 +117,7 @@ function remove(entry: LogEntry) {
   padding: 0.875rem;
 }
 h3 {
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
 }
 li {
   display: grid;
@@ -132,14 +132,14 @@ li.read .value {
 }
 .words {
   overflow-wrap: anywhere;
-  font-size: 0.875rem;
+  font-size: var(--text-note);
   line-height: 1.25;
 }
 li button {
   width: 28px;
   height: 28px;
   border: 0;
-  border-radius: 6px;
+  border-radius: var(--round-m);
   background: none;
   color: var(--muted);
   cursor: pointer;
@@ -149,7 +149,7 @@ li button:hover {
   color: var(--ink);
 }
 li .pi {
-  font-size: 0.75rem;
+  font-size: var(--text-tiny);
 }
 .take {
   justify-self: start;

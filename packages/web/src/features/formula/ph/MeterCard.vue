@@ -64,7 +64,7 @@ header {
   justify-content: space-between;
 }
 h3 {
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
 }
 .state,
 li {

@@ -217,7 +217,7 @@ async function setDrop() {
   padding: 0.875rem;
 }
 h3 {
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
 }
 .pick {
   display: flex;
@@ -270,7 +270,7 @@ li:nth-child(2)::before {
   height: 36px;
   padding: 0 0.5rem;
   border: 1px solid var(--line-strong);
-  border-radius: 6px;
+  border-radius: var(--round-m);
   background: var(--field);
   text-align: right;
 }

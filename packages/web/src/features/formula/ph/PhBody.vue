@@ -111,7 +111,7 @@ const blockers = computed(() => {
   max-width: 40rem;
 }
 .without h3 {
-  font-size: 1.125rem;
+  font-size: var(--text-head-3);
 }
 @media (max-width: 1000px) {
   .columns {

@@ -135,7 +135,7 @@ const say = (grams: number) =>
   padding: 0.625rem 0.875rem;
 }
 h3 {
-  font-size: 0.9375rem;
+  font-size: var(--text-less);
 }
 h3 button {
   display: flex;
@@ -151,7 +151,7 @@ h3 button {
   cursor: pointer;
 }
 h3 .pi {
-  font-size: 0.75rem;
+  font-size: var(--text-tiny);
   color: var(--muted);
 }
 li {
@@ -176,7 +176,7 @@ input {
   height: 34px;
   padding: 0 0.375rem;
   border: 1px solid var(--line-strong);
-  border-radius: 6px;
+  border-radius: var(--round-m);
   background: var(--field);
   text-align: right;
 }

@@ -124,7 +124,7 @@ ol {
   gap: 0.25rem;
   padding: 0.625rem 0.875rem 0.625rem 2rem;
   border: 1px solid color-mix(in srgb, var(--check) 35%, transparent);
-  border-radius: 10px;
+  border-radius: var(--round-l);
   background: var(--check-wash);
   list-style: disc;
 }

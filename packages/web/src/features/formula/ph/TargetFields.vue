@@ -84,10 +84,10 @@ input {
   height: 2.75rem;
   padding: 0 0.25rem;
   border: 1px solid var(--line-strong);
-  border-radius: 8px;
+  border-radius: var(--round-m);
   background: var(--field);
   color: var(--accent-ink);
-  font-size: 1.625rem;
+  font-size: var(--text-head-1);
   font-weight: 700;
   text-align: center;
 }

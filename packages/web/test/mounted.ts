@@ -1,0 +1,21 @@
+import { mount } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import PrimeVue from 'primevue/config'
+import ToastService from 'primevue/toastservice'
+import type { Component } from 'vue'
+import { createMemoryHistory, createRouter } from 'vue-router'
+
+const Empty = { template: '<div />' }
+
+/** A page of its own: nothing stored in it yet. */
+export const newPage = () => setActivePinia(createPinia())
+
+/** A component as the application mounts it, in a page of its own unless one was begun. */
+export function mounted(component: Component, props: Record<string, unknown> = {}, provide: Record<symbol, unknown> = {}) {
+  const router = createRouter({ history: createMemoryHistory(), routes: [{ path: '/:rest(.*)*', component: Empty }] })
+  return mount(component, {
+    props,
+    attachTo: document.body,
+    global: { plugins: [router, [PrimeVue, { theme: 'none' }], ToastService], provide },
+  })
+} // prettier-ignore
