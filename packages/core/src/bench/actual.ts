@@ -1,5 +1,6 @@
 import type { Formula, Line, Phase } from '../shapes/formula.ts'
-import { linesIn, looseDoses, type BatchState, type DoseState } from './state.ts'
+import { type BatchState, type DoseState } from './state.ts'
+import { linesIn, looseDoses } from './contents.ts'
 
 const ADJUST = { name: 'Adjust pH', role: 'adjust', belowC: 40 } as const
 

@@ -1,5 +1,6 @@
 import type { AssessedLine } from '../lines/types.ts'
-import { linesIn, massOf, type BatchState } from './state.ts'
+import { type BatchState } from './state.ts'
+import { linesIn, massOf } from './contents.ts'
 
 /** What the batch itself tells about what may be wrong. */
 export interface Evidence {
