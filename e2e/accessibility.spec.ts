@@ -14,6 +14,8 @@ interface Violation {
 /** Serious and critical violations of WCAG 2.2 A and AA on the page as it stands. */
 async function violations(page: Page) {
   await page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'))
+  // what lies under the head of a page that is scrolled is not too small
+  await page.evaluate(() => scrollTo(0, 0))
   await page.evaluate(axe)
   const found = await page.evaluate(() =>
     (window as unknown as { axe: { run: (options: object) => Promise<{ violations: Violation[] }> } }).axe
@@ -83,6 +85,8 @@ for (const theme of ['light', 'dark'] as const) {
       await expect(page.getByRole('heading', { name: /too much/ })).toBeVisible()
       expect(await violations(page)).toEqual([])
       await page.getByRole('button', { name: 'Something looks wrong' }).click()
+      await page.getByText('What only shows later').click()
+      expect(await violations(page)).toEqual([])
       await page.getByRole('button', { name: 'There are lumps' }).click()
       await expect(page.getByText('When to throw it away:')).toBeVisible()
       expect(await violations(page)).toEqual([])

@@ -1,6 +1,6 @@
 import { adjusterName } from '../dosing/log.ts'
 import { formatCelsius, formatGrams, sayNumber } from '../text/format.ts'
-import type { BenchEvent } from './events.ts'
+import type { BenchEvent, EventOf } from './events.ts'
 import type { BatchState } from './state.ts'
 
 const SAYS: Record<string, string> = {
@@ -44,104 +44,105 @@ export interface EventRow {
   undone: boolean
 }
 
+interface Context {
+  s: BatchState
+  /** The label of a line. */
+  label: (i: number) => string
+}
+type Tells = { [T in BenchEvent['type']]: (e: EventOf<T>, c: Context) => Partial<EventRow> }
+const grams = (value: number, rest: Partial<EventRow> = {}): Partial<EventRow> => ({
+  value,
+  unit: 'g',
+  ...rest,
+})
+
+/** What each kind of event adds to its row. */
+const TELLS: Tells = {
+  start: (e, { s }) =>
+    grams(s.plan.a.amounts.batchGrams, { detail: e.version ? `version ${e.version}` : '' }),
+  step: (e) => ({
+    what: e.how === 'done' ? 'Step over' : e.how === 'skip' ? 'Step left out' : 'Went to step',
+    detail: e.reason ?? '',
+  }),
+  tare: (e) => grams(e.gross),
+  vessel: (e) => grams(e.tareGrams, { material: e.vessel }),
+  weigh: (e, { label }) =>
+    grams(e.grams, {
+      material: label(e.line),
+      detail: e.gross === undefined ? 'typed' : 'from the scale',
+    }),
+  'take-out': (e, { label }) =>
+    grams(e.grams, {
+      material: label(e.line),
+      detail: e.gross === undefined ? 'typed' : 'from the scale',
+    }),
+  accept: (e, { label }) => ({ material: label(e.line) }),
+  scale: (e, { label }) => ({ value: e.factor, detail: e.all ? 'all lines' : e.lines.map(label).join(', ') }),
+  discard: (e, { label }) => ({
+    detail: [e.lines.map(label).join(', '), e.reason ?? ''].filter(Boolean).join('; '),
+  }),
+  dilution: (e, { label }) =>
+    grams(e.usedGrams, {
+      material: label(e.line),
+      detail: `of ${e.soluteGrams} g in ${e.carrierGrams} g ${label(e.carrier)}`,
+    }),
+  mass: (e) =>
+    grams(e.grams, {
+      detail: { before: 'before heating', after: 'after heating', batch: 'the whole batch' }[e.when],
+    }),
+  water: (e) => grams(e.grams),
+  sample: (e) => grams(e.grams),
+  temperature: (e) => ({ value: e.celsius, unit: '°C' }),
+  room: (e) => ({ value: e.celsius, unit: '°C' }),
+  cooling: (e) => ({ detail: { air: 'in air', bath: 'in cold water', hot: 'kept hot' }[e.way] }),
+  ph: (e) => ({
+    value: e.ph,
+    unit: 'pH',
+    detail: { strip: 'strip', 'meter-direct': 'meter, direct', 'meter-10pct': 'meter on 10 %' }[e.method],
+  }),
+  dose: (e) =>
+    grams(e.grams, {
+      material: `${adjusterName(e.material)}, ${sayNumber(e.strengthPercent)} %`,
+      detail: e.drops ? `${e.drops} drops` : '',
+    }),
+  timer: (e) => ({ value: e.minutes, unit: 'min', detail: e.title }),
+  note: (e) => ({ detail: e.text }),
+  undo: (e, { s }) => {
+    const of = s.events[e.of]
+    return { detail: of ? `${SAYS[of.type]}, no. ${e.of}` : `no. ${e.of}` }
+  },
+  pause: (e) => ({ detail: e.reason ?? '' }),
+  finish: (e) => ({
+    value: e.filledGrams ?? null,
+    unit: e.filledGrams === undefined ? '' : 'g',
+    detail: [
+      e.outcome === 'kept' ? '' : 'discarded',
+      e.containers ? `${e.containers} containers` : '',
+      e.reason ?? '',
+    ]
+      .filter(Boolean)
+      .join('; '),
+  }),
+  correction: (e) => ({ detail: e.text }),
+  'timer-end': () => ({}),
+  resume: () => ({}),
+}
+
 /** One event as a row of the record: what happened, to what, how much. */
 export function eventRow(s: BatchState, e: BenchEvent): EventRow {
-  const { a, steps } = s.plan
-  const label = (i: number) => a.lines[i]?.label ?? ''
-  const row: EventRow = {
+  const label = (i: number) => s.plan.a.lines[i]?.label ?? ''
+  const tells = TELLS[e.type] as (e: BenchEvent, c: Context) => Partial<EventRow>
+  return {
     n: e.n,
     at: e.at,
-    step: steps.find((x) => x.key === e.step)?.title ?? '',
+    step: s.plan.steps.find((x) => x.key === e.step)?.title ?? '',
     what: SAYS[e.type]!,
     material: '',
     value: null,
     unit: '',
     detail: '',
     undone: s.undone.has(e.n),
-  }
-  const grams = (value: number, rest: Partial<EventRow> = {}) => ({ ...row, value, unit: 'g', ...rest })
-  switch (e.type) {
-    case 'start':
-      return grams(a.amounts.batchGrams, { detail: e.version ? `version ${e.version}` : '' })
-    case 'step':
-      return {
-        ...row,
-        what: e.how === 'done' ? 'Step over' : e.how === 'skip' ? 'Step left out' : 'Went to step',
-        detail: e.reason ?? '',
-      }
-    case 'tare':
-      return grams(e.gross)
-    case 'vessel':
-      return grams(e.tareGrams, { material: e.vessel })
-    case 'weigh':
-    case 'take-out':
-      return grams(e.grams, {
-        material: label(e.line),
-        detail: e.gross === undefined ? 'typed' : 'from the scale',
-      })
-    case 'accept':
-      return { ...row, material: label(e.line) }
-    case 'scale':
-      return { ...row, value: e.factor, detail: e.all ? 'all lines' : e.lines.map(label).join(', ') }
-    case 'discard':
-      return { ...row, detail: [e.lines.map(label).join(', '), e.reason ?? ''].filter(Boolean).join('; ') }
-    case 'dilution':
-      return grams(e.usedGrams, {
-        material: label(e.line),
-        detail: `of ${e.soluteGrams} g in ${e.carrierGrams} g ${label(e.carrier)}`,
-      })
-    case 'mass':
-      return grams(e.grams, {
-        detail: { before: 'before heating', after: 'after heating', batch: 'the whole batch' }[e.when],
-      })
-    case 'water':
-    case 'sample':
-      return grams(e.grams)
-    case 'temperature':
-    case 'room':
-      return { ...row, value: e.celsius, unit: '°C' }
-    case 'cooling':
-      return { ...row, detail: { air: 'in air', bath: 'in cold water', hot: 'kept hot' }[e.way] }
-    case 'ph':
-      return {
-        ...row,
-        value: e.ph,
-        unit: 'pH',
-        detail: { strip: 'strip', 'meter-direct': 'meter, direct', 'meter-10pct': 'meter on 10 %' }[e.method],
-      }
-    case 'dose':
-      return grams(e.grams, {
-        material: `${adjusterName(e.material)}, ${sayNumber(e.strengthPercent)} %`,
-        detail: e.drops ? `${e.drops} drops` : '',
-      })
-    case 'timer':
-      return { ...row, value: e.minutes, unit: 'min', detail: e.title }
-    case 'note':
-      return { ...row, detail: e.text }
-    case 'undo': {
-      const of = s.events[e.of]
-      return { ...row, detail: of ? `${SAYS[of.type]}, no. ${e.of}` : `no. ${e.of}` }
-    }
-    case 'pause':
-      return { ...row, detail: e.reason ?? '' }
-    case 'finish':
-      return {
-        ...row,
-        value: e.filledGrams ?? null,
-        unit: e.filledGrams === undefined ? '' : 'g',
-        detail: [
-          e.outcome === 'kept' ? '' : 'discarded',
-          e.containers ? `${e.containers} containers` : '',
-          e.reason ?? '',
-        ]
-          .filter(Boolean)
-          .join('; '),
-      }
-    case 'correction':
-      return { ...row, detail: e.text }
-    case 'timer-end':
-    case 'resume':
-      return row
+    ...tells(e, { s, label }),
   }
 }
 

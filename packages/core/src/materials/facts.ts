@@ -25,153 +25,76 @@ export interface Fact {
   source: string
 }
 
+type Told = [what: string, value: string, source?: string]
+const percentsOf = (parts: readonly { inci: string; percent: number }[]) =>
+  parts.map((p) => `${p.inci} ${sayPercent(p.percent)}`).join(', ')
+const OXIDATION = { fast: 'fast', medium: 'in months', slow: 'slowly' }
+const SETTING = { fast: 'fast, as it cools', medium: 'as it cools', slow: 'slowly, over a day' }
+const WHITENING = ['', 'not', 'a little', 'somewhat', 'clearly', 'strongly']
+const ORIGIN = { plant: 'plants', mineral: 'minerals', animal: 'animals', derived: 'plant or ferment, processed', synthetic: 'synthesis' } // prettier-ignore
+
+/** What it is and how it is used. */
+const nature = (m: Material): (Told | false | undefined)[] => [
+  ['INCI', m.inci.join(', '), m.own ? undefined : 'INCI nomenclature'] as Told,
+  ['Does', m.functions.join(', ')],
+  ['Lives in', m.solubility.map((s) => (s === 'dispersible' ? 'disperses' : s)).join(', ')],
+  ['Goes into', m.phase === 'any' ? 'any phase' : m.phase],
+  m.usage && ['Usual range', `${sayPercent(m.usage.min)} to ${sayPercent(m.usage.max)}, often ${sayPercent(m.usage.typical)}`], // prettier-ignore
+  m.ph && ['pH', `${GRADE[m.ph.grade]} ${formatRange(m.ph)}${m.ph.fromPercent ? `, from ${sayPercent(m.ph.fromPercent)} up` : ''}`], // prettier-ignore
+  m.heatMaxC !== undefined && m.heatMaxC > 0 && ['Stands', `${m.heatMaxC} °C`],
+  m.meltsC !== undefined &&
+    m.meltsC > 0 && ['Melts at about', `${m.meltsC} °C`, 'handbook melting range, from memory'],
+  ['Charge', CHARGE[m.charge]],
+  m.density !== undefined && ['Density', `${m.density} g/mL at 20 °C`],
+  m.strengthPercent !== undefined && ['Supplied at', sayPercent(m.strengthPercent)],
+  m.reconstitutesTo !== undefined && ['Stands for', `${m.reconstitutesTo} times its weight of single-strength juice, made up with water first`], // prettier-ignore
+  m.parts && [
+    'Usually made of',
+    percentsOf(m.parts),
+    'usual make-up; differs by maker, your lot’s paper decides',
+  ],
+]
+/** What it does in a product. */
+const work = ({ cover, emulsifier: e, requiredHlb: hlb, ...m }: Material): (Told | false | undefined)[] => [
+  cover && ['Covers', `gram-positive ${COVER[cover.gramPositive]}, gram-negative ${COVER[cover.gramNegative]}, yeast ${COVER[cover.yeast]}, mould ${COVER[cover.mould]}`], // prettier-ignore
+  e?.hlb !== undefined && ['HLB', String(e.hlb), `${e.hlbSource}, from memory`],
+  e?.shareOfOils && ['Share of the oils', `${e.shareOfOils.min} to ${e.shareOfOils.max}\u202f%`],
+  hlb && ['Required HLB', hlb.low === hlb.high ? String(hlb.value) : `${hlb.low}–${hlb.high}`, `${hlb.source}, from memory; ${hlb.confidence} confidence`], // prettier-ignore
+  m.oxidation && ['Turns rancid', OXIDATION[m.oxidation]],
+  m.slurry && ['Wet it first in', `${m.slurry.parts} parts of ${m.slurry.in}`],
+  m.hydrationHours && ['Full body after', hydration(m.hydrationHours)],
+  m.setting && ['Sets', SETTING[m.setting]],
+  m.whitening !== undefined && ['Whitens when rubbed', WHITENING[m.whitening]!],
+  m.feel && ['Feels', m.feel.map((w) => FEEL[w] ?? w).join(', ')],
+]
+const hydration = ({ min, max }: { min: number; max: number }) =>
+  max < 1 ? `${Math.round(min * 60)} to ${Math.round(max * 60)} minutes` : `${min} to ${max} hours`
+/** What it brings along, and what it is made from. */
+function comesWith(m: Material): (Told | false)[] {
+  const traces = m.contains ? [] : usualTraces(m)
+  const usual = traces.map((t) => `${t.inci} ${sayNumber(t.low, 3)}–${sayPercent(t.high)}`).join(', ')
+  return [
+    m.contains !== undefined && ['Brings along', percentsOf(m.contains), 'analysis of your lot'],
+    traces.length > 0 && ['Brings along', `${usual}; your lot’s analysis decides`, TRACES_SOURCE],
+    m.origin !== 'unknown' && ['Made from', ORIGIN[m.origin]],
+  ]
+}
+
 /** What is known of a material, each fact with its source. */
 export function factsOf(m: Material): Fact[] {
-  const source = m.own ? 'your own entry' : `${m.source}, from memory; ${m.confidence} confidence`
+  const own = m.own ? 'your own entry' : `${m.source}, from memory; ${m.confidence} confidence`
   const changed = new Map(m.changed?.map((c) => [c.what, c.was]))
-  const fact = (what: string, value: string, from = source): Fact => ({
-    what,
-    value,
-    source: changed.has(what) ? `your change; the catalogue says ${changed.get(what)}` : from,
+  return [...nature(m), ...work(m), ...comesWith(m)].flatMap((told) => {
+    if (!told) return []
+    const [what, value, source = own] = told
+    return [
+      {
+        what,
+        value,
+        source: changed.has(what) ? `your change; the catalogue says ${changed.get(what)}` : source,
+      },
+    ]
   })
-  return [
-    fact('INCI', m.inci.join(', '), m.own ? source : 'INCI nomenclature'),
-    fact('Does', m.functions.join(', ')),
-    fact('Lives in', m.solubility.map((s) => (s === 'dispersible' ? 'disperses' : s)).join(', ')),
-    fact('Goes into', m.phase === 'any' ? 'any phase' : m.phase),
-    ...(m.usage
-      ? [
-          fact(
-            'Usual range',
-            `${sayPercent(m.usage.min)} to ${sayPercent(m.usage.max)}, often ${sayPercent(m.usage.typical)}`,
-          ),
-        ]
-      : []),
-    ...(m.ph
-      ? [
-          fact(
-            'pH',
-            `${GRADE[m.ph.grade]} ${formatRange(m.ph)}${m.ph.fromPercent ? `, from ${sayPercent(m.ph.fromPercent)} up` : ''}`,
-          ),
-        ]
-      : []),
-    ...(m.heatMaxC ? [fact('Stands', `${m.heatMaxC} °C`)] : []),
-    ...(m.meltsC ? [fact('Melts at about', `${m.meltsC} °C`, 'handbook melting range, from memory')] : []),
-    fact('Charge', CHARGE[m.charge]),
-    ...(m.density ? [fact('Density', `${m.density} g/mL at 20 °C`)] : []),
-    ...(m.strengthPercent ? [fact('Supplied at', sayPercent(m.strengthPercent))] : []),
-    ...(m.reconstitutesTo
-      ? [
-          fact(
-            'Stands for',
-            `${m.reconstitutesTo} times its weight of single-strength juice, made up with water first`,
-          ),
-        ]
-      : []),
-    ...(m.parts
-      ? [
-          fact(
-            'Usually made of',
-            m.parts.map((p) => `${p.inci} ${sayPercent(p.percent)}`).join(', '),
-            'usual make-up; differs by maker, your lot’s paper decides',
-          ),
-        ]
-      : []),
-    ...(m.cover
-      ? [
-          fact(
-            'Covers',
-            `gram-positive ${COVER[m.cover.gramPositive]}, gram-negative ${COVER[m.cover.gramNegative]}, yeast ${COVER[m.cover.yeast]}, mould ${COVER[m.cover.mould]}`,
-          ),
-        ]
-      : []),
-    ...(m.emulsifier?.hlb !== undefined
-      ? [fact('HLB', String(m.emulsifier.hlb), `${m.emulsifier.hlbSource}, from memory`)]
-      : []),
-    ...(m.emulsifier?.shareOfOils
-      ? [
-          fact(
-            'Share of the oils',
-            `${m.emulsifier.shareOfOils.min} to ${m.emulsifier.shareOfOils.max}\u202f%`,
-          ),
-        ]
-      : []),
-    ...(m.requiredHlb
-      ? [
-          fact(
-            'Required HLB',
-            m.requiredHlb.low === m.requiredHlb.high
-              ? String(m.requiredHlb.value)
-              : `${m.requiredHlb.low}–${m.requiredHlb.high}`,
-            `${m.requiredHlb.source}, from memory; ${m.requiredHlb.confidence} confidence`,
-          ),
-        ]
-      : []),
-    ...(m.oxidation
-      ? [fact('Turns rancid', { fast: 'fast', medium: 'in months', slow: 'slowly' }[m.oxidation])]
-      : []),
-    ...(m.slurry ? [fact('Wet it first in', `${m.slurry.parts} parts of ${m.slurry.in}`)] : []),
-    ...(m.hydrationHours
-      ? [
-          fact(
-            'Full body after',
-            m.hydrationHours.max < 1
-              ? `${Math.round(m.hydrationHours.min * 60)} to ${Math.round(m.hydrationHours.max * 60)} minutes`
-              : `${m.hydrationHours.min} to ${m.hydrationHours.max} hours`,
-          ),
-        ]
-      : []),
-    ...(m.setting
-      ? [
-          fact(
-            'Sets',
-            { fast: 'fast, as it cools', medium: 'as it cools', slow: 'slowly, over a day' }[m.setting],
-          ),
-        ]
-      : []),
-    ...(m.whitening
-      ? [
-          fact(
-            'Whitens when rubbed',
-            ['', 'not', 'a little', 'somewhat', 'clearly', 'strongly'][m.whitening]!,
-          ),
-        ]
-      : []),
-    ...(m.feel ? [fact('Feels', m.feel.map((w) => FEEL[w] ?? w).join(', '))] : []),
-    ...(m.contains
-      ? [
-          fact(
-            'Brings along',
-            m.contains.map((c) => `${c.inci} ${sayPercent(c.percent)}`).join(', '),
-            'analysis of your lot',
-          ),
-        ]
-      : usualTraces(m).length > 0
-        ? [
-            fact(
-              'Brings along',
-              `${usualTraces(m)
-                .map((t) => `${t.inci} ${sayNumber(t.low, 3)}–${sayPercent(t.high)}`)
-                .join(', ')}; your lot’s analysis decides`,
-              TRACES_SOURCE,
-            ),
-          ]
-        : []),
-    ...(m.origin !== 'unknown'
-      ? [
-          fact(
-            'Made from',
-            {
-              plant: 'plants',
-              mineral: 'minerals',
-              animal: 'animals',
-              derived: 'plant or ferment, processed',
-              synthetic: 'synthesis',
-            }[m.origin],
-          ),
-        ]
-      : []),
-  ]
 }
 
 /**

@@ -11,7 +11,7 @@ const editor = useEditor()
 
 const text = ref('')
 const error = ref<string | null>(null)
-const METHOD_WORDS = { strip: 'strip', 'meter-direct': 'meter, direct', 'meter-10pct': 'meter, 10 %' }
+const METHOD_WORDS = { strip: 'strip', 'meter-direct': 'meter', 'meter-10pct': 'meter, 10 %' }
 const METHOD_OPTIONS = METHODS.map((value) => ({ value, label: METHOD_WORDS[value] }))
 const method = ref<Reading['method']>(editor.formula?.readings?.at(-1)?.method ?? 'meter-10pct')
 
@@ -90,6 +90,12 @@ input {
 .reading :deep(.p-select) {
   flex: 1 1 4rem;
   min-width: 0;
+}
+.reading :deep(.p-select-label) {
+  padding-inline: 0.375rem 0;
+}
+.reading :deep(.p-select-dropdown) {
+  width: 1.375rem;
 }
 p {
   flex: 1 1 100%;
