@@ -1,5 +1,20 @@
 import fc from 'fast-check'
-import { catalogue, LIMITS, KINDS, SITES, METHODS, withKeys, type Backup, type BatchFile, type BenchEvent, type Formula, type Happening, type Line, type Lot, type Phase } from '../src/index.ts'
+import {
+  catalogue,
+  LIMITS,
+  KINDS,
+  SITES,
+  METHODS,
+  withKeys,
+  type Backup,
+  type BatchFile,
+  type BenchEvent,
+  type Formula,
+  type Happening,
+  type Line,
+  type Lot,
+  type Phase,
+} from '../src/index.ts'
 import { ROLES, type Custom } from '../src/shapes/formula.ts' // prettier-ignore
 
 /** Texts as people and accidents write them. */

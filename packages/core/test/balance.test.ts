@@ -2,7 +2,16 @@
 import fc from 'fast-check'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { solve, type Constraint } from 'yalps'
-import { applyEdit, assess, balance, catalogue, findAll, type Formula, type Solver, type Wishes } from '../src/index.ts'
+import {
+  applyEdit,
+  assess,
+  balance,
+  catalogue,
+  findAll,
+  type Formula,
+  type Solver,
+  type Wishes,
+} from '../src/index.ts'
 import { type BalanceContext } from '../src/balance/balance.ts'
 import { type Program } from '../src/solve/lp.ts'
 import { openHighs } from '../src/solve/highs.ts'

@@ -1,7 +1,17 @@
 // Cooling from readings, instruments that speak in lines, and the simulated bench against the laws it stands for.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { DEFAULT_SERIAL, fitCooling, Follower, LineCutter, readLine, SimBench, SIMULATED, stirEvery, type CoolFit } from '../src/index.ts'
+import {
+  DEFAULT_SERIAL,
+  fitCooling,
+  Follower,
+  LineCutter,
+  readLine,
+  SimBench,
+  SIMULATED,
+  stirEvery,
+  type CoolFit,
+} from '../src/index.ts'
 import { cream } from './helpers.ts'
 
 const fitted = (...args: Parameters<typeof fitCooling>) => {

@@ -1,7 +1,26 @@
 // What is kept of a batch: its record, its file, what it teaches the formula, and what to do when something looks wrong.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { actualFormula, assess, batchCode, deviations, eventRow, eventTable, gramsForContainers, headOf, looksAt, provedChanges, readFile, ReadError, rescue, SYMPTOMS, withProved, writeBatch, yieldPercent, type BatchFile } from '../src/index.ts'
+import {
+  actualFormula,
+  assess,
+  batchCode,
+  deviations,
+  eventRow,
+  eventTable,
+  gramsForContainers,
+  headOf,
+  looksAt,
+  provedChanges,
+  readFile,
+  ReadError,
+  rescue,
+  SYMPTOMS,
+  withProved,
+  writeBatch,
+  yieldPercent,
+  type BatchFile,
+} from '../src/index.ts'
 import { statusOf } from '../src/bench/record.ts'
 import { Making } from './bench-helpers.ts'
 import { cream, phase, PRESERVED, simple } from './helpers.ts'

@@ -1,7 +1,26 @@
 // A batch at the table: what is weighed, what goes wrong, and what it really is in the end.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { actualFormula, assess, batchToWeigh, findAll, foldBatch, linesIn, lotUse, massOf, phFormula, phModelOf, phNow, pourRemedies, preDilution, refusal, tasksOf, waterToAdd, type BenchEvent, type Happening } from '../src/index.ts'
+import {
+  actualFormula,
+  assess,
+  batchToWeigh,
+  findAll,
+  foldBatch,
+  linesIn,
+  lotUse,
+  massOf,
+  phFormula,
+  phModelOf,
+  phNow,
+  pourRemedies,
+  preDilution,
+  refusal,
+  tasksOf,
+  waterToAdd,
+  type BenchEvent,
+  type Happening,
+} from '../src/index.ts'
 import { inciList } from '../src/label/inci.ts'
 import { expectedOf } from '../src/bench/contents.ts'
 import { toleranceOf } from '../src/bench/tolerance.ts'

@@ -1,7 +1,21 @@
 // Proposals from a brief, stand-ins for what is missing, and what body to expect.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { assess, catalogue, coldAndWarm, CONSTRAINTS, emulsifierCandidates, expectedBody, fattyBalance, findAll, NEEDS, OIL_PHASE_OF, propose, substitutesFor, type Brief } from '../src/index.ts'
+import {
+  assess,
+  catalogue,
+  coldAndWarm,
+  CONSTRAINTS,
+  emulsifierCandidates,
+  expectedBody,
+  fattyBalance,
+  findAll,
+  NEEDS,
+  OIL_PHASE_OF,
+  propose,
+  substitutesFor,
+  type Brief,
+} from '../src/index.ts'
 import { ruledOut, type BriefContext } from '../src/brief/brief.ts'
 import { cream, simple } from './helpers.ts'
 

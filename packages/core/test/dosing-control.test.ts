@@ -1,6 +1,17 @@
 // One way to dose: the pH leaf and the step at the Bench ask the same controller.
 import { describe, expect, it } from 'vitest'
-import { assess, doseFault, doseWords, dosingOf, handling, landsWords, phFormula, phStand, readFormula, type Formula } from '../src/index.ts'
+import {
+  assess,
+  doseFault,
+  doseWords,
+  dosingOf,
+  handling,
+  landsWords,
+  phFormula,
+  phStand,
+  readFormula,
+  type Formula,
+} from '../src/index.ts'
 import { type DoseChoice } from '../src/dosing/dosing.ts'
 import { Making } from './bench-helpers.ts'
 import { read } from './helpers.ts'

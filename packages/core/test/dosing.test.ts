@@ -1,7 +1,17 @@
 // Learning from readings and planning a dose.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { assess, effectsOfDose, phModelOf, phNow, phOfModel, targetFault, withDoses, type Formula, type Reading } from '../src/index.ts'
+import {
+  assess,
+  effectsOfDose,
+  phModelOf,
+  phNow,
+  phOfModel,
+  targetFault,
+  withDoses,
+  type Formula,
+  type Reading,
+} from '../src/index.ts'
 import { ADJUSTERS } from '../src/ph/adjusters.ts'
 import { doseAt, titrantOf } from '../src/dosing/titrate.ts'
 import { planDose } from '../src/dosing/plan.ts'

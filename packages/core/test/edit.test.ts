@@ -1,6 +1,21 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyEdit, computeAmounts, difference, duplicate, formulaFault, freeName, fromBrief, fullReason, KINDS, LIMITS, neighbourPlace, withKeys, type Edit, type Formula } from '../src/index.ts'
+import {
+  applyEdit,
+  computeAmounts,
+  difference,
+  duplicate,
+  formulaFault,
+  freeName,
+  fromBrief,
+  fullReason,
+  KINDS,
+  LIMITS,
+  neighbourPlace,
+  withKeys,
+  type Edit,
+  type Formula,
+} from '../src/index.ts'
 import { formula, phase } from './helpers.ts'
 
 const base = () =>

@@ -1,7 +1,17 @@
 // The make-up of an emulsion, the guides that hold for it, and choosing what carries or thickens it.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyEdit, assess, catalogue, computeAmounts, emulsifierCandidates, emulsionProfile, findAll, thickenerCandidates, type Formula } from '../src/index.ts'
+import {
+  applyEdit,
+  assess,
+  catalogue,
+  computeAmounts,
+  emulsifierCandidates,
+  emulsionProfile,
+  findAll,
+  thickenerCandidates,
+  type Formula,
+} from '../src/index.ts'
 import { emulsifierDose } from '../src/choose/emulsifiers.ts'
 import { highShareFor, spreadOf } from '../src/feel/profile.ts'
 import { cream, formula, phase, simple } from './helpers.ts'

@@ -1,7 +1,32 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { assess, benchPlan, besideBatch, besideId, brings, catalogue, duplicate, findAll, foldBatch, methodOf, ownMaterial, placeOf, readFile, readFormula, ReadError, same, sameFormula, tidyInfo, writeBackup, writeBatch, writeFormula, type Backup, type BatchFile, type Formula } from '../src/index.ts'
+import {
+  assess,
+  benchPlan,
+  besideBatch,
+  besideId,
+  brings,
+  catalogue,
+  duplicate,
+  findAll,
+  foldBatch,
+  methodOf,
+  ownMaterial,
+  placeOf,
+  readFile,
+  readFormula,
+  ReadError,
+  same,
+  sameFormula,
+  tidyInfo,
+  writeBackup,
+  writeBatch,
+  writeFormula,
+  type Backup,
+  type BatchFile,
+  type Formula,
+} from '../src/index.ts'
 import { inciList } from '../src/label/inci.ts'
 import { isTooDeep, MOST_FORMULA_CHARACTERS } from '../src/text/json.ts'
 import { anyBackup, anyBatch, anyWholeFormula } from './any-record.ts'

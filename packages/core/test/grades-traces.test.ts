@@ -1,6 +1,20 @@
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
-import { applyEdit, assess, catalogue, Catalogue, FactChange, factsOf, findAll, gradeAnswer, gradeQuestionOf, ownMaterial, stockRecipe, usualTraces, type Formula } from '../src/index.ts'
+import {
+  applyEdit,
+  assess,
+  catalogue,
+  Catalogue,
+  FactChange,
+  factsOf,
+  findAll,
+  gradeAnswer,
+  gradeQuestionOf,
+  ownMaterial,
+  stockRecipe,
+  usualTraces,
+  type Formula,
+} from '../src/index.ts'
 import { inciList } from '../src/label/inci.ts'
 import { CATALOGUE_DATA } from '../src/materials/catalogue.ts'
 import { gradeQuestions } from '../src/materials/grades.ts'

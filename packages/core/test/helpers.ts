@@ -1,5 +1,14 @@
 import fc from 'fast-check'
-import { assess, findAll, type Finding, type Formula, type Line, type Phase, type Product, type Reading } from '../src/index.ts'
+import {
+  assess,
+  findAll,
+  type Finding,
+  type Formula,
+  type Line,
+  type Phase,
+  type Product,
+  type Reading,
+} from '../src/index.ts'
 
 type LineSpec = [material: string, amount?: number | 'fill', extra?: Partial<Line>]
 

@@ -1,6 +1,23 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { buildRecipe, Catalogue, catalogue, customOf, formulaFault, freshnessOf, mixtureFault, ownMaterial, parseCsv, readFile, ReadError, readRecipe, writeCsv, type Cell, type Lot, type Material } from '../src/index.ts'
+import {
+  buildRecipe,
+  Catalogue,
+  catalogue,
+  customOf,
+  formulaFault,
+  freshnessOf,
+  mixtureFault,
+  ownMaterial,
+  parseCsv,
+  readFile,
+  ReadError,
+  readRecipe,
+  writeCsv,
+  type Cell,
+  type Lot,
+  type Material,
+} from '../src/index.ts'
 import { compositionOf } from '../src/materials/resolve.ts'
 import { readWholeTable } from '../src/files/tables.ts'
 

@@ -2,7 +2,19 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { beforeAll, describe, expect, it } from 'vitest'
-import { assess, catalogue, compareLabels, findAll, Formula, labelFormula, labelRanges, readFormula, readLabel, type Product, type Solver } from '../src/index.ts'
+import {
+  assess,
+  catalogue,
+  compareLabels,
+  findAll,
+  Formula,
+  labelFormula,
+  labelRanges,
+  readFormula,
+  readLabel,
+  type Product,
+  type Solver,
+} from '../src/index.ts'
 import { inciList } from '../src/label/inci.ts'
 import { openHighs } from '../src/solve/highs.ts'
 import { formula, phase } from './helpers.ts'

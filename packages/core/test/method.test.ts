@@ -1,7 +1,23 @@
 // The method of a formula, the maker's changes to it, and the plan for one pair of hands.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { type Formula, type MethodEdits, addOwnStep, applyEdit, assess, changeStep, methodOf, moveStep, putBackStep, readFormula, resetStep, schedule, takeOutStep, tidyEdits, writeFormula } from '../src/index.ts'
+import {
+  type Formula,
+  type MethodEdits,
+  addOwnStep,
+  applyEdit,
+  assess,
+  changeStep,
+  methodOf,
+  moveStep,
+  putBackStep,
+  readFormula,
+  resetStep,
+  schedule,
+  takeOutStep,
+  tidyEdits,
+  writeFormula,
+} from '../src/index.ts'
 import { type Task } from '../src/procedure/schedule.ts'
 import { coolingMinutes, temperatureAfter } from '../src/procedure/cooling.ts'
 import { openChoices } from '../src/procedure/schools.ts'

@@ -1,6 +1,18 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { assess, catalogue, customOf, gradesOf, reconstituted, mixtureFault, ownMaterial, partsOfFormula, type Catalogue, type OwnFacts, type OwnPart } from '../src/index.ts'
+import {
+  assess,
+  catalogue,
+  customOf,
+  gradesOf,
+  reconstituted,
+  mixtureFault,
+  ownMaterial,
+  partsOfFormula,
+  type Catalogue,
+  type OwnFacts,
+  type OwnPart,
+} from '../src/index.ts'
 import { CATALOGUE_DATA } from '../src/materials/catalogue.ts'
 import { compositionOf } from '../src/materials/resolve.ts'
 import { codes, formula, phase, PRESERVED, simple } from './helpers.ts'

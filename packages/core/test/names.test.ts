@@ -1,7 +1,15 @@
 // Names: what a maker may write, blends by their parts, kinds told by words, and shares that nobody told.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyEdit, assess, findAll, makeSearch, methodOf, procedureReport, type Formula } from '../src/index.ts'
+import {
+  applyEdit,
+  assess,
+  findAll,
+  makeSearch,
+  methodOf,
+  procedureReport,
+  type Formula,
+} from '../src/index.ts'
 import { CATALOGUE_DATA } from '../src/materials/catalogue.ts'
 import { guessOf } from '../src/materials/guess.ts' // prettier-ignore
 import { families, limits } from '../src/materials/legal.ts'

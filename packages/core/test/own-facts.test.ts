@@ -1,6 +1,16 @@
 // Facts are data: a made-up material that carries a trait is judged as one of the catalogue is.
 import { describe, expect, it } from 'vitest'
-import { assess, catalogue, customOf, driftsOf, findAll, phEffects, procedureReport, readFormula, type Formula } from '../src/index.ts'
+import {
+  assess,
+  catalogue,
+  customOf,
+  driftsOf,
+  findAll,
+  phEffects,
+  procedureReport,
+  readFormula,
+  type Formula,
+} from '../src/index.ts'
 import { PAIRS } from '../src/materials/pairs.ts'
 import { Pair } from '../src/materials/pairs.ts'
 import { Material } from '../src/shapes/material.ts'

@@ -1,7 +1,33 @@
 // What a pH does, the log, the meter and the solutions. Printed values are recalled, not looked up.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { acidBaseOf, applyEdit, assess, blockersOf, calibrationFault, catalogue, computeAmounts, driftsOf, meterState, nernstSlope, phEffects, phLog, phModelOf, readFormula, parseReading, readingFault, recordAddition, recordReading, removeEntry, scalePortion, solutionRecipe, takeInAdditions, thinningAt, type Calibration, type Formula } from '../src/index.ts'
+import {
+  acidBaseOf,
+  applyEdit,
+  assess,
+  blockersOf,
+  calibrationFault,
+  catalogue,
+  computeAmounts,
+  driftsOf,
+  meterState,
+  nernstSlope,
+  phEffects,
+  phLog,
+  phModelOf,
+  readFormula,
+  parseReading,
+  readingFault,
+  recordAddition,
+  recordReading,
+  removeEntry,
+  scalePortion,
+  solutionRecipe,
+  takeInAdditions,
+  thinningAt,
+  type Calibration,
+  type Formula,
+} from '../src/index.ts'
 import { ADJUSTERS, strengthFault } from '../src/ph/adjusters.ts'
 import { codes, cream, only, simple } from './helpers.ts'
 

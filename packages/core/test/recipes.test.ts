@@ -1,7 +1,15 @@
 // Recipes from elsewhere: what is read from texts and tables, and what becomes of it.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { assess, buildRecipe, catalogue, findAll, Formula, readRecipe, readRecipeCells } from '../src/index.ts'
+import {
+  assess,
+  buildRecipe,
+  catalogue,
+  findAll,
+  Formula,
+  readRecipe,
+  readRecipeCells,
+} from '../src/index.ts'
 import { type Answers } from '../src/recipes/recipe.ts'
 import { readNumber } from '../src/recipes/amounts.ts'
 import { RECIPE_TEXTS } from './recipe-texts.ts'

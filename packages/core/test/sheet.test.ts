@@ -1,5 +1,17 @@
 import { describe, expect, it } from 'vitest'
-import { assess, catalogue, clashesOf, factsOf, formatNumber, formatPercent, limitRowsOf, listWords, report, sayNumber, weighOut } from '../src/index.ts'
+import {
+  assess,
+  catalogue,
+  clashesOf,
+  factsOf,
+  formatNumber,
+  formatPercent,
+  limitRowsOf,
+  listWords,
+  report,
+  sayNumber,
+  weighOut,
+} from '../src/index.ts'
 import { capOf } from '../src/findings/legal.ts'
 import { CATALOGUE_DATA } from '../src/materials/catalogue.ts'
 import { shorten } from '../src/text/format.ts'

@@ -1,6 +1,20 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { assess, catalogue, Catalogue, findAll, Lot, lotRows, Material, materialRows, ownMaterial, parseCsv, readTable, TableError, writeCsv } from '../src/index.ts'
+import {
+  assess,
+  catalogue,
+  Catalogue,
+  findAll,
+  Lot,
+  lotRows,
+  Material,
+  materialRows,
+  ownMaterial,
+  parseCsv,
+  readTable,
+  TableError,
+  writeCsv,
+} from '../src/index.ts'
 import { inciList } from '../src/label/inci.ts'
 import { analysisOf, withAnalyses } from '../src/materials/lots.ts'
 import { CATALOGUE_DATA } from '../src/materials/catalogue.ts'

@@ -1,7 +1,19 @@
 // Titration, dosing and learning from readings. Printed values are recalled from the sources named, not looked up.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { acidBaseOf, adjustTo, assess, diluted, phCurve, phModelOf, phNow, phOfModel, spanOf, withDoses, type Formula } from '../src/index.ts'
+import {
+  acidBaseOf,
+  adjustTo,
+  assess,
+  diluted,
+  phCurve,
+  phModelOf,
+  phNow,
+  phOfModel,
+  spanOf,
+  withDoses,
+  type Formula,
+} from '../src/index.ts'
 import { ADJUSTERS } from '../src/ph/adjusters.ts'
 import { balanceAt, toldModel } from '../src/dosing/model.ts'
 import { doseAt, reachOf, titrantOf } from '../src/dosing/titrate.ts'
