@@ -1,11 +1,14 @@
 import type { Component } from 'vue'
-import { createRouter, createWebHistory } from 'vue-router'
+import { createRouter, createWebHistory, type RouteMeta, type RouteRecordRaw } from 'vue-router'
 
 /** Every place but the list of formulas waits for what the maker knows, which brings the catalogue with it. */
 const place = (page: () => Promise<{ default: Component }>) => async () => {
   const [{ default: it }] = await Promise.all([page(), import('../stores/knowledge').then((m) => m.readKnowledge())])
   return it
 } // prettier-ignore
+
+/** A leaf in the room of a formula. */
+const leaf = (path: string, name: string, component: () => Promise<{ default: Component }>, meta: RouteMeta): RouteRecordRaw => ({ path, name, component, meta }) // prettier-ignore
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -15,45 +18,17 @@ export const router = createRouter({
     { path: '/formulas', name: 'formulas', component: () => import('../features/formulas/FormulasPage.vue') },
     {
       path: '/formulas/:id',
-      name: 'formula',
-      component: place(() => import('../features/formula/FormulaPage.vue')),
+      component: place(() => import('../features/formula/FormulaRoom.vue')),
       props: true,
-    },
-    {
-      path: '/formulas/:id/emulsion',
-      name: 'emulsion',
-      component: place(() => import('../features/formula/emulsion/EmulsionPage.vue')),
-      props: true,
-    },
-    {
-      path: '/formulas/:id/balance',
-      name: 'balance',
-      component: place(() => import('../features/formula/balance/BalancePage.vue')),
-      props: true,
-    },
-    {
-      path: '/formulas/:id/method',
-      name: 'method',
-      component: place(() => import('../features/formula/method/MethodPage.vue')),
-      props: true,
-    },
-    {
-      path: '/formulas/:id/ph',
-      name: 'ph',
-      component: place(() => import('../features/formula/ph/PhPage.vue')),
-      props: true,
-    },
-    {
-      path: '/formulas/:id/versions',
-      name: 'versions',
-      component: place(() => import('../features/formula/VersionsPage.vue')),
-      props: true,
-    },
-    {
-      path: '/formulas/:id/print',
-      name: 'print',
-      component: place(() => import('../features/print/PrintPage.vue')),
-      props: true,
+      children: [
+        leaf('', 'formula', () => import('../features/formula/FormulaPage.vue'), { leaf: 'sheet' }),
+        leaf('emulsion', 'emulsion', () => import('../features/formula/emulsion/EmulsionPage.vue'), { leaf: 'emulsion', title: 'Emulsion' }),
+        leaf('balance', 'balance', () => import('../features/formula/balance/BalanceBody.vue'), { leaf: 'balance', title: 'Balance' }),
+        leaf('method', 'method', () => import('../features/formula/method/MethodBody.vue'), { leaf: 'method', title: 'Method' }),
+        leaf('ph', 'ph', () => import('../features/formula/ph/PhPage.vue'), { leaf: 'ph', title: 'pH' }),
+        leaf('versions', 'versions', () => import('../features/formula/VersionsPage.vue'), { leaf: 'versions', title: 'Versions' }),
+        leaf('print', 'print', () => import('../features/print/PrintPage.vue'), {}),
+      ], // prettier-ignore
     },
     { path: '/bench', name: 'bench', component: place(() => import('../features/bench/BenchPage.vue')) },
     {

@@ -1,22 +1,20 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { useToast } from 'primevue/usetoast'
-import { computed, nextTick, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
+import { useEventListener } from '@vueuse/core'
+import { computed, nextTick, onMounted, provide, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { linesOfStep, type LineRef } from '@omblet/core'
 import { notify } from '../../components/notify'
-import NotHere from '../../components/NotHere.vue'
 import { useEditor } from '../../stores/editor'
 import Finder from './Finder.vue'
-import FormulaHeader from './FormulaHeader.vue'
 import Jar from '../../components/Jar.vue'
 import KeysDialog from './KeysDialog.vue'
 import ReadingColumn from './ReadingColumn.vue'
-import SaveNotices from './SaveNotices.vue'
 import Sheet from './Sheet.vue'
+import type { Leaf } from './leaf'
 import { sheetKey, type SheetApi } from './sheet'
 
-const props = defineProps<{ id: string }>()
 const editor = useEditor()
 const toast = useToast()
 
@@ -29,8 +27,8 @@ const highlighted = ref<readonly LineRef[]>([])
 const route = useRoute()
 const shownStep = computed(() => {
   const key = route.query['step']
-  if (typeof key !== 'string' || !editor.assessment || editor.id !== props.id) return null
-  const { steps } = editor.derived!.method
+  if (typeof key !== 'string' || !editor.derived) return null
+  const { steps } = editor.derived.method
   const at = steps.findIndex((s) => s.key === key)
   return at < 0 ? null : { number: at + 1, ...steps[at]! }
 })
@@ -45,15 +43,7 @@ watch(
   () => void showStep(),
 )
 
-watch(
-  () => props.id,
-  async (id) => {
-    await editor.open(id)
-    await showStep()
-    document.title = editor.formula ? `${editor.formula.name} – Omblet` : 'Omblet'
-  },
-  { immediate: true },
-)
+onMounted(() => void showStep())
 
 const layers = computed(
   () => editor.assessment?.phases.map(({ role, letter, percent }) => ({ role, letter, percent })) ?? [],
@@ -79,15 +69,8 @@ provide(sheetKey, api)
 function onKey(event: KeyboardEvent) {
   const target = event.target as HTMLElement
   if (target.closest('.p-dialog')) return
-  const mod = event.ctrlKey || event.metaKey
   const typing = target.matches('input:not([type="checkbox"]):not([data-cell]), textarea, [contenteditable]')
-  if (mod && event.key.toLowerCase() === 'z' && !(typing && !target.hasAttribute('data-history'))) {
-    event.preventDefault()
-    if (event.shiftKey) api.redo()
-    else api.undo()
-    return
-  }
-  if (typing || mod) return
+  if (typing || event.ctrlKey || event.metaKey) return
   if (event.key === '/') {
     event.preventDefault()
     api.find(sheet.value?.currentPhase() ?? null)
@@ -99,27 +82,18 @@ function onKey(event: KeyboardEvent) {
     sheet.value?.addPhase()
   }
 }
-onMounted(() => addEventListener('keydown', onKey))
-onBeforeUnmount(() => {
-  removeEventListener('keydown', onKey)
-  void editor.flush()
-})
+useEventListener('keydown', onKey)
+defineExpose({
+  showKeys: api.showKeys,
+  keepPlace: (work: () => void) => sheet.value?.keepPlace(work),
+} satisfies Leaf)
 </script>
 
 <template>
-  <NotHere
-    v-if="editor.opening.how === 'missing' || editor.opening.how === 'refused'"
-    what="formula"
-    :why="editor.opening.why"
-    to="/formulas"
-    to-label="Go to your formulas"
-  />
-  <div v-else-if="editor.formula && editor.id === id" class="page">
-    <FormulaHeader leaf="sheet" @keys="keysOpen = true" />
-    <SaveNotices />
+  <div class="page">
     <p v-if="shownStep" class="shown-step small" role="status">
       <span>Lines of step {{ shownStep.number }}: {{ shownStep.title }}</span>
-      <RouterLink :to="{ path: `/formulas/${id}/method`, query: { step: shownStep.key } }">
+      <RouterLink :to="{ path: `/formulas/${editor.id}/method`, query: { step: shownStep.key } }">
         Back to the method
       </RouterLink>
     </p>
@@ -152,9 +126,9 @@ onBeforeUnmount(() => {
   color: var(--accent-ink);
 }
 .page {
+  flex: 1;
   display: flex;
   flex-direction: column;
-  min-height: 100%;
 }
 .columns {
   flex: 1;

@@ -3,20 +3,17 @@ import { capitalise, difference, formatNumber, type Formula, type LineChange } f
 import { format } from 'date-fns'
 import Button from 'primevue/button'
 import { useToast } from 'primevue/usetoast'
-import { computed, ref, watch } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import Jar from '../../components/Jar.vue'
-import NotHere from '../../components/NotHere.vue'
 import { notify } from '../../components/notify'
 import { listVersions, renameVersion } from '../../storage/formulas'
 import type { VersionRecord } from '../../storage/schema'
 import { useEditor } from '../../stores/editor'
 import { useMaterials } from '../../stores/materials'
-import FormulaHeader from './FormulaHeader.vue'
-import SaveNotices from './SaveNotices.vue'
+import type { Leaf } from './leaf'
 import SaveVersionDialog from './SaveVersionDialog.vue'
 
-const props = defineProps<{ id: string }>()
 const editor = useEditor()
 const materials = useMaterials()
 const router = useRouter()
@@ -26,18 +23,11 @@ const openId = ref<string | null>(null)
 const saveOpen = ref(false)
 
 async function load() {
-  versions.value = await listVersions(props.id).catch(() => [])
+  versions.value = await listVersions(editor.id!).catch(() => [])
   openId.value ??= versions.value[0]?.id ?? null
 }
-watch(
-  () => props.id,
-  async (id) => {
-    openId.value = null
-    await editor.open(id)
-    await load()
-  },
-  { immediate: true },
-)
+onMounted(() => void load())
+defineExpose({ reload: () => void load() } satisfies Leaf)
 
 const opened = computed(() => versions.value.find((v) => v.id === openId.value) ?? null)
 const picture = computed(() => (opened.value ? materials.derive(opened.value.formula).assessment : null))
@@ -63,7 +53,7 @@ async function restore(version: VersionRecord) {
     label: 'Undo',
     run: () => editor.undo(),
   })
-  await router.push(`/formulas/${props.id}`)
+  await router.push(`/formulas/${editor.id!}`)
 }
 async function rename(version: VersionRecord, event: Event) {
   await renameVersion(version.id, (event.target as HTMLInputElement).value.slice(0, 120))
@@ -72,16 +62,7 @@ async function rename(version: VersionRecord, event: Event) {
 </script>
 
 <template>
-  <NotHere
-    v-if="editor.opening.how === 'missing' || editor.opening.how === 'refused'"
-    what="formula"
-    :why="editor.opening.why"
-    to="/formulas"
-    to-label="Go to your formulas"
-  />
-  <div v-else-if="editor.formula && editor.id === id" class="page">
-    <FormulaHeader leaf="versions" @saved="load" />
-    <SaveNotices />
+  <div class="page">
     <div class="body">
       <section class="list" aria-label="Versions">
         <Button label="Save a version" icon="pi pi-bookmark" @click="saveOpen = true" />

@@ -7,35 +7,24 @@ import {
   isCaution,
   phaseLetter,
   weighOut,
-  type Formula,
 } from '@omblet/core'
 import { format } from 'date-fns'
 import Button from 'primevue/button'
 import SelectButton from 'primevue/selectbutton'
-import { computed, ref, watch } from 'vue'
+import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import FindingMark from '../../components/FindingMark.vue'
 import { productLine } from '../../components/words'
-import NotHere from '../../components/NotHere.vue'
 import { useEditor } from '../../stores/editor'
 import { useMaterials } from '../../stores/materials'
 import MethodSheet from './MethodSheet.vue'
 
-const props = defineProps<{ id: string }>()
 const route = useRoute()
 const router = useRouter()
 const materials = useMaterials()
 const editor = useEditor()
 
-const formula = ref<Formula | null>(null)
-watch(
-  () => props.id,
-  async (id) => {
-    formula.value = (await editor.open(id)) ? editor.formula : null
-    if (formula.value) document.title = `${formula.value.name} – Omblet`
-  },
-  { immediate: true },
-)
+const formula = computed(() => editor.formula)
 
 const what = computed({
   get: () => {
@@ -74,21 +63,14 @@ const printNow = () => window.print()
 </script>
 
 <template>
-  <NotHere
-    v-if="editor.opening.how === 'missing' || editor.opening.how === 'refused'"
-    what="formula"
-    :why="editor.opening.why"
-    to="/formulas"
-    to-label="Go to your formulas"
-  />
-  <div v-else-if="formula && a && sheet" class="print-page">
+  <div v-if="formula && a && sheet" class="print-page">
     <header class="bar">
       <Button
         icon="pi pi-arrow-left"
         label="Back"
         text
         severity="secondary"
-        @click="router.push(`/formulas/${id}`)"
+        @click="router.push(`/formulas/${editor.id}`)"
       />
       <SelectButton
         v-model="what"

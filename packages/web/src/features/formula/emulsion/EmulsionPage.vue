@@ -3,11 +3,9 @@ import { coldAndWarm, emulsionProfile, expectedBody, fattyBalance } from '@omble
 import { computed } from 'vue'
 import { useEditor } from '../../../stores/editor'
 import { useMaterials } from '../../../stores/materials'
-import FormulaLeaf from '../FormulaLeaf.vue'
 import ChooserCard from './ChooserCard.vue'
 import ProfileCard from './ProfileCard.vue'
 
-defineProps<{ id: string }>()
 const editor = useEditor()
 const materials = useMaterials()
 const profile = computed(() =>
@@ -19,30 +17,28 @@ const fatty = computed(() => (editor.assessment ? fattyBalance(editor.assessment
 </script>
 
 <template>
-  <FormulaLeaf :id="id" leaf="emulsion" title="Emulsion">
-    <div v-if="editor.assessment" :key="id" class="columns">
-      <h2 class="hidden-text">Emulsion</h2>
-      <ProfileCard
-        v-if="profile && editor.assessment.emulsion"
-        :profile="profile"
-        :emulsion="editor.assessment.emulsion"
-        :body="body"
-        :weather="weather"
-        :fatty="fatty"
-      />
-      <section v-else class="card none">
-        <h3>There is no emulsion here</h3>
-        <p>
-          {{
-            editor.assessment.waterPercent < 5
-              ? 'Without water there is nothing to emulsify. A thickener for oils is a wax or a butter.'
-              : 'Without an oil phase there is nothing to emulsify. Add oils, butters or esters, or choose a thickener for the water.'
-          }}
-        </p>
-      </section>
-      <ChooserCard />
-    </div>
-  </FormulaLeaf>
+  <div v-if="editor.assessment" class="columns">
+    <h2 class="hidden-text">Emulsion</h2>
+    <ProfileCard
+      v-if="profile && editor.assessment.emulsion"
+      :profile="profile"
+      :emulsion="editor.assessment.emulsion"
+      :body="body"
+      :weather="weather"
+      :fatty="fatty"
+    />
+    <section v-else class="card none">
+      <h3>There is no emulsion here</h3>
+      <p>
+        {{
+          editor.assessment.waterPercent < 5
+            ? 'Without water there is nothing to emulsify. A thickener for oils is a wax or a butter.'
+            : 'Without an oil phase there is nothing to emulsify. Add oils, butters or esters, or choose a thickener for the water.'
+        }}
+      </p>
+    </section>
+    <ChooserCard />
+  </div>
 </template>
 
 <style scoped>
