@@ -35,7 +35,8 @@ import {
 import { allergens, formaldehyde, unknownContent } from './traces.ts'
 import { total } from './total.ts'
 import type { Finding, Rule, Severity } from './types.ts'
-import { exfoliants, extracts, scentTotal, upperRange, usage } from './usage.ts'
+import { exfoliants, extracts, scentTotal } from './loads.ts'
+import { upperRange, usage } from './usage.ts'
 import { weighing } from './weighing.ts'
 
 /** Every rule, in the order in which its findings are read within one severity. */

@@ -4,7 +4,8 @@ import { ROOM_C, temperatureAfter } from './cooling.ts'
 import { couldStayCold } from './facts.ts'
 import { labelsOf, refsOf } from './maker.ts'
 import { isInverse, SMALL, type Making } from './making.ts'
-import { dissolveIn, heat, prepare, sprinkles, undissolved } from './prepare.ts'
+import { dissolveIn, heat, sprinkles, undissolved } from './dissolve.ts'
+import { prepare } from './prepare.ts'
 import type { Part } from './route.ts'
 
 /** Rounds of blending while it cools, and minutes between them for 200 g, by how fast the emulsifier sets. */

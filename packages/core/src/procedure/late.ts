@@ -5,7 +5,8 @@ import { coolingMinutes, ROOM_C } from './cooling.ts'
 import { isStrongAcid, preserves, staysPowder, wantsGlycol } from './facts.ts'
 import { labelsOf, round5 } from './maker.ts'
 import { isThick, isWatery, whips, type Making } from './making.ts'
-import { dissolveIn, prepare, spoonUp, sprinkles, undissolved } from './prepare.ts'
+import { dissolveIn, spoonUp, sprinkles, undissolved } from './dissolve.ts'
+import { prepare } from './prepare.ts'
 import { COOL, type Part } from './route.ts'
 
 /** A jelly is left alone until it has set, then beaten to a cream. */

@@ -22,6 +22,18 @@ export interface Making {
   folded: Part[]
 }
 
+/** Some lines of a part, in a vessel of their own. */
+export interface Kept {
+  lines: readonly AssessedLine[]
+  waits: boolean
+  /** What the keys of its steps end with, where it is none of the two halves of a late part. */
+  key?: string
+}
+
+/** A phase that is parted between two vessels has two weighings; the second, which waits for the pH, says so. */
+export const keyOf = (p: Part, kept: Kept | undefined) =>
+  kept ? `${p.id}-${kept.key ?? `${p.letter}${kept.waits ? '2' : ''}`}` : p.id
+
 export const SMALL = 'small beaker'
 /** Below this share of water there is nothing to read a pH in, percent of the product. */
 const LEAST_WATERY = 5
