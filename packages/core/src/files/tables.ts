@@ -7,6 +7,7 @@ import { Material } from '../shapes/material.ts'
 import { shorten } from '../text/format.ts'
 import { cellText, type Cell } from '../text/cells.ts'
 import { isPlain, LOT_COLUMNS, MATERIAL_COLUMNS, type Column, type RowDraft } from './table-columns.ts'
+import { faultOf, partsOf, freeId, wholeRange, reaches } from './material-rows.ts'
 
 type Row = (string | number | undefined)[]
 const tableOf = <T>(columns: readonly Column<T>[], items: readonly T[]): Row[] => [
@@ -168,8 +169,6 @@ function* readLots(
   return result
 }
 
-const PHASES = ['water', 'oil', 'cool-down', 'any']
-
 function* readMaterials(
   cells: readonly (readonly Cell[])[],
   names: readonly string[],
@@ -245,57 +244,6 @@ function* readMaterials(
     })
   }
   return result
-}
-
-/** Whether what is made of these parts has the goal among them, at any depth. */
-function reaches(
-  stocks: ReadonlyMap<string, readonly string[]>,
-  parts: readonly string[],
-  goal: string,
-  seen = new Set<string>(),
-): boolean {
-  return parts.some((part) => {
-    if (part === goal) return true
-    if (seen.has(part)) return false
-    seen.add(part)
-    return reaches(stocks, stocks.get(part) ?? [], goal, seen)
-  })
-}
-
-const partsOf = (draft: RowDraft) =>
-  ((draft['parts'] ?? []) as { inci: string; percent: number }[]).map((p) => ({
-    material: p.inci,
-    percent: p.percent,
-  }))
-
-function freeId(stem: string, taken: ReadonlySet<string>) {
-  let id = stem
-  for (let n = 2; taken.has(id); n++) id = `${stem}-${n}`
-  return id
-}
-
-function faultOf(draft: RowDraft, name: string): string | null {
-  if (name.trim() === '') return 'It has no name.'
-  if (name.length > 300) return 'Its name is longer than 300 characters.'
-  const phase = draft['phase'] as string | undefined
-  if (phase !== undefined && !PHASES.includes(phase))
-    return `The phase “${shorten(phase)}” is not known; use ${PHASES.join(', ')}.`
-  for (const [field, what] of [
-    ['usage', 'usual range'],
-    ['ph', 'pH'],
-  ] as const) {
-    const range = draft[field] as { min?: number; max?: number } | undefined
-    if (!range) continue
-    if (range.max === undefined || (range.min === undefined && field === 'ph'))
-      return `Its ${what} needs both ends.`
-    if ((range.min ?? 0) > range.max) return `Its ${what} begins above its end.`
-  }
-  return null
-}
-
-/** A range with its gaps filled: from 0 up, and typical at its lower end. */
-function wholeRange({ min = 0, typical, max }: Partial<NonNullable<Material['usage']>>) {
-  return { min, typical: typical ?? min, max: max! }
 }
 
 const unread = (names: readonly string[], columns: readonly unknown[]) =>
