@@ -17,10 +17,13 @@ describe('law', () => {
     expect(of('US').map((f) => f.severity)).toEqual(['check'])
     expect(of('EU')).toEqual([])
   })
-  it.each(['retinoic acid', 'oxybenzone', 'bronopol'])('%s is caught by the law under the name that people use', (name) => {
-    const said = findAll(assess(simple([[name, 20], PRESERVED]))).map((f) => f.code)
-    expect(said.some((code) => code.startsWith('legal.'))).toBe(true)
-  })
+  it.each(['retinoic acid', 'oxybenzone', 'bronopol'])(
+    '%s is caught by the law under the name that people use',
+    (name) => {
+      const said = findAll(assess(simple([[name, 20], PRESERVED]))).map((f) => f.code)
+      expect(said.some((code) => code.startsWith('legal.'))).toBe(true)
+    },
+  )
 })
 
 describe('names', () => {
