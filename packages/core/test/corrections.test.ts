@@ -1,6 +1,6 @@
 // What earlier versions said wrongly, held right. Sources beside each; values are from memory of what is named.
 import { describe, expect, it } from 'vitest'
-import { assess, findAll, type Formula } from '../src/index.ts'
+import { assess, findAll, phNotTold, type Formula } from '../src/index.ts'
 import { catalogue } from '../src/materials/catalogue.ts'
 import { cream, PRESERVED, simple } from './helpers.ts'
 
@@ -60,6 +60,18 @@ describe('pH', () => {
       ['moon dust', 5],
     ])
     expect(width(unknown)).toBeGreaterThan(width(known) + 0.1)
+  })
+})
+
+describe('a line whose acid or alkali is not known', () => {
+  const told = (f: Formula) => assess(f).lines.map((l) => phNotTold(l, assess(f).waterPercent) !== null)
+  const own = { functions: ['extract'], inci: ['Moon Dust Extract'] }
+  it('says so where there is much of it, and not where its constants are told', () => {
+    expect(told(simple([['moon dust', 10]]))[1]).toBe(true)
+    expect(told(simple([['moon dust', 0.1]]))[1]).toBe(false)
+    const acidBase = { molarMass: 150, pKa: [4], chargeFullyProtonated: 0, counterIonCharge: 0 }
+    expect(told(simple([['moon dust', 10, { custom: { ...own, acidBase } }]]))[1]).toBe(false)
+    expect(told(simple([['lactic acid', 10]]))[1]).toBe(false)
   })
 })
 

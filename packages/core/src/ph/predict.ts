@@ -52,7 +52,7 @@ const MOVES_FROM = 2e-3
 
 /** Acid or alkali that a line may bring unseen, mol per kg of water. */
 function hiddenOf({ material, guess, percent, source }: AssessedLine, waterPercent: number): number {
-  if (percent <= 0 || source.custom?.acidBase) return 0
+  if (percent <= 0 || source.custom?.acidBase || material?.acidBase) return 0
   const per = material ? HIDDEN[material.kind] : guess ? HIDDEN[guess.kind] : HIDDEN_UNKNOWN
   return ((per ?? 0) * percent * 100) / waterPercent
 }
@@ -60,6 +60,8 @@ function hiddenOf({ material, guess, percent, source }: AssessedLine, waterPerce
 /** Why the pH that a line brings is not known, where there is so much of it that it can tell; null elsewhere. */
 export function phNotTold(line: AssessedLine, waterPercent: number): string | null {
   if (waterPercent < 5 || hiddenOf(line, waterPercent) < MOVES_FROM) return null
+  // what has constants of its own is reckoned with; only its impurities are not
+  if (line.material && line.substances.every((x) => x.key === 'aqua' || acidBaseOf(x.key))) return null
   return line.material
     ? 'Its own acid or alkali differs from lot to lot and is not known: it may move the pH. Measure.'
     : 'Nothing is known of its acid or alkali: it may move the pH. Measure, or describe it as one of your own.'
