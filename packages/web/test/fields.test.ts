@@ -60,6 +60,16 @@ describe('a day', () => {
   })
 })
 
+describe('a day that is none', () => {
+  it('is said, and the day before is kept', async () => {
+    const f = mounted(DayField, { id: 'd', label: 'Good until', modelValue: '2026-12-20' })
+    await f.get('input').setValue('2026-02-30')
+    expect(f.get('[role="alert"]').text()).toBe('“2026-02-30” is no day. Type it as 2026-05-01.')
+    await f.get('input').setValue('2027-01-31')
+    expect(f.find('[role="alert"]').exists()).toBe(false)
+  })
+})
+
 describe('a time', () => {
   it.each([
     ['07:30', 450],

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { usePrimeVue } from 'primevue/config'
 import DatePicker from 'primevue/datepicker'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { isoDay, readDay } from './day'
 import FormField from './FormField.vue'
 
@@ -15,10 +15,17 @@ const chosen = computed({
   get: () => readDay(day.value),
   set: (date: Date | null) => (day.value = date instanceof Date ? isoDay(date) : ''),
 })
+/** What was typed and is no day is said: the field itself goes back to the day before. */
+const wrong = ref<string | null>(null)
+function onInput(event: Event) {
+  const text = (event.target as HTMLInputElement).value.trim()
+  wrong.value =
+    text === '' || readDay(text) ? null : `“${text.slice(0, 20)}” is no day. Type it as 2026-05-01.`
+}
 </script>
 
 <template>
-  <FormField :id="id" :label="label" :error="error">
+  <FormField :id="id" :label="label" :error="wrong ?? error">
     <DatePicker
       v-model="chosen"
       :input-id="id"
@@ -28,6 +35,8 @@ const chosen = computed({
       icon-display="input"
       update-model-type="date"
       fluid
+      @input="onInput"
+      @date-select="wrong = null"
     />
   </FormField>
 </template>
