@@ -17,6 +17,8 @@ const photo = ref<Blob | null>(null)
 const preview = ref<string | null>(null)
 const error = ref<string | null>(null)
 const busy = ref(false)
+/** The picture that is being made smaller: what is kept waits for it. */
+let making: Promise<void> = Promise.resolve()
 function clear() {
   if (preview.value) URL.revokeObjectURL(preview.value)
   preview.value = null
@@ -27,11 +29,13 @@ watch(open, () => {
   error.value = null
   clear()
 })
-async function pick(event: Event) {
+function pick(event: Event) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
   input.value = ''
-  if (!file) return
+  if (file) making = take(file)
+}
+async function take(file: File) {
   clear()
   try {
     photo.value = await smallPicture(file)
@@ -44,6 +48,11 @@ async function pick(event: Event) {
 async function save() {
   if ((!text.value.trim() && !photo.value) || busy.value) return
   busy.value = true
+  await making
+  if (error.value) {
+    busy.value = false
+    return
+  }
   try {
     let id: string | undefined
     if (photo.value) {
