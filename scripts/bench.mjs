@@ -441,17 +441,22 @@ try {
   await page.getByRole('link', { name: 'Bench cream' }).click()
   const field = page.getByRole('textbox', { name: 'Glycerin, percent', exact: true })
   await field.focus()
-  // From the key event to the frame after the one in which its result was painted.
-  const painted = await page.evaluate(async () => {
+  // What a keystroke costs the page: its own work with the redraw and the layout it asks for, and all of it to the end
+  // of the frame that shows it, which waits for the screen up to 16.7 ms wherever the key falls.
+  const keys = await page.evaluate(async () => {
     const input = document.activeElement
     const total = () => document.querySelector('.fill')?.value
     const samples = []
     for (let i = 0; i < 140; i++) {
-      await new Promise((resolve) => setTimeout(resolve, 12))
+      await new Promise((resolve) => setTimeout(resolve, 12 + (i % 7)))
       const before = total()
       const start = performance.now()
       input.value = String(1.1 + (i % 50) / 10)
       input.dispatchEvent(new InputEvent('input', { bubbles: true }))
+      await Promise.resolve()
+      await new Promise((resolve) => queueMicrotask(resolve))
+      void document.body.offsetHeight
+      const worked = performance.now() - start
       await new Promise((resolve) =>
         requestAnimationFrame(() => {
           const channel = new MessageChannel()
@@ -460,16 +465,24 @@ try {
         }),
       )
       if (total() === before) throw new Error('the fill line did not follow')
-      if (i >= 20) samples.push(performance.now() - start)
+      if (i >= 20) samples.push({ worked, shown: performance.now() - start })
     }
     return samples
   })
+  const worked = keys.map((k) => k.worked)
+  const shown = keys.map((k) => k.shown)
   say(
-    `keystroke to painted result, ${count} lines, 95 % under`,
-    `${quantile(painted, 0.95).toFixed(1)} ms`,
-    '50 ms',
+    `keystroke, ${count} lines: work to the layout, 95 % under`,
+    `${quantile(worked, 0.95).toFixed(1)} ms`,
+    '16.7 ms',
   )
-  say('  median', `${quantile(painted, 0.5).toFixed(1)} ms`, '')
+  say('  median', `${quantile(worked, 0.5).toFixed(1)} ms`, '')
+  say(
+    '  to the end of the frame that shows it, 95 % under',
+    `${quantile(shown, 0.95).toFixed(1)} ms`,
+    '33 ms',
+  )
+  say('  median', `${quantile(shown, 0.5).toFixed(1)} ms`, '')
 
   await batches(page)
   await shelfOf5000(page)
