@@ -5,7 +5,7 @@ export type { Assessment, PhaseTotal } from './assess/types.ts'
 export type { PhWindows } from './assess/windows.ts'
 export { balance, type Balance, type Standing, standingOf } from './balance/balance.ts'
 export { isChosen, type Wishes } from './balance/wishes.ts'
-export { actualFormula, actualGrams, phFormula } from './bench/actual.ts'
+export { actualFormula, phFormula } from './bench/actual.ts'
 export { looksAt, type Symptom, SYMPTOMS } from './bench/looks.ts'
 export { type CoolFit, type CoolReading, fitCooling, stirEvery } from './bench/cool-fit.ts'
 export { eventRow, eventTable, rowValue } from './bench/event-rows.ts'
@@ -36,6 +36,9 @@ export {
   withProved,
   yieldPercent,
 } from './bench/record.ts'
+export { recordFacts, recordReadings, recordRows } from './bench/record-rows.ts'
+export { isUntared, netOf, whyNoWeight } from './bench/shown.ts'
+export { formulaToMake, largerBatch, smallWeighings } from './bench/start.ts'
 export { lotUse, refusal } from './bench/refuse.ts'
 export { percentWords, pourRemedies, type PourRemedy } from './bench/remedies.ts'
 export { rescue } from './bench/rescue.ts'
@@ -45,6 +48,7 @@ export { heldIn, linesIn, looseDoses, massOf, waterToAdd } from './bench/content
 export { activeTask, tasksOf, type WeighTask } from './bench/tasks.ts'
 export { batchToWeigh } from './bench/tolerance.ts'
 export type { BatchState } from './bench/types.ts'
+export { axisSteps, curveToDraw, frameOf, lettingGo, readingsOnCurve, takenOf } from './dosing/drawing.ts'
 export {
   asksEmulsion,
   type Brief,
@@ -66,7 +70,7 @@ export { type Substitute, substitutesFor } from './choose/substitutes.ts'
 export { derivedOf } from './derived/derived.ts'
 export { adjustTo, freeAcids } from './dosing/adjust.ts'
 export { aimPh } from './dosing/aim.ts'
-export { type CurveRequest, modelBefore, phCurve, type PhCurve, spanOf } from './dosing/curve.ts'
+export { type CurveRequest, phCurve, type PhCurve, spanOf } from './dosing/curve.ts'
 export {
   ADJUSTER_GROUPS,
   DOSE_WAIT,
@@ -79,7 +83,7 @@ export {
   phStand,
 } from './dosing/dosing.ts'
 export { blockersOf, driftsOf, phEffects, thinningAt } from './dosing/effects.ts'
-export { adjusterKey, dosesOf, firstReading, phModelOf, phNow } from './dosing/fit.ts'
+export { adjusterKey, phModelOf, phNow } from './dosing/fit.ts'
 export {
   adjusterName,
   type LogEntry,
@@ -130,7 +134,17 @@ export { catalogue, Catalogue } from './materials/catalogue.ts'
 export { FactChange } from './materials/changes.ts'
 export { clashesOf, factsOf, gradesOf, limitRowsOf, reconstituted } from './materials/facts.ts'
 export { gradeAnswer, type GradeOption, type GradeQuestion, gradeQuestionOf } from './materials/grades.ts'
-export { type Stand, standOf, daysLeft, freshnessOf, Lot, pricePerGram, stockOf } from './materials/lots.ts'
+export {
+  type Stand,
+  standOf,
+  daysLeft,
+  freshnessOf,
+  Lot,
+  lotLabel,
+  lotsToUse,
+  pricePerGram,
+  stockOf,
+} from './materials/lots.ts'
 export {
   customOf,
   mixtureFault,
@@ -143,6 +157,17 @@ export { makeSearch, type Search } from './materials/search.ts'
 export { knownCatalogue, type OwnKnowledge, withOwn } from './materials/shelf-catalogue.ts'
 export { stockRecipe } from './materials/stock.ts'
 export { ALLERGENS, usualTraces } from './materials/traces.ts'
+export {
+  blankKind,
+  changedMaterial,
+  groupOf,
+  kindFacts,
+  kindFaults,
+  type KindForm,
+  kindOfMaterial,
+  likes,
+  type OwnGroup,
+} from './files/own-kind.ts'
 export { AcidBase, acidBaseOf, acidBases } from './ph/acid-base.ts'
 export { adjusterOf, solutionRecipe, USUAL_ADJUSTER } from './ph/adjusters.ts'
 export {
@@ -203,7 +228,7 @@ export {
   type Site,
   SITES,
 } from './shapes/formula.ts'
-export { Material, MaterialFacts, type MaterialKind, SOLUBILITIES } from './shapes/material.ts'
+export { Material, type MaterialKind, SOLUBILITIES } from './shapes/material.ts'
 export { MethodChoices, MethodEdits, type Schools } from './shapes/method.ts'
 export { solubilityAt, temperatureFactor } from './solubility/solubility.ts'
 export type { Solver } from './solve/lp.ts'
@@ -223,6 +248,7 @@ export {
 } from './text/format.ts'
 export { firstIssue, ReadError } from './text/json.ts'
 export { slug } from './text/names.ts'
+export { clockAt, minutesOfDay, sayMinutes } from './text/minutes.ts'
 export { parseAmount, parseNumber } from './text/numbers.ts'
 export { preDilution, type PreDilution } from './weighing/dilution.ts'
 export { atResolution, NOTE_PERCENT, smallestWeighable, weighingErrorPercent } from './weighing/error.ts'

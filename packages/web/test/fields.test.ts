@@ -1,5 +1,6 @@
 // @vitest-environment happy-dom
 // Fields as they are typed into: what is read, what is said when it cannot be, and that nothing typed is lost.
+import { clockAt, minutesOfDay, sayMinutes } from '@omblet/core'
 import { describe, expect, it } from 'vitest'
 import ChoiceField from '../src/components/ChoiceField.vue'
 import DayField from '../src/components/DayField.vue'
@@ -8,7 +9,6 @@ import RangeField from '../src/components/RangeField.vue'
 import SearchField from '../src/components/SearchField.vue'
 import TimeField from '../src/components/TimeField.vue'
 import { isoDay, readDay } from '../src/components/day'
-import { clockAt, minutesOfDay, sayMinutes } from '../src/components/minutes'
 import { readRange } from '../src/components/range'
 import { mounted } from './mounted'
 

@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { kindFaults, likes, type KindForm, type OwnGroup } from '@omblet/core'
 import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import ChoiceField from './ChoiceField.vue'
 import FormField from './FormField.vue'
-import { kindFaults, likes, type KindForm, type OwnGroup } from './own-kind'
 
 /** What matters for a material of this group. */
 const form = defineModel<KindForm>({ required: true })

@@ -7,6 +7,12 @@ import {
   SOLUBILITIES,
   type Material,
   type OwnPart,
+  blankKind,
+  changedMaterial,
+  groupOf,
+  kindFacts,
+  kindFaults,
+  kindOfMaterial,
 } from '@omblet/core'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
@@ -18,7 +24,6 @@ import { explainStorage } from '../storage/db'
 import { useMaterials } from '../stores/materials'
 import FormField from './FormField.vue'
 import { notify } from './notify'
-import { blankKind, changedMaterial, groupOf, kindFacts, kindFaults, kindOfMaterial } from './own-kind'
 import OwnKindFields from './OwnKindFields.vue'
 import PartsEditor, { type PartRow } from './PartsEditor.vue'
 import { readRange } from './range'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { minutesOfDay } from '@omblet/core'
 import InputText from 'primevue/inputtext'
 import { computed } from 'vue'
-import { minutesOfDay } from './minutes'
 
 /** A time of the day, typed as 07:30; empty while none is given. */
 const props = defineProps<{ label: string }>()

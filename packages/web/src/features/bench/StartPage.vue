@@ -1,20 +1,19 @@
 <script setup lang="ts">
 import {
-  applyEdit,
   batchCode,
-  batchToWeigh,
   benchPlan,
   decimalsOf,
   findAll,
   formatGrams,
   formatNumber,
+  formulaToMake,
+  smallWeighings,
   gramsForContainers,
   isCaution,
-  NOTE_PERCENT,
   schedule,
   shoppingList,
-  weighingErrorPercent,
   type Formula,
+  sayMinutes,
 } from '@omblet/core'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
@@ -24,7 +23,6 @@ import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import FindingMark from '../../components/FindingMark.vue'
 import FormField from '../../components/FormField.vue'
-import { sayMinutes } from '../../components/minutes'
 import Notice from '../../components/Notice.vue'
 import NumberField from '../../components/NumberField.vue'
 import { explainStorage } from '../../storage/db'
@@ -97,9 +95,7 @@ const wanted = computed(() => {
 
 const frozen = computed<Formula | null>(() => {
   if (!source.value || !wanted.value) return null
-  const { readings: _r, additions: _a, portion: _p, ...rest } = source.value
-  const scaled = applyEdit(rest, { type: 'scale-batch', batchGrams: wanted.value })
-  return materials.selfContained(scaled)
+  return materials.selfContained(formulaToMake(source.value, wanted.value))
 })
 const plan = computed(() => (frozen.value ? benchPlan(frozen.value, materials.catalogue) : null))
 const findings = computed(() =>
@@ -111,22 +107,7 @@ const lacking = computed(() =>
     : [],
 )
 const resolution = computed(() => plan.value?.a.amounts.resolutionGrams ?? 0.01)
-const small = computed(() => {
-  const a = plan.value?.a
-  if (!a) return []
-  return a.lines
-    .filter(
-      (l) =>
-        !l.fill &&
-        l.grams > 0 &&
-        weighingErrorPercent(l.grams, resolution.value, a.amounts.repeatabilityGrams) > NOTE_PERCENT,
-    )
-    .map((l) => ({
-      label: l.label,
-      grams: l.grams,
-      batch: batchToWeigh(a.amounts.batchGrams, l.grams, resolution.value, a.amounts.repeatabilityGrams),
-    }))
-})
+const small = computed(() => (plan.value ? smallWeighings(plan.value.a) : []))
 const time = computed(() => (plan.value ? schedule(plan.value.steps) : null))
 const say = (g: number) => formatGrams(g, resolution.value)
 

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { schedule, type Assessment, type Method } from '@omblet/core'
+import { schedule, type Assessment, type Method, sayMinutes } from '@omblet/core'
 import { computed } from 'vue'
 import FlowDrawing from '../../components/FlowDrawing.vue'
-import { sayMinutes } from '../../components/minutes'
 
 const props = defineProps<{ a: Assessment; method: Method }>()
 const plan = computed(() => schedule(props.method.steps.filter((s) => !s.later && s.ahead === null)))

@@ -1,26 +1,24 @@
 <script setup lang="ts">
 import {
   actualFormula,
-  actualGrams,
   capitalise,
   deviations,
   eventRow,
-  formatCelsius,
   formatGrams,
   formatPercent,
   isCaution,
-  linesIn,
   madeGrams,
+  recordFacts,
+  recordReadings,
+  recordRows,
   rowValue,
   sayNumber,
-  yieldPercent,
   type BatchHead,
   type BatchState,
 } from '@omblet/core'
 import { format } from 'date-fns'
 import { computed, ref } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
-import { sayMinutes } from '../../../components/minutes'
 import { useMaterials } from '../../../stores/materials'
 
 /** The record of a batch: what was wanted, what was done, what came of it. */
@@ -50,65 +48,13 @@ const findings = computed(() =>
 const inci = computed(() => actual.value?.inci ?? '')
 const when = (iso: string) => format(new Date(iso), 'd MMM yyyy, HH:mm')
 const clock = (iso: string) => format(new Date(iso), 'HH:mm')
-const yielded = computed(() => yieldPercent(s.value))
-
-const rows = computed(() => {
-  const effective = actualGrams(s.value, linesIn(s.value, true))
-  return s.value.plan.a.lines.map((l, i) => {
-    const line = s.value.lines[i]!
-    const water = i === s.value.plan.water && Math.abs(s.value.putBack - s.value.evaporated) > d.value / 2
-    return {
-      letter: s.value.plan.a.phases[l.phase]!.letter,
-      role: l.phaseSource.role,
-      label: l.label,
-      inci: l.material?.inci.join(', ') ?? '',
-      target: line.target,
-      weighed: line.weighed,
-      percent: made.value > 0 ? (100 * effective[i]!) / made.value : 0,
-      designed: l.percent,
-      lots: line.lots.map((id) => props.lots[id] ?? 'a lot that is gone').join(', '),
-      state: line.weighed === 0 ? (line.target > 0 ? 'not weighed' : '') : line.status === 'accepted' ? 'left so' : line.status === 'short' ? 'short' : line.status === 'over' ? 'too much' : '', // prettier-ignore
-      water: water ? s.value.putBack - s.value.evaporated : 0,
-    }
-  })
-})
+const rows = computed(() => recordRows(s.value))
+const lotNames = (ids: readonly string[]) =>
+  ids.map((id) => props.lots[id] ?? 'a lot that is gone').join(', ')
 const doses = computed(() => s.value.doses.filter((x) => x.line === null))
 const list = computed(() => deviations(s.value))
-const facts = computed(() => [
-  { label: 'Begun', value: when(s.value.start.at) },
-  ...(s.value.finished ? [{ label: 'Finished', value: when(s.value.finished.at) }] : []),
-  { label: 'Took', value: sayMinutes(s.value.took) },
-  { label: 'Made by', value: props.head.who || '–' },
-  { label: 'Formula', value: s.value.start.version ? `version ${s.value.start.version}` : 'from the sheet' },
-  { label: 'Planned', value: grams(s.value.plan.a.amounts.batchGrams) },
-  { label: 'Made', value: made.value > 0 ? grams(made.value) : '–' },
-  ...(s.value.finished?.filledGrams !== undefined
-    ? [
-        {
-          label: 'Filled',
-          value: `${grams(s.value.finished.filledGrams)}${yielded.value === null ? '' : `, ${sayNumber(yielded.value, 1)} %`}${s.value.finished.containers ? ` in ${s.value.finished.containers}` : ''}`,
-        },
-      ]
-    : []),
-  { label: 'Water that left', value: s.value.masses.some((m) => m.expected !== null) ? `${grams(s.value.evaporated)}, ${grams(s.value.putBack)} put back` : 'not measured' }, // prettier-ignore
-  ...(s.value.room === null ? [] : [{ label: 'Room', value: formatCelsius(s.value.room) }]),
-])
-const readings = computed(() =>
-  s.value.events
-    .filter((e) => !s.value.undone.has(e.n) && ['ph', 'dose', 'temperature'].includes(e.type))
-    .map((e) => eventRow(s.value, e)),
-)
-/** Temperatures that came by themselves are many: of those in a row the first and last are shown. */
-const shortReadings = computed(() =>
-  readings.value.filter(
-    (r, i, all) =>
-      r.what !== 'Temperature' ||
-      all[i - 1]?.what !== 'Temperature' ||
-      all[i + 1]?.what !== 'Temperature' ||
-      all[i - 1]!.step !== r.step ||
-      all[i + 1]!.step !== r.step,
-  ),
-)
+const facts = computed(() => recordFacts(s.value, props.head.who, when))
+const readings = computed(() => recordReadings(s.value))
 const notes = computed(() =>
   s.value.events.flatMap((e) => (e.type === 'note' && !s.value.undone.has(e.n) ? [e] : [])),
 )
@@ -170,7 +116,7 @@ const events = computed(() => (open.value ? s.value.events.map((e) => eventRow(s
                 {{ r.weighed > 0 ? formatPercent(Number(r.percent.toFixed(2))) : '–' }}
               </td>
               <td class="mono number muted designed">{{ formatPercent(Number(r.designed.toFixed(2))) }}</td>
-              <td class="lot small">{{ r.lots || '–' }}</td>
+              <td class="lot small">{{ lotNames(r.lots) || '–' }}</td>
             </tr>
             <tr v-for="x in doses" :key="x.n">
               <td><span class="phase-badge" data-role="adjust">pH</span></td>
@@ -207,9 +153,9 @@ const events = computed(() => (open.value ? s.value.events.map((e) => eventRow(s
       </section>
       <section class="card" aria-labelledby="readings-title">
         <h2 id="readings-title">pH and temperature</h2>
-        <table v-if="shortReadings.length" class="tight">
+        <table v-if="readings.length" class="tight">
           <tbody>
-            <tr v-for="r in shortReadings" :key="r.n">
+            <tr v-for="r in readings" :key="r.n">
               <td class="mono muted">{{ clock(r.at) }}</td>
               <td>{{ r.material || r.what }}</td>
               <td class="mono number">{{ rowValue(r, d) }}</td>

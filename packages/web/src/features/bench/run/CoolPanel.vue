@@ -1,11 +1,18 @@
 <script setup lang="ts">
-import { fitCooling, formatCelsius, massOf, sayNumber, stirEvery, type BenchStep } from '@omblet/core'
+import {
+  fitCooling,
+  formatCelsius,
+  massOf,
+  sayNumber,
+  stirEvery,
+  type BenchStep,
+  sayMinutes,
+} from '@omblet/core'
 import { format } from 'date-fns'
 import Button from 'primevue/button'
 import SelectButton from 'primevue/selectbutton'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
-import { sayMinutes } from '../../../components/minutes'
 import NumberField from '../../../components/NumberField.vue'
 import { useBatch } from '../../../stores/batch'
 import { allowAlarm } from './alarm'

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { sayMinutes } from '@omblet/core'
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, onMounted, provide, ref, shallowReactive, watch } from 'vue' // prettier-ignore
 import { useRouter } from 'vue-router'
 import { answerJump, jump } from '../../../browser/steady'
 import { download, fileName } from '../../../browser/download'
-import { sayMinutes } from '../../../components/minutes'
 import NotHere from '../../../components/NotHere.vue'
 import Notice from '../../../components/Notice.vue'
 import { explainStorage } from '../../../storage/db'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { sayMinutes } from '@omblet/core'
 import type { MethodStep } from '@omblet/core'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
-import { sayMinutes } from '../../../components/minutes'
 import NumberField from '../../../components/NumberField.vue'
 import { useBatch } from '../../../stores/batch'
 import { allowAlarm } from './alarm'

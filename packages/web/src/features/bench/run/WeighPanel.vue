@@ -1,15 +1,19 @@
 <script setup lang="ts">
 import {
   activeTask,
-  atResolution,
   decimalsOf,
   formatNumber,
+  isUntared,
+  largerBatch,
+  netOf,
+  whyNoWeight,
   NOTE_PERCENT,
   preDilution,
   sayNumber,
-  smallestWeighable,
   tasksOf,
   type BenchStep,
+  lotLabel,
+  lotsToUse,
 } from '@omblet/core'
 import Button from 'primevue/button'
 import Select from 'primevue/select'
@@ -27,7 +31,6 @@ import OverPour from './OverPour.vue'
 import { PEDAL, useRun, useShown, useTare } from './run'
 import VesselField from './VesselField.vue'
 import WeighTable from './WeighTable.vue'
-import { lotLabel, lotsToUse } from './weighing'
 
 const props = defineProps<{ step: BenchStep }>()
 const batch = useBatch()
@@ -53,20 +56,8 @@ watch(
 )
 
 const say = (g: number) => formatNumber(g, decimalsOf(run.resolution.value))
-/** The scale counts from nothing in this step before it was tared here. */
-const untared = computed(
-  () =>
-    shown.value !== null &&
-    !run.state.value.events.some(
-      (e) =>
-        (e.type === 'tare' || (e.type === 'weigh' && e.gross !== undefined)) && e.step === props.step.key,
-    ),
-)
-const net = computed(() =>
-  shown.value && !untared.value
-    ? atResolution(shown.value.value - run.state.value.zero, run.resolution.value)
-    : null,
-)
+const untared = computed(() => shown.value !== null && isUntared(run.state.value, props.step.key))
+const net = computed(() => netOf(run.state.value, props.step.key, shown.value))
 const typed = ref<number | null>(null)
 const told = ref<string | null>(null)
 const amount = computed(() => typed.value ?? (shown.value?.steady ? net.value : null))
@@ -103,15 +94,7 @@ function record() {
   }
   const grams = amount.value
   if (grams === null || grams <= 0) {
-    told.value = untared.value
-      ? 'Put the beaker on the scale and press tare first.'
-      : shown.value
-        ? net.value !== null && net.value < -2 * run.resolution.value
-          ? 'The scale shows less than at the last tare. Was it tared or unloaded? Press tare, then pour.'
-          : shown.value.steady
-            ? 'Nothing was poured since the last tare.'
-            : 'Nothing can be read yet.'
-        : 'Type what the scale shows, in grams.'
+    told.value = whyNoWeight(shown.value, net.value, run.resolution.value)
     return
   }
   told.value = null
@@ -167,15 +150,9 @@ const small = computed(
 const dilution = computed(() =>
   small.value ? preDilution(run.state.value.plan.a, active.value!.line, state.value!.target) : null,
 )
-const larger = computed(() => {
-  const factor =
-    smallestWeighable(run.resolution.value, NOTE_PERCENT, run.state.value.plan.a.amounts.repeatabilityGrams) /
-    Math.max(1e-9, state.value?.target ?? 1)
-  const total = Math.ceil(run.state.value.totalTarget * factor)
-  return small.value && factor > 1 && factor <= 10
-    ? { total, factor: total / run.state.value.totalTarget }
-    : null
-})
+const larger = computed(() =>
+  small.value ? largerBatch(run.state.value.plan.a, run.state.value.totalTarget, state.value!.target) : null,
+)
 const diluting = ref(false)
 const makeLarger = () =>
   larger.value &&

@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { schedule, type MethodStep } from '@omblet/core'
+import { schedule, type MethodStep, clockAt, minutesOfDay, sayMinutes } from '@omblet/core'
 import Checkbox from 'primevue/checkbox'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
 import TimeField from '../../../components/TimeField.vue'
-import { clockAt, minutesOfDay, sayMinutes } from '../../../components/minutes'
 
 const props = defineProps<{ steps: readonly MethodStep[] }>()
 

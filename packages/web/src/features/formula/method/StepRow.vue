@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { linesOfStep, parseNumber, type MethodStep } from '@omblet/core'
+import { linesOfStep, parseNumber, type MethodStep, sayMinutes } from '@omblet/core'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { computed, ref, watch } from 'vue'
 import FormField from '../../../components/FormField.vue'
-import { sayMinutes } from '../../../components/minutes'
 import { useEditor } from '../../../stores/editor'
 
 const props = defineProps<{

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { adjusterName, formatRange, sayNumber } from '@omblet/core'
+import { adjusterName, axisSteps, formatRange, frameOf, lettingGo, sayNumber } from '@omblet/core'
 import { computed } from 'vue'
 import { axis, chartBase, labelStyle, palette } from '../../../components/chart'
 import ChartFigure from '../../../components/ChartFigure.vue'
-import { axisSteps, useTitration } from './titration'
+import { useTitration } from './titration'
 
 const t = useTitration()
 
@@ -32,24 +32,13 @@ const series = computed(() => [
 ])
 
 const aim = computed(() => (t.target.value ? (t.target.value.min + t.target.value.max) / 2 : null))
-/** So far beyond the target the curve is still of interest, pH. */
-const BEYOND = 1.2
-const range = computed(() => {
-  const { ph } = curve.value
-  const target = t.target.value
-  const last = ph.at(-1)!
-  const end = !target
-    ? last
-    : last > ph[0]!
-      ? Math.min(last, Math.max(target.max + BEYOND, ph[0]! + BEYOND))
-      : Math.max(last, Math.min(target.min - BEYOND, ph[0]! - BEYOND))
-  const seen = [ph[0]!, end, ...t.points.value.map((p) => p.ph), ...(target ? [target.min, target.max] : [])]
-  const [least, most] = [Math.min(...seen) - 0.25, Math.max(...seen) + 0.25]
-  const step = most - least <= 4.5 ? 0.5 : most - least <= 9 ? 1 : 2
-  const low = Math.max(0, Math.floor(least / step) * step)
-  const high = Math.min(14, Math.ceil(most / step) * step)
-  return { low, high, ticks: Math.round((high - low) / step) }
-})
+const range = computed(() =>
+  frameOf(
+    curve.value.ph,
+    t.target.value,
+    t.points.value.map((p) => p.ph),
+  ),
+)
 /** The line ends where it leaves the frame. */
 const drawn = (ph: number) => (ph < range.value.low || ph > range.value.high ? null : Number(ph.toFixed(3)))
 /** The band may run far beyond what is of interest; it is cut at the frame. */
@@ -73,54 +62,52 @@ const label = (words: string, color: string, band: { low: number; high: number }
   }
 }
 
-/** What lets go, on each side: the one that does so first. */
-const edges = computed(() => {
-  const holds = t.assessment.value.ph.items.filter((item) => item.grade === 'holds')
-  const low = holds.reduce<(typeof holds)[number] | null>((x, y) => (!x || y.min > x.min ? y : x), null)
-  const high = holds.reduce<(typeof holds)[number] | null>((x, y) => (!x || y.max < x.max ? y : x), null)
-  return { low, high }
+const edges = computed(() => lettingGo(t.assessment.value.ph.items))
+/** A stretch of pH with its colour and words. */
+const band = (
+  y: number,
+  y2: number,
+  color: string,
+  opacity: number,
+  words: string,
+  whole = { low: y, high: y2 },
+) => ({
+  y,
+  y2,
+  fillColor: color,
+  opacity,
+  borderColor: 'transparent',
+  label: label(words, color, whole),
 })
 const bands = computed(() => {
   const { shared } = t.assessment.value.ph
   const { low, high } = range.value
-  const bandsHere = []
+  const { fine, stop } = palette.value
+  const drawn = []
   if (shared && shared.max > low && shared.min < high)
-    bandsHere.push({
-      y: Math.max(low, shared.min),
-      y2: Math.min(high, shared.max),
-      fillColor: palette.value.fine,
-      opacity: 0.15,
-      borderColor: 'transparent',
-      label: label(`everything works, ${formatRange(shared)}`, palette.value.fine, {
-        low: shared.min,
-        high: shared.max,
-      }),
-    })
-  if (edges.value.low && edges.value.low.min > low)
-    bandsHere.push({
-      y: low,
-      y2: Math.min(high, edges.value.low.min),
-      fillColor: palette.value.stop,
-      opacity: 0.09,
-      borderColor: 'transparent',
-      label: label(`${edges.value.low.label} lets go`, palette.value.stop, {
-        low,
-        high: edges.value.low.min,
-      }),
-    })
-  if (edges.value.high && edges.value.high.max < high)
-    bandsHere.push({
-      y: Math.max(low, edges.value.high.max),
-      y2: high,
-      fillColor: palette.value.stop,
-      opacity: 0.09,
-      borderColor: 'transparent',
-      label: label(`${edges.value.high.label} lets go`, palette.value.stop, {
-        low: edges.value.high.max,
-        high,
-      }),
-    })
-  return bandsHere
+    drawn.push(
+      band(
+        Math.max(low, shared.min),
+        Math.min(high, shared.max),
+        fine,
+        0.15,
+        `everything works, ${formatRange(shared)}`,
+        {
+          low: shared.min,
+          high: shared.max,
+        },
+      ),
+    )
+  const { low: below, high: above } = edges.value
+  if (below && below.min > low)
+    drawn.push(
+      band(low, Math.min(high, below.min), stop, 0.09, `${below.label} lets go`, { low, high: below.min }),
+    )
+  if (above && above.max < high)
+    drawn.push(
+      band(Math.max(low, above.max), high, stop, 0.09, `${above.label} lets go`, { low: above.max, high }),
+    )
+  return drawn
 })
 const targetAt = computed(() => {
   if (!t.plan.value) return null

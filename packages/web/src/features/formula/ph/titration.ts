@@ -1,14 +1,4 @@
-import {
-  diluted,
-  dosesOf,
-  effectsOfDose,
-  firstReading,
-  modelBefore,
-  phOfModel,
-  spanOf,
-  withDoses,
-  type CurveRequest,
-} from '@omblet/core'
+import { curveToDraw, effectsOfDose, readingsOnCurve, takenOf } from '@omblet/core'
 import { computed, inject, provide, type InjectionKey } from 'vue'
 import { useEditor } from '../../../stores/editor'
 import { useDosing } from '../../../composables/dosing'
@@ -42,51 +32,20 @@ function makeTitration() {
       : [],
   )
 
-  /** Of the adjuster in hand, at its strength now, already in the batch: percent of the product. */
-  const taken = computed(() =>
-    strengthPercent.value === null
-      ? 0
-      : dosesOf(formula.value)
-          .filter((d) => d.key === adjuster.value)
-          .reduce((sum, d) => sum + (d.percent * d.strengthPercent) / strengthPercent.value!, 0),
+  const hand = computed(() =>
+    strengthPercent.value === null ? null : { key: adjuster.value, strengthPercent: strengthPercent.value },
   )
-  const request = computed<CurveRequest | null>(() => {
-    if (!model.value || strengthPercent.value === null) return null
-    const before = modelBefore(model.value, dosesOf(formula.value), adjuster.value)
+  const batch = computed(() => assessment.value.amounts.batchGrams)
+  const taken = computed(() => (hand.value ? takenOf(formula.value, hand.value) : 0))
+  const request = computed(() => {
+    if (!model.value || !hand.value) return null
     const aim = target.value ? (target.value.min + target.value.max) / 2 : null
-    return {
-      model: before,
-      adjuster: adjuster.value,
-      strengthPercent: strengthPercent.value,
-      maxPercent: even(spanOf(before, adjuster.value, strengthPercent.value, aim, taken.value)),
-    }
+    return curveToDraw(formula.value, model.value, hand.value, aim, batch.value)
   })
-  /** A span whose grams end on a round figure, so that the axis counts in round steps. */
-  const even = (percent: number) => {
-    const batch = assessment.value.amounts.batchGrams
-    const { step, count } = axisSteps((percent * batch) / 100)
-    return (100 * step * count) / batch
-  }
   const { curve, failed } = useCurve(request)
-
-  /** Readings on the curve: those that tell of the formula with all that other adjusters added. */
-  const points = computed(() => {
-    const f = formula.value
-    if (!model.value || strengthPercent.value === null) return []
-    const others = dosesOf(f).filter((d) => d.key !== adjuster.value).length
-    const first = firstReading(f)
-    return (f.readings ?? []).flatMap((reading, i) => {
-      if (i < first) return []
-      const doses = dosesOf(f, i + 1)
-      if (doses.filter((d) => d.key !== adjuster.value).length !== others) return []
-      const at = withDoses(model.value!, doses)
-      const dilution = reading.method === 'meter-10pct' ? phOfModel(diluted(at)).ph - phOfModel(at).ph : 0
-      const percent = doses
-        .filter((d) => d.key === adjuster.value)
-        .reduce((sum, d) => sum + (d.percent * d.strengthPercent) / strengthPercent.value!, 0)
-      return [{ grams: (percent * assessment.value.amounts.batchGrams) / 100, ph: reading.ph - dilution }]
-    })
-  })
+  const points = computed(() =>
+    model.value && hand.value ? readingsOnCurve(formula.value, model.value, hand.value, batch.value) : [],
+  )
 
   return {
     assessment,
@@ -109,13 +68,6 @@ function makeTitration() {
     failed,
     points,
   }
-}
-
-/** Round steps that cover `end`: their size and number, between 4 and 8. */
-export function axisSteps(end: number): { step: number; count: number } {
-  const size = 10 ** Math.floor(Math.log10(end / 8))
-  const step = size * [1, 2, 5, 10].find((m) => (m * size * 8) / end > 0.999999)!
-  return { step, count: Math.max(1, Math.ceil(end / step - 1e-9)) }
 }
 
 export type Titration = ReturnType<typeof makeTitration>

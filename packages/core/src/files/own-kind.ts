@@ -1,13 +1,10 @@
-import {
-  acidBases,
-  ownMaterial,
-  parseNumber,
-  sayNumber,
-  type Catalogue,
-  type Material,
-  type MaterialFacts,
-  type OwnFacts,
-} from '@omblet/core'
+import usual from '../../data/usual.json' with { type: 'json' }
+import type { Catalogue } from '../materials/catalogue.ts'
+import { ownMaterial, type OwnFacts } from '../materials/own.ts'
+import { acidBases } from '../ph/acid-base.ts'
+import type { Material, MaterialFacts } from '../shapes/material.ts'
+import { sayNumber } from '../text/format.ts'
+import { parseNumber } from '../text/numbers.ts'
 
 /** What a material of one's own is asked about, by what it does. */
 export type OwnGroup = 'emulsifier' | 'thickener' | 'acid' | 'preservative' | 'oil' | 'powder' | 'other'
@@ -136,8 +133,8 @@ const KEYS: Record<OwnGroup, readonly (keyof Material)[]> = {
 }
 const TRAITS_OF: Partial<Record<OwnGroup, string>> = { thickener: 'needs-neutralising', powder: 'raw-plant' }
 
-/** A thickener that lumps is wetted in so much glycerin (common practice). */
-const SLURRY = { parts: 10, in: 'glycerin' }
+/** A thickener that lumps is wetted in so many parts of this. */
+const SLURRY = { parts: usual.slurry.parts, in: usual.slurry.in }
 
 /** The fields that matter for a group, as facts; what is left out stays unknown. `old` keeps its other traits. */
 export function kindFacts(

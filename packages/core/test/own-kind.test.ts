@@ -1,7 +1,12 @@
 // What the dialog for one's own materials asks by kind, and what becomes of it in a judgement.
-import { assess, catalogue, findAll, Formula, ownMaterial, type Material } from '@omblet/core'
 import { describe, expect, it } from 'vitest'
 import {
+  assess,
+  catalogue,
+  findAll,
+  Formula,
+  ownMaterial,
+  type Material,
   changedMaterial,
   blankKind,
   groupOf,
@@ -9,7 +14,7 @@ import {
   kindFaults,
   kindOfMaterial,
   type KindForm,
-} from '../src/components/own-kind'
+} from '../src/index.ts'
 
 const made = (does: string, form: Partial<KindForm>, rest: Partial<Parameters<typeof ownMaterial>[0]> = {}): Material =>
   ownMaterial(

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { axisSteps } from '../src/features/formula/ph/titration'
+import { axisSteps } from '../src/index.ts'
 
 describe('the steps of an axis', () => {
   it.each([
