@@ -11,6 +11,10 @@ import {
   catalogue,
   formulaFault,
   freeAcids,
+  LABEL_REGIONS,
+  labelReport,
+  type LabelWish,
+  listWords,
   phModelOf,
   procedureReport,
   phNow,
@@ -30,6 +34,8 @@ const USAGE = `Usage:
   omblet ph FILE [FILE ...] [--to PH] [--with ADJUSTER --strength PERCENT]
                                  predicted pH, free acid and the amount of an adjuster
   omblet method FILE [FILE ...]  the method as it is followed, step by step
+  omblet label FILE [FILE ...] [--region EU|UK|US|CA|other] [--grams G | --millilitres ML]
+                                 ingredients, sentences and keeping time for the jar
   omblet parse FILE              read a recipe in plain text and print a formula file
   omblet catalogue [WORDS]       materials that match, one a line
   omblet --version               the version of Omblet
@@ -103,6 +109,50 @@ async function evaluate(
     }
   }
   return code
+}
+
+/** Values of options by name, and the words that are none; a sentence where one has no value or is not known. */
+function valued(
+  args: readonly string[],
+  known: readonly string[],
+): { files: string[]; values: Map<string, string> } | { error: string } {
+  const values = new Map<string, string>()
+  const files: string[] = []
+  for (let i = 0; i < args.length; i++) {
+    const arg = args[i]!
+    if (arg === '--') {
+      files.push(...args.slice(i + 1))
+      break
+    }
+    if (arg === '-' || !arg.startsWith('-')) files.push(arg)
+    else if (!known.includes(arg)) return { error: `there is no option ${arg}. Use ${listWords(known)}.` }
+    else if (args[i + 1] === undefined) return { error: `${arg} needs a value behind it.` }
+    else values.set(arg, args[++i]!)
+  }
+  return { files, values }
+}
+
+/** Region and content for a label; a sentence when one of them makes no sense. */
+function labelOptions(args: readonly string[]): { files: string[]; wish: LabelWish } | { error: string } {
+  const read = valued(args, ['--region', '--grams', '--millilitres'])
+  if ('error' in read) return read
+  const wish: LabelWish = {}
+  const region = read.values.get('--region')
+  if (region !== undefined) {
+    const known = LABEL_REGIONS.find((r) => r.toLowerCase() === region.toLowerCase())
+    if (!known) return { error: `--region must be one of ${listWords(LABEL_REGIONS, 'or')}.` }
+    wish.region = known
+  }
+  if (read.values.has('--grams') && read.values.has('--millilitres'))
+    return { error: 'name the content once: --grams or --millilitres.' }
+  for (const key of ['grams', 'millilitres'] as const) {
+    const text = read.values.get(`--${key}`)
+    if (text === undefined) continue
+    const value = text.trim() ? Number(text.replace(',', '.')) : Number.NaN
+    if (!(value > 0 && value <= 1e6)) return { error: `--${key} must be a number above 0.` }
+    wish[key] = value
+  }
+  return { files: read.files, wish }
 }
 
 interface PhOptions {
@@ -213,11 +263,7 @@ export async function main(args: readonly string[], cwd: string): Promise<number
     return 0
   }
   const { files, options } = split(rest)
-  if (
-    command !== 'ph' &&
-    options.length > 0 &&
-    ['check', 'method', 'parse', 'catalogue'].includes(command!)
-  ) {
+  if (options.length > 0 && ['check', 'method', 'parse', 'catalogue'].includes(command!)) {
     err(`omblet ${command!}: there is no option ${options[0]!}. A file of that name goes behind --.`)
     return 2
   }
@@ -234,6 +280,14 @@ export async function main(args: readonly string[], cwd: string): Promise<number
     }
     case 'method':
       return evaluate(files, cwd, (formula) => procedureReport(assess(formula)))
+    case 'label': {
+      const parsed = labelOptions(rest)
+      if ('error' in parsed) {
+        err(`omblet label: ${parsed.error}`)
+        return 2
+      }
+      return evaluate(parsed.files, cwd, (formula) => labelReport(assess(formula), parsed.wish))
+    }
     case 'parse':
       return parse(files, cwd)
     case 'catalogue': {
@@ -253,7 +307,7 @@ export async function main(args: readonly string[], cwd: string): Promise<number
       out(VERSION)
       return 0
     default:
-      err(`omblet: there is no command "${command}". Try: check, ph, method, parse, catalogue.`)
+      err(`omblet: there is no command "${command}". Try: check, ph, method, label, parse, catalogue.`)
       return 2
   }
 }

@@ -125,6 +125,10 @@ export { phaseLetter, withKeys } from './formula/keys.ts'
 export { fromBrief, USUAL_BATCH } from './formula/templates.ts'
 export { difference, type LineChange } from './formula/versions.ts'
 export { compareLabels } from './label/compare.ts'
+export { LABEL_REGIONS } from './label/data.ts'
+export { type Label, labelOf, labelReport, type LabelWish } from './label/label.ts'
+export { CONTAINER_KINDS, sayMonths, useWithin } from './label/use-within.ts'
+export { type LabelRegion } from './findings/traces.ts'
 export { labelFormula } from './label/draft.ts'
 export { readLabel } from './label/list.ts'
 export { labelRanges } from './label/ranges.ts'
@@ -156,7 +160,8 @@ export {
 export { makeSearch, type Search } from './materials/search.ts'
 export { knownCatalogue, type OwnKnowledge, withOwn } from './materials/shelf-catalogue.ts'
 export { stockRecipe } from './materials/stock.ts'
-export { ALLERGENS, usualTraces } from './materials/traces.ts'
+export { ALLERGENS } from './materials/allergens.ts'
+export { usualTraces } from './materials/traces.ts'
 export {
   blankKind,
   changedMaterial,

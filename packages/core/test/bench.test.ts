@@ -21,7 +21,7 @@ import {
   type BenchEvent,
   type Happening,
 } from '../src/index.ts'
-import { inciList } from '../src/label/inci.ts'
+import { inciList } from '../src/label/ingredients.ts'
 import { expectedOf } from '../src/bench/contents.ts'
 import { toleranceOf } from '../src/bench/tolerance.ts'
 import { Making } from './bench-helpers.ts'

@@ -27,7 +27,7 @@ import {
   type BatchFile,
   type Formula,
 } from '../src/index.ts'
-import { inciList } from '../src/label/inci.ts'
+import { inciList } from '../src/label/ingredients.ts'
 import { isTooDeep, MOST_FORMULA_CHARACTERS } from '../src/text/json.ts'
 import { anyBackup, anyBatch, anyWholeFormula } from './any-record.ts'
 import { Making } from './bench-helpers.ts'

@@ -15,7 +15,7 @@ import {
   usualTraces,
   type Formula,
 } from '../src/index.ts'
-import { inciList } from '../src/label/inci.ts'
+import { inciList } from '../src/label/ingredients.ts'
 import { CATALOGUE_DATA } from '../src/materials/catalogue.ts'
 import { gradeQuestions } from '../src/materials/grades.ts'
 import { releasableFormaldehyde } from '../src/findings/traces.ts'

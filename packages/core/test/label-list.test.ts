@@ -15,7 +15,7 @@ import {
   type Product,
   type Solver,
 } from '../src/index.ts'
-import { inciList } from '../src/label/inci.ts'
+import { inciList } from '../src/label/ingredients.ts'
 import { openHighs } from '../src/solve/highs.ts'
 import { formula, phase } from './helpers.ts'
 

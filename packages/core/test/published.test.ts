@@ -1,7 +1,7 @@
 // Checks against something outside the project. Each names its source; values were recalled from it, not looked up.
 import { describe, expect, it } from 'vitest'
 import { assess, catalogue, smallestWeighable, weighingErrorPercent } from '../src/index.ts'
-import { inciList } from '../src/label/inci.ts'
+import { inciList } from '../src/label/ingredients.ts'
 import { CATALOGUE_DATA } from '../src/materials/catalogue.ts'
 import { formula, only, phase, PRESERVED, simple } from './helpers.ts'
 

@@ -15,7 +15,7 @@ import {
   TableError,
   writeCsv,
 } from '../src/index.ts'
-import { inciList } from '../src/label/inci.ts'
+import { inciList } from '../src/label/ingredients.ts'
 import { analysisOf, withAnalyses } from '../src/materials/lots.ts'
 import { CATALOGUE_DATA } from '../src/materials/catalogue.ts'
 import { cellText, fromHarmless, harmless } from '../src/text/cells.ts'

@@ -3,7 +3,7 @@ import type { Assessment } from '../assess/types.ts'
 import { findAll } from '../findings/index.ts'
 import type { Finding } from '../findings/types.ts'
 import type { Formula } from '../shapes/formula.ts'
-import { inciList } from '../label/inci.ts'
+import { inciList } from '../label/ingredients.ts'
 
 const round = (value: number, places = 6) => Number(value.toFixed(places))
 const orNull = (value: number | null, places: number) => (value === null ? null : round(value, places))

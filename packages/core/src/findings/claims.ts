@@ -14,6 +14,9 @@ const claimsOf = (a: Parameters<Rule>[0]) =>
 const says = (claims: readonly string[], word: string) =>
   claims.some((claim) => claim.toLowerCase().replace(/[\s_]+/g, '-') === word)
 
+/** Whether its claims or its name promise protection from the sun. */
+export const claimsSun = (a: Parameters<Rule>[0]) => [...claimsOf(a), a.formula.name].some((c) => SPF.test(c))
+
 /** claim.spf: a UV filter is present, or sun protection is claimed. */
 export const spf: Rule = (a) => {
   const filters = linesOf(a, (m) => hasTrait(m, 'uv-filter'))

@@ -1,35 +1,72 @@
 import releasers from '../../data/releasers.json' with { type: 'json' }
 import type { Assessment } from '../assess/types.ts'
+import { allergenOf } from '../materials/allergens.ts'
 import { limitsFor } from '../materials/legal.ts'
-import {
-  ALLERGEN_SOURCE,
-  ALLERGEN_THRESHOLD,
-  isAllergen,
-  TRACES_SOURCE,
-  type Trace,
-} from '../materials/traces.ts'
+import { ALLERGEN_SOURCE, ALLERGEN_THRESHOLD, TRACES_SOURCE } from '../materials/traces.ts'
 import { listWords, sayPercent } from '../text/format.ts'
 import { finding, type Rule } from './types.ts'
 
 const say = (percent: number) => sayPercent(Number(percent.toPrecision(2)))
 
-/** Allergens that analyses put above the threshold from which the EU label names them. */
-export const namedAllergens = (a: Assessment): Trace[] =>
-  [...a.traces.values()].filter(
-    (t) => isAllergen(t.key) && t.percent > ALLERGEN_THRESHOLD[a.formula.product.rinse],
-  )
+/** Which list of allergens a label of a region goes by; null where no list is in force. */
+export const ALLERGEN_LISTS = {
+  EU: ['old', 'long'],
+  other: ['old', 'long'],
+  CA: ['old', 'long'],
+  UK: ['old'],
+  US: null,
+} as const
+export type LabelRegion = keyof typeof ALLERGEN_LISTS
+
+export interface NamedAllergen {
+  name: string
+  key: string
+  natural: boolean
+  /** Known of it, percent of the product, over all its members. */
+  percent: number
+  lines: number[]
+  /** It stands on the list as what was put in, too. */
+  added: boolean
+}
+
+/**
+ * Fragrance allergens that a label names: what analyses tell and what was put in by itself, summed over the members of
+ * a group, strictly above the threshold of the EU (leave-on 0.001 %, rinse-off 0.01 %).
+ */
+export function namedAllergens(
+  a: Assessment,
+  region: LabelRegion = a.formula.product.region,
+): NamedAllergen[] {
+  const lists: readonly string[] | null = ALLERGEN_LISTS[region]
+  if (!lists) return []
+  const sums = new Map<string, NamedAllergen>()
+  const add = (key: string, percent: number, lines: readonly number[], added: boolean) => {
+    const of = percent > 0 ? allergenOf(key) : null
+    if (!of || !lists.includes(of.list)) return
+    const sum = sums.get(of.key) ?? { name: of.name, key: of.key, natural: of.natural, percent: 0, lines: [], added: false } // prettier-ignore
+    sum.percent += percent
+    sum.lines.push(...lines)
+    sum.added ||= added && key === of.key
+    sums.set(of.key, sum)
+  }
+  for (const t of a.traces.values()) add(t.key, t.percent, t.lines, false)
+  for (const s of a.substances.values()) add(s.key, s.low, s.lines, true)
+  return [...sums.values()]
+    .filter((x) => x.percent > ALLERGEN_THRESHOLD[a.formula.product.rinse])
+    .sort((x, y) => y.percent - x.percent || x.name.localeCompare(y.name, 'en'))
+}
 
 /** label.name-allergens: what analyses put above the threshold. */
 export const allergens: Rule = (a) => {
-  const named = a.formula.product.region === 'US' ? [] : namedAllergens(a)
+  const named = namedAllergens(a).filter((x) => !x.added && !x.natural)
   if (named.length === 0) return []
   return [
     finding(a, {
       code: 'label.name-allergens',
       severity: 'note',
       indexes: [...new Set(named.flatMap((t) => t.lines))],
-      message: `The label names ${listWords(named.map((t) => t.inci))}.`,
-      why: `By the analyses there is more than ${sayPercent(ALLERGEN_THRESHOLD[a.formula.product.rinse])} in a product that is ${a.formula.product.rinse}: ${named.map((t) => `${t.inci} ${say(t.percent)}`).join(', ')}.`,
+      message: `The label names ${listWords(named.map((t) => t.name))}.`,
+      why: `By the analyses there is more than ${sayPercent(ALLERGEN_THRESHOLD[a.formula.product.rinse])} in a product that is ${a.formula.product.rinse}: ${named.map((t) => `${t.name} ${say(t.percent)}`).join(', ')}.`,
       source: ALLERGEN_SOURCE,
     }),
   ]
@@ -49,7 +86,7 @@ export const unknownContent: Rule = (a) => {
       : []
   })
   const likely = hidden
-    .filter((t) => isAllergen(t.key) && t.high > ALLERGEN_THRESHOLD[a.formula.product.rinse])
+    .filter((t) => allergenOf(t.key) && t.high > ALLERGEN_THRESHOLD[a.formula.product.rinse])
     .map((t) => t.inci)
   return [
     finding(a, {

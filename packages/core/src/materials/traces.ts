@@ -6,7 +6,6 @@ interface Table {
   source: string
   confidence: 'low'
   allergenSource: string
-  allergens: readonly string[]
   materials: Readonly<Record<string, readonly { inci: string; low: number; high: number }[]>>
 }
 const table: Table = data as Table
@@ -16,12 +15,9 @@ export const usualTraces = (m: Material) => table.materials[m.id] ?? []
 export const TRACES_SOURCE = `${table.source}; ${table.confidence} confidence`
 export const TRACED_MATERIALS = Object.keys(table.materials)
 
-const allergens = new Set(table.allergens.map(slug))
-export const ALLERGENS = table.allergens
 export const ALLERGEN_SOURCE = `${table.allergenSource}; from memory`
 /** Fragrance allergens are named on the label above this percent of the product (EU). */
 export const ALLERGEN_THRESHOLD = { 'leave-on': 0.001, 'rinse-off': 0.01 } as const
-export const isAllergen = (key: string) => allergens.has(key)
 
 export interface Trace {
   key: string

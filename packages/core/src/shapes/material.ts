@@ -229,6 +229,16 @@ export const Material = z.strictObject({
   cosolvent: z.strictObject({ s: z.number(), t: z.number(), confidence }).optional(),
   /** From that dose on it goes on moving the pH. */
   drift: z.strictObject({ fromPercent: percent, says: z.string(), why: z.string().optional() }).optional(),
+  /** Months that it stays what it is in a product, at least and at most; another span where there is no water. */
+  lasts: z
+    .strictObject({
+      min: z.number().gt(0),
+      max: z.number().gt(0),
+      opened: z.number().gt(0).optional(),
+      dry: z.strictObject({ min: z.number().gt(0), max: z.number().gt(0) }).optional(),
+      says: z.string(),
+    })
+    .optional(),
   /** Its own constants, where it is an acid, base or salt that the tables do not have. */
   acidBase: AcidBaseFacts.optional(),
   /** One plant or polymer sold under several INCI names. */
@@ -273,6 +283,7 @@ export const MaterialFacts = Material.pick({
   reacts: true,
   cosolvent: true,
   drift: true,
+  lasts: true,
   origin: true,
   unknownShares: true,
 })

@@ -1,0 +1,92 @@
+import type { Assessment } from '../assess/types.ts'
+import { isFresh } from '../findings/preservative.ts'
+import { claimsSun } from '../findings/claims.ts'
+import { releasableFormaldehyde, type LabelRegion } from '../findings/traces.ts'
+import { hasTrait, type Material, type Trait } from '../shapes/material.ts'
+import { slug } from '../text/names.ts'
+import { LABEL, type When } from './data.ts'
+
+export interface Statement {
+  code: string
+  text: string
+  source: string
+  /** The words of the law, to stand as they are. */
+  quoted: boolean
+  confidence: 'high' | 'medium' | 'low'
+}
+
+type Test = (m: Material) => boolean
+
+/** Percent of what a test meets: substances by their own material, and lines whose material has it as a whole. */
+function percentOf(a: Assessment, test: Test): number {
+  let sum = 0
+  for (const line of a.lines) {
+    if (line.percent <= 0) continue
+    const parts = line.substances.filter((s) => {
+      const own = a.catalogue.find(s.key)
+      return own !== null && test(own)
+    })
+    if (parts.length > 0) sum += parts.reduce((t, s) => t + (line.percent * s.share) / 100, 0)
+    else if (line.material && test(line.material)) sum += line.percent
+  }
+  return sum
+}
+
+const hasIt =
+  (trait: Trait): Test =>
+  (m) =>
+    hasTrait(m, trait)
+
+/** What is in it of all that a condition names, percent; null where it names nothing. */
+function amountOf(a: Assessment, when: When): number | null {
+  const amounts: number[] = []
+  const allowed = (test: Test): Test =>
+    when.notTrait === undefined ? test : (m) => test(m) && !hasTrait(m, when.notTrait!)
+  if (when.inci)
+    amounts.push(when.inci.reduce((sum, name) => sum + (a.substances.get(slug(name))?.percent ?? 0), 0))
+  if (when.trait) amounts.push(percentOf(a, allowed(hasIt(when.trait))))
+  if (when.kind)
+    amounts.push(
+      percentOf(
+        a,
+        allowed((m) => m.kind === when.kind),
+      ),
+    )
+  return amounts.length > 0 ? Math.max(...amounts) : null
+}
+
+/** Whether the conditions of a sentence hold for a product. */
+export function holds(a: Assessment, when: When): boolean {
+  const { product } = a.formula
+  const amount = amountOf(a, when)
+  const least = when.fromPercent ?? 0
+  return (
+    (amount === null || (amount > 0 && amount >= least - 1e-9 && amount > (when.abovePercent ?? 0))) &&
+    (when.rinse === undefined || product.rinse === when.rinse) &&
+    (when.site === undefined || when.site.includes(product.site)) &&
+    (when.notSite === undefined || product.site !== when.notSite) &&
+    (when.product === undefined || when.product.includes(product.kind)) &&
+    (when.without === undefined || percentOf(a, hasIt(when.without)) === 0) &&
+    (when.claims === undefined || claimsSun(a)) &&
+    (when.formaldehydeAbove === undefined || releasableFormaldehyde(a) > when.formaldehydeAbove) &&
+    (when.sold === undefined || product.for === 'sale') &&
+    (when.fresh === undefined || (a.preservation.needed && isFresh(a) && !a.preservation.adequate)) &&
+    (when.wet === undefined || a.preservation.needed)
+  )
+}
+
+/** Sentences that a label of the region carries, each once, the words of the law before those of practice. */
+export function statementsOf(a: Assessment, region: LabelRegion): Statement[] {
+  const seen = new Set<string>()
+  return LABEL.statements.flatMap(({ when, regions, quoted, ...s }): Statement[] => {
+    if (seen.has(s.code) || (regions && !regions.includes(region)) || !holds(a, when)) return []
+    seen.add(s.code)
+    return [{ ...s, quoted: quoted ?? false }]
+  })
+}
+
+/** How it is used, a sentence each. */
+export const directionsOf = (a: Assessment): string[] => [
+  LABEL.directions[a.formula.product.kind],
+  ...LABEL.more.filter((m) => holds(a, m.when)).map((m) => m.text),
+]

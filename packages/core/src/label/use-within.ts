@@ -1,0 +1,206 @@
+import * as z from 'zod'
+import data from '../../data/keeping.json' with { type: 'json' }
+import type { Assessment } from '../assess/types.ts'
+import { hasTrait, type Material } from '../shapes/material.ts'
+import { coverAt, isAdequate } from '../preservation/preservation.ts'
+import { capitalise, formatRange, listWords, sayNumber } from '../text/format.ts'
+
+const span = z.tuple([z.number(), z.number()])
+const Class = z.strictObject({ closed: span, opened: span, says: z.string() })
+const CLASSES = ['fresh', 'freshest', 'weak', 'eye', 'jar', 'shut', 'proven', 'tested', 'alcohol', 'fast', 'medium', 'slow', 'dry'] as const // prettier-ignore
+type ClassName = (typeof CLASSES)[number]
+const table = z
+  .strictObject({
+    source: z.string(),
+    classes: z.record(z.enum(CLASSES), Class),
+    /** The fastest oil above this share of the oils decides, percent. */
+    decides: z.strictObject({ sharePercent: z.number() }),
+  })
+  .parse(data)
+export const KEEPING_SOURCE = table.source
+
+/** What lets air and fingers in, and what does not. */
+export const CONTAINER_KINDS = [
+  'jar',
+  'pump',
+  'airless',
+  'tube',
+  'dropper',
+  'spray',
+  'tin',
+  'flip-top',
+] as const
+export type ContainerKind = (typeof CONTAINER_KINDS)[number]
+const SHUT: readonly ContainerKind[] = ['pump', 'airless', 'tube', 'spray', 'flip-top']
+
+/** What is known beside the formula. */
+export interface KeepingFacts {
+  container?: ContainerKind
+  /** Months until the first of its lots is past its date, with the name of that lot's material. */
+  firstLot?: { months: number; label: string }
+  /** Months that kept samples of it stayed sound. */
+  soundMonths?: number
+  /** The maker states a stability test and a challenge test. */
+  tested?: boolean
+}
+
+/** One reason for a time: months from making, and from opening; at least and at most. */
+export interface KeepingReason {
+  code: ClassName | 'material' | 'lot'
+  closed: readonly [number, number]
+  opened: readonly [number, number]
+  says: string
+}
+
+export interface UseWithin {
+  closedMonths: number
+  openedMonths: number
+  why: string
+  /** The shortest first. */
+  reasons: KeepingReason[]
+}
+
+const PLAIN_FRESH = new Set<Material['kind']>(['hydrosol', 'aloe'])
+const classed = (code: ClassName, says = table.classes[code].says): KeepingReason => ({
+  code,
+  closed: table.classes[code].closed,
+  opened: table.classes[code].opened,
+  says,
+})
+
+/** Water: by what preserves it, where the pH lets it work, and who reaches in. */
+function byWater(a: Assessment, facts: KeepingFacts): KeepingReason[] {
+  const { preservation: p, formula, workingPh } = a
+  if (!p.needed && !p.selfPreserving) return []
+  if (p.selfPreserving) return [classed('alcohol')]
+  const works = p.adequate && isAdequate(coverAt(p.uses, workingPh, p))
+  if (!works) {
+    if (p.uses.length > 0) return [classed('weak', weakWords(a))]
+    const plants = a.lines.some(
+      (l) =>
+        l.percent > 0 &&
+        l.material &&
+        (PLAIN_FRESH.has(l.material.kind) || hasTrait(l.material, 'raw-plant')),
+    )
+    return [classed(plants || isInfused(a) ? 'freshest' : 'fresh')]
+  }
+  if (facts.tested) return [classed('tested')]
+  if (formula.product.site === 'eye') return [classed('eye')]
+  if (!facts.container || !SHUT.includes(facts.container))
+    return [
+      facts.container
+        ? classed('jar')
+        : classed('jar', `${table.classes.jar.says} (its container is not told: reckoned as a jar)`),
+    ]
+  return [classed((facts.soundMonths ?? 0) >= 12 ? 'proven' : 'shut')]
+}
+
+/** A line of one’s own that holds water and a plant is an infusion. */
+const isInfused = (a: Assessment) =>
+  a.lines.some(
+    (l) =>
+      l.percent > 0 &&
+      l.source.custom !== undefined &&
+      l.substances.some((s) => s.key === 'aqua') &&
+      l.substances.some((s) => s.key.endsWith('-extract')),
+  )
+
+function weakWords(a: Assessment): string {
+  const { window } = a.preservation
+  return window && a.workingPh !== null && (a.workingPh < window.min || a.workingPh > window.max)
+    ? `at pH ${sayNumber(a.workingPh, 1)} the preservation does not cover (it needs ${formatRange(window)}): as fresh until that is mended`
+    : table.classes.weak.says
+}
+
+const SPEEDS = ['fast', 'medium', 'slow'] as const
+/** Oils: the fastest that is more than a little of them; an antioxidant brings the upper figure, not more. */
+function byOils(a: Assessment): KeepingReason[] {
+  const oils = a.lines.filter((l) => l.percent > 0 && l.material?.oxidation !== undefined)
+  const sum = oils.reduce((t, l) => t + l.percent, 0)
+  if (sum <= 0) return a.preservation.needed || a.preservation.selfPreserving ? [] : [classed('dry')]
+  const guarded = a.lines.some((l) => l.percent > 0 && l.material && hasTrait(l.material, 'oil-antioxidant'))
+  for (const speed of SPEEDS) {
+    const those = oils.filter((l) => l.material!.oxidation === speed)
+    const share = (100 * those.reduce((t, l) => t + l.percent, 0)) / sum
+    if (share <= table.decides.sharePercent && speed !== 'slow') continue
+    if (those.length === 0) continue
+    const reason = classed(speed)
+    const [low, high] = reason.closed
+    return [
+      {
+        ...reason,
+        closed: guarded ? [high, high] : [low, high],
+        says: `${reason.says} (${listWords(those.slice(0, 3).map((l) => l.label))}), ${guarded ? 'with an antioxidant' : 'without an antioxidant'}`,
+      },
+    ]
+  }
+  return []
+}
+
+/** Below this a material is there for another reason than to work, percent. */
+const TRACE = 0.01
+function byMaterials(a: Assessment): KeepingReason[] {
+  const dry = a.waterPercent < 1
+  const seen = new Set<string>()
+  const found: KeepingReason[] = []
+  const take = (m: Material | null, label: string) => {
+    if (!m?.lasts || seen.has(m.id)) return
+    seen.add(m.id)
+    const { min, max, opened, says } = m.lasts
+    const [low, high] = dry && m.lasts.dry ? [m.lasts.dry.min, m.lasts.dry.max] : [min, max]
+    found.push({
+      code: 'material',
+      closed: [low, high],
+      opened: opened === undefined ? [low, high] : [opened, opened],
+      says: `${label} ${says}`,
+    })
+  }
+  for (const line of a.lines) {
+    if (line.percent <= TRACE) continue
+    take(line.material, line.label)
+    for (const s of line.substances)
+      if ((line.percent * s.high) / 100 > TRACE) take(a.catalogue.find(s.key), s.inci.toLowerCase())
+  }
+  return found
+}
+
+/** `7 days`, `6 months`. */
+export const sayMonths = (months: number): string => {
+  if (months < 1) {
+    const days = Math.round(months * 30)
+    return days === 8 ? '7 days' : `${days} days`
+  }
+  return months === 1 ? '1 month' : `${sayNumber(months, 1)} months`
+}
+
+/**
+ * How long a product may be kept, months from making and from opening: the shortest of what its water, oils, materials
+ * and lots allow, at the lower end of each. Common practice; preservation is never reckoned longer for warm samples.
+ */
+export function useWithin(a: Assessment, facts: KeepingFacts = {}): UseWithin {
+  const lot: KeepingReason[] = facts.firstLot
+    ? [
+        {
+          code: 'lot',
+          closed: [Math.max(0, facts.firstLot.months), Math.max(0, facts.firstLot.months)],
+          opened: [Math.max(0, facts.firstLot.months), Math.max(0, facts.firstLot.months)],
+          says: `its lot of ${facts.firstLot.label} is good no longer`,
+        },
+      ]
+    : []
+  const reasons = [...byWater(a, facts), ...byOils(a), ...byMaterials(a), ...lot].sort(
+    (x, y) => x.closed[0] - y.closed[0] || x.opened[0] - y.opened[0],
+  )
+  const closedMonths = Math.min(...reasons.map((r) => r.closed[0]))
+  const openedMonths = Math.min(closedMonths, ...reasons.map((r) => r.opened[0]))
+  const first = reasons[0]!
+  const opens = reasons.find((r) => r.opened[0] === openedMonths)!
+  return {
+    closedMonths,
+    openedMonths,
+    why:
+      `${capitalise(first.says)}.` +
+      (opens !== first && openedMonths < closedMonths ? ` Once opened: ${opens.says}.` : ''),
+    reasons,
+  }
+}
