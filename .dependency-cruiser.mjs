@@ -17,6 +17,7 @@ const CORE = [
   ['findings'],
   ['choose', 'balance'],
   ['bench', 'label', 'recipes', 'brief'],
+  ['cost', 'fill'],
   ['derived'],
   ['files'],
 ]

@@ -8,6 +8,9 @@ import {
   adjustTo,
   assess,
   buildRecipe,
+  costByPrices,
+  costReport,
+  readPrices,
   catalogue,
   formulaFault,
   freeAcids,
@@ -36,6 +39,8 @@ const USAGE = `Usage:
   omblet method FILE [FILE ...]  the method as it is followed, step by step
   omblet label FILE [FILE ...] [--region EU|UK|US|CA|other] [--grams G | --millilitres ML]
                                  ingredients, sentences and keeping time for the jar
+  omblet cost FILE --prices PRICES.csv
+                                 what the batch costs; columns material, price, pack_grams
   omblet parse FILE              read a recipe in plain text and print a formula file
   omblet catalogue [WORDS]       materials that match, one a line
   omblet --version               the version of Omblet
@@ -153,6 +158,37 @@ function labelOptions(args: readonly string[]): { files: string[]; wish: LabelWi
     wish[key] = value
   }
   return { files: read.files, wish }
+}
+
+/** What a batch costs by a table of prices. */
+async function cost(args: readonly string[], cwd: string): Promise<number> {
+  const read = valued(args, ['--prices'])
+  const table = 'error' in read ? undefined : read.values.get('--prices')
+  const fault =
+    'error' in read
+      ? read.error
+      : read.files.length !== 1
+        ? 'name one formula file.'
+        : table === undefined
+          ? 'name a table of prices: --prices PRICES.csv.'
+          : null
+  if (fault !== null || 'error' in read || table === undefined) {
+    err(`omblet cost: ${fault}`)
+    return 2
+  }
+  let text: string
+  try {
+    text = await textOf(table, cwd)
+  } catch (error) {
+    err(explain(error, table))
+    return 2
+  }
+  const prices = readPrices(text, catalogue)
+  if ('error' in prices) {
+    err(`omblet cost: ${table}: ${prices.error}`)
+    return 2
+  }
+  return evaluate(read.files, cwd, (formula) => costReport(costByPrices(assess(formula), prices.priceOf)))
 }
 
 interface PhOptions {
@@ -288,6 +324,8 @@ export async function main(args: readonly string[], cwd: string): Promise<number
       }
       return evaluate(parsed.files, cwd, (formula) => labelReport(assess(formula), parsed.wish))
     }
+    case 'cost':
+      return cost(rest, cwd)
     case 'parse':
       return parse(files, cwd)
     case 'catalogue': {
@@ -307,7 +345,7 @@ export async function main(args: readonly string[], cwd: string): Promise<number
       out(VERSION)
       return 0
     default:
-      err(`omblet: there is no command "${command}". Try: check, ph, method, label, parse, catalogue.`)
+      err(`omblet: there is no command "${command}". Try: check, ph, method, label, cost, parse, catalogue.`)
       return 2
   }
 }

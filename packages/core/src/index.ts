@@ -67,6 +67,31 @@ export {
 } from './choose/emulsifiers.ts'
 export { shoppingList } from './choose/shopping.ts'
 export { type Substitute, substitutesFor } from './choose/substitutes.ts'
+export {
+  type Cost,
+  costByPrices,
+  costDrivers,
+  costFromShelf,
+  costOfBatch,
+  costReport,
+  costRows,
+  priceAtMargin,
+} from './cost/cost.ts'
+export { readPrices } from './cost/prices.ts'
+export {
+  Container,
+  CONTAINER_KINDS,
+  type ContainerKind,
+  containerWord,
+  densityOf,
+  doesNotFit,
+  fillFrom,
+  gramsToFill,
+  lossOf,
+  suits,
+  WALL_KINDS,
+  wallWord,
+} from './fill/containers.ts'
 export { derivedOf } from './derived/derived.ts'
 export { adjustTo, freeAcids } from './dosing/adjust.ts'
 export { aimPh } from './dosing/aim.ts'
@@ -127,7 +152,7 @@ export { difference, type LineChange } from './formula/versions.ts'
 export { compareLabels } from './label/compare.ts'
 export { LABEL_REGIONS } from './label/data.ts'
 export { type Label, labelOf, labelReport, type LabelWish } from './label/label.ts'
-export { CONTAINER_KINDS, sayMonths, useWithin } from './label/use-within.ts'
+export { sayMonths, useWithin } from './label/use-within.ts'
 export { type LabelRegion } from './findings/traces.ts'
 export { labelFormula } from './label/draft.ts'
 export { readLabel } from './label/list.ts'

@@ -21,6 +21,8 @@ export const Lot = z.looseObject({
   leftGrams: amount,
   /** Price of the pack, in whatever money one counts. */
   price: z.number().min(0).max(1e7).optional(),
+  /** What its share of the postage came to, beside the price. */
+  postage: z.number().min(0).max(1e7).optional(),
   note: z.string().max(2000).optional(),
   /** What the paper of the lot says of substances in it, percent of the material. */
   analysis: z
@@ -80,12 +82,18 @@ export function standOf(lots: readonly Lot[], material: string, today: string): 
   }
 }
 
+/** Price of a gram of a lot with its share of the postage; null where it tells none. */
+export const lotPrice = (lot: Lot): number | null =>
+  lot.price !== undefined && (lot.packGrams ?? 0) > 0
+    ? (lot.price + (lot.postage ?? 0)) / lot.packGrams!
+    : null
+
 /** Price of a gram from the newest lot that tells one; null when none does. */
 export function pricePerGram(lots: readonly Lot[], material: string): number | null {
-  const priced = lots
-    .filter((lot) => lot.material === material && lot.price !== undefined && (lot.packGrams ?? 0) > 0)
+  const newest = lots
+    .filter((lot) => lot.material === material && lotPrice(lot) !== null)
     .sort((a, b) => (b.bought ?? '').localeCompare(a.bought ?? ''))[0]
-  return priced ? priced.price! / priced.packGrams! : null
+  return newest ? lotPrice(newest) : null
 }
 
 /** The analysis that holds for a material: of the lot opened last, else bought last, among those not used up. */

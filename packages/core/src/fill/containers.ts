@@ -1,0 +1,202 @@
+import * as z from 'zod'
+import data from '../../data/containers.json' with { type: 'json' }
+import type { Assessment } from '../assess/types.ts'
+import { expectedBody } from '../feel/body.ts'
+import { carriersOf, saltPercent } from '../assess/carriers.ts'
+import { CONTAINER_KINDS, type ContainerKind } from '../label/use-within.ts'
+import { hasTrait } from '../shapes/material.ts'
+import { KINDS } from '../shapes/formula.ts'
+import { MATERIAL_KINDS } from '../shapes/material.ts'
+import { sayNumber, sayPercent } from '../text/format.ts'
+
+const span = z.tuple([z.number(), z.number()])
+const WALLS = ['glass', 'pp', 'hdpe', 'pet', 'acrylic', 'aluminium', 'lacquered'] as const
+const Table = z.strictObject({
+  source: z.string(),
+  kinds: z.record(
+    z.enum(CONTAINER_KINDS),
+    z.strictObject({
+      name: z.string(),
+      /** Body that it gives out, mPa·s. */
+      from: z.number(),
+      to: z.number(),
+      /** Percent of the brimful volume that stays empty, and of the content that stays behind in use. */
+      headspace: z.number(),
+      left: z.number(),
+      water: z.boolean(),
+    }),
+  ),
+  walls: z.record(
+    z.enum(WALLS),
+    z.strictObject({
+      name: z.string(),
+      drinksScent: z.boolean().optional(),
+      mostCelsius: z.number().optional(),
+      mostAlcoholPercent: z.number().optional(),
+      mostScentPercent: z.number().optional(),
+      leastPh: z.number().optional(),
+      mostPh: z.number().optional(),
+      noSalt: z.boolean().optional(),
+    }),
+  ),
+  /** What stays on tools and in beakers, percent of the batch, by body. */
+  loss: z.array(z.strictObject({ below: z.number(), percent: span, says: z.string() })),
+  smallBatch: z.strictObject({ belowGrams: z.number(), percent: z.number() }),
+  bodies: z.record(z.enum(KINDS), span),
+  densities: z.partialRecord(z.enum(MATERIAL_KINDS), z.number()),
+  whipped: span,
+})
+const table = Table.parse(data)
+export const CONTAINERS_SOURCE = table.source
+export { CONTAINER_KINDS, type ContainerKind }
+export const WALL_KINDS = WALLS
+export const containerWord = (kind: ContainerKind) => table.kinds[kind].name
+export const wallWord = (wall: (typeof WALLS)[number]) => table.walls[wall].name
+
+/** What a maker fills into, one kind of it; volumes in mL, weight in grams. */
+export const Container = z.looseObject({
+  id: z.string().min(1).max(100),
+  name: z.string({ error: 'must be a name' }).min(1, { error: 'must be a name' }).max(200),
+  kind: z.enum(CONTAINER_KINDS, { error: `must be one of ${CONTAINER_KINDS.join(', ')}` }),
+  wall: z.enum(WALLS, { error: `must be one of ${WALLS.join(', ')}` }).optional(),
+  nominalMl: z.number({ error: 'must be a volume in mL' }).gt(0).max(10_000),
+  brimMl: z.number().gt(0).max(12_000).optional(),
+  emptyGrams: z.number().min(0).max(10_000).optional(),
+  /** Of one, in the maker's own currency. */
+  price: z.number().min(0).max(100_000).optional(),
+  left: z.number({ error: 'must be a count' }).int().min(0).max(1_000_000),
+  note: z.string().max(2000).optional(),
+})
+export type Container = z.infer<typeof Container>
+
+/** Expected body, mPa·s: from the emulsion where it is one, else by what such a product usually is. */
+export function bodyOf(a: Assessment): { low: number; high: number } {
+  const body = expectedBody(a)
+  if (body) return body.viscosity
+  const [low, high] = table.bodies[a.formula.product.kind]
+  return { low, high }
+}
+
+const isWhipped = (a: Assessment) => a.formula.method?.choices?.['body'] === 'whip'
+
+/** The volume that a gram of a kind takes where its own density is not known: near water. */
+const UNKNOWN = 1
+/** How far the sum of volumes is off, of it: mixing shrinks, stirring brings air (common practice). */
+const DOUBT = 0.03
+
+/** Density of the product, g/mL, by the sum of volumes; whipped air as usual. */
+export function densityOf(a: Assessment): { value: number; low: number; high: number } {
+  let volume = 0
+  let weight = 0
+  for (const l of a.lines) {
+    if (l.percent <= 0) continue
+    const m = l.material
+    weight += l.percent
+    volume += l.percent / (m?.density ?? (m ? table.densities[m.kind] : undefined) ?? UNKNOWN)
+  }
+  if (weight <= 0) return { value: UNKNOWN, low: UNKNOWN, high: UNKNOWN }
+  if (isWhipped(a)) {
+    const [low, high] = table.whipped
+    return { value: (low + high) / 2, low, high }
+  }
+  const value = weight / volume
+  return { value, low: value * (1 - DOUBT), high: value * (1 + DOUBT) }
+}
+
+/** What stays on tools and in the beaker, percent of the batch. */
+export function lossOf(a: Assessment): { value: number; low: number; high: number } {
+  const { low, high } = bodyOf(a)
+  const middle = Math.sqrt(low * high)
+  const [from, to] = table.loss.find((x) => middle < x.below)!.percent
+  const most = a.amounts.batchGrams < table.smallBatch.belowGrams ? table.smallBatch.percent : to
+  return { value: (from + most) / 2, low: from, high: most }
+}
+
+/** mL that go in: by its nominal volume, or less where the brim leaves less room. */
+export function fillMl(c: Pick<Container, 'kind' | 'nominalMl' | 'brimMl'>): number {
+  const room = c.brimMl === undefined ? c.nominalMl : c.brimMl * (1 - table.kinds[c.kind].headspace / 100)
+  return Math.min(c.nominalMl, room)
+}
+
+export interface Suits {
+  suits: boolean
+  /** Why not, or what to mind, a sentence each. */
+  reasons: string[]
+}
+
+const SCENT = 0.2
+const SHORTFALL = 2
+
+/** Whether a container gives out what the product is, and bears it. Common practice. */
+export function suits(a: Assessment, c: Pick<Container, 'kind' | 'wall'>): Suits {
+  const kind = table.kinds[c.kind]
+  const { low, high } = bodyOf(a)
+  const never: string[] = []
+  const mind: string[] = []
+  const wet = a.preservation.needed
+  if (low > kind.to) never.push('It is too thick to come out of it.')
+  else if (high < kind.from) never.push('It is too thin for it: it runs, spits or spills.')
+  else if (high > kind.to * SHORTFALL || low * SHORTFALL < kind.from)
+    mind.push('Its body may end up outside what this gives out well: try one first.')
+  if (wet && !kind.water)
+    never.push('Water and metal: it rusts, and a lid that is not tight lets it dry out.')
+  if (wet && c.kind === 'jar') mind.push('Fingers and air reach in: strong preservation and a spatula.')
+  if (isWhipped(a) && c.kind === 'airless') never.push('Whipped air cannot be pumped.')
+  const wall = c.wall ? table.walls[c.wall] : null
+  if (wall) {
+    const scent = carriersOf(a, (m) => hasTrait(m, 'fragrance')).reduce((t, x) => t + x.percent, 0)
+    const ph = a.workingPh
+    if (wall.mostAlcoholPercent !== undefined && a.alcoholPercent > wall.mostAlcoholPercent)
+      never.push(`${wall.name} cracks with ${sayPercent(Number(a.alcoholPercent.toFixed(0)))} alcohol.`)
+    if (wall.mostScentPercent !== undefined && scent > wall.mostScentPercent)
+      never.push(`${wall.name} is attacked by so much scent or essential oil.`)
+    if (ph !== null && ((wall.leastPh ?? 0) > ph || (wall.mostPh ?? 14) < ph))
+      never.push(`${wall.name} does not stand pH ${sayNumber(ph, 1)}.`)
+    if (wall.noSalt && saltPercent(a) > SCENT) never.push(`${wall.name} pits with salt.`)
+    if (wall.drinksScent && scent > SCENT) mind.push(`${wall.name} drinks up part of the scent.`)
+  }
+  return { suits: never.length === 0, reasons: [...never, ...mind] }
+}
+
+/** How many are filled, and what is left over in grams. */
+export interface Filling {
+  count: number
+  gramsEach: number
+  leftGrams: number
+  /** With the lower and the upper density and loss. */
+  low: number
+  high: number
+}
+
+/**
+ * Containers that so many grams fill: what is lost and set aside goes off, then volume times density each. Rounded
+ * down: a half-filled one is none.
+ */
+export function fillFrom(a: Assessment, c: Container, grams: number, setAside = 0): Filling {
+  const ml = fillMl(c)
+  const density = densityOf(a)
+  const loss = lossOf(a)
+  const counted = (d: number, lost: number) =>
+    Math.max(0, Math.floor((grams * (1 - lost / 100) - setAside) / (ml * d) + 1e-9))
+  const count = counted(density.value, loss.value)
+  const gramsEach = ml * density.value
+  return {
+    count,
+    gramsEach,
+    leftGrams: Math.max(0, grams * (1 - loss.value / 100) - setAside - count * gramsEach),
+    low: counted(density.high, loss.high),
+    high: counted(density.low, loss.low),
+  }
+}
+
+/** Grams of a batch that fill so many. */
+export const gramsToFill = (a: Assessment, c: Container, count: number, setAside = 0): number =>
+  (count * fillMl(c) * densityOf(a).value + setAside) / (1 - lossOf(a).value / 100)
+
+/** Whether a weight goes into a container; a sentence where it does not. Within what density is known to. */
+export function doesNotFit(a: Assessment, c: Container, grams: number): string | null {
+  const most = (c.brimMl ?? c.nominalMl) * densityOf(a).high
+  return grams > most
+    ? `${sayNumber(grams, 1)} g do not fit ${sayNumber(c.brimMl ?? c.nominalMl, 1)} mL: about ${sayNumber(fillMl(c) * densityOf(a).value, 0)} g go in.`
+    : null
+}
