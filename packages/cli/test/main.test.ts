@@ -287,3 +287,68 @@ describe('the command line itself', () => {
     expect(status).toBe(2)
   }, 60_000)
 })
+
+describe('omblet label', () => {
+  it('prints the documented shape, names what is missing, and follows the region', async () => {
+    const file = write('toner.json', toner)
+    const { code, out } = await run('label', file, '--region', 'us', '--millilitres', '50')
+    expect(code).toBe(0)
+    const l = JSON.parse(out) as { ingredients: { name: string; percent: number | null }[]; missing: string[]; useWithin: object } // prettier-ignore
+    expect(l.ingredients[0]!.name).toBe('Water')
+    expect(l.ingredients.find((i) => i.name.startsWith('Avena Sativa'))!.percent).toBeNull()
+    expect(l.missing).toEqual(['name and address', 'make-up of my herb infusion'])
+    expect(l.useWithin).toMatchObject({ closedMonths: 6, openedMonths: 3 })
+    const eu = JSON.parse((await run('label', file)).out) as { ingredients: { name: string }[]; missing: string[] } // prettier-ignore
+    expect(eu.ingredients[0]!.name).toBe('Aqua')
+    expect(eu.missing).toContain('content')
+  })
+  it('takes several files and prints a line each', async () => {
+    const file = write('toner.json', toner)
+    const { code, out } = await run('label', file, 'nowhere.json', '--grams', '50')
+    expect(code).toBe(2)
+    const lines = out.trim().split('\n').map((l) => JSON.parse(l) as { file: string; error?: string }) // prettier-ignore
+    expect(lines.map((l) => l.file)).toEqual([file, 'nowhere.json'])
+    expect(lines[1]!.error).toContain('does not exist')
+  })
+  it.each([
+    [['--region', 'Mars'], '--region must be one of EU, UK, US, CA or other.'],
+    [['--grams', '-3'], '--grams must be a number above 0.'],
+    [['--grams', '50', '--millilitres', '50'], 'name the content once'],
+    [['--size', '3'], 'there is no option --size'],
+    [['--grams'], '--grams needs a value'],
+  ])('%j is told in one line', async (args, says) => {
+    const { code, err } = await run('label', write('toner.json', toner), ...args)
+    expect(code).toBe(2)
+    expect(err).toContain(says)
+    expect(err.trim().split('\n')).toHaveLength(1)
+  })
+})
+
+describe('omblet cost', () => {
+  it('prices a batch from a table and names what has no price', async () => {
+    const prices = write('prices.csv', 'material,price,pack_grams\nglycerin,5,500\npropanediol,16,1000\n')
+    const { code, out } = await run('cost', write('toner.json', toner), '--prices', prices)
+    expect(code).toBe(0)
+    const c = JSON.parse(out) as { batch: number; per100Grams: number; lines: { material: string; grams: number; cost: number | null }[]; unpriced: string[] } // prettier-ignore
+    // 6 g glycerin at 0.01 and 8 g propanediol at 0.016
+    expect(c.batch).toBeCloseTo(0.188, 6)
+    expect(c.per100Grams).toBeCloseTo(0.094, 6)
+    expect(c.lines.find((l) => l.material === 'glycerin')).toEqual({
+      material: 'glycerin',
+      grams: 6,
+      cost: 0.06,
+    })
+    expect(c.unpriced).toEqual(expect.arrayContaining(['aqua', 'my herb infusion']))
+  })
+  it.each([
+    [[], 'name a table of prices'],
+    [['--prices', 'nowhere.csv'], 'does not exist'],
+    [['--prices', 'bad.csv'], 'price in row 2'],
+    [['--prices', 'bad.csv', 'another.json'], 'name one formula file'],
+  ])('%j is told in one line', async (args, says) => {
+    write('bad.csv', 'material,price,pack_grams\nglycerin,much,500\n')
+    const { code, err } = await run('cost', write('toner.json', toner), ...args)
+    expect(code).toBe(2)
+    expect(err).toContain(says)
+  })
+})

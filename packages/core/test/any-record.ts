@@ -11,6 +11,9 @@ import {
   type BenchEvent,
   type Formula,
   type Happening,
+  CONTAINER_KINDS,
+  type Container,
+  type LabelDesign,
   type Line,
   type Lot,
   type Phase,
@@ -61,6 +64,21 @@ const anyPhase: fc.Arbitrary<Phase> = fc.record(
   { requiredKeys: ['name', 'role', 'lines'] },
 )
 
+const anyDesign: fc.Arbitrary<LabelDesign> = fc.record(
+  {
+    region: fc.constantFrom('EU' as const, 'US' as const, 'CA' as const),
+    sheet: fc.constantFrom('a4-21', 'letter-round-12'),
+    line: words(120),
+    address: words(200),
+    content: fc.record({ amount: fc.double({ min: 1, max: 500, noNaN: true }), unit: fc.constantFrom('g' as const, 'ml' as const) }), // prettier-ignore
+    mark: fc.constantFrom('gull' as const, 'none' as const),
+    qr: fc.boolean(),
+    keep: fc.constant({ closedMonths: 4, openedMonths: 2, reason: 'watched' }),
+    order: fc.array(words(30), { maxLength: 3 }),
+  },
+  { requiredKeys: [] },
+)
+
 /** Any formula with keys and a method that speaks of them, and fields that nobody here knows. */
 export const anyWholeFormula: fc.Arbitrary<Formula> = fc
   .record({
@@ -73,6 +91,7 @@ export const anyWholeFormula: fc.Arbitrary<Formula> = fc
     odd: fc.jsonValue({ maxDepth: 3 }),
     reading: fc.option(fc.record({ ph: amount(14), method: fc.constantFrom(...METHODS) })),
     fill: fc.boolean(),
+    label: fc.option(anyDesign),
     goes: fc.array(
       fc.tuple(
         fc.nat(5),
@@ -82,7 +101,7 @@ export const anyWholeFormula: fc.Arbitrary<Formula> = fc
       { maxLength: 3 },
     ),
   })
-  .map(({ name, kind, site, phases, batchGrams, hidden, odd, reading, fill, goes }) => {
+  .map(({ name, kind, site, phases, batchGrams, hidden, odd, reading, fill, label, goes }) => {
     const water: Phase = { name: 'Water', role: 'water', heatToC: 70, lines: [{ material: 'aqua', ...(fill ? { fill: true } : { percent: 40 }) }] } // prettier-ignore
     const keyed = withKeys({
       format: 'omblet-formula',
@@ -93,6 +112,7 @@ export const anyWholeFormula: fc.Arbitrary<Formula> = fc
       phases: [...phases, water],
       shelfMark: odd,
       ...(reading ? { readings: [reading] } : {}),
+      ...(label ? { label, costing: { containers: 4, hours: 1.5 } } : {}),
     })
     const last = keyed.phases.at(-1)!.id!
     const chosen = new Map(
@@ -160,6 +180,20 @@ const anyLot: fc.Arbitrary<Lot> = fc.record(
   { requiredKeys: ['id', 'material', 'leftGrams'] },
 )
 
+const anyContainer: fc.Arbitrary<Container> = fc.record(
+  {
+    id: fc.uuid(),
+    name: fc.constantFrom('Amber jar', 'Quay bottle'),
+    kind: fc.constantFrom(...CONTAINER_KINDS),
+    nominalMl: fc.double({ min: 1, max: 500, noNaN: true }),
+    left: fc.nat(500),
+    price: amount(5),
+    wall: fc.constantFrom('glass' as const, 'pet' as const),
+    note: words(60),
+  },
+  { requiredKeys: ['id', 'name', 'kind', 'nominalMl', 'left'] },
+)
+
 const AT = '2026-11-26T08:00:00.000Z'
 export const anyBackup: fc.Arbitrary<Backup> = fc
   .record({
@@ -168,9 +202,10 @@ export const anyBackup: fc.Arbitrary<Backup> = fc
       selector: ([id]) => id,
     }),
     lots: fc.uniqueArray(anyLot, { maxLength: 3, selector: (l) => l.id }),
+    containers: fc.uniqueArray(anyContainer, { maxLength: 2, selector: (c) => c.id }),
     batches: fc.array(anyBatch, { maxLength: 1 }),
   })
-  .map(({ formulas, lots, batches }) => ({
+  .map(({ formulas, lots, containers, batches }) => ({
     savedAt: AT,
     settings: {},
     formulas: formulas.map(([id, formula, version]) => ({
@@ -182,6 +217,7 @@ export const anyBackup: fc.Arbitrary<Backup> = fc
     })),
     materials: [],
     lots,
+    containers,
     changes: [],
     batches,
   }))

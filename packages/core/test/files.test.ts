@@ -147,6 +147,7 @@ const backup = (more: Partial<Backup> = {}): Backup => ({
   formulas: [one],
   materials: [],
   lots: [],
+  containers: [],
   changes: [],
   batches: [],
   ...more,

@@ -67,6 +67,7 @@ describe('the store', () => {
       'batches',
       'bin',
       'changes',
+      'containers',
       'events',
       'files',
       'formulas',
@@ -322,6 +323,7 @@ describe('backup and restore', () => {
         const sorted = (b: Backup) => ({
           formulas: b.formulas.toSorted((x, y) => x.id.localeCompare(y.id)),
           lots: b.lots.toSorted((x, y) => x.id.localeCompare(y.id)),
+          containers: b.containers.toSorted((x, y) => x.id.localeCompare(y.id)),
           batches: b.batches,
         })
         expect(same(sorted(again), sorted(backup))).toBe(true)

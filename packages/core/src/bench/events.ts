@@ -108,6 +108,8 @@ export const Happening = z.discriminatedUnion('type', [
     outcome: z.enum(['kept', 'discarded']),
     filledGrams: amount.optional(),
     containers: z.number().int().min(0).max(10_000).optional(),
+    /** Id of the container that they are. */
+    container: text(100).optional(),
     reason: text(1000).optional(),
   }),
   /** Written beside a finished batch. */

@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { LIMITS, type Formula } from '../shapes/formula.ts'
 import { FactChange } from '../materials/changes.ts'
+import { Container } from '../fill/containers.ts'
 import { Lot, withRealDays } from '../materials/lots.ts'
 import { mixtureCircles } from '../materials/mixtures.ts'
 import { Material } from '../shapes/material.ts'
@@ -18,6 +19,7 @@ const Frame = z.looseObject({
   formulas: z.array(z.unknown()),
   materials: z.array(z.unknown()).default([]),
   lots: z.array(z.unknown()).default([]),
+  containers: z.array(z.unknown()).default([]),
   changes: z.array(z.unknown()).default([]),
   batches: z.array(z.unknown()).default([]),
   settings: z.record(z.string().max(100), z.unknown()).default({}),
@@ -60,6 +62,7 @@ export interface Backup {
   formulas: BackupFormula[]
   materials: Material[]
   lots: Lot[]
+  containers: Container[]
   /** Changed facts of catalogue materials. */
   changes: FactChange[]
   batches: BatchFile[]
@@ -161,6 +164,11 @@ export function toBackup(value: unknown): ReadBackup {
       (l, i) => `Lot of ${nameIn(l, 'material') || i + 1}`,
       (item) => parsed(Lot, withRealDays(item)),
     ),
+    containers: sound(
+      lists.containers,
+      (c, i) => `Container ${nameIn(c, 'name') || i + 1}`,
+      (item) => parsed(Container, item),
+    ),
     changes: sound(
       lists.changes,
       (c, i) => `Own figures of ${nameIn(c, 'id') || i + 1}`,
@@ -168,7 +176,7 @@ export function toBackup(value: unknown): ReadBackup {
     ),
     batches: sound(lists.batches, (b, i) => `Batch ${nameIn(b, 'batch', 'code') || i + 1}`, toBatch),
   }
-  const taken = formulas.length + backup.materials.length + backup.lots.length + backup.changes.length + backup.batches.length // prettier-ignore
+  const taken = formulas.length + backup.materials.length + backup.lots.length + backup.containers.length + backup.changes.length + backup.batches.length // prettier-ignore
   if (taken === 0 && refused.length > 0)
     throw new ReadError(`Nothing in this backup can be read. ${refused[0]!.what}: ${refused[0]!.why}`)
   return { backup, refused }

@@ -47,7 +47,6 @@ const Table = z.strictObject({
   whipped: span,
 })
 const table = Table.parse(data)
-export const CONTAINERS_SOURCE = table.source
 export { CONTAINER_KINDS, type ContainerKind }
 export const WALL_KINDS = WALLS
 export const containerWord = (kind: ContainerKind) => table.kinds[kind].name

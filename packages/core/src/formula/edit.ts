@@ -28,6 +28,8 @@ export type Edit =
           | 'name'
           | 'batchGrams'
           | 'targetPh'
+          | 'label'
+          | 'costing'
           | 'scaleResolutionGrams'
           | 'scaleRepeatabilityGrams'
           | 'note'

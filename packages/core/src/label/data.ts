@@ -1,9 +1,8 @@
 import * as z from 'zod'
 import data from '../../data/label.json' with { type: 'json' }
 import { KINDS, RINSES, SITES } from '../shapes/formula.ts'
+import { LABEL_REGIONS } from '../shapes/label.ts'
 import { MATERIAL_KINDS, TRAITS } from '../shapes/material.ts'
-
-export const LABEL_REGIONS = ['EU', 'UK', 'US', 'CA', 'other'] as const
 
 /** When a sentence stands: every condition that is given holds. Percents are of the product, of the substance itself. */
 const When = z.strictObject({

@@ -1,3 +1,4 @@
+import { materialOfSubstance } from '../assess/carriers.ts'
 import type { Assessment } from '../assess/types.ts'
 import { isFresh } from '../findings/preservative.ts'
 import { claimsSun } from '../findings/claims.ts'
@@ -23,7 +24,7 @@ function percentOf(a: Assessment, test: Test): number {
   for (const line of a.lines) {
     if (line.percent <= 0) continue
     const parts = line.substances.filter((s) => {
-      const own = a.catalogue.find(s.key)
+      const own = materialOfSubstance(a, s.key)
       return own !== null && test(own)
     })
     if (parts.length > 0) sum += parts.reduce((t, s) => t + (line.percent * s.share) / 100, 0)

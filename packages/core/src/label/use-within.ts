@@ -17,7 +17,6 @@ const table = z
     decides: z.strictObject({ sharePercent: z.number() }),
   })
   .parse(data)
-export const KEEPING_SOURCE = table.source
 
 /** What lets air and fingers in, and what does not. */
 export const CONTAINER_KINDS = [
@@ -164,12 +163,9 @@ function byMaterials(a: Assessment): KeepingReason[] {
   return found
 }
 
-/** `7 days`, `6 months`. */
+/** `7 days` for a quarter of a month, `6 months`. */
 export const sayMonths = (months: number): string => {
-  if (months < 1) {
-    const days = Math.round(months * 30)
-    return days === 8 ? '7 days' : `${days} days`
-  }
+  if (months < 1) return `${Math.round(months * 28)} days`
   return months === 1 ? '1 month' : `${sayNumber(months, 1)} months`
 }
 

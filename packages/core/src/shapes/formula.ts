@@ -1,3 +1,4 @@
+import { Costing, LabelDesign } from './label.ts'
 import * as z from 'zod'
 import { Goes, MethodEdits } from './method.ts'
 import { CHARGES } from './charges.ts'
@@ -169,6 +170,8 @@ export const Formula = z
     additions: z.array(Addition).max(LIMITS.readings).optional(),
     portion: Portion.optional(),
     method: MethodEdits.optional(),
+    label: LabelDesign.optional(),
+    costing: Costing.optional(),
     note: text(LIMITS.note).optional(),
   })
   .superRefine((formula, ctx) => {

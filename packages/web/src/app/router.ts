@@ -26,7 +26,11 @@ export const router = createRouter({
         leaf('balance', 'balance', () => import('../features/formula/balance/BalanceBody.vue'), { leaf: 'balance', title: 'Balance' }),
         leaf('method', 'method', () => import('../features/formula/method/MethodBody.vue'), { leaf: 'method', title: 'Method' }),
         leaf('ph', 'ph', () => import('../features/formula/ph/PhPage.vue'), { leaf: 'ph', title: 'pH' }),
+        leaf('label', 'formula-label', () => import('../features/formula/label/LabelBody.vue'), { leaf: 'label', title: 'Label' }),
+        leaf('cost', 'cost', () => import('../features/formula/cost/CostBody.vue'), { leaf: 'cost', title: 'Cost' }),
         leaf('versions', 'versions', () => import('../features/formula/VersionsPage.vue'), { leaf: 'versions', title: 'Versions' }),
+        leaf('stickers', 'stickers', () => import('../features/formula/label/StickersPage.vue'), { title: 'Stickers' }),
+        leaf('product-sheet', 'product-sheet', () => import('../features/formula/label/ProductSheet.vue'), { title: 'Product sheet' }),
         leaf('print', 'print', () => import('../features/print/PrintPage.vue'), {}),
       ], // prettier-ignore
     },
@@ -65,6 +69,11 @@ export const router = createRouter({
       component: place(() => import('../features/start/LabelPage.vue')),
     },
     { path: '/shelf', name: 'shelf', component: place(() => import('../features/shelf/ShelfPage.vue')) },
+    {
+      path: '/shelf/containers',
+      name: 'containers',
+      component: place(() => import('../features/shelf/ContainersPage.vue')),
+    },
     {
       path: '/shelf/:id',
       name: 'material',

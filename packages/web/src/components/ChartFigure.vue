@@ -4,7 +4,7 @@ import ApexChart from 'vue3-apexcharts'
 
 /** A chart with what it shows in one sentence, and its figures as a table for who would rather read them. */
 defineProps<{
-  type: 'line' | 'rangeArea'
+  type: 'line' | 'rangeArea' | 'bar'
   height: number
   options: ApexOptions
   series: NonNullable<ApexOptions['series']>

@@ -28,18 +28,20 @@ export const CARRIED_SETTINGS = ['tools', 'who'] as const
 /** Everything, or the formulas of these ids, as a backup; entries without a batch are left to the place where they are shown. */
 export async function collectBackup(now: string, ids?: readonly string[]): Promise<Backup> {
   const db = await openStore()
-  const tx = db.transaction(['formulas', 'versions', 'materials', 'lots', 'changes', 'batches', 'events', 'settings']) // prettier-ignore
+  const tx = db.transaction(['formulas', 'versions', 'materials', 'lots', 'containers', 'changes', 'batches', 'events', 'settings']) // prettier-ignore
   const wanted = ids && new Set(ids)
-  const [formulas, versions, materials, lots, changes, heads, events, settings] = await Promise.all([
-    tx.objectStore('formulas').getAll(),
-    tx.objectStore('versions').getAll(),
-    tx.objectStore('materials').getAll(),
-    ids ? [] : tx.objectStore('lots').getAll(),
-    ids ? [] : tx.objectStore('changes').getAll(),
-    ids ? [] : tx.objectStore('batches').getAll(),
-    ids ? [] : tx.objectStore('events').getAll(),
-    ids ? [] : tx.objectStore('settings').getAll(),
-  ])
+  const [formulas, versions, materials, lots, containers, changes, heads, events, settings] =
+    await Promise.all([
+      tx.objectStore('formulas').getAll(),
+      tx.objectStore('versions').getAll(),
+      tx.objectStore('materials').getAll(),
+      ids ? [] : tx.objectStore('lots').getAll(),
+      ids ? [] : tx.objectStore('containers').getAll(),
+      ids ? [] : tx.objectStore('changes').getAll(),
+      ids ? [] : tx.objectStore('batches').getAll(),
+      ids ? [] : tx.objectStore('events').getAll(),
+      ids ? [] : tx.objectStore('settings').getAll(),
+    ])
   const byFormula = grouped(versions, (v) => v.formulaId)
   const byBatch = grouped(events, (e) => e.batch)
   return {
@@ -56,6 +58,7 @@ export async function collectBackup(now: string, ids?: readonly string[]): Promi
       })),
     materials,
     lots,
+    containers,
     changes,
     batches: heads.flatMap(({ id, code, name, formulaId, who }) => {
       const own = (byBatch.get(id) ?? []).map((r) => r.event)
@@ -92,9 +95,11 @@ export function writtenBackup(backup: Backup): WrittenBackup {
 }
 /** Whether the same records stand in both; a name that was too long may have been cut. */
 const sameRecords = (x: Backup, y: Backup) =>
-  (['formulas', 'materials', 'lots', 'changes', 'batches'] as const).every((k) => x[k].length === y[k].length)
+  (['formulas', 'materials', 'lots', 'containers', 'changes', 'batches'] as const).every(
+    (k) => x[k].length === y[k].length,
+  )
 
-export type Kind = 'formulas' | 'versions' | 'materials' | 'lots' | 'changes' | 'batches' | 'pictures' | 'papers' | 'settings' // prettier-ignore
+export type Kind = 'formulas' | 'versions' | 'materials' | 'lots' | 'containers' | 'changes' | 'batches' | 'pictures' | 'papers' | 'settings' // prettier-ignore
 
 /** What became of a backup, record by record. */
 export interface Restored {
@@ -134,6 +139,7 @@ export async function restoreBackup(
       'versions',
       'materials',
       'lots',
+      'containers',
       'changes',
       'files',
       'batches',
@@ -198,6 +204,14 @@ export async function restoreBackup(
         add('lots')
       } else if (same(here, lot)) result.same++
       else result.kept.push(`Lot of ${catalogue.find(lot.material)?.name ?? lot.material}: ${lotWords(here)} here, ${lotWords(lot)} in the backup`) // prettier-ignore
+    }
+    for (const container of backup.containers) {
+      const here = await tx.objectStore('containers').get(container.id)
+      if (!here) {
+        put(tx.objectStore('containers').put(container))
+        add('containers')
+      } else if (same(here, container)) result.same++
+      else result.kept.push(`${container.name}: ${here.left} here, ${container.left} in the backup`)
     }
     for (const change of backup.changes) {
       const here = await tx.objectStore('changes').get(change.id)

@@ -34,7 +34,7 @@ export interface Back {
  */
 export async function takeFromBin(binId: string): Promise<Back | null> {
   const db = await openStore()
-  const tx = db.transaction(['formulas', 'versions', 'materials', 'lots', 'files', 'batches', 'events', 'pictures', 'bin'], 'readwrite') // prettier-ignore
+  const tx = db.transaction(['formulas', 'versions', 'materials', 'lots', 'containers', 'files', 'batches', 'events', 'pictures', 'bin'], 'readwrite') // prettier-ignore
   return whole(tx, async (put): Promise<Back | null> => {
     const record = await tx.objectStore('bin').get(binId)
     if (!record) return null
@@ -89,6 +89,15 @@ export async function takeFromBin(binId: string): Promise<Back | null> {
         put(store.put({ ...content.lot, id }))
         if (content.file) put(tx.objectStore('files').put({ ...content.file, lot: id }))
         return { kind: 'lot', id, beside }
+      }
+      case 'container': {
+        const store = tx.objectStore('containers')
+        const { id, beside } = await place(content.container.id, async (key) => {
+          const here = await store.get(key)
+          return !here || same(here, content.container)
+        })
+        put(store.put({ ...content.container, id }))
+        return { kind: 'container', id, beside }
       }
       case 'material': {
         const store = tx.objectStore('materials')

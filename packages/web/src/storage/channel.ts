@@ -1,6 +1,7 @@
 /** What changed, and nothing else: another tab reads again just that. `all` after a restore or an import. */
 export type Changed =
-  { type: 'formula' | 'batch' | 'lot' | 'material' | 'change'; id: string } | { type: 'all' | 'bin' }
+  | { type: 'formula' | 'batch' | 'lot' | 'container' | 'material' | 'change'; id: string }
+  | { type: 'all' | 'bin' }
 type Message = Changed & { tab: string }
 type Handler = (changed: Changed) => unknown
 

@@ -1,4 +1,4 @@
-import type { BatchHead, BenchEvent, FactChange, Formula, Lot, Material } from '@omblet/core'
+import type { BatchHead, BenchEvent, FactChange, Formula, Lot, Material, Container } from '@omblet/core'
 import type { DBSchema, IDBPDatabase, IDBPTransaction, StoreNames } from 'idb'
 
 export interface FormulaRecord {
@@ -49,6 +49,7 @@ export type BinContent =
   | { kind: 'formula'; formula: FormulaRecord; versions: VersionRecord[] }
   | { kind: 'batch'; head: BatchHead | null; events: EventRecord[]; photos: PhotoRecord[] }
   | { kind: 'lot'; lot: Lot; file?: LotFile }
+  | { kind: 'container'; container: Container }
   | { kind: 'material'; material: Material }
 
 export interface BinRecord {
@@ -65,6 +66,7 @@ export interface OmbletDb extends DBSchema {
   versions: { key: string; value: VersionRecord; indexes: { formulaId: string } }
   materials: { key: string; value: Material }
   lots: { key: string; value: Lot; indexes: { material: string } }
+  containers: { key: string; value: Container }
   changes: { key: string; value: FactChange }
   files: { key: string; value: LotFile }
   batches: { key: string; value: BatchHead; indexes: { lastAt: string } }
@@ -122,6 +124,10 @@ export const UPGRADES: readonly Upgrade[] = [
     for (let cursor = await old.openCursor(); cursor; cursor = await cursor.continue())
       await pictures.put(cursor.value as PhotoRecord)
     ;(db as unknown as IDBPDatabase).deleteObjectStore('photos')
+  },
+  // Containers on the shelf.
+  (db) => {
+    db.createObjectStore('containers', { keyPath: 'id' })
   },
 ]
 

@@ -6,6 +6,7 @@ const NAMES: Record<Kind, [one: string, many: string]> = {
   versions: ['version', 'versions'],
   materials: ['own material', 'own materials'],
   lots: ['lot', 'lots'],
+  containers: ['container', 'containers'],
   changes: ['own figure', 'own figures'],
   batches: ['batch', 'batches'],
   pictures: ['photograph', 'photographs'],

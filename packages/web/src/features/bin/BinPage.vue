@@ -19,8 +19,20 @@ onMounted(() => {
   void bin.load()
 })
 
-const KINDS = { formula: 'Formula', batch: 'Batch', lot: 'Lot', material: 'Own material' }
-const ICONS = { formula: 'pi-file-edit', batch: 'pi-stopwatch', lot: 'pi-box', material: 'pi-box' }
+const KINDS = {
+  formula: 'Formula',
+  batch: 'Batch',
+  lot: 'Lot',
+  container: 'Container',
+  material: 'Own material',
+}
+const ICONS = {
+  formula: 'pi-file-edit',
+  batch: 'pi-stopwatch',
+  lot: 'pi-box',
+  container: 'pi-inbox',
+  material: 'pi-box',
+}
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`
 function more({ content }: BinRecord): string {
   if (content.kind === 'formula')
@@ -33,6 +45,7 @@ const WHERE = {
   formula: (id: string) => `/formulas/${id}`,
   batch: (id: string) => `/bench/${id}/record`,
   lot: () => '/shelf',
+  container: () => '/shelf/containers',
   material: (id: string) => `/shelf/${id}`,
 }
 async function takeBack(record: BinRecord) {

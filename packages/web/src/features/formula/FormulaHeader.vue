@@ -4,7 +4,7 @@ import Button from 'primevue/button'
 import Menu from 'primevue/menu'
 import { useToast } from 'primevue/usetoast'
 import { computed, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRouter, type RouteMeta } from 'vue-router'
 import { canShareFiles, download, fileName, share } from '../../browser/download'
 import { notify } from '../../components/notify'
 import { productLine } from '../../components/words'
@@ -18,7 +18,7 @@ import ProductDialog from './ProductDialog.vue'
 import ShoppingDialog from './ShoppingDialog.vue'
 import SaveVersionDialog from './SaveVersionDialog.vue'
 
-const props = defineProps<{ leaf: 'sheet' | 'emulsion' | 'balance' | 'ph' | 'method' | 'versions' }>()
+const props = defineProps<{ leaf: NonNullable<RouteMeta['leaf']> }>()
 const emit = defineEmits<{ keys: []; saved: [] }>()
 
 const LEAVES = [
@@ -27,6 +27,8 @@ const LEAVES = [
   { leaf: 'balance', path: '/balance', label: 'Balance' },
   { leaf: 'ph', path: '/ph', label: 'pH' },
   { leaf: 'method', path: '/method', label: 'Method' },
+  { leaf: 'cost', path: '/cost', label: 'Cost' },
+  { leaf: 'label', path: '/label', label: 'Label' },
   { leaf: 'versions', path: '/versions', label: 'Versions' },
 ] as const
 

@@ -8,7 +8,7 @@ export interface Leaf {
 
 declare module 'vue-router' {
   interface RouteMeta {
-    leaf?: 'sheet' | 'emulsion' | 'balance' | 'ph' | 'method' | 'versions'
+    leaf?: 'sheet' | 'emulsion' | 'balance' | 'ph' | 'method' | 'label' | 'cost' | 'versions'
     /** Before the name of the formula, in the title of the window. */
     title?: string
   }

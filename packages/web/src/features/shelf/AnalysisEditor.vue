@@ -12,7 +12,9 @@ export interface AnalysisRow {
 const rows = defineModel<AnalysisRow[]>({ required: true })
 defineProps<{ error: string | null }>()
 
-const KNOWN = [...ALLERGENS.map((x) => x.name), 'Methyl Eugenol', 'Furocoumarins'].sort((a, b) => a.localeCompare(b))
+const KNOWN = [...ALLERGENS.map((x) => x.name), 'Methyl Eugenol', 'Furocoumarins'].sort((a, b) =>
+  a.localeCompare(b),
+)
 const found = ref<string[]>([])
 const look = (query: string) => {
   found.value = KNOWN.filter((name) => name.toLowerCase().includes(query.toLowerCase()))

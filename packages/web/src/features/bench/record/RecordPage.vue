@@ -79,8 +79,15 @@ async function remove() {
   if (undo)
     notify(toast, 'Batch deleted. It lies in the bin for 30 days.', { label: 'Undo', run: () => void undo() })
 }
+/** Label and cost stand with the formula and rest on this batch. */
+const ofFormula = (leaf: 'label' | 'cost') =>
+  batch.info!.formulaId
+    ? router.push({ path: `/formulas/${batch.info!.formulaId}/${leaf}`, query: { batch: props.id } })
+    : notify(toast, 'Its formula is not here any more. Import it again, and label and cost can be made.')
 const menu = useTemplateRef<InstanceType<typeof Menu>>('menu')
 const items = [
+  { label: 'Label', icon: 'pi pi-tag', command: () => void ofFormula('label') },
+  { label: 'Cost', icon: 'pi pi-calculator', command: () => void ofFormula('cost') },
   { label: 'All entries as CSV', icon: 'pi pi-table', command: csv },
   { label: 'The batch as a file', icon: 'pi pi-file-export', command: () => void file(hand) },
   ...(canShareFiles() ? [{ label: 'Share the file', icon: 'pi pi-share-alt', command: () => void file((name, blob) => share(name, blob).catch(() => hand(name, blob))) }] : []), // prettier-ignore

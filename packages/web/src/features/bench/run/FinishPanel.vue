@@ -4,12 +4,15 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
+import ChoiceField from '../../../components/ChoiceField.vue'
 import FormField from '../../../components/FormField.vue'
 import NumberField from '../../../components/NumberField.vue'
 import { useBatch } from '../../../stores/batch'
+import { useContainers } from '../../../stores/containers'
 import { useRun } from './run'
 
 const batch = useBatch()
+const containers = useContainers()
 const run = useRun()
 
 const OUTCOMES = [
@@ -19,6 +22,12 @@ const OUTCOMES = [
 const outcome = ref<'kept' | 'discarded'>('kept')
 const filled = ref<number | null>(null)
 const count = ref<number | null>(run.state.value.start.containers?.count ?? null)
+const NONE = 'none'
+const into = ref(containers.find(run.state.value.start.formula.label?.container)?.id ?? NONE)
+const choices = computed(() => [
+  { value: NONE, label: 'Not from the shelf' },
+  ...containers.containers.map((c) => ({ value: c.id, label: `${c.name}, ${c.left} left` })),
+])
 const reason = ref('')
 const error = ref<string | null>(null)
 const made = computed(() => madeGrams(run.state.value))
@@ -35,16 +44,21 @@ function finish() {
     error.value = `More than was made (${run.grams(made.value)}). Weigh what is filled without its containers.`
     return
   }
-  batch.enter(
+  const kept = outcome.value === 'kept'
+  const filledCount = kept && count.value ? Math.round(count.value) : 0
+  const container = into.value === NONE ? null : into.value
+  const done = batch.enter(
     {
       type: 'finish',
       outcome: outcome.value,
       ...(filled.value === null ? {} : { filledGrams: filled.value }),
-      ...(count.value ? { containers: Math.round(count.value) } : {}),
+      ...(filledCount ? { containers: filledCount } : {}),
+      ...(filledCount && container ? { container } : {}),
       ...(reason.value.trim() ? { reason: reason.value.trim() } : {}),
     },
     null,
   )
+  if (done && filledCount && container) void containers.take(container, filledCount)
 }
 </script>
 
@@ -89,6 +103,13 @@ function finish() {
         :max="10000"
         placeholder="0"
         what="the number"
+      />
+      <ChoiceField
+        v-if="containers.containers.length"
+        id="into"
+        v-model="into"
+        label="Filled into"
+        :options="choices"
       />
     </div>
     <FormField v-else id="reason" label="Why">

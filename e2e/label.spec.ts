@@ -1,0 +1,134 @@
+import { readFileSync } from 'node:fs'
+import { expect, openFormula, saved, test, type Page } from './helpers'
+
+const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name })
+/** A4 in points, and how many points a millimetre has. */
+const [WIDE, HIGH, MM] = [595, 842, 72 / 25.4]
+const boxes = (pdf: Buffer) =>
+  [...pdf.toString('latin1').matchAll(/\/MediaBox\s*\[\s*0\s+0\s+([\d.]+)\s+([\d.]+)\s*\]/g)].map((m) => [Math.round(Number(m[1])), Math.round(Number(m[2]))]) // prettier-ignore
+
+test('a batch gets its label on a half-used sheet of stickers, at its true size', async ({ page }) => {
+  await openFormula(page, 'Harbour Fog face cream')
+  await button(page, 'Make').or(page.getByRole('link', { name: 'Make' })).first().click() // prettier-ignore
+  await page.getByLabel('Batch code').or(page.locator('#code')).first().fill('HF-77')
+  await button(page, 'Begin').click()
+  await expect(page.getByText('HF-77')).toBeVisible()
+  const id = /\/bench\/([^/?]+)/.exec(page.url())![1]!
+  await page.goto(`/bench/${id}/record`)
+  await button(page, /More|Further/)
+    .or(page.locator('[aria-haspopup="menu"]'))
+    .last()
+    .click()
+  await page.getByRole('menuitem', { name: 'Label' }).click()
+  await expect(page.getByRole('heading', { name: 'For batch HF-77' })).toBeVisible()
+  const face = page.getByRole('img', { name: 'Label of Harbour Fog face cream' })
+  await expect(face).toContainText('Ingredients:')
+  await expect(face).toContainText('HF-77')
+  await expect(face).toContainText('best before')
+  await expect(page.getByText('Batch code', { exact: true })).toHaveCount(0)
+
+  await button(page, 'Field 7, stays free: begin here').click()
+  await button(page, 'Print 4').click()
+  const stickers = page.locator('.stickers')
+  await expect(stickers).toHaveCount(2)
+  await expect(stickers.nth(0).locator('svg')).toHaveCount(2)
+  await expect(stickers.nth(1).locator('svg')).toHaveCount(2)
+  const first = (await stickers.nth(0).locator('svg').first().boundingBox())!
+  const sheet = (await stickers.nth(0).boundingBox())!
+  const px = 96 / 25.4
+  expect(first.width / px).toBeCloseTo(99.1, 0)
+  expect(first.height / px).toBeCloseTo(67.7, 0)
+  expect((first.x - sheet.x) / px).toBeCloseTo(4.7, 0)
+  expect((first.y - sheet.y) / px).toBeCloseTo(13.1 + 3 * 67.7, 0)
+  const pdf = boxes(await page.pdf({ preferCSSPageSize: true }))
+  expect(pdf).toEqual([
+    [WIDE, HIGH],
+    [WIDE, HIGH],
+  ])
+  expect(WIDE / MM).toBeCloseTo(210, 0)
+})
+
+test('a label that does not fit says so and what to do, and design and keeping time are kept', async ({
+  page,
+}) => {
+  await openFormula(page, 'Gull Wing body lotion').catch(() => undefined)
+  await openFormula(page, 'Low Tide toner')
+  await page.getByRole('link', { name: 'Label', exact: true }).click()
+  await page.getByRole('combobox', { name: 'Sheet of stickers' }).click()
+  await page.getByRole('option', { name: 'A4, 5 × 13 of 38.1 × 21.2 mm' }).click()
+  await page.getByRole('combobox', { name: 'Labels', exact: true }).click()
+  await page.getByRole('option', { name: 'One label a jar' }).click()
+  await expect(page.getByText(/no room at the smallest letters allowed/)).toBeVisible()
+  await page.getByRole('combobox', { name: 'Sheet of stickers' }).click()
+  await page.getByRole('option', { name: 'A4, 2 × 4 of 99.1 × 67.7 mm' }).click()
+  await expect(page.getByText(/no room at the smallest letters allowed/)).toHaveCount(0)
+
+  await page.getByRole('combobox', { name: 'Rules of' }).click()
+  await page.getByRole('option', { name: 'United States' }).click()
+  await expect(page.getByRole('img', { name: 'Label of Low Tide toner' })).toContainText(
+    'Water, Rosa Damascena',
+  )
+  await button(page, 'Set another').click()
+  await page.getByLabel('Closed').fill('3')
+  await page.getByLabel('Opened').fill('2')
+  await expect(button(page, 'Set')).toBeDisabled()
+  await page.getByLabel('Why', { exact: true }).fill('watched for a summer')
+  await button(page, 'Set').click()
+  await expect(page.getByText('3 months, opened 2 months')).toBeVisible()
+  await saved(page)
+  await page.reload()
+  await expect(page.getByText('3 months, opened 2 months')).toBeVisible()
+  await button(page, 'Save as').click()
+  const [svg] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: 'As SVG' }).click(),
+  ])
+  expect(readFileSync((await svg.path())!, 'utf8')).toMatch(
+    /<svg[\s\S]*viewBox="0 0 99.1 67.7"[\s\S]*Low Tide/,
+  )
+  await button(page, 'Save as').click()
+  const [png] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: 'As PNG' }).click(),
+  ])
+  const bytes = readFileSync((await png.path())!)
+  // 99.1 mm at 600 dots an inch
+  expect(bytes.readUInt32BE(16)).toBe(Math.round((99.1 / 25.4) * 600))
+  await button(page, 'Save as').click()
+  await page.getByRole('menuitem', { name: /Product sheet/ }).click()
+  await expect(page.getByRole('heading', { name: 'Try it first' })).toBeVisible()
+  expect(boxes(await page.pdf({ preferCSSPageSize: true }))).toHaveLength(1)
+})
+
+test('containers stand on the shelf, suit or do not, and are counted down when they are filled', async ({
+  page,
+}) => {
+  await openFormula(page, 'Harbour Fog face cream')
+  await page.getByRole('link', { name: 'Cost', exact: true }).click()
+  await expect(page.getByText('100 % of the weight is not priced')).toBeVisible()
+  await button(page, 'Try the example shelf').click()
+  await expect(page.getByText(/69 % of the weight is not priced/)).toBeVisible()
+  await expect(page.getByText('It is too thick to come out of it.').first()).toBeVisible()
+  await button(page, 'Take Airless pump, 50 mL').click()
+  await expect(page.getByLabel('One container')).toHaveValue('1.6')
+  await page.getByLabel('Margin').fill('40')
+  await expect(page.getByText('Selling falls under cosmetic law', { exact: false })).toBeVisible()
+
+  await page.goto('/shelf/containers')
+  await button(page, 'Add a container').click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog).not.toHaveClass(/-enter-/)
+  await button(page, 'Add').last().click()
+  await expect(dialog.getByRole('alert').first()).toHaveText('Give it a name.')
+  await dialog.getByLabel('Name').fill('Quay tin')
+  await dialog.getByLabel('Holds').fill('30')
+  await dialog.getByLabel('How many are left').fill('12')
+  await button(page, 'Add').last().click()
+  await expect(page.getByRole('row', { name: /Quay tin/ })).toContainText('12')
+  await page.reload()
+  await expect(page.getByRole('row', { name: /Quay tin/ })).toContainText('30 mL')
+  await button(page, 'Delete Quay tin').click()
+  await expect(page.getByRole('row', { name: /Quay tin/ })).toHaveCount(0)
+  await page.locator('.p-toast').getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('row', { name: /Quay tin/ })).toBeVisible()
+})

@@ -1,0 +1,63 @@
+import { Container } from '../fill/containers.ts'
+import { slug } from '../text/names.ts'
+import { firstIssue } from '../text/json.ts'
+import { parseNumber } from '../text/numbers.ts'
+
+/** Columns of a table of containers, with other headings that mean the same. */
+const COLUMNS: { name: string; key: keyof Container & string; also: string[]; number: boolean }[] = [
+  { name: 'name', key: 'name', also: ['container'], number: false },
+  { name: 'kind', key: 'kind', also: ['type'], number: false },
+  { name: 'made_of', key: 'wall', also: ['wall', 'material'], number: false },
+  { name: 'holds_ml', key: 'nominalMl', also: ['nominal-ml', 'volume', 'ml'], number: true },
+  { name: 'brim_ml', key: 'brimMl', also: ['brimful-ml'], number: true },
+  { name: 'empty_grams', key: 'emptyGrams', also: ['empty', 'weight'], number: true },
+  { name: 'price', key: 'price', also: ['cost'], number: true },
+  { name: 'left', key: 'left', also: ['count', 'stock'], number: true },
+  { name: 'note', key: 'note', also: [], number: false },
+  { name: 'id', key: 'id', also: [], number: false },
+]
+
+/** Containers as rows under a row of headings. */
+export const containerRows = (containers: readonly Container[]): (string | number | undefined)[][] => [
+  COLUMNS.map((c) => c.name),
+  ...containers.map((c) => COLUMNS.map(({ key }) => c[key] as string | number | undefined)),
+]
+
+/**
+ * Containers from rows of a table. One of the same id, or of the same name where it has none, is changed; facts that the
+ * table has no column for stay. Rows that cannot be read are told by their number.
+ */
+export function readContainers(
+  rows: readonly (readonly string[])[],
+  here: readonly Container[],
+  makeId: () => string,
+): { containers: Container[]; refused: string[] } {
+  const [head = [], ...rest] = rows
+  const columns = head.map(
+    (h) => COLUMNS.find((c) => slug(c.name) === slug(h) || c.also.includes(slug(h))) ?? null,
+  )
+  if (!columns.some((c) => c?.key === 'name'))
+    return { containers: [], refused: ['The table has no column “name”.'] }
+  const refused: string[] = []
+  const containers = rest.flatMap((row, i): Container[] => {
+    const draft: Record<string, unknown> = {}
+    for (const [at, column] of columns.entries()) {
+      const text = (row[at] ?? '').trim()
+      if (!column || text === '') continue
+      const number = column.number ? parseNumber(text, { min: 0, max: 1e6, what: column.name }) : null
+      if (number && 'error' in number) {
+        refused.push(`Row ${i + 2}: ${number.error}`)
+        return []
+      }
+      draft[column.key] = number ? number.value : text
+    }
+    const old = here.find((c) =>
+      draft['id'] === undefined ? c.name === draft['name'] : c.id === draft['id'],
+    )
+    const read = Container.safeParse({ left: 0, ...old, ...draft, id: draft['id'] ?? old?.id ?? makeId() })
+    if (read.success) return [read.data]
+    refused.push(`Row ${i + 2}: ${firstIssue(read.error).message}`)
+    return []
+  })
+  return { containers, refused }
+}

@@ -1,0 +1,324 @@
+<script setup lang="ts">
+import { capitalise, costRows, sayNumber, type Costing } from '@omblet/core'
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import { axis, chartBase, palette } from '../../../components/chart'
+import ChartFigure from '../../../components/ChartFigure.vue'
+import FindingMark from '../../../components/FindingMark.vue'
+import NothingYet from '../../../components/NothingYet.vue'
+import Notice from '../../../components/Notice.vue'
+import NumberField from '../../../components/NumberField.vue'
+import { downloadCsv, downloadSpreadsheet, fileName } from '../../../browser/download'
+import { useContainers } from '../../../stores/containers'
+import { takeInDemoShelf } from '../../../stores/demo-shelf'
+import { useEditor } from '../../../stores/editor'
+import FillCard from './FillCard.vue'
+import { sayMoney, useCost } from './use-cost'
+
+const editor = useEditor()
+const { batch, lost, costing, change, assessment, cost, drivers, price } = useCost()
+
+const FIELDS: { key: keyof Costing & string; label: string; unit?: string; max: number; what: string }[] = [
+  { key: 'containers', label: 'Containers', max: 10000, what: 'the number' },
+  { key: 'containerPrice', label: 'One container', max: 100000, what: 'its price' },
+  { key: 'labelPrice', label: 'One label', max: 100000, what: 'its price' },
+  { key: 'hours', label: 'Your hours', max: 1000, what: 'the hours' },
+  { key: 'rate', label: 'An hour', max: 100000, what: 'what it is worth' },
+  { key: 'marginPercent', label: 'Margin', unit: '%', max: 99, what: 'the margin' },
+]
+const set = (key: keyof Costing & string, value: number | null) =>
+  change(
+    { [key]: value === null ? undefined : key === 'containers' ? Math.round(value) : value },
+    `cost-${key}`,
+  )
+
+const shelf = useContainers()
+/** A container from the shelf stands on the label too. */
+function choose(id: string, count: number, each: number | undefined) {
+  const container = shelf.find(id)
+  if (!container) return
+  const label = { ...editor.formula!.label, container: id, containerKind: container.kind }
+  const next = {
+    ...costing.value,
+    containers: count,
+    ...(each === undefined ? {} : { containerPrice: each }),
+  }
+  editor.apply({ type: 'patch', patch: { label, costing: next } })
+}
+
+const BAR = 34
+const bars = computed(() => drivers.value.slice(0, 14))
+const options = computed(() =>
+  chartBase({
+    colors: [palette.value.soft],
+    plotOptions: { bar: { horizontal: true, barHeight: '62%', borderRadius: 3 } },
+    xaxis: {
+      categories: bars.value.map((b) => capitalise(b.line.label)),
+      ...axis(null, (v) => sayMoney(v)),
+    },
+    yaxis: { labels: { maxWidth: 220, style: { colors: palette.value.ink, fontSize: '13px' } } },
+    tooltip: { y: { formatter: (v: number) => sayMoney(v), title: { formatter: () => '' } } },
+  }),
+)
+const series = computed(() => [
+  { name: 'Cost', data: bars.value.map((b) => Number(b.line.cost!.toFixed(4))) },
+])
+const table = computed(() => ({
+  heads: ['Material', 'Grams', 'Cost', 'Of all'],
+  rows: drivers.value.map((d) => [
+    capitalise(d.line.label),
+    sayNumber(d.line.grams, 3),
+    sayMoney(d.line.cost),
+    `${sayNumber(d.percent, 0)} %`,
+  ]),
+}))
+const summary = computed(() =>
+  bars.value.length
+    ? `Dearest is ${bars.value[0]!.line.label} with ${sayNumber(bars.value[0]!.percent, 0)} % of what is priced.`
+    : 'Nothing has a price.',
+)
+const half = computed(() => {
+  let sum = 0
+  const most: string[] = []
+  for (const d of drivers.value) {
+    if (sum >= 50) break
+    sum += d.percent
+    most.push(d.line.label)
+  }
+  return { names: most, percent: sum }
+})
+const unpriced = computed(() =>
+  cost.value.unpriced.map((id) => assessment.value.lines.find((l) => l.id === id)?.label ?? id),
+)
+const phases = computed(
+  () =>
+  cost.value.phases.map((p) => ({ ...p, name: assessment.value.phases[p.phase]!.name, letter: assessment.value.phases[p.phase]!.letter })), // prettier-ignore
+)
+const figures = computed(() => [
+  { label: batch.value ? 'The batch' : 'A batch', value: sayMoney(cost.value.materials), note: 'materials' },
+  { label: '100 g', value: sayMoney(cost.value.per100Grams), note: 'materials' },
+  {
+    label: 'A container',
+    value: sayMoney(cost.value.perContainer),
+    note: cost.value.perContainer === null ? 'say how many you fill' : 'with jar, label and hours',
+  },
+])
+const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
+</script>
+
+<template>
+  <div class="columns">
+    <h2 class="hidden-text">Cost</h2>
+    <Notice v-if="lost" kind="check" class="wide"
+      >That batch is not here any more: this is the formula from the shelf.</Notice
+    >
+    <section class="card" aria-labelledby="cost-title">
+      <header>
+        <h3 id="cost-title">
+          {{ batch ? `Batch ${batch.code}, the lots that were taken` : 'From your shelf' }}
+        </h3>
+        <div class="acts">
+          <Button label="CSV" size="small" text @click="downloadCsv(name, costRows(assessment, cost))" />
+          <Button
+            label="XLSX"
+            size="small"
+            text
+            @click="downloadSpreadsheet(name, costRows(assessment, cost))"
+          />
+        </div>
+      </header>
+      <dl>
+        <div v-for="f in figures" :key="f.label">
+          <dt>{{ f.label }}</dt>
+          <dd :class="f.value === 'not known' ? 'muted' : 'mono'">{{ f.value }}</dd>
+          <dd class="muted small">{{ f.note }}</dd>
+        </div>
+      </dl>
+      <NothingYet v-if="!bars.length" title="No prices yet">
+        <p>
+          Enter packs with their price on the Shelf, and it is reckoned from the lots that would be used
+          first.
+        </p>
+        <template #actions>
+          <Button
+            label="Try the example shelf"
+            size="small"
+            severity="secondary"
+            outlined
+            @click="takeInDemoShelf"
+          />
+        </template>
+      </NothingYet>
+      <template v-else>
+        <ChartFigure
+          type="bar"
+          :height="bars.length * BAR + 40"
+          :options="options"
+          :series="series"
+          :summary="summary"
+          :table="table"
+        />
+        <p class="small">
+          {{ capitalise(half.names.join(', ')) }} {{ half.names.length > 1 ? 'make' : 'makes' }} up
+          {{ sayNumber(half.percent, 0) }} % of what is priced.
+        </p>
+      </template>
+      <div v-if="unpriced.length" class="open">
+        <div
+          class="rail"
+          role="img"
+          :aria-label="`${sayNumber(cost.unpricedPercent, 1)} % of the weight is not priced`"
+        >
+          <i :style="{ width: `${cost.unpricedPercent}%` }"></i>
+        </div>
+        <p class="small">
+          <strong>{{ sayNumber(cost.unpricedPercent, 1) }} % of the weight is not priced</strong>, and not
+          counted: {{ unpriced.join(', ') }}.
+        </p>
+      </div>
+      <p v-if="cost.waste" class="small">
+        {{ sayMoney(cost.waste) }} of it was thrown away or stayed behind.
+      </p>
+    </section>
+    <div class="right">
+      <FillCard :a="assessment" :chosen="editor.formula!.label?.container ?? null" @choose="choose" />
+      <section class="card" aria-labelledby="phases-title">
+        <h3 id="phases-title">By phase</h3>
+        <table>
+          <tbody>
+            <tr v-for="p in phases" :key="p.phase">
+              <td>
+                <span
+                  class="phase-badge"
+                  :data-role="assessment.phases[p.phase]!.role"
+                  :style="{ background: 'var(--phase)' }"
+                  >{{ p.letter }}</span
+                >
+              </td>
+              <td>{{ p.name }}</td>
+              <td class="number" :class="p.cost === null ? 'muted' : 'mono'">{{ sayMoney(p.cost) }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
+      <section class="card" aria-labelledby="beside-title">
+        <h3 id="beside-title">Beside the materials</h3>
+        <p class="muted small">In the money you count in.</p>
+        <div class="grid">
+          <NumberField
+            v-for="f in FIELDS"
+            :id="`cost-${f.key}`"
+            :key="f.key"
+            :label="f.label"
+            :unit="f.unit ?? ''"
+            :max="f.max"
+            :what="f.what"
+            :model-value="(costing[f.key] as number | undefined) ?? null"
+            @update:model-value="set(f.key, $event)"
+          />
+        </div>
+        <p v-if="price !== null">
+          At {{ sayNumber(costing.marginPercent!, 1) }} % margin a container would sell for
+          <strong class="mono">{{ sayMoney(price) }}</strong>.
+        </p>
+        <p v-if="costing.marginPercent !== undefined" class="small caution">
+          <FindingMark severity="note" :size="16" /><span
+            >Selling falls under cosmetic law: a safety assessment, tests, a file and a lawful label come
+            first. Your local rules decide.</span
+          >
+        </p>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1.5fr) minmax(0, 1fr);
+  align-items: start;
+  gap: 0.875rem;
+  padding: 0.875rem 1.25rem 2rem;
+}
+.right {
+  display: grid;
+  gap: 0.875rem;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.card {
+  display: grid;
+  gap: 0.625rem;
+  padding: 0.875rem 1rem;
+}
+h3 {
+  font-size: var(--text-lead);
+}
+header,
+.acts,
+.caution {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem;
+}
+header {
+  justify-content: space-between;
+}
+.caution {
+  flex-wrap: nowrap;
+}
+dl {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 0.5rem;
+}
+dt {
+  color: var(--muted);
+  font-size: var(--text-note);
+}
+dd {
+  margin: 0;
+}
+dd.mono {
+  font-size: var(--text-head-1);
+}
+.rail {
+  height: 0.75rem;
+  border-radius: var(--round-s);
+  background: var(--track);
+  overflow: hidden;
+}
+.rail i {
+  display: block;
+  height: 100%;
+  background: repeating-linear-gradient(45deg, var(--muted) 0 3px, transparent 3px 8px);
+}
+.open {
+  display: grid;
+  gap: 0.25rem;
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 0.5rem 0.75rem;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+td {
+  padding: 0.25rem 0.25rem 0.25rem 0;
+  border-top: 1px solid var(--line);
+}
+.number {
+  text-align: right;
+}
+@media (max-width: 960px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+    padding-inline: 0.5rem;
+  }
+}
+</style>

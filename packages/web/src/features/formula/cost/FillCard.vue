@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { densityOf, fillFrom, gramsToFill, lossOf, sayNumber, suits, type Assessment } from '@omblet/core'
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import FindingMark from '../../../components/FindingMark.vue'
+import { useContainers } from '../../../stores/containers'
+
+/** Which containers suit the product, and how many a batch fills. */
+const { a, chosen } = defineProps<{ a: Assessment; chosen: string | null }>()
+defineEmits<{ choose: [id: string, count: number, price: number | undefined] }>()
+const shelf = useContainers()
+const density = computed(() => densityOf(a))
+const loss = computed(() => lossOf(a))
+const rows = computed(() =>
+  shelf.containers
+    .map((c) => {
+      const fill = fillFrom(a, c, a.amounts.batchGrams)
+      return {
+        c,
+        ...suits(a, c),
+        fill,
+        count: fill.low === fill.high ? String(fill.count) : `${fill.low} to ${fill.high}`,
+        next: Math.ceil(gramsToFill(a, c, fill.count + 1)),
+      }
+    })
+    .sort((x, y) => Number(y.suits) - Number(x.suits) || x.c.name.localeCompare(y.c.name)),
+)
+</script>
+
+<template>
+  <section class="card" aria-labelledby="fill-title">
+    <h3 id="fill-title">What it fills</h3>
+    <p class="muted small">
+      Density about {{ sayNumber(density.value, 2) }} g/mL ({{ sayNumber(density.low, 2) }} to
+      {{ sayNumber(density.high, 2) }}), {{ sayNumber(loss.low, 0) }} to {{ sayNumber(loss.high, 0) }} % stays
+      behind. Weigh 50 mL to know.
+    </p>
+    <ul v-if="rows.length">
+      <li v-for="r in rows" :key="r.c.id">
+        <FindingMark :severity="r.suits ? 'fine' : 'check'" />
+        <div class="what">
+          <strong>{{ r.c.name }}</strong>
+          <p class="small">
+            <template v-if="r.suits"
+              >{{ r.count }} from {{ sayNumber(a.amounts.batchGrams, 0) }} g; {{ r.fill.count + 1 }} want
+              {{ sayNumber(r.next, 0) }} g</template
+            ><template v-if="r.c.left < r.fill.count">; only {{ r.c.left }} left</template>
+            <span v-for="why in r.reasons" :key="why" class="muted block">{{ why }}</span>
+          </p>
+        </div>
+        <span v-if="chosen === r.c.id" class="muted small">chosen</span>
+        <Button
+          v-else-if="r.suits"
+          label="Take"
+          size="small"
+          severity="secondary"
+          outlined
+          :aria-label="`Take ${r.c.name}`"
+          @click="$emit('choose', r.c.id, r.fill.count, r.c.price)"
+        />
+      </li>
+    </ul>
+    <p v-else class="muted">
+      No containers yet. <RouterLink to="/shelf/containers">Add them on the Shelf</RouterLink>, and it says
+      which suit and how many a batch fills.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.card {
+  display: grid;
+  gap: 0.5rem;
+  padding: 0.875rem 1rem;
+}
+h3 {
+  font-size: var(--text-lead);
+}
+li {
+  display: flex;
+  align-items: center;
+  gap: 0.625rem;
+  padding: 0.5rem 0;
+  border-top: 1px solid var(--line);
+}
+.what {
+  flex: 1;
+  min-width: 0;
+  overflow-wrap: anywhere;
+}
+.block {
+  display: block;
+}
+</style>

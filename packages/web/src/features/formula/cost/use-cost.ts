@@ -1,0 +1,56 @@
+import {
+  costDrivers,
+  costFromShelf,
+  costOfBatch,
+  priceAtMargin,
+  sayNumber,
+  type Cost,
+  type Costing,
+} from '@omblet/core'
+import { computed } from 'vue'
+import { useBatchInRoute } from '../../../composables/batch-in-route'
+import { useEditor } from '../../../stores/editor'
+import { today, useLots } from '../../../stores/lots'
+
+/** What the formula that is open costs from the shelf, or what one of its batches did cost. */
+export function useCost() {
+  const editor = useEditor()
+  const lots = useLots()
+  const { batch, lost } = useBatchInRoute()
+  const costing = computed<Costing>(() => editor.formula?.costing ?? {})
+  function change(patch: { [K in keyof Costing]?: Costing[K] | undefined }, key: string) {
+    const next = Object.fromEntries(
+      Object.entries({ ...costing.value, ...patch }).filter(([, v]) => v !== undefined),
+    ) as Costing
+    editor.apply({ type: 'patch', patch: { costing: Object.keys(next).length > 0 ? next : undefined } }, key)
+  }
+  const extras = computed(() => {
+    const { containerPrice, labelPrice, containers, hours, rate } = costing.value
+    const each = containerPrice === undefined && labelPrice === undefined ? null : (containerPrice ?? 0) + (labelPrice ?? 0) // prettier-ignore
+    return { perContainer: each, containers: containers ?? 0, hours: hours ?? null, rate: rate ?? null }
+  })
+  const assessment = computed(() => batch.value?.state.plan.a ?? editor.assessment!)
+  const cost = computed<Cost>(() =>
+    batch.value
+      ? costOfBatch(batch.value.state, lots.lots, {
+          ...extras.value,
+          containers: batch.value.state.finished?.containers ?? extras.value.containers,
+        })
+      : costFromShelf(assessment.value, lots.lots, today(), extras.value),
+  )
+  const drivers = computed(() => costDrivers(cost.value))
+  const price = computed(() =>
+    cost.value.perContainer === null || costing.value.marginPercent === undefined
+      ? null
+      : priceAtMargin(cost.value.perContainer, costing.value.marginPercent),
+  )
+  return { batch, lost, costing, change, assessment, cost, drivers, price }
+}
+
+/** Money with two places, more where it is little; without a currency: it is the maker's own. */
+export const sayMoney = (value: number | null) =>
+  value === null
+    ? 'not known'
+    : value === 0 || Math.abs(value) >= 0.01
+      ? value.toFixed(2)
+      : sayNumber(Number(value.toPrecision(2)), 4)

@@ -1,0 +1,254 @@
+<script setup lang="ts">
+import {
+  CONTAINER_KINDS,
+  containerWord,
+  LABEL_REGIONS,
+  MARKS,
+  sheetFault,
+  SHEETS,
+  sheetWords,
+  type LabelDesign,
+  type StickerSheet,
+} from '@omblet/core'
+import Checkbox from 'primevue/checkbox'
+import InputText from 'primevue/inputtext'
+import Textarea from 'primevue/textarea'
+import { computed } from 'vue'
+import ChoiceField from '../../../components/ChoiceField.vue'
+import FormField from '../../../components/FormField.vue'
+import NumberField from '../../../components/NumberField.vue'
+import { useContainers } from '../../../stores/containers'
+import { MARK_WORDS } from './marks'
+import type { LabelRoom } from './use-label'
+
+/** How the label looks and what its maker writes on it. */
+const { room } = defineProps<{ room: LabelRoom }>()
+const d = room.design
+
+const REGION_WORDS = { EU: 'European Union', UK: 'United Kingdom', US: 'United States', CA: 'Canada', other: 'Other' } // prettier-ignore
+const regions = LABEL_REGIONS.map((value) => ({ value, label: REGION_WORDS[value] }))
+const sheets = [
+  ...SHEETS.map((s) => ({ value: s.id, label: sheetWords(s) })),
+  { value: 'own', label: 'My own grid' },
+]
+const marks = MARKS.map((value) => ({ value, label: MARK_WORDS[value] }))
+const shelf = useContainers()
+const UNSAID = 'unsaid'
+const kinds = computed(() => [
+  { value: UNSAID, label: 'Not said' },
+  ...shelf.containers.map((c) => ({ value: c.id, label: c.name })),
+  ...CONTAINER_KINDS.map((value) => ({ value: value as string, label: containerWord(value) })),
+])
+const units = [
+  { value: 'g' as const, label: 'g' },
+  { value: 'ml' as const, label: 'mL' },
+]
+const FACES = [
+  { value: 'one' as const, label: 'One label a jar' },
+  { value: 'two' as const, label: 'Front and back' },
+]
+const CONCENTRATES = [
+  { value: 'made-up' as const, label: 'Made up with water' },
+  { value: 'as-added' as const, label: 'As they were added' },
+]
+
+const field = <K extends keyof LabelDesign>(key: K, usual: NonNullable<LabelDesign[K]>) =>
+  computed({
+    get: () => (d.value[key] ?? usual) as NonNullable<LabelDesign[K]>,
+    set: (value) =>
+      room.change({ [key]: value === usual && key !== 'region' ? undefined : value }, `label-${String(key)}`),
+  })
+const region = computed({
+  get: () => room.label.value.region,
+  set: (value) => room.change({ region: value }),
+})
+const line = field('line', '')
+const address = field('address', '')
+const storage = field('storage', '')
+const mark = field('mark', 'none')
+const faces = field('faces', 'one')
+const concentrates = field('concentrates', 'made-up')
+const into = computed({
+  get: () => shelf.find(d.value.container)?.id ?? d.value.containerKind ?? UNSAID,
+  set: (value) => {
+    const own = shelf.find(value)
+    room.change({
+      container: own?.id,
+      containerKind: own ? own.kind : value === UNSAID ? undefined : value,
+    })
+  },
+})
+const qr = field('qr', false)
+const directions = field('directions', true)
+const sheet = computed({
+  get: () => d.value.sheet ?? SHEETS[0]!.id,
+  set: (value) =>
+    room.change(
+      value === 'own' && !d.value.own
+        ? { sheet: value, own: { ...room.sheet.value, id: 'own' } }
+        : { sheet: value },
+    ),
+})
+const unit = computed({
+  get: () => d.value.content?.unit ?? 'g',
+  set: (value) => d.value.content && room.change({ content: { ...d.value.content, unit: value } }),
+})
+const amount = computed({
+  get: () => d.value.content?.amount ?? null,
+  set: (value) =>
+    room.change({ content: value ? { amount: value, unit: unit.value } : undefined }, 'label-content'),
+})
+const GRID: { key: keyof StickerSheet; label: string }[] = [
+  { key: 'columns', label: 'Columns' },
+  { key: 'rows', label: 'Rows' },
+  { key: 'width', label: 'Width, mm' },
+  { key: 'height', label: 'Height, mm' },
+  { key: 'left', label: 'Left margin, mm' },
+  { key: 'top', label: 'Top margin, mm' },
+  { key: 'across', label: 'From left to left, mm' },
+  { key: 'down', label: 'From top to top, mm' },
+]
+const own = computed(() => d.value.own ?? null)
+const setGrid = (patch: Partial<StickerSheet>) =>
+  own.value && room.change({ own: { ...own.value, ...patch } }, 'label-grid')
+const whole = new Set(['columns', 'rows'])
+const gridFault = computed(() => (own.value ? sheetFault(own.value) : null))
+const papers = [
+  { value: 'A4' as const, label: 'A4' },
+  { value: 'Letter' as const, label: 'Letter' },
+]
+const shapes = [
+  { value: 'rectangle' as const, label: 'Square corners' },
+  { value: 'round' as const, label: 'Round' },
+]
+</script>
+
+<template>
+  <section class="card" aria-labelledby="design-title">
+    <h3 id="design-title">What stands on it, and how it looks</h3>
+    <div class="grid">
+      <FormField id="label-line" label="What it is, in a few words" class="wide">
+        <InputText
+          id="label-line"
+          v-model="line"
+          maxlength="120"
+          :placeholder="room.label.value.function ?? 'Hand and foot balm'"
+          fluid
+        />
+      </FormField>
+      <span class="content">
+        <NumberField
+          id="label-content"
+          v-model="amount"
+          label="Content"
+          :min="0.1"
+          :max="10000"
+          what="the content"
+        />
+        <ChoiceField id="label-unit" v-model="unit" label="Unit" :options="units" />
+      </span>
+      <ChoiceField id="label-region" v-model="region" label="Rules of" :options="regions" />
+      <FormField id="label-address" label="Name and address" class="wide">
+        <Textarea id="label-address" v-model="address" rows="2" auto-resize maxlength="300" fluid />
+      </FormField>
+      <FormField id="label-storage" label="How it is kept" class="wide">
+        <InputText
+          id="label-storage"
+          v-model="storage"
+          maxlength="200"
+          placeholder="Keep cool and dark."
+          fluid
+        />
+      </FormField>
+      <ChoiceField
+        id="label-sheet"
+        v-model="sheet"
+        label="Sheet of stickers"
+        :options="sheets"
+        class="wide"
+      />
+      <template v-if="sheet === 'own' && own">
+        <ChoiceField
+          id="grid-paper"
+          label="Paper"
+          :options="papers"
+          :model-value="own.paper"
+          @update:model-value="setGrid({ paper: $event })"
+        />
+        <ChoiceField
+          id="grid-shape"
+          label="Shape"
+          :options="shapes"
+          :model-value="own.shape"
+          @update:model-value="setGrid({ shape: $event })"
+        />
+        <NumberField
+          v-for="g in GRID"
+          :id="`grid-${g.key}`"
+          :key="g.key"
+          :label="g.label"
+          :min="whole.has(g.key) ? 1 : 0"
+          :max="whole.has(g.key) ? 40 : 290"
+          what="the measure"
+          :model-value="own[g.key] as number"
+          @update:model-value="
+            $event !== null &&
+            ($event > 0 || g.key === 'left' || g.key === 'top') &&
+            setGrid({ [g.key]: whole.has(g.key) ? Math.round($event) : $event })
+          "
+        />
+        <p v-if="gridFault" class="error wide" role="alert">{{ gridFault }}</p>
+      </template>
+      <ChoiceField id="label-container" v-model="into" label="Filled into" :options="kinds" />
+      <ChoiceField id="label-faces" v-model="faces" label="Labels" :options="FACES" />
+      <ChoiceField id="label-mark" v-model="mark" label="Mark" :options="marks" />
+      <ChoiceField
+        id="label-concentrates"
+        v-model="concentrates"
+        label="Concentrates"
+        :options="CONCENTRATES"
+      />
+      <label class="tick"
+        ><Checkbox v-model="qr" binary input-id="label-qr" /> Code of the batch as a square</label
+      >
+      <label class="tick"
+        ><Checkbox v-model="directions" binary input-id="label-directions" /> How to use it</label
+      >
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.card {
+  display: grid;
+  gap: 0.625rem;
+  padding: 0.875rem 1rem;
+}
+h3 {
+  font-size: var(--text-lead);
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 0.625rem 0.875rem;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.content {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 6.25rem;
+  gap: 0.5rem;
+}
+.tick {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+  min-height: 32px;
+}
+@media (max-width: 480px) {
+  .grid {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,138 @@
+<script setup lang="ts">
+import { keptMonths, sayMonths } from '@omblet/core'
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import { computed, ref } from 'vue'
+import FormField from '../../../components/FormField.vue'
+import NumberField from '../../../components/NumberField.vue'
+import type { LabelRoom } from './use-label'
+
+/** How long it keeps: a proposal with its reasons, or the maker's own time with theirs. */
+const { room } = defineProps<{ room: LabelRoom }>()
+const proposed = computed(() => room.label.value.useWithin)
+const now = computed(() => keptMonths(room.design.value, proposed.value))
+const setting = ref(false)
+const closed = ref<number | null>(null)
+const opened = ref<number | null>(null)
+const reason = ref('')
+function begin() {
+  closed.value = now.value.closed
+  opened.value = now.value.opened
+  reason.value = room.design.value.keep?.reason ?? ''
+  setting.value = true
+}
+const fault = computed(() =>
+  !closed.value || !opened.value
+    ? 'Type both times in months; 0.25 is a week.'
+    : opened.value > closed.value
+      ? 'Opened it cannot keep longer than closed.'
+      : reason.value.trim() === ''
+        ? 'Say why: what was tested or watched.'
+        : null,
+)
+function keep() {
+  if (fault.value) return
+  room.change({
+    keep: { closedMonths: closed.value!, openedMonths: opened.value!, reason: reason.value.trim() },
+  })
+  setting.value = false
+}
+const longer = computed(() => now.value.closed > proposed.value.closedMonths)
+const span = ([low, high]: readonly [number, number]) =>
+  low === high ? sayMonths(low) : `${sayMonths(low)} to ${sayMonths(high)}`
+</script>
+
+<template>
+  <section class="card" aria-labelledby="keep-title">
+    <h3 id="keep-title">Use within</h3>
+    <p class="figure mono">{{ sayMonths(now.closed) }}, opened {{ sayMonths(now.opened) }}</p>
+    <p class="muted small">
+      <template v-if="room.design.value.keep"
+        >Your own: {{ room.design.value.keep.reason }}. Proposed: {{ sayMonths(proposed.closedMonths) }},
+        opened {{ sayMonths(proposed.openedMonths) }}.
+        <template v-if="longer">That is longer than proposed: only tests can carry it.</template></template
+      ><template v-else>{{ proposed.why }}</template>
+    </p>
+    <details>
+      <summary>What it is reckoned from</summary>
+      <ul class="small">
+        <li v-for="r in proposed.reasons" :key="r.says">
+          <span class="mono">{{ span(r.closed) }}</span> {{ r.says }}
+        </li>
+      </ul>
+      <p class="muted small">
+        Common practice. Microbes cannot be seen: only a challenge test tells of them.
+      </p>
+    </details>
+    <form v-if="setting" class="set" @submit.prevent="keep">
+      <NumberField
+        id="keep-closed"
+        v-model="closed"
+        label="Closed"
+        unit="months"
+        :max="60"
+        what="the months"
+      />
+      <NumberField
+        id="keep-opened"
+        v-model="opened"
+        label="Opened"
+        unit="months"
+        :max="60"
+        what="the months"
+      />
+      <FormField id="keep-reason" label="Why" class="wide" :error="fault">
+        <InputText id="keep-reason" v-model="reason" maxlength="300" fluid />
+      </FormField>
+      <div class="acts wide">
+        <Button type="submit" label="Set" size="small" :disabled="fault !== null" />
+        <Button label="Cancel" size="small" text severity="secondary" @click="setting = false" />
+      </div>
+    </form>
+    <div v-else class="acts">
+      <Button label="Set another" size="small" severity="secondary" outlined @click="begin" />
+      <Button
+        v-if="room.design.value.keep"
+        label="Back to the proposal"
+        size="small"
+        text
+        @click="room.change({ keep: undefined })"
+      />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.card {
+  display: grid;
+  gap: 0.5rem;
+  padding: 0.875rem 1rem;
+}
+h3 {
+  font-size: var(--text-lead);
+}
+.figure {
+  font-size: var(--text-head-2);
+}
+summary {
+  min-height: 24px;
+  cursor: pointer;
+}
+ul {
+  display: grid;
+  gap: 0.25rem;
+  padding: 0.25rem 0;
+}
+.set {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 0.5rem 0.75rem;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.acts {
+  display: flex;
+  gap: 0.5rem;
+}
+</style>

@@ -1,0 +1,221 @@
+<script setup lang="ts">
+import { capitalise, fieldsOf, listWords, sheetWords } from '@omblet/core'
+import Button from 'primevue/button'
+import Menu from 'primevue/menu'
+import { computed, ref, useTemplateRef } from 'vue'
+import { useRouter } from 'vue-router'
+import { fileName } from '../../../browser/download'
+import NumberField from '../../../components/NumberField.vue'
+import Notice from '../../../components/Notice.vue'
+import { useEditor } from '../../../stores/editor'
+import DesignCard from './DesignCard.vue'
+import KeepCard from './KeepCard.vue'
+import LabelFace from './LabelFace.vue'
+import LeavesCard from './LeavesCard.vue'
+import RestsCard from './RestsCard.vue'
+import SentencesCard from './SentencesCard.vue'
+import SheetDrawing from './SheetDrawing.vue'
+import { useLabel } from './use-label'
+
+const editor = useEditor()
+const router = useRouter()
+const room = useLabel()
+const { sheet, faces, made, fits, label, design } = room
+
+/** First free field of a half-used sheet, and how many jars get a label. */
+const first = ref(0)
+const jars = ref<number | null>(4)
+const stickers = computed(() => Math.max(1, Math.round(jars.value ?? 1)) * faces.value.length)
+const lacking = computed(() => [...new Set(faces.value.flatMap((f) => f.layout.lacking))])
+const zoom = ref<'true' | 'large'>('large')
+
+function print() {
+  void router.push({
+    path: `/formulas/${editor.id}/stickers`,
+    query: {
+      first: String(Math.min(first.value, fieldsOf(sheet.value) - 1)),
+      jars: String(Math.max(1, Math.round(jars.value ?? 1))),
+      ...(router.currentRoute.value.query['batch']
+        ? { batch: router.currentRoute.value.query['batch'] }
+        : {}),
+    },
+  })
+}
+const drawn = useTemplateRef<HTMLElement>('drawn')
+const menu = useTemplateRef<InstanceType<typeof Menu>>('menu')
+async function save(kind: 'svg' | 'png') {
+  const { savePng, saveSvg } = await import('./picture')
+  for (const [i, svg] of [...(drawn.value?.querySelectorAll('svg') ?? [])].entries()) {
+    const name = fileName(`${label.value.name} ${faces.value[i]!.what}`, '')
+    await (kind === 'svg' ? saveSvg : savePng)(svg, name)
+  }
+}
+const items = [
+  { label: 'As SVG', icon: 'pi pi-download', command: () => void save('svg') },
+  { label: 'As PNG', icon: 'pi pi-image', command: () => void save('png') },
+  {
+    label: 'Product sheet, one page',
+    icon: 'pi pi-file',
+    command: () =>
+      void router.push({
+        path: `/formulas/${editor.id}/product-sheet`,
+        query: router.currentRoute.value.query,
+      }),
+  },
+]
+</script>
+
+<template>
+  <div class="columns">
+    <h2 class="hidden-text">Label</h2>
+    <div class="left">
+      <Notice v-if="room.lostBatch.value" kind="check"
+        >That batch is not here any more: this is the label of the formula.</Notice
+      >
+      <section class="card preview" aria-labelledby="preview-title">
+        <header>
+          <h3 id="preview-title">{{ made ? `For batch ${made.code}` : 'Draft from the formula' }}</h3>
+          <div class="acts">
+            <Button
+              :label="zoom === 'true' ? 'Larger' : 'True size'"
+              size="small"
+              text
+              severity="secondary"
+              @click="zoom = zoom === 'true' ? 'large' : 'true'"
+            />
+            <Button
+              label="Save as"
+              icon="pi pi-chevron-down"
+              icon-pos="right"
+              size="small"
+              severity="secondary"
+              outlined
+              aria-haspopup="menu"
+              @click="menu?.toggle($event)"
+            />
+            <Menu ref="menu" :model="items" popup />
+          </div>
+        </header>
+        <div ref="drawn" class="faces" :class="zoom">
+          <figure v-for="f in faces" :key="f.what">
+            <LabelFace
+              :layout="f.layout"
+              :sheet="sheet"
+              :kind="editor.formula!.product.kind"
+              :mark="f.layout.mark ? design.mark : undefined"
+              :code="made?.code"
+              :label="`${f.what} of ${label.name}`"
+              :class="sheet.shape"
+            />
+            <figcaption v-if="faces.length > 1" class="muted small">{{ f.what }}</figcaption>
+          </figure>
+        </div>
+        <Notice v-if="!fits" kind="check"
+          >{{ capitalise(listWords(lacking)) }} {{ lacking.length > 1 ? 'find' : 'finds' }} no room at the
+          smallest letters allowed. Take a larger sticker, a front and a back, or put the rest on a tag or a
+          leaflet.</Notice
+        >
+      </section>
+      <section class="card" aria-labelledby="sheet-title">
+        <header>
+          <h3 id="sheet-title">On the sheet</h3>
+          <span class="muted small">{{ sheetWords(sheet) }}</span>
+        </header>
+        <div class="count">
+          <NumberField id="jars" v-model="jars" label="Jars" :min="1" :max="500" what="the number of jars" />
+          <Button icon="pi pi-print" :label="`Print ${stickers}`" @click="print" />
+        </div>
+        <p class="muted small">Press the first free field of a half-used sheet.</p>
+        <SheetDrawing v-model:first="first" :sheet="sheet" :count="stickers" />
+      </section>
+    </div>
+    <div class="right">
+      <LeavesCard :room="room" />
+      <DesignCard :room="room" />
+      <RestsCard :room="room" />
+      <KeepCard :room="room" />
+      <SentencesCard :room="room" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
+  align-items: start;
+  gap: 0.875rem;
+  padding: 0.875rem 1.25rem 2rem;
+}
+.left,
+.right {
+  display: grid;
+  gap: 0.875rem;
+  min-width: 0;
+}
+h3 {
+  font-size: var(--text-lead);
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 0.5rem;
+}
+.card {
+  display: grid;
+  gap: 0.625rem;
+  padding: 0.875rem 1rem;
+}
+.acts,
+.count {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 0.5rem;
+}
+.count :deep(.field) {
+  width: 6rem;
+}
+.faces {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: center;
+  gap: 1rem;
+  padding: 1rem 0.25rem;
+  overflow-x: auto;
+  border-radius: var(--round-m);
+  background: var(--bench);
+}
+figure {
+  display: grid;
+  justify-items: center;
+  gap: 0.25rem;
+  margin: 0;
+  min-width: 0;
+}
+.faces svg {
+  border-radius: 1.5mm;
+  box-shadow: var(--shadow-high);
+}
+.faces svg.round {
+  border-radius: 50%;
+}
+.faces.large figure {
+  width: min(34rem, 100%);
+}
+.faces.large svg {
+  width: 100%;
+  height: auto;
+}
+.faces.large figure:has(svg.round) {
+  width: min(22rem, 100%);
+}
+@media (max-width: 960px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+    padding-inline: 0.5rem;
+  }
+}
+</style>

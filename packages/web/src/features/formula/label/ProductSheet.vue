@@ -1,0 +1,149 @@
+<script setup lang="ts">
+import { bestBefore, capitalise, keptMonths, namesInOrder, sayMonths } from '@omblet/core'
+import { format, parseISO } from 'date-fns'
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useEditor } from '../../../stores/editor'
+import { useLabel } from './use-label'
+
+/** One page for somebody who gets a jar: what it is, how to use it, what is in it, until when. */
+const editor = useEditor()
+const route = useRoute()
+const router = useRouter()
+const { label, design, made } = useLabel()
+const months = computed(() => keptMonths(design.value, label.value.useWithin))
+const until = computed(() => made.value && bestBefore(made.value.day, months.value.closed))
+const day = (iso: string) => format(parseISO(iso), 'd MMMM yyyy')
+const letter = computed(() => label.value.region === 'US' || label.value.region === 'CA')
+const cautions = computed(() => label.value.statements.filter((s) => s.code !== 'patch-test'))
+const printNow = () => window.print()
+</script>
+
+<template>
+  <div class="print-page">
+    <header class="bar">
+      <Button
+        icon="pi pi-arrow-left"
+        label="Back"
+        text
+        severity="secondary"
+        @click="router.push({ path: `/formulas/${editor.id}/label`, query: route.query })"
+      />
+      <Button class="go" icon="pi pi-print" label="Print" @click="printNow" />
+    </header>
+    <article class="page" :class="{ letter }">
+      <header>
+        <h1>{{ label.name }}</h1>
+        <p class="line">{{ design.line || label.function }}</p>
+      </header>
+      <section>
+        <h2>How to use it</h2>
+        <p>{{ label.directions.join(' ') }}</p>
+      </section>
+      <section>
+        <h2>Try it first</h2>
+        <p>
+          Rub a little into the inside of the arm, twice a day for two days. Where it burns, itches or
+          reddens, do not use it, and show the ingredients below to a doctor if it does not go away.
+        </p>
+      </section>
+      <section v-if="cautions.length">
+        <h2>Mind</h2>
+        <ul>
+          <li v-for="s in cautions" :key="s.code">{{ capitalise(s.text) }}</li>
+        </ul>
+      </section>
+      <section>
+        <h2>What is in it</h2>
+        <p>{{ namesInOrder(label, design.order).join(', ') }}.</p>
+        <p v-if="label.list.unknownMakeUp.length || label.list.noAnalysis.length" class="small">
+          Not all of it is known: {{ label.missing.filter((m) => /^(make-up|analysis)/.test(m)).join(', ') }}.
+        </p>
+      </section>
+      <section>
+        <h2>Until when</h2>
+        <p>
+          <template v-if="until">Best before {{ day(until) }}. </template>Once opened, within
+          {{ sayMonths(months.opened) }}. {{ design.storage || 'Keep cool and dark.' }} Throw it away when
+          smell, colour or look change, when it parts, or when anything grows in it.
+        </p>
+      </section>
+      <footer>
+        <p>
+          <template v-if="made">Batch {{ made.code }}, made on {{ day(made.day) }}. </template
+          ><template v-else>A draft, not of a batch. </template>{{ design.address }}
+        </p>
+        <p class="small">Made at home, without a safety assessment. It is no medicine.</p>
+      </footer>
+    </article>
+  </div>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  gap: 0.75rem;
+  padding: 0.625rem 1rem;
+  border-bottom: 1px solid var(--line);
+  background: var(--paper);
+}
+.go {
+  margin-left: auto;
+}
+.page {
+  display: grid;
+  align-content: start;
+  gap: 6mm;
+  width: 210mm;
+  max-width: calc(100% - 1rem);
+  min-height: 240mm;
+  margin: 1rem auto 3rem;
+  padding: 18mm 20mm;
+  background: var(--print-paper);
+  color: var(--print-ink);
+  box-shadow: var(--shadow-high);
+  color-scheme: light;
+}
+.page.letter {
+  width: 8.5in;
+}
+.page > header {
+  padding-bottom: 4mm;
+  border-bottom: 1.2pt solid var(--rail);
+}
+h1 {
+  font-size: var(--text-figure);
+  overflow-wrap: anywhere;
+}
+h2 {
+  margin-bottom: 1mm;
+  font-size: var(--text-head-3);
+}
+ul {
+  padding-left: 1.25rem;
+  list-style: disc;
+}
+footer {
+  padding-top: 4mm;
+  border-top: 1px solid currentcolor;
+}
+@media print {
+  .bar {
+    display: none;
+  }
+  .page,
+  .page.letter {
+    width: auto;
+    max-width: none;
+    min-height: 0;
+    margin: 0;
+    padding: 0;
+    box-shadow: none;
+    page: a4-sheet;
+  }
+  .page.letter {
+    page: letter-sheet;
+  }
+}
+</style>

@@ -1,0 +1,162 @@
+<script setup lang="ts">
+import { namesInOrder, sayPercent } from '@omblet/core'
+import Button from 'primevue/button'
+import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import type { LabelRoom } from './use-label'
+
+/** What the order rests on, and the choice of order below 1 %. */
+const { room } = defineProps<{ room: LabelRoom }>()
+const list = computed(() => room.label.value.list)
+const say = (p: number) => sayPercent(Number(p.toPrecision(3)))
+const rows = computed(() =>
+  list.value.entries.map((e, i) => ({
+    name: e.name,
+    percent: e.percent === null ? `${say(e.low)} – ${say(e.high)}` : say(e.percent),
+    open: e.percent === null,
+    free: list.value.belowOneFrom !== null && i >= list.value.belowOneFrom && !e.colour,
+    allergen: e.allergen,
+  })),
+)
+const sureTo = computed(() => {
+  const open = list.value.entries.findIndex((e) => e.percent === null)
+  const last = open < 0 ? (list.value.belowOneFrom ?? list.value.entries.length) : open
+  return last > 0 ? list.value.entries[last - 1]!.name : null
+})
+const choosing = ref(false)
+const free = computed(() => {
+  const names = new Set(rows.value.filter((r) => r.free).map((r) => r.name))
+  return namesInOrder(room.label.value, room.design.value.order).filter((n) => names.has(n))
+})
+const box = useTemplateRef<HTMLElement>('box')
+async function move(at: number, by: -1 | 1) {
+  const next = [...free.value]
+  const [name] = next.splice(at, 1)
+  next.splice(at + by, 0, name!)
+  room.change({ order: next })
+  await nextTick()
+  box.value?.children[at + by]?.querySelector<HTMLElement>(`[data-move="${by}"]:not([disabled])`)?.focus()
+}
+</script>
+
+<template>
+  <section class="card" aria-labelledby="rests-title">
+    <h3 id="rests-title">It rests on</h3>
+    <p class="muted small">
+      {{
+        room.made.value
+          ? `Batch ${room.made.value.code}: what was really weighed.`
+          : 'The formula as it stands on the sheet.'
+      }}
+      <template v-for="m in list.madeUp" :key="m.name">
+        {{ m.name }} is listed as made up with water, {{ say(m.percent) }}.
+      </template>
+    </p>
+    <details>
+      <summary>{{ rows.length }} names with their percents</summary>
+      <table>
+        <tbody>
+          <tr v-for="r in rows" :key="r.name">
+            <td>{{ r.name }}<span v-if="r.allergen" class="muted small"> (allergen)</span></td>
+            <td class="mono number" :class="{ open: r.open }">{{ r.percent }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="list.unnamed > 0.01" class="muted small">
+        {{ say(list.unnamed) }} of it is carrier that no line tells.
+      </p>
+    </details>
+    <div class="choose">
+      <p>
+        <template v-if="sureTo">Order is sure down to {{ sureTo }}</template
+        ><template v-else>No order is sure</template
+        ><template v-if="free.length > 1">; below 1 % you may choose.</template><template v-else>.</template>
+      </p>
+      <Button
+        v-if="free.length > 1"
+        :label="choosing ? 'Done' : 'Choose'"
+        size="small"
+        severity="secondary"
+        outlined
+        :aria-expanded="choosing"
+        @click="choosing = !choosing"
+      />
+    </div>
+    <ol v-if="choosing" ref="box">
+      <li v-for="(name, i) in free" :key="name">
+        <span>{{ name }}</span>
+        <Button
+          icon="pi pi-arrow-up"
+          text
+          size="small"
+          data-move="-1"
+          :disabled="i === 0"
+          :aria-label="`${name} up`"
+          @click="move(i, -1)"
+        />
+        <Button
+          icon="pi pi-arrow-down"
+          text
+          size="small"
+          data-move="1"
+          :disabled="i === free.length - 1"
+          :aria-label="`${name} down`"
+          @click="move(i, 1)"
+        />
+      </li>
+    </ol>
+    <Button
+      v-if="choosing && room.design.value.order"
+      label="Back to falling order"
+      size="small"
+      text
+      @click="room.change({ order: undefined })"
+    />
+  </section>
+</template>
+
+<style scoped>
+.card {
+  display: grid;
+  gap: 0.5rem;
+  padding: 0.875rem 1rem;
+}
+h3 {
+  font-size: var(--text-lead);
+}
+summary {
+  min-height: 24px;
+  cursor: pointer;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+td {
+  padding: 0.25rem 0;
+  border-top: 1px solid var(--line);
+  overflow-wrap: anywhere;
+}
+.number {
+  text-align: right;
+  white-space: nowrap;
+}
+.open {
+  color: var(--muted);
+}
+.choose,
+ol li {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+}
+.choose p,
+ol li span {
+  flex: 1;
+  min-width: 0;
+  overflow-wrap: anywhere;
+}
+ol {
+  padding-left: 0;
+  list-style: none;
+}
+</style>

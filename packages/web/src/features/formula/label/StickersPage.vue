@@ -1,0 +1,138 @@
+<script setup lang="ts">
+import { PAPERS, placeStickers } from '@omblet/core'
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import Notice from '../../../components/Notice.vue'
+import { useEditor } from '../../../stores/editor'
+import LabelFace from './LabelFace.vue'
+import { useLabel } from './use-label'
+
+/** Sheets of stickers as they are printed, at their true size. */
+const editor = useEditor()
+const route = useRoute()
+const router = useRouter()
+const room = useLabel()
+const { sheet, faces, made, label, design, fits } = room
+const whole = (name: string, least: number, most: number) => {
+  const value = Number(route.query[name])
+  return Number.isInteger(value) ? Math.min(most, Math.max(least, value)) : least
+}
+const pages = computed(() => {
+  const all = Array.from({ length: whole('jars', 1, 500) }, () => faces.value).flat()
+  const places = placeStickers(sheet.value, all.length, whole('first', 0, 799))
+  const last = places.at(-1)!.page
+  return Array.from({ length: last + 1 }, (_, page) =>
+    places.flatMap((p, i) => (p.page === page ? [{ ...p, i, face: all[i]! }] : [])),
+  )
+})
+const paper = computed(() => PAPERS[sheet.value.paper])
+const printNow = () => window.print()
+</script>
+
+<template>
+  <div class="print-page">
+    <header class="bar">
+      <Button
+        icon="pi pi-arrow-left"
+        label="Back"
+        text
+        severity="secondary"
+        @click="
+          router.push({
+            path: `/formulas/${editor.id}/label`,
+            query: route.query['batch'] ? { batch: route.query['batch'] } : {},
+          })
+        "
+      />
+      <p class="muted small">
+        Print at 100 %, without margins of the browser. Try plain paper first and hold it against the
+        stickers.
+      </p>
+      <Button class="go" icon="pi pi-print" label="Print" @click="printNow" />
+    </header>
+    <Notice v-if="!fits" kind="check" class="told">Not all of it fits: see the label.</Notice>
+    <div
+      v-for="(page, n) in pages"
+      :key="n"
+      class="stickers"
+      :class="sheet.paper.toLowerCase()"
+      :style="{ width: `${paper.width}mm`, height: `${paper.height}mm` }"
+    >
+      <LabelFace
+        v-for="s in page"
+        :key="s.i"
+        class="sticker"
+        :layout="s.face.layout"
+        :sheet="sheet"
+        :kind="editor.formula!.product.kind"
+        :mark="s.face.layout.mark ? design.mark : undefined"
+        :code="made?.code"
+        :label="`${s.face.what} of ${label.name}`"
+        :style="{ left: `${s.x}mm`, top: `${s.y}mm` }"
+      />
+    </div>
+  </div>
+</template>
+
+<style>
+@page stickers-a4 {
+  size: A4;
+  margin: 0;
+}
+@page stickers-letter {
+  size: letter;
+  margin: 0;
+}
+</style>
+<style scoped>
+.bar {
+  position: sticky;
+  top: 0;
+  z-index: 3;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.75rem;
+  padding: 0.625rem 1rem;
+  border-bottom: 1px solid var(--line);
+  background: var(--paper);
+}
+.go {
+  margin-left: auto;
+}
+.told {
+  margin: 0.5rem 1rem;
+}
+.stickers {
+  position: relative;
+  margin: 1rem auto;
+  overflow: hidden;
+  background: var(--print-paper);
+  box-shadow: var(--shadow-high);
+  color-scheme: light;
+}
+.sticker {
+  position: absolute;
+}
+@media print {
+  .bar,
+  .told {
+    display: none;
+  }
+  .stickers {
+    margin: 0;
+    box-shadow: none;
+    break-after: page;
+  }
+  .stickers:last-child {
+    break-after: auto;
+  }
+  .stickers.a4 {
+    page: stickers-a4;
+  }
+  .stickers.letter {
+    page: stickers-letter;
+  }
+}
+</style>

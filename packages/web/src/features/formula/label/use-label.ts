@@ -1,0 +1,118 @@
+import {
+  actualFormula,
+  CONTAINER_KINDS,
+  labelOf,
+  labelText,
+  layLabel,
+  leastOf,
+  lotsToUse,
+  sheetOf,
+  type Assessment,
+  type ContainerKind,
+  type LabelDesign,
+  type Made,
+} from '@omblet/core'
+import { differenceInCalendarDays, parseISO } from 'date-fns'
+import { computed } from 'vue'
+import { useBatchInRoute } from '../../../composables/batch-in-route'
+import { useEditor } from '../../../stores/editor'
+import { today, useLots } from '../../../stores/lots'
+import { useMaterials } from '../../../stores/materials'
+import { useMeasure } from './measure'
+
+const DAYS_OF_MONTH = 30.4
+const CODE_MM = 11
+const MARK_MM = 7
+
+/** The label of the formula that is open, or of one of its batches: design, words and how they lie. */
+export function useLabel() {
+  const editor = useEditor()
+  const materials = useMaterials()
+  const lots = useLots()
+  const measure = useMeasure()
+
+  const { batch, lost: lostBatch } = useBatchInRoute()
+  const made = computed<Made | null>(() =>
+    batch.value ? { code: batch.value.code, day: batch.value.state.start.at.slice(0, 10) } : null,
+  )
+
+  const design = computed<LabelDesign>(() => editor.formula?.label ?? {})
+  /** Changes the design; what is emptied goes. */
+  function change(
+    patch: { [K in keyof LabelDesign]?: LabelDesign[K] | undefined },
+    key: string | null = null,
+  ) {
+    const next = Object.fromEntries(
+      Object.entries({ ...design.value, ...patch }).filter(([, v]) => v !== undefined && v !== ''),
+    ) as LabelDesign
+    editor.apply({ type: 'patch', patch: { label: Object.keys(next).length > 0 ? next : undefined } }, key)
+  }
+
+  const assessment = computed<Assessment>(() => {
+    const actual = batch.value ? actualFormula(batch.value.state) : null
+    return actual
+      ? materials.derive({ ...actual, name: editor.formula!.name }).assessment
+      : editor.assessment!
+  })
+  const container = computed<ContainerKind | undefined>(() =>
+    CONTAINER_KINDS.find((k) => k === design.value.containerKind),
+  )
+  /** The lot of its materials that ends first, of those that would be used. */
+  const firstLot = computed(() => {
+    const ends = assessment.value.lines.flatMap((l) => {
+      const lot = l.grams > 0 ? lotsToUse(lots.of(l.id), today())[0] : undefined
+      return lot?.expires ? [{ label: l.label, expires: lot.expires }] : []
+    })
+    const first = ends.sort((x, y) => x.expires.localeCompare(y.expires))[0]
+    if (!first) return undefined
+    const days = differenceInCalendarDays(parseISO(first.expires), parseISO(made.value?.day ?? today()))
+    return { label: first.label, months: Math.max(0, Math.floor((10 * days) / DAYS_OF_MONTH) / 10) }
+  })
+
+  const label = computed(() => {
+    const d = design.value
+    return labelOf(assessment.value, {
+      ...(d.region ? { region: d.region } : {}),
+      ...(d.concentrates ? { concentrates: d.concentrates } : {}),
+      ...(d.content ? (d.content.unit === 'g' ? { grams: d.content.amount } : { millilitres: d.content.amount }) : {}), // prettier-ignore
+      address: d.address ?? '',
+      batchCode: made.value?.code ?? '',
+      function: d.line ?? '',
+      keeping: {
+        ...(container.value ? { container: container.value } : {}),
+        ...(firstLot.value ? { firstLot: firstLot.value } : {}),
+      },
+    })
+  })
+  const sheet = computed(() => sheetOf(design.value))
+  const space = computed(() => ({
+    width: sheet.value.width,
+    height: sheet.value.height,
+    shape: sheet.value.shape,
+    code: design.value.qr && made.value ? Math.min(CODE_MM, sheet.value.height * 0.36) : 0,
+    mark: design.value.mark && design.value.mark !== 'none' ? Math.min(MARK_MM, sheet.value.height * 0.2) : 0,
+  }))
+  const least = computed(
+    () =>
+    leastOf(design.value, label.value.region, sheet.value.width * sheet.value.height * (design.value.faces === 'two' ? 2 : 1)), // prettier-ignore
+  )
+  const text = computed(() => labelText(label.value, design.value, made.value))
+  /** One face, or front and back, each with its code and mark where they go. */
+  const faces = computed(() => {
+    const { front, back } = text.value
+    const lay = (words: typeof front, code: boolean, mark: boolean, figures = least.value.figures) =>
+      layLabel(
+        words,
+        { ...space.value, code: code ? space.value.code : 0, mark: mark ? space.value.mark : 0 },
+        measure.value,
+        { ...least.value, figures },
+      )
+    return back
+      ? [{ what: 'Front', layout: lay(front, false, true) }, { what: 'Back', layout: lay(back, true, false, 0) }] // prettier-ignore
+      : [{ what: 'Label', layout: lay(front, true, true) }]
+  })
+  const fits = computed(() => faces.value.every((f) => f.layout.fits))
+
+  return { design, change, assessment, label, made, batch, lostBatch, sheet, space, least, faces, fits }
+}
+export type LabelRoom = ReturnType<typeof useLabel>

@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { Container, CONTAINER_KINDS, containerWord, WALL_KINDS, wallWord } from '@omblet/core'
+import Button from 'primevue/button'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import { computed, reactive, ref } from 'vue'
+import ChoiceField from '../../components/ChoiceField.vue'
+import FormField from '../../components/FormField.vue'
+import NumberField from '../../components/NumberField.vue'
+import { makeId } from '../../storage/channel'
+import { useContainers } from '../../stores/containers'
+
+const props = defineProps<{ container: Container | null }>()
+const emit = defineEmits<{ close: [] }>()
+const store = useContainers()
+const kinds = CONTAINER_KINDS.map((value) => ({ value, label: containerWord(value) }))
+const walls = [
+  { value: 'unsaid' as const, label: 'Not known' },
+  ...WALL_KINDS.map((value) => ({ value, label: wallWord(value) })),
+]
+const c = props.container
+const form = reactive({
+  name: c?.name ?? '',
+  kind: c?.kind ?? ('jar' as Container['kind']),
+  wall: (c?.wall ?? 'unsaid') as NonNullable<Container['wall']> | 'unsaid',
+  nominalMl: (c?.nominalMl ?? null) as number | null,
+  brimMl: (c?.brimMl ?? null) as number | null,
+  emptyGrams: (c?.emptyGrams ?? null) as number | null,
+  price: (c?.price ?? null) as number | null,
+  left: (c?.left ?? null) as number | null,
+})
+const asked = ref(false)
+const errors = computed(() => ({
+  name: asked.value && form.name.trim() === '' ? 'Give it a name.' : null,
+  nominalMl: asked.value && !form.nominalMl ? 'Type what it is meant to hold, in mL.' : null,
+  brimMl:
+    form.brimMl && form.nominalMl && form.brimMl < form.nominalMl
+      ? 'Brimful it holds at least what it is meant to.'
+      : null,
+  left: asked.value && form.left === null ? 'Type how many there are.' : null,
+}))
+async function save() {
+  asked.value = true
+  if (Object.values(errors.value).some((e) => e !== null)) return
+  const told = Object.fromEntries(
+    Object.entries({
+      ...form,
+      name: form.name.trim(),
+      wall: form.wall === 'unsaid' ? null : form.wall,
+    }).filter(([, v]) => v !== null),
+  )
+  const old = Object.fromEntries(Object.entries(c ?? {}).filter(([key]) => !(key in form)))
+  await store.put(Container.parse({ ...old, id: c?.id ?? makeId(), ...told, left: Math.round(form.left!) }))
+  emit('close')
+}
+</script>
+
+<template>
+  <Dialog
+    visible
+    modal
+    :header="container ? 'Change a container' : 'Add a container'"
+    :style="{ width: 'min(34rem, calc(100vw - 1rem))' }"
+    :draggable="false"
+    @update:visible="emit('close')"
+  >
+    <form class="dialog-form" @submit.prevent="save">
+      <FormField id="container-name" label="Name" class="wide" :error="errors.name">
+        <InputText
+          id="container-name"
+          v-model="form.name"
+          autofocus
+          maxlength="200"
+          placeholder="Amber jar, 60 mL"
+          fluid
+        />
+      </FormField>
+      <ChoiceField id="container-kind" v-model="form.kind" label="Kind" :options="kinds" />
+      <ChoiceField id="container-wall" v-model="form.wall" label="Made of" :options="walls" />
+      <NumberField
+        id="container-nominal"
+        v-model="form.nominalMl"
+        label="Holds"
+        unit="mL"
+        :max="10000"
+        what="the volume"
+        :error="errors.nominalMl"
+      />
+      <NumberField
+        id="container-brim"
+        v-model="form.brimMl"
+        label="Brimful"
+        unit="mL"
+        :max="12000"
+        what="the volume"
+        :error="errors.brimMl"
+      />
+      <NumberField
+        id="container-left"
+        v-model="form.left"
+        label="How many are left"
+        :max="1000000"
+        what="the number"
+        :error="errors.left"
+      />
+      <NumberField
+        id="container-empty"
+        v-model="form.emptyGrams"
+        label="Weighs empty"
+        unit="g"
+        :max="10000"
+        what="the weight"
+      />
+      <NumberField
+        id="container-price"
+        v-model="form.price"
+        label="Price of one"
+        :max="100000"
+        what="the price"
+      />
+      <div class="dialog-buttons">
+        <Button type="button" label="Cancel" text severity="secondary" @click="emit('close')" />
+        <Button type="submit" :label="container ? 'Save' : 'Add'" />
+      </div>
+    </form>
+  </Dialog>
+</template>

@@ -1,0 +1,204 @@
+<script setup lang="ts">
+import { containerRows, containerWord, sayNumber, wallWord, type Container } from '@omblet/core'
+import Button from 'primevue/button'
+import { useToast } from 'primevue/usetoast'
+import { onMounted, ref, useTemplateRef } from 'vue'
+import { downloadCsv } from '../../browser/download'
+import NothingYet from '../../components/NothingYet.vue'
+import Notice from '../../components/Notice.vue'
+import { notify } from '../../components/notify'
+import { useContainers } from '../../stores/containers'
+import { takeInDemoShelf } from '../../stores/demo-shelf'
+import ContainerDialog from './ContainerDialog.vue'
+import { takeInContainers } from './containers'
+
+const store = useContainers()
+const toast = useToast()
+const open = ref<{ container: Container | null } | null>(null)
+const picker = useTemplateRef<HTMLInputElement>('picker')
+onMounted(() => (document.title = 'Containers – Omblet'))
+
+async function remove(container: Container) {
+  const undo = await store.remove(container)
+  if (undo)
+    notify(toast, `${container.name} deleted. It lies in the bin for 30 days.`, {
+      label: 'Undo',
+      run: () => void undo(),
+    })
+}
+async function onPick(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  const { taken, refused } = await takeInContainers(file, store.containers, store.put)
+  const words = `${taken} taken in from ${file.name}`
+  if (refused.length === 0) notify(toast, `${words}.`)
+  else notify(toast, `${words}; left out: ${refused.slice(0, 3).join(' ')}${refused.length > 3 ? ` And ${refused.length - 3} more.` : ''}`, undefined, 'error') // prettier-ignore
+}
+</script>
+
+<template>
+  <div class="page">
+    <header class="head">
+      <RouterLink to="/shelf" class="up" aria-label="Shelf"
+        ><i class="pi pi-arrow-left" aria-hidden="true"></i
+      ></RouterLink>
+      <h1>Containers</h1>
+      <span class="push"></span>
+      <Button label="Take in" icon="pi pi-upload" severity="secondary" outlined @click="picker?.click()" />
+      <Button
+        v-if="store.containers.length"
+        label="Hand out"
+        icon="pi pi-download"
+        severity="secondary"
+        outlined
+        @click="downloadCsv('containers', containerRows(store.containers))"
+      />
+      <Button label="Add a container" icon="pi pi-plus" @click="open = { container: null }" />
+      <input
+        ref="picker"
+        type="file"
+        accept=".csv,.txt"
+        data-testid="containers-picker"
+        hidden
+        @change="onPick"
+      />
+    </header>
+    <Notice v-if="store.problem" kind="stop">{{ store.problem }}</Notice>
+    <div v-if="store.containers.length" class="card scroll">
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Container</th>
+            <th scope="col">Kind</th>
+            <th scope="col" class="number">Holds</th>
+            <th scope="col" class="number wide-only">Empty</th>
+            <th scope="col" class="number wide-only">Price</th>
+            <th scope="col" class="number">Left</th>
+            <th scope="col"><span class="hidden-text">Acts</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="c in store.containers" :key="c.id">
+            <td>
+              <button type="button" class="name" @click="open = { container: c }">{{ c.name }}</button>
+            </td>
+            <td>
+              {{ containerWord(c.kind)
+              }}<span v-if="c.wall" class="muted small block">{{ wallWord(c.wall) }}</span>
+            </td>
+            <td class="number">
+              {{ sayNumber(c.nominalMl, 1) }} mL<span v-if="c.brimMl" class="muted small block"
+                >brimful {{ sayNumber(c.brimMl, 1) }} mL</span
+              >
+            </td>
+            <td class="number wide-only">
+              {{ c.emptyGrams === undefined ? '–' : `${sayNumber(c.emptyGrams, 1)} g` }}
+            </td>
+            <td class="number wide-only">{{ c.price === undefined ? '–' : c.price.toFixed(2) }}</td>
+            <td class="number">
+              <strong v-if="c.left === 0">none</strong><template v-else>{{ c.left }}</template>
+            </td>
+            <td class="number">
+              <Button
+                icon="pi pi-trash"
+                text
+                rounded
+                severity="secondary"
+                :aria-label="`Delete ${c.name}`"
+                @click="remove(c)"
+              />
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <NothingYet v-else title="No containers yet">
+      <p>
+        Jars, bottles and tubes that you fill into: then Omblet says which suit, how many a batch fills, and
+        counts them down.
+      </p>
+      <template #actions>
+        <Button label="Add a container" icon="pi pi-plus" @click="open = { container: null }" />
+        <Button label="Try the example shelf" severity="secondary" outlined @click="takeInDemoShelf" />
+      </template>
+    </NothingYet>
+    <ContainerDialog v-if="open" :container="open.container" @close="open = null" />
+  </div>
+</template>
+
+<style scoped>
+.page {
+  display: grid;
+  align-content: start;
+  gap: 0.875rem;
+  max-width: 1100px;
+  padding: 1.25rem;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.625rem;
+}
+h1 {
+  font-size: var(--text-head-1);
+}
+.push {
+  flex: 1;
+}
+.up {
+  display: grid;
+  place-items: center;
+  width: 2rem;
+  height: 2rem;
+  color: var(--accent-ink);
+}
+.scroll {
+  padding: 0.25rem 1rem;
+  overflow-x: auto;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-variant-numeric: tabular-nums;
+}
+th {
+  color: var(--muted);
+  font-size: var(--text-note);
+  font-weight: 400;
+  text-align: left;
+}
+th,
+td {
+  padding: 0.5rem 0.5rem 0.5rem 0;
+  border-bottom: 1px solid var(--line);
+  vertical-align: top;
+}
+.number {
+  text-align: right;
+}
+.block {
+  display: block;
+}
+.name {
+  min-height: 24px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--accent-ink);
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+  overflow-wrap: anywhere;
+}
+@media (max-width: 620px) {
+  .page {
+    padding: 0.75rem 0.5rem;
+  }
+  .wide-only {
+    display: none;
+  }
+}
+</style>

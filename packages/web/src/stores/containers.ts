@@ -1,0 +1,57 @@
+import type { Container } from '@omblet/core'
+import { defineStore } from 'pinia'
+import { shallowRef } from 'vue'
+import { announce, listen, makeId } from '../storage/channel'
+import {
+  deleteContainer,
+  getContainer,
+  listContainers,
+  saveContainer,
+  takeContainers,
+} from '../storage/containers'
+import { explainStorage } from '../storage/db'
+import { useBin } from './bin'
+
+/** What one fills into, as it stands on the shelf. */
+export const useContainers = defineStore('containers', () => {
+  const containers = shallowRef<Container[]>([])
+  const problem = shallowRef<string | null>(null)
+  const byName = (list: Container[]) => [...list].sort((x, y) => x.name.localeCompare(y.name))
+
+  async function load() {
+    containers.value = byName(await listContainers().catch(() => containers.value))
+  }
+  async function reread(id: string) {
+    const here = await getContainer(id).catch(() => null)
+    if (here === null) return
+    containers.value = byName([...containers.value.filter((c) => c.id !== id), ...(here ? [here] : [])])
+  }
+  async function keep(id: string, work: () => Promise<unknown>) {
+    try {
+      await work()
+      problem.value = null
+      announce({ type: 'container', id })
+    } catch (error) {
+      problem.value = explainStorage(error)
+    }
+    await reread(id)
+  }
+  const put = (container: Container) => keep(container.id, () => saveContainer(container))
+  /** Counts down what was filled. */
+  const take = (id: string, count: number) => keep(id, () => takeContainers(id, count))
+  /** Moves one to the bin; gives back how to undo it. */
+  async function remove(container: Container): Promise<(() => Promise<void>) | null> {
+    let bin: string | null = null
+    await keep(container.id, async () => {
+      bin = await deleteContainer(container, new Date().toISOString(), makeId)
+    })
+    return useBin().undoOf([bin])
+  }
+  const find = (id: string | undefined) => containers.value.find((c) => c.id === id) ?? null
+
+  listen((message) => {
+    if (message.type === 'container') return reread(message.id)
+    if (message.type === 'all') return load()
+  })
+  return { containers, problem, load, put, take, remove, find }
+})
