@@ -152,6 +152,24 @@ for (const theme of ['light', 'dark'] as const) {
       expect(await violations(page)).toEqual([])
     })
 
+    test('label, cost and containers', async ({ page }) => {
+      await openFormula(page, 'Harbour Fog face cream')
+      await page.getByRole('link', { name: 'Cost', exact: true }).click()
+      await page.getByRole('button', { name: 'Try the example shelf' }).click()
+      await expect(page.locator('.apexcharts-svg').first()).toBeVisible()
+      expect(await violations(page)).toEqual([])
+      await page.getByRole('link', { name: 'Label', exact: true }).click()
+      await page.getByRole('button', { name: 'Choose', exact: true }).click()
+      await page.getByRole('button', { name: 'Set another' }).click()
+      expect(await violations(page)).toEqual([])
+      await page.goto('/shelf/containers')
+      await expect(page.getByRole('row', { name: /Amber jar/ })).toBeVisible()
+      expect(await violations(page)).toEqual([])
+      await page.getByRole('button', { name: 'Add a container' }).click()
+      await expect(page.getByRole('dialog')).toBeVisible()
+      expect(await violations(page)).toEqual([])
+    })
+
     test('versions and print', async ({ page }) => {
       await openFormula(page, 'Low Tide toner')
       await page.getByRole('link', { name: 'Versions' }).click()

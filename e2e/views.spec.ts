@@ -69,6 +69,7 @@ test('the list, the ways to start, the Shelf and the bin', async ({ page }) => {
     ['/bench', 'Bench'],
     ['/bench/start', 'Start a batch'],
     ['/bin', 'Bin'],
+    ['/shelf/containers', 'Containers'],
     ['/lost-at-sea', ''],
   ] as const) {
     await page.goto(path)
@@ -87,7 +88,18 @@ test('every leaf of a formula', async ({ page }) => {
   await openFormula(page, 'Harbour Fog face cream')
   await walk(page, 'sheet')
   const base = page.url().replace(/\/$/, '')
-  for (const leaf of ['emulsion', 'balance', 'method', 'ph', 'versions', 'print']) {
+  for (const leaf of [
+    'emulsion',
+    'balance',
+    'method',
+    'ph',
+    'cost',
+    'label',
+    'stickers',
+    'product-sheet',
+    'versions',
+    'print',
+  ]) {
     await page.goto(`${base}/${leaf}`)
     await expect(
       page.locator('main').getByRole('heading').or(page.locator('main table')).first(),

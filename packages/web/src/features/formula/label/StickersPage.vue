@@ -45,6 +45,7 @@ const printNow = () => window.print()
           })
         "
       />
+      <h1>Stickers, {{ pages.length }} {{ pages.length === 1 ? 'sheet' : 'sheets' }}</h1>
       <p class="muted small">
         Print at 100 %, without margins of the browser. Try plain paper first and hold it against the
         stickers.
@@ -52,25 +53,27 @@ const printNow = () => window.print()
       <Button class="go" icon="pi pi-print" label="Print" @click="printNow" />
     </header>
     <Notice v-if="!fits" kind="check" class="told">Not all of it fits: see the label.</Notice>
-    <div
-      v-for="(page, n) in pages"
-      :key="n"
-      class="stickers"
-      :class="sheet.paper.toLowerCase()"
-      :style="{ width: `${paper.width}mm`, height: `${paper.height}mm` }"
-    >
-      <LabelFace
-        v-for="s in page"
-        :key="s.i"
-        class="sticker"
-        :layout="s.face.layout"
-        :sheet="sheet"
-        :kind="editor.formula!.product.kind"
-        :mark="s.face.layout.mark ? design.mark : undefined"
-        :code="made?.code"
-        :label="`${s.face.what} of ${label.name}`"
-        :style="{ left: `${s.x}mm`, top: `${s.y}mm` }"
-      />
+    <div class="desk" tabindex="0" role="region" aria-label="The sheets, at true size">
+      <div
+        v-for="(page, n) in pages"
+        :key="n"
+        class="stickers"
+        :class="sheet.paper.toLowerCase()"
+        :style="{ width: `${paper.width}mm`, height: `${paper.height}mm` }"
+      >
+        <LabelFace
+          v-for="s in page"
+          :key="s.i"
+          class="sticker"
+          :layout="s.face.layout"
+          :sheet="sheet"
+          :kind="editor.formula!.product.kind"
+          :mark="s.face.layout.mark ? design.mark : undefined"
+          :code="made?.code"
+          :label="`${s.face.what} of ${label.name}`"
+          :style="{ left: `${s.x}mm`, top: `${s.y}mm` }"
+        />
+      </div>
     </div>
   </div>
 </template>
@@ -104,6 +107,12 @@ const printNow = () => window.print()
 .told {
   margin: 0.5rem 1rem;
 }
+h1 {
+  font-size: var(--text-head-3);
+}
+.desk {
+  overflow-x: auto;
+}
 .stickers {
   position: relative;
   margin: 1rem auto;
@@ -119,6 +128,9 @@ const printNow = () => window.print()
   .bar,
   .told {
     display: none;
+  }
+  .desk {
+    overflow: visible;
   }
   .stickers {
     margin: 0;
