@@ -30,6 +30,9 @@ test('a batch gets its label on a half-used sheet of stickers, at its true size'
   await expect(stickers).toHaveCount(2)
   await expect(stickers.nth(0).locator('svg')).toHaveCount(2)
   await expect(stickers.nth(1).locator('svg')).toHaveCount(2)
+  // each jar has a number of its own
+  await expect(stickers.nth(0).locator('svg').first()).toContainText('HF-77/1')
+  await expect(stickers.nth(1).locator('svg').last()).toContainText('HF-77/4')
   const first = (await stickers.nth(0).locator('svg').first().boundingBox())!
   const sheet = (await stickers.nth(0).boundingBox())!
   const px = 96 / 25.4
@@ -105,6 +108,8 @@ test('containers stand on the shelf, suit or do not, and are counted down when t
   await button(page, 'Try the example shelf').click()
   await expect(page.getByText(/69 % of the weight is not priced/)).toBeVisible()
   await expect(page.getByText('It is too thick to come out of it.').first()).toBeVisible()
+  await button(page, 'What could stand in for it?').click()
+  await expect(page.getByText(/(less|more) a batch/).first()).toBeVisible()
   await button(page, 'Take Airless pump, 50 mL').click()
   await expect(page.getByLabel('One container')).toHaveValue('1.6')
   await page.getByLabel('Margin').fill('40')

@@ -76,6 +76,7 @@ export {
   costReport,
   costRows,
   priceAtMargin,
+  swapCost,
 } from './cost/cost.ts'
 export { readPrices } from './cost/prices.ts'
 export {
@@ -277,6 +278,7 @@ export {
   formatPercent,
   formatRange,
   listWords,
+  sayMoney,
   sayNumber,
   sayPercent,
 } from './text/format.ts'

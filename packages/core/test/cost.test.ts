@@ -21,7 +21,9 @@ import {
   priceAtMargin,
   readContainers,
   readPrices,
+  shoppingList,
   suits,
+  swapCost,
 } from '../src/index.ts'
 import { Making } from './bench-helpers.ts'
 import { anyFormula, cream, formula, phase, PRESERVED, simple } from './helpers.ts'
@@ -122,6 +124,26 @@ describe('what a formula costs', () => {
         expect(costRows(assess(f), c)).toHaveLength(c.lines.length + 2)
       }),
     )
+  })
+})
+
+describe('what would change it', () => {
+  it('is the other material at its dose against what the line costs', () => {
+    const a = assess(oil)
+    const prices = priceOf('squalane,12,100\njojoba oil,9,100')
+    // 120 g at 0.12 against 60 % of 200 g at 0.09
+    const change = swapCost(a, { id: 'squalane', grams: 120 }, { id: 'simmondsia-chinensis-seed-oil', percent: 60 }, prices) // prettier-ignore
+    expect(change).toBeCloseTo(120 * 0.09 - 120 * 0.12, 9)
+    expect(swapCost(a, { id: 'squalane', grams: 120 }, { id: 'glycerin', percent: 60 }, prices)).toBeNull()
+  })
+  it('a shopping list says what lacks would cost, and not what has no price', () => {
+    const list = shoppingList(assess(oil), [lot('a', 'squalane', { leftGrams: 20, price: 12 })], TODAY)
+    expect(
+      list.map((n) => [n.material, n.lackGrams, n.cost === null ? null : Number(n.cost.toFixed(6))]),
+    ).toEqual([
+      ['squalane', 100, 12],
+      ['simmondsia-chinensis-seed-oil', 80, null],
+    ])
   })
 })
 

@@ -374,6 +374,28 @@ describe('how long it keeps', () => {
   })
 })
 
+describe('claims', () => {
+  const claiming = (claims: string[], lines: Parameters<typeof simple>[0] = []) =>
+    labelOf(assess(gel([['glycerin', 3], ...lines], { product: { claims } }))).claims
+  it('stand where nothing was found against them', () =>
+    expect(claiming(['vegan', 'fragrance-free', 'soft and light'])).toEqual(['vegan', 'fragrance-free', 'soft and light'])) // prettier-ignore
+  it.each([
+    ['cures eczema', []],
+    ['SPF 30', []],
+    ['dermatologically tested', []],
+    ['natural', [['phenoxyethanol', 0.4]]],
+    ['vegan', [['honey', 2]]],
+    ['fragrance-free', [['lavender oil', 0.2]]],
+    ['fresh', []],
+  ] as [string, [string, number][]][])('%s with %j does not', (claim, lines) =>
+    expect(claiming([claim, 'light'], lines)).toEqual(['light']),
+  )
+  it('fall alone: the name of the product takes no claim with it', () => {
+    const f = gel([['glycerin', 3]], { product: { claims: ['vegan'] } })
+    expect(labelOf(assess({ ...f, name: 'Cures all' })).claims).toEqual(['vegan'])
+  })
+})
+
 describe('what is missing', () => {
   it('is what the law of the region asks', () => {
     const f = gel([['glycerin', 3]], { product: { kind: 'other' } })

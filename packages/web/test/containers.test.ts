@@ -1,10 +1,9 @@
 // Containers on the shelf: stored, counted down, deleted and back again, taken in from a table, and told to other tabs.
 import 'fake-indexeddb/auto'
-import { Container } from '@omblet/core'
+import { Container, sayMoney } from '@omblet/core'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { takeInContainers } from '../src/features/shelf/containers'
-import { sayMoney } from '../src/features/formula/cost/use-cost'
 import { deleteContainer, listContainers, saveContainer, takeContainers } from '../src/storage/containers'
 import { openStore } from '../src/storage/db'
 import { takeFromBin } from '../src/storage/bin'

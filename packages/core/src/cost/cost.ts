@@ -177,6 +177,18 @@ export function costOfBatch(s: BatchState, lots: readonly Lot[], extras: Extras 
   )
 }
 
+/** What another material at its dose would change in the cost of a batch; null where one of both has no price. */
+export function swapCost(
+  a: Assessment,
+  old: { id: string; grams: number },
+  next: { id: string; percent: number },
+  priceOf: PriceOf,
+): number | null {
+  const [before, after] = [priceOf(old.id), priceOf(next.id)]
+  if (before === null || after === null) return null
+  return (after * next.percent * a.amounts.batchGrams) / 100 - before * old.grams
+}
+
 /** The price of one piece at a margin, percent of the price; null for a margin that no price gives. */
 export const priceAtMargin = (cost: number, marginPercent: number): number | null =>
   marginPercent >= 0 && marginPercent < 100 ? cost / (1 - marginPercent / 100) : null

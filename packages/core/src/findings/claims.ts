@@ -61,6 +61,22 @@ interface Told {
   indexes: number[]
 }
 
+/**
+ * Claims that may stand on a label: those against which nothing was found, in the maker's words. What names a state of
+ * the formula and not of the jar (`fresh`) is none.
+ */
+export function standingClaims(a: Parameters<Rule>[0]): string[] {
+  return claimsOf(a).filter((claim) => {
+    if (NO_CLAIMS.has(claim.toLowerCase())) return false
+    const alone = {
+      ...a,
+      formula: { ...a.formula, name: '', product: { ...a.formula.product, claims: [claim] } },
+    }
+    return !SPF.test(claim) && natural(alone).length === 0 && unsupported(alone).length === 0
+  })
+}
+const NO_CLAIMS = new Set(['fresh'])
+
 /** claim.unsupported: words that need a licence, a test or a proof, or that a material contradicts; one for the product. */
 export const unsupported: Rule = (a) => {
   const claims = claimsOf(a)

@@ -1,4 +1,5 @@
 import type { Assessment } from '../assess/types.ts'
+import { standingClaims } from '../findings/claims.ts'
 import type { LabelRegion } from '../findings/traces.ts'
 import { LABEL } from './data.ts'
 import { ingredientList, type Concentrates, type IngredientList } from './ingredients.ts'
@@ -26,6 +27,8 @@ export interface Label {
   name: string
   /** What it is; null where nobody said. */
   function: string | null
+  /** Claims against which nothing was found. */
+  claims: string[]
   list: IngredientList
   statements: Statement[]
   directions: string[]
@@ -60,6 +63,7 @@ export function labelOf(a: Assessment, wish: LabelWish = {}): Label {
     region,
     name: a.formula.name,
     function: does,
+    claims: standingClaims(a),
     list,
     statements: statementsOf(a, region),
     directions: directionsOf(a),

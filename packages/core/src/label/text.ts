@@ -92,6 +92,7 @@ export function labelText(
   const line = design.line?.trim() || (label.function ?? '')
   const p = (what: string, text: string, head?: string): Paragraph[] =>
     text.trim() === '' ? [] : [{ what, text, ...(head ? { head } : {}) }]
+  const claims = p('the claims', capitalise(label.claims.join(', ')))
   const ingredients = p('the ingredients', namesInOrder(label, design.order).join(', '), 'Ingredients:')
   const rest = [
     ...(design.directions === false ? [] : p('the directions', label.directions.join(' '))),
@@ -108,11 +109,11 @@ export function labelText(
   const figures = [content, made ? made.code : '', date].filter(Boolean)
   if (design.faces !== 'two')
     return {
-      front: { name: label.name, line, paragraphs: [...ingredients, ...rest], foot: figures },
+      front: { name: label.name, line, paragraphs: [...claims, ...ingredients, ...rest], foot: figures },
       back: null,
     }
   return {
-    front: { name: label.name, line, paragraphs: [], foot: [content].filter(Boolean) },
+    front: { name: label.name, line, paragraphs: claims, foot: [content].filter(Boolean) },
     back: {
       name: label.name,
       line: '',

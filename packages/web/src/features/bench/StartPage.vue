@@ -3,6 +3,8 @@ import {
   batchCode,
   benchPlan,
   decimalsOf,
+  densityOf,
+  lossOf,
   findAll,
   formatGrams,
   formatNumber,
@@ -80,9 +82,17 @@ const count = ref<number | null>(4)
 const ml = ref<number | null>(50)
 const density = ref<number | null>(0.97)
 const loss = ref<number | null>(5)
-watch(source, (f) => (grams.value = f ? materials.derive(f).assessment.amounts.batchGrams : null), {
-  immediate: true,
-})
+watch(
+  source,
+  (f) => {
+    const a = f ? materials.derive(f).assessment : null
+    grams.value = a?.amounts.batchGrams ?? null
+    if (!a) return
+    density.value = Number(densityOf(a).value.toFixed(2))
+    loss.value = Math.round(lossOf(a).value)
+  },
+  { immediate: true },
+)
 const containers = computed(() =>
   by.value === 'containers' && count.value && ml.value && density.value && loss.value !== null
     ? { count: Math.round(count.value), ml: ml.value, density: density.value, lossPercent: loss.value }

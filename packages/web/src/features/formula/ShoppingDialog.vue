@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { capitalise, formatGrams, shoppingList } from '@omblet/core'
+import { capitalise, formatGrams, sayMoney, shoppingList } from '@omblet/core'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import { useToast } from 'primevue/usetoast'
@@ -18,6 +18,8 @@ const needs = computed(() =>
   open.value && editor.assessment ? shoppingList(editor.assessment, lots.lots, today()) : [],
 )
 const lacking = computed(() => needs.value.filter((n) => n.lackGrams > 0))
+const priced = computed(() => lacking.value.filter((n) => n.cost !== null))
+const cost = computed(() => priced.value.reduce((sum, n) => sum + n.cost!, 0))
 const grams = (value: number) => formatGrams(value, editor.assessment!.amounts.resolutionGrams)
 
 async function copy() {
@@ -64,6 +66,13 @@ async function copy() {
         </tr>
       </tbody>
     </table>
+    <p v-if="priced.length" class="small cost">
+      What lacks costs about <span class="mono">{{ sayMoney(cost) }}</span> by the newest prices<template
+        v-if="priced.length < lacking.length"
+        >; {{ lacking.length - priced.length }} of {{ lacking.length }} have no price and are not
+        counted</template
+      >. Packs are larger.
+    </p>
     <div class="dialog-buttons buttons">
       <Button
         label="Copy what lacks"
@@ -79,6 +88,9 @@ async function copy() {
 </template>
 
 <style scoped>
+.cost {
+  padding-top: 0.75rem;
+}
 .lead {
   padding-bottom: 0.75rem;
 }

@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { capitalise, sayPercent, substitutesFor, type AssessedLine, type Substitute } from '@omblet/core'
+import {
+  capitalise,
+  pricePerGram,
+  sayMoney,
+  sayPercent,
+  substitutesFor,
+  swapCost,
+  type AssessedLine,
+  type Substitute,
+} from '@omblet/core'
 import Button from 'primevue/button'
 import { computed, ref, watch } from 'vue'
 import FindingMark from '../../components/FindingMark.vue'
@@ -23,6 +32,11 @@ const list = computed(() => {
   const index = a.lines.findIndex((l) => l.phase === props.line.phase && l.line === props.line.line)
   return substitutesFor(a, index, materials.catalogue, lots.owned)
 })
+/** What it would change in the price of a batch, where both have one. */
+function priceWords(s: Substitute): string {
+  const change = swapCost(editor.assessment!, props.line, { id: s.material.id, percent: s.percent }, (id) => pricePerGram(lots.lots, id)) // prettier-ignore
+  return change === null ? '' : `${sayMoney(Math.abs(change))} ${change < 0 ? 'less' : 'more'} a batch`
+}
 const shown = computed(() => (all.value ? list.value : list.value.slice(0, MOST)))
 watch(
   () => props.line.id,
@@ -47,6 +61,7 @@ watch(
           <div class="head">
             <strong>{{ capitalise(s.material.name) }}</strong>
             <span v-if="lots.owned.has(s.material.id)" class="muted small">on your shelf</span>
+            <span v-if="priceWords(s)" class="muted small">{{ priceWords(s) }}</span>
             <span class="mono small amount">{{ sayPercent(s.percent) }}</span>
             <Button
               label="Use it"

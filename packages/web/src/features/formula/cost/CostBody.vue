@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { capitalise, costRows, sayNumber, type Costing } from '@omblet/core'
+import { capitalise, costRows, sayMoney, sayNumber, type Costing } from '@omblet/core'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { axis, chartBase, palette } from '../../../components/chart'
@@ -13,7 +13,8 @@ import { useContainers } from '../../../stores/containers'
 import { takeInDemoShelf } from '../../../stores/demo-shelf'
 import { useEditor } from '../../../stores/editor'
 import FillCard from './FillCard.vue'
-import { sayMoney, useCost } from './use-cost'
+import StandIns from '../StandIns.vue'
+import { useCost } from './use-cost'
 
 const editor = useEditor()
 const { batch, lost, costing, change, assessment, cost, drivers, price } = useCost()
@@ -103,6 +104,11 @@ const figures = computed(() => [
     note: cost.value.perContainer === null ? 'say how many you fill' : 'with jar, label and hours',
   },
 ])
+/** The dearest line that stands on the sheet: what could stand in for it, and what that would change. */
+const dearest = computed(() => {
+  const index = batch.value ? null : (drivers.value[0]?.line.index ?? null)
+  return index === null ? null : (assessment.value.lines[index] ?? null)
+})
 const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
 </script>
 
@@ -163,6 +169,10 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
           {{ sayNumber(half.percent, 0) }} % of what is priced.
         </p>
       </template>
+      <div v-if="dearest" class="dearest">
+        <p class="small">Dearest: {{ capitalise(dearest.label) }}.</p>
+        <StandIns :line="dearest" @take="editor.apply($event.edit)" />
+      </div>
       <div v-if="unpriced.length" class="open">
         <div
           class="rail"

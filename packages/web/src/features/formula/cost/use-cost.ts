@@ -1,12 +1,4 @@
-import {
-  costDrivers,
-  costFromShelf,
-  costOfBatch,
-  priceAtMargin,
-  sayNumber,
-  type Cost,
-  type Costing,
-} from '@omblet/core'
+import { costDrivers, costFromShelf, costOfBatch, priceAtMargin, type Cost, type Costing } from '@omblet/core'
 import { computed } from 'vue'
 import { useBatchInRoute } from '../../../composables/batch-in-route'
 import { useEditor } from '../../../stores/editor'
@@ -46,11 +38,3 @@ export function useCost() {
   )
   return { batch, lost, costing, change, assessment, cost, drivers, price }
 }
-
-/** Money with two places, more where it is little; without a currency: it is the maker's own. */
-export const sayMoney = (value: number | null) =>
-  value === null
-    ? 'not known'
-    : value === 0 || Math.abs(value) >= 0.01
-      ? value.toFixed(2)
-      : sayNumber(Number(value.toPrecision(2)), 4)

@@ -13,13 +13,21 @@ const editor = useEditor()
 const route = useRoute()
 const router = useRouter()
 const room = useLabel()
-const { sheet, faces, made, label, design, fits } = room
+const { sheet, facesOf, made, label, design, fits } = room
 const whole = (name: string, least: number, most: number) => {
   const value = Number(route.query[name])
   return Number.isInteger(value) ? Math.min(most, Math.max(least, value)) : least
 }
 const pages = computed(() => {
-  const all = Array.from({ length: whole('jars', 1, 500) }, () => faces.value).flat()
+  const jars = whole('jars', 1, 500)
+  // each jar of a batch has a number of its own
+  const all = Array.from({ length: jars }, (_, i) => {
+    const jar = made.value && {
+      ...made.value,
+      code: jars > 1 ? `${made.value.code}/${i + 1}` : made.value.code,
+    }
+    return facesOf(jar).map((face) => ({ ...face, code: jar?.code }))
+  }).flat()
   const places = placeStickers(sheet.value, all.length, whole('first', 0, 799))
   const last = places.at(-1)!.page
   return Array.from({ length: last + 1 }, (_, page) =>
@@ -69,7 +77,7 @@ const printNow = () => window.print()
           :sheet="sheet"
           :kind="editor.formula!.product.kind"
           :mark="s.face.layout.mark ? design.mark : undefined"
-          :code="made?.code"
+          :code="s.face.code"
           :label="`${s.face.what} of ${label.name}`"
           :style="{ left: `${s.x}mm`, top: `${s.y}mm` }"
         />

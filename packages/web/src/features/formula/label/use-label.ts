@@ -96,10 +96,9 @@ export function useLabel() {
     () =>
     leastOf(design.value, label.value.region, sheet.value.width * sheet.value.height * (design.value.faces === 'two' ? 2 : 1)), // prettier-ignore
   )
-  const text = computed(() => labelText(label.value, design.value, made.value))
   /** One face, or front and back, each with its code and mark where they go. */
-  const faces = computed(() => {
-    const { front, back } = text.value
+  function facesOf(jar: Made | null) {
+    const { front, back } = labelText(label.value, design.value, jar)
     const lay = (words: typeof front, code: boolean, mark: boolean, figures = least.value.figures) =>
       layLabel(
         words,
@@ -110,9 +109,24 @@ export function useLabel() {
     return back
       ? [{ what: 'Front', layout: lay(front, false, true) }, { what: 'Back', layout: lay(back, true, false, 0) }] // prettier-ignore
       : [{ what: 'Label', layout: lay(front, true, true) }]
-  })
+  }
+  const faces = computed(() => facesOf(made.value))
   const fits = computed(() => faces.value.every((f) => f.layout.fits))
 
-  return { design, change, assessment, label, made, batch, lostBatch, sheet, space, least, faces, fits }
+  return {
+    design,
+    change,
+    assessment,
+    label,
+    made,
+    batch,
+    lostBatch,
+    sheet,
+    space,
+    least,
+    faces,
+    facesOf,
+    fits,
+  }
 }
 export type LabelRoom = ReturnType<typeof useLabel>
