@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
-import { expect, openFormula, saved, test, type Page } from './helpers'
+import { done, startBatch, TONER } from './bench-helpers'
+import { expect, openFormula, openHome, saved, test, type Page } from './helpers'
 
 const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name })
 /** A4 in points, and how many points a millimetre has. */
@@ -99,9 +100,38 @@ test('a label that does not fit says so and what to do, and design and keeping t
   expect(boxes(await page.pdf({ preferCSSPageSize: true }))).toHaveLength(1)
 })
 
-test('containers stand on the shelf, suit or do not, and are counted down when they are filled', async ({
-  page,
-}) => {
+test('what is filled is counted down on the shelf, and the batch knows what it cost', async ({ page }) => {
+  await openHome(page)
+  await page.goto('/shelf/containers')
+  await button(page, 'Try the example shelf').click()
+  await expect(page.getByRole('row', { name: /Mist bottle/ })).toContainText('6')
+  await startBatch(page, TONER)
+  await done(page)
+  for (const grams of ['94.97', '4']) {
+    await page.getByLabel('What the scale shows').fill(grams)
+    await page.getByLabel('What the scale shows').press('Enter')
+  }
+  await done(page)
+  await page.getByLabel('What the scale shows').fill('1')
+  await page.getByLabel('What the scale shows').press('Enter')
+  await expect(page.getByText('All of it is weighed')).toBeVisible()
+  for (let i = 0; i < 6; i++) await done(page)
+  await page.getByLabel('Filled, in all').fill('97')
+  await page.getByRole('textbox', { name: 'Containers' }).fill('2')
+  await page.getByRole('combobox', { name: 'Filled into' }).click()
+  await page.getByRole('option', { name: /^Mist bottle/ }).click()
+  await button(page, 'Finish the batch').click()
+  await expect(page.getByText('in 2', { exact: false }).first()).toBeVisible()
+  await button(page, 'More for this batch').click()
+  await page.getByRole('menuitem', { name: 'Cost' }).click()
+  await expect(page.getByRole('heading', { name: /the lots that were taken/ })).toBeVisible()
+  // 4 g of glycerin at 9.80 a kilogram and 1 g of the preservative at 9.50 for 100 g
+  await expect(page.getByText('0.13', { exact: true }).first()).toBeVisible()
+  await page.goto('/shelf/containers')
+  await expect(page.getByRole('row', { name: /Mist bottle/ })).toContainText('4')
+})
+
+test('containers stand on the shelf, and suit or do not', async ({ page }) => {
   await openFormula(page, 'Harbour Fog face cream')
   await page.getByRole('link', { name: 'Cost', exact: true }).click()
   await expect(page.getByText('100 % of the weight is not priced')).toBeVisible()

@@ -176,6 +176,7 @@ export {
   Lot,
   lotLabel,
   lotsToUse,
+  priceHistory,
   pricePerGram,
   stockOf,
 } from './materials/lots.ts'

@@ -19,6 +19,7 @@ import {
   Lot,
   lossOf,
   priceAtMargin,
+  priceHistory,
   readContainers,
   readPrices,
   shoppingList,
@@ -135,6 +136,18 @@ describe('what would change it', () => {
     const change = swapCost(a, { id: 'squalane', grams: 120 }, { id: 'simmondsia-chinensis-seed-oil', percent: 60 }, prices) // prettier-ignore
     expect(change).toBeCloseTo(120 * 0.09 - 120 * 0.12, 9)
     expect(swapCost(a, { id: 'squalane', grams: 120 }, { id: 'glycerin', percent: 60 }, prices)).toBeNull()
+  })
+  it('a price has a history over the lots that tell one, with their postage', () => {
+    const lots = [
+      lot('new', 'squalane', { price: 12, postage: 2, bought: '2026-05-01' }),
+      lot('old', 'squalane', { price: 9, bought: '2025-02-01' }),
+      lot('free', 'squalane', { packGrams: 0, bought: '2026-01-01' }),
+      lot('undated', 'squalane', { price: 1 }),
+    ]
+    const told = priceHistory(lots, 'squalane')
+    expect(told.map((h) => h.day)).toEqual(['2025-02-01', '2026-05-01'])
+    expect(told[0]!.per100).toBeCloseTo(9, 9)
+    expect(told[1]!.per100).toBeCloseTo(14, 9)
   })
   it('a shopping list says what lacks would cost, and not what has no price', () => {
     const list = shoppingList(assess(oil), [lot('a', 'squalane', { leftGrams: 20, price: 12 })], TODAY)

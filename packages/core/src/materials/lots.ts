@@ -88,6 +88,15 @@ export const lotPrice = (lot: Lot): number | null =>
     ? (lot.price + (lot.postage ?? 0)) / lot.packGrams!
     : null
 
+/** What 100 g cost from one lot to the next, the oldest first; lots without a price or a day are left out. */
+export const priceHistory = (lots: readonly Lot[], material: string): { day: string; per100: number }[] =>
+  lots
+    .flatMap((lot) => {
+      const price = lot.material === material && lot.bought !== undefined ? lotPrice(lot) : null
+      return price === null ? [] : [{ day: lot.bought!, per100: 100 * price }]
+    })
+    .sort((x, y) => x.day.localeCompare(y.day))
+
 /** Price of a gram from the newest lot that tells one; null when none does. */
 export function pricePerGram(lots: readonly Lot[], material: string): number | null {
   const newest = lots

@@ -20,6 +20,7 @@ const form = reactive({
   left: say(props.lot?.leftGrams),
   pack: say(props.lot?.packGrams),
   price: say(props.lot?.price),
+  postage: say(props.lot?.postage),
   supplier: props.lot?.supplier ?? '',
   batch: props.lot?.batch ?? '',
   bought: props.lot?.bought ?? '',
@@ -80,6 +81,7 @@ const number = (text: string, what: string) => parseNumber(text, { min: 0, max: 
 const left = computed(() => number(form.left, 'the amount'))
 const pack = computed(() => number(form.pack, 'the pack'))
 const price = computed(() => number(form.price, 'the price'))
+const postage = computed(() => number(form.postage, 'the postage'))
 const errors = computed(() => ({
   left:
     'error' in left.value
@@ -89,6 +91,7 @@ const errors = computed(() => ({
         : null,
   pack: 'error' in pack.value ? pack.value.error : null,
   price: 'error' in price.value ? price.value.error : null,
+  postage: 'error' in postage.value ? postage.value.error : null,
   analysis: analysisError.value,
 }))
 const valid = computed(() => Object.values(errors.value).every((e) => e === null))
@@ -103,6 +106,7 @@ async function save() {
   const optional = {
     packGrams,
     price: valueOf(price.value),
+    postage: valueOf(postage.value),
     supplier: form.supplier.trim(),
     batch: form.batch.trim(),
     bought: form.bought,
@@ -156,6 +160,9 @@ async function save() {
       </FormField>
       <FormField id="lot-price" label="Price of the pack" :error="errors.price">
         <InputText id="lot-price" v-model="form.price" inputmode="decimal" class="mono" fluid />
+      </FormField>
+      <FormField id="lot-postage" label="Its share of the postage" :error="errors.postage">
+        <InputText id="lot-postage" v-model="form.postage" inputmode="decimal" class="mono" fluid />
       </FormField>
       <DayField id="lot-expires" v-model="form.expires" label="Good until" />
       <DayField id="lot-bought" v-model="form.bought" label="Bought" />

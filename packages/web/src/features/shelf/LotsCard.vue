@@ -2,7 +2,9 @@
 import {
   daysLeft,
   freshnessOf,
+  priceHistory,
   pricePerGram,
+  sayMoney,
   sayNumber,
   sayPercent,
   type Lot,
@@ -21,6 +23,7 @@ const store = useLots()
 const toast = useToast()
 const lots = computed(() => store.of(props.material.id))
 const price = computed(() => pricePerGram(store.lots, props.material.id))
+const history = computed(() => priceHistory(store.lots, props.material.id))
 const editing = ref<Lot | 'new' | null>(null)
 
 const MARK = { past: 'stop', soon: 'check', good: 'fine', unknown: 'note' } as const
@@ -37,7 +40,7 @@ const details = (lot: Lot) =>
     lot.bought && `bought ${lot.bought}`,
     lot.opened && `opened ${lot.opened}`,
     lot.price !== undefined && lot.packGrams
-      ? `${sayNumber(lot.price)} for ${sayNumber(lot.packGrams)} g`
+      ? `${sayMoney(lot.price)} for ${sayNumber(lot.packGrams)} g${lot.postage ? ` and ${sayMoney(lot.postage)} postage` : ''}`
       : '',
   ]
     .filter(Boolean)
@@ -58,14 +61,17 @@ async function remove(lot: Lot) {
     <p v-if="store.problem" class="error-text" role="alert">{{ store.problem }}</p>
     <p v-if="lots.length === 0" class="muted">None. Add what you have, with its date and price.</p>
     <p v-if="price !== null" class="muted small">
-      About {{ sayNumber(price * 100, 2) }} for 100 g, by the newest pack.
+      About {{ sayMoney(price * 100) }} for 100 g, by the newest pack.
+      <template v-if="history.length > 1"
+        >Over time: {{ history.map((h) => `${sayMoney(h.per100)} (${h.day})`).join(', ') }}.</template
+      >
     </p>
     <ul>
       <li v-for="lot in lots" :key="lot.id">
         <FindingMark :severity="MARK[freshnessOf(lot, today())]" :size="16" />
         <div class="what">
           <p>
-            <span class="mono">{{ sayNumber(lot.leftGrams, 2) }} g</span> left, {{ lasts(lot) }}
+            <strong>{{ sayNumber(lot.leftGrams, 2) }} g</strong> left, {{ lasts(lot) }}
           </p>
           <p v-if="details(lot)" class="muted small">{{ details(lot) }}</p>
           <p v-if="lot.analysis?.length" class="muted small">

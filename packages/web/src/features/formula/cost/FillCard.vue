@@ -91,4 +91,7 @@ li {
 .block {
   display: block;
 }
+a {
+  color: var(--accent-ink);
+}
 </style>
