@@ -172,6 +172,8 @@ describe('what a batch cost', () => {
     const c = costOfBatch(m.state, lots)
     expect(c.lines[0]).toMatchObject({ grams: 125, lots: ['mine'] })
     expect(c.lines[0]!.cost).toBeCloseTo(15, 9)
+    // 15 for the 205 g that were made
+    expect(c.per100Grams).toBeCloseTo(1500 / 205, 6)
     expect(c.unpriced).toEqual(['simmondsia-chinensis-seed-oil'])
   })
   it('leaves out what was taken back, and counts an adjuster beside the lines', () => {

@@ -1,4 +1,5 @@
 import type { Assessment } from '../assess/types.ts'
+import { madeGrams } from '../bench/record.ts'
 import { lotUse } from '../bench/refuse.ts'
 import type { BatchState } from '../bench/types.ts'
 import { lotPrice, lotsToUse, pricePerGram, freshnessOf, type Lot } from '../materials/lots.ts'
@@ -144,7 +145,10 @@ export function costFromShelf(a: Assessment, lots: readonly Lot[], today: string
   return summed(lines, a.amounts.batchGrams, extras)
 }
 
-/** What a batch cost: the lots that were taken, as they were weighed; water that left is paid for too. */
+/**
+ * What a batch cost: the lots that were taken, as they were weighed. What left or was thrown away is paid for too; 100 g
+ * are of what was made.
+ */
 export function costOfBatch(s: BatchState, lots: readonly Lot[], extras: Extras = {}): Cost {
   const byId = new Map(lots.map((l) => [l.id, l]))
   const { a } = s.plan
@@ -170,11 +174,7 @@ export function costOfBatch(s: BatchState, lots: readonly Lot[], extras: Extras 
       costLine({ index: null, material, label: material.replaceAll('-', ' '), phase: null }, p),
     ),
   ]
-  return summed(
-    lines,
-    lines.reduce((t, l) => t + l.grams, 0),
-    { wasteGrams: s.wasted, ...extras },
-  )
+  return summed(lines, madeGrams(s), { wasteGrams: s.wasted, ...extras })
 }
 
 /** What another material at its dose would change in the cost of a batch; null where one of both has no price. */

@@ -145,7 +145,15 @@ function clear() {
       <span class="muted small count" aria-live="polite"
         >{{ shown.length }} of {{ materials.catalogue.materials.length }} materials</span
       >
-      <RouterLink to="/shelf/containers" class="containers">Containers</RouterLink>
+      <Button
+        as="a"
+        href="/shelf/containers"
+        label="Containers"
+        icon="pi pi-inbox"
+        severity="secondary"
+        outlined
+        @click.prevent="router.push('/shelf/containers')"
+      />
       <Button label="New material" icon="pi pi-plus" severity="secondary" outlined @click="making = true" />
       <Button label="Take in" icon="pi pi-upload" severity="secondary" outlined @click="takeIn" />
       <Button

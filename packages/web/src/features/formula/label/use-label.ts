@@ -57,12 +57,14 @@ export function useLabel() {
   const container = computed<ContainerKind | undefined>(() =>
     CONTAINER_KINDS.find((k) => k === design.value.containerKind),
   )
-  /** The lot of its materials that ends first, of those that would be used. */
+  /** The lot that ends first: of those that went into the batch, else of those that would be used. */
   const firstLot = computed(() => {
-    const ends = assessment.value.lines.flatMap((l) => {
-      const lot = l.grams > 0 ? lotsToUse(lots.of(l.id), today())[0] : undefined
-      return lot?.expires ? [{ label: l.label, expires: lot.expires }] : []
-    })
+    const taken = batch.value?.state.lines.map((l) => lots.lots.filter((lot) => l.lots.includes(lot.id)))
+    const ends = (batch.value?.state.plan.a ?? assessment.value).lines.flatMap((l, i) =>
+      (l.grams > 0 ? (taken ? taken[i]! : lotsToUse(lots.of(l.id), today()).slice(0, 1)) : []).flatMap(
+        (lot) => (lot.expires ? [{ label: l.label, expires: lot.expires }] : []),
+      ),
+    )
     const first = ends.sort((x, y) => x.expires.localeCompare(y.expires))[0]
     if (!first) return undefined
     const days = differenceInCalendarDays(parseISO(first.expires), parseISO(made.value?.day ?? today()))
