@@ -2,7 +2,7 @@
 import { capitalise, fieldsOf, listWords, sheetWords } from '@omblet/core'
 import Button from 'primevue/button'
 import Menu from 'primevue/menu'
-import { computed, ref, useTemplateRef } from 'vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { fileName } from '../../../browser/download'
 import NumberField from '../../../components/NumberField.vue'
@@ -24,7 +24,15 @@ const { sheet, faces, made, fits, label, design } = room
 
 /** First free field of a half-used sheet, and how many jars get a label. */
 const first = ref(0)
-const jars = ref<number | null>(4)
+const jars = ref<number | null>(editor.formula!.costing?.containers ?? 4)
+watch(
+  () => fieldsOf(sheet.value),
+  () => (first.value = 0),
+)
+watch(room.batch, (b) => {
+  const filled = b?.state.finished?.containers
+  if (filled) jars.value = filled
+})
 const stickers = computed(() => Math.max(1, Math.round(jars.value ?? 1)) * faces.value.length)
 const lacking = computed(() => [...new Set(faces.value.flatMap((f) => f.layout.lacking))])
 const zoom = ref<'true' | 'large'>('large')

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { fieldsOf, PAPERS, placeStickers, type StickerSheet } from '@omblet/core'
-import { computed } from 'vue'
+import { computed, nextTick, useTemplateRef } from 'vue'
 
 /** The first sheet of stickers: used fields, those that will be printed, and those that stay. */
 const props = defineProps<{ sheet: StickerSheet; count: number }>()
@@ -14,12 +14,24 @@ const fields = computed(() =>
     state: i < first.value ? 'used' : i < first.value + props.count ? 'prints' : 'free',
   })),
 )
+const box = useTemplateRef<HTMLElement>('box')
+/** One stop of the tab key for all fields; arrows go from field to field. */
+async function onKey(event: KeyboardEvent) {
+  const by = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -props.sheet.columns, ArrowDown: props.sheet.columns }[event.key] // prettier-ignore
+  if (by === undefined) return
+  event.preventDefault()
+  const next = first.value + by
+  if (next < 0 || next >= fields.value.length) return
+  first.value = next
+  await nextTick()
+  box.value?.querySelector<HTMLElement>('[tabindex="0"]')?.focus()
+}
 const more = computed(() => Math.max(0, first.value + props.count - fields.value.length))
 const WORDS = { used: 'used', prints: 'gets a label', free: 'stays free' }
 </script>
 
 <template>
-  <div class="paper" :style="{ aspectRatio: `${paper.width} / ${paper.height}` }">
+  <div ref="box" class="paper" :style="{ aspectRatio: `${paper.width} / ${paper.height}` }">
     <button
       v-for="f in fields"
       :key="f.i"
@@ -28,6 +40,7 @@ const WORDS = { used: 'used', prints: 'gets a label', free: 'stays free' }
       :class="[f.state, sheet.shape]"
       :aria-label="`Field ${f.i + 1}, ${WORDS[f.state as keyof typeof WORDS]}: begin here`"
       :aria-pressed="f.i === first"
+      :tabindex="f.i === first ? 0 : -1"
       :style="{
         left: `${(100 * f.x) / paper.width}%`,
         top: `${(100 * f.y) / paper.height}%`,
@@ -35,6 +48,7 @@ const WORDS = { used: 'used', prints: 'gets a label', free: 'stays free' }
         height: `${(100 * sheet.height) / paper.height}%`,
       }"
       @click="first = f.i"
+      @keydown="onKey"
     >
       {{ f.state === 'prints' ? f.i - first + 1 : f.state === 'used' ? '×' : '' }}
     </button>
