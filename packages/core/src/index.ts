@@ -268,7 +268,7 @@ export { Material, type MaterialKind, SOLUBILITIES } from './shapes/material.ts'
 export { MethodChoices, MethodEdits, type Schools } from './shapes/method.ts'
 export { solubilityAt, temperatureFactor } from './solubility/solubility.ts'
 export type { Solver } from './solve/lp.ts'
-export { type Cell, harmlessRows } from './text/cells.ts'
+export { cellText, type Cell, harmlessRows } from './text/cells.ts'
 export { parseCsv, writeCsv } from './text/csv.ts'
 export {
   capitalise,

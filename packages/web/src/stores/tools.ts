@@ -5,13 +5,17 @@ import { computed, ref, shallowRef } from 'vue'
 import * as z from 'zod'
 import { getSetting, setSetting } from '../storage/formulas'
 
-/** What is true of a maker's own tools: the meter's last calibration, the weight of a drop. */
-const Tools = z.object({ calibration: Calibration.nullable(), dropGrams: z.number().gt(0).max(1).nullable() })
+/** What is true of a maker's own tools: the meter's last calibration, the weight of a drop, the money that is counted in. */
+const Tools = z.object({
+  calibration: Calibration.nullable(),
+  dropGrams: z.number().gt(0).max(1).nullable(),
+  currency: z.string().max(8).default(''),
+})
 type Tools = z.infer<typeof Tools>
 const KEY = 'tools'
 
 export const useTools = defineStore('tools', () => {
-  const tools = shallowRef<Tools>({ calibration: null, dropGrams: null })
+  const tools = shallowRef<Tools>({ calibration: null, dropGrams: null, currency: '' })
   const today = ref(new Date())
   let loaded: Promise<void> | null = null
 

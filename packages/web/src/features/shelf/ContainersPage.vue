@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { containerRows, containerWord, sayNumber, wallWord, type Container } from '@omblet/core'
 import Button from 'primevue/button'
+import Menu from 'primevue/menu'
 import { useToast } from 'primevue/usetoast'
 import { onMounted, ref, useTemplateRef } from 'vue'
-import { downloadCsv } from '../../browser/download'
+import { downloadCsv, downloadSpreadsheet } from '../../browser/download'
 import NothingYet from '../../components/NothingYet.vue'
 import Notice from '../../components/Notice.vue'
 import { notify } from '../../components/notify'
@@ -15,6 +16,19 @@ import { takeInContainers } from './containers'
 const store = useContainers()
 const toast = useToast()
 const open = ref<{ container: Container | null } | null>(null)
+const menu = useTemplateRef<InstanceType<typeof Menu>>('menu')
+const exports = [
+  {
+    label: 'As CSV',
+    icon: 'pi pi-table',
+    command: () => void downloadCsv('containers', containerRows(store.containers)),
+  },
+  {
+    label: 'As a spreadsheet',
+    icon: 'pi pi-file-excel',
+    command: () => void downloadSpreadsheet('containers', containerRows(store.containers)),
+  },
+]
 const picker = useTemplateRef<HTMLInputElement>('picker')
 onMounted(() => (document.title = 'Containers – Omblet'))
 
@@ -31,7 +45,9 @@ async function onPick(event: Event) {
   const file = input.files?.[0]
   input.value = ''
   if (!file) return
-  const { taken, refused } = await takeInContainers(file, store.containers, store.put)
+  const read = await takeInContainers(file, store.containers, store.put).catch(() => null)
+  if (!read) return notify(toast, `${file.name} could not be read. Save it as .csv or .xlsx and take it in again.`, undefined, 'error') // prettier-ignore
+  const { taken, refused } = read
   const words = `${taken} taken in from ${file.name}`
   if (refused.length === 0) notify(toast, `${words}.`)
   else notify(toast, `${words}; left out: ${refused.slice(0, 3).join(' ')}${refused.length > 3 ? ` And ${refused.length - 3} more.` : ''}`, undefined, 'error') // prettier-ignore
@@ -53,13 +69,15 @@ async function onPick(event: Event) {
         icon="pi pi-download"
         severity="secondary"
         outlined
-        @click="downloadCsv('containers', containerRows(store.containers))"
+        aria-haspopup="menu"
+        @click="menu?.toggle($event)"
       />
+      <Menu ref="menu" :model="exports" popup />
       <Button label="Add a container" icon="pi pi-plus" @click="open = { container: null }" />
       <input
         ref="picker"
         type="file"
-        accept=".csv,.txt"
+        accept=".csv,.txt,.xlsx"
         data-testid="containers-picker"
         hidden
         @change="onPick"

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { capitalise, costRows, sayMoney, sayNumber, type Costing } from '@omblet/core'
+import { capitalise, costRows, sayNumber, type Costing } from '@omblet/core'
 import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
 import { computed } from 'vue'
 import { axis, chartBase, palette } from '../../../components/chart'
 import ChartFigure from '../../../components/ChartFigure.vue'
 import FindingMark from '../../../components/FindingMark.vue'
+import FormField from '../../../components/FormField.vue'
 import NothingYet from '../../../components/NothingYet.vue'
 import Notice from '../../../components/Notice.vue'
 import NumberField from '../../../components/NumberField.vue'
@@ -17,7 +19,7 @@ import StandIns from '../StandIns.vue'
 import { useCost } from './use-cost'
 
 const editor = useEditor()
-const { batch, lost, costing, change, assessment, cost, drivers, price } = useCost()
+const { money, currency, batch, lost, costing, change, assessment, cost, drivers, price } = useCost()
 
 const FIELDS: { key: keyof Costing & string; label: string; unit?: string; max: number; what: string }[] = [
   { key: 'containers', label: 'Containers', max: 10000, what: 'the number' },
@@ -55,10 +57,10 @@ const options = computed(() =>
     plotOptions: { bar: { horizontal: true, barHeight: '62%', borderRadius: 3 } },
     xaxis: {
       categories: bars.value.map((b) => capitalise(b.line.label)),
-      ...axis(null, (v) => sayMoney(v)),
+      ...axis(null, (v) => money(v)),
     },
     yaxis: { labels: { maxWidth: 220, style: { colors: palette.value.ink, fontSize: '13px' } } },
-    tooltip: { y: { formatter: (v: number) => sayMoney(v), title: { formatter: () => '' } } },
+    tooltip: { y: { formatter: (v: number) => money(v), title: { formatter: () => '' } } },
   }),
 )
 const series = computed(() => [
@@ -69,7 +71,7 @@ const table = computed(() => ({
   rows: drivers.value.map((d) => [
     capitalise(d.line.label),
     sayNumber(d.line.grams, 3),
-    sayMoney(d.line.cost),
+    money(d.line.cost),
     `${sayNumber(d.percent, 0)} %`,
   ]),
 }))
@@ -96,11 +98,11 @@ const phases = computed(
   cost.value.phases.map((p) => ({ ...p, name: assessment.value.phases[p.phase]!.name, letter: assessment.value.phases[p.phase]!.letter })), // prettier-ignore
 )
 const figures = computed(() => [
-  { label: batch.value ? 'The batch' : 'A batch', value: sayMoney(cost.value.materials), note: 'materials' },
-  { label: '100 g', value: sayMoney(cost.value.per100Grams), note: 'materials' },
+  { label: batch.value ? 'The batch' : 'A batch', value: money(cost.value.materials), note: 'materials' },
+  { label: '100 g', value: money(cost.value.per100Grams), note: 'materials' },
   {
     label: 'A container',
-    value: sayMoney(cost.value.perContainer),
+    value: money(cost.value.perContainer),
     note: cost.value.perContainer === null ? 'say how many you fill' : 'with jar, label and hours',
   },
 ])
@@ -186,9 +188,7 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
           counted: {{ unpriced.join(', ') }}.
         </p>
       </div>
-      <p v-if="cost.waste" class="small">
-        {{ sayMoney(cost.waste) }} of it was thrown away or stayed behind.
-      </p>
+      <p v-if="cost.waste" class="small">{{ money(cost.waste) }} of it was thrown away or stayed behind.</p>
     </section>
     <div class="right">
       <FillCard :a="assessment" :chosen="editor.formula!.label?.container ?? null" @choose="choose" />
@@ -206,14 +206,16 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
                 >
               </td>
               <td>{{ p.name }}</td>
-              <td class="number" :class="p.cost === null ? 'muted' : 'mono'">{{ sayMoney(p.cost) }}</td>
+              <td class="number" :class="p.cost === null ? 'muted' : 'mono'">{{ money(p.cost) }}</td>
             </tr>
           </tbody>
         </table>
       </section>
       <section class="card" aria-labelledby="beside-title">
         <h3 id="beside-title">Beside the materials</h3>
-        <p class="muted small">In the money you count in.</p>
+        <FormField id="cost-currency" label="Money you count in">
+          <InputText id="cost-currency" v-model="currency" maxlength="8" placeholder="€" class="money" />
+        </FormField>
         <div class="grid">
           <NumberField
             v-for="f in FIELDS"
@@ -229,7 +231,7 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
         </div>
         <p v-if="price !== null">
           At {{ sayNumber(costing.marginPercent!, 1) }} % margin a container would sell for
-          <strong class="mono">{{ sayMoney(price) }}</strong>.
+          <strong class="mono">{{ money(price) }}</strong>.
         </p>
         <p v-if="costing.marginPercent !== undefined" class="small caution">
           <FindingMark severity="note" :size="16" /><span
@@ -304,6 +306,9 @@ dd.mono {
   display: block;
   height: 100%;
   background: repeating-linear-gradient(45deg, var(--muted) 0 3px, transparent 3px 8px);
+}
+.money {
+  width: 6rem;
 }
 .open {
   display: grid;

@@ -1,8 +1,17 @@
-import { costDrivers, costFromShelf, costOfBatch, priceAtMargin, type Cost, type Costing } from '@omblet/core'
+import {
+  costDrivers,
+  costFromShelf,
+  costOfBatch,
+  priceAtMargin,
+  sayMoney,
+  type Cost,
+  type Costing,
+} from '@omblet/core'
 import { computed } from 'vue'
 import { useBatchInRoute } from '../../../composables/batch-in-route'
 import { useEditor } from '../../../stores/editor'
 import { today, useLots } from '../../../stores/lots'
+import { useTools } from '../../../stores/tools'
 
 /** What the formula that is open costs from the shelf, or what one of its batches did cost. */
 export function useCost() {
@@ -36,5 +45,14 @@ export function useCost() {
       ? null
       : priceAtMargin(cost.value.perContainer, costing.value.marginPercent),
   )
-  return { batch, lost, costing, change, assessment, cost, drivers, price }
+  const tools = useTools()
+  void tools.load()
+  const currency = computed({
+    get: () => tools.tools.currency,
+    set: (currency) => void tools.patch({ currency: currency.trim().slice(0, 8) }),
+  })
+  /** Money with the maker's own sign behind it, where one was told. */
+  const money = (value: number | null) =>
+    value === null || currency.value === '' ? sayMoney(value) : `${sayMoney(value)} ${currency.value}`
+  return { money, currency, batch, lost, costing, change, assessment, cost, drivers, price }
 }
