@@ -1,4 +1,5 @@
 import { Container, Lot, toFormula, type Formula } from '@omblet/core'
+import shelf from './demo-shelf.json'
 
 const files = import.meta.glob<unknown>('../../../demo/*.omblet.json', { eager: true, import: 'default' })
 
@@ -8,13 +9,10 @@ export const demoFormulas = (): Formula[] =>
     .sort()
     .map((name) => toFormula(files[name]))
 
-const shelf = import.meta.glob<{ lots: unknown[]; containers: unknown[] }>('../../../demo/shelf.json', {
-  eager: true,
-  import: 'default',
-})
-
 /** Lots and containers of the same harbour town, with their prices. */
 export function demoShelf(): { lots: Lot[]; containers: Container[] } {
-  const [{ lots, containers }] = Object.values(shelf) as [{ lots: unknown[]; containers: unknown[] }]
-  return { lots: lots.map((l) => Lot.parse(l)), containers: containers.map((c) => Container.parse(c)) }
+  return {
+    lots: shelf.lots.map((l) => Lot.parse(l)),
+    containers: shelf.containers.map((c) => Container.parse(c)),
+  }
 }
