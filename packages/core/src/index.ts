@@ -153,7 +153,15 @@ export { difference, type LineChange } from './formula/versions.ts'
 export { compareLabels } from './label/compare.ts'
 export { type Layout, layLabel, type Measure } from './label/layout.ts'
 export { fieldsOf, PAPERS, placeStickers, sheetFault, sheetOf, SHEETS, sheetWords } from './label/sheets.ts'
-export { bestBefore, keptMonths, labelText, leastOf, type Made, namesInOrder } from './label/text.ts'
+export {
+  bestBefore,
+  keptMonths,
+  labelText,
+  leastOf,
+  type Made,
+  namesInOrder,
+  USUAL_STORAGE,
+} from './label/text.ts'
 export { Costing, LABEL_REGIONS, LabelDesign, MARKS, StickerSheet } from './shapes/label.ts'
 export { labelOf, labelReport, type LabelWish } from './label/label.ts'
 export { sayMonths, useWithin } from './label/use-within.ts'

@@ -123,7 +123,8 @@ export interface Suits {
   reasons: string[]
 }
 
-const SCENT = 0.2
+/** Less salt or scent than this does nothing to a wall, percent of the product (common practice). */
+const HARMLESS = 0.2
 const SHORTFALL = 2
 
 /** Whether a container gives out what the product is, and bears it. Common practice. */
@@ -151,8 +152,8 @@ export function suits(a: Assessment, c: Pick<Container, 'kind' | 'wall'>): Suits
       never.push(`${wall.name} is attacked by so much scent or essential oil.`)
     if (ph !== null && ((wall.leastPh ?? 0) > ph || (wall.mostPh ?? 14) < ph))
       never.push(`${wall.name} does not stand pH ${sayNumber(ph, 1)}.`)
-    if (wall.noSalt && saltPercent(a) > SCENT) never.push(`${wall.name} pits with salt.`)
-    if (wall.drinksScent && scent > SCENT) mind.push(`${wall.name} drinks up part of the scent.`)
+    if (wall.noSalt && saltPercent(a) > HARMLESS) never.push(`${wall.name} pits with salt.`)
+    if (wall.drinksScent && scent > HARMLESS) mind.push(`${wall.name} drinks up part of the scent.`)
   }
   return { suits: never.length === 0, reasons: [...never, ...mind] }
 }

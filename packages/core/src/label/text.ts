@@ -69,6 +69,9 @@ export function namesInOrder(label: Label, order: readonly string[] = []): strin
   return [...entries.slice(0, belowOneFrom), ...sorted, ...entries.filter((e) => e.colour)].map((e) => e.name)
 }
 
+/** How it is kept where its maker did not say. */
+export const USUAL_STORAGE = 'Keep cool and dark.'
+
 /** What a batch tells of itself. */
 export interface Made {
   code: string
@@ -102,7 +105,7 @@ export function labelText(
     ),
     ...p(
       'keeping',
-      `${design.storage?.trim() || 'Keep cool and dark.'} Once opened use within ${sayMonths(opened)}.`,
+      `${design.storage?.trim() || USUAL_STORAGE} Once opened use within ${sayMonths(opened)}.`,
     ),
     ...p('name and address', design.address ?? ''),
   ]

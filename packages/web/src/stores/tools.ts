@@ -26,6 +26,8 @@ export const useTools = defineStore('tools', () => {
     })())
 
   async function patch(change: Partial<Tools>) {
+    // what is stored is known before anything is written over it
+    await load()
     tools.value = { ...tools.value, ...change }
     await setSetting(KEY, tools.value)
   }

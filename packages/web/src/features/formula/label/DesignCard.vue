@@ -7,6 +7,7 @@ import {
   sheetFault,
   SHEETS,
   sheetWords,
+  USUAL_STORAGE,
   type LabelDesign,
   type StickerSheet,
 } from '@omblet/core'
@@ -152,13 +153,7 @@ const shapes = [
         <Textarea id="label-address" v-model="address" rows="2" auto-resize maxlength="300" fluid />
       </FormField>
       <FormField id="label-storage" label="How it is kept" class="wide">
-        <InputText
-          id="label-storage"
-          v-model="storage"
-          maxlength="200"
-          placeholder="Keep cool and dark."
-          fluid
-        />
+        <InputText id="label-storage" v-model="storage" maxlength="200" :placeholder="USUAL_STORAGE" fluid />
       </FormField>
       <ChoiceField
         id="label-sheet"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { bestBefore, capitalise, keptMonths, namesInOrder, sayMonths } from '@omblet/core'
+import { bestBefore, capitalise, keptMonths, namesInOrder, sayMonths, USUAL_STORAGE } from '@omblet/core'
 import { format, parseISO } from 'date-fns'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -65,8 +65,8 @@ const printNow = () => window.print()
         <h2>Until when</h2>
         <p>
           <template v-if="until">Best before {{ day(until) }}. </template>Once opened, within
-          {{ sayMonths(months.opened) }}. {{ design.storage || 'Keep cool and dark.' }} Throw it away when
-          smell, colour or look change, when it parts, or when anything grows in it.
+          {{ sayMonths(months.opened) }}. {{ design.storage || USUAL_STORAGE }} Throw it away when smell,
+          colour or look change, when it parts, or when anything grows in it.
         </p>
       </section>
       <footer>
