@@ -100,7 +100,6 @@ test('lots are added, counted, found, and what a formula lacks is listed', async
   await expect(page.getByText('past since 2020-01-31')).toBeVisible()
   await page.getByRole('button', { name: 'Change this lot' }).click()
   // the dialog puts the caret into its first field once it has come up
-  await expect(page.getByRole('dialog')).not.toHaveClass(/-enter-/)
   await page.getByLabel('Good until').fill('2199-01-31')
   await page.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(page.getByText('3.5 g left, until 2199-01-31')).toBeVisible()

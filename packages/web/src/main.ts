@@ -17,7 +17,12 @@ const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?
 createApp(App)
   .use(createPinia())
   .use(router)
-  .use(PrimeVue, { theme, ...(nonce && !nonce.startsWith('__') ? { csp: { nonce } } : {}) })
+  // A dialog is there at once: its focus, set after it had come up, would take what is being typed out of its field.
+  .use(PrimeVue, {
+    theme,
+    pt: { dialog: { transition: { css: false } } },
+    ...(nonce && !nonce.startsWith('__') ? { csp: { nonce } } : {}),
+  })
   .use(ToastService)
   .mount('#app')
 watchParts(router)
