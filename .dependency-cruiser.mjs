@@ -3,7 +3,7 @@
  * What stands on one floor is told in docs/architecture.md.
  */
 const CORE = [
-  ['text', 'solve'],
+  ['text', 'solve', 'stats'],
   ['shapes'],
   ['formula'],
   ['materials'],

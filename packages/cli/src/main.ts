@@ -24,9 +24,13 @@ import {
   makeSearch,
   readFormula,
   ReadError,
+  readReadings,
   readRecipe,
+  readTrial,
   report,
   slug,
+  trendOf,
+  trialReport,
   type Formula,
   type Material,
   USUAL_ADJUSTER,
@@ -41,6 +45,9 @@ const USAGE = `Usage:
                                  ingredients, sentences and keeping time for the jar
   omblet cost FILE --prices PRICES.csv
                                  what the batch costs; columns material, price, pack_grams
+  omblet trend FILE.csv [--low VALUE] [--high VALUE]
+                                 how readings drift, and the day a limit is met; columns day, value
+  omblet trial FILE.json         what the scores of a trial tell
   omblet parse FILE              read a recipe in plain text and print a formula file
   omblet catalogue [WORDS]       materials that match, one a line
   omblet --version               the version of Omblet
@@ -95,15 +102,7 @@ async function evaluate(
     err('omblet: name at least one formula file.')
     return 2
   }
-  if (files.length === 1) {
-    try {
-      out(JSON.stringify(work(await load(files[0]!, cwd)), null, 2))
-      return 0
-    } catch (error) {
-      err(explain(error, files[0]!))
-      return 2
-    }
-  }
+  if (files.length === 1) return printed(files[0]!, async () => work(await load(files[0]!, cwd)))
   let code = 0
   for (const file of files) {
     try {
@@ -189,6 +188,61 @@ async function cost(args: readonly string[], cwd: string): Promise<number> {
     return 2
   }
   return evaluate(read.files, cwd, (formula) => costReport(costByPrices(assess(formula), prices.priceOf)))
+}
+
+/** The drift of readings in a table. */
+async function trend(args: readonly string[], cwd: string): Promise<number> {
+  const read = valued(args, ['--low', '--high'])
+  if ('error' in read || read.files.length !== 1) {
+    err(`omblet trend: ${'error' in read ? read.error : 'name one table of readings.'}`)
+    return 2
+  }
+  const limits: { low?: number; high?: number } = {}
+  for (const key of ['low', 'high'] as const) {
+    const given = read.values.get(`--${key}`)
+    if (given === undefined) continue
+    const value = given.trim() ? Number(given.replace(',', '.')) : Number.NaN
+    if (!Number.isFinite(value)) {
+      err(`omblet trend: --${key} must be a number.`)
+      return 2
+    }
+    limits[key] = value
+  }
+  if (limits.low !== undefined && limits.high !== undefined && limits.low >= limits.high) {
+    err('omblet trend: --low must lie below --high.')
+    return 2
+  }
+  const [file] = read.files as [string]
+  return printed(file, async () => {
+    const readings = readReadings(await textOf(file, cwd))
+    if ('error' in readings) throw new ReadError(`${file}: ${readings.error}`)
+    return trendOf(readings.points, limits)
+  })
+}
+
+/** What a trial file tells; who is left out of a test is said on standard error. */
+async function trial(files: readonly string[], cwd: string): Promise<number> {
+  if (files.length !== 1) {
+    err('omblet trial: name one trial file.')
+    return 2
+  }
+  const [file] = files as [string]
+  return printed(file, async () => {
+    const { report: told, leftOut } = trialReport(readTrial(await textOf(file, cwd)))
+    leftOut.forEach((words) => err(`omblet trial: ${words}`))
+    return told
+  })
+}
+
+/** Prints what was worked out from one file, or in one line why it could not be. */
+async function printed(file: string, work: () => Promise<object>): Promise<number> {
+  try {
+    out(JSON.stringify(await work(), null, 2))
+    return 0
+  } catch (error) {
+    err(explain(error, file))
+    return 2
+  }
 }
 
 interface PhOptions {
@@ -299,7 +353,7 @@ export async function main(args: readonly string[], cwd: string): Promise<number
     return 0
   }
   const { files, options } = split(rest)
-  if (options.length > 0 && ['check', 'method', 'parse', 'catalogue'].includes(command!)) {
+  if (options.length > 0 && ['check', 'method', 'trial', 'parse', 'catalogue'].includes(command!)) {
     err(`omblet ${command!}: there is no option ${options[0]!}. A file of that name goes behind --.`)
     return 2
   }
@@ -326,6 +380,10 @@ export async function main(args: readonly string[], cwd: string): Promise<number
     }
     case 'cost':
       return cost(rest, cwd)
+    case 'trend':
+      return trend(rest, cwd)
+    case 'trial':
+      return trial(files, cwd)
     case 'parse':
       return parse(files, cwd)
     case 'catalogue': {
@@ -345,7 +403,9 @@ export async function main(args: readonly string[], cwd: string): Promise<number
       out(VERSION)
       return 0
     default:
-      err(`omblet: there is no command "${command}". Try: check, ph, method, label, cost, parse, catalogue.`)
+      err(
+        `omblet: there is no command "${command}". Try: check, ph, method, label, cost, trend, trial, parse, catalogue.`,
+      )
       return 2
   }
 }

@@ -352,3 +352,64 @@ describe('omblet cost', () => {
     expect(err).toContain(says)
   })
 })
+
+describe('omblet trend', () => {
+  const readings = 'day,value\n0,5.80\n3,5.78\n7,5.79\n14,5.72\n28,5.68\n42,5.60\n56,5.55\n84,5.44\n'
+
+  it('prints the drift and the day a limit is met', async () => {
+    const { code, out } = await run('trend', write('ph.csv', readings), '--low', '5,2')
+    expect(code).toBe(0)
+    const t = JSON.parse(out) as Record<string, number>
+    expect(Object.keys(t)).toEqual(['n', 'intercept', 'slopePerDay', 'slopeStandardError', 'slopeLow', 'slopeHigh', 'residualSd', 'p', 'crossesOnDay']) // prettier-ignore
+    expect(t['n']).toBe(8)
+    expect(t['crossesOnDay']).toBeCloseTo(128.87, 2)
+  })
+  it.each([
+    ['a cell that is no number', 'day,value\n0,5\n1,high\n', [], 'Row 3'],
+    ['an option that is none', readings, ['--least', '4'], '--least'],
+    ['a limit that is no number', readings, ['--low', 'five'], '--low'],
+    ['limits the wrong way round', readings, ['--low', '6', '--high', '5'], '--low'],
+  ])('refuses %s in one line', async (_, text, options, says) => {
+    const { code, out, err } = await run('trend', write('bad.csv', text), ...options)
+    expect([code, out]).toEqual([2, ''])
+    expect(err).toContain(says)
+    expect(err.trimEnd().split('\n')).toHaveLength(1)
+  })
+})
+
+describe('omblet trial', () => {
+  const trial = {
+    format: 'omblet-trial',
+    formatVersion: 1,
+    name: 'Which wax',
+    samples: [{ id: 'a' }, { id: 'b' }],
+    attributes: [{ id: 'spread', low: 'drags', high: 'glides', scale: [0, 10] }],
+    scores: [
+      ...['p1', 'p2'].flatMap((by) => [
+        { by, round: 1, sample: 'a', attribute: 'spread', value: 4 },
+        { by, round: 1, sample: 'b', attribute: 'spread', value: 7 },
+      ]),
+      { by: 'p3', round: 1, sample: 'a', attribute: 'spread', value: 4 },
+    ],
+  }
+
+  it('prints what the scores tell, and who is left out beside it', async () => {
+    const { code, out, err } = await run('trial', write('wax.json', JSON.stringify(trial)))
+    expect(code).toBe(0)
+    const told = JSON.parse(out) as { attributes: { means: object; friedman: { q: number } }[]; triangle: null; pairs: [] } // prettier-ignore
+    expect(told.attributes[0]).toMatchObject({
+      id: 'spread',
+      means: { a: 4, b: 7 },
+      rankSums: { a: 2, b: 4 },
+    })
+    expect(told.attributes[0]!.friedman.q).toBeCloseTo(2, 9)
+    expect([told.triangle, told.pairs]).toEqual([null, []])
+    expect(err).toContain('p3')
+  })
+  it('refuses what it cannot read, naming the field', async () => {
+    const bad = { ...trial, attributes: [{ id: 'slip' }] }
+    const { code, err } = await run('trial', write('bad.json', JSON.stringify(bad)))
+    expect(code).toBe(2)
+    expect(err).toContain('scores[0].attribute')
+  })
+})
