@@ -16,7 +16,7 @@ const CORE = [
   ['procedure'],
   ['findings'],
   ['choose', 'balance'],
-  ['bench', 'label', 'recipes', 'brief'],
+  ['bench', 'keeping', 'label', 'recipes', 'brief'],
   ['cost', 'fill'],
   ['derived'],
   ['files'],

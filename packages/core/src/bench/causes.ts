@@ -20,6 +20,7 @@ import {
 } from './cause.ts'
 import { type Symptom } from './looks.ts'
 import { BODY } from './causes-body.ts'
+import { KEPT } from './causes-kept.ts'
 import { SKIN } from './causes-skin.ts'
 import type { Evidence } from './evidence.ts'
 import { acidOf } from '../ph/families.ts'
@@ -36,6 +37,7 @@ const BUFFERS_FROM = 0.2
 export const CAUSES: Record<Symptom, CauseList> = {
   ...BODY,
   ...SKIN,
+  ...KEPT,
   grainy: {
     discard: 'Grains are safe. Throw it away only if they scratch where the skin is thin.',
     causes: [

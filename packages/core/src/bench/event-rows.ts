@@ -1,6 +1,9 @@
 import { adjusterName } from '../dosing/log.ts'
 import { formatCelsius, formatGrams, sayNumber } from '../text/format.ts'
 import type { BenchEvent, EventOf } from './events.ts'
+import { choicesOf, WATCH } from '../keeping/data.ts'
+import { PATCH_WAYS } from '../keeping/patch.ts'
+import { STORAGES, type Storage } from '../shapes/keeping.ts'
 import type { BatchState } from './state.ts'
 
 const SAYS: Record<string, string> = {
@@ -30,6 +33,11 @@ const SAYS: Record<string, string> = {
   undo: 'Taken back',
   finish: 'Finished',
   correction: 'Correction',
+  keep: 'Looks planned',
+  observe: 'Looked at',
+  pass: 'Look left out',
+  patch: 'Patch test',
+  'patch-look': 'Patch test seen',
 }
 
 export interface EventRow {
@@ -43,6 +51,10 @@ export interface EventRow {
   detail: string
   undone: boolean
 }
+
+/** A sample by what it is called: usually that of where it is kept. */
+const sampleWords = (id: string) =>
+  (STORAGES as readonly string[]).includes(id) ? WATCH.storages[id as Storage].label : id
 
 interface Context {
   s: BatchState
@@ -124,6 +136,26 @@ const TELLS: Tells = {
       .join('; '),
   }),
   correction: (e) => ({ detail: e.text }),
+  keep: (e) => ({ detail: `${e.samples.length} samples, ${e.looks.length} looks` }),
+  observe: (e) => ({
+    material: `${WATCH.properties[e.property].label}, ${sampleWords(e.sample)}`,
+    value: e.value ?? null,
+    unit: e.way && e.value !== undefined ? WATCH.ways[e.way].unit : '',
+    detail: [
+      choicesOf(e.property).find((c) => c.id === e.choice)?.words ?? '',
+      e.way ? WATCH.ways[e.way].label : '',
+      e.text ?? '',
+      e.corrects === undefined ? '' : `in place of no. ${e.corrects}`,
+    ]
+      .filter(Boolean)
+      .join('; '),
+  }),
+  pass: (e) => ({
+    material: sampleWords(e.sample),
+    detail: [`day ${e.day}`, e.reason ?? ''].filter(Boolean).join('; '),
+  }),
+  patch: (e) => ({ material: e.who, detail: [PATCH_WAYS[e.way].label, e.place].filter(Boolean).join('; ') }),
+  'patch-look': (e) => ({ value: e.grade, unit: 'of 4', detail: e.text ?? '' }),
   'timer-end': () => ({}),
   resume: () => ({}),
 }

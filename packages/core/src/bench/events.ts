@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { fieldName } from '../text/json.ts'
 import { Formula, METHODS } from '../shapes/formula.ts'
+import { PlannedLook, PROPERTIES, Sample, SeenColour, WAYS } from '../shapes/keeping.ts'
 
 const grams = z.number().min(-1e6).max(1e7)
 const amount = z.number().min(0).max(1e7)
@@ -118,6 +119,52 @@ export const Happening = z.discriminatedUnion('type', [
     text: text(4000).min(1),
     of: z.number().int().min(0).optional(),
   }),
+  /** What is set aside of it and when it is looked at; a later one takes the place of an earlier. */
+  z.object({
+    type: z.literal('keep'),
+    samples: z.array(Sample).min(1).max(12),
+    looks: z.array(PlannedLook).max(500),
+  }),
+  /** One property of one sample was looked at; `day` is the planned look that it answers. */
+  z.object({
+    type: z.literal('observe'),
+    sample: text(60).min(1),
+    day: z.number().int().min(0).max(3650).nullable(),
+    property: z.enum(PROPERTIES),
+    value: z.number().min(-1e6).max(1e6).optional(),
+    choice: text(40).optional(),
+    way: z.enum(WAYS).optional(),
+    celsius: celsius.optional(),
+    colour: SeenColour.optional(),
+    photo: text(100).optional(),
+    text: text(1000).optional(),
+    /** Number of the answer in whose place it stands; that one stays as it was given. */
+    corrects: z.number().int().min(0).optional(),
+  }),
+  /** A planned look that nobody will make. */
+  z.object({
+    type: z.literal('pass'),
+    sample: text(60).min(1),
+    day: z.number().int().min(0).max(3650),
+    reason: text(500).optional(),
+  }),
+  /** A patch test was put on: by whom, as initials, who said yes to that being written down. */
+  z.object({
+    type: z.literal('patch'),
+    who: text(4).min(1),
+    consent: z.literal(true),
+    way: z.enum(['once', 'week', 'small']),
+    place: text(100),
+    grams: z.number().gt(0).max(5).optional(),
+  }),
+  /** What a patch test showed: 0 nothing, 1 faint, 2 clear, 3 with swelling, 4 blisters or spreading. */
+  z.object({
+    type: z.literal('patch-look'),
+    of: z.number().int().min(0),
+    grade: z.number().int().min(0).max(4),
+    itchesOverAnHour: z.boolean().optional(),
+    text: text(1000).optional(),
+  }),
 ])
 export type Happening = z.infer<typeof Happening>
 
@@ -168,4 +215,11 @@ export const UNDOABLE: ReadonlySet<Happening['type']> = new Set([
   'note',
 ])
 /** Events that a finished batch still takes. */
-export const AFTERWARDS: ReadonlySet<Happening['type']> = new Set(['correction'])
+export const AFTERWARDS: ReadonlySet<Happening['type']> = new Set([
+  'correction',
+  'keep',
+  'observe',
+  'pass',
+  'patch',
+  'patch-look',
+])

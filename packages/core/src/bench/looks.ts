@@ -24,6 +24,7 @@ export const SYMPTOMS = [
   { id: 'greasy', label: 'It is too greasy', seen: 'whole' },
   { id: 'pump', label: 'It runs out of the pump, or will not come', seen: 'whole' },
   { id: 'oil-later', label: 'Oil stands on top after days', seen: 'made' },
+  { id: 'ph-later', label: 'The pH moved after days', seen: 'made' },
 ] as const satisfies readonly { id: string; label: string; seen: Seen }[]
 export type Symptom = (typeof SYMPTOMS)[number]['id']
 

@@ -6,6 +6,7 @@ import { actualFormula } from './actual.ts'
 import type { BatchInfo, BenchEvent } from './events.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { benchPlan } from './plan.ts'
+import { watchOf, type Watch } from '../keeping/watch.ts'
 import { foldBatch, type BatchState } from './state.ts'
 
 export type BatchStatus = 'running' | 'paused' | 'finished' | 'discarded'
@@ -30,12 +31,15 @@ export interface BatchHead {
   targetGrams: number
   filledGrams: number | null
   events: number
+  /** How it is watched, where it is. */
+  watch?: Watch
 }
 
 export function headOf(
   info: Pick<BatchHead, 'id' | 'code' | 'name' | 'formulaId' | 'who'>,
   s: BatchState,
 ): BatchHead {
+  const watch = s.finished ? watchOf(s, s.plan.a) : null
   return {
     id: info.id,
     code: info.code,
@@ -51,6 +55,7 @@ export function headOf(
     targetGrams: s.totalTarget,
     filledGrams: s.finished?.filledGrams ?? null,
     events: s.events.length,
+    ...(watch ? { watch } : {}),
   }
 }
 

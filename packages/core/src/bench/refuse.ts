@@ -1,12 +1,15 @@
 import { AFTERWARDS, UNDOABLE, type Happening } from './events.ts'
+import { choicesOf, WATCH } from '../keeping/data.ts'
 import type { BatchState } from './state.ts'
 
 /** Why something cannot happen to a batch now, as a sentence; null when it can. */
 export function refusal(s: BatchState, h: Happening): string | null {
   if (s.finished && !AFTERWARDS.has(h.type))
     return 'This batch is finished and stays as it was made. Write a correction beside it.'
-  if (!s.finished && h.type === 'correction')
-    return 'The batch is not finished: put it right where it stands.'
+  if (!s.finished && AFTERWARDS.has(h.type))
+    return h.type === 'correction'
+      ? 'The batch is not finished: put it right where it stands.'
+      : 'The batch is not finished: it is looked at when it is in its jars.'
   const lines = s.plan.a.lines.length
   if ('line' in h && h.line >= lines) return 'The formula has no such line.'
   switch (h.type) {
@@ -32,11 +35,41 @@ export function refusal(s: BatchState, h: Happening): string | null {
     }
     case 'step':
       return h.how === 'skip' && !h.reason?.trim() ? 'Say why the step is left out.' : null
+    case 'keep':
+      return new Set(h.samples.map((x) => x.id)).size < h.samples.length
+        ? 'Two samples have the same name.'
+        : h.looks.some((l) => !h.samples.some((x) => x.id === l.sample))
+          ? 'A look is planned of a sample that is not there.'
+          : null
+    case 'observe':
+      return observationFault(s, h)
+    case 'patch-look':
+      return s.events[h.of]?.type === 'patch' ? null : 'There is no such patch test.'
     case 'resume':
       return s.paused ? null : 'The batch is not paused.'
     default:
       return null
   }
+}
+
+/** Why an answer cannot be one; null where it can. */
+function observationFault(s: BatchState, h: Extract<Happening, { type: 'observe' }>): string | null {
+  const plan = s.events.findLast((e) => e.type === 'keep')
+  if (!plan?.samples.some((x) => x.id === h.sample)) return 'There is no such sample of this batch.'
+  if (h.corrects !== undefined) {
+    const old = s.events[h.corrects]
+    if (old?.type !== 'observe' || old.property !== h.property || old.sample !== h.sample)
+      return 'An answer stands in the place of one to the same question.'
+  }
+  if (h.choice !== undefined && !choicesOf(h.property).some((c) => c.id === h.choice))
+    return 'That is no answer to this question.'
+  if (h.value !== undefined) {
+    if (h.way === undefined) return 'Say how it was read.'
+    const { property, least, most, unit } = WATCH.ways[h.way]
+    if (property !== h.property) return 'That is not read in this way.'
+    if (h.value < least || h.value > most) return `It must be between ${least} and ${most} ${unit}.`
+  }
+  return h.value === undefined && h.choice === undefined && h.colour === undefined ? 'Give an answer.' : null
 }
 
 /**

@@ -175,6 +175,12 @@ const TAKE: Taking = {
   start: nothing,
   note: nothing,
   undo: nothing,
+  // what is seen of it later changes nothing of how it was made
+  keep: nothing,
+  observe: nothing,
+  pass: nothing,
+  patch: nothing,
+  'patch-look': nothing,
 }
 
 /** Takes one event into the state. */

@@ -29,6 +29,10 @@ export const Lot = z.looseObject({
     .array(z.looseObject({ inci: z.string().min(1).max(200), percent: z.number().min(0).max(100) }))
     .max(200)
     .optional(),
+  /** Lots that this stock was made from. */
+  madeFrom: z.array(z.string().min(1).max(200)).max(50).optional(),
+  /** It was found to be off, and why. */
+  off: z.string().max(500).optional(),
 })
 export type Lot = z.infer<typeof Lot>
 

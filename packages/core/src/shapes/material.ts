@@ -227,8 +227,16 @@ export const Material = z.strictObject({
   reacts: z.array(z.string()).optional(),
   /** Dissolves what water does not: log-linear model, sigma = s · log Kow + t; needs a density. */
   cosolvent: z.strictObject({ s: z.number(), t: z.number(), confidence }).optional(),
-  /** From that dose on it goes on moving the pH. */
-  drift: z.strictObject({ fromPercent: percent, says: z.string(), why: z.string().optional() }).optional(),
+  /** From that dose on it goes on moving the pH: which way, and for how many days, where it comes to rest. */
+  drift: z
+    .strictObject({
+      fromPercent: percent,
+      says: z.string(),
+      why: z.string().optional(),
+      way: z.enum(['up', 'down']).optional(),
+      restsAfterDays: z.number().gt(0).optional(),
+    })
+    .optional(),
   /** Months that it stays what it is in a product, at least and at most; another span where there is no water. */
   lasts: z
     .strictObject({

@@ -1,0 +1,38 @@
+import { createEvents, type EventAttributes } from 'ics'
+import { WATCH } from './data.ts'
+import type { Watch } from './watch.ts'
+
+/** A batch whose looks go into a calendar. */
+export interface Watched {
+  id: string
+  code: string
+  name: string
+  watch: Watch
+}
+
+const dayOf = (on: string): [number, number, number] => {
+  const [y, m, d] = on.split('-').map(Number) as [number, number, number]
+  return [y, m, d]
+}
+
+/**
+ * Looks that are still to be made as a calendar file (RFC 5545): whole days, each under an id that stays, so that taking
+ * the file in again changes what is there and adds nothing twice.
+ */
+export function calendarOf(batches: readonly Watched[]): string {
+  const events = batches.flatMap((b) =>
+    b.watch.open.map((look): EventAttributes => ({
+      uid: `${b.id}-${look.sample}-${look.day}@omblet`,
+      start: dayOf(look.on),
+      duration: { days: 1 },
+      title: `Look at ${b.name}, ${b.code}: ${WATCH.storages[look.storage].label.toLowerCase()}`,
+      description: look.properties.map((p) => WATCH.properties[p].label).join(', '),
+      calName: 'Omblet: looks',
+      productId: 'omblet',
+      busyStatus: 'FREE',
+    })),
+  )
+  const { error, value } = createEvents(events)
+  if (error || typeof value !== 'string') throw error ?? new Error('no calendar')
+  return value
+}

@@ -1,0 +1,253 @@
+import type { Assessment } from '../assess/types.ts'
+import { rescue, type RescueCause } from '../bench/rescue.ts'
+import type { Symptom } from '../bench/looks.ts'
+import type { BatchState } from '../bench/types.ts'
+import { driftingOf } from '../dosing/effects.ts'
+import { bearsOf } from '../ph/skin.ts'
+import type { Property } from '../shapes/keeping.ts'
+import { trendOf, type Trend } from '../stats/trend.ts'
+import { formatRange, sayNumber } from '../text/format.ts'
+import { GRADES, TELLS_APART, WATCH, type Grade } from './data.ts'
+import { sayAge } from './due.ts'
+import type { History } from './history.ts'
+import { bodyChange } from './measures.ts'
+import { errorOf, seriesOf, type Series } from './series.ts'
+
+/** What a series means: what is seen, why, and what to do; in proportion. */
+export interface Verdict {
+  series: Series
+  grade: Grade
+  first: string
+  why: string
+  next: string
+  trend: Trend | null
+  /** Limits that it must not meet. */
+  limits: { low?: number; high?: number }
+  cause: RescueCause | null
+}
+
+export interface BatchVerdict {
+  /** The worst of all; null where nothing was looked at. */
+  grade: Grade | null
+  says: string
+  list: Verdict[]
+}
+
+const worse = (x: Grade, y: Grade): Grade => (GRADES.indexOf(x) >= GRADES.indexOf(y) ? x : y)
+const signed = (value: number, places: number) =>
+  `${value > 0 ? '+' : ''}${sayNumber(Number(value.toFixed(places)), places)}`
+const since = (age: number) => (age < 1 ? 'since it was filled' : `since ${sayAge(age)}`)
+
+type Told = Pick<Verdict, 'grade' | 'first' | 'why' | 'next'> & {
+  trend?: Trend | null
+  limits?: Verdict['limits']
+  symptom?: Symptom
+}
+
+const AGAIN = 'Look again within a week, with a second container and, where there is one, a second way.'
+const THROW = 'Throw the whole batch away, also what looks well. Do not scoop, heat or preserve it anew.'
+
+/** Where the pH must stay: what preserves it, and what its materials and skin bear. */
+function phLimits(a: Assessment) {
+  const { window } = a.preservation
+  const { shared } = a.ph
+  const bears = bearsOf(a.formula.product)
+  const low = Math.max(window?.min ?? bears.min, shared?.min ?? bears.min)
+  const high = Math.min(window?.max ?? bears.max, shared?.max ?? bears.max)
+  return { window, limits: low < high ? { low, high } : window ? { low: window.min, high: window.max } : {} }
+}
+
+function phTold(s: Series, a: Assessment): Told | null {
+  const last = s.reads.at(-1)
+  if (!last) return null
+  const { window, limits } = phLimits(a)
+  const drifts = driftingOf(a).map((d) => d.drift)
+  const rests = Math.max(0, ...drifts.map((d) => d.restsAfterDays ?? 0))
+  const settled = rests > 0 ? rests : 1
+  const zero = s.reads.find((r) => r.age >= settled * 0.9) ?? s.reads[0]!
+  const after = s.reads.filter((r) => r.age >= zero.age)
+  const tells = TELLS_APART * errorOf(s)
+  const moved = last.value - zero.value
+  const trend = trendOf(after.map((r) => ({ day: r.age, value: r.value })), limits) // prettier-ignore
+  const told = { trend, limits, symptom: 'ph-later' as const }
+  const reads = `It reads pH ${sayNumber(last.value)}`
+  const beyond = window ? Math.max(window.min - last.value, last.value - window.max) : -1
+  if (beyond > tells / 2)
+    return { ...told, grade: 'discard', first: `${reads}, outside ${formatRange(window!)}, where its preservation covers.`, why: 'What is outside may grow unseen, from the day it left on.', next: THROW } // prettier-ignore
+  if (beyond > 0)
+    return { ...told, grade: 'again', first: `${reads}, at the edge of ${formatRange(window!)}, where its preservation covers.`, why: `The ${WATCH.ways[s.way!].label} cannot tell on which side.`, next: AGAIN } // prettier-ignore
+  const drift = WATCH.properties.ph.drift!
+  const expected = drifts.find((d) => d.restsAfterDays === undefined && d.way === (moved > 0 ? 'up' : 'down'))
+  if (Math.abs(moved) > drift.again && !expected)
+    return { ...told, grade: 'discard', first: `The pH moved by ${signed(moved, 2)} ${since(zero.age)}.`, why: 'Nothing in the formula moves it so far: something else is at work.', next: THROW } // prettier-ignore
+  const real = Math.abs(moved) > tells
+  const early = earlyMove(s, zero.age, drifts)
+  if (!real || Math.abs(moved) <= drift.fine) {
+    const crosses = trend.p !== null && trend.p < 0.05 && real ? trend.crossesOnDay : null
+    return {
+      ...told,
+      grade: crosses !== null && crosses < PLANNED_DAYS ? 'again' : 'fine',
+      first: early || (s.reads.length < 2 ? `${reads}, inside its windows.` : real ? `The pH moved by ${signed(moved, 2)}, inside its windows.` : `The pH holds: it moved less than the ${WATCH.ways[s.way!].label} can tell (${sayNumber(tells)}).`), // prettier-ignore
+      why: crossing(trend, real),
+      next: '',
+    }
+  }
+  return {
+    ...told,
+    grade: 'again',
+    first: `The pH ${moved > 0 ? 'rose' : 'fell'} by ${sayNumber(Math.abs(moved))} ${since(zero.age)}, more than the ${WATCH.ways[s.way!].label}’s error.`,
+    why: [expected?.says ?? '', crossing(trend, real)].filter(Boolean).join(' '),
+    next: AGAIN,
+  }
+}
+/** A product is planned for so many days at most when its drift is judged. */
+const PLANNED_DAYS = 183
+
+/** A lactone or the like: what happened before it came to rest. */
+function earlyMove(s: Series, restAge: number, drifts: readonly { says: string; way?: 'up' | 'down' | undefined; restsAfterDays?: number | undefined }[]): string {
+  const first = s.reads[0]!
+  const rest = s.reads.find((r) => r.age >= restAge)
+  const kind = drifts.find((d) => d.restsAfterDays !== undefined)
+  if (!rest || !kind || first.age >= restAge) return ''
+  const moved = rest.value - first.value
+  if (Math.abs(moved) <= TELLS_APART * errorOf(s) || (kind.way !== undefined && moved > 0 !== (kind.way === 'up'))) return '' // prettier-ignore
+  return `The pH ${moved > 0 ? 'rose' : 'fell'} by ${sayNumber(Math.abs(moved))} in the first days, as forecast, and has rested since.`
+} // prettier-ignore
+
+/** When the drift would meet a limit, in words; empty where nothing is to be said. */
+function crossing(trend: Trend, real: boolean): string {
+  if (trend.crossesOnDay === null) return ''
+  if (!real) return trend.n < 4 ? '' : 'It has not been watched long enough to tell how long that stays so.'
+  const day = Math.floor(trend.crossesOnDay)
+  return `At this pace its 95 % limit meets the edge on day ${day}: until then at most.`
+}
+
+function massTold(s: Series, grams: number | undefined): Told | null {
+  const [first, last] = [s.reads[0], s.reads.at(-1)]
+  if (!first || !last) return null
+  const net = grams ?? first.value
+  const lost = first.value - last.value
+  const percent = (100 * lost) / net
+  const tells = TELLS_APART * errorOf(s)
+  const drift = WATCH.properties.mass.drift!
+  if (s.reads.length < 2) return { grade: 'fine', first: `It weighs ${sayNumber(last.value)} g; the next look tells what left.`, why: '', next: '' } // prettier-ignore
+  if (lost < -tells)
+    return { grade: 'again', first: `The pack gained ${sayNumber(-lost)} g.`, why: 'A humectant can drink through the cap; a scale can be off.', next: 'Weigh it again beside something whose weight is known.' } // prettier-ignore
+  const words = `${sayNumber(Math.max(0, percent), 1)} % of it left through the pack`
+  if (percent > drift.again)
+    return { grade: 'discard', first: `${words}.`, why: 'What stays is so much stronger, preservative and acids too.', next: 'Do not use it. Take a tighter pack.' } // prettier-ignore
+  if (percent > drift.fine)
+    return { grade: 'again', first: `${words}.`, why: 'All that does not leave gets stronger.', next: 'A tighter cap or a thicker wall; weigh again within a week.' } // prettier-ignore
+  return { grade: 'fine', first: lost > tells ? `${words}.` : 'The pack holds: less left than the scale can tell.', why: '', next: '' } // prettier-ignore
+}
+
+/** Gums and waxes set for so long: body is judged from then on. */
+const SETS_UNTIL = 2.5
+function bodyTold(s: Series): Told | null {
+  const base = s.reads.find((r) => r.age >= SETS_UNTIL) ?? s.reads[0]
+  const last = s.reads.at(-1)
+  if (!base || !last || !s.way) return null
+  if (base === last) return { grade: 'fine', first: `${sayNumber(last.value)} ${WATCH.ways[s.way].unit} by ${WATCH.ways[s.way].label}.`, why: '', next: '' } // prettier-ignore
+  const change = bodyChange(s.way, base.value, last.value)
+  if (change === null) return null
+  // where the index goes with the square, the error of the reading counts twice
+  const power = s.way === 'flow' || s.way === 'line' ? 1 : 2
+  const tells = TELLS_APART * power * (WATCH.ways[s.way].sdPercent ?? 0)
+  const drift = WATCH.properties.body.drift!
+  const symptom = change < 0 ? ('thin' as const) : ('thick' as const)
+  if (Math.abs(change) <= Math.max(drift.fine, tells))
+    return { grade: 'fine', first: Math.abs(change) <= tells ? 'The body holds: it changed less than the measure can tell.' : `It got ${change > 0 ? 'thicker' : 'thinner'} by ${sayNumber(Math.abs(change), 0)} %, as bodies do.`, why: '', next: '' } // prettier-ignore
+  const words = `It got ${change > 0 ? 'thicker' : 'thinner'} by ${sayNumber(Math.abs(change), 0)} % ${since(base.age)}.`
+  return change < -drift.again
+    ? { grade: 'discard', first: words, why: 'What held it together is gone.', next: THROW, symptom }
+    : { grade: 'again', first: words, why: '', next: AGAIN, symptom }
+}
+
+function colourTold(s: Series): Told | null {
+  const last = s.reads.at(-1)
+  const drift = WATCH.properties.colour.drift!
+  if (!last || s.reads.length < 2) return null
+  const words = `The colour moved by ΔE00 ${sayNumber(last.value, 1)}`
+  const symptom = 'colour' as const
+  if (last.value <= drift.fine)
+    return { grade: 'fine', first: last.value < 2 ? `${words}, less than light and phone do.` : `${words}: seen side by side only.`, why: '', next: '' } // prettier-ignore
+  return { grade: 'again', first: `${words}: ${last.value > drift.again ? 'another colour' : 'plainly seen'}.`, why: '', next: AGAIN, symptom } // prettier-ignore
+}
+
+const SYMPTOMS: Partial<Record<Property, Symptom>> = {
+  layer: 'oil-later',
+  crystals: 'crystals',
+  grains: 'grainy',
+  smell: 'smell',
+  colour: 'colour',
+}
+/** An answer in words means what its table says. */
+function saidTold(s: Series): Told | null {
+  const last = s.said.at(-1)
+  if (!last) return null
+  const label = WATCH.properties[s.property].label
+  const when = WATCH.storages[s.storage].cycles && last.day ? ` after turn ${last.day / 2}` : ''
+  const first = `${label}${when}: ${last.words.charAt(0).toLowerCase()}${last.words.slice(1)}.`
+  const symptom = SYMPTOMS[s.property]
+  if (last.grade === 'fine') return { grade: 'fine', first, why: '', next: '' }
+  return {
+    grade: last.grade,
+    first,
+    why: '',
+    next: last.grade === 'discard' ? THROW : AGAIN,
+    ...(symptom ? { symptom } : {}),
+  }
+}
+
+/** Condemns the batch wherever it is seen. */
+const EVERYWHERE: readonly Property[] = ['germs', 'gas']
+
+/** What was treated harder than the jar in use warns, and condemns nothing. */
+function inProportion(s: Series, told: Told): Told {
+  const facts = WATCH.storages[s.storage]
+  if (!facts.stress || told.grade === 'fine' || EVERYWHERE.includes(s.property)) return told
+  return {
+    ...told,
+    grade: 'again',
+    why: `${told.why} ${facts.label} is harder than a shelf: it shows what is weak, and does not tell how long the jar in use is good.`.trim(),
+    next: 'The sample at room decides. Keep jars from this, and strengthen it next time.',
+  }
+}
+
+function toldOf(s: Series, a: Assessment, grams: number | undefined): Told | null {
+  const byNumber =
+    s.property === 'ph'
+      ? phTold(s, a)
+      : s.property === 'mass'
+        ? massTold(s, grams)
+        : s.property === 'body'
+          ? bodyTold(s)
+          : s.property === 'colour'
+            ? colourTold(s)
+            : null
+  const bySaid = saidTold(s)
+  if (!byNumber || !bySaid) return byNumber ?? bySaid
+  return GRADES.indexOf(bySaid.grade) > GRADES.indexOf(byNumber.grade) ? bySaid : byNumber
+}
+
+/** What home eyes cannot see; stands beside every verdict. */
+export const UNSEEN =
+  'Germs cannot be seen: a million in a gram can look and smell well. Only a laboratory’s challenge test (ISO 11930) tells whether the preservation holds; nothing here calls a product safe.'
+
+/** What was seen of a batch and what it means, the worst first. `a`: what was really made, assessed. */
+export function verdictOf(state: BatchState, h: History, a: Assessment): BatchVerdict {
+  const list = seriesOf(h).flatMap((series): Verdict[] => {
+    const told = toldOf(series, a, h.samples.find((x) => x.id === series.sample)?.grams)
+    if (!told) return []
+    const { symptom, trend = null, limits = {}, ...rest } = inProportion(series, told)
+    const cause = symptom && rest.grade !== 'fine' ? (rescue(symptom, state).causes[0] ?? null) : null
+    return [{ series, trend, limits, cause, ...rest }]
+  })
+  if (list.length === 0) return { grade: null, says: 'Nothing has been looked at yet.', list }
+  const grade = list.reduce<Grade>((g, v) => worse(g, v.grade), 'fine')
+  const order = [...list].sort((x, y) => GRADES.indexOf(y.grade) - GRADES.indexOf(x.grade))
+  const told = grade === 'fine' ? list.find((v) => v.series.property === 'ph' && v.series.storage === 'room') : order[0] // prettier-ignore
+  const where = told && grade !== 'fine' ? `${WATCH.storages[told.series.storage].label}. ` : ''
+  const head = { fine: 'Steady.', again: 'Look again.', discard: 'Do not use.' }[grade]
+  return { grade, says: [head, told ? `${where}${told.first}` : ''].filter(Boolean).join(' '), list: order }
+}

@@ -1,0 +1,39 @@
+import type { Assessment } from '../assess/types.ts'
+import type { BatchState } from '../bench/types.ts'
+import type { Storage } from '../shapes/keeping.ts'
+import type { Grade } from './data.ts'
+import { openLooks, type OpenLook } from './due.ts'
+import { historyOf } from './history.ts'
+import { verdictOf } from './verdict.ts'
+
+/** What a list shows of how a batch is watched, kept beside its events. */
+export interface Watch {
+  filledAt: string
+  /** Looks that are still to be made, the earliest first. */
+  open: (OpenLook & { storage: Storage })[]
+  looked: number
+  grade: Grade | null
+  says: string
+  /** Months for which what was kept at room stayed sound. */
+  soundMonths: number
+}
+
+/** How a batch is watched; null where nobody planned it. `a`: what was really made, assessed. */
+export function watchOf(state: BatchState, a: Assessment): Watch | null {
+  const h = historyOf(state.events)
+  if (h.filledAt === null || h.samples.length === 0) return null
+  const { grade, says, list } = verdictOf(state, h, a)
+  const storages = new Map(h.samples.map((s) => [s.id, s.storage]))
+  const room = list.filter((v) => v.series.storage === 'room' || v.series.storage === 'use')
+  const ages = room.flatMap((v) => [...v.series.reads, ...v.series.said].map((x) => x.age))
+  const sound = room.length > 0 && room.every((v) => v.grade === 'fine')
+  return {
+    filledAt: h.filledAt,
+    open: openLooks(h).map((look) => ({ ...look, storage: storages.get(look.sample)! })),
+    looked: h.answers.filter((x) => !x.corrected).length,
+    grade,
+    says,
+    soundMonths: sound ? Math.max(...ages) / DAYS_A_MONTH : 0,
+  }
+}
+const DAYS_A_MONTH = 30.44

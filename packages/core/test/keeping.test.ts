@@ -1,0 +1,392 @@
+import ICAL from 'ical.js'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { refusal } from '../src/bench/refuse.ts'
+import { headOf } from '../src/bench/record.ts'
+import type { Happening } from '../src/bench/events.ts'
+import { readFile } from '../src/files/gate.ts'
+import { writeBatch } from '../src/files/batch.ts'
+import { calendarOf } from '../src/keeping/calendar.ts'
+import { colourChange, deltaE, GREY_CARD, labOf, lightDiffers } from '../src/keeping/colour.ts'
+import { WATCH } from '../src/keeping/data.ts'
+import { daysUntil, dueLooks, dueOn, openLooks, sayAge } from '../src/keeping/due.ts'
+import { historyOf } from '../src/keeping/history.ts'
+import { bodyChange, creamingPercent, discYield, lossPercentPerYear, platesAreaPerGram, platesYield, slumpYield, timesGravity } from '../src/keeping/measures.ts' // prettier-ignore
+import { patchSays } from '../src/keeping/patch.ts'
+import { mattersOf, proposeWatch } from '../src/keeping/plan.ts'
+import { stocksWith, whereLotWent } from '../src/keeping/recall.ts'
+import { observationRows } from '../src/keeping/rows.ts'
+import { verdictOf } from '../src/keeping/verdict.ts'
+import { assess, findAll, type Formula } from '../src/index.ts'
+import { Making } from './bench-helpers.ts'
+import { cream, simple, PRESERVED } from './helpers.ts'
+
+const DAY = 24 * 60
+/** A batch that was made, filled and is kept at room and in frost, with looks by hand. */
+class Kept extends Making {
+  private filled = 0
+  constructor(formula: Formula) {
+    super({ ...formula, batchGrams: 200 })
+    this.upTo(null)
+    this.do({ type: 'finish', outcome: 'kept', filledGrams: 190 })
+    this.plan_()
+  }
+  plan_() {
+    const { a } = this.plan
+    const p = proposeWatch(a, findAll(a), 190)
+    return this.do({ type: 'keep', samples: p.samples.map(({ why: _w, ...s }) => s), looks: p.looks }, 'x')
+  }
+  /** So many days after filling, by the clock. */
+  after(days: number) {
+    this.wait((days - this.filled) * DAY)
+    this.filled = days
+    return this
+  }
+  saw(
+    sample: string,
+    property: 'ph' | 'mass' | 'body' | 'smell' | 'layer' | 'germs',
+    answer: object,
+    day: number | null = null,
+  ) {
+    // prettier-ignore
+    return this.do({ type: 'observe', sample, day, property, ...answer } as Happening, 'x')
+  }
+  ph(days: number, value: number, way = 'meter') {
+    return this.after(days).saw('room', 'ph', { value, way }, null)
+  }
+  get history() {
+    return historyOf(this.state.events)
+  }
+  get verdict() {
+    return verdictOf(this.state, this.history, this.plan.a)
+  }
+}
+const toner = simple([['glycerin', 4], ['sodium lactate', 2], PRESERVED], { targetPh: { min: 5, max: 5.8 } })
+const lactone = simple([['gluconolactone', 4], ['sodium lactate', 2], PRESERVED], { targetPh: { min: 3.6, max: 4.4 } }) // prettier-ignore
+const lotion = cream()
+
+describe('the plan of looks', () => {
+  it('asks of each formula what matters for it, with a reason', () => {
+    const of = (f: Formula) => {
+      const a = assess(f)
+      return new Map(mattersOf(a, findAll(a)).map((m) => [m.property, m]))
+    }
+    const gel = of(toner)
+    expect([...gel.keys()]).toEqual(['germs', 'gas', 'smell', 'ph', 'mass', 'pack'])
+    expect(of(lactone).get('ph')).toMatchObject({ pressing: true, why: expect.stringContaining('lactone') as string }) // prettier-ignore
+    expect([...of(lotion).keys()]).toEqual(expect.arrayContaining(['layer', 'body']))
+    const balm = of(
+      cream({
+        water: [],
+        oil: [
+          ['shea butter', 60],
+          ['squalane', 20],
+        ],
+      }),
+    )
+    expect(balm.get('grains')!.pressing).toBe(true)
+    const dry = assess({ ...toner, phases: [{ name: 'Oil', role: 'oil', lines: [{ material: 'squalane', percent: 100 }] }] }) // prettier-ignore
+    expect(mattersOf(dry, []).map((m) => m.property)).not.toEqual(expect.arrayContaining(['ph']))
+  })
+
+  it('sets aside no more than a third of a small batch, and nothing for the jar in use', () => {
+    const a = assess(lotion)
+    for (const filled of [20, 50, 190, 1000]) {
+      const p = proposeWatch(a, findAll(a), filled)
+      const grams = p.samples.reduce((s, x) => s + (x.grams ?? 0), 0)
+      expect(grams).toBeLessThanOrEqual(Math.max(filled / 3, 1) + 1e-9)
+      expect(p.samples.find((s) => s.storage === 'use')?.grams).toBeUndefined()
+      expect(p.samples.some((s) => s.storage === 'room')).toBe(true)
+      expect(p.looks.every((l) => p.samples.some((s) => s.id === l.sample))).toBe(true)
+    }
+    expect(proposeWatch(a, findAll(a), 190).samples.map((s) => s.storage)).toEqual(['room', 'frost', 'warm', 'use']) // prettier-ignore
+  })
+
+  it('is a week in the fridge, looked at daily, for what nothing preserves', () => {
+    const a = assess(simple([['glycerin', 4]]))
+    const p = proposeWatch(a, findAll(a), 100)
+    expect(p.samples.map((s) => s.storage)).toEqual(['daily'])
+    expect(p.looks.map((l) => l.day)).toEqual([1, 2, 3, 4, 5, 6, 7])
+  })
+
+  it('reads a lactone on day 3 too, and a plain toner not', () => {
+    const days = (f: Formula) => {
+      const a = assess(f)
+      return proposeWatch(a, findAll(a), 200).looks.filter((l) => l.sample === 'room' && l.properties.includes('ph')).map((l) => l.day) // prettier-ignore
+    }
+    expect(days(toner)).toEqual([1, 7, 14, 28, 56, 84])
+    expect(days(lactone)).toEqual([1, 3, 7, 14, 28, 56, 84])
+  })
+})
+
+describe('what is due', () => {
+  it('is the last look of each sample whose day has come; an earlier one that was missed is gone', () => {
+    const k = new Kept(toner)
+    const open = openLooks(k.history)
+    const now = new Date(`${dueOn(k.history.filledAt!, 8)}T12:00:00`)
+    expect(dueLooks(open, now).map((l) => [l.sample, l.day])).toEqual([['room', 7], ['warm', 7], ['use', 7]]) // prettier-ignore
+    expect(dueLooks(open, new Date(`${dueOn(k.history.filledAt!, 0)}T12:00:00`))).toEqual([])
+  })
+
+  it('is over when all was answered, or when nobody will look', () => {
+    const k = new Kept(toner)
+    const room = openLooks(k.history).find((l) => l.sample === 'room')!
+    expect(room.day).toBe(1)
+    for (const property of room.properties)
+      k.after(1).do({ type: 'observe', sample: 'room', day: 1, property, ...(property === 'ph' ? { value: 5.4, way: 'meter' } : { choice: WATCH.properties[property].choices![0]!.id }) } as Happening, 'x') // prettier-ignore
+    expect(openLooks(k.history).some((l) => l.sample === 'room' && l.day === 1)).toBe(false)
+    k.do({ type: 'pass', sample: 'room', day: 3, reason: 'away' }, 'x')
+    expect(openLooks(k.history).find((l) => l.sample === 'room')!.day).toBe(7)
+  })
+
+  it('counts days by the calendar, over a change of the clocks too', () => {
+    // filled an evening before the clocks change in most of Europe
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 400 }), fc.integer({ min: 0, max: 23 }), (day, hour) => {
+        const filled = new Date(2026, 9, 20, hour, 30)
+        const on = dueOn(filled.toISOString(), day)
+        const wanted = new Date(2026, 9, 20 + day)
+        expect(on).toBe(`${wanted.getFullYear()}-${String(wanted.getMonth() + 1).padStart(2, '0')}-${String(wanted.getDate()).padStart(2, '0')}`) // prettier-ignore
+        expect(daysUntil(on, wanted)).toBe(0)
+      }),
+    )
+  })
+
+  it('is told in the words of a kitchen', () => {
+    expect([0.4, 1, 3, 7, 14, 57, 150].map(sayAge)).toEqual(['today', '1 day', '3 days', '1 week', '2 weeks', '8 weeks', '5 months']) // prettier-ignore
+  })
+})
+
+describe('answers', () => {
+  it('stay as they were given; a correction stands beside and counts instead', () => {
+    const k = new Kept(toner).ph(1, 7.4)
+    const wrong = k.history.answers.at(-1)!
+    k.saw('room', 'ph', { value: 5.4, way: 'meter', corrects: wrong.n })
+    const { answers } = k.history
+    expect(answers.map((a) => [a.value, a.corrected])).toEqual([[7.4, true], [5.4, false]]) // prettier-ignore
+    expect(k.verdict.grade).toBe('fine')
+    expect(observationRows(k.history).map((r) => r.at(-1))).toEqual(['counts', 'no', 'yes'])
+  })
+
+  it('are refused where they cannot be one', () => {
+    const k = new Kept(toner)
+    const why = (h: object) =>
+      refusal(k.state, { type: 'observe', sample: 'room', day: 1, ...h } as Happening)
+    expect(why({ property: 'ph', value: 5, way: 'meter' })).toBeNull()
+    expect(why({ property: 'ph', value: 15, way: 'meter' })).toContain('between 0 and 14')
+    expect(why({ property: 'ph', value: 5, way: 'flow' })).toContain('not read in this way')
+    expect(why({ property: 'ph', value: 5 })).toContain('how it was read')
+    expect(why({ property: 'smell', choice: 'nice' })).toContain('no answer')
+    expect(why({ property: 'smell' })).toContain('Give an answer')
+    expect(why({ property: 'ph', value: 5, way: 'meter', corrects: 0 })).toContain('same question')
+    expect(refusal(k.state, { type: 'observe', sample: 'moon', day: 1, property: 'smell', choice: 'same' })).toContain('no such sample') // prettier-ignore
+    const making = new Making(toner)
+    expect(refusal(making.state, { type: 'keep', samples: [{ id: 'room', storage: 'room' }], looks: [] })).toContain('not finished') // prettier-ignore
+  })
+
+  it('travel in the batch file as text, and come back the same', () => {
+    const k = new Kept(lotion).ph(1, 5.4)
+    k.saw('frost', 'layer', { choice: 'free' }, 4)
+    k.do({ type: 'patch', who: 'IM', consent: true, way: 'once', place: 'left forearm' }, 'x')
+    k.do({ type: 'patch-look', of: k.events.length - 1, grade: 1 }, 'x')
+    const batch = { id: 'b', code: 'QT-1126', name: 'Quay trial', formulaId: null, who: 'Ina' }
+    const read = readFile(writeBatch({ batch, events: k.events, photos: [] }))
+    expect(read.kind).toBe('batch')
+    const events = read.kind === 'batch' ? read.batch.events : []
+    expect(historyOf(events)).toEqual(k.history)
+    expect(headOf(batch, k.state).watch).toMatchObject({ grade: 'again', looked: 2 })
+  })
+})
+
+describe('what it means', () => {
+  it('is steady where a toner moves less than the meter tells', () => {
+    const k = new Kept(toner).ph(1, 5.42).ph(7, 5.4).ph(14, 5.43).ph(28, 5.38).ph(56, 5.41)
+    expect(k.verdict).toMatchObject({ grade: 'fine' })
+    expect(k.verdict.says).toContain('less than the meter can tell')
+  })
+  it('is harmless where a lactone falls and rests, as forecast', () => {
+    const k = new Kept(lactone).ph(0.02, 4.3).ph(1, 4.08).ph(7, 4.02).ph(14, 4.01).ph(28, 4.03)
+    expect(k.verdict.grade).toBe('fine')
+    expect(k.verdict.says).toContain('as forecast')
+  })
+  it('asks to look again, with the day a limit is met, where it drifts for real', () => {
+    const urea = simple([['urea', 8], ['sodium lactate', 1], PRESERVED], { targetPh: { min: 5, max: 6 } })
+    const k = new Kept(urea).ph(1, 5.3).ph(7, 5.38).ph(14, 5.45).ph(28, 5.62).ph(56, 5.9)
+    expect(k.verdict.grade).toBe('again')
+    const v = k.verdict.list.find((x) => x.series.property === 'ph')!
+    expect(v.first).toContain('rose by 0.6')
+    expect(v.why).toContain('ammonia')
+    expect(v.why).toMatch(/on day \d+/)
+    expect(v.cause?.title).toBe('A material goes on moving the pH')
+  })
+  it('condemns what left the window of its preservation, and what moved far without a reason', () => {
+    const weak = simple([['glycerin', 4], ['sodium benzoate', 0.5], ['potassium sorbate', 0.3], ['lactic acid', 0.3]]) // prettier-ignore
+    const window = assess(weak).preservation.window!
+    expect(new Kept(weak).ph(1, window.max + 0.8).verdict).toMatchObject({ grade: 'discard' })
+    expect(new Kept(toner).ph(1, 5.4).ph(14, 6.7).verdict.grade).toBe('discard')
+  })
+  it('does not let a strip tell what it cannot, nor compares it with a meter', () => {
+    const k = new Kept(toner).ph(1, 5.5, 'strip').ph(7, 5, 'strip').ph(14, 5.5, 'strip').ph(28, 5.1)
+    const v = k.verdict.list.find((x) => x.series.property === 'ph')!
+    expect(v.grade).toBe('fine')
+    expect(v.series.aside[0]!.why).toContain('not compared')
+  })
+  it('takes a split in frost for a warning, and one at room for the end', () => {
+    const frost = new Kept(lotion).after(4).saw('frost', 'layer', { choice: 'free' }, 4)
+    expect(frost.verdict.grade).toBe('again')
+    expect(frost.verdict.says).toContain('after turn 2')
+    expect(frost.verdict.list[0]!.next).toContain('room decides')
+    const room = new Kept(lotion).after(28).saw('room', 'layer', { choice: 'free' }, 28)
+    expect(room.verdict.grade).toBe('discard')
+  })
+  it('condemns the whole batch for anything that grows, wherever it is seen', () => {
+    const k = new Kept(lotion).after(14).saw('warm', 'germs', { choice: 'growth' }, 14)
+    expect(k.verdict.grade).toBe('discard')
+    expect(k.verdict.says).toMatch(/^Do not use\./)
+  })
+  it('never calls anything safe', () => {
+    const k = new Kept(toner).ph(1, 5.4).ph(84, 5.4)
+    expect(JSON.stringify(k.verdict)).not.toMatch(/\bsafe\b/i)
+    expect(new Kept(toner).verdict).toMatchObject({ grade: null })
+  })
+  it('tells mass and body with their errors', () => {
+    const k = new Kept(lotion).after(7).saw('warm', 'mass', { value: 50, way: 'scale' }, 7)
+    k.after(56).saw('warm', 'mass', { value: 49.2, way: 'scale' }, 56)
+    expect(k.verdict.list[0]).toMatchObject({
+      grade: 'again',
+      first: expect.stringContaining('5.3 %') as string,
+    })
+    const b = new Kept(lotion).after(3).saw('room', 'body', { value: 60, way: 'spread' })
+    b.after(28).saw('room', 'body', { value: 61, way: 'spread' })
+    expect(b.verdict.grade).toBe('fine')
+    b.after(56).saw('room', 'body', { value: 72, way: 'spread' })
+    expect(b.verdict.list[0]).toMatchObject({ grade: 'again', first: expect.stringContaining('thinner') as string }) // prettier-ignore
+  })
+})
+
+describe('kitchen measures', () => {
+  it('agree with worked figures', () => {
+    expect(platesAreaPerGram(60, 1)).toBeCloseTo(28.3, 1)
+    expect(platesYield(60, 225, 1)).toBeCloseTo(13.8, 1)
+    expect(slumpYield(5, 2)).toBeCloseTo(90, 0)
+    expect(discYield(10, 4.5)).toBeCloseTo(0.95, 2)
+    expect(timesGravity(10, 800)).toBeCloseTo(72, 0)
+    expect(creamingPercent(3, 60)).toBe(5)
+    expect(lossPercentPerYear(0.0085, 50)).toBeCloseTo(6.2, 1)
+    expect(bodyChange('needle', 12, 15)).toBeCloseTo(-36, 0)
+    expect(bodyChange('flow', 42, 35.5)).toBeCloseTo(-15.5, 1)
+    expect(bodyChange('meter', 1, 2)).toBeNull()
+  })
+})
+
+describe('colour from photographs', () => {
+  it('gives the published ΔE00 of Sharma, Wu and Dalal 2005', () => {
+    const pairs: [number, number, number, number, number, number, number][] = [
+      [50, 2.6772, -79.7751, 50, 0, -82.7485, 2.0425],
+      [50, 3.1571, -77.2803, 50, 0, -82.7485, 2.8615],
+      [50, 0, 0, 50, -1, 2, 2.3669],
+      [50, 2.49, -0.001, 50, -2.49, 0.0009, 7.1792],
+      [50, 2.49, -0.001, 50, -2.49, 0.0011, 7.2195],
+      [50, 2.5, 0, 73, 25, -18, 27.1492],
+      [50, 2.5, 0, 58, 24, 15, 19.4535],
+      [60.2574, -34.0099, 36.2677, 60.4626, -34.1751, 39.4387, 1.2644],
+      [2.0776, 0.0795, -1.135, 0.9033, -0.0636, -0.5514, 0.9082],
+    ]
+    for (const [l, a, b, l2, a2, b2, e] of pairs) {
+      expect(deltaE({ l, a, b }, { l: l2, a: a2, b: b2 })).toBeCloseTo(e, 4)
+      expect(deltaE({ l: l2, a: a2, b: b2 }, { l, a, b })).toBeCloseTo(e, 4)
+    }
+  })
+  it('puts a picture right by its card, as a worked example', () => {
+    const first = { product: [228, 219, 200], card: [121, 119, 116], cardReflects: GREY_CARD } as const
+    const later = { product: [221, 209, 183], card: [124, 121, 118], cardReflects: GREY_CARD } as const
+    const lab = labOf(structuredClone(first) as never)!
+    expect([lab.l, lab.a, lab.b].map((v) => Number(v.toFixed(1)))).toEqual([86.6, -0.6, 7.5])
+    const change = colourChange(structuredClone(first) as never, structuredClone(later) as never)
+    expect(change).toHaveProperty('deltaE')
+    expect((change as { deltaE: number }).deltaE).toBeCloseTo(4.2, 1)
+    expect((change as { yellower: number }).yellower).toBeCloseTo(3.8, 1)
+  })
+  it('says when it cannot tell', () => {
+    const day = { product: [200, 190, 180], card: [120, 120, 120], cardReflects: GREY_CARD } as never
+    const lamp = { product: [200, 170, 120], card: [140, 118, 80], cardReflects: GREY_CARD } as never
+    expect(colourChange(day, lamp)).toMatchObject({ why: expect.stringContaining('light differs') as string })
+    expect(labOf({ product: [255, 250, 240], card: [120, 120, 120], cardReflects: GREY_CARD })).toBeNull()
+    expect(lightDiffers([120, 120, 120], [125, 124, 123])).toBe(false)
+  })
+  it('does not change with the brightness of the light, as long as nothing runs out', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.85, max: 1.15, noNaN: true }), (k) => {
+        const scale = (v: number) => 255 * (1.055 * (k * (((v / 255 + 0.055) / 1.055) ** 2.4)) ** (1 / 2.4) - 0.055) // prettier-ignore
+        const seen = { product: [180, 170, 150], card: [120, 119, 118], cardReflects: GREY_CARD }
+        const other = {
+          product: seen.product.map(scale),
+          card: seen.card.map(scale),
+          cardReflects: GREY_CARD,
+        }
+        expect((colourChange(seen as never, other as never) as { deltaE: number }).deltaE).toBeLessThan(0.01)
+      }),
+    )
+  })
+})
+
+describe('the calendar file', () => {
+  const watched = () => {
+    const k = new Kept(toner)
+    const batch = { id: 'b1', code: 'QT-1126', name: 'Quay toner; mild, 5 %', formulaId: null, who: '' }
+    return { ...batch, watch: headOf(batch, k.state).watch! }
+  }
+  it('is read back by another’s parser, a whole day each, under ids that stay', () => {
+    const b = watched()
+    const read = (text: string) =>
+      new ICAL.Component(ICAL.parse(text) as never)
+        .getAllSubcomponents('vevent')
+        .map((e) => new ICAL.Event(e))
+    const [once, again] = [read(calendarOf([b])), read(calendarOf([b]))]
+    expect(once).toHaveLength(b.watch.open.length)
+    expect(once.map((e) => e.uid)).toEqual(again.map((e) => e.uid))
+    expect(new Set(once.map((e) => e.uid)).size).toBe(once.length)
+    expect(once[0]!.startDate.isDate).toBe(true)
+    expect(once[0]!.startDate.toString()).toBe(b.watch.open[0]!.on)
+    expect(once[0]!.summary).toContain('Quay toner; mild, 5 %')
+  })
+  it('holds nothing where nothing is open', () => {
+    expect(calendarOf([])).toContain('VCALENDAR')
+  })
+})
+
+describe('patch tests', () => {
+  const test = (looks: { hours: number; grade: number; itches?: boolean }[]) => ({
+    n: 1, at: '2026-11-26T08:00:00.000Z', who: 'IM', way: 'once' as const, place: '', grams: null,
+    looks: looks.map((l, i) => ({ n: i + 2, at: '', text: '', itches: false, ...l })),
+  }) // prettier-ignore
+  it('stop at a clear reaction or an itch that stays, and send to a doctor', () => {
+    expect(patchSays(test([{ hours: 24, grade: 2 }]))).toMatchObject({ state: 'stop' })
+    expect(patchSays(test([{ hours: 1, grade: 0, itches: true }])).state).toBe('stop')
+    expect(patchSays(test([{ hours: 24, grade: 1 }, { hours: 72, grade: 3 }])).says).toContain('doctor') // prettier-ignore
+    expect(patchSays(test([{ hours: 24, grade: 1 }, { hours: 72, grade: 2 }])).says).toContain('grew') // prettier-ignore
+  })
+  it('prove nothing when they stay quiet', () => {
+    expect(patchSays(test([{ hours: 72, grade: 0 }]))).toMatchObject({ state: 'quiet', says: expect.stringContaining('no proof') as string }) // prettier-ignore
+    expect(patchSays(test([{ hours: 24, grade: 1 }])).state).toBe('open')
+  })
+})
+
+describe('where a lot went', () => {
+  const lot = (id: string, madeFrom?: string[]) => ({ id, material: `m-${id}`, leftGrams: 10, ...(madeFrom ? { madeFrom } : {}) }) // prettier-ignore
+  const lots = [lot('a'), lot('stock', ['a']), lot('second', ['stock']), lot('other')]
+  it('follows stocks in stocks, and does not run in a circle', () => {
+    expect([...stocksWith('a', lots).keys()]).toEqual(['a', 'stock', 'second'])
+    expect([...stocksWith('a', [lot('a', ['b']), lot('b', ['a'])]).keys()]).toEqual(['a', 'b'])
+  })
+  it('finds every batch that holds it, without what was taken back', () => {
+    const k = new Making(toner)
+    const line = k.line('glycerin')
+    k.do({ type: 'weigh', line, grams: 3, lot: 'second' }).do({ type: 'weigh', line, grams: 2, lot: 'a' })
+    k.do({ type: 'undo', of: 2 })
+    expect(whereLotWent('a', lots, [{ id: 'b', events: k.events }])).toEqual([
+      { batch: 'b', grams: 3, by: ['m-stock', 'm-second'] },
+    ])
+    expect(whereLotWent('other', lots, [{ id: 'b', events: k.events }])).toEqual([])
+  })
+})
