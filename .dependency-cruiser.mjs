@@ -46,7 +46,7 @@ const climbs = (root, floors) =>
     },
   }))
 
-const features = ['bench', 'bin', 'formula', 'formulas', 'print', 'shelf', 'start']
+const features = ['bench', 'bin', 'formula', 'formulas', 'keeping', 'print', 'shelf', 'start']
 
 export default {
   forbidden: [

@@ -310,8 +310,16 @@ export { PATCH_NOT_FOR, PATCH_WAYS, PATCH_WORDS, patchSays } from './keeping/pat
 export { looksOf, mattersOf, proposeWatch, type WatchPlan } from './keeping/plan.ts'
 export { whereLotWent, type Went } from './keeping/recall.ts'
 export { observationRows } from './keeping/rows.ts'
-export type { Series } from './keeping/series.ts'
+export { type Series, seriesOf } from './keeping/series.ts'
 export { type BatchVerdict, UNSEEN, type Verdict, verdictOf } from './keeping/verdict.ts'
 export type { Watch } from './keeping/watch.ts'
-export { PROPERTIES, type Property, type Rgb, type Sample, STORAGES, type Storage, type Way } from './shapes/keeping.ts'
+export {
+  PROPERTIES,
+  type Property,
+  type Rgb,
+  type Sample,
+  STORAGES,
+  type Storage,
+  type Way,
+} from './shapes/keeping.ts'
 export { bandAt } from './stats/trend.ts'

@@ -99,7 +99,7 @@ describe('the plan of looks', () => {
       expect(p.samples.some((s) => s.storage === 'room')).toBe(true)
       expect(p.looks.every((l) => p.samples.some((s) => s.id === l.sample))).toBe(true)
     }
-    expect(proposeWatch(a, findAll(a), 190).samples.map((s) => s.storage)).toEqual(['room', 'frost', 'warm', 'use']) // prettier-ignore
+    expect(proposeWatch(a, findAll(a), 190).samples.map((s) => s.storage)).toEqual(['room', 'fridge', 'frost', 'warm', 'use']) // prettier-ignore
   })
 
   it('is a week in the fridge, looked at daily, for what nothing preserves', () => {
@@ -124,7 +124,7 @@ describe('what is due', () => {
     const k = new Kept(toner)
     const open = openLooks(k.history)
     const now = new Date(`${dueOn(k.history.filledAt!, 8)}T12:00:00`)
-    expect(dueLooks(open, now).map((l) => [l.sample, l.day])).toEqual([['room', 7], ['warm', 7], ['use', 7]]) // prettier-ignore
+    expect(dueLooks(open, now).map((l) => [l.sample, l.day])).toEqual([['fridge', 1], ['room', 7], ['warm', 7], ['use', 7]]) // prettier-ignore
     expect(dueLooks(open, new Date(`${dueOn(k.history.filledAt!, 0)}T12:00:00`))).toEqual([])
   })
 

@@ -21,6 +21,8 @@ export interface Verdict {
   why: string
   next: string
   trend: Trend | null
+  /** Age from which on the drift is judged: what settles in the first days is left out. */
+  from: number
   /** Limits that it must not meet. */
   limits: { low?: number; high?: number }
   cause: RescueCause | null
@@ -41,6 +43,7 @@ const since = (age: number) => (age < 1 ? 'since it was filled' : `since ${sayAg
 type Told = Pick<Verdict, 'grade' | 'first' | 'why' | 'next'> & {
   trend?: Trend | null
   limits?: Verdict['limits']
+  from?: number
   symptom?: Symptom
 }
 
@@ -69,7 +72,7 @@ function phTold(s: Series, a: Assessment): Told | null {
   const tells = TELLS_APART * errorOf(s)
   const moved = last.value - zero.value
   const trend = trendOf(after.map((r) => ({ day: r.age, value: r.value })), limits) // prettier-ignore
-  const told = { trend, limits, symptom: 'ph-later' as const }
+  const told = { trend, limits, from: zero.age, symptom: 'ph-later' as const }
   const reads = `It reads pH ${sayNumber(last.value)}`
   const beyond = window ? Math.max(window.min - last.value, last.value - window.max) : -1
   if (beyond > tells / 2)
@@ -239,15 +242,15 @@ export function verdictOf(state: BatchState, h: History, a: Assessment): BatchVe
   const list = seriesOf(h).flatMap((series): Verdict[] => {
     const told = toldOf(series, a, h.samples.find((x) => x.id === series.sample)?.grams)
     if (!told) return []
-    const { symptom, trend = null, limits = {}, ...rest } = inProportion(series, told)
+    const { symptom, trend = null, limits = {}, from = 0, ...rest } = inProportion(series, told)
     const cause = symptom && rest.grade !== 'fine' ? (rescue(symptom, state).causes[0] ?? null) : null
-    return [{ series, trend, limits, cause, ...rest }]
+    return [{ series, trend, limits, from, cause, ...rest }]
   })
   if (list.length === 0) return { grade: null, says: 'Nothing has been looked at yet.', list }
   const grade = list.reduce<Grade>((g, v) => worse(g, v.grade), 'fine')
   const order = [...list].sort((x, y) => GRADES.indexOf(y.grade) - GRADES.indexOf(x.grade))
   const told = grade === 'fine' ? list.find((v) => v.series.property === 'ph' && v.series.storage === 'room') : order[0] // prettier-ignore
-  const where = told && grade !== 'fine' ? `${WATCH.storages[told.series.storage].label}. ` : ''
+  const where = told && grade !== 'fine' ? `${WATCH.storages[told.series.storage].label}: ` : ''
   const head = { fine: 'Steady.', again: 'Look again.', discard: 'Do not use.' }[grade]
   return { grade, says: [head, told ? `${where}${told.first}` : ''].filter(Boolean).join(' '), list: order }
 }

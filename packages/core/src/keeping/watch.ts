@@ -1,8 +1,9 @@
 import type { Assessment } from '../assess/types.ts'
+import { useWithin } from '../label/use-within.ts'
 import type { BatchState } from '../bench/types.ts'
 import type { Storage } from '../shapes/keeping.ts'
 import type { Grade } from './data.ts'
-import { openLooks, type OpenLook } from './due.ts'
+import { dueOn, openLooks, type OpenLook } from './due.ts'
 import { historyOf } from './history.ts'
 import { verdictOf } from './verdict.ts'
 
@@ -16,6 +17,8 @@ export interface Watch {
   says: string
   /** Months for which what was kept at room stayed sound. */
   soundMonths: number
+  /** Calendar day until which its jars are good, by what its label says or would say. */
+  goodUntil: string
 }
 
 /** How a batch is watched; null where nobody planned it. `a`: what was really made, assessed. */
@@ -33,6 +36,10 @@ export function watchOf(state: BatchState, a: Assessment): Watch | null {
     looked: h.answers.filter((x) => !x.corrected).length,
     grade,
     says,
+    goodUntil: dueOn(
+      h.filledAt,
+      Math.round((a.formula.label?.keep?.closedMonths ?? useWithin(a).closedMonths) * DAYS_A_MONTH),
+    ),
     soundMonths: sound ? Math.max(...ages) / DAYS_A_MONTH : 0,
   }
 }

@@ -110,7 +110,16 @@ main {
     grid-template-rows: auto 1fr;
   }
 }
+@media (max-width: 620px) {
+  /* the places lie at the bottom */
+  main {
+    padding-bottom: calc(60px + env(safe-area-inset-bottom));
+  }
+}
 @media print {
+  main {
+    padding: 0;
+  }
   .shell {
     display: block;
   }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Menu from 'primevue/menu'
-import { useTemplateRef } from 'vue'
+import { onMounted, shallowRef, useTemplateRef } from 'vue'
 import { notify } from '../components/notify'
 import { useBin } from '../stores/bin'
 import { useSafety } from '../stores/safety'
@@ -17,7 +17,23 @@ const PLACES = [
   { to: '/formulas', within: ['/formulas', '/start'], icon: 'pi pi-file-edit', label: 'Formulas' },
   { to: '/shelf', within: ['/shelf'], icon: 'pi pi-box', label: 'Shelf' },
   { to: '/bench', within: ['/bench'], icon: 'pi pi-stopwatch', label: 'Bench' },
+  { to: '/keeping', within: ['/keeping'], icon: 'pi pi-calendar-clock', label: 'Keeping' },
 ]
+
+/** What is due is counted when nothing more urgent is to be done: the first view does not wait for it. */
+const keeping = shallowRef<ReturnType<typeof import('../stores/keeping').useKeeping> | null>(null)
+onMounted(() => {
+  const count = async () => {
+    const { useKeeping } = await import('../stores/keeping')
+    const store = useKeeping()
+    await store.load()
+    keeping.value = store
+    const { tellOfLooks } = await import('../stores/notify-due')
+    await tellOfLooks(store.due.length)
+  }
+  if ('requestIdleCallback' in window) requestIdleCallback(() => void count(), { timeout: 3000 })
+  else setTimeout(() => void count(), 1000)
+})
 
 async function backup(pictures: boolean) {
   const result = await safety.backUp(pictures)
@@ -52,6 +68,9 @@ const WAYS = [
       >
         <i :class="place.icon" aria-hidden="true"></i>
         <span>{{ place.label }}</span>
+        <span v-if="place.to === '/keeping' && keeping?.due.length" class="badge"
+          >{{ keeping.due.length }}<span class="hidden-text"> due</span></span
+        >
       </RouterLink>
     </nav>
     <div class="foot">
@@ -129,6 +148,17 @@ nav {
 .foot-button:hover {
   background: var(--rail-hover);
 }
+.badge {
+  margin-left: auto;
+  min-width: 22px;
+  padding: 0 0.375rem;
+  border-radius: var(--round-xl);
+  background: var(--rail-warn);
+  color: var(--on-check);
+  font-size: var(--text-small);
+  font-weight: 700;
+  text-align: center;
+}
 .place.here {
   background: var(--rail-active);
   color: var(--on-fill);
@@ -205,22 +235,31 @@ nav {
     display: inline;
   }
 }
-@media (max-width: 480px) {
-  .rail {
-    gap: 0.25rem;
-    padding-inline: 0.375rem;
-  }
-  .foot-button {
-    min-width: 36px;
-    padding: 0 0.5rem;
+@media (max-width: 620px) {
+  nav {
+    position: fixed;
+    inset: auto 0 0;
+    z-index: 5;
+    display: flex;
+    gap: 0;
+    padding: 2px 2px calc(2px + env(safe-area-inset-bottom));
+    background: var(--rail);
   }
   .place {
+    position: relative;
+    flex: 1;
+    flex-direction: column;
+    justify-content: center;
     gap: 0;
-    padding: 0 0.5rem;
+    min-height: 52px;
+    min-width: 0;
+    padding: 0;
+    font-size: var(--text-tiny);
   }
-  .place i,
-  .brand svg {
-    display: none;
+  .badge {
+    position: absolute;
+    top: 2px;
+    left: calc(50% + 4px);
   }
 }
 @media print {

@@ -52,6 +52,34 @@ export const router = createRouter({
       component: place(() => import('../features/bench/record/RecordPage.vue')),
       props: true,
     },
+    {
+      path: '/keeping',
+      name: 'keeping',
+      component: place(() => import('../features/keeping/KeepingPage.vue')),
+    },
+    {
+      path: '/keeping/look',
+      name: 'look-all',
+      component: place(() => import('../features/keeping/LookPage.vue')),
+    },
+    {
+      path: '/keeping/:id',
+      name: 'life',
+      component: place(() => import('../features/keeping/KeepingPage.vue')),
+      props: true,
+    },
+    {
+      path: '/keeping/:id/look',
+      name: 'look',
+      component: place(() => import('../features/keeping/LookPage.vue')),
+      props: true,
+    },
+    {
+      path: '/keeping/:id/report',
+      name: 'life-report',
+      component: place(() => import('../features/keeping/ReportPage.vue')),
+      props: true,
+    },
     { path: '/start', redirect: '/start/brief' },
     {
       path: '/start/brief',

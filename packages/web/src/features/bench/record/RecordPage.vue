@@ -120,6 +120,14 @@ const items = [
           @click="router.push(`/bench/${id}`)"
         />
         <Button
+          v-if="head.status === 'finished'"
+          :label="head.watch ? 'How it keeps' : 'Plan the looks'"
+          icon="pi pi-calendar-clock"
+          :severity="head.watch ? 'secondary' : undefined"
+          :outlined="head.watch !== undefined"
+          @click="router.push(head.watch ? `/keeping/${id}` : `/keeping/${id}?plan=1`)"
+        />
+        <Button
           v-if="!running"
           label="Write beside it"
           icon="pi pi-pencil"
@@ -138,8 +146,8 @@ const items = [
         <Button
           label="Print"
           icon="pi pi-print"
-          :outlined="running"
-          :severity="running ? 'secondary' : undefined"
+          :outlined="running || !head.watch"
+          :severity="running || !head.watch ? 'secondary' : undefined"
           @click="print"
         />
         <!-- prettier-ignore -->

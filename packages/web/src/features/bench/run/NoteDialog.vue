@@ -8,7 +8,7 @@ import { savePhoto } from '../../../storage/batches'
 import { makeId } from '../../../storage/channel'
 import { explainStorage } from '../../../storage/db'
 import { useBatch } from '../../../stores/batch'
-import { smallPicture } from './picture'
+import { smallPicture } from '../../../browser/picture'
 
 const open = defineModel<boolean>('open', { required: true })
 const batch = useBatch()

@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import { choicesOf, sayNumber, WATCH, type Answer, type History } from '@omblet/core'
+import { format } from 'date-fns'
+import { computed, ref } from 'vue'
+import { useBatch } from '../../stores/batch'
+
+/** Every answer as it was given; one that is wrong gets another beside it. */
+const props = defineProps<{ history: History }>()
+const batch = useBatch()
+const open = ref(false)
+const rows = computed(() => (open.value ? [...props.history.answers].reverse() : []))
+const counted = computed(() => props.history.answers.length)
+const storageOf = (a: Answer) => {
+  const storage = props.history.samples.find((s) => s.id === a.sample)?.storage
+  return storage ? WATCH.storages[storage].label : a.sample
+}
+const says = (a: Answer) =>
+  [
+    a.value !== null && a.way ? `${sayNumber(a.value)} ${WATCH.ways[a.way].unit === 'pH' ? '' : WATCH.ways[a.way].unit}`.trim() : '',
+    choicesOf(a.property).find((c) => c.id === a.choice)?.words ?? '',
+    a.colour ? 'photograph' : '',
+    a.celsius === null ? '' : `at ${sayNumber(a.celsius, 1)} °C`,
+    a.text,
+  ]
+    .filter(Boolean)
+    .join(', ') // prettier-ignore
+</script>
+
+<template>
+  <details v-if="counted" @toggle="open = ($event.target as HTMLDetailsElement).open">
+    <summary>All answers ({{ counted }})</summary>
+    <ul>
+      <li v-for="a in rows" :key="a.n" :class="{ corrected: a.corrected }">
+        <span class="muted small when">{{ format(new Date(a.at), 'd MMM, HH:mm') }}</span>
+        <span
+          >{{ storageOf(a) }}, {{ WATCH.properties[a.property].label }}: <strong>{{ says(a) }}</strong><span
+            v-if="a.corrected"
+            class="muted"
+          >
+            (put right)</span
+          ></span
+        >
+        <RouterLink
+          v-if="!a.corrected"
+          :to="{ path: `/keeping/${batch.info!.id}/look`, query: { corrects: String(a.n) } }"
+          >Put right</RouterLink
+        >
+      </li>
+    </ul>
+  </details>
+</template>
+
+<style scoped>
+summary {
+  min-height: 32px;
+  cursor: pointer;
+}
+li {
+  display: grid;
+  grid-template-columns: 7.5rem minmax(0, 1fr) auto;
+  align-items: center;
+  gap: 0.5rem;
+  min-height: 32px;
+  border-top: 1px solid var(--line);
+}
+.corrected strong {
+  text-decoration: line-through;
+}
+li a {
+  display: grid;
+  align-items: center;
+  min-height: 32px;
+  color: var(--accent-ink);
+}
+</style>

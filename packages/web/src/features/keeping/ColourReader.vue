@@ -1,0 +1,179 @@
+<script setup lang="ts">
+import { colourChange, GREY_CARD, sayNumber, WHITE_PAPER, type Answer, type Rgb } from '@omblet/core'
+import Button from 'primevue/button'
+import SelectButton from 'primevue/selectbutton'
+import { computed, nextTick, onBeforeUnmount, ref, useTemplateRef } from 'vue'
+import { smallPicture } from '../../browser/picture'
+import Notice from '../../components/Notice.vue'
+import { savePhoto } from '../../storage/batches'
+import { makeId } from '../../storage/channel'
+import { explainStorage } from '../../storage/db'
+import { meanColour, markAt } from './pixels'
+
+/** Reads a colour off a photograph: one taps the card, then the product. */
+const props = defineProps<{ batch: string; first: Answer['colour'] }>()
+const emit = defineEmits<{ measured: [colour: NonNullable<Answer['colour']>, photo: string]; cancel: [] }>()
+
+const CARDS = [
+  { value: GREY_CARD, label: 'Grey card' },
+  { value: WHITE_PAPER, label: 'White paper' },
+]
+const reflects = ref(props.first?.cardReflects ?? GREY_CARD)
+const blob = ref<Blob | null>(null)
+const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
+const card = ref<Rgb | null>(null)
+const product = ref<Rgb | null>(null)
+const error = ref<string | null>(null)
+const marks = ref<{ x: number; y: number; what: string }[]>([])
+let image: ImageBitmap | null = null
+onBeforeUnmount(() => image?.close())
+
+async function pick(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  try {
+    blob.value = await smallPicture(file)
+    image?.close()
+    image = await createImageBitmap(blob.value)
+    card.value = product.value = null
+    marks.value = []
+    error.value = null
+    await nextTick()
+    const c = canvas.value!
+    c.width = image.width
+    c.height = image.height
+    c.getContext('2d', { willReadFrequently: true })!.drawImage(image, 0, 0)
+  } catch {
+    error.value = 'This is no picture that can be read here. Take a JPEG, PNG or WebP.'
+  }
+}
+function tap(event: MouseEvent) {
+  const c = canvas.value!
+  const at = markAt(event, c)
+  const colour = meanColour(c, at)
+  if (!card.value || product.value) {
+    card.value = colour
+    product.value = null
+    marks.value = [{ ...at, what: 'card' }]
+  } else {
+    product.value = colour
+    marks.value = [...marks.value, { ...at, what: 'product' }]
+  }
+}
+const seen = computed(() =>
+  card.value && product.value
+    ? { card: card.value, product: product.value, cardReflects: reflects.value }
+    : null,
+)
+const told = computed(() => {
+  if (!seen.value) return null
+  return colourChange(props.first ?? seen.value, seen.value)
+})
+async function keep() {
+  if (!seen.value || !blob.value) return
+  try {
+    const id = makeId()
+    await savePhoto({ id, batch: props.batch, blob: blob.value })
+    emit('measured', seen.value, id)
+  } catch (failure) {
+    error.value = explainStorage(failure)
+  }
+}
+</script>
+
+<template>
+  <div class="reader">
+    <p class="muted small">
+      The card or the same white paper beside the product, the same lamp, no flash. Tap the card first, then
+      the product.
+    </p>
+    <SelectButton
+      v-if="!first"
+      v-model="reflects"
+      :options="CARDS"
+      option-label="label"
+      option-value="value"
+      :allow-empty="false"
+      aria-label="What lies beside it"
+    />
+    <label class="chip pick"
+      ><i class="pi pi-camera" aria-hidden="true"></i> {{ blob ? 'Another picture' : 'Take the picture'
+      }}<input type="file" accept="image/*" capture="environment" data-testid="colour-photo" @change="pick"
+    /></label>
+    <div v-if="blob" class="frame">
+      <canvas
+        ref="canvas"
+        role="img"
+        aria-label="The picture: tap the card, then the product"
+        @click="tap"
+      ></canvas>
+      <span
+        v-for="m in marks"
+        :key="m.what"
+        class="mark"
+        :style="{ left: `${100 * m.x}%`, top: `${100 * m.y}%` }"
+        >{{ m.what }}</span
+      >
+    </div>
+    <p v-if="blob && !seen" role="status">{{ card ? 'Now the product.' : 'Tap the card.' }}</p>
+    <Notice v-if="told && 'why' in told" kind="check">{{ told.why }}</Notice>
+    <p v-else-if="told && first" role="status">
+      ΔE00 <strong class="mono">{{ sayNumber(told.deltaE, 1) }}</strong> from the first picture<template
+        v-if="Math.abs(told.yellower) >= 1"
+        >, {{ told.yellower > 0 ? 'yellower' : 'bluer' }}</template
+      >.
+    </p>
+    <p v-else-if="told" role="status">The first picture: later ones are compared with it.</p>
+    <p v-if="error" class="error-text" role="alert">{{ error }}</p>
+    <div class="acts">
+      <Button label="Answer in words instead" text severity="secondary" @click="emit('cancel')" />
+      <Button label="Enter" size="large" :disabled="!told || 'why' in told" @click="keep" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.reader {
+  display: grid;
+  gap: 0.75rem;
+}
+.frame {
+  position: relative;
+}
+canvas {
+  display: block;
+  width: 100%;
+  border-radius: var(--round-m);
+  cursor: crosshair;
+}
+.mark {
+  position: absolute;
+  transform: translate(-50%, -50%);
+  padding: 0 0.375rem;
+  border: 2px solid var(--ink);
+  border-radius: var(--round-xl);
+  background: var(--paper);
+  font-size: var(--text-small);
+  pointer-events: none;
+}
+.pick {
+  position: relative;
+  min-height: 52px;
+  justify-content: center;
+  cursor: pointer;
+}
+.pick input {
+  position: absolute;
+  inset: 0;
+  opacity: 0;
+  cursor: pointer;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 0.5rem;
+}
+</style>

@@ -1,0 +1,161 @@
+<script setup lang="ts">
+import { calendarOf, capitalise, PROPERTIES } from '@omblet/core'
+import Button from 'primevue/button'
+import { useToast } from 'primevue/usetoast'
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import { download } from '../../browser/download'
+import { notify } from '../../components/notify'
+import { useKeeping, type DueBatch } from '../../stores/keeping'
+import { useMaterials } from '../../stores/materials'
+import DueRow from './DueRow.vue'
+import { askToNotify, mayNotify } from '../../stores/notify-due'
+import { sayDue, sayLooks, sayProperties } from './words'
+
+/** What is due, by day: looks, and what ends. */
+defineProps<{ chosen?: string | null }>()
+const keeping = useKeeping()
+const materials = useMaterials()
+const router = useRouter()
+const toast = useToast()
+
+const lookWords = ({ looks, head }: DueBatch) => ({
+  title: head.name,
+  detail: `${head.code} · ${sayLooks(looks)}`,
+  more: sayProperties(PROPERTIES.filter((p) => looks.some((l) => l.properties.includes(p)))),
+})
+const nameOf = (id: string) => capitalise(materials.catalogue.find(id)?.name ?? id)
+const sayEnd = (days: number) =>
+  days < 0 ? `ended ${-days} days ago` : days === 0 ? 'ends today' : `ends in ${days} days`
+const steady = computed(() => keeping.watched.filter((b) => !keeping.due.some((d) => d.head.id === b.id)))
+const GRADE_WORDS = { fine: 'steady', again: 'look again', discard: 'do not use' } as const
+
+function calendar() {
+  download('omblet-looks.ics', calendarOf(keeping.watched), 'text/calendar')
+}
+async function remind() {
+  const answer = await askToNotify()
+  notify(
+    toast,
+    answer === 'granted'
+      ? 'Looks that are due will be told when Omblet is opened, once a day.'
+      : 'The browser does not allow it. The calendar file reminds as well.',
+  )
+}
+</script>
+
+<template>
+  <section class="card due" aria-labelledby="due-title">
+    <h2 id="due-title">Due</h2>
+    <ul v-if="keeping.due.length">
+      <DueRow
+        v-for="d in keeping.due"
+        :key="d.head.id"
+        v-bind="lookWords(d)"
+        :to="`/keeping/${d.head.id}`"
+        :when="sayDue(d.inDays)"
+        :pressing="d.inDays <= 0"
+        :current="d.head.id === chosen"
+      />
+    </ul>
+    <p v-else class="muted">Nothing is due today.</p>
+    <div v-if="keeping.due.length" class="acts">
+      <Button label="Look at them now" @click="router.push('/keeping/look')" />
+    </div>
+
+    <template v-if="keeping.soon.length">
+      <h3>In the next two weeks</h3>
+      <ul>
+        <DueRow
+          v-for="d in keeping.soon"
+          :key="d.head.id"
+          v-bind="lookWords(d)"
+          :to="`/keeping/${d.head.id}`"
+          :when="sayDue(d.inDays)"
+          :current="d.head.id === chosen"
+        />
+      </ul>
+    </template>
+
+    <template v-if="keeping.ends.length">
+      <h3>Ends</h3>
+      <ul>
+        <DueRow
+          v-for="e in keeping.ends"
+          :key="`${e.kind} ${e.id} ${e.detail}`"
+          :title="e.kind === 'lot' ? nameOf(e.name) : e.name"
+          :detail="e.detail"
+          :more="e.kind === 'lot' ? 'use it, or smell it first' : 'use up or throw away'"
+          :to="e.kind === 'lot' ? `/shelf/${e.id}` : `/keeping/${e.id}`"
+          :when="sayEnd(e.inDays)"
+          :pressing="e.inDays < 0"
+        />
+      </ul>
+    </template>
+
+    <template v-if="keeping.unwatched.length">
+      <h3>Kept, and not watched</h3>
+      <ul>
+        <DueRow
+          v-for="b in keeping.unwatched.slice(0, 8)"
+          :key="b.id"
+          :title="b.name"
+          :detail="b.code"
+          more="plan the looks"
+          :to="`/keeping/${b.id}`"
+          when=""
+          :current="b.id === chosen"
+        />
+      </ul>
+    </template>
+
+    <template v-if="steady.length">
+      <h3>All others</h3>
+      <ul>
+        <DueRow
+          v-for="b in steady.slice(0, 40)"
+          :key="b.id"
+          :title="b.name"
+          :detail="b.code"
+          :more="b.watch.grade ? GRADE_WORDS[b.watch.grade] : 'not looked at yet'"
+          :to="`/keeping/${b.id}`"
+          when=""
+          :current="b.id === chosen"
+        />
+      </ul>
+      <p v-if="steady.length > 40" class="muted small">And {{ steady.length - 40 }} more, at the Bench.</p>
+    </template>
+
+    <div v-if="keeping.watched.length" class="acts quiet">
+      <Button label="Calendar file" icon="pi pi-calendar" severity="secondary" outlined @click="calendar" />
+      <Button v-if="mayNotify()" label="Remind me" severity="secondary" text @click="remind" />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.due {
+  display: grid;
+  gap: 0.25rem;
+  padding: 0.875rem 1rem 1rem;
+}
+h2 {
+  font-size: var(--text-head-3);
+}
+h3 {
+  padding-top: 0.75rem;
+  font-size: var(--text-note);
+  color: var(--muted);
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+  padding-top: 0.5rem;
+}
+@media (max-width: 960px) {
+  .acts :deep(button) {
+    min-height: 44px;
+  }
+}
+</style>

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+/** One thing that waits, with its day. */
+defineProps<{
+  title: string
+  detail: string
+  more: string
+  to: string
+  when: string
+  pressing?: boolean
+  current?: boolean
+}>()
+</script>
+
+<template>
+  <li>
+    <RouterLink :to="to" class="row" :class="{ current }" :aria-current="current ? 'true' : undefined">
+      <span class="words">
+        <strong class="cut">{{ title }}</strong>
+        <span class="small muted">{{ detail }}</span>
+        <span class="small muted">{{ more }}</span>
+      </span>
+      <span v-if="when" class="when small" :class="{ pressing }">{{ when }}</span>
+    </RouterLink>
+  </li>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+  min-height: 44px;
+  margin: 0 -0.5rem;
+  padding: 0.5rem;
+  border-top: 1px solid var(--line);
+  color: inherit;
+  text-decoration: none;
+}
+.row:hover,
+.current {
+  background: var(--wash);
+}
+.words {
+  display: grid;
+  flex: 1;
+  min-width: 0;
+  line-height: 1.3;
+}
+.cut {
+  overflow-wrap: anywhere;
+}
+.when {
+  flex: none;
+  padding: 0.125rem 0.625rem;
+  border: 1px solid var(--line-strong);
+  border-radius: var(--round-xl);
+}
+.pressing {
+  border-color: var(--accent);
+  font-weight: 700;
+}
+</style>

@@ -1,0 +1,320 @@
+<script setup lang="ts">
+import {
+  daysUntil,
+  dueLooks,
+  observationRows,
+  sayAge,
+  STORAGES,
+  UNSEEN,
+  WATCH,
+  type Storage,
+} from '@omblet/core'
+import { differenceInMinutes } from 'date-fns'
+import Button from 'primevue/button'
+import Menu from 'primevue/menu'
+import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { downloadCsv, fileName } from '../../browser/download'
+import FindingMark from '../../components/FindingMark.vue'
+import NotHere from '../../components/NotHere.vue'
+import NothingYet from '../../components/NothingYet.vue'
+import Notice from '../../components/Notice.vue'
+import { useKeeping } from '../../stores/keeping'
+import AnswersCard from './AnswersCard.vue'
+import PatchCard from './PatchCard.vue'
+import PropertyRow from './PropertyRow.vue'
+import { useEarlier } from './use-earlier'
+import { useLife } from './use-life'
+import { sayDue, sayLook } from './words'
+
+const PlanDialog = defineAsyncComponent(() => import('./PlanDialog.vue'))
+
+/** The life of a batch: what is looked at, how it went, and what it means. */
+const props = defineProps<{ id: string; title?: boolean }>()
+const keeping = useKeeping()
+const route = useRoute()
+const router = useRouter()
+const life = useLife(() => props.id)
+const { batch, history, verdict, made } = life
+
+const samples = computed(() => history.value?.samples ?? [])
+/** A sample by its id, or all beside each other. */
+const chosen = ref<string>('room')
+watch(
+  samples,
+  (list) => {
+    if (list.length > 0 && chosen.value !== 'all' && !list.some((s) => s.id === chosen.value))
+      chosen.value = list[0]!.id
+  },
+  { immediate: true },
+)
+const planned = computed(() => samples.value.length > 0)
+const finished = computed(() => life.state.value?.finished?.outcome === 'kept')
+const age = computed(() => {
+  const at = history.value?.filledAt
+  return at ? sayAge(differenceInMinutes(keeping.now, new Date(at)) / 1440) : ''
+})
+const series = computed(() =>
+  (verdict.value?.list ?? []).filter((v) => chosen.value === 'all' || v.series.sample === chosen.value),
+)
+/** Verdicts of what is shown, by property in the order of the plan. */
+const rows = computed(() => {
+  const properties = Object.keys(WATCH.properties) as (keyof typeof WATCH.properties)[]
+  return properties.flatMap((property) => {
+    const list = series.value.filter((v) => v.series.property === property)
+    return list.length > 0 ? [{ property, list }] : []
+  })
+})
+const troubles = computed(() => (verdict.value?.list ?? []).filter((v) => v.grade !== 'fine'))
+const HEADS = { fine: '', again: 'Look again.', discard: 'Do not use it.' } as const
+const MARK = { fine: 'fine', again: 'check', discard: 'stop' } as const
+
+const next = computed(() => {
+  const due = dueLooks(life.open.value, keeping.now)[0]
+  const look = due ?? life.open.value[0]
+  const storage = samples.value.find((s) => s.id === look?.sample)?.storage
+  if (!look || !storage) return null
+  return {
+    label: due
+      ? `Look now: ${WATCH.storages[storage].label.toLowerCase()}, ${sayLook(storage, look.day)}`
+      : `Look early: ${sayLook(storage, look.day)}, ${sayDue(daysUntil(look.on, keeping.now))}`,
+    due: due !== undefined,
+    to: { path: `/keeping/${props.id}/look`, query: { sample: look.sample, day: String(look.day) } },
+  }
+})
+const withEarlier = ref(false)
+const earlier = useEarlier(() => (withEarlier.value && batch.info ? batch.info : null))
+
+const dialog = ref(route.query['plan'] !== undefined)
+const used = ref(dialog.value)
+watch(dialog, (now) => now && (used.value = true))
+const csv = () => void downloadCsv(fileName(`${batch.info!.code} looks`, ''), observationRows(history.value!))
+const menu = useTemplateRef<InstanceType<typeof Menu>>('menu')
+const items = computed(() => [
+  { label: 'Change the plan', icon: 'pi pi-calendar', command: () => void (dialog.value = true) },
+  { label: 'All answers as CSV', icon: 'pi pi-table', command: csv },
+  {
+    label: 'How it was made',
+    icon: 'pi pi-list',
+    command: () => void router.push(`/bench/${props.id}/record`),
+  },
+])
+const label = (storage: Storage) => WATCH.storages[storage].label
+const ordered = computed(() =>
+  [...samples.value].sort((x, y) => STORAGES.indexOf(x.storage) - STORAGES.indexOf(y.storage)),
+)
+</script>
+
+<template>
+  <section v-if="life.phase.value === 'here' && history" class="card life" aria-labelledby="life-title">
+    <Notice v-if="batch.held" kind="stop"
+      >{{ batch.held.why }} The last answers are shown and not stored yet.
+      <template #actions><Button label="Try again" size="small" @click="batch.pump()" /></template>
+    </Notice>
+    <Notice v-if="batch.told" kind="check">{{ batch.told }}</Notice>
+    <header>
+      <h2 id="life-title">{{ batch.info!.name }}</h2>
+      <span class="chip mono">{{ batch.info!.code }}</span>
+      <span v-if="age" class="chip">{{ age === 'today' ? 'made today' : `${age} old` }}</span>
+      <span class="push"></span>
+      <Button
+        v-if="planned"
+        icon="pi pi-ellipsis-v"
+        text
+        rounded
+        severity="secondary"
+        aria-label="More for this batch"
+        aria-haspopup="menu"
+        @click="menu?.toggle($event)"
+      />
+      <Menu ref="menu" :model="items" popup />
+    </header>
+
+    <NothingYet v-if="!finished">
+      <p>This batch was not kept, so there is nothing to watch.</p>
+    </NothingYet>
+    <NothingYet v-else-if="!planned">
+      <p>
+        Set a little aside and look at it for twelve weeks: Omblet proposes what, where and when, from what is
+        in it.
+      </p>
+      <template #actions>
+        <Button label="Plan the looks" icon="pi pi-calendar" @click="dialog = true" />
+      </template>
+    </NothingYet>
+    <template v-else>
+      <div class="verdict" :data-grade="verdict?.grade ?? 'none'" role="status">
+        <FindingMark v-if="verdict?.grade" :severity="MARK[verdict.grade]" :size="22" />
+        <p>{{ troubles.length ? HEADS[verdict!.grade!] : verdict?.says }}</p>
+      </div>
+      <ul v-if="troubles.length" class="troubles">
+        <li v-for="v in troubles" :key="`${v.series.sample} ${v.series.property}`">
+          <FindingMark :severity="MARK[v.grade]" />
+          <div>
+            <strong>{{ label(v.series.storage) }}: {{ v.first }}</strong> {{ v.why }}
+            <template v-if="v.cause">
+              <span class="block"
+                ><span class="muted">Likely cause:</span>
+                {{ v.cause.title.charAt(0).toLowerCase() + v.cause.title.slice(1) }}.
+                {{ v.cause.because }}</span
+              >
+              <span v-if="v.cause.moves[0]" class="block">{{ v.cause.moves[0] }}</span>
+            </template>
+            <span class="block">{{ v.next }}</span>
+          </div>
+        </li>
+      </ul>
+
+      <div class="bar">
+        <div class="samples" role="group" aria-label="Samples">
+          <button
+            v-for="s in ordered"
+            :key="s.id"
+            type="button"
+            class="pick"
+            :aria-pressed="chosen === s.id"
+            @click="chosen = s.id"
+          >
+            {{ label(s.storage) }}
+          </button>
+          <button
+            v-if="samples.length > 1"
+            type="button"
+            class="pick"
+            :aria-pressed="chosen === 'all'"
+            @click="chosen = 'all'"
+          >
+            All together
+          </button>
+        </div>
+        <button
+          v-if="batch.info!.formulaId"
+          type="button"
+          class="pick"
+          :aria-pressed="withEarlier"
+          @click="withEarlier = !withEarlier"
+        >
+          With other batches
+        </button>
+      </div>
+      <p v-if="withEarlier && earlier.length === 0" class="muted small">
+        No other batch of this formula is watched yet.
+      </p>
+      <p v-if="rows.length === 0" class="muted">Nothing was seen of this sample yet.</p>
+      <PropertyRow
+        v-for="row in rows"
+        :key="row.property"
+        :property="row.property"
+        :list="row.list"
+        :earlier="earlier"
+        :assessment="made!.assessment"
+      />
+      <div class="acts">
+        <Button
+          v-if="next"
+          :label="next.label"
+          :severity="next.due ? undefined : 'secondary'"
+          :outlined="!next.due"
+          @click="router.push(next.to)"
+        />
+        <Button
+          label="Two-page report"
+          icon="pi pi-print"
+          severity="secondary"
+          outlined
+          @click="router.push(`/keeping/${id}/report`)"
+        />
+      </div>
+      <p class="muted small unseen">{{ UNSEEN }}</p>
+      <AnswersCard :history="history" />
+    </template>
+    <PatchCard v-if="finished" :history="history" />
+    <PlanDialog v-if="used && made" v-model:open="dialog" :life="life" />
+  </section>
+  <NotHere
+    v-else-if="life.phase.value === 'missing'"
+    what="batch"
+    :why="life.refused.value"
+    to="/keeping"
+    to-label="All that is kept"
+  />
+  <p v-else class="muted opening">Opening…</p>
+</template>
+
+<style scoped>
+.life {
+  display: grid;
+  gap: 0.75rem;
+  padding: 0.875rem 1rem 1.25rem;
+  min-width: 0;
+}
+header,
+.bar,
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.375rem 0.625rem;
+}
+.bar {
+  justify-content: space-between;
+}
+.push {
+  flex: 1;
+}
+h2 {
+  font-size: var(--text-head-2);
+  overflow-wrap: anywhere;
+}
+.verdict {
+  display: flex;
+  align-items: center;
+  gap: 0.625rem;
+  font-size: var(--text-lead);
+}
+.troubles {
+  display: grid;
+  gap: 0.625rem;
+}
+.troubles li {
+  display: flex;
+  gap: 0.625rem;
+}
+.troubles .mark {
+  margin-top: 0.15rem;
+}
+.block {
+  display: block;
+}
+.samples {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.375rem;
+}
+.pick {
+  min-height: 36px;
+  padding: 0 0.875rem;
+  border: 1px solid var(--line-strong);
+  border-radius: var(--round-xl);
+  background: none;
+  font-size: var(--text-note);
+  cursor: pointer;
+}
+.pick[aria-pressed='true'] {
+  border-color: var(--accent);
+  background: var(--cobalt-100);
+  font-weight: 700;
+}
+.opening {
+  padding: 2rem;
+}
+@media (max-width: 960px) {
+  .pick,
+  .acts :deep(button) {
+    min-height: 44px;
+  }
+  .acts :deep(button) {
+    flex: 1 1 auto;
+  }
+}
+</style>

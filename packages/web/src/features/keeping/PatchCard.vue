@@ -1,0 +1,177 @@
+<script setup lang="ts">
+import { PATCH_NOT_FOR, PATCH_WAYS, PATCH_WORDS, patchSays, sayNumber, type History } from '@omblet/core'
+import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
+import Dialog from 'primevue/dialog'
+import InputText from 'primevue/inputtext'
+import { computed, ref, watch } from 'vue'
+import ChoiceField from '../../components/ChoiceField.vue'
+import FindingMark from '../../components/FindingMark.vue'
+import FormField from '../../components/FormField.vue'
+import Notice from '../../components/Notice.vue'
+import { useBatch } from '../../stores/batch'
+
+/** Patch tests of this batch: the plan, the log, and when to stop. */
+const props = defineProps<{ history: History }>()
+const batch = useBatch()
+const ways = Object.entries(PATCH_WAYS).map(([value, { label }]) => ({ value: value as keyof typeof PATCH_WAYS, label })) // prettier-ignore
+const open = ref(false)
+const who = ref('')
+const consent = ref(false)
+const way = ref<keyof typeof PATCH_WAYS>('once')
+const place = ref('left forearm')
+watch(open, () => {
+  who.value = ''
+  consent.value = false
+})
+const valid = computed(() => /^\p{L}{1,4}$/u.test(who.value.trim()) && consent.value)
+function begin() {
+  if (!valid.value) return
+  if (
+    batch.enter(
+      { type: 'patch', who: who.value.trim(), consent: true, way: way.value, place: place.value.trim() },
+      null,
+    )
+  )
+    // prettier-ignore
+    open.value = false
+}
+
+const seen = ref<number | null>(null)
+const grade = ref(0)
+const itches = ref(false)
+const text = ref('')
+watch(seen, () => {
+  grade.value = 0
+  itches.value = false
+  text.value = ''
+})
+const grades = PATCH_WORDS.map((words, value) => ({ value, label: `${value}: ${words}` }))
+function enter() {
+  if (seen.value === null) return
+  if (
+    batch.enter(
+      {
+        type: 'patch-look',
+        of: seen.value,
+        grade: grade.value,
+        ...(itches.value ? { itchesOverAnHour: true } : {}),
+        ...(text.value.trim() ? { text: text.value.trim() } : {}),
+      },
+      null,
+    )
+  )
+    // prettier-ignore
+    seen.value = null
+}
+const MARK = { open: 'note', quiet: 'fine', stop: 'stop' } as const
+const tests = computed(() => props.history.patches.map((t) => ({ ...t, told: patchSays(t) })))
+const hours = (h: number) => (h < 48 ? `${sayNumber(h, h < 2 ? 1 : 0)} h` : `${Math.round(h / 24)} days`)
+</script>
+
+<template>
+  <section class="patch" aria-labelledby="patch-title">
+    <div class="head">
+      <h3 id="patch-title">Patch test</h3>
+      <Button label="Begin one" size="small" severity="secondary" outlined @click="open = true" />
+    </div>
+    <p v-if="tests.length === 0" class="muted small">
+      Before it goes on a face: a little on the inner forearm, and three days of looking.
+    </p>
+    <ul v-else>
+      <li v-for="t in tests" :key="t.n">
+        <FindingMark :severity="MARK[t.told.state]" />
+        <div>
+          <strong>{{ t.who }}</strong>, {{ PATCH_WAYS[t.way].label.toLowerCase() }}, {{ t.place }}.
+          <span v-for="l in t.looks" :key="l.n" class="muted">
+            {{ hours(l.hours) }}: {{ PATCH_WORDS[l.grade] }}{{ l.itches ? ', itches' : ''
+            }}{{ l.text ? ` (${l.text})` : '' }}.
+          </span>
+          <span class="block">{{ t.told.says }}</span>
+        </div>
+        <Button
+          v-if="t.told.state === 'open'"
+          label="Write down"
+          size="small"
+          severity="secondary"
+          outlined
+          @click="seen = t.n"
+        />
+      </li>
+    </ul>
+    <Dialog v-model:visible="open" modal header="A patch test" :style="{ width: 'min(34rem, 96vw)' }">
+      <form class="dialog-form" @submit.prevent="begin">
+        <Notice kind="check" class="wide">{{ PATCH_NOT_FOR }}</Notice>
+        <FormField id="patch-who" label="On whom: initials only">
+          <InputText id="patch-who" v-model="who" maxlength="4" autofocus fluid />
+        </FormField>
+        <ChoiceField id="patch-way" v-model="way" label="How" :options="ways" />
+        <p class="wide muted small">{{ PATCH_WAYS[way].how }}</p>
+        <FormField id="patch-place" label="Where on the body" class="wide">
+          <InputText id="patch-place" v-model="place" maxlength="100" fluid />
+        </FormField>
+        <label class="wide tick"
+          ><Checkbox v-model="consent" binary input-id="patch-yes" /> They said yes to it, and to its being
+          written down with these initials.</label
+        >
+        <div class="dialog-buttons">
+          <Button type="button" label="Cancel" text severity="secondary" @click="open = false" />
+          <Button type="submit" label="It is on" :disabled="!valid" />
+        </div>
+      </form>
+    </Dialog>
+    <Dialog
+      :visible="seen !== null"
+      modal
+      header="What is to be seen?"
+      :style="{ width: 'min(30rem, 96vw)' }"
+      @update:visible="seen = null"
+    >
+      <form class="dialog-form" @submit.prevent="enter">
+        <ChoiceField id="patch-grade" v-model="grade" label="The place" :options="grades" class="wide" />
+        <label class="wide tick"
+          ><Checkbox v-model="itches" binary input-id="patch-itch" /> It itches for more than an hour.</label
+        >
+        <FormField id="patch-text" label="In words, if you like" class="wide">
+          <InputText id="patch-text" v-model="text" maxlength="1000" fluid />
+        </FormField>
+        <div class="dialog-buttons">
+          <Button type="button" label="Cancel" text severity="secondary" @click="seen = null" />
+          <Button type="submit" label="Keep" />
+        </div>
+      </form>
+    </Dialog>
+  </section>
+</template>
+
+<style scoped>
+.patch {
+  display: grid;
+  gap: 0.375rem;
+  padding-top: 0.75rem;
+  border-top: 1px solid var(--line);
+}
+.head,
+li,
+.tick {
+  display: flex;
+  align-items: center;
+  gap: 0.625rem;
+}
+h3 {
+  font-size: var(--text-body);
+}
+li {
+  align-items: start;
+}
+li > div {
+  flex: 1;
+}
+.block {
+  display: block;
+}
+.tick {
+  min-height: 44px;
+  cursor: pointer;
+}
+</style>

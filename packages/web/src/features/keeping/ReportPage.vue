@@ -1,0 +1,233 @@
+<script setup lang="ts">
+import {
+  choicesOf,
+  deviations,
+  formatGrams,
+  madeGrams,
+  sayNumber,
+  STORAGES,
+  UNSEEN,
+  WATCH,
+  type Answer,
+} from '@omblet/core'
+import { format } from 'date-fns'
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import FindingMark from '../../components/FindingMark.vue'
+import NotHere from '../../components/NotHere.vue'
+import PropertyRow from './PropertyRow.vue'
+import { useLife } from './use-life'
+import { sayLook } from './words'
+
+/** A batch’s life on two pages: what it is and what it means, then everything that was seen. */
+const props = defineProps<{ id: string }>()
+const life = useLife(() => props.id)
+const { batch, history, verdict, made, state } = life
+const MARK = { fine: 'fine', again: 'check', discard: 'stop' } as const
+const day = (iso: string) => format(new Date(iso), 'd MMM yyyy')
+const room = computed(() => {
+  const first = history.value?.samples.find((s) => s.storage === 'room') ?? history.value?.samples[0]
+  return (verdict.value?.list ?? []).filter((v) => v.series.sample === first?.id && v.series.reads.length > 0)
+})
+const others = computed(() => (verdict.value?.list ?? []).filter((v) => v.grade !== 'fine'))
+const gone = computed(() => (state.value ? deviations(state.value) : []))
+/** Answers by look: a row for each, a column for each property. */
+const table = computed(() => {
+  const h = history.value
+  if (!h) return { properties: [], rows: [] }
+  const counts = h.answers.filter((a) => !a.corrected)
+  const properties = (Object.keys(WATCH.properties) as Answer['property'][]).filter((p) => counts.some((a) => a.property === p)) // prettier-ignore
+  const keys = [...new Set(counts.map((a) => `${a.sample}|${a.day ?? `x${Math.round(a.age)}`}`))]
+  const rows = keys.map((key) => {
+    const these = counts.filter((a) => `${a.sample}|${a.day ?? `x${Math.round(a.age)}`}` === key)
+    const storage = h.samples.find((s) => s.id === these[0]!.sample)?.storage ?? 'room'
+    const d = these[0]!.day
+    return {
+      key,
+      storage,
+      age: these[0]!.age,
+      label: `${WATCH.storages[storage].label}, ${d === null ? (Math.round(these[0]!.age) === 0 ? 'filled' : `day ${Math.round(these[0]!.age)}`) : sayLook(storage, d)}`,
+      on: day(these[0]!.at),
+      cells: properties.map(
+        (p) =>
+          these
+            .filter((a) => a.property === p)
+            .map(says)
+            .join('; ') || '–',
+      ),
+    }
+  })
+  return {
+    properties,
+    rows: rows.sort((x, y) => STORAGES.indexOf(x.storage) - STORAGES.indexOf(y.storage) || x.age - y.age),
+  }
+})
+const says = (a: Answer) =>
+  a.value !== null
+    ? sayNumber(a.value)
+    : a.choice
+      ? (choicesOf(a.property).find((c) => c.id === a.choice)?.words ?? a.choice)
+      : 'photo'
+const print = () => window.print()
+</script>
+
+<template>
+  <div v-if="life.phase.value === 'here' && history && state && made" class="page">
+    <div class="acts">
+      <RouterLink :to="`/keeping/${id}`" class="up" aria-label="Back to the batch"
+        ><i class="pi pi-arrow-left" aria-hidden="true"></i
+      ></RouterLink>
+      <span class="push"></span>
+      <Button label="Print" icon="pi pi-print" @click="print" />
+    </div>
+    <article class="sheet">
+      <h1>{{ batch.info!.name }}</h1>
+      <p class="muted">
+        Batch <span class="mono">{{ batch.info!.code }}</span>, begun {{ day(state.start.at)
+        }}<template v-if="history.filledAt">, filled {{ day(history.filledAt) }}</template
+        ><template v-if="batch.info!.who">, by {{ batch.info!.who }}</template>
+      </p>
+      <div class="verdict">
+        <FindingMark v-if="verdict?.grade" :severity="MARK[verdict.grade]" :size="22" />
+        <p>{{ verdict?.says }}</p>
+      </div>
+      <ul v-if="others.length">
+        <li v-for="v in others" :key="`${v.series.sample} ${v.series.property}`">
+          <strong>{{ WATCH.storages[v.series.storage].label }}: {{ v.first }}</strong> {{ v.why }}
+          {{ v.next }}
+        </li>
+      </ul>
+      <h2>How it was made</h2>
+      <p>
+        {{ formatGrams(madeGrams(state), 0.1) }} made<template v-if="state.finished?.filledGrams"
+          >, {{ formatGrams(state.finished.filledGrams, 0.1) }} filled</template
+        >. {{ made.inci }}.
+      </p>
+      <ul v-if="gone.length" class="small">
+        <li v-for="d in gone.slice(0, 8)" :key="d.n">{{ d.text }}</li>
+      </ul>
+      <h2>At room</h2>
+      <PropertyRow
+        v-for="v in room"
+        :key="v.series.property"
+        :property="v.series.property"
+        :list="[v]"
+        :earlier="[]"
+        :assessment="made.assessment"
+      />
+      <p v-if="room.length === 0" class="muted">Nothing was measured at room yet.</p>
+    </article>
+    <article class="sheet second">
+      <h2>Everything that was seen</h2>
+      <div class="scroll">
+        <table class="small">
+          <thead>
+            <tr>
+              <th scope="col">Sample</th>
+              <th scope="col">On</th>
+              <th v-for="p in table.properties" :key="p" scope="col">{{ WATCH.properties[p].label }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="r in table.rows" :key="r.key">
+              <th scope="row">{{ r.label }}</th>
+              <td>{{ r.on }}</td>
+              <td v-for="(c, i) in r.cells" :key="i">{{ c }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <p class="small muted">{{ UNSEEN }}</p>
+    </article>
+  </div>
+  <NotHere
+    v-else-if="life.phase.value === 'missing'"
+    what="batch"
+    :why="life.refused.value"
+    to="/keeping"
+    to-label="All that is kept"
+  />
+</template>
+
+<style scoped>
+.page {
+  display: grid;
+  gap: 1rem;
+  max-width: 60rem;
+  padding: 0.5rem 1rem 3rem;
+}
+.acts,
+.verdict {
+  display: flex;
+  align-items: center;
+  gap: 0.625rem;
+}
+.push {
+  flex: 1;
+}
+.up {
+  display: grid;
+  place-items: center;
+  width: 44px;
+  height: 44px;
+  color: var(--muted);
+  text-decoration: none;
+}
+.sheet {
+  display: grid;
+  gap: 0.625rem;
+  padding: 1.25rem;
+  border: 1px solid var(--line);
+  border-radius: var(--round-l);
+  background: var(--paper);
+  min-width: 0;
+}
+h1 {
+  font-size: var(--text-head-1);
+}
+h2 {
+  padding-top: 0.5rem;
+  font-size: var(--text-head-3);
+}
+.scroll {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th,
+td {
+  padding: 0.25rem 0.5rem 0.25rem 0;
+  border-bottom: 1px solid var(--line);
+  text-align: left;
+  vertical-align: top;
+  font-weight: 400;
+}
+thead th {
+  color: var(--muted);
+}
+@media print {
+  .acts {
+    display: none;
+  }
+  .page {
+    display: block;
+    padding: 0;
+    max-width: none;
+  }
+  .sheet {
+    padding: 0;
+    border: 0;
+  }
+  .second {
+    break-before: page;
+  }
+  .scroll {
+    overflow: visible;
+  }
+  .sheet :deep(details) {
+    display: none;
+  }
+}
+</style>

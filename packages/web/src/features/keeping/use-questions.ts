@@ -1,0 +1,124 @@
+import {
+  choicesOf,
+  dueLooks,
+  historyOf,
+  mattersOf,
+  openLooks,
+  sayNumber,
+  WATCH,
+  waysOf,
+  type Answer,
+  type History,
+  type Property,
+  type Storage,
+  type Way,
+} from '@omblet/core'
+import { computed, ref, shallowRef, watch } from 'vue'
+import type { Life } from './use-life'
+
+/** One question: a property of a sample, and the planned look that it belongs to. */
+export interface Question {
+  sample: string
+  storage: Storage
+  day: number | null
+  property: Property
+  /** The answer that is put right. */
+  corrects?: number
+}
+export interface Wanted {
+  sample?: string | undefined
+  day?: number | undefined
+  corrects?: number | undefined
+}
+
+/** What is asked of a batch now: one look, one answer to be put right, or all that is due. */
+function questionsOf(h: History, wanted: Wanted, now: Date, all: readonly Property[]): Question[] {
+  const storageOf = (id: string) => h.samples.find((s) => s.id === id)?.storage
+  if (wanted.corrects !== undefined) {
+    const a = h.answers.find((x) => x.n === wanted.corrects)
+    const storage = a && storageOf(a.sample)
+    return a && storage
+      ? [{ sample: a.sample, storage, day: a.day, property: a.property, corrects: a.n }]
+      : []
+  }
+  const open = openLooks(h)
+  const looks =
+    wanted.sample !== undefined && wanted.day !== undefined
+      ? open.filter((l) => l.sample === wanted.sample && l.day === wanted.day)
+      : dueLooks(open, now)
+  if (looks.length > 0)
+    return looks.flatMap((look) => {
+      const storage = storageOf(look.sample)
+      return storage ? look.properties.map((property) => ({ sample: look.sample, storage, day: look.day, property })) : [] // prettier-ignore
+    })
+  // nothing planned is open: a look between, at the first sample
+  const first = h.samples[0]
+  return first
+    ? all.map((property) => ({ sample: first.id, storage: first.storage, day: null, property }))
+    : []
+}
+
+/** The questions of a look, one after the other; each answer is stored before the next is asked. */
+export function useQuestions(life: Life, wanted: () => Wanted) {
+  const list = shallowRef<Question[]>([])
+  const at = ref(0)
+  /** Numbers of answers that were given on this page, by question, to be put right when one goes back. */
+  const given = new Map<number, number>()
+  let of = ''
+  watch(
+    [() => life.batch.info?.id, () => life.phase.value, wanted],
+    () => {
+      const { history, made, batch } = life
+      if (life.phase.value !== 'here' || !history.value || !made.value || !batch.info) return
+      const key = JSON.stringify([batch.info.id, wanted()])
+      if (key === of) return
+      of = key
+      const all = mattersOf(made.value.assessment, made.value.findings).map((m) => m.property)
+      list.value = questionsOf(history.value, wanted(), new Date(), all)
+      at.value = 0
+      given.clear()
+    },
+    { immediate: true },
+  )
+  const question = computed(() => list.value[at.value] ?? null)
+  const before = computed<Answer[]>(() => {
+    const q = question.value
+    const h = life.state.value ? historyOf(life.state.value.events) : null
+    return q && h
+      ? h.answers.filter((a) => !a.corrected && a.sample === q.sample && a.property === q.property && a.n !== given.get(at.value)) // prettier-ignore
+      : []
+  })
+  /** How this was read the last time, so that it is read the same way. */
+  const usualWay = computed<Way | null>(() => {
+    const q = question.value
+    if (!q) return null
+    return before.value.findLast((a) => a.way)?.way ?? waysOf(q.property).find((w) => w !== 'photo') ?? null
+  })
+
+  function answer(told: { value?: number; way?: Way; choice?: string; celsius?: number; text?: string; photo?: string; colour?: Answer['colour'] }): boolean {
+    const q = question.value
+    if (!q) return false
+    const { sample, day, property } = q
+    const corrects = given.get(at.value) ?? q.corrects
+    const n = life.state.value!.events.length
+    const { colour, ...rest } = told
+    const happening = { type: 'observe' as const, sample, day, property, ...rest, ...(colour ? { colour } : {}), ...(corrects === undefined ? {} : { corrects }) }
+    if (!life.batch.enter(happening, null)) return false
+    given.set(at.value, n)
+    at.value++
+    return true
+  } // prettier-ignore
+
+  const lastWords = computed(() => {
+    const a = before.value.at(-1)
+    if (!a) return ''
+    const words =
+      a.value !== null && a.way
+        ? `${sayNumber(a.value)} ${WATCH.ways[a.way].unit === 'pH' ? `by ${WATCH.ways[a.way].label}` : WATCH.ways[a.way].unit}`
+        : (choicesOf(a.property)
+            .find((c) => c.id === a.choice)
+            ?.words.toLowerCase() ?? 'a photograph')
+    return `Last: ${words}`
+  })
+  return { list, at, question, usualWay, before, answer, lastWords }
+}

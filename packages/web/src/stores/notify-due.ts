@@ -1,0 +1,22 @@
+import { getSetting, setSetting } from '../storage/formulas'
+import { localDay } from '../browser/days'
+
+const KEY = 'told-of-looks'
+
+/** Whether the browser can be asked for leave to tell. */
+export const mayNotify = () => 'Notification' in window && Notification.permission === 'default'
+
+export const askToNotify = async (): Promise<NotificationPermission> =>
+  'Notification' in window ? Notification.requestPermission() : 'denied'
+
+/** Tells once a day how many looks are due, where the browser allows it. */
+export async function tellOfLooks(count: number) {
+  if (count === 0 || !('Notification' in window) || Notification.permission !== 'granted') return
+  const today = localDay()
+  if ((await getSetting<string>(KEY).catch(() => today)) === today) return
+  await setSetting(KEY, today).catch(() => undefined)
+  new Notification('Omblet', {
+    body: count === 1 ? 'One look is due today.' : `${count} looks are due today.`,
+    tag: 'omblet-looks',
+  })
+}
