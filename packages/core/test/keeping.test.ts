@@ -139,6 +139,13 @@ describe('what is due', () => {
     expect(openLooks(k.history).find((l) => l.sample === 'room')!.day).toBe(7)
   })
 
+  it('does not go back to what was missed once a later look was made', () => {
+    const k = new Kept(toner).after(7).saw('room', 'smell', { choice: 'same' }, 7)
+    const room = openLooks(k.history).filter((l) => l.sample === 'room')
+    expect(room[0]!.day).toBe(7)
+    expect(room[0]!.properties).not.toContain('smell')
+  })
+
   it('counts days by the calendar, over a change of the clocks too', () => {
     // filled an evening before the clocks change in most of Europe
     fc.assert(

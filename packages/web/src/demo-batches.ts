@@ -60,7 +60,7 @@ function kept(formula: Formula, code: string, daysAgo: number, tells: Tells, now
   const events: BenchEvent[] = []
   let at = now - daysAgo * DAY - 6 * HOUR
   const put = (happening: Happening, step: string | null = null) =>
-    events.push({ n: events.length, at: new Date(at).toISOString(), step, ...happening } as BenchEvent)
+    events.push({ n: events.length, at: new Date(at).toISOString(), step, ...happening })
   put({ type: 'start', formula, version: null })
   for (const step of plan.steps) {
     for (const { line, left } of tasksOf(foldBatch(plan, events), step)) {

@@ -28,7 +28,7 @@ const LAW_SD = 0.1
 /**
  * When a batch will have cooled to `limit` °C, by Newton's law of cooling fitted to its readings: ln(T − room) falls in
  * a straight line, weighted least squares with the error of the thermometer. The band holds two standard errors of fit,
- * room and law. A sentence where it cannot be said.
+ * room and law. A sentence where it cannot be said. `learned`: how much slower than reckoned earlier batches cooled.
  */
 export function fitCooling(
   readings: readonly CoolReading[],
@@ -36,6 +36,7 @@ export function fitCooling(
   grams: number,
   way: 'air' | 'bath',
   room: number | null,
+  learned: { mean: number; sd: number | null } | null = null,
 ): CoolFit | { fault: string } | { there: number } {
   const last = readings.at(-1)
   if (!last) return { fault: 'Read the temperature: from two readings the time can be told.' }
@@ -48,13 +49,16 @@ export function fitCooling(
   const used = readings.filter((r) => r.celsius > ambient + 1)
   const first = used[0]!
   if (used.length < 2 || last.minutes - first.minutes < 0.02) {
-    const minutes = coolingMinutes(last.celsius, limit, grams, way === 'bath')!
+    // earlier batches tell how much slower one's own beakers are; of a few their spread is not trusted
+    const times = learned?.mean ?? 1
+    const spread = learned ? Math.max(0.15, (2 * (learned.sd ?? 0.3)) / learned.mean) : null
+    const minutes = coolingMinutes(last.celsius, limit, grams, way === 'bath')! * times
     const perMinute = Math.log((last.celsius - ambient) / (limit - ambient)) / minutes
     return {
       perMinute,
       minutes,
-      low: minutes * 0.5,
-      high: minutes * 1.6,
+      low: minutes * (spread === null ? 0.5 : Math.max(0.3, 1 - spread)),
+      high: minutes * (spread === null ? 1.6 : 1 + spread),
       from: 'estimate',
       at: law(last, perMinute, ambient),
     }

@@ -6,6 +6,7 @@ import { actualFormula } from './actual.ts'
 import type { BatchInfo, BenchEvent } from './events.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { benchPlan } from './plan.ts'
+import { taughtBy, type Taught } from '../keeping/learned.ts'
 import { watchOf, type Watch } from '../keeping/watch.ts'
 import { foldBatch, type BatchState } from './state.ts'
 
@@ -33,6 +34,8 @@ export interface BatchHead {
   events: number
   /** How it is watched, where it is. */
   watch?: Watch
+  /** What it taught, once it was finished. */
+  taught?: Taught
 }
 
 export function headOf(
@@ -56,6 +59,7 @@ export function headOf(
     filledGrams: s.finished?.filledGrams ?? null,
     events: s.events.length,
     ...(watch ? { watch } : {}),
+    ...(s.finished?.outcome === 'kept' ? { taught: taughtBy(s) } : {}),
   }
 }
 

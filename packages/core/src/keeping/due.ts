@@ -14,12 +14,16 @@ export interface OpenLook {
 /** Calendar day, so many days after filling: days are counted by the calendar, so that an hour more or less moves none. */
 export const dueOn = (filledAt: string, day: number) => format(addDays(parseISO(filledAt), day), 'yyyy-MM-dd')
 
-/** Looks that are still to be made, the earliest first. */
+/** Looks that are still to be made, the earliest first; one that was missed is over as soon as a later one was made. */
 export function openLooks(h: History): OpenLook[] {
   const { filledAt } = h
   if (filledAt === null) return []
+  const reached = new Map<string, number>()
+  for (const look of h.looks)
+    if (look.passed || look.answered.length > 0)
+      reached.set(look.sample, Math.max(look.day, reached.get(look.sample) ?? 0))
   return h.looks
-    .filter((look) => !isOver(look))
+    .filter((look) => !isOver(look) && look.day >= (reached.get(look.sample) ?? 0))
     .map((look) => ({
       sample: look.sample,
       day: look.day,

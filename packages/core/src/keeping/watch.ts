@@ -17,6 +17,8 @@ export interface Watch {
   says: string
   /** Months for which what was kept at room stayed sound. */
   soundMonths: number
+  /** Months after which what was kept had to be thrown away, where it had. */
+  failedMonths?: number
   /** Calendar day until which its jars are good, by what its label says or would say. */
   goodUntil: string
 }
@@ -29,6 +31,9 @@ export function watchOf(state: BatchState, a: Assessment): Watch | null {
   const storages = new Map(h.samples.map((s) => [s.id, s.storage]))
   const room = list.filter((v) => v.series.storage === 'room' || v.series.storage === 'use')
   const ages = room.flatMap((v) => [...v.series.reads, ...v.series.said].map((x) => x.age))
+  const failed = list
+    .filter((v) => v.grade === 'discard')
+    .flatMap((v) => [...v.series.reads, ...v.series.said].at(-1)?.age ?? [])
   const sound = room.length > 0 && room.every((v) => v.grade === 'fine')
   return {
     filledAt: h.filledAt,
@@ -40,6 +45,7 @@ export function watchOf(state: BatchState, a: Assessment): Watch | null {
       h.filledAt,
       Math.round((a.formula.label?.keep?.closedMonths ?? useWithin(a).closedMonths) * DAYS_A_MONTH),
     ),
+    ...(failed.length > 0 ? { failedMonths: Math.min(...failed) / DAYS_A_MONTH } : {}),
     soundMonths: sound ? Math.max(...ages) / DAYS_A_MONTH : 0,
   }
 }

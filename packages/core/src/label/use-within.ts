@@ -39,13 +39,15 @@ export interface KeepingFacts {
   firstLot?: { months: number; label: string }
   /** Months that kept samples of it stayed sound. */
   soundMonths?: number
+  /** Months after which an earlier batch had to be thrown away. */
+  failedMonths?: number
   /** The maker states a stability test and a challenge test. */
   tested?: boolean
 }
 
 /** One reason for a time: months from making, and from opening; at least and at most. */
 export interface KeepingReason {
-  code: ClassName | 'material' | 'lot'
+  code: ClassName | 'material' | 'lot' | 'watched'
   closed: readonly [number, number]
   opened: readonly [number, number]
   says: string
@@ -184,7 +186,18 @@ export function useWithin(a: Assessment, facts: KeepingFacts = {}): UseWithin {
         },
       ]
     : []
-  const reasons = [...byWater(a, facts), ...byOils(a), ...byMaterials(a), ...lot].sort(
+  const watched: KeepingReason[] =
+    facts.failedMonths === undefined
+      ? []
+      : [
+          {
+            code: 'watched',
+            closed: [facts.failedMonths, facts.failedMonths],
+            opened: [facts.failedMonths, facts.failedMonths],
+            says: `a batch of it had to be thrown away after ${sayMonths(facts.failedMonths)}`,
+          },
+        ]
+  const reasons = [...byWater(a, facts), ...byOils(a), ...byMaterials(a), ...lot, ...watched].sort(
     (x, y) => x.closed[0] - y.closed[0] || x.opened[0] - y.opened[0],
   )
   const closedMonths = Math.min(...reasons.map((r) => r.closed[0]))

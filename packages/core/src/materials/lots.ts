@@ -46,6 +46,8 @@ export function daysLeft(lot: Lot, today: string): number | null {
 export type Freshness = 'past' | 'soon' | 'good' | 'unknown'
 /** A lot ends soon within 60 days. */
 export function freshnessOf(lot: Lot, today: string): Freshness {
+  // what was found to be off is used no more, whatever its date says
+  if (lot.off !== undefined) return 'past'
   const days = daysLeft(lot, today)
   return days === null ? 'unknown' : days < 0 ? 'past' : days <= 60 ? 'soon' : 'good'
 }

@@ -36,6 +36,3 @@ export type Rgb = z.infer<typeof Rgb>
 /** A colour as it was read off a photograph: the product, and the card beside it. */
 export const SeenColour = z.object({ product: Rgb, card: Rgb, cardReflects: z.number().gt(0).max(1) })
 export type SeenColour = z.infer<typeof SeenColour>
-
-/** Worn on skin for a patch test: how strongly it reacted. */
-export const PATCH_GRADES = [0, 1, 2, 3, 4] as const

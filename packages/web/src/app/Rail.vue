@@ -2,6 +2,7 @@
 import Menu from 'primevue/menu'
 import { onMounted, shallowRef, useTemplateRef } from 'vue'
 import { notify } from '../components/notify'
+import type { useKeeping } from '../stores/keeping'
 import { useBin } from '../stores/bin'
 import { useSafety } from '../stores/safety'
 import { isDark, setTheme } from '../browser/dark'
@@ -21,11 +22,10 @@ const PLACES = [
 ]
 
 /** What is due is counted when nothing more urgent is to be done: the first view does not wait for it. */
-const keeping = shallowRef<ReturnType<typeof import('../stores/keeping').useKeeping> | null>(null)
+const keeping = shallowRef<ReturnType<typeof useKeeping> | null>(null)
 onMounted(() => {
   const count = async () => {
-    const { useKeeping } = await import('../stores/keeping')
-    const store = useKeeping()
+    const store = (await import('../stores/keeping')).useKeeping()
     await store.load()
     keeping.value = store
     const { tellOfLooks } = await import('../stores/notify-due')

@@ -103,6 +103,12 @@ export const router = createRouter({
       component: place(() => import('../features/shelf/ContainersPage.vue')),
     },
     {
+      path: '/shelf/lots/:id',
+      name: 'lot',
+      component: place(() => import('../features/shelf/WentPage.vue')),
+      props: true,
+    },
+    {
       path: '/shelf/:id',
       name: 'material',
       component: place(() => import('../features/shelf/MaterialPage.vue')),

@@ -23,7 +23,7 @@ import { ofBatch } from './batches'
 import type { FormulaRecord, LotFile, OmbletDb, PhotoRecord, VersionRecord } from './schema'
 
 /** Settings that a backup carries: what is true of the maker and their tools, not of this browser. */
-export const CARRIED_SETTINGS = ['tools', 'who'] as const
+export const CARRIED_SETTINGS = ['tools', 'who', 'forgotten'] as const
 
 /** Everything, or the formulas of these ids, as a backup; entries without a batch are left to the place where they are shown. */
 export async function collectBackup(now: string, ids?: readonly string[]): Promise<Backup> {

@@ -33,6 +33,19 @@ export async function getBatch(id: string): Promise<{ head: BatchHead; events: B
 export const eventsFrom = async (id: string, from: number): Promise<BenchEvent[]> =>
   (await (await openStore()).getAll('events', ofBatch(id, from))).map((r) => r.event)
 
+/** Every batch with everything that happened to it: for what asks of all of them at once. */
+export async function everyBatch(): Promise<{ head: BatchHead; events: BenchEvent[] }[]> {
+  const db = await openStore()
+  const tx = db.transaction(['batches', 'events'])
+  const [heads, records] = await Promise.all([
+    tx.objectStore('batches').getAll(),
+    tx.objectStore('events').getAll(),
+  ])
+  const by = new Map<string, BenchEvent[]>(heads.map((h) => [h.id, []]))
+  for (const { batch, event } of records) by.get(batch)?.push(event)
+  return heads.map((head) => ({ head, events: by.get(head.id)! }))
+}
+
 /** What an event takes from a lot; with `back`, what the entry of that number took is given back. */
 export interface LotUse {
   lot: string

@@ -24,6 +24,7 @@ import { listBin, takeFromBin } from '../storage/bin'
 import { announce, listen, makeId } from '../storage/channel'
 import { explainStorage } from '../storage/db'
 import { forget, keep, kept } from '../storage/keepsake'
+import { useBatches } from './batches'
 import { useLots } from './lots'
 import { useMaterials } from './materials'
 
@@ -213,6 +214,7 @@ export const useBatch = defineStore('batch', () => {
     keepUnstored()
     first.settle(true)
     announce({ type: 'batch', id })
+    void useBatches().reread(id)
     if (first.use) void lots.reread(first.use.lot)
     return true
   }

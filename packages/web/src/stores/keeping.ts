@@ -77,7 +77,7 @@ export const useKeeping = defineStore('keeping', () => {
   )
   async function load() {
     tick()
-    if (!batches.ready) await batches.load()
+    await batches.load()
   }
   return { now, tick, watched, unwatched, due, soon, ends, load }
 })

@@ -51,6 +51,12 @@ export const useMaterials = defineStore('materials', () => {
   const search = computed<Search>(() => makeSearch(catalogue.value.materials))
   /** What follows from a formula, worked out once for all who ask. */
   const derive = (formula: Formula) => derivedOf(formula, catalogue.value)
+  /** The same with the analyses of these lots only: what went into a batch, and no other. */
+  const deriveFrom = (formula: Formula, from: Lot[]) =>
+    derivedOf(
+      formula,
+      withOwn(knownCatalogue({ changes: changes.value, lots: from }), { own: own.value, lots: from }),
+    )
   const changeOf = (id: string) => changes.value.find((c) => c.id === id) ?? null
 
   async function load() {
@@ -141,6 +147,7 @@ export const useMaterials = defineStore('materials', () => {
     knowledge,
     search,
     derive,
+    deriveFrom,
     load,
     add,
     put,

@@ -25,6 +25,7 @@ import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import FindingMark from '../../components/FindingMark.vue'
 import FormField from '../../components/FormField.vue'
+import LearnedNote from '../../components/LearnedNote.vue'
 import Notice from '../../components/Notice.vue'
 import NumberField from '../../components/NumberField.vue'
 import { explainStorage } from '../../storage/db'
@@ -32,6 +33,7 @@ import { listVersions } from '../../storage/formulas'
 import type { VersionRecord } from '../../storage/schema'
 import { useBatch } from '../../stores/batch'
 import { useBatches } from '../../stores/batches'
+import { useLearned } from '../../stores/learned'
 import { useLibrary } from '../../stores/library'
 import { today, useLots } from '../../stores/lots'
 import { useMaterials } from '../../stores/materials'
@@ -72,6 +74,7 @@ const versionChoices = computed(() => [
 const version = computed(() => versions.value.find((v) => v.id === versionId.value) ?? null)
 const source = computed<Formula | null>(() => version.value?.formula ?? record.value?.formula ?? null)
 
+const learned = useLearned()
 const by = ref<'grams' | 'containers'>('grams')
 const BY = [
   { value: 'grams', label: 'Grams' },
@@ -89,7 +92,7 @@ watch(
     grams.value = a?.amounts.batchGrams ?? null
     if (!a) return
     density.value = Number(densityOf(a).value.toFixed(2))
-    loss.value = Math.round(lossOf(a).value)
+    loss.value = Math.round(learned.of('loss')?.mean ?? lossOf(a).value)
   },
   { immediate: true },
 )
@@ -257,6 +260,7 @@ async function begin() {
           Makes <strong class="mono">{{ formatNumber(wanted, 0) }} g</strong>. A cream holds air: about 0.95
           to 1.0 g/mL; a toner about 1.0.
         </p>
+        <LearnedNote v-if="by === 'containers'" lesson="loss" says="What stayed on tools:" unit="%" />
         <div class="two">
           <FormField id="code" label="Batch code" :error="taken">
             <InputText id="code" v-model="code" :placeholder="suggested" maxlength="60" class="mono" fluid />

@@ -14,6 +14,7 @@ import { meanColour, markAt } from './pixels'
 const props = defineProps<{ batch: string; first: Answer['colour'] }>()
 const emit = defineEmits<{ measured: [colour: NonNullable<Answer['colour']>, photo: string]; cancel: [] }>()
 
+const WIDEST = 1200
 const CARDS = [
   { value: GREY_CARD, label: 'Grey card' },
   { value: WHITE_PAPER, label: 'White paper' },
@@ -36,15 +37,17 @@ async function pick(event: Event) {
   try {
     blob.value = await smallPicture(file)
     image?.close()
-    image = await createImageBitmap(blob.value)
+    // read from the picture itself: what is kept is pressed, and that shifts colours
+    image = await createImageBitmap(file)
     card.value = product.value = null
     marks.value = []
     error.value = null
     await nextTick()
     const c = canvas.value!
-    c.width = image.width
-    c.height = image.height
-    c.getContext('2d', { willReadFrequently: true })!.drawImage(image, 0, 0)
+    const scale = Math.min(1, WIDEST / image.width)
+    c.width = Math.round(image.width * scale)
+    c.height = Math.round(image.height * scale)
+    c.getContext('2d', { willReadFrequently: true })!.drawImage(image, 0, 0, c.width, c.height)
   } catch {
     error.value = 'This is no picture that can be read here. Take a JPEG, PNG or WebP.'
   }

@@ -8,6 +8,7 @@ import {
   UNSEEN,
   WATCH,
   type Storage,
+  whereLotWent,
 } from '@omblet/core'
 import { differenceInMinutes } from 'date-fns'
 import Button from 'primevue/button'
@@ -20,6 +21,7 @@ import NotHere from '../../components/NotHere.vue'
 import NothingYet from '../../components/NothingYet.vue'
 import Notice from '../../components/Notice.vue'
 import { useKeeping } from '../../stores/keeping'
+import { useLots } from '../../stores/lots'
 import AnswersCard from './AnswersCard.vue'
 import PatchCard from './PatchCard.vue'
 import PropertyRow from './PropertyRow.vue'
@@ -32,11 +34,21 @@ const PlanDialog = defineAsyncComponent(() => import('./PlanDialog.vue'))
 /** The life of a batch: what is looked at, how it went, and what it means. */
 const props = defineProps<{ id: string; title?: boolean }>()
 const keeping = useKeeping()
+const lots = useLots()
 const route = useRoute()
 const router = useRouter()
 const life = useLife(() => props.id)
 const { batch, history, verdict, made } = life
 
+/** Lots that were found to be off and are in it, through stocks too. */
+const offLots = computed(() =>
+  lots.lots.filter(
+    (l) =>
+      l.off !== undefined &&
+      life.state.value !== null &&
+      whereLotWent(l.id, lots.lots, [{ id: props.id, events: life.state.value.events }]).length > 0,
+  ),
+)
 const samples = computed(() => history.value?.samples ?? [])
 /** A sample by its id, or all beside each other. */
 const chosen = ref<string>('room')
@@ -130,6 +142,10 @@ const ordered = computed(() =>
       <Menu ref="menu" :model="items" popup />
     </header>
 
+    <Notice v-for="l in offLots" :key="l.id" kind="stop"
+      ><strong>A lot in it is off:</strong> {{ l.off }}. Take its jars out of use.
+      <template #actions><RouterLink :to="`/shelf/lots/${l.id}`">Where it went</RouterLink></template>
+    </Notice>
     <NothingYet v-if="!finished">
       <p>This batch was not kept, so there is nothing to watch.</p>
     </NothingYet>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { choicesOf, sayAge, sayNumber, WATCH, waysOf, type Answer, type Way } from '@omblet/core'
+import { choicesOf, PROPERTIES, sayAge, sayNumber, WATCH, waysOf, type Answer, type Way } from '@omblet/core'
 import { differenceInMinutes } from 'date-fns'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
@@ -44,6 +44,7 @@ const wanted = computed<Wanted>(() => ({
   sample: typeof route.query['sample'] === 'string' ? route.query['sample'] : undefined,
   day: number('day'),
   corrects: number('corrects'),
+  property: PROPERTIES.find((p) => p === route.query['property']),
 }))
 const asked = useQuestions(life, () => wanted.value)
 const { question } = asked

@@ -29,6 +29,8 @@ export interface Wanted {
   sample?: string | undefined
   day?: number | undefined
   corrects?: number | undefined
+  /** One property alone, between the looks that are planned. */
+  property?: Property | undefined
 }
 
 /** What is asked of a batch now: one look, one answer to be put right, or all that is due. */
@@ -39,6 +41,12 @@ function questionsOf(h: History, wanted: Wanted, now: Date, all: readonly Proper
     const storage = a && storageOf(a.sample)
     return a && storage
       ? [{ sample: a.sample, storage, day: a.day, property: a.property, corrects: a.n }]
+      : []
+  }
+  if (wanted.property !== undefined) {
+    const sample = h.samples.find((s) => s.id === wanted.sample) ?? h.samples[0]
+    return sample
+      ? [{ sample: sample.id, storage: sample.storage, day: null, property: wanted.property }]
       : []
   }
   const open = openLooks(h)
@@ -81,6 +89,19 @@ export function useQuestions(life: Life, wanted: () => Wanted) {
     { immediate: true },
   )
   const question = computed(() => list.value[at.value] ?? null)
+  /** What was answered in another tab meanwhile is not asked again. */
+  watch(
+    [question, () => life.state.value?.events.length],
+    () => {
+      const q = question.value
+      if (!q || q.day === null || q.corrects !== undefined || given.has(at.value)) return
+      const elsewhere = life.history.value?.answers.some(
+        (a) => !a.corrected && a.sample === q.sample && a.day === q.day && a.property === q.property,
+      )
+      if (elsewhere) at.value++
+    },
+    { flush: 'sync' },
+  )
   const before = computed<Answer[]>(() => {
     const q = question.value
     const h = life.state.value ? historyOf(life.state.value.events) : null
@@ -103,9 +124,16 @@ export function useQuestions(life: Life, wanted: () => Wanted) {
     const n = life.state.value!.events.length
     const { colour, ...rest } = told
     const happening = { type: 'observe' as const, sample, day, property, ...rest, ...(colour ? { colour } : {}), ...(corrects === undefined ? {} : { corrects }) }
-    if (!life.batch.enter(happening, null)) return false
-    given.set(at.value, n)
-    at.value++
+    // it is mine before it is there, else it would look as if another tab had given it
+    const here = at.value
+    const earlier = given.get(here)
+    given.set(here, n)
+    if (!life.batch.enter(happening, null)) {
+      if (earlier === undefined) given.delete(here)
+      else given.set(here, earlier)
+      return false
+    }
+    at.value = here + 1
     return true
   } // prettier-ignore
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Lot, parseNumber, sayNumber, usualTraces, type Material } from '@omblet/core'
 import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
@@ -10,10 +11,12 @@ import DayField from '../../components/DayField.vue'
 import FormField from '../../components/FormField.vue'
 import { makeId } from '../../storage/channel'
 import { useLots } from '../../stores/lots'
+import { useMaterials } from '../../stores/materials'
 
 const props = defineProps<{ material: Material; lot: Lot | null }>()
 const emit = defineEmits<{ close: [] }>()
 const store = useLots()
+const materials = useMaterials()
 
 const say = (value: number | undefined) => (value === undefined ? '' : sayNumber(value, 4))
 const form = reactive({
@@ -48,6 +51,13 @@ const analysisError = computed(() => {
   }
   return null
 })
+
+/** A stock is made from lots of its parts: which ones is told, so that each can be found again. */
+const parts = new Set((props.material.parts ?? []).flatMap((p) => materials.catalogue.find(p.inci)?.id ?? []))
+const sources = computed(() => store.lots.filter((l) => parts.has(l.material) && l.id !== props.lot?.id))
+const madeFrom = ref<string[]>([...(props.lot?.madeFrom ?? [])])
+const sourceWords = (lot: Lot) =>
+  `${materials.catalogue.find(lot.material)?.name ?? lot.material}, ${lot.batch || lot.supplier || 'unnumbered lot'}`
 
 const MOST_BYTES = 10_000_000
 const paper = ref<{ name: string; blob: Blob } | null>(null)
@@ -118,10 +128,11 @@ async function save() {
     const parsed = share(percent)
     return 'value' in parsed && parsed.value !== null ? [{ inci: inci.trim(), percent: parsed.value }] : []
   })
-  const { analysis: _analysis, ...kept } = props.lot ?? {}
+  const { analysis: _analysis, madeFrom: _madeFrom, ...kept } = props.lot ?? {}
   const lot = Lot.parse({
     ...Object.fromEntries(Object.entries(kept).filter(([key]) => !(key in optional))),
     ...(told.length > 0 ? { analysis: told } : {}),
+    ...(madeFrom.value.length > 0 ? { madeFrom: madeFrom.value } : {}),
     id: props.lot?.id ?? makeId(),
     material: props.material.id,
     leftGrams: valueOf(left.value) ?? packGrams ?? 0,
@@ -176,6 +187,13 @@ async function save() {
       <FormField id="lot-note" label="Note" class="wide">
         <Textarea id="lot-note" v-model="form.note" rows="2" auto-resize maxlength="2000" fluid />
       </FormField>
+      <fieldset v-if="sources.length" class="wide sources">
+        <legend>Made from these lots</legend>
+        <label v-for="source in sources" :key="source.id" class="source">
+          <Checkbox v-model="madeFrom" :value="source.id" />
+          {{ sourceWords(source) }}
+        </label>
+      </fieldset>
       <AnalysisEditor v-if="asksAnalysis" v-model="analysis" class="wide" :error="errors.analysis" />
       <div class="field wide">
         <span id="paper-label" class="label">Its paper (certificate, data sheet, photograph)</span>
@@ -222,6 +240,23 @@ async function save() {
 </template>
 
 <style scoped>
+.sources {
+  display: grid;
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+.sources legend {
+  padding: 0;
+  font-size: var(--text-note);
+  color: var(--muted);
+}
+.source {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+  min-height: 36px;
+}
 .label {
   font-size: var(--text-note);
   color: var(--muted);

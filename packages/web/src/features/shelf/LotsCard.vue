@@ -73,12 +73,16 @@ async function remove(lot: Lot) {
           <p>
             <strong>{{ sayNumber(lot.leftGrams, 2) }} g</strong> left, {{ lasts(lot) }}
           </p>
+          <p v-if="lot.off" class="off">Off: {{ lot.off }}</p>
           <p v-if="details(lot)" class="muted small">{{ details(lot) }}</p>
           <p v-if="lot.analysis?.length" class="muted small">
             analysis: {{ lot.analysis.map((a) => `${a.inci} ${sayPercent(a.percent)}`).join(', ') }}
           </p>
           <p v-if="lot.note" class="muted small note">{{ lot.note }}</p>
         </div>
+        <RouterLink :to="`/shelf/lots/${lot.id}`" class="went" aria-label="Where this lot went"
+          ><i class="pi pi-sitemap" aria-hidden="true"></i
+        ></RouterLink>
         <Button
           icon="pi pi-pencil"
           text
@@ -139,6 +143,17 @@ li {
   flex: 1;
   min-width: 0;
   overflow-wrap: anywhere;
+}
+.off {
+  color: var(--stop);
+  font-weight: 700;
+}
+.went {
+  display: grid;
+  place-items: center;
+  width: 32px;
+  height: 32px;
+  color: var(--muted);
 }
 .note {
   font-style: italic;

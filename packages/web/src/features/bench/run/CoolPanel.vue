@@ -14,7 +14,9 @@ import SelectButton from 'primevue/selectbutton'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
 import NumberField from '../../../components/NumberField.vue'
+import LearnedNote from '../../../components/LearnedNote.vue'
 import { useBatch } from '../../../stores/batch'
+import { useLearned } from '../../../stores/learned'
 import { allowAlarm } from './alarm'
 import { useRun, useShown } from './run'
 import TemperatureForm from './TemperatureForm.vue'
@@ -23,6 +25,7 @@ const CoolChart = defineAsyncComponent(() => import('./CoolChart.vue'))
 const props = defineProps<{ step: BenchStep }>()
 const batch = useBatch()
 const run = useRun()
+const learned = useLearned()
 const shown = useShown('thermometer', run.now)
 
 const limit = computed(() => props.step.celsius ?? 40)
@@ -51,6 +54,7 @@ const fit = computed(() =>
     Math.max(20, massOf(run.state.value)),
     way.value,
     run.state.value.room,
+    learned.of('cooling', way.value),
   ),
 )
 const now = computed(() => shown.value?.value ?? falling.value.at(-1)?.celsius ?? null)
@@ -114,8 +118,13 @@ function remindStir() {
         <p class="come">
           Come back at {{ format(run.now.value + left * 60_000, 'HH:mm') }}, likely
           {{ minutesWords(band.low) }} to {{ minutesWords(band.high)
-          }}{{ fit.from === 'estimate' ? ', a rough guess from one reading' : '' }}. Stir every
-          {{ stir }} minutes<template v-if="setting === 'fast'"
+          }}{{
+            fit.from === 'estimate'
+              ? learned.of('cooling', way)
+                ? ', from one reading and earlier batches'
+                : ', a rough guess from one reading'
+              : ''
+          }}. Stir every {{ stir }} minutes<template v-if="setting === 'fast'"
             >; this emulsifier clumps if it cools unstirred</template
           >.
         </p>
@@ -123,6 +132,13 @@ function remindStir() {
       <p v-else-if="'fault' in fit" class="come">{{ fit.fault }}</p>
     </div>
     <CoolChart v-if="falling.length > 1" :readings="falling" :fit="'at' in fit ? fit : null" :limit="limit" />
+    <LearnedNote
+      lesson="cooling"
+      :of="way"
+      says="Against what is reckoned for a beaker of that size it took"
+      unit="times as long"
+      :places="2"
+    />
     <TemperatureForm />
     <div class="ways">
       <div class="field">

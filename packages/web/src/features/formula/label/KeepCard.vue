@@ -4,10 +4,13 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import FormField from '../../../components/FormField.vue'
+import LearnedNote from '../../../components/LearnedNote.vue'
 import NumberField from '../../../components/NumberField.vue'
+import { useEditor } from '../../../stores/editor'
 import type { LabelRoom } from './use-label'
 
 /** How long it keeps: a proposal with its reasons, or the maker's own time with theirs. */
+const editor = useEditor()
 const { room } = defineProps<{ room: LabelRoom }>()
 const proposed = computed(() => room.label.value.useWithin)
 const now = computed(() => keptMonths(room.design.value, proposed.value))
@@ -64,6 +67,8 @@ const span = ([low, high]: readonly [number, number]) =>
         Common practice. Microbes cannot be seen: only a challenge test tells of them.
       </p>
     </details>
+    <LearnedNote lesson="sound" :of="editor.id" says="What was kept stayed sound for" unit="months" />
+    <LearnedNote lesson="failed" :of="editor.id" says="One had to be thrown away after" unit="months" />
     <form v-if="setting" class="set" @submit.prevent="keep">
       <NumberField
         id="keep-closed"

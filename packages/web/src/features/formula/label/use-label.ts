@@ -16,6 +16,7 @@ import { differenceInCalendarDays, parseISO } from 'date-fns'
 import { computed } from 'vue'
 import { useBatchInRoute } from '../../../composables/batch-in-route'
 import { useEditor } from '../../../stores/editor'
+import { useLearned } from '../../../stores/learned'
 import { today, useLots } from '../../../stores/lots'
 import { useMaterials } from '../../../stores/materials'
 import { useMeasure } from './measure'
@@ -30,6 +31,7 @@ export function useLabel() {
   const materials = useMaterials()
   const lots = useLots()
   const measure = useMeasure()
+  const learned = useLearned()
 
   const { batch, lost: lostBatch } = useBatchInRoute()
   const made = computed<Made | null>(() =>
@@ -48,10 +50,15 @@ export function useLabel() {
     editor.apply({ type: 'patch', patch: { label: Object.keys(next).length > 0 ? next : undefined } }, key)
   }
 
+  /** The very lots that went into the batch: their analyses count, and no others. */
+  const wentIn = computed(() => {
+    const ids = new Set(batch.value?.state.lines.flatMap((l) => l.lots) ?? [])
+    return lots.lots.filter((lot) => ids.has(lot.id))
+  })
   const assessment = computed<Assessment>(() => {
     const actual = batch.value ? actualFormula(batch.value.state) : null
     return actual
-      ? materials.derive({ ...actual, name: editor.formula!.name }).assessment
+      ? materials.deriveFrom({ ...actual, name: editor.formula!.name }, wentIn.value).assessment
       : editor.assessment!
   })
   const container = computed<ContainerKind | undefined>(() =>
@@ -71,6 +78,14 @@ export function useLabel() {
     return { label: first.label, months: Math.max(0, Math.floor((10 * days) / DAYS_OF_MONTH) / 10) }
   })
 
+  /** What was watched of batches of this formula: how long they stayed sound, and when one did not. */
+  const watched = computed(() => {
+    const [sound, failed] = [learned.of('sound', editor.id), learned.of('failed', editor.id)]
+    return {
+      ...(sound ? { soundMonths: sound.most } : {}),
+      ...(failed ? { failedMonths: failed.least } : {}),
+    }
+  })
   const label = computed(() => {
     const d = design.value
     return labelOf(assessment.value, {
@@ -83,6 +98,7 @@ export function useLabel() {
       keeping: {
         ...(container.value ? { container: container.value } : {}),
         ...(firstLot.value ? { firstLot: firstLot.value } : {}),
+        ...watched.value,
       },
     })
   })

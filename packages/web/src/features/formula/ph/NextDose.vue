@@ -19,6 +19,7 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import Slider from 'primevue/slider'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import LearnedNote from '../../../components/LearnedNote.vue'
 import Notice from '../../../components/Notice.vue'
 import { useTools } from '../../../stores/tools'
 import { useEditor } from '../../../stores/editor'
@@ -190,6 +191,7 @@ async function setDrop() {
         @click="dropOpen = !dropOpen"
       />
     </div>
+    <LearnedNote v-if="!bench.tools.dropGrams" lesson="drop" says="A drop weighed" unit="g" :places="4" />
     <form v-if="dropOpen" class="add" @submit.prevent="setDrop">
       <label for="twenty">20 drops weigh</label>
       <input id="twenty" v-model="twenty" class="mono" inputmode="decimal" />

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { blockersOf, capitalise, driftsOf, formatRange, listWords, sayNumber, thinningAt } from '@omblet/core'
 import { computed } from 'vue'
+import LearnedNote from '../../../components/LearnedNote.vue'
 import Notice from '../../../components/Notice.vue'
+import { useEditor } from '../../../stores/editor'
 import CurveCard from './CurveCard.vue'
 import EffectsCard from './EffectsCard.vue'
 import LogCard from './LogCard.vue'
@@ -11,6 +13,7 @@ import PortionCard from './PortionCard.vue'
 import { provideTitration } from './titration'
 
 const t = provideTitration()
+const editor = useEditor()
 
 /** Why there is no curve, in words that say what to do; null where there is one. */
 const without = computed(() => {
@@ -81,6 +84,13 @@ const blockers = computed(() => {
       <Notice v-if="drifts.length" kind="note">
         <strong>Read again after 24 hours.</strong> {{ drifts.join(' ') }}
       </Notice>
+      <LearnedNote
+        lesson="drift"
+        :of="editor.id"
+        says="In its first week the pH moved by"
+        unit=""
+        :places="2"
+      />
     </div>
   </div>
 </template>

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { sayNumber, type Lesson } from '@omblet/core'
+import { useToast } from 'primevue/usetoast'
+import { computed } from 'vue'
+import { useLearned } from '../stores/learned'
+import { notify } from './notify'
+
+/** What earlier batches taught, with how many and how far apart they lie; it can be forgotten. */
+const props = defineProps<{
+  lesson: Lesson
+  of?: string | null
+  /** What is learned, before the figure. */
+  says: string
+  unit: string
+  places?: number
+}>()
+const learned = useLearned()
+const toast = useToast()
+const told = computed(() => learned.of(props.lesson, props.of ?? null))
+const figure = (value: number) => sayNumber(value, props.places ?? 1)
+async function forget() {
+  const undo = await learned.forget(props.lesson, props.of ?? null)
+  notify(toast, 'Forgotten: only batches from now on count.', { label: 'Undo', run: () => void undo() })
+}
+</script>
+
+<template>
+  <p v-if="told" class="learned small muted">
+    <i class="pi pi-history" aria-hidden="true"></i>
+    <span
+      >{{ says }} {{ figure(told.mean) }}<template v-if="told.sd !== null"> ± {{ figure(told.sd) }}</template>
+      {{ unit }} in
+      {{ told.n === 1 ? 'the one earlier batch that tells' : `${told.n} earlier batches` }}.</span
+    >
+    <button type="button" @click="forget">Forget this</button>
+  </p>
+</template>
+
+<style scoped>
+.learned {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.25rem 0.5rem;
+}
+button {
+  min-height: 28px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--accent-ink);
+  font-size: inherit;
+  text-decoration: underline;
+  cursor: pointer;
+}
+</style>

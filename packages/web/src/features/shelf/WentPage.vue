@@ -1,0 +1,236 @@
+<script setup lang="ts">
+import { capitalise, sayNumber, WATCH, whereLotWent, type BatchHead, type Went } from '@omblet/core'
+import { format } from 'date-fns'
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { downloadCsv } from '../../browser/download'
+import FormField from '../../components/FormField.vue'
+import NotHere from '../../components/NotHere.vue'
+import Notice from '../../components/Notice.vue'
+import { everyBatch } from '../../storage/batches'
+import { explainStorage } from '../../storage/db'
+import { useLots } from '../../stores/lots'
+import { useMaterials } from '../../stores/materials'
+
+/** From a lot to every batch and stock that holds it; where it is off, what to look at and what to throw away. */
+const props = defineProps<{ id: string }>()
+const lots = useLots()
+const materials = useMaterials()
+const lot = computed(() => lots.lots.find((l) => l.id === props.id) ?? null)
+const name = computed(() =>
+  lot.value ? capitalise(materials.catalogue.find(lot.value.material)?.name ?? lot.value.material) : '',
+)
+const called = computed(() => lot.value?.batch || lot.value?.supplier || 'unnumbered lot')
+
+interface Row extends Went {
+  head: BatchHead
+}
+const rows = shallowRef<Row[] | null>(null)
+const problem = ref('')
+watch(
+  lot,
+  async (now) => {
+    if (!now) return
+    document.title = `${called.value} – Omblet`
+    try {
+      const all = await everyBatch()
+      const heads = new Map(all.map((b) => [b.head.id, b.head]))
+      rows.value = whereLotWent(now.id, lots.lots, all.map((b) => ({ id: b.head.id, events: b.events })))
+        .map((w) => ({ ...w, head: heads.get(w.batch)! }))
+        .sort((x, y) => y.head.startedAt.localeCompare(x.head.startedAt))
+    } catch (error) {
+      problem.value = explainStorage(error)
+    }
+  },
+  { immediate: true },
+) // prettier-ignore
+const stocks = computed(() => [...new Set(rows.value?.flatMap((r) => r.by) ?? [])])
+
+const why = ref('')
+const markOff = () => lot.value && why.value.trim() && void lots.put({ ...lot.value, off: why.value.trim() })
+function takeBack() {
+  if (!lot.value) return
+  const { off: _off, ...rest } = lot.value
+  void lots.put(rest)
+}
+/** What becomes of a batch that holds a lot that is off. */
+function todo({ head }: Row): string {
+  if (head.status === 'discarded') return 'thrown away already'
+  if (head.status === 'running' || head.status === 'paused') return 'stop making it'
+  return 'take it out of use; look and smell, throw it away in doubt'
+}
+const day = (iso: string) => format(new Date(iso), 'd MMM yyyy')
+const jars = (head: BatchHead) =>
+  head.filledGrams === null ? '–' : `${sayNumber(head.filledGrams, 1)} g filled`
+const csv = () =>
+  void downloadCsv(`where ${called.value} went`, [
+    ['batch', 'product', 'begun', 'grams', 'by_way_of', 'filled_grams', 'state'],
+    ...(rows.value ?? []).map((r) => [r.head.code, r.head.name, r.head.startedAt.slice(0, 10), Number(r.grams.toFixed(3)), r.by.join(', '), r.head.filledGrams ?? undefined, r.head.status]),
+  ]) // prettier-ignore
+const print = () => window.print()
+const looksAt = computed(() =>
+  (['germs', 'smell', 'colour', 'ph'] as const).map((p) => WATCH.properties[p].ask).join(' '),
+)
+</script>
+
+<template>
+  <div v-if="lot" class="page">
+    <header class="head">
+      <RouterLink :to="`/shelf/${lot.material}`" class="up" aria-label="Back to the material"
+        ><i class="pi pi-arrow-left" aria-hidden="true"></i
+      ></RouterLink>
+      <h1>{{ name }}, {{ called }}</h1>
+      <span class="push"></span>
+      <Button v-if="rows?.length" label="CSV" icon="pi pi-table" severity="secondary" outlined @click="csv" />
+      <Button
+        v-if="rows?.length"
+        label="Print"
+        icon="pi pi-print"
+        severity="secondary"
+        outlined
+        @click="print"
+      />
+    </header>
+    <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
+    <Notice v-if="lot.off" kind="stop"
+      ><strong>This lot is off:</strong> {{ lot.off }}. Use no more of it.
+      <template #actions
+        ><Button
+          label="It is not off"
+          size="small"
+          severity="secondary"
+          outlined
+          @click="takeBack" /></template
+    ></Notice>
+    <section class="card" aria-labelledby="went-title">
+      <h2 id="went-title">Where it went</h2>
+      <p v-if="rows === null && !problem" class="muted">Looking through all batches…</p>
+      <p v-else-if="rows?.length === 0" class="muted">No batch on this machine holds it.</p>
+      <div v-else-if="rows" class="scroll">
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Batch</th>
+              <th scope="col">Product</th>
+              <th scope="col" class="number">Of this lot</th>
+              <th scope="col">Jars</th>
+              <th v-if="lot.off" scope="col">What to do</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="r in rows" :key="`${r.batch} ${r.by.join()}`">
+              <td>
+                <RouterLink :to="`/bench/${r.batch}/record`" class="mono">{{ r.head.code }}</RouterLink><span
+                  class="muted small block"
+                  >{{ day(r.head.startedAt) }}</span
+                >
+              </td>
+              <td>
+                {{ r.head.name
+                }}<span v-if="r.by.length" class="muted small block"
+                  >by way of {{ r.by.join(', then ') }}</span
+                >
+              </td>
+              <td class="number mono">{{ sayNumber(r.grams, 2) }} g</td>
+              <td>{{ jars(r.head) }}</td>
+              <td v-if="lot.off">{{ todo(r) }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <p v-if="stocks.length" class="small">Stocks that hold it: {{ stocks.join(', ') }}.</p>
+      <p v-if="lot.off" class="small">
+        {{ looksAt }} What looks well proves nothing: a batch with something that is off in it is thrown away
+        in doubt, and whoever has a jar of it is told.
+      </p>
+    </section>
+    <form v-if="!lot.off" class="card mark" @submit.prevent="markOff">
+      <FormField id="lot-off" label="Something is wrong with this lot: what?">
+        <InputText id="lot-off" v-model="why" maxlength="500" fluid />
+      </FormField>
+      <Button type="submit" label="This lot is off" severity="secondary" outlined :disabled="!why.trim()" />
+    </form>
+  </div>
+  <NotHere v-else what="lot" why="" to="/shelf" to-label="The Shelf" />
+</template>
+
+<style scoped>
+.page {
+  display: grid;
+  gap: 0.75rem;
+  max-width: 64rem;
+  padding: 0 1rem 3rem;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem;
+  min-height: 60px;
+}
+.push {
+  flex: 1;
+}
+.up {
+  display: grid;
+  place-items: center;
+  width: 44px;
+  height: 44px;
+  color: var(--muted);
+  text-decoration: none;
+}
+h1 {
+  font-size: var(--text-head-2);
+  overflow-wrap: anywhere;
+}
+h2 {
+  font-size: var(--text-head-3);
+}
+.card {
+  display: grid;
+  gap: 0.5rem;
+  padding: 0.875rem 1rem;
+}
+.mark {
+  justify-items: start;
+}
+.mark > :first-child {
+  width: 100%;
+}
+.scroll {
+  overflow-x: auto;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th,
+td {
+  padding: 0.375rem 0.75rem 0.375rem 0;
+  border-bottom: 1px solid var(--line);
+  text-align: left;
+  vertical-align: top;
+}
+th {
+  color: var(--muted);
+  font-size: var(--text-small);
+  font-weight: 400;
+}
+.number {
+  text-align: right;
+}
+td a {
+  color: var(--accent-ink);
+}
+.block {
+  display: block;
+}
+@media print {
+  .mark,
+  .head :deep(button),
+  .up {
+    display: none;
+  }
+}
+</style>

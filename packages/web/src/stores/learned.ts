@@ -1,0 +1,40 @@
+import { learn, type Learned, type Lesson } from '@omblet/core'
+import { defineStore } from 'pinia'
+import { shallowRef } from 'vue'
+import * as z from 'zod'
+import { getSetting, setSetting } from '../storage/formulas'
+import { useBatches } from './batches'
+
+const KEY = 'forgotten'
+const Forgotten = z.record(z.string(), z.string())
+
+/** What earlier batches taught, and what of it was forgotten. */
+export const useLearned = defineStore('learned', () => {
+  const batches = useBatches()
+  /** Since when batches count, by lesson and what it is of. */
+  const forgotten = shallowRef<Record<string, string>>({})
+  let reading: Promise<void> | null = null
+  const load = () =>
+    (reading ??= (async () => {
+      if (!batches.ready) await batches.load()
+      forgotten.value = Forgotten.safeParse(await getSetting(KEY).catch(() => ({}))).data ?? {}
+    })())
+  const keyOf = (lesson: Lesson, of: string | null) => `${lesson} ${of ?? ''}`.trim()
+
+  /** What was learned of something; null where nothing was, or it was forgotten. */
+  function of(lesson: Lesson, what: string | null = null): Learned | null {
+    void load()
+    return learn(batches.heads, lesson, what, forgotten.value[keyOf(lesson, what)] ?? '')
+  }
+  /** Forgets what was learned so far: only batches that begin later count. Gives back how to undo it. */
+  async function forget(lesson: Lesson, what: string | null, now = new Date().toISOString()) {
+    const before = forgotten.value
+    const put = async (next: Record<string, string>) => {
+      forgotten.value = next
+      await setSetting(KEY, next).catch(() => undefined)
+    }
+    await put({ ...before, [keyOf(lesson, what)]: now })
+    return () => put(before)
+  }
+  return { load, of, forget }
+})
