@@ -1,10 +1,11 @@
 // Containers on the shelf: stored, counted down, deleted and back again, taken in from a table, and told to other tabs.
 import 'fake-indexeddb/auto'
-import { Container, sayMoney } from '@omblet/core'
+import { Container, sayMoney, type BatchHead } from '@omblet/core'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { takeInContainers } from '../src/features/shelf/containers'
-import { deleteContainer, listContainers, saveContainer, takeContainers } from '../src/storage/containers'
+import { appendEvent } from '../src/storage/batches'
+import { deleteContainer, listContainers, saveContainer } from '../src/storage/containers'
 import { openStore } from '../src/storage/db'
 import { takeFromBin } from '../src/storage/bin'
 import { tellAll } from '../src/storage/channel'
@@ -25,14 +26,15 @@ beforeEach(async () => {
 })
 
 describe('containers', () => {
-  it('are counted down, never below none, by what is stored and not by what was shown', async () => {
+  it('are counted down with the entry that fills them, never below none, and not without it', async () => {
     await saveContainer(jar)
-    await Promise.all([takeContainers('j', 1), takeContainers('j', 2)])
+    const fill = (id: string, containers: number) => appendEvent({ id } as BatchHead, { n: 0, at: '2026-11-27T08:00:00.000Z', step: null, type: 'finish', outcome: 'kept', containers, container: 'j' }, null) // prettier-ignore
+    await Promise.all([fill('b1', 1), fill('b2', 2)])
     expect((await listContainers())[0]!.left).toBe(1)
-    await takeContainers('j', 5)
+    await expect(fill('b1', 1)).rejects.toThrow()
+    expect((await listContainers())[0]!.left).toBe(1)
+    await fill('b3', 5)
     expect((await listContainers())[0]!.left).toBe(0)
-    await takeContainers('gone', 1)
-    expect(await listContainers()).toHaveLength(1)
   })
   it('come back from the bin whole, beside another that took their place', async () => {
     await saveContainer(jar)
@@ -49,8 +51,7 @@ describe('containers', () => {
     await store.put({ ...jar, id: 'a', name: 'Airless' })
     expect(store.containers.map((c) => c.name)).toEqual(['Airless', 'Amber jar'])
     expect(store.find('j')!.left).toBe(4)
-    await store.take('j', 3)
-    expect(store.find('j')!.left).toBe(1)
+    await store.put({ ...jar, left: 1 })
     const undo = await store.remove(jar)
     expect(store.find('j')).toBeNull()
     await undo!()

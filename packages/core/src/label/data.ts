@@ -22,8 +22,8 @@ const When = z.strictObject({
   /** Nothing of this trait is in it. */
   without: z.enum(TRAITS).optional(),
   claims: z.literal('spf').optional(),
-  /** Formaldehyde that could be set free, percent. */
-  formaldehydeAbove: z.number().optional(),
+  /** More formaldehyde could be set free than the region lets pass unsaid. */
+  formaldehyde: z.literal(true).optional(),
   sold: z.literal(true).optional(),
   fresh: z.literal(true).optional(),
   wet: z.literal(true).optional(),

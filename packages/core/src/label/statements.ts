@@ -2,7 +2,7 @@ import { materialOfSubstance } from '../assess/carriers.ts'
 import type { Assessment } from '../assess/types.ts'
 import { isFresh } from '../findings/preservative.ts'
 import { claimsSun } from '../findings/claims.ts'
-import { releasableFormaldehyde, type LabelRegion } from '../findings/traces.ts'
+import { formaldehydeIsSaid, type LabelRegion } from '../findings/traces.ts'
 import { hasTrait, type Material, type Trait } from '../shapes/material.ts'
 import { slug } from '../text/names.ts'
 import { LABEL, type When } from './data.ts'
@@ -57,7 +57,7 @@ function amountOf(a: Assessment, when: When): number | null {
 }
 
 /** Whether the conditions of a sentence hold for a product. */
-export function holds(a: Assessment, when: When): boolean {
+export function holds(a: Assessment, when: When, region: LabelRegion): boolean {
   const { product } = a.formula
   const amount = amountOf(a, when)
   const least = when.fromPercent ?? 0
@@ -69,7 +69,7 @@ export function holds(a: Assessment, when: When): boolean {
     (when.product === undefined || when.product.includes(product.kind)) &&
     (when.without === undefined || percentOf(a, hasIt(when.without)) === 0) &&
     (when.claims === undefined || claimsSun(a)) &&
-    (when.formaldehydeAbove === undefined || releasableFormaldehyde(a) > when.formaldehydeAbove) &&
+    (when.formaldehyde === undefined || formaldehydeIsSaid(a, region)) &&
     (when.sold === undefined || product.for === 'sale') &&
     (when.fresh === undefined || (a.preservation.needed && isFresh(a) && !a.preservation.adequate)) &&
     (when.wet === undefined || a.preservation.needed)
@@ -80,7 +80,7 @@ export function holds(a: Assessment, when: When): boolean {
 export function statementsOf(a: Assessment, region: LabelRegion): Statement[] {
   const seen = new Set<string>()
   return LABEL.statements.flatMap(({ when, regions, quoted, ...s }): Statement[] => {
-    if (seen.has(s.code) || (regions && !regions.includes(region)) || !holds(a, when)) return []
+    if (seen.has(s.code) || (regions && !regions.includes(region)) || !holds(a, when, region)) return []
     seen.add(s.code)
     return [{ ...s, quoted: quoted ?? false }]
   })
@@ -89,5 +89,5 @@ export function statementsOf(a: Assessment, region: LabelRegion): Statement[] {
 /** How it is used, a sentence each. */
 export const directionsOf = (a: Assessment): string[] => [
   LABEL.directions[a.formula.product.kind],
-  ...LABEL.more.filter((m) => holds(a, m.when)).map((m) => m.text),
+  ...LABEL.more.filter((m) => holds(a, m.when, a.formula.product.region)).map((m) => m.text),
 ]

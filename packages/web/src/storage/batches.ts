@@ -54,13 +54,16 @@ export interface LotUse {
 }
 
 /**
- * Writes one event, the head that follows from it, and what it takes from a lot, all or none, and only then resolves.
+ * Writes one event, the head that follows from it, what it takes from a lot and the containers that it fills, all or none,
+ * and only then resolves.
  * An event is never changed, and never without the one before it: rejects with `EventTaken` where its number is in use,
  * and with `BatchGone` where the batch was deleted. A lot never gives more than it holds, nor gets back more than it gave.
  */
 export async function appendEvent(head: BatchHead, event: BenchEvent, use: LotUse | null): Promise<void> {
   const db = await openStore()
-  const tx = db.transaction(['batches', 'events', 'lots'], 'readwrite', { durability: 'strict' })
+  const tx = db.transaction(['batches', 'events', 'lots', 'containers'], 'readwrite', {
+    durability: 'strict',
+  })
   await whole(tx, async (put) => {
     const events = tx.objectStore('events')
     if (await events.getKey([head.id, event.n])) throw new EventTaken()
@@ -76,6 +79,10 @@ export async function appendEvent(head: BatchHead, event: BenchEvent, use: LotUs
       const taken = Number(Math.min(lot.leftGrams, grams).toFixed(6))
       if (taken !== grams || gave !== undefined) record.taken = taken
       put(tx.objectStore('lots').put({ ...lot, leftGrams: Number((lot.leftGrams - taken).toFixed(6)) }))
+    }
+    if (event.type === 'finish' && event.container !== undefined && event.containers) {
+      const jars = await tx.objectStore('containers').get(event.container)
+      if (jars) put(tx.objectStore('containers').put({ ...jars, left: Math.max(0, jars.left - event.containers) })) // prettier-ignore
     }
     put(events.add(record))
     put(tx.objectStore('batches').put(head))

@@ -9,16 +9,6 @@ export const saveContainer = async (container: Container) => {
 export const getContainer = async (id: string): Promise<Container | undefined> =>
   (await openStore()).get('containers', id)
 
-/** Takes so many away, never below none; what another tab did meanwhile counts. */
-export async function takeContainers(id: string, count: number): Promise<void> {
-  const db = await openStore()
-  const tx = db.transaction('containers', 'readwrite')
-  await whole(tx, async (put) => {
-    const here = await tx.store.get(id)
-    if (here) put(tx.store.put({ ...here, left: Math.max(0, here.left - count) }))
-  })
-}
-
 /** Moves a container to the bin and gives back where it lies there. */
 export async function deleteContainer(
   container: Container,

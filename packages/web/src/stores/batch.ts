@@ -25,6 +25,7 @@ import { announce, listen, makeId } from '../storage/channel'
 import { explainStorage } from '../storage/db'
 import { forget, keep, kept } from '../storage/keepsake'
 import { useBatches } from './batches'
+import { useContainers } from './containers'
 import { useLots } from './lots'
 import { useMaterials } from './materials'
 
@@ -53,6 +54,7 @@ const TRY_AGAIN_MS = 10_000
 export const useBatch = defineStore('batch', () => {
   const materials = useMaterials()
   const lots = useLots()
+  const containers = useContainers()
   const info = shallowRef<BatchInfo | null>(null)
   const plan = shallowRef<BenchPlan | null>(null)
   const events = shallowRef<BenchEvent[]>([])
@@ -216,6 +218,10 @@ export const useBatch = defineStore('batch', () => {
     announce({ type: 'batch', id })
     void useBatches().reread(id)
     if (first.use) void lots.reread(first.use.lot)
+    if (first.event.type === 'finish' && first.event.container !== undefined) {
+      void containers.reread(first.event.container)
+      announce({ type: 'container', id: first.event.container })
+    }
     return true
   }
 

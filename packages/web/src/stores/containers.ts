@@ -2,13 +2,7 @@ import type { Container } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 import { announce, listen, makeId } from '../storage/channel'
-import {
-  deleteContainer,
-  getContainer,
-  listContainers,
-  saveContainer,
-  takeContainers,
-} from '../storage/containers'
+import { deleteContainer, getContainer, listContainers, saveContainer } from '../storage/containers'
 import { explainStorage } from '../storage/db'
 import { useBin } from './bin'
 
@@ -37,8 +31,6 @@ export const useContainers = defineStore('containers', () => {
     await reread(id)
   }
   const put = (container: Container) => keep(container.id, () => saveContainer(container))
-  /** Counts down what was filled. */
-  const take = (id: string, count: number) => keep(id, () => takeContainers(id, count))
   /** Moves one to the bin; gives back how to undo it. */
   async function remove(container: Container): Promise<(() => Promise<void>) | null> {
     let bin: string | null = null
@@ -53,5 +45,5 @@ export const useContainers = defineStore('containers', () => {
     if (message.type === 'container') return reread(message.id)
     if (message.type === 'all') return load()
   })
-  return { containers, problem, load, put, take, remove, find }
+  return { containers, problem, load, reread, put, remove, find }
 })

@@ -47,7 +47,7 @@ function finish() {
   const kept = outcome.value === 'kept'
   const filledCount = kept && count.value ? Math.round(count.value) : 0
   const container = into.value === NONE ? null : into.value
-  const done = batch.enter(
+  batch.enter(
     {
       type: 'finish',
       outcome: outcome.value,
@@ -58,7 +58,6 @@ function finish() {
     },
     null,
   )
-  if (done && filledCount && container) void containers.take(container, filledCount)
 }
 </script>
 
