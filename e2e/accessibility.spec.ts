@@ -49,6 +49,25 @@ for (const theme of ['light', 'dark'] as const) {
       expect(await violations(page)).toEqual([])
     })
 
+    test('what is kept, its life, the plan and a look', async ({ page }) => {
+      await page.goto('/keeping')
+      await page.getByRole('button', { name: 'Try three example batches' }).click()
+      await page
+        .getByRole('link', { name: /Spindrift hand lotion/ })
+        .first()
+        .click()
+      await expect(page.getByText('Look again.', { exact: true })).toBeVisible()
+      await page.getByRole('button', { name: 'All together' }).click()
+      await expect(page.locator('.apexcharts-svg').first()).toBeVisible()
+      expect(await violations(page)).toEqual([])
+      await page.goto('/keeping/demo-SH-D3?plan=1')
+      await expect(page.getByRole('dialog')).toBeVisible()
+      expect(await violations(page)).toEqual([])
+      await page.goto('/keeping/look')
+      await expect(page.locator('#ask-title')).toBeVisible()
+      expect(await violations(page)).toEqual([])
+    })
+
     test('a formula in trouble, the finder, the keys and a line', async ({ page }) => {
       await openFormula(page, 'Storm Warning serum')
       await page.getByRole('button', { name: /caution/ }).click()

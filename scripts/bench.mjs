@@ -177,6 +177,55 @@ async function batches(page) {
   say('2,000 batches listed', `${quantile(lists, 0.5).toFixed(0)} ms`, '300 ms')
 }
 
+/** What is kept: 500 batches with 40 looks each, listed by what is due. */
+async function keptBatches(page) {
+  await page.goto(`http://localhost:${PORT}/keeping`)
+  await page.getByRole('button', { name: 'Try three example batches' }).click()
+  await page.getByRole('heading', { name: 'Due' }).waitFor()
+  await page.evaluate(
+    () =>
+      new Promise((resolve, reject) => {
+        const request = indexedDB.open('omblet')
+        request.onerror = () => reject(request.error)
+        request.onsuccess = () => {
+          const tx = request.result.transaction('batches', 'readwrite')
+          const store = tx.objectStore('batches')
+          store.get('demo-LT-D1').onsuccess = ({ target }) => {
+            const head = target.result
+            const look = head.watch.open[0]
+            const open = Array.from({ length: 40 }, (_, i) => ({
+              ...look,
+              day: look.day + i,
+              on: i < 2 ? look.on : `2099-01-${String((i % 28) + 1).padStart(2, '0')}`,
+            }))
+            for (let i = 0; i < 500; i++)
+              store.put({ ...head, id: `k${i}`, code: `K-${i}`, watch: { ...head.watch, open } })
+          }
+          tx.oncomplete = () => {
+            request.result.close()
+            resolve()
+          }
+        }
+      }),
+  )
+  const lists = []
+  for (let i = 0; i < 5; i++) {
+    await page.goto(`http://localhost:${PORT}/formulas`)
+    await page.waitForSelector('article.formula')
+    lists.push(
+      await page.evaluate(async () => {
+        const start = performance.now()
+        document.querySelector('a.place[href="/keeping"]').click()
+        while (document.querySelectorAll('.due li').length < 500)
+          await new Promise((resolve) => requestAnimationFrame(resolve))
+        await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)))
+        return performance.now() - start
+      }),
+    )
+  }
+  say('500 batches with 40 looks each, listed', `${quantile(lists, 0.5).toFixed(0)} ms`, '300 ms')
+}
+
 /** The finder and the Shelf with 5,000 materials of one's own, taken in through the real import. */
 async function shelfOf5000(page) {
   const kinds = ['extract', 'oil', 'active', 'humectant', 'ester']
@@ -486,6 +535,9 @@ try {
 
   await batches(page)
   await shelfOf5000(page)
+  await keptBatches(
+    await browser.newPage({ serviceWorkers: 'block', viewport: { width: 1280, height: 800 } }),
+  )
 } finally {
   await browser.close()
   server.kill()

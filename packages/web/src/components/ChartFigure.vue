@@ -16,7 +16,14 @@ defineProps<{
 <template>
   <figure>
     <figcaption class="hidden-text">{{ summary }}</figcaption>
-    <ApexChart :type="type" :height="height" :options="options" :series="series" />
+    <!-- another kind or size is another chart: one that is not drawn yet could not be taken down -->
+    <ApexChart
+      :key="`${type} ${height}`"
+      :type="type"
+      :height="height"
+      :options="options"
+      :series="series"
+    />
     <slot />
     <details v-if="table.rows.length">
       <summary class="small muted">As a table</summary>

@@ -220,7 +220,10 @@ h3 {
   background: var(--cobalt-100);
   font-weight: 700;
 }
+.dialog-buttons {
+  flex-wrap: wrap;
+}
 .sum {
-  margin-right: auto;
+  flex: 1 1 12rem;
 }
 </style>
