@@ -216,7 +216,7 @@ async function keptBatches(page) {
       await page.evaluate(async () => {
         const start = performance.now()
         document.querySelector('a.place[href="/keeping"]').click()
-        while (document.querySelectorAll('.due li').length < 500)
+        while (document.querySelectorAll('.due li').length < 60)
           await new Promise((resolve) => requestAnimationFrame(resolve))
         await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)))
         return performance.now() - start

@@ -42,7 +42,9 @@ export const daysUntil = (on: string, now: Date) => differenceInCalendarDays(par
  */
 export function dueLooks<T extends OpenLook>(looks: readonly T[], now: Date): T[] {
   const last = new Map<string, T>()
-  for (const look of looks) if (daysUntil(look.on, now) <= 0) last.set(look.sample, look)
+  // days as texts are compared as they stand: hundreds of batches have thousands of looks
+  const today = format(now, 'yyyy-MM-dd')
+  for (const look of looks) if (look.on <= today) last.set(look.sample, look)
   return [...last.values()].sort((x, y) => x.on.localeCompare(y.on))
 }
 

@@ -35,6 +35,7 @@ export const useKeeping = defineStore('keeping', () => {
   const tick = () => {
     now.value = new Date()
   }
+  const today = computed(() => localDay(now.value))
   const watched = computed(() =>
     batches.heads.filter(
       (b): b is BatchHead & { watch: Watch } => b.watch !== undefined && b.status === 'finished',
@@ -54,13 +55,12 @@ export const useKeeping = defineStore('keeping', () => {
   const soon = computed<DueBatch[]>(() =>
     watched.value
       .flatMap((head) => {
-        const first = head.watch.open.find((l) => daysUntil(l.on, now.value) > 0)
+        const first = head.watch.open.find((l) => l.on > today.value)
         const looks = first ? head.watch.open.filter((l) => l.on === first.on) : []
         return waiting(head, looks).filter((w) => w.inDays <= SOON_DAYS)
       })
       .sort(byDay),
   )
-  const today = computed(() => localDay(now.value))
   const ends = computed<Ending[]>(() =>
     [
       ...lots.lots.flatMap((lot) => lotEnding(lot, today.value)),
@@ -77,7 +77,7 @@ export const useKeeping = defineStore('keeping', () => {
   )
   async function load() {
     tick()
-    await batches.load()
+    if (!batches.ready) await batches.load()
   }
   return { now, tick, watched, unwatched, due, soon, ends, load }
 })

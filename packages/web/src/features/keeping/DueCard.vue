@@ -2,7 +2,7 @@
 import { calendarOf, capitalise, PROPERTIES } from '@omblet/core'
 import Button from 'primevue/button'
 import { useToast } from 'primevue/usetoast'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { download } from '../../browser/download'
 import { notify } from '../../components/notify'
@@ -15,6 +15,10 @@ import { sayDue, sayLooks, sayProperties } from './words'
 /** What is due, by day: looks, and what ends. */
 defineProps<{ chosen?: string | null }>()
 const keeping = useKeeping()
+/** So many rows are drawn at once; who keeps more asks for all. */
+const AT_ONCE = 60
+const all = ref(false)
+const due = computed(() => (all.value ? keeping.due : keeping.due.slice(0, AT_ONCE)))
 const materials = useMaterials()
 const router = useRouter()
 const toast = useToast()
@@ -49,7 +53,7 @@ async function remind() {
     <h2 id="due-title">Due</h2>
     <ul v-if="keeping.due.length">
       <DueRow
-        v-for="d in keeping.due"
+        v-for="d in due"
         :key="d.head.id"
         v-bind="lookWords(d)"
         :to="`/keeping/${d.head.id}`"
@@ -59,6 +63,13 @@ async function remind() {
       />
     </ul>
     <p v-else class="muted">Nothing is due today.</p>
+    <Button
+      v-if="due.length < keeping.due.length"
+      :label="`Show the other ${keeping.due.length - due.length}`"
+      text
+      size="small"
+      @click="all = true"
+    />
     <div v-if="keeping.due.length" class="acts">
       <Button label="Look at them now" @click="router.push('/keeping/look')" />
     </div>

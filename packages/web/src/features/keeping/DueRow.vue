@@ -25,6 +25,10 @@ defineProps<{
 </template>
 
 <style scoped>
+li {
+  content-visibility: auto;
+  contain-intrinsic-size: auto 76px;
+}
 .row {
   display: flex;
   align-items: center;

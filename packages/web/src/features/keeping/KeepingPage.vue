@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, onMounted, watch } from 'vue'
+import { computed, defineAsyncComponent, onMounted, watch } from 'vue'
 import NothingYet from '../../components/NothingYet.vue'
 import Notice from '../../components/Notice.vue'
 import { useBatches } from '../../stores/batches'
 import { takeInDemoBatches } from '../../stores/demo-batches'
 import { useKeeping } from '../../stores/keeping'
 import DueCard from './DueCard.vue'
-import LifeCard from './LifeCard.vue'
 
+/** Charts come after the list: what is due is seen first. */
+const LifeCard = defineAsyncComponent(() => import('./LifeCard.vue'))
 /** What was made and is watched: what is due, and the life of the batch that is chosen. */
 const props = defineProps<{ id?: string }>()
 const batches = useBatches()
