@@ -91,6 +91,9 @@ test('a batch is watched for twelve weeks on a phone', async ({ page }) => {
   await expect(page.locator('.apexcharts-svg').first()).toBeVisible()
   await page.goto('/keeping/neap/report')
   await expect(page.getByRole('row', { name: /Room, 12 weeks/ })).toContainText('5.4')
+  await page.setViewportSize({ width: 1280, height: 800 })
+  const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1')
+  expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(2)
 })
 
 test('a missed week is not asked for, a mistyped reading is put right beside it, and left looks are left', async ({ page }) => {
@@ -128,6 +131,10 @@ test('two tabs look at one batch: nothing is asked twice and nothing is lost', a
     await tab.goto('/keeping/neap/look')
     await expect(asks(tab)).toHaveText('What does it smell of?')
   }
+  const dot =
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg=='
+  await page.getByTestId('look-photo').setInputFiles({ name: 'jar.png', mimeType: 'image/png', buffer: Buffer.from(dot, 'base64') }) // prettier-ignore
+  await expect(page.getByText(/A photograph goes with it/)).toBeVisible()
   await page.getByRole('button', { name: 'As on the first day' }).click()
   await stored(page)
   await expect(asks(other)).toHaveText('What is its pH?')
@@ -141,6 +148,7 @@ test('two tabs look at one batch: nothing is asked twice and nothing is lost', a
     await tab.goto('/keeping/neap')
     await tab.getByText('All answers (3)').click()
     await expect(tab.getByRole('listitem').filter({ hasText: '5.41' })).toBeVisible()
+    await expect(tab.getByAltText('Photograph of this look')).toBeVisible()
   }
 })
 

@@ -1,13 +1,24 @@
 <script setup lang="ts">
 import { choicesOf, sayNumber, WATCH, type Answer, type History } from '@omblet/core'
 import { format } from 'date-fns'
-import { computed, ref } from 'vue'
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { photosOf } from '../../storage/batches'
 import { useBatch } from '../../stores/batch'
 
 /** Every answer as it was given; one that is wrong gets another beside it. */
 const props = defineProps<{ history: History }>()
 const batch = useBatch()
 const open = ref(false)
+/** Photographs by their id, read when the answers are looked at. */
+const photos = shallowRef<Record<string, string>>({})
+const forget = () => Object.values(photos.value).forEach((url) => URL.revokeObjectURL(url))
+watch(open, async (now) => {
+  if (!now || !props.history.answers.some((a) => a.photo)) return
+  const kept = await photosOf(batch.info!.id).catch(() => [])
+  forget()
+  photos.value = Object.fromEntries(kept.map((p) => [p.id, URL.createObjectURL(p.blob)]))
+})
+onBeforeUnmount(forget)
 const rows = computed(() => (open.value ? [...props.history.answers].reverse() : []))
 const counted = computed(() => props.history.answers.length)
 const storageOf = (a: Answer) => {
@@ -18,7 +29,7 @@ const says = (a: Answer) =>
   [
     a.value !== null && a.way ? `${sayNumber(a.value)} ${WATCH.ways[a.way].unit === 'pH' ? '' : WATCH.ways[a.way].unit}`.trim() : '',
     choicesOf(a.property).find((c) => c.id === a.choice)?.words ?? '',
-    a.colour ? 'photograph' : '',
+    a.colour ? 'measured in a photograph' : '',
     a.celsius === null ? '' : `at ${sayNumber(a.celsius, 1)} °C`,
     a.text,
   ]
@@ -40,6 +51,7 @@ const says = (a: Answer) =>
             (put right)</span
           ></span
         >
+        <img v-if="a.photo && photos[a.photo]" :src="photos[a.photo]" alt="Photograph of this look" />
         <RouterLink
           v-if="!a.corrected"
           :to="{ path: `/keeping/${batch.info!.id}/look`, query: { corrects: String(a.n) } }"
@@ -65,6 +77,12 @@ li {
 }
 .corrected strong {
   text-decoration: line-through;
+}
+img {
+  grid-column: 2;
+  max-width: 12rem;
+  max-height: 9rem;
+  border-radius: var(--round-m);
 }
 li a {
   display: grid;

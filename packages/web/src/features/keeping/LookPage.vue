@@ -11,6 +11,10 @@ import FormField from '../../components/FormField.vue'
 import NotHere from '../../components/NotHere.vue'
 import Notice from '../../components/Notice.vue'
 import NumberField from '../../components/NumberField.vue'
+import { smallPicture } from '../../browser/picture'
+import { savePhoto } from '../../storage/batches'
+import { makeId } from '../../storage/channel'
+import { explainStorage } from '../../storage/db'
 import { useKeeping } from '../../stores/keeping'
 import ColourReader from './ColourReader.vue'
 import { useLife } from './use-life'
@@ -56,6 +60,9 @@ const value = ref<number | null>(null)
 const celsius = ref<number | null>(null)
 const note = ref('')
 const colour = ref(false)
+/** A photograph for the answer that comes next; it is stored before the answer that names it. */
+const photo = ref<string | null>(null)
+const photoError = ref<string | null>(null)
 const field = useTemplateRef<InstanceType<typeof NumberField>>('field')
 const title = useTemplateRef<HTMLElement>('title')
 
@@ -65,6 +72,8 @@ watch(
     value.value = null
     celsius.value = null
     note.value = ''
+    photo.value = null
+    photoError.value = null
     colour.value = false
     way.value = asked.usualWay.value
     if (!q) return
@@ -74,14 +83,34 @@ watch(
   },
   { immediate: true },
 )
-const says = () => (note.value.trim() ? { text: note.value.trim() } : {})
+async function takePhoto(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  try {
+    const id = makeId()
+    await savePhoto({ id, batch: life.batch.info!.id, blob: await smallPicture(file) })
+    photo.value = id
+    photoError.value = null
+  } catch (failure) {
+    photoError.value =
+      failure instanceof DOMException && failure.name === 'InvalidStateError'
+        ? 'This is no picture that can be read here. Take a JPEG, PNG or WebP.'
+        : explainStorage(failure)
+  }
+}
+const says = () => ({
+  ...(note.value.trim() ? { text: note.value.trim() } : {}),
+  ...(photo.value ? { photo: photo.value } : {}),
+})
 const choose = (choice: string) => asked.answer({ choice, ...says() })
 function read() {
   if (value.value === null || !way.value) return
   asked.answer({ value: value.value, way: way.value, ...(celsius.value === null ? {} : { celsius: celsius.value }), ...says() }) // prettier-ignore
 }
-function measured(seen: NonNullable<Answer['colour']>, photo: string) {
-  asked.answer({ colour: seen, way: 'photo', photo, ...says() })
+function measured(seen: NonNullable<Answer['colour']>, picture: string) {
+  asked.answer({ ...says(), colour: seen, way: 'photo', photo: picture })
 }
 const skip = () => void asked.at.value++
 const back = () => void asked.at.value--
@@ -217,6 +246,17 @@ function next() {
         <FormField id="look-note" label="A word beside it">
           <InputText id="look-note" v-model="note" maxlength="1000" fluid />
         </FormField>
+        <label class="chip photo"
+          ><i class="pi pi-camera" aria-hidden="true"></i>
+          {{ photo ? 'A photograph goes with it. Take another' : 'A photograph beside it'
+          }}<input
+            type="file"
+            accept="image/*"
+            capture="environment"
+            data-testid="look-photo"
+            @change="takePhoto"
+        /></label>
+        <p v-if="photoError" class="error-text" role="alert">{{ photoError }}</p>
       </template>
       <div class="feet">
         <Button
@@ -333,6 +373,22 @@ h1 {
 }
 .numbers :deep(.p-select) {
   min-height: 44px;
+}
+.photo {
+  position: relative;
+  min-height: 44px;
+  justify-self: start;
+  color: var(--ink);
+  cursor: pointer;
+}
+.photo input {
+  position: absolute;
+  inset: 0;
+  opacity: 0;
+  cursor: pointer;
+}
+.photo:focus-within {
+  outline: 2px solid var(--cobalt-400);
 }
 .feet {
   display: flex;

@@ -2,6 +2,7 @@
 import { heldIn, sayNumber, type BenchStep } from '@omblet/core'
 import { computed } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
+import LearnedNote from '../../../components/LearnedNote.vue'
 import Entries from './Entries.vue'
 import MassForm from './MassForm.vue'
 import PutBack from './PutBack.vue'
@@ -58,6 +59,7 @@ const lost = computed(() => {
     <WaitButton v-if="hold > 0" :step="step" :minutes="hold" :title="`Hold ${step.vessel} hot`" />
     <section v-if="watery" class="water" aria-labelledby="water-title">
       <h3 id="water-title">Water that leaves</h3>
+      <LearnedNote lesson="evaporation" says="By heating left" unit="% of the batch" />
       <p v-if="held !== null" class="muted">
         {{ run.grams(held) }} were weighed in. Weigh the beaker after heating; before it as well where the
         empty beaker is not known.
