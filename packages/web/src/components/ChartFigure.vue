@@ -17,13 +17,7 @@ defineProps<{
   <figure>
     <figcaption class="hidden-text">{{ summary }}</figcaption>
     <!-- another kind or size is another chart: one that is not drawn yet could not be taken down -->
-    <ApexChart
-      :key="`${type} ${height}`"
-      :type="type"
-      :height="height"
-      :options="options"
-      :series="series"
-    />
+    <ApexChart :key="`${type} ${height}`" :type="type" :height="height" :options="options" :series="series" />
     <slot />
     <details v-if="table.rows.length">
       <summary class="small muted">As a table</summary>
