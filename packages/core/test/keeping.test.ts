@@ -146,18 +146,25 @@ describe('what is due', () => {
     expect(room[0]!.properties).not.toContain('smell')
   })
 
-  it('counts days by the calendar, over a change of the clocks too', () => {
-    // filled an evening before the clocks change in most of Europe
-    fc.assert(
-      fc.property(fc.integer({ min: 0, max: 400 }), fc.integer({ min: 0, max: 23 }), (day, hour) => {
-        const filled = new Date(2026, 9, 20, hour, 30)
-        const on = dueOn(filled.toISOString(), day)
-        const wanted = new Date(2026, 9, 20 + day)
-        expect(on).toBe(`${wanted.getFullYear()}-${String(wanted.getMonth() + 1).padStart(2, '0')}-${String(wanted.getDate()).padStart(2, '0')}`) // prettier-ignore
-        expect(daysUntil(on, wanted)).toBe(0)
-      }),
-    )
-  })
+  it.each(['UTC', 'Europe/Berlin', 'America/New_York', 'Pacific/Auckland', 'Asia/Kolkata'])(
+    'counts days by the calendar, over a change of the clocks too, in %s',
+    (zone) => {
+      const before = process.env['TZ']
+      process.env['TZ'] = zone
+      // filled an evening before the clocks change in most of Europe
+      fc.assert(
+        fc.property(fc.integer({ min: 0, max: 400 }), fc.integer({ min: 0, max: 23 }), (day, hour) => {
+          const filled = new Date(2026, 9, 20, hour, 30)
+          const on = dueOn(filled.toISOString(), day)
+          const wanted = new Date(2026, 9, 20 + day)
+          expect(on).toBe(`${wanted.getFullYear()}-${String(wanted.getMonth() + 1).padStart(2, '0')}-${String(wanted.getDate()).padStart(2, '0')}`) // prettier-ignore
+          expect(daysUntil(on, wanted)).toBe(0)
+        }),
+      )
+      if (before === undefined) delete process.env['TZ']
+      else process.env['TZ'] = before
+    },
+  )
 
   it('is told in the words of a kitchen', () => {
     expect([0.4, 1, 3, 7, 14, 57, 150].map(sayAge)).toEqual(['today', '1 day', '3 days', '1 week', '2 weeks', '8 weeks', '5 months']) // prettier-ignore
@@ -229,7 +236,15 @@ describe('what it means', () => {
   it('condemns what left the window of its preservation, and what moved far without a reason', () => {
     const weak = simple([['glycerin', 4], ['sodium benzoate', 0.5], ['potassium sorbate', 0.3], ['lactic acid', 0.3]]) // prettier-ignore
     const window = assess(weak).preservation.window!
-    expect(new Kept(weak).ph(1, window.max + 0.8).verdict).toMatchObject({ grade: 'discard' })
+    const fresh = new Kept(weak).ph(1, window.max + 0.8)
+    expect(fresh.verdict).toMatchObject({ grade: 'again' })
+    expect(fresh.verdict.list[0]!.next).toContain('Bring it back inside today')
+    const late = new Kept(weak).ph(1, window.max - 0.3).ph(14, window.max + 0.8)
+    expect(late.verdict).toMatchObject({ grade: 'discard' })
+    expect(
+      headOf({ id: 'b', code: 'B', name: 'B', formulaId: null, who: '' }, late.state).watch!.open,
+    ).toEqual([])
+    expect(late.ph(28, window.max - 0.3).verdict.grade).toBe('discard')
     expect(new Kept(toner).ph(1, 5.4).ph(14, 6.7).verdict.grade).toBe('discard')
   })
   it('does not let a strip tell what it cannot, nor compares it with a meter', () => {
@@ -250,6 +265,15 @@ describe('what it means', () => {
     const k = new Kept(lotion).after(14).saw('warm', 'germs', { choice: 'growth' }, 14)
     expect(k.verdict.grade).toBe('discard')
     expect(k.verdict.says).toMatch(/^Do not use\./)
+    k.after(28).saw('warm', 'germs', { choice: 'none' }, 28)
+    expect(k.verdict.grade).toBe('discard')
+  })
+  it('condemns a batch to which skin reacted', () => {
+    const k = new Kept(toner).ph(1, 5.4)
+    k.do({ type: 'patch', who: 'IM', consent: true, way: 'once', place: 'left forearm' }, 'x')
+    k.do({ type: 'patch-look', of: k.events.length - 1, grade: 2 }, 'x')
+    expect(k.verdict).toMatchObject({ grade: 'discard', says: 'Do not use. A patch test reacted.' })
+    expect(headOf({ id: 'b', code: 'B', name: 'B', formulaId: null, who: '' }, k.state).reacted).toBe(true)
   })
   it('never calls anything safe', () => {
     const k = new Kept(toner).ph(1, 5.4).ph(84, 5.4)

@@ -6,6 +6,8 @@ import { actualFormula } from './actual.ts'
 import type { BatchInfo, BenchEvent } from './events.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { benchPlan } from './plan.ts'
+import { historyOf } from '../keeping/history.ts'
+import { patchSays } from '../keeping/patch.ts'
 import { taughtBy, type Taught } from '../keeping/learned.ts'
 import { watchOf, type Watch } from '../keeping/watch.ts'
 import { foldBatch, type BatchState } from './state.ts'
@@ -34,6 +36,8 @@ export interface BatchHead {
   events: number
   /** How it is watched, where it is. */
   watch?: Watch
+  /** Somebody’s skin reacted to it. */
+  reacted?: true
   /** What it taught, once it was finished. */
   taught?: Taught
 }
@@ -59,6 +63,9 @@ export function headOf(
     filledGrams: s.finished?.filledGrams ?? null,
     events: s.events.length,
     ...(watch ? { watch } : {}),
+    ...(s.finished && historyOf(s.events).patches.some((p) => patchSays(p).state === 'stop')
+      ? { reacted: true as const }
+      : {}),
     ...(s.finished?.outcome === 'kept' ? { taught: taughtBy(s) } : {}),
   }
 }

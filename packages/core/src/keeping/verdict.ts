@@ -11,6 +11,7 @@ import { GRADES, TELLS_APART, WATCH, type Grade } from './data.ts'
 import { sayAge } from './due.ts'
 import type { History } from './history.ts'
 import { bodyChange } from './measures.ts'
+import { patchSays } from './patch.ts'
 import { errorOf, seriesOf, type Series } from './series.ts'
 
 /** What a series means: what is seen, why, and what to do; in proportion. */
@@ -60,6 +61,9 @@ function phLimits(a: Assessment) {
   return { window, limits: low < high ? { low, high } : window ? { low: window.min, high: window.max } : {} }
 }
 
+/** Until so many days after filling a pH can still be set right. */
+const MENDED_UNTIL = 2
+
 function phTold(s: Series, a: Assessment): Told | null {
   const last = s.reads.at(-1)
   if (!last) return null
@@ -74,10 +78,14 @@ function phTold(s: Series, a: Assessment): Told | null {
   const trend = trendOf(after.map((r) => ({ day: r.age, value: r.value })), limits) // prettier-ignore
   const told = { trend, limits, from: zero.age, symptom: 'ph-later' as const }
   const reads = `It reads pH ${sayNumber(last.value)}`
-  const beyond = window ? Math.max(window.min - last.value, last.value - window.max) : -1
-  if (beyond > tells / 2)
-    return { ...told, grade: 'discard', first: `${reads}, outside ${formatRange(window!)}, where its preservation covers.`, why: 'What is outside may grow unseen, from the day it left on.', next: THROW } // prettier-ignore
-  if (beyond > 0)
+  const outside = (value: number) => (window ? Math.max(window.min - value, value - window.max) : -1)
+  // what was outside for days has had no preservation, also where it came back
+  const left = s.reads.findLast((r) => r.age >= MENDED_UNTIL && outside(r.value) > tells / 2)
+  if (left)
+    return { ...told, grade: 'discard', first: `It read pH ${sayNumber(left.value)}, outside ${formatRange(window!)}, where its preservation covers.`, why: 'What is outside may grow unseen, from the day it left on.', next: THROW } // prettier-ignore
+  if (outside(last.value) > tells / 2)
+    return { ...told, grade: 'again', first: `${reads}, outside ${formatRange(window!)}, where its preservation covers.`, why: 'It was filled only now: it can still be set right.', next: 'Bring it back inside today and read it again tomorrow. Left so, it is thrown away.' } // prettier-ignore
+  if (outside(last.value) > 0)
     return { ...told, grade: 'again', first: `${reads}, at the edge of ${formatRange(window!)}, where its preservation covers.`, why: `The ${WATCH.ways[s.way!].label} cannot tell on which side.`, next: AGAIN } // prettier-ignore
   const drift = WATCH.properties.ph.drift!
   const expected = drifts.find((d) => d.restsAfterDays === undefined && d.way === (moved > 0 ? 'up' : 'down'))
@@ -184,9 +192,9 @@ const SYMPTOMS: Partial<Record<Property, Symptom>> = {
   smell: 'smell',
   colour: 'colour',
 }
-/** An answer in words means what its table says. */
+/** An answer in words means what its table says; what condemned once condemns, whatever is seen later. */
 function saidTold(s: Series): Told | null {
-  const last = s.said.at(-1)
+  const last = s.said.findLast((x) => x.grade === 'discard') ?? s.said.at(-1)
   if (!last) return null
   const label = WATCH.properties[s.property].label
   const when = WATCH.storages[s.storage].cycles && last.day ? ` after turn ${last.day / 2}` : ''
@@ -246,6 +254,11 @@ export function verdictOf(state: BatchState, h: History, a: Assessment): BatchVe
     const cause = symptom && rest.grade !== 'fine' ? (rescue(symptom, state).causes[0] ?? null) : null
     return [{ series, trend, limits, from, cause, ...rest }]
   })
+  const reacted = h.patches.some((p) => patchSays(p).state === 'stop')
+  if (reacted) {
+    const says = 'Do not use. A patch test reacted.'
+    return { grade: 'discard', says, list }
+  }
   if (list.length === 0) return { grade: null, says: 'Nothing has been looked at yet.', list }
   const grade = list.reduce<Grade>((g, v) => worse(g, v.grade), 'fine')
   const order = [...list].sort((x, y) => GRADES.indexOf(y.grade) - GRADES.indexOf(x.grade))

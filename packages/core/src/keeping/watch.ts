@@ -37,7 +37,11 @@ export function watchOf(state: BatchState, a: Assessment): Watch | null {
   const sound = room.length > 0 && room.every((v) => v.grade === 'fine')
   return {
     filledAt: h.filledAt,
-    open: openLooks(h).map((look) => ({ ...look, storage: storages.get(look.sample)! })),
+    // of what is thrown away nothing more is looked at
+    open: (grade === 'discard' ? [] : openLooks(h)).map((look) => ({
+      ...look,
+      storage: storages.get(look.sample)!,
+    })),
     looked: h.answers.filter((x) => !x.corrected).length,
     grade,
     says,

@@ -64,13 +64,15 @@ export const useKeeping = defineStore('keeping', () => {
   const ends = computed<Ending[]>(() =>
     [
       ...lots.lots.flatMap((lot) => lotEnding(lot, today.value)),
-      ...watched.value.map((b) => ({
-        kind: 'jar' as const,
-        id: b.id,
-        name: b.name,
-        detail: `jars of ${b.code}`,
-        inDays: daysUntil(b.watch.goodUntil, now.value),
-      })),
+      ...watched.value
+        .filter((b) => b.watch.grade !== 'discard')
+        .map((b) => ({
+          kind: 'jar' as const,
+          id: b.id,
+          name: b.name,
+          detail: `jars of ${b.code}`,
+          inDays: daysUntil(b.watch.goodUntil, now.value),
+        })),
     ]
       .filter((e) => e.inDays <= ENDS_WITHIN && e.inDays >= LONG_PAST)
       .sort((x, y) => x.inDays - y.inDays),

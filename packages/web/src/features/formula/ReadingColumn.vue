@@ -1,16 +1,25 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import Notice from '../../components/Notice.vue'
+import { useBatches } from '../../stores/batches'
 import { useEditor } from '../../stores/editor'
 import EmulsionCard from './EmulsionCard.vue'
 import FindingsCard from './FindingsCard.vue'
 import PhCard from './PhCard.vue'
 
 const editor = useEditor()
+const batches = useBatches()
 const a = computed(() => editor.assessment!)
+/** Batches of it to which somebody’s skin reacted. */
+const reacted = computed(() => batches.heads.filter((b) => b.reacted && b.formulaId === editor.id))
 </script>
 
 <template>
   <aside class="reading-column" aria-label="Reading">
+    <Notice v-for="b in reacted" :key="b.id" kind="stop"
+      >Skin reacted to <RouterLink :to="`/keeping/${b.id}`">{{ b.code }}</RouterLink> in a patch test. Look at
+      it before you make more.</Notice
+    >
     <PhCard
       :windows="a.ph"
       :reading="a.reading"

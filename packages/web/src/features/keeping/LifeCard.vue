@@ -3,6 +3,7 @@ import {
   daysUntil,
   dueLooks,
   observationRows,
+  patchSays,
   sayAge,
   STORAGES,
   UNSEEN,
@@ -78,6 +79,7 @@ const rows = computed(() => {
   })
 })
 const troubles = computed(() => (verdict.value?.list ?? []).filter((v) => v.grade !== 'fine'))
+const reacted = computed(() => history.value?.patches.some((p) => patchSays(p).state === 'stop') ?? false)
 const HEADS = { fine: '', again: 'Look again.', discard: 'Do not use it.' } as const
 const MARK = { fine: 'fine', again: 'check', discard: 'stop' } as const
 
@@ -161,7 +163,7 @@ const ordered = computed(() =>
     <template v-else>
       <div class="verdict" :data-grade="verdict?.grade ?? 'none'" role="status">
         <FindingMark v-if="verdict?.grade" :severity="MARK[verdict.grade]" :size="22" />
-        <p>{{ troubles.length ? HEADS[verdict!.grade!] : verdict?.says }}</p>
+        <p>{{ troubles.length && !reacted ? HEADS[verdict!.grade!] : verdict?.says }}</p>
       </div>
       <ul v-if="troubles.length" class="troubles">
         <li v-for="v in troubles" :key="`${v.series.sample} ${v.series.property}`">
