@@ -247,6 +247,14 @@ describe('what it means', () => {
     expect(late.ph(28, window.max - 0.3).verdict.grade).toBe('discard')
     expect(new Kept(toner).ph(1, 5.4).ph(14, 6.7).verdict.grade).toBe('discard')
   })
+  it('warns where it keeps and its materials do not work, and condemns what burns', () => {
+    const acid = simple([['mandelic acid', 5], ['sodium hydroxide', 0.5], PRESERVED], { targetPh: { min: 3.5, max: 4 } }) // prettier-ignore
+    const shared = assess(acid).ph.shared!
+    const high = new Kept(acid).ph(1, shared.max + 0.5)
+    expect(high.verdict).toMatchObject({ grade: 'again' })
+    expect(high.verdict.says).toContain('where its materials work or hold')
+    expect(new Kept(toner).ph(7, 10.2).verdict.grade).toBe('discard')
+  })
   it('does not let a strip tell what it cannot, nor compares it with a meter', () => {
     const k = new Kept(toner).ph(1, 5.5, 'strip').ph(7, 5, 'strip').ph(14, 5.5, 'strip').ph(28, 5.1)
     const v = k.verdict.list.find((x) => x.series.property === 'ph')!

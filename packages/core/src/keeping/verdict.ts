@@ -61,6 +61,20 @@ function phLimits(a: Assessment) {
   return { window, limits: low < high ? { low, high } : window ? { low: window.min, high: window.max } : {} }
 }
 
+/** Where preservation holds and skin or materials do not: beyond what skin bears, or where something works no more. */
+function uneasyAt(a: Assessment, ph: number, error: number): Pick<Told, 'grade' | 'first' | 'why' | 'next'> | null {
+  const bears = bearsOf(a.formula.product)
+  const past = (low: number, high: number) => Math.max(low - ph, ph - high) > error
+  if (past(bears.stopMin, bears.stopMax))
+    return { grade: 'discard', first: 'which burns.', why: 'No skin of this place bears it.', next: THROW }
+  if (past(bears.min, bears.max))
+    return { grade: 'again', first: `outside ${formatRange(bears)}, which is borne here.`, why: 'It may sting.', next: AGAIN } // prettier-ignore
+  const { shared } = a.ph
+  if (shared && past(shared.min, shared.max))
+    return { grade: 'again', first: `outside ${formatRange(shared)}, where its materials work or hold.`, why: 'It keeps, and does less, or loses its body.', next: AGAIN } // prettier-ignore
+  return null
+} // prettier-ignore
+
 /** Until so many days after filling a pH can still be set right. */
 const MENDED_UNTIL = 2
 
@@ -87,6 +101,8 @@ function phTold(s: Series, a: Assessment): Told | null {
     return { ...told, grade: 'again', first: `${reads}, outside ${formatRange(window!)}, where its preservation covers.`, why: 'It was filled only now: it can still be set right.', next: 'Bring it back inside today and read it again tomorrow. Left so, it is thrown away.' } // prettier-ignore
   if (outside(last.value) > 0)
     return { ...told, grade: 'again', first: `${reads}, at the edge of ${formatRange(window!)}, where its preservation covers.`, why: `The ${WATCH.ways[s.way!].label} cannot tell on which side.`, next: AGAIN } // prettier-ignore
+  const uneasy = uneasyAt(a, last.value, tells / 2)
+  if (uneasy) return { ...told, ...uneasy, first: `${reads}, ${uneasy.first}` }
   const drift = WATCH.properties.ph.drift!
   const expected = drifts.find((d) => d.restsAfterDays === undefined && d.way === (moved > 0 ? 'up' : 'down'))
   if (Math.abs(moved) > drift.again && !expected)
