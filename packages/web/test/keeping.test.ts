@@ -11,11 +11,14 @@ import { demoBatches } from '../src/demo-batches'
 import AnswersCard from '../src/features/keeping/AnswersCard.vue'
 import DueCard from '../src/features/keeping/DueCard.vue'
 import KeepingPage from '../src/features/keeping/KeepingPage.vue'
+import PatchCard from '../src/features/keeping/PatchCard.vue'
+import PlanDialog from '../src/features/keeping/PlanDialog.vue'
 import PropertyRow from '../src/features/keeping/PropertyRow.vue'
 import { markAt, meanOf } from '../src/features/keeping/pixels'
 import { useLife } from '../src/features/keeping/use-life'
 import { useQuestions } from '../src/features/keeping/use-questions'
 import { runsOf, sayDue, sayLook, sayLooks, sayProperties, sayRun } from '../src/features/keeping/words'
+import WentPage from '../src/features/shelf/WentPage.vue'
 import { everyBatch } from '../src/storage/batches'
 import { takeInBatch } from '../src/storage/backup'
 import { openStore } from '../src/storage/db'
@@ -227,6 +230,86 @@ describe('the place', () => {
     expect(lines[0]).toContain('Free oil or water, or curdled turn 3 of 3')
     expect(lines[1]).toContain('room, fridge, warm')
     expect(row.text()).toContain('Frost and thaw:')
+  })
+})
+
+describe('the plan', () => {
+  it('is proposed with reasons, changed in a few presses, and stored as it was left', async () => {
+    const [first] = demo()
+    const upTo = first!.events.findIndex((e) => e.type === 'keep')
+    await takeInBatch({ ...first!, events: first!.events.slice(0, upTo) })
+    const life = inScope(() => useLife(() => first!.batch.id))
+    await vi.waitFor(() => expect(life.phase.value).toBe('here'))
+    const dialog = mounted(PlanDialog, { life, open: true })
+    await flushPromises()
+    const body = document.body
+    expect(body.textContent).toContain('There is water in it: what grows condemns the whole batch.')
+    expect(body.textContent).toContain('g of 192 g are set aside')
+    const tick = (id: string) => body.querySelector<HTMLInputElement>(`#${id}`)!
+    expect(tick('plan-warm').checked).toBe(true)
+    tick('plan-warm').click()
+    tick('plan-fridge').click()
+    tick('plan-p-gas').click()
+    ;[...body.querySelectorAll<HTMLButtonElement>('.day')].find((b) => b.textContent!.trim() === '3 days')!.click() // prettier-ignore
+    await flushPromises()
+    body.querySelector('form')!.dispatchEvent(new Event('submit'))
+    await vi.waitFor(() => expect(life.history.value!.samples.length).toBeGreaterThan(0))
+    const { samples, looks } = life.history.value!
+    expect(samples.map((x) => x.id)).toEqual(['room', 'use'])
+    expect(samples[0]!.grams).toBeGreaterThan(0)
+    expect(looks.some((l) => l.day === 3 || l.properties.includes('gas'))).toBe(false)
+    expect(looks.filter((l) => l.sample === 'room').map((l) => l.day)).toEqual([1, 7, 14, 28, 56, 84])
+    dialog.unmount()
+  })
+})
+
+describe('where a lot went', () => {
+  it('is shown with its batches, marked as off with a reason, and taken back', async () => {
+    const [first] = demo()
+    const events = first!.events.map((e) => (e.type === 'weigh' && e.line === 0 ? { ...e, lot: 'l' } : e))
+    await takeInBatch({ ...first!, events })
+    await useLots().put({ id: 'l', material: 'propanediol', leftGrams: 30, batch: 'P-1' })
+    const page = mounted(WentPage, { id: 'l' })
+    await vi.waitFor(() => expect(page.text()).toContain('LT-D1'))
+    expect(page.text()).toContain('Low Tide toner')
+    await page.get('#lot-off').setValue('smells of plastic')
+    await page.get('form').trigger('submit')
+    await flushPromises()
+    expect(useLots().lots[0]!.off).toBe('smells of plastic')
+    expect(page.text()).toContain('take it out of use')
+    await page.findAll('button').find((b) => b.text() === 'It is not off')!.trigger('click') // prettier-ignore
+    await flushPromises()
+    expect(useLots().lots[0]!.off).toBeUndefined()
+  })
+  it('says so where no batch holds it', async () => {
+    await useLots().put({ id: 'l', material: 'propanediol', leftGrams: 30 })
+    const page = mounted(WentPage, { id: 'l' })
+    await vi.waitFor(() => expect(page.text()).toContain('No batch on this machine holds it.'))
+    expect(mounted(WentPage, { id: 'gone' }).text()).toContain('lot')
+  })
+})
+
+describe('patch tests', () => {
+  it('need initials and a yes, and stop where skin reacts', async () => {
+    await takeInBatch(demo()[0]!)
+    const life = inScope(() => useLife(() => 'demo-LT-D1'))
+    await vi.waitFor(() => expect(life.phase.value).toBe('here'))
+    const { batch } = life
+    expect(
+      batch.enter({ type: 'patch', who: 'Ina Marsh', consent: true, way: 'once', place: 'arm' }, null),
+    ).toBe(false)
+    expect(batch.enter({ type: 'patch', who: 'IM', consent: true, way: 'once', place: 'arm' }, null)).toBe(
+      true,
+    )
+    const of = life.state.value!.events.length - 1
+    expect(batch.enter({ type: 'patch-look', of: 0, grade: 1 }, null)).toBe(false)
+    expect(batch.enter({ type: 'patch-look', of, grade: 3 }, null)).toBe(true)
+    const card = mounted(PatchCard, { history: life.history.value! })
+    expect(card.text()).toContain('IM')
+    expect(card.text()).toContain('see a doctor')
+    expect(life.verdict.value!.says).toBe('Do not use. A patch test reacted.')
+    await vi.waitFor(() => expect(batch.pending).toHaveLength(0))
+    expect((await everyBatch())[0]!.head.reacted).toBe(true)
   })
 })
 
