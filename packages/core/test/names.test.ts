@@ -23,6 +23,18 @@ describe('names that makers write', () => {
   // Everyday names and INCI names of the trade, from memory.
   it.each([
     ['epsom salt', 'magnesium-sulfate'],
+    ['orange oil', 'citrus-aurantium-dulcis-peel-oil'],
+    ['lemon oil', 'citrus-limon-peel-oil'],
+    ['lemongrass oil', 'cymbopogon-flexuosus-oil'],
+    ['ylang-ylang oil', 'cananga-odorata-flower-oil'],
+    ['geranium oil', 'pelargonium-graveolens-flower-oil'],
+    ['clove oil', 'eugenia-caryophyllus-bud-oil'],
+    ['hemp oil', 'cannabis-sativa-seed-oil'],
+    ['flaxseed oil', 'linum-usitatissimum-seed-oil'],
+    ['black seed oil', 'nigella-sativa-seed-oil'],
+    ['sea buckthorn oil', 'hippophae-rhamnoides-fruit-oil'],
+    ['sunflower lecithin', 'lecithin'],
+    ['orange blossom water', 'citrus-aurantium-amara-flower-water'],
     ['cornstarch', 'zea-mays-starch'],
     ['arrowroot', 'maranta-arundinacea-root-powder'],
     ['tapioca', 'tapioca-starch'],
