@@ -4,6 +4,7 @@ import { fitCooling } from '../src/bench/cool-fit.ts'
 import { headOf } from '../src/bench/record.ts'
 import { learn, taughtBy } from '../src/keeping/learned.ts'
 import { useWithin } from '../src/label/use-within.ts'
+import { Container, fillFrom } from '../src/fill/containers.ts'
 import { assess } from '../src/index.ts'
 import { Making } from './bench-helpers.ts'
 import { cream, simple, PRESERVED } from './helpers.ts'
@@ -71,6 +72,16 @@ describe('what a batch teaches', () => {
     expect(taughtBy(m.state).phMoved).toBeCloseTo(-0.2, 6)
     expect(learn([head(m)], 'drift', 'f')!.mean).toBeCloseTo(-0.2, 6)
     expect(learn([head(m, null)], 'drift', 'f')).toBeNull()
+  })
+
+  it('says how many jars a batch fills, closer than a guess', () => {
+    const a = assess(cream())
+    const jar = Container.parse({ id: 'j', name: 'Jar', kind: 'jar', nominalMl: 50, left: 9 })
+    const [guess, taught] = [fillFrom(a, jar, 1000), fillFrom(a, jar, 1000, 0, { mean: 12, sd: 0.2 })]
+    expect(taught.count).toBeLessThan(guess.count)
+    expect(taught.high - taught.low).toBeLessThanOrEqual(guess.high - guess.low)
+    const [one] = [fillFrom(a, jar, 1000, 0, { mean: 12, sd: null })]
+    expect(one.high - one.low).toBeGreaterThanOrEqual(taught.high - taught.low)
   })
 
   it('can be forgotten: only batches that began later count', () => {

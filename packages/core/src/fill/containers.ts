@@ -102,8 +102,27 @@ export function densityOf(a: Assessment): { value: number; low: number; high: nu
   return { value, low: value * (1 - DOUBT), high: value * (1 + DOUBT) }
 }
 
-/** What stays on tools and in the beaker, percent of the batch. */
-export function lossOf(a: Assessment): { value: number; low: number; high: number } {
+/** What earlier batches lost, percent: a mean and its spread, null where one alone tells. */
+export interface LearnedLoss {
+  mean: number
+  sd: number | null
+}
+/** Of one batch alone the loss may be off by so much of itself. */
+const ONE_ALONE = 0.4
+
+/** What stays on tools and in the beaker, percent of the batch; what earlier batches lost is believed first. */
+export function lossOf(
+  a: Assessment,
+  learned: LearnedLoss | null = null,
+): { value: number; low: number; high: number } {
+  if (learned) {
+    const off = learned.sd === null ? ONE_ALONE * learned.mean : 2 * learned.sd
+    return {
+      value: learned.mean,
+      low: Math.max(0, learned.mean - off),
+      high: Math.min(90, learned.mean + off),
+    }
+  }
   const { low, high } = bodyOf(a)
   const middle = Math.sqrt(low * high)
   const [from, to] = table.loss.find((x) => middle < x.below)!.percent
@@ -172,10 +191,16 @@ export interface Filling {
  * Containers that so many grams fill: what is lost and set aside goes off, then volume times density each. Rounded
  * down: a half-filled one is none.
  */
-export function fillFrom(a: Assessment, c: Container, grams: number, setAside = 0): Filling {
+export function fillFrom(
+  a: Assessment,
+  c: Container,
+  grams: number,
+  setAside = 0,
+  learned: LearnedLoss | null = null,
+): Filling {
   const ml = fillMl(c)
   const density = densityOf(a)
-  const loss = lossOf(a)
+  const loss = lossOf(a, learned)
   const counted = (d: number, lost: number) =>
     Math.max(0, Math.floor((grams * (1 - lost / 100) - setAside) / (ml * d) + 1e-9))
   const count = counted(density.value, loss.value)
@@ -190,8 +215,13 @@ export function fillFrom(a: Assessment, c: Container, grams: number, setAside = 
 }
 
 /** Grams of a batch that fill so many. */
-export const gramsToFill = (a: Assessment, c: Container, count: number, setAside = 0): number =>
-  (count * fillMl(c) * densityOf(a).value + setAside) / (1 - lossOf(a).value / 100)
+export const gramsToFill = (
+  a: Assessment,
+  c: Container,
+  count: number,
+  setAside = 0,
+  learned: LearnedLoss | null = null,
+): number => (count * fillMl(c) * densityOf(a).value + setAside) / (1 - lossOf(a, learned).value / 100)
 
 /** Whether a weight goes into a container; a sentence where it does not. Within what density is known to. */
 export function doesNotFit(a: Assessment, c: Container, grams: number): string | null {

@@ -185,6 +185,10 @@ h3 {
   min-height: 44px;
   cursor: pointer;
 }
+ul {
+  display: grid;
+  gap: 0.375rem;
+}
 .tick .small {
   display: block;
 }

@@ -3,24 +3,28 @@ import { densityOf, fillFrom, gramsToFill, lossOf, sayNumber, suits, type Assess
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
+import LearnedNote from '../../../components/LearnedNote.vue'
 import { useContainers } from '../../../stores/containers'
+import { useLearned } from '../../../stores/learned'
 
 /** Which containers suit the product, and how many a batch fills. */
 const { a, chosen } = defineProps<{ a: Assessment; chosen: string | null }>()
 defineEmits<{ choose: [id: string, count: number, price: number | undefined] }>()
 const shelf = useContainers()
+const learned = useLearned()
 const density = computed(() => densityOf(a))
 const loss = computed(() => lossOf(a))
 const rows = computed(() =>
   shelf.containers
     .map((c) => {
-      const fill = fillFrom(a, c, a.amounts.batchGrams)
+      const lost = learned.of('loss', c.id)
+      const fill = fillFrom(a, c, a.amounts.batchGrams, 0, lost)
       return {
         c,
         ...suits(a, c),
         fill,
         count: fill.low === fill.high ? String(fill.count) : `${fill.low} to ${fill.high}`,
-        next: Math.ceil(gramsToFill(a, c, fill.count + 1)),
+        next: Math.ceil(gramsToFill(a, c, fill.count + 1, 0, lost)),
       }
     })
     .sort((x, y) => Number(y.suits) - Number(x.suits) || x.c.name.localeCompare(y.c.name)),
@@ -40,13 +44,14 @@ const rows = computed(() =>
         <FindingMark :severity="r.suits ? 'fine' : 'check'" />
         <div class="what">
           <strong>{{ r.c.name }}</strong>
-          <p class="small">
+          <div class="small">
             <template v-if="r.suits"
               >{{ r.count }} from {{ sayNumber(a.amounts.batchGrams, 0) }} g; {{ r.fill.count + 1 }} want
               {{ sayNumber(r.next, 0) }} g</template
             ><template v-if="r.c.left < r.fill.count">; only {{ r.c.left }} left</template>
+            <LearnedNote lesson="loss" :of="r.c.id" says="Not in these jars was" unit="%" />
             <span v-for="why in r.reasons" :key="why" class="muted block">{{ why }}</span>
-          </p>
+          </div>
         </div>
         <span v-if="chosen === r.c.id" class="muted small">chosen</span>
         <Button
