@@ -11,7 +11,7 @@ import { colourChange, deltaE, GREY_CARD, labOf, lightDiffers } from '../src/kee
 import { WATCH } from '../src/keeping/data.ts'
 import { daysUntil, dueLooks, dueOn, openLooks, sayAge } from '../src/keeping/due.ts'
 import { historyOf } from '../src/keeping/history.ts'
-import { bodyChange, creamingPercent, discYield, lossPercentPerYear, platesAreaPerGram, platesYield, slumpYield, timesGravity } from '../src/keeping/measures.ts' // prettier-ignore
+import { bodyChange, creamingPercent, lossPercentPerYear, platesAreaPerGram } from '../src/keeping/measures.ts' // prettier-ignore
 import { patchSays } from '../src/keeping/patch.ts'
 import { mattersOf, proposeWatch } from '../src/keeping/plan.ts'
 import { stocksWith, whereLotWent } from '../src/keeping/recall.ts'
@@ -283,6 +283,11 @@ describe('what it means', () => {
     expect(k.verdict).toMatchObject({ grade: 'discard', says: 'Do not use. A patch test reacted.' })
     expect(headOf({ id: 'b', code: 'B', name: 'B', formulaId: null, who: '' }, k.state).reacted).toBe(true)
   })
+  it('tells a layer by its height', () => {
+    const at = (value: number) => new Kept(lotion).after(28).saw('room', 'layer', { value, way: 'ruler' }, 28).verdict // prettier-ignore
+    expect([1.5, 4, 12].map((v) => at(v).grade)).toEqual(['fine', 'again', 'discard'])
+    expect(at(4).list[0]!.first).toContain('4 % of the height')
+  })
   it('never calls anything safe', () => {
     const k = new Kept(toner).ph(1, 5.4).ph(84, 5.4)
     expect(JSON.stringify(k.verdict)).not.toMatch(/\bsafe\b/i)
@@ -306,10 +311,6 @@ describe('what it means', () => {
 describe('kitchen measures', () => {
   it('agree with worked figures', () => {
     expect(platesAreaPerGram(60, 1)).toBeCloseTo(28.3, 1)
-    expect(platesYield(60, 225, 1)).toBeCloseTo(13.8, 1)
-    expect(slumpYield(5, 2)).toBeCloseTo(90, 0)
-    expect(discYield(10, 4.5)).toBeCloseTo(0.95, 2)
-    expect(timesGravity(10, 800)).toBeCloseTo(72, 0)
     expect(creamingPercent(3, 60)).toBe(5)
     expect(lossPercentPerYear(0.0085, 50)).toBeCloseTo(6.2, 1)
     expect(bodyChange('needle', 12, 15)).toBeCloseTo(-36, 0)

@@ -18,7 +18,7 @@ const PropertyFacts = z.strictObject({
   reasonDays: days.optional(),
   storages,
   choices: z.array(Choice).optional(),
-  number: z.enum(['ph', 'body', 'deltaE', 'mass']).optional(),
+  number: z.enum(['ph', 'body', 'deltaE', 'mass', 'layer']).optional(),
   /** How far it may move: units of pH, percent of the mass or of the body, or ΔE00. */
   drift: z.strictObject({ fine: z.number(), again: z.number() }).optional(),
 })

@@ -10,7 +10,7 @@ import { formatRange, sayNumber } from '../text/format.ts'
 import { GRADES, TELLS_APART, WATCH, type Grade } from './data.ts'
 import { sayAge } from './due.ts'
 import type { History } from './history.ts'
-import { bodyChange } from './measures.ts'
+import { bodyChange, lossPercentPerYear, platesAreaPerGram } from './measures.ts'
 import { patchSays } from './patch.ts'
 import { errorOf, seriesOf, type Series } from './series.ts'
 
@@ -165,7 +165,19 @@ function massTold(s: Series, grams: number | undefined): Told | null {
     return { grade: 'discard', first: `${words}.`, why: 'What stays is so much stronger, preservative and acids too.', next: 'Do not use it. Take a tighter pack.' } // prettier-ignore
   if (percent > drift.fine)
     return { grade: 'again', first: `${words}.`, why: 'All that does not leave gets stronger.', next: 'A tighter cap or a thicker wall; weigh again within a week.' } // prettier-ignore
-  return { grade: 'fine', first: lost > tells ? `${words}.` : 'The pack holds: less left than the scale can tell.', why: '', next: '' } // prettier-ignore
+  const days = last.age - first.age
+  const yearly = days > 0 ? lossPercentPerYear(lost / days, net) : 0
+  return { grade: 'fine', first: lost > tells ? `${words}.` : 'The pack holds: less left than the scale can tell.', why: lost > tells ? `At this pace ${sayNumber(yearly, 0)} % in a year.` : '', next: '' } // prettier-ignore
+}
+
+/** A layer by its height: creaming that still mixes back. */
+function layerTold(s: Series): Told | null {
+  const last = s.reads.at(-1)
+  if (!last) return null
+  const drift = WATCH.properties.layer.drift!
+  const first = `The layer is ${sayNumber(last.value, 1)} % of the height.`
+  if (last.value <= drift.fine) return { grade: 'fine', first, why: '', next: '' }
+  return { grade: last.value > drift.again ? 'discard' : 'again', first, why: last.value > drift.again ? 'So much water stands without its oil, or oil without its preservative.' : '', next: last.value > drift.again ? THROW : AGAIN, symptom: 'oil-later' } // prettier-ignore
 }
 
 /** Gums and waxes set for so long: body is judged from then on. */
@@ -174,7 +186,8 @@ function bodyTold(s: Series): Told | null {
   const base = s.reads.find((r) => r.age >= SETS_UNTIL) ?? s.reads[0]
   const last = s.reads.at(-1)
   if (!base || !last || !s.way) return null
-  if (base === last) return { grade: 'fine', first: `${sayNumber(last.value)} ${WATCH.ways[s.way].unit} by ${WATCH.ways[s.way].label}.`, why: '', next: '' } // prettier-ignore
+  const area = s.way === 'spread' ? `, ${sayNumber(platesAreaPerGram(last.value, 1), 0)} cm² a gram` : ''
+  if (base === last) return { grade: 'fine', first: `${sayNumber(last.value)} ${WATCH.ways[s.way].unit} by ${WATCH.ways[s.way].label}${area}.`, why: '', next: '' } // prettier-ignore
   const change = bodyChange(s.way, base.value, last.value)
   if (change === null) return null
   // where the index goes with the square, the error of the reading counts twice
@@ -251,7 +264,9 @@ function toldOf(s: Series, a: Assessment, grams: number | undefined): Told | nul
           ? bodyTold(s)
           : s.property === 'colour'
             ? colourTold(s)
-            : null
+            : s.property === 'layer'
+              ? layerTold(s)
+              : null
   const bySaid = saidTold(s)
   if (!byNumber || !bySaid) return byNumber ?? bySaid
   return GRADES.indexOf(bySaid.grade) > GRADES.indexOf(byNumber.grade) ? bySaid : byNumber

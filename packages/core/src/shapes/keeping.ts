@@ -9,7 +9,7 @@ export const PROPERTIES = ['germs', 'gas', 'smell', 'ph', 'layer', 'crystals', '
 export type Property = (typeof PROPERTIES)[number]
 
 /** How a number was read. */
-export const WAYS = ['meter', 'strip', 'scale', 'spread', 'flow', 'line', 'needle', 'photo'] as const
+export const WAYS = ['meter', 'strip', 'scale', 'spread', 'flow', 'line', 'needle', 'ruler', 'photo'] as const
 export type Way = (typeof WAYS)[number]
 
 const name = z.string().min(1).max(60)

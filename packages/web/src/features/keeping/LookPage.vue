@@ -1,5 +1,15 @@
 <script setup lang="ts">
-import { choicesOf, PROPERTIES, sayAge, sayNumber, WATCH, waysOf, type Answer, type Way } from '@omblet/core'
+import {
+  choicesOf,
+  creamingPercent,
+  PROPERTIES,
+  sayAge,
+  sayNumber,
+  WATCH,
+  waysOf,
+  type Answer,
+  type Way,
+} from '@omblet/core'
 import { differenceInMinutes } from 'date-fns'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
@@ -58,6 +68,14 @@ const ways = computed(() => (question.value ? waysOf(question.value.property).fi
 const way = ref<Way | null>(null)
 const value = ref<number | null>(null)
 const celsius = ref<number | null>(null)
+/** The whole height, where a layer is read with a ruler: both in millimetres. */
+const height = ref<number | null>(null)
+const told = computed(() => {
+  if (way.value !== 'ruler') return value.value
+  return value.value !== null && height.value && value.value <= height.value
+    ? creamingPercent(value.value, height.value)
+    : null
+})
 const note = ref('')
 const colour = ref(false)
 /** A photograph for the answer that comes next; it is stored before the answer that names it. */
@@ -70,6 +88,7 @@ watch(
   question,
   async (q) => {
     value.value = null
+    height.value = null
     celsius.value = null
     note.value = ''
     photo.value = null
@@ -106,8 +125,8 @@ const says = () => ({
 })
 const choose = (choice: string) => asked.answer({ choice, ...says() })
 function read() {
-  if (value.value === null || !way.value) return
-  asked.answer({ value: value.value, way: way.value, ...(celsius.value === null ? {} : { celsius: celsius.value }), ...says() }) // prettier-ignore
+  if (told.value === null || !way.value) return
+  asked.answer({ value: told.value, way: way.value, ...(celsius.value === null ? {} : { celsius: celsius.value }), ...says() }) // prettier-ignore
 }
 function measured(seen: NonNullable<Answer['colour']>, picture: string) {
   asked.answer({ ...says(), colour: seen, way: 'photo', photo: picture })
@@ -201,11 +220,23 @@ function next() {
             ref="field"
             v-model="value"
             :label="way ? `${facts.label}, by ${WATCH.ways[way].label}` : ''"
-            :unit="way && WATCH.ways[way].unit !== 'pH' ? WATCH.ways[way].unit : undefined"
+            :unit="
+              way === 'ruler' ? 'mm' : way && WATCH.ways[way].unit !== 'pH' ? WATCH.ways[way].unit : undefined
+            "
             :min="way ? WATCH.ways[way].least : 0"
-            :max="way ? WATCH.ways[way].most : 1e6"
+            :max="way && way !== 'ruler' ? WATCH.ways[way].most : 1e6"
             what="it"
             class="large"
+          />
+          <NumberField
+            v-if="way === 'ruler'"
+            id="look-height"
+            v-model="height"
+            label="Of a whole height of"
+            unit="mm"
+            :min="1"
+            :max="1000"
+            what="the height"
           />
           <ChoiceField
             v-if="ways.length > 1 && way"
@@ -225,7 +256,7 @@ function next() {
             what="the temperature"
           />
           <p v-if="way && WATCH.ways[way].how" class="muted small wide">{{ WATCH.ways[way].how }}</p>
-          <Button type="submit" label="Enter" size="large" :disabled="value === null" class="wide" />
+          <Button type="submit" label="Enter" size="large" :disabled="told === null" class="wide" />
         </form>
         <ul v-if="choices.length" class="choices">
           <li v-for="c in choices" :key="c.id">
