@@ -97,7 +97,8 @@ watch(
     way.value = asked.usualWay.value
     if (!q) return
     await nextTick()
-    if (field.value && window.matchMedia('(pointer: fine)').matches) field.value.focus()
+    if (field.value && choices.value.length === 0 && window.matchMedia('(pointer: fine)').matches)
+      field.value.focus()
     else title.value?.focus()
   },
   { immediate: true },
@@ -214,6 +215,13 @@ function next() {
         @cancel="colour = false"
       />
       <template v-else>
+        <ul v-if="choices.length" class="choices">
+          <li v-for="c in choices" :key="c.id">
+            <button type="button" @click="choose(c.id)">
+              <FindingMark :severity="MARK[c.grade]" />{{ c.words }}
+            </button>
+          </li>
+        </ul>
         <form v-if="ways.length" class="numbers" @submit.prevent="read">
           <NumberField
             id="look-value"
@@ -258,13 +266,6 @@ function next() {
           <p v-if="way && WATCH.ways[way].how" class="muted small wide">{{ WATCH.ways[way].how }}</p>
           <Button type="submit" label="Enter" size="large" :disabled="told === null" class="wide" />
         </form>
-        <ul v-if="choices.length" class="choices">
-          <li v-for="c in choices" :key="c.id">
-            <button type="button" @click="choose(c.id)">
-              <FindingMark :severity="MARK[c.grade]" />{{ c.words }}
-            </button>
-          </li>
-        </ul>
         <Button
           v-if="question.property === 'colour'"
           label="Measure it in a photograph"
