@@ -1,7 +1,17 @@
 // @vitest-environment happy-dom
 // Keeping in the interface: what is due, words, colours of a picture, what was learned and forgotten, example batches.
 import 'fake-indexeddb/auto'
-import { foldBatch, benchPlan, catalogue, headOf, historyOf, verdictOf, type BatchHead } from '@omblet/core'
+import {
+  foldBatch,
+  benchPlan,
+  catalogue,
+  headOf,
+  historyOf,
+  readFile,
+  verdictOf,
+  writeBackup,
+  type BatchHead,
+} from '@omblet/core'
 import { flushPromises } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { effectScope } from 'vue'
@@ -20,7 +30,7 @@ import { useQuestions } from '../src/features/keeping/use-questions'
 import { runsOf, sayDue, sayLook, sayLooks, sayProperties, sayRun } from '../src/features/keeping/words'
 import WentPage from '../src/features/shelf/WentPage.vue'
 import { everyBatch } from '../src/storage/batches'
-import { takeInBatch } from '../src/storage/backup'
+import { collectBackup, restoreBackup, takeInBatch } from '../src/storage/backup'
 import { openStore } from '../src/storage/db'
 import { useBatch } from '../src/stores/batch'
 import { useBatches } from '../src/stores/batches'
@@ -92,6 +102,33 @@ describe('what is due', () => {
     for (const b of demo()) await takeInBatch(b)
     const all = await everyBatch()
     expect(all.map((b) => [b.head.code, b.events.length]).sort()).toEqual(demo().map((b) => [b.batch.code, b.events.length]).sort()) // prettier-ignore
+  })
+})
+
+describe('a backup as text', () => {
+  it('brings back what was planned, seen and learned, and a lot that is off, once', async () => {
+    for (const b of demo()) await takeInBatch(b)
+    await useLots().put({
+      id: 'l',
+      material: 'squalane',
+      leftGrams: 30,
+      madeFrom: ['m'],
+      off: 'smells of crayon',
+    })
+    const heads = async () =>
+      (await everyBatch()).map((b) => b.head).sort((x, y) => x.code.localeCompare(y.code))
+    const before = await heads()
+    expect(before.map((h) => h.watch!.grade)).toEqual(['fine', 'again', 'fine'])
+    const text = writeBackup(await collectBackup('2026-06-10T12:00:00.000Z'))
+    const db = await openStore()
+    await Promise.all([db.clear('batches'), db.clear('events'), db.clear('lots')])
+    const read = readFile(text)
+    if (read.kind !== 'backup') throw new Error('no backup')
+    await restoreBackup(read.backup)
+    expect(await heads()).toEqual(before)
+    expect(await db.get('lots', 'l')).toMatchObject({ off: 'smells of crayon', madeFrom: ['m'] })
+    await restoreBackup(read.backup)
+    expect(await heads()).toEqual(before)
   })
 })
 
