@@ -1,6 +1,7 @@
 import ICAL from 'ical.js'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { actualFormula } from '../src/bench/actual.ts'
 import { refusal } from '../src/bench/refuse.ts'
 import { headOf } from '../src/bench/record.ts'
 import type { Happening } from '../src/bench/events.ts'
@@ -275,6 +276,13 @@ describe('what it means', () => {
     expect(k.verdict.says).toMatch(/^Do not use\./)
     k.after(28).saw('warm', 'germs', { choice: 'none' }, 28)
     expect(k.verdict.grade).toBe('discard')
+  })
+  it('is the same in the list and on the page: that of what was really made', () => {
+    const k = new Kept(lactone).ph(1, 4.1).ph(14, 4)
+    const page = verdictOf(k.state, k.history, assess(actualFormula(k.state)!))
+    const { watch } = headOf({ id: 'b', code: 'B', name: 'B', formulaId: null, who: '' }, k.state)
+    expect([watch!.grade, watch!.says]).toEqual([page.grade, page.says])
+    expect(page.says.startsWith(page.head)).toBe(true)
   })
   it('condemns a batch to which skin reacted', () => {
     const k = new Kept(toner).ph(1, 5.4)

@@ -1,3 +1,4 @@
+import { assess } from '../assess/assess.ts'
 import { difference, type LineChange } from '../formula/versions.ts'
 import type { Formula } from '../shapes/formula.ts'
 import { adjusterName } from '../dosing/log.ts'
@@ -42,11 +43,17 @@ export interface BatchHead {
   taught?: Taught
 }
 
+/** What was really made, assessed; what was designed where nothing was weighed. */
+function madeOf(s: BatchState) {
+  const made = actualFormula(s)
+  return made ? assess(made, s.plan.a.catalogue) : s.plan.a
+}
+
 export function headOf(
   info: Pick<BatchHead, 'id' | 'code' | 'name' | 'formulaId' | 'who'>,
   s: BatchState,
 ): BatchHead {
-  const watch = s.finished ? watchOf(s, s.plan.a) : null
+  const watch = s.finished ? watchOf(s, () => madeOf(s)) : null
   return {
     id: info.id,
     code: info.code,

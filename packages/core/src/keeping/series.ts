@@ -1,4 +1,4 @@
-import type { Property, Storage, Way } from '../shapes/keeping.ts'
+import { PROPERTIES, type Property, type Storage, type Way } from '../shapes/keeping.ts'
 import { colourChange } from './colour.ts'
 import { choicesOf, sdOf, WATCH, waysOf, type Grade } from './data.ts'
 import type { Answer, History } from './history.ts'
@@ -66,7 +66,7 @@ function readsOf(property: Property, answers: readonly Answer[], way: Way | null
 /** All series of a batch, in the order of samples and of looking. */
 export function seriesOf(h: History): Series[] {
   return h.samples.flatMap((sample) =>
-    WATCH_ORDER.flatMap((property): Series[] => {
+    PROPERTIES.flatMap((property): Series[] => {
       const answers = h.answers
         .filter((a) => !a.corrected && a.sample === sample.id && a.property === property)
         .sort((x, y) => x.age - y.age || x.n - y.n)
@@ -82,7 +82,6 @@ export function seriesOf(h: History): Series[] {
     }),
   )
 }
-const WATCH_ORDER = Object.keys(WATCH.properties) as Property[]
 
 /** Error of one of its readings. */
 export const errorOf = (s: Series) => (s.way && s.reads.length > 0 ? sdOf(s.way, s.reads[0]!.value) : 0)

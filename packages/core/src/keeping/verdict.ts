@@ -32,6 +32,8 @@ export interface Verdict {
 export interface BatchVerdict {
   /** The worst of all; null where nothing was looked at. */
   grade: Grade | null
+  /** The verdict alone, and with what tells it most. */
+  head: string
   says: string
   list: Verdict[]
 }
@@ -276,6 +278,8 @@ function toldOf(s: Series, a: Assessment, grams: number | undefined): Told | nul
 export const UNSEEN =
   'Germs cannot be seen: a million in a gram can look and smell well. Only a laboratory’s challenge test (ISO 11930) tells whether the preservation holds; nothing here calls a product safe.'
 
+const HEADS: Record<Grade, string> = { fine: 'Steady.', again: 'Look again.', discard: 'Do not use.' }
+
 /** What was seen of a batch and what it means, the worst first. `a`: what was really made, assessed. */
 export function verdictOf(state: BatchState, h: History, a: Assessment): BatchVerdict {
   const list = seriesOf(h).flatMap((series): Verdict[] => {
@@ -287,14 +291,18 @@ export function verdictOf(state: BatchState, h: History, a: Assessment): BatchVe
   })
   const reacted = h.patches.some((p) => patchSays(p).state === 'stop')
   if (reacted) {
-    const says = 'Do not use. A patch test reacted.'
-    return { grade: 'discard', says, list }
+    return { grade: 'discard', head: HEADS.discard, says: `${HEADS.discard} A patch test reacted.`, list }
   }
-  if (list.length === 0) return { grade: null, says: 'Nothing has been looked at yet.', list }
+  if (list.length === 0) return { grade: null, head: '', says: 'Nothing has been looked at yet.', list }
   const grade = list.reduce<Grade>((g, v) => worse(g, v.grade), 'fine')
   const order = [...list].sort((x, y) => GRADES.indexOf(y.grade) - GRADES.indexOf(x.grade))
   const told = grade === 'fine' ? list.find((v) => v.series.property === 'ph' && v.series.storage === 'room') : order[0] // prettier-ignore
   const where = told && grade !== 'fine' ? `${WATCH.storages[told.series.storage].label}: ` : ''
-  const head = { fine: 'Steady.', again: 'Look again.', discard: 'Do not use.' }[grade]
-  return { grade, says: [head, told ? `${where}${told.first}` : ''].filter(Boolean).join(' '), list: order }
+  const head = HEADS[grade]
+  return {
+    grade,
+    head,
+    says: [head, told ? `${where}${told.first}` : ''].filter(Boolean).join(' '),
+    list: order,
+  }
 }

@@ -23,10 +23,11 @@ export interface Watch {
   goodUntil: string
 }
 
-/** How a batch is watched; null where nobody planned it. `a`: what was really made, assessed. */
-export function watchOf(state: BatchState, a: Assessment): Watch | null {
+/** How a batch is watched; null where nobody planned it. `made`: what was really made, assessed, asked for only then. */
+export function watchOf(state: BatchState, made: () => Assessment): Watch | null {
   const h = historyOf(state.events)
   if (h.filledAt === null || h.samples.length === 0) return null
+  const a = made()
   const { grade, says, list } = verdictOf(state, h, a)
   const storages = new Map(h.samples.map((s) => [s.id, s.storage]))
   const room = list.filter((v) => v.series.storage === 'room' || v.series.storage === 'use')

@@ -4,6 +4,7 @@ import {
   dueLooks,
   observationRows,
   patchSays,
+  PROPERTIES,
   sayAge,
   STORAGES,
   UNSEEN,
@@ -28,7 +29,7 @@ import PatchCard from './PatchCard.vue'
 import PropertyRow from './PropertyRow.vue'
 import { useEarlier } from './use-earlier'
 import { useLife } from './use-life'
-import { sayDue, sayLook } from './words'
+import { MARK, sayDue, sayLook } from './words'
 
 const PlanDialog = defineAsyncComponent(() => import('./PlanDialog.vue'))
 
@@ -72,16 +73,13 @@ const series = computed(() =>
 )
 /** Verdicts of what is shown, by property in the order of the plan. */
 const rows = computed(() => {
-  const properties = Object.keys(WATCH.properties) as (keyof typeof WATCH.properties)[]
-  return properties.flatMap((property) => {
+  return PROPERTIES.flatMap((property) => {
     const list = series.value.filter((v) => v.series.property === property)
     return list.length > 0 ? [{ property, list }] : []
   })
 })
 const troubles = computed(() => (verdict.value?.list ?? []).filter((v) => v.grade !== 'fine'))
 const reacted = computed(() => history.value?.patches.some((p) => patchSays(p).state === 'stop') ?? false)
-const HEADS = { fine: '', again: 'Look again.', discard: 'Do not use it.' } as const
-const MARK = { fine: 'fine', again: 'check', discard: 'stop' } as const
 
 const next = computed(() => {
   const due = dueLooks(life.open.value, keeping.now)[0]
@@ -163,7 +161,7 @@ const ordered = computed(() =>
     <template v-else>
       <div class="verdict" :data-grade="verdict?.grade ?? 'none'" role="status">
         <FindingMark v-if="verdict?.grade" :severity="MARK[verdict.grade]" :size="22" />
-        <p>{{ troubles.length && !reacted ? HEADS[verdict!.grade!] : verdict?.says }}</p>
+        <p>{{ troubles.length && !reacted ? verdict?.head : verdict?.says }}</p>
       </div>
       <ul v-if="troubles.length" class="troubles">
         <li v-for="v in troubles" :key="`${v.series.sample} ${v.series.property}`">

@@ -29,7 +29,7 @@ import { useKeeping } from '../../stores/keeping'
 import ColourReader from './ColourReader.vue'
 import { useLife } from './use-life'
 import { useQuestions, type Wanted } from './use-questions'
-import { sayLook } from './words'
+import { MARK, sayLook } from './words'
 
 /** Looking: one question a screen, large, with what was seen last beside it. Without a batch: all that is due. */
 const props = defineProps<{ id?: string }>()
@@ -135,7 +135,6 @@ function measured(seen: NonNullable<Answer['colour']>, picture: string) {
 const skip = () => void asked.at.value++
 const back = () => void asked.at.value--
 const over = computed(() => life.phase.value === 'here' && asked.question.value === null)
-const MARK = { fine: 'fine', again: 'check', discard: 'stop' } as const
 const age = computed(() => {
   const at = life.history.value?.filledAt
   return at ? sayAge(differenceInMinutes(keeping.now, new Date(at)) / 1440) : ''

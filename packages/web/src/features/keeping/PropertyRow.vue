@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import FindingMark from '../../components/FindingMark.vue'
 import type { Earlier } from './use-earlier'
 import WatchChart from './WatchChart.vue'
-import { runsOf, sayRun } from './words'
+import { MARK, runsOf, sayRun } from './words'
 
 /** One property over the weeks: its numbers as a chart, its words in their order, and what they mean. */
 const props = defineProps<{
@@ -14,7 +14,6 @@ const props = defineProps<{
   assessment: Assessment
 }>()
 type Said = Series['said'][number]
-const MARK = { fine: 'fine', again: 'check', discard: 'stop' } as const
 const facts = computed(() => WATCH.properties[props.property])
 const numbers = computed(() => props.list.filter((v) => v.series.reads.length > 0))
 const way = computed(() => numbers.value[0]?.series.way ?? null)

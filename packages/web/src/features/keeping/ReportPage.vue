@@ -5,6 +5,7 @@ import {
   formatGrams,
   madeGrams,
   sayNumber,
+  PROPERTIES,
   STORAGES,
   UNSEEN,
   WATCH,
@@ -17,13 +18,12 @@ import FindingMark from '../../components/FindingMark.vue'
 import NotHere from '../../components/NotHere.vue'
 import PropertyRow from './PropertyRow.vue'
 import { useLife } from './use-life'
-import { sayLook } from './words'
+import { MARK, sayLook } from './words'
 
 /** A batch’s life on two pages: what it is and what it means, then everything that was seen. */
 const props = defineProps<{ id: string }>()
 const life = useLife(() => props.id)
 const { batch, history, verdict, made, state } = life
-const MARK = { fine: 'fine', again: 'check', discard: 'stop' } as const
 const day = (iso: string) => format(new Date(iso), 'd MMM yyyy')
 const room = computed(() => {
   const first = history.value?.samples.find((s) => s.storage === 'room') ?? history.value?.samples[0]
@@ -36,7 +36,7 @@ const table = computed(() => {
   const h = history.value
   if (!h) return { properties: [], rows: [] }
   const counts = h.answers.filter((a) => !a.corrected)
-  const properties = (Object.keys(WATCH.properties) as Answer['property'][]).filter((p) => counts.some((a) => a.property === p)) // prettier-ignore
+  const properties = PROPERTIES.filter((p) => counts.some((a) => a.property === p)) // prettier-ignore
   const keys = [...new Set(counts.map((a) => `${a.sample}|${a.day ?? `x${Math.round(a.age)}`}`))]
   const rows = keys.map((key) => {
     const these = counts.filter((a) => `${a.sample}|${a.day ?? `x${Math.round(a.age)}`}` === key)

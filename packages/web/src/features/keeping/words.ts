@@ -1,5 +1,8 @@
 import { WATCH, type Property, type Storage } from '@omblet/core'
 
+/** The mark of each grade, the same as those of findings. */
+export const MARK = { fine: 'fine', again: 'check', discard: 'stop' } as const
+
 /** `today`, `in 3 days`, `2 days late`. */
 export const sayDue = (inDays: number) =>
   inDays === 0
