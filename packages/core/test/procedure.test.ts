@@ -102,6 +102,18 @@ describe('a procedure', () => {
     expect(add.look).toBe('no grains left')
   })
 
+  it('mixes a concentrate of one’s own and makes it up: two steps, none of them lost', () => {
+    const f = formula([
+      phase('Ahead', 'premix', [['aloe-concentrate-10x', 0.5]]),
+      phase('Water', 'water', [['aqua', 'fill']]),
+    ])
+    f.phases[0]!.lines[0]!.custom = { parts: [{ material: 'aqua', percent: 99 }] }
+    const a = assess(f)
+    const { steps } = methodOf(a)
+    expect(broken(a, steps)).toBeNull()
+    expect(steps.filter((s) => /^Make (up )?aloe/.test(s.title))).toHaveLength(2)
+  })
+
   it('says how lye meets water in the words of the caution', () => {
     const a = assess(
       formula([

@@ -41,7 +41,8 @@ export function ahead(making: Making, parts: readonly Part[], wash: string) {
       const vessel = m.free(p.letter)
       stocks.add(vessel)
       m.with(vessel, {
-        key: `ahead-${line.id}`,
+        // a concentrate of one's own may be mixed first and then made up: two steps, two keys
+        key: seen.has(line.id) ? `ahead-${line.id}-up` : `ahead-${line.id}`,
         kind: 'dissolve',
         title: `Make up ${line.label}`,
         detail: `Weigh ${formatGrams(line.grams, d)} and ${formatGrams(share.grams!, d)} of the water of the formula into a small beaker and stir.`,
