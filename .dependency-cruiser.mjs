@@ -19,6 +19,7 @@ const CORE = [
   ['bench', 'keeping', 'label', 'recipes', 'brief'],
   ['cost', 'fill'],
   ['derived'],
+  ['trials'],
   ['files'],
 ]
 const WEB = [
@@ -46,7 +47,7 @@ const climbs = (root, floors) =>
     },
   }))
 
-const features = ['bench', 'bin', 'formula', 'formulas', 'keeping', 'print', 'shelf', 'start']
+const features = ['bench', 'bin', 'formula', 'formulas', 'keeping', 'print', 'shelf', 'start', 'trials']
 
 export default {
   forbidden: [

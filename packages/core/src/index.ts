@@ -140,8 +140,8 @@ export { formulaFault, readFormula, toFormula, writeFormula } from './files/form
 export { readFile } from './files/gate.ts'
 export { report } from './files/report.ts'
 export { readReadings } from './files/trend-table.ts'
-export { readTrial } from './files/trial.ts'
-export { trialReport } from './files/trial-report.ts'
+export { readTrial, writeTrial } from './files/trial.ts'
+export { trialReport } from './trials/report.ts'
 export { trendOf } from './stats/trend.ts'
 export { besideId, brings, placeOf, same, sameEvent, sameFormula } from './files/same.ts'
 export { lotRows, materialRows, readTable, TableError, type TableRead } from './files/tables.ts'
@@ -325,3 +325,54 @@ export {
   type Way,
 } from './shapes/keeping.ts'
 export { bandAt } from './stats/trend.ts'
+export { type Forecast, forecastOf, forecastWords } from './derived/forecast.ts'
+export { type SideRow, sideBySide, type Sides } from './derived/side.ts'
+export { eventsOfBase, type SharedBase, sharedBase } from './trials/common.ts'
+export {
+  attributesFor,
+  FEEL,
+  momentOf,
+  ownAttribute,
+  scaleOf,
+  servingOf,
+  usualAttributes,
+} from './trials/data.ts'
+export { BODY_FOUND, forecastAndFound, foundInBatch, foundWords, FROST_FOUND } from './trials/found.ts'
+export {
+  decided,
+  ended,
+  planTrial,
+  scoreRows,
+  trialFault,
+  trialWarnings,
+  type TrialWish,
+  withBatch,
+  withFound,
+} from './trials/plan.ts'
+export {
+  type JudgeAnswer,
+  type JudgeStep,
+  isAnswered,
+  judgeSteps,
+  nextStep,
+  sittingsOf,
+  standOfSittings,
+  withAnswer,
+} from './trials/sittings.ts'
+export { levelOptions, materialOptions, type Option, schoolOptions, whatDiffers } from './trials/variants.ts'
+export {
+  type Reading as TrialReading,
+  sampleLetter,
+  trialVerdict,
+  type TrialVerdict,
+} from './trials/verdict.ts'
+export {
+  type Measured,
+  MOST_PEOPLE,
+  MOST_ROUNDS,
+  type PlannedTrial,
+  type Trial,
+  type TrialAttribute,
+  type TrialSample,
+  type Varies,
+} from './shapes/trial.ts'

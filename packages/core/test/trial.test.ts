@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { readTrial } from '../src/files/trial.ts'
-import { trialReport } from '../src/files/trial-report.ts'
+import { trialReport } from '../src/trials/report.ts'
 import { pairTest, triangleTest } from '../src/stats/choices.ts'
 import { nemenyiQuantile, normalTwoSided } from '../src/stats/distributions.ts'
 import { criticalDifference, differAll, differFrom, friedman, ranksOf, rankSums } from '../src/stats/ranks.ts'

@@ -1,41 +1,15 @@
-import * as z from 'zod'
 import { firstIssue, parseJson, ReadError, refuseDepth, refuseNewer } from '../text/json.ts'
-
-const TRIAL_VERSION = 1
-const id = z.string().min(1).max(100)
-const words = z.string().max(300)
-const list = <T extends z.ZodType>(item: T) => z.array(item).max(100_000).default([])
-
-const Trial = z.looseObject({
-  format: z.literal('omblet-trial'),
-  formatVersion: z.literal(TRIAL_VERSION),
-  name: words.default(''),
-  samples: z
-    .array(z.looseObject({ id, name: words.default(''), reference: z.boolean().default(false) }))
-    .max(100)
-    .default([]),
-  attributes: z
-    .array(
-      z.looseObject({
-        id,
-        low: words.default(''),
-        high: words.default(''),
-        scale: z.tuple([z.number(), z.number()]).optional(),
-      }),
-    )
-    .max(200)
-    .default([]),
-  scores: list(
-    z.looseObject({ by: id, round: z.number().int().min(1).default(1), sample: id, attribute: id, value: z.number() }), // prettier-ignore
-  ),
-  triangles: list(z.looseObject({ by: id, right: z.boolean() })),
-  pairs: list(z.looseObject({ by: id, chosen: id, over: id, attribute: id.optional() })),
-})
-export type Trial = z.infer<typeof Trial>
+import { Trial, TRIAL_VERSION } from '../shapes/trial.ts'
 
 /** Reads the text of a trial file: whole, or `ReadError` with the field that is at fault. */
-export function readTrial(text: string): Trial {
-  const value = parseJson(text)
+export const readTrial = (text: string): Trial => toTrial(parseJson(text))
+
+/** The text of a trial file. */
+export const writeTrial = (trial: Trial): string =>
+  `${JSON.stringify({ ...trial, format: 'omblet-trial', formatVersion: TRIAL_VERSION }, null, 1)}\n`
+
+/** Reads the parsed JSON of a trial: whole, or `ReadError` with the field that is at fault. */
+export function toTrial(value: unknown): Trial {
   refuseNewer(value, TRIAL_VERSION, 'trial', 'read')
   refuseDepth(value)
   const parsed = Trial.safeParse(value)

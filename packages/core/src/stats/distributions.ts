@@ -21,6 +21,9 @@ export const chiUpper = (x: number, df: number) => (x <= 0 ? 1 : 1 - jStat.lowRe
 /** Chance of a standard normal value at least so far from nothing, both sides together. */
 export const normalTwoSided = (z: number) => jStat.erfc(Math.abs(z) / Math.SQRT2)
 
+/** Normal value below which the share `p` (0 to 1) lies. */
+export const normalQuantile = (p: number) => jStat.normal.inv(p, 0, 1)
+
 /** Chance of `least` or more hits of `n`, each with the chance `p`: the exact sum. */
 export function binomialUpper(least: number, n: number, p: number): number {
   let sum = 0

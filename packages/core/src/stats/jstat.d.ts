@@ -6,6 +6,7 @@ declare module 'jstat' {
     /** Regularised lower incomplete gamma function. */
     lowRegGamma(a: number, x: number): number
     erfc(x: number): number
+    normal: { inv(p: number, mean: number, sd: number): number }
     studentt: { inv(p: number, df: number): number }
     tukey: { inv(p: number, means: number, df: number): number }
     binomial: { pdf(k: number, n: number, p: number): number }

@@ -1,4 +1,4 @@
-import { chiUpper, nemenyiQuantile, normalTwoSided } from './distributions.ts'
+import { chiUpper, nemenyiQuantile, normalQuantile, normalTwoSided } from './distributions.ts'
 
 /** Scores that lie no further apart are equal. */
 const SAME = 1e-9
@@ -88,3 +88,54 @@ export function differFrom(rows: readonly (readonly number[])[], reference: numb
 /** All pairs of `k` places. */
 export const pairsOf = (k: number): [number, number][] =>
   Array.from({ length: k }, (_, i) => Array.from({ length: k - i - 1 }, (_, j): [number, number] => [i, i + j + 1])).flat() // prettier-ignore
+
+/** More ways than this are not counted. */
+const MOST_WAYS = 4_000_000
+
+/** Every order of these values, equal orders once with how often they come. */
+function ordersOf(values: readonly number[]): number[][] {
+  if (values.length <= 1) return [[...values]]
+  return values.flatMap((v, i) =>
+    ordersOf([...values.slice(0, i), ...values.slice(i + 1)]).map((rest) => [v, ...rest]),
+  )
+}
+
+/**
+ * The exact chance of rank sums that lie at least so far apart, when each person's ranks (ties and all) could stand in any
+ * order; counted over all orders, person by person. Null where there are too many to count, or nothing to test.
+ */
+export function friedmanExact(rows: readonly (readonly number[])[]): number | null {
+  const k = rows[0]?.length ?? 0
+  if (rows.length < 2 || k < 2 || k > 6) return null
+  const spreadOf = (sums: readonly number[]) => sums.reduce((s, r) => s + r * r, 0)
+  const seen = spreadOf(rankSums(rows))
+  let states = new Map<string, { sums: number[]; share: number }>([['', { sums: new Array<number>(k).fill(0), share: 1 }]]) // prettier-ignore
+  for (const row of rows) {
+    const orders = ordersOf(ranksOf(row))
+    if (states.size * orders.length > MOST_WAYS) return null
+    const next: typeof states = new Map()
+    for (const { sums, share } of states.values())
+      for (const order of orders) {
+        // which sample is which does not matter to how far they lie apart
+        const moved = sums.map((s, i) => s + order[i]!).sort((x, y) => x - y)
+        const key = moved.join()
+        const there = next.get(key)
+        if (there) there.share += share / orders.length
+        else next.set(key, { sums: moved, share: share / orders.length })
+      }
+    states = next
+  }
+  let p = 0
+  for (const { sums, share } of states.values()) if (spreadOf(sums) >= seen - SAME) p += share
+  return Math.min(1, p)
+}
+
+/**
+ * People that it takes to name two of `k` samples whose mean ranks lie `apart`, if that stays so: by Nemenyi's distance,
+ * or against a reference by the first of Holm's steps. Null where they are not apart.
+ */
+export function neededPeople(apart: number, k: number, reference: boolean): number | null {
+  if (apart <= SAME || k < 2) return null
+  const quantile = reference ? normalQuantile(1 - LEVEL / (k - 1) / 2) : nemenyiQuantile(k)
+  return Math.floor((quantile ** 2 * k * (k + 1)) / (6 * apart ** 2)) + 1
+}

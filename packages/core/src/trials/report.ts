@@ -1,7 +1,7 @@
 import { pairTest, triangleTest } from '../stats/choices.ts'
 import { differAll, differFrom, friedman, rankSums, type Friedman } from '../stats/ranks.ts'
 import { listWords } from '../text/format.ts'
-import type { Trial } from './trial.ts'
+import type { Trial } from '../shapes/trial.ts'
 
 export interface AttributeResult {
   id: string

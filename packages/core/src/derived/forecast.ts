@@ -1,0 +1,56 @@
+import { coldAndWarm, expectedBody } from '../feel/body.ts'
+import { costByPrices } from '../cost/cost.ts'
+import type { PriceOf } from '../cost/prices.ts'
+import { isCaution } from '../findings/index.ts'
+import type { Finding } from '../findings/types.ts'
+import type { Derived } from './derived.ts'
+import { formatNumber, sayMoney } from '../text/format.ts'
+
+/** What Omblet expects of one variant, before it is made. */
+export interface Forecast {
+  /** As predicted, before anything is adjusted; null where it cannot be told. */
+  ph: { low: number; likely: number; high: number } | null
+  hlb: { wanted: number; offered: number | null } | null
+  body: { likely: string; low: string; high: string } | null
+  frost: { verdict: 'stands' | 'doubtful' | 'splits'; why: string } | null
+  /** Of 100 g; null where a price is missing. */
+  cost: number | null
+  findings: Finding[]
+  stops: number
+  checks: number
+}
+
+/** What the assessment of a formula says of what a trial looks at. */
+export function forecastOf(derived: Derived, priceOf: PriceOf): Forecast {
+  const a = derived.assessment
+  const findings = derived.findings.filter((f) => !isCaution(f))
+  const p = a.predictedPh
+  const cost = costByPrices(a, priceOf)
+  return {
+    ph: p ? { low: p.low, likely: p.value, high: p.high } : null,
+    hlb: a.emulsion?.requiredHlb != null && a.emulsion.hlbApplies ? { wanted: a.emulsion.requiredHlb, offered: a.emulsion.offeredHlb } : null, // prettier-ignore
+    body: expectedBody(a)?.tomorrow ?? null,
+    frost: coldAndWarm(a)?.freezing ?? null,
+    cost: cost.unpricedPercent > 0 ? null : cost.per100Grams,
+    findings,
+    stops: findings.filter((f) => f.severity === 'stop').length,
+    checks: findings.filter((f) => f.severity === 'check').length,
+  }
+}
+
+export const FROST = {
+  stands: 'stands frost',
+  doubtful: 'frost: doubtful',
+  splits: 'splits in frost',
+} as const
+/** A forecast as short words, one for each thing. */
+export function forecastWords(f: Forecast): { what: string; words: string }[] {
+  const n = (v: number) => formatNumber(v, 1)
+  return [
+    { what: 'pH', words: f.ph ? `${n(f.ph.likely)} (${n(f.ph.low)} to ${n(f.ph.high)})` : 'cannot be told' },
+    ...(f.hlb ? [{ what: 'HLB', words: `${f.hlb.offered === null ? 'not told' : n(f.hlb.offered)}, the oils want ${n(f.hlb.wanted)}` }] : []), // prettier-ignore
+    ...(f.body ? [{ what: 'Body', words: f.body.low === f.body.high ? f.body.likely : `${f.body.likely} (${f.body.low} to ${f.body.high})` }] : []), // prettier-ignore
+    ...(f.frost ? [{ what: 'Frost', words: FROST[f.frost.verdict] }] : []),
+    { what: '100 g', words: f.cost === null ? 'a price is missing' : sayMoney(f.cost) },
+  ]
+}

@@ -1,0 +1,64 @@
+import { FROST, type Forecast } from '../derived/forecast.ts'
+import { BODIES } from '../feel/body.ts'
+import type { BatchState } from '../bench/types.ts'
+import type { Measured } from '../shapes/trial.ts'
+import { capitalise, formatNumber } from '../text/format.ts'
+
+export const FROST_FOUND = [
+  { id: 'held', words: 'held' },
+  { id: 'softer', words: 'softer, not split' },
+  { id: 'split', words: 'split' },
+] as const
+export const BODY_FOUND = BODIES.map((id) => ({ id, words: id }))
+
+/** What was expected beside what was found. */
+export interface ForecastAndFound {
+  what: 'pH' | 'Body' | 'Frost'
+  expected: string
+  found: string
+  /** Null where nothing was expected. */
+  fits: boolean | null
+  /** Where it does not fit: how Omblet was wrong. */
+  says: string
+}
+
+/** Room that a reading has beside a forecast, pH: the error of a meter used at home. */
+const METER = 0.1
+
+/** Forecast against what was found of one sample, where both are there or something was found. */
+export function forecastAndFound(f: Forecast | null, measured: readonly Measured[]): ForecastAndFound[] {
+  const rows: ForecastAndFound[] = []
+  const last = (what: Measured['what']) => measured.findLast((m) => m.what === what)
+  const ph = last('ph')?.value
+  if (ph !== undefined) {
+    const e = f?.ph ?? null
+    const fits = e ? ph >= e.low - METER && ph <= e.high + METER : null
+    rows.push({ what: 'pH', expected: e ? `${formatNumber(e.low, 1)} to ${formatNumber(e.high, 1)}` : 'not told', found: formatNumber(ph, 2), fits, says: fits === false ? (ph > e!.high ? 'Omblet was low' : 'Omblet was high') : '' }) // prettier-ignore
+  }
+  const body = last('body')?.choice
+  if (body !== undefined) {
+    const e = f?.body ?? null
+    const at = (b: string) => (BODIES as readonly string[]).indexOf(b)
+    const fits = e ? at(body) >= at(e.low) && at(body) <= at(e.high) : null
+    rows.push({ what: 'Body', expected: e ? (e.low === e.high ? e.likely : `${e.low} to ${e.high}`) : 'not told', found: body, fits, says: fits === false ? (at(body) > at(e!.high) ? 'Omblet was low' : 'Omblet was high') : '' }) // prettier-ignore
+  }
+  const frost = last('frost')?.choice
+  if (frost !== undefined) {
+    const e = f?.frost ?? null
+    const split = frost === 'split'
+    const fits = !e ? null : e.verdict === 'doubtful' ? true : (e.verdict === 'splits') === split
+    rows.push({ what: 'Frost', expected: e ? FROST[e.verdict] : 'not told', found: FROST_FOUND.find((x) => x.id === frost)?.words ?? frost, fits, says: fits === false ? (split ? 'Omblet was too trusting' : 'Omblet was too careful') : '' }) // prettier-ignore
+  }
+  return rows
+}
+
+/** The same in one line: “Body: expected lotion, found cream”. */
+export const foundWords = (row: ForecastAndFound) =>
+  `${capitalise(row.what)}: expected ${row.expected}, found ${row.found}`
+
+/** What the batch of a sample tells by itself: the first pH, before anything was adjusted. */
+export function foundInBatch(sample: string, state: Pick<BatchState, 'readings' | 'doses'>): Measured[] {
+  const reading = state.readings[0]
+  const dosed = state.doses[0]
+  return reading && !(dosed && dosed.n < reading.n) ? [{ sample, what: 'ph', value: reading.ph }] : []
+}

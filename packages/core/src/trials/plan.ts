@@ -1,0 +1,175 @@
+import { computeAmounts } from '../formula/amounts.ts'
+import type { Catalogue } from '../materials/catalogue.ts'
+import { resolveLine } from '../materials/resolve.ts'
+import { withKeys } from '../formula/keys.ts'
+import type { Formula } from '../shapes/formula.ts'
+import {
+  MOST_PEOPLE,
+  MOST_ROUNDS,
+  MOST_SAMPLES,
+  TRIAL_VERSION,
+  type Decision,
+  type Measured,
+  type PlannedTrial,
+  type TrialAttribute,
+  type TrialPlan,
+  type Varies,
+} from '../shapes/trial.ts'
+import { listWords } from '../text/format.ts'
+import { servingOf } from './data.ts'
+import { scaledTo, whatDiffers } from './variants.ts'
+
+/** What is chosen for a trial before it begins. */
+export interface TrialWish {
+  id: string
+  name: string
+  now: string
+  seed: number
+  of: { id: string | null; name: string }
+  product: TrialPlan['product']
+  varies: Varies
+  what: string
+  batchGrams: number
+  /** Variants with their names; one without a formula is a product that was bought. */
+  samples: readonly { name: string; formula: Formula | null }[]
+  /** Place of the one that the others are held against. */
+  reference: number | null
+  attributes: readonly TrialAttribute[]
+  decides: string | null
+  people: readonly string[]
+  rounds: number
+  /** Places of two samples that are told apart, or one of them preferred. */
+  choosing: readonly { kind: 'triangle' | 'pair'; a: number; b: number }[]
+}
+
+const idAt = (i: number) => String.fromCharCode(97 + i)
+
+/** Why a trial cannot be set up like this; null where it can. */
+export function trialFault(w: TrialWish): string | null {
+  if (w.samples.length < 2) return 'Choose at least two things to compare.'
+  if (w.samples.length > MOST_SAMPLES) return `A trial holds ${MOST_SAMPLES} samples at most.`
+  if (w.people.length === 0) return 'Write down who judges: at least one person.'
+  if (w.people.length > MOST_PEOPLE) return `A trial is planned for ${MOST_PEOPLE} people at most.`
+  if (new Set(w.people.map((p) => p.trim().toLowerCase())).size < w.people.length)
+    return 'Two people have the same name.'
+  if (w.people.some((p) => !p.trim())) return 'A person has no name. Initials will do.'
+  if (!(w.rounds >= 1 && w.rounds <= MOST_ROUNDS)) return `Rounds go from 1 to ${MOST_ROUNDS}.`
+  if (w.attributes.length === 0 && w.choosing.length === 0) return 'Choose what is judged.'
+  if (!(w.batchGrams > 0)) return 'Say how much of each is made.'
+  return null
+}
+
+/** A trial as it begins. Throws with the fault where it cannot. */
+export function planTrial(w: TrialWish): PlannedTrial {
+  const fault = trialFault(w)
+  if (fault) throw new Error(fault)
+  return {
+    format: 'omblet-trial',
+    formatVersion: TRIAL_VERSION,
+    name: w.name.trim() || `Trial of ${w.what}`,
+    samples: w.samples.map(({ name, formula }, i) => ({
+      id: idAt(i),
+      name,
+      reference: i === w.reference,
+      ...(formula ? { formula: withKeys(scaledTo(formula, w.batchGrams)) } : {}),
+      ...(formula && w.of.id !== null ? { formulaId: w.of.id } : {}),
+    })),
+    attributes: [...w.attributes],
+    scores: [],
+    triangles: [],
+    pairs: [],
+    plan: {
+      id: w.id,
+      createdAt: w.now,
+      of: w.of,
+      product: w.product,
+      varies: w.varies,
+      what: w.what,
+      batchGrams: w.batchGrams,
+      people: w.people.map((name, i) => ({ id: `p${i + 1}`, name: name.trim() })),
+      rounds: w.rounds,
+      seed: w.seed,
+      choosing: w.choosing.map(({ kind, a, b }) => ({ kind, a: idAt(a), b: idAt(b) })),
+      decides: w.attributes.some((a) => a.id === w.decides) ? w.decides : null,
+      measured: [],
+    },
+  }
+}
+
+/** Alone one needs so many rounds (common practice). */
+const ROUNDS_ALONE = 6
+
+/** What makes the comparison weaker than it looks, in sentences that say what to do. */
+export function trialWarnings(w: TrialWish, catalogue: Catalogue): string[] {
+  const formulas = w.samples.flatMap((s) => (s.formula ? [s.formula] : []))
+  const nameOf = (id: string) => catalogue.find(id)?.name ?? id
+  const differs = whatDiffers(formulas, w.varies, nameOf)
+  const kinds = (formula: Formula, ...kind: string[]) =>
+    computeAmounts(formula)
+      .lines.filter((l) => l.percent > 0)
+      .map((l) => formula.phases[l.phase]!.lines[l.line]!)
+      .filter((l) => kind.includes(resolveLine(l, catalogue).material?.kind ?? ''))
+      .map((l) => `${l.material} ${l.percent}`)
+      .sort()
+      .join()
+  const differ = (...kind: string[]) => new Set(formulas.map((f) => kinds(f, ...kind))).size > 1
+  const serving = servingOf(w.product.hair)
+  const bought = w.samples.some((s) => !s.formula)
+  return [
+    ...(differs.oneThing || w.varies === 'jar' ? [] : [`Not only ${w.what} differs: ${listWords(differs.also)}. The answer is “this jar”, never “this material”.`]), // prettier-ignore
+    ...(differ('colourant') ? ['The jars differ in colour, and a colour names its jar: judge with closed eyes or under red light, and never dye jars to tell them apart.'] : []), // prettier-ignore
+    ...(differ('fragrance', 'essential-oil') ? ['The jars differ in scent, and a lovely scent makes a cream feel softer: judge feel before scent.'] : []), // prettier-ignore
+    ...(bought ? ['A bought product has another age, jar and scent: put it into the same plain pots, and read it as a mark beside the others.'] : []), // prettier-ignore
+    ...(w.samples.length > serving.most ? [`${w.samples.length} samples are many for one sitting: ${serving.most} at most, then rest.`] : []), // prettier-ignore
+    ...(w.people.length === 1 && w.rounds < ROUNDS_ALONE ? [`Alone, plan at least ${ROUNDS_ALONE} rounds over several days, and let triangles or pairs decide: scores of one person allow no test.`] : []), // prettier-ignore
+    ...(w.people.length > 1 && w.people.length < 4 ? [`${w.people.length} people see plain differences only; a reference is worth two more.`] : []), // prettier-ignore
+    ...(w.decides === null && w.attributes.length > 1 ? ['Name the one attribute that decides: of many, one differs by chance.'] : []), // prettier-ignore
+  ]
+}
+
+/** The trial at its end: from now on what stands under each code may be seen. */
+export const ended = (trial: PlannedTrial, at: string): PlannedTrial => ({
+  ...trial,
+  plan: { ...trial.plan, endedAt: at },
+})
+/** The trial with the batch of one of its samples, or of the base that all share. */
+export const withBatch = (trial: PlannedTrial, sample: string | null, batchId: string): PlannedTrial =>
+  sample === null
+    ? { ...trial, plan: { ...trial.plan, baseBatch: batchId } }
+    : { ...trial, samples: trial.samples.map((s) => (s.id === sample ? { ...s, batchId } : s)) }
+/** The trial with what was found of a sample; a second finding of the same kind stands in the place of the first. */
+export const withFound = (trial: PlannedTrial, found: Measured): PlannedTrial => ({
+  ...trial,
+  plan: {
+    ...trial.plan,
+    measured: [
+      ...trial.plan.measured.filter((m) => m.sample !== found.sample || m.what !== found.what),
+      ...(found.value === undefined && found.choice === undefined ? [] : [found]),
+    ],
+  },
+})
+export const decided = (trial: PlannedTrial, decision: Decision): PlannedTrial => ({
+  ...trial,
+  plan: { ...trial.plan, decision },
+})
+
+/** Every answer as a row of a table: who, which round, what, and how it was scored. */
+export function scoreRows(trial: PlannedTrial): (string | number)[][] {
+  const person = (id: string) => trial.plan.people.find((p) => p.id === id)?.name ?? id
+  const sample = (id: string | undefined) => trial.samples.find((s) => s.id === id)?.name ?? id ?? ''
+  return [
+    ['kind', 'by', 'round', 'attribute', 'sample', 'against', 'value'],
+    ...trial.scores.map((s) => ['score', person(s.by), s.round, s.attribute, sample(s.sample), '', s.value]),
+    ...trial.triangles.map((t) => ['triangle', person(t.by), t.round ?? 1, '', sample(t.a), sample(t.b), t.right ? 1 : 0]), // prettier-ignore
+    ...trial.pairs.map((p) => ['pair', person(p.by), p.round ?? 1, p.attribute ?? '', sample(p.chosen), sample(p.over), 1]), // prettier-ignore
+    ...trial.plan.measured.map((m) => [
+      'found',
+      '',
+      '',
+      m.what,
+      sample(m.sample),
+      '',
+      m.value ?? m.choice ?? '',
+    ]),
+  ]
+}

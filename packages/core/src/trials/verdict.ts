@@ -1,0 +1,205 @@
+import { friedmanExact, neededPeople, ranksOf } from '../stats/ranks.ts'
+import { pairTest } from '../stats/choices.ts'
+import { formatNumber, listWords, sayNumber } from '../text/format.ts'
+import type { Trial, TrialAttribute, TrialSample } from '../shapes/trial.ts'
+import { leans, scaleOf } from './data.ts'
+import { trialReport, type AttributeResult } from './report.ts'
+
+/** One sample in one attribute: its mean over people, with the standard deviation over them (or over rounds, of one). */
+export interface Dot {
+  sample: string
+  mean: number
+  low: number
+  high: number
+  meanRank: number | null
+}
+export interface Reading {
+  attribute: TrialAttribute
+  scale: readonly [number, number]
+  /** People who scored all of its samples. */
+  people: number
+  dots: Dot[]
+  /** What it tells, the effect first. */
+  says: string
+  /** The test in figures; empty where there is none. */
+  test: string
+  /** Whether something differs. */
+  tells: boolean
+}
+export interface TrialVerdict {
+  readings: Reading[]
+  /** Of triangles and pairs. */
+  choices: string[]
+  /** The whole in a few sentences, what decides first. */
+  head: string[]
+  leftOut: string[]
+}
+
+/** More people than this are no kitchen panel. */
+const MANY = 30
+const letterOf = (samples: readonly TrialSample[], id: string) =>
+  String.fromCharCode(65 + samples.findIndex((s) => s.id === id))
+/** How a sentence calls a sample. */
+const called = (samples: readonly TrialSample[], id: string) =>
+  samples.find((s) => s.id === id)?.reference ? 'the reference' : letterOf(samples, id)
+export const sampleLetter = letterOf
+
+const meanOf = (values: readonly number[]) => values.reduce((s, v) => s + v, 0) / values.length
+function spread(values: readonly number[]): number {
+  if (values.length < 2) return 0
+  const m = meanOf(values)
+  return Math.sqrt(values.reduce((s, v) => s + (v - m) ** 2, 0) / (values.length - 1))
+}
+const people = (n: number) => (n === 1 ? 'one person' : `${n} people`)
+
+/** What the scores of a trial mean, in sentences: the effect first, the test second, and what cannot be told. */
+export function trialVerdict(trial: Trial): TrialVerdict {
+  const { report, leftOut } = trialReport(trial)
+  const readings = trial.attributes.map((attribute, i) => readingOf(trial, attribute, report.attributes[i]!))
+  const name = (id: string) => called(trial.samples, id)
+  const choices: string[] = []
+  if (report.triangle) {
+    const { n, right, p, differ } = report.triangle
+    const luck = sayNumber(n / 3, 1)
+    choices.push(differ ? `${right} of ${n} found the odd one, by luck it would be ${luck}: they can be told apart (p ${sayP(p)}).` : `${right} of ${n} found the odd one, by luck it would be ${luck}: not shown to differ with ${n} ${n === 1 ? 'answer' : 'answers'} (p ${sayP(p)}).`) // prettier-ignore
+  }
+  for (const { a, b, attribute, n, forA, p, differ } of report.pairs) {
+    const [more, less, times] = forA >= n - forA ? [a, b, forA] : [b, a, n - forA]
+    const by = trial.attributes.find((x) => x.id === attribute)
+    const what = by ? `say that ${name(more)} ${leans(by, true)} than ${name(less)}` : `prefer ${name(more)} to ${name(less)}` // prettier-ignore
+    choices.push(`${times} of ${n} ${what}${differ ? '' : ': too few to tell'} (p ${sayP(p)}).`)
+  }
+  const asked = trial.triangles.length + trial.pairs.length
+  const judges = new Set([...trial.triangles, ...trial.pairs].map((t) => t.by)).size
+  if (asked > 0 && judges === 1 && choices.length > 0)
+    choices.push('All by one person: they tell what this person can feel, not what others would.')
+  return { readings, choices, head: headOf(trial, readings), leftOut }
+}
+
+const sayP = (p: number) => (p < 0.001 ? '< 0.001' : sayNumber(p, p < 0.01 ? 4 : 3))
+
+/** What a difference of means is called: “2.1 of 10”, “14 s”, “1.4 places”. */
+function sayEffect(attribute: TrialAttribute, difference: number): string {
+  if (attribute.ask === 'seconds') return `${formatNumber(difference, 0)} s`
+  if (attribute.ask === 'rank') return `${formatNumber(difference, 1)} places`
+  const [low, high] = scaleOf(attribute)
+  return `${formatNumber(difference, 1)} of ${sayNumber(high - low)}`
+}
+
+function rowsOf(trial: Trial, attribute: TrialAttribute, samples: readonly TrialSample[]) {
+  const scores = trial.scores.filter((s) => s.attribute === attribute.id)
+  const by = [...new Set(scores.map((s) => s.by))]
+  const cell = (person: string, sample: string) =>
+    scores.filter((s) => s.by === person && s.sample === sample).map((s) => s.value)
+  return { by, cell, rows: by.map((p) => samples.map((s) => cell(p, s.id))).filter((row) => row.every((c) => c.length > 0)) } // prettier-ignore
+}
+
+function readingOf(trial: Trial, attribute: TrialAttribute, result: AttributeResult): Reading {
+  const scale =
+    attribute.ask === 'rank' ? ([1, Math.max(2, trial.samples.length)] as const) : scaleOf(attribute)
+  const samples = trial.samples.filter((s) => result.means[s.id] !== undefined)
+  const { rows: cells, by, cell } = rowsOf(trial, attribute, samples)
+  const rows = cells.map((row) => row.map(meanOf))
+  const clip = (v: number) => Math.min(scale[1], Math.max(scale[0], v))
+  const dots = samples.map((s, j): Dot => {
+    const values = cells.length === 1 ? cells[0]![j]! : cells.length > 1 ? rows.map((r) => r[j]!) : by.flatMap((p) => cell(p, s.id)) // prettier-ignore
+    const mean = result.means[s.id]!
+    const sd = spread(values)
+    return { sample: s.id, mean, low: clip(mean - sd), high: clip(mean + sd), meanRank: rows.length > 0 ? result.rankSums[s.id]! / rows.length : null } // prettier-ignore
+  })
+  const told = sentence(trial, attribute, result, samples, rows, dots)
+  return { attribute, scale, people: rows.length, dots, ...told }
+}
+
+function sentence(trial: Trial, attribute: TrialAttribute, result: AttributeResult, samples: readonly TrialSample[], rows: number[][], dots: readonly Dot[]): Pick<Reading, 'says' | 'test' | 'tells'> {
+  const n = rows.length
+  const k = samples.length
+  const silent = (says: string) => ({ says, test: '', tells: false })
+  if (dots.length < 2) return silent(dots.length === 0 ? 'Nobody scored it.' : 'Only one sample was scored.')
+  if (n === 0) return silent('Nobody scored all samples: no test.')
+  const name = (id: string) => called(trial.samples, id)
+  const agree = (more: number, less: number) => rows.filter((r) => r[more]! > r[less]! + 1e-9).length
+  const place = (id: string) => samples.findIndex((s) => s.id === id)
+  const effect = (x: string, y: string) => {
+    const [more, less] = result.means[x]! >= result.means[y]! ? [x, y] : [y, x]
+    const size = result.means[more]! - result.means[less]!
+    return { more, less, size, agree: agree(place(more), place(less)) }
+  }
+  const furthest = widest(samples, result)
+  if (n === 1) {
+    const { more, less, size } = effect(furthest[0], furthest[1])
+    return silent(size < 1e-9 ? 'One person, all alike.' : `${upper(name(more))} ${leans(attribute, true)} than ${name(less)} (by ${sayEffect(attribute, size)}) for one person: no test follows from one.`) // prettier-ignore
+  }
+  if (k === 2) {
+    // two samples: the exact test of pairs, since Friedman's is too sure of few people
+    const { more, less, size, agree: times } = effect(samples[0]!.id, samples[1]!.id)
+    const apart = rows.filter((r) => Math.abs(r[0]! - r[1]!) > 1e-9).length
+    const { p, differ } = pairTest(times, apart)
+    const test = apart > 0 ? `pairs, p ${sayP(p)} exactly` : ''
+    const says = `${upper(name(more))} ${leans(attribute, true)} than ${name(less)} (by ${sayEffect(attribute, size)}; ${times} of ${people(n)})`
+    return differ ? { says: `${says}.`, test, tells: true } : { says: size < 1e-9 ? 'Both alike.' : `${says}: too few to tell.`, test, tells: false }
+  }
+  const exact = friedmanExact(rows)
+  const { friedman } = result
+  const test = friedman ? `Friedman ${sayNumber(friedman.q, 1)}, p ${exact === null ? `${sayP(friedman.p)} by chi-squared` : `${sayP(exact)} exactly`}` : '' // prettier-ignore
+  if (result.differ.length > 0) {
+    const found = result.differ.map(([x, y]) => effect(x, y)).sort((x, y) => y.size - x.size)
+    const words = found.map((d) => {
+      const [first, second, up] = samples.find((s) => s.id === d.more)?.reference ? [d.less, d.more, false] : [d.more, d.less, true]
+      return `${upper(name(first))} ${leans(attribute, up)} than ${name(second)} (by ${sayEffect(attribute, d.size)}; ${d.agree} of ${people(n)})`
+    })
+    return { says: `${words.join('. ')}.`, test, tells: true }
+  }
+  const { more, less, size } = effect(furthest[0], furthest[1])
+  const apart = Math.abs(result.rankSums[more]! - result.rankSums[less]!) / n
+  const needed = neededPeople(apart, k, samples.some((s) => s.reference))
+  const extra = needed === null ? Infinity : needed - n
+  if (size < 1e-9 || extra > MANY) return { says: 'Too alike to tell.', test, tells: false }
+  return {
+    says: `Between ${name(more)} and ${name(less)} (${sayEffect(attribute, size)} apart) ${people(n)} cannot tell${extra > 0 ? `: if it stays so, ${extra} more would` : ''}.`,
+    test,
+    tells: false,
+  }
+} // prettier-ignore
+
+const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+
+/** The two samples whose mean ranks lie furthest apart; with a reference the one furthest from it. */
+function widest(samples: readonly TrialSample[], result: AttributeResult): [string, string] {
+  const of = (id: string) => result.rankSums[id] ?? result.means[id] ?? 0
+  const reference = samples.find((s) => s.reference)
+  const pairs = reference
+    ? samples.filter((s) => s !== reference).map((s): [string, string] => [s.id, reference.id])
+    : samples.flatMap((x, i) => samples.slice(i + 1).map((y): [string, string] => [x.id, y.id]))
+  return pairs.reduce((best, pair) => (Math.abs(of(pair[0]) - of(pair[1])) > Math.abs(of(best[0]) - of(best[1])) ? pair : best)) // prettier-ignore
+}
+
+function headOf(trial: Trial, readings: readonly Reading[]): string[] {
+  const scored = readings.filter((r) => r.dots.length > 1)
+  const decides = scored.find((r) => r.attribute.id === trial.plan?.decides)
+  const head: string[] = []
+  if (decides) head.push(decides.says)
+  for (const r of scored) if (r !== decides && r.tells) head.push(r.says)
+  if (head.length === 0 && scored.length > 0)
+    head.push(scored.every((r) => r.people <= 1) ? scored[0]!.says : 'Nothing was shown to differ: not different is not the same.') // prettier-ignore
+  const few = Math.max(0, ...scored.map((r) => r.people))
+  if (few >= 2 && few < 6 && scored.length > 0) head.push(`With ${people(few)} only plain differences show.`)
+  if (scored.length >= 5 && scored.some((r) => r.tells))
+    head.push(
+      decides
+        ? `Of ${scored.length} attributes one may differ by chance: ${(decides.attribute.name ?? decides.attribute.id).toLowerCase()} decides, the rest are hints.`
+        : `Of ${scored.length} attributes one may differ by chance, and none was named to decide.`,
+    )
+  return head
+}
+
+/** Letters of samples by how they stand in an attribute, the lowest first, equal ones together. */
+export function orderOf(trial: Trial, reading: Reading): string {
+  const ranks = ranksOf(reading.dots.map((d) => d.mean))
+  const groups = [...new Set(ranks)].sort((x, y) => x - y)
+  return groups
+    .map((r) =>
+      listWords(reading.dots.filter((_, i) => ranks[i] === r).map((d) => letterOf(trial.samples, d.sample))),
+    ) // prettier-ignore
+    .join(' < ')
+}

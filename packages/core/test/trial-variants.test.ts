@@ -1,0 +1,106 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { benchPlan, catalogue, derivedOf, eventFault, foldBatch, readFormula, refusal, type BenchEvent, type Formula } from '../src/index.ts' // prettier-ignore
+import { tasksOf } from '../src/bench/tasks.ts'
+import { BASE_SPARE, eventsOfBase, sharedBase } from '../src/trials/common.ts'
+import {
+  levelOptions,
+  materialOptions,
+  scaledTo,
+  schoolOptions,
+  whatDiffers,
+} from '../src/trials/variants.ts'
+import { formula, phase } from './helpers.ts'
+
+const demo = new URL('../../../demo/', import.meta.url)
+const demos = readdirSync(demo).map((name) => readFormula(readFileSync(new URL(name, demo), 'utf8')))
+const lotion = demos.find((f) => f.name.startsWith('Gull Wing'))!
+const nameOf = (id: string) => catalogue.find(id)?.name ?? id
+
+describe('variants', () => {
+  it('differ in the chosen thing and the q.s. line, or say what else does', () => {
+    const waxes = materialOptions(lotion, catalogue, 'emulsifier').slice(0, 4).map((o) => o.formula) // prettier-ignore
+    expect(whatDiffers(waxes, 'emulsifier', nameOf)).toMatchObject({ oneThing: true, gives: ['distilled water'], also: [] }) // prettier-ignore
+    const levels = levelOptions(lotion, 1, [2, 4, 6]).map((o) => o.formula)
+    expect(whatDiffers(levels, 'level', nameOf)).toMatchObject({ oneThing: true, varied: ['glycerin'] })
+    const two = { ...levels[1]!, phases: levels[1]!.phases.map((p) => ({ ...p, lines: p.lines.map((l) => (l.material === 'tocopherol' ? { ...l, percent: 1 } : l)) })) } // prettier-ignore
+    expect(whatDiffers([levels[0]!, two], 'level', nameOf)).toMatchObject({ oneThing: false })
+    const pours = schoolOptions(lotion, catalogue, 'pouring').map((o) => o.formula)
+    expect(whatDiffers(pours, 'school', nameOf)).toMatchObject({ oneThing: true, varied: [] })
+    expect(whatDiffers([lotion, { ...lotion, targetPh: { min: 6, max: 6.2 } }], 'version', nameOf).also).toEqual(['the pH aimed at']) // prettier-ignore
+  })
+  it('leave out a level that leaves nothing for the q.s. line, and levels of that line', () => {
+    expect(levelOptions(lotion, 1, [4, 95])).toHaveLength(1)
+    expect(levelOptions(lotion, 0, [50])).toEqual([])
+  })
+  const trials = demos.flatMap((f): [string, Formula[]][] => [
+    [`${f.name}, emulsifiers`, materialOptions(f, catalogue, 'emulsifier').slice(0, 4).map((o) => o.formula)],
+    [`${f.name}, thickeners`, materialOptions(f, catalogue, 'thickener').slice(0, 3).map((o) => o.formula)],
+    ...f.phases.flatMap((p, i): [string, Formula[]][] => {
+      const at = f.phases.slice(0, i).reduce((n, x) => n + x.lines.length, 0)
+      return p.lines.length > 0 ? [[`${f.name}, a level in ${p.name}`, levelOptions(f, at + p.lines.length - 1, [0.5, 1, 1.5]).map((o) => o.formula)]] : []
+    }),
+    [`${f.name}, pouring`, schoolOptions(f, catalogue, 'pouring').map((o) => o.formula)],
+  ]).filter(([, list]) => list.length > 1) // prettier-ignore
+  it('are many enough to tell something', () => expect(trials.length).toBeGreaterThan(20))
+  it.each(trials)('share a base that with what is their own makes each jar: %s', (_name, list) => {
+    const jars = list.map((f) => scaledTo(f, 60))
+    const base = sharedBase(jars, catalogue)
+    if (base.kind === 'none') {
+      expect(base.forbids.length).toBeGreaterThan(0)
+      return
+    }
+    const each = base.parts.reduce((s, p) => s + p.gramsEach, 0)
+    expect(base.grams).toBeCloseTo(each * jars.length * BASE_SPARE, 6)
+    jars.forEach((f, i) => {
+      const grams = derivedOf(f, catalogue).assessment.lines.reduce((s, l) => s + Math.max(0, l.grams), 0)
+      const own = base.own[i]!.reduce((s, l) => s + l.grams, 0)
+      // what is too little for the scale is left out, line by line
+      expect(Math.abs(each + own - grams)).toBeLessThan(0.2)
+    })
+    // made at the table, the shares of each line end in the jar, in entries that may be
+    const plan = benchPlan(base.formula!)
+    const events: BenchEvent[] = [{ n: 0, at: '2026-03-01T10:00:00.000Z', step: null, type: 'start', formula: base.formula!, version: null }] // prettier-ignore
+    const put = (h: object, step: string) => events.push({ n: events.length, at: '2026-03-01T10:00:00.000Z', step, ...h } as BenchEvent) // prettier-ignore
+    for (const step of plan.steps) {
+      for (const t of tasksOf(foldBatch(plan, events), step)) if (t.left > 0) put({ type: 'weigh', line: t.line, grams: t.left }, step.key) // prettier-ignore
+      put({ type: 'step', how: 'done' }, step.key)
+    }
+    expect(plan.steps.some((s) => ['ph', 'fill', 'add'].includes(s.kind))).toBe(false)
+    const made = foldBatch(plan, events)
+    for (const jar of jars) {
+      const own = benchPlan(jar)
+      const course: BenchEvent[] = [{ n: 0, at: '2026-03-01T11:00:00.000Z', step: null, type: 'start', formula: jar, version: null }] // prettier-ignore
+      for (const e of eventsOfBase(own, made, base, '2026-03-01T11:00:00.000Z')) {
+        expect(refusal(foldBatch(own, course), e)).toBeNull()
+        expect(eventFault(e)).toBeNull()
+        course.push(e)
+      }
+      const state = foldBatch(own, course)
+      expect(state.lines.reduce((s, l) => s + l.weighed, 0)).toBeCloseTo(each, 0)
+      for (const l of state.lines) expect(l.weighed).toBeLessThan(l.planned * 1.02 + 0.05)
+      // somebody goes on at a step that is open
+      expect(state.marks.has(own.steps[state.at]!.key)).toBe(false)
+    }
+  })
+  it('share the whole emulsion where only what comes last differs, and phases where the wax does', () => {
+    const late = lotion.phases.slice(0, 2).reduce((n, p) => n + p.lines.length, 0)
+    const whole = sharedBase(levelOptions(lotion, late, [0.2, 0.4]).map((o) => scaledTo(o.formula, 60)), catalogue) // prettier-ignore
+    expect(whole.kind).toBe('whole')
+    const waxes = sharedBase(materialOptions(lotion, catalogue, 'emulsifier').slice(0, 3).map((o) => scaledTo(o.formula, 60)), catalogue) // prettier-ignore
+    expect(waxes.kind).toBe('phases')
+    expect(waxes.forbids[0]).toMatch(/“Pour B into A.*” is not the same in all jars/)
+  })
+  it('forbid what settles, and name it', () => {
+    const f = formula([
+      phase('Water', 'water', [['aqua', 'fill'], ['glycerin', 4], ['kaolin', 5]], { heatToC: 70 }),
+      phase('Oil', 'oil', [['helianthus annuus seed oil', 8], ['cetearyl alcohol', 2], ['polyglyceryl-6 blend', 4]], { heatToC: 70 }),
+    ]) // prettier-ignore
+    const base = sharedBase(
+      levelOptions(f, 4, [1, 2]).map((o) => scaledTo(o.formula, 60)),
+      catalogue,
+    )
+    expect(base.forbids.join(' ')).toMatch(/kaolin.* settles/i)
+    expect(base.parts.flatMap((p) => p.lines.map((l) => l.label)).join()).not.toMatch(/kaolin/i)
+  })
+})

@@ -1,0 +1,330 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { catalogue, derivedOf, readFormula, readTrial, writeTrial } from '../src/index.ts'
+import { sideBySide } from '../src/derived/side.ts'
+import { forecastOf, forecastWords } from '../src/derived/forecast.ts'
+import { friedman, friedmanExact, neededPeople, ranksOf, differAll, differFrom } from '../src/stats/ranks.ts'
+import { FEEL, attributesFor, leans, ownAttribute, usualAttributes } from '../src/trials/data.ts'
+import { forecastAndFound, foundInBatch } from '../src/trials/found.ts'
+import { balancedOrders, codes, drawOf, williams } from '../src/trials/order.ts'
+import { ended, planTrial, scoreRows, trialFault, trialWarnings, withFound, type TrialWish } from '../src/trials/plan.ts' // prettier-ignore
+import {
+  isAnswered,
+  judgeSteps,
+  nextStep,
+  sittingsOf,
+  standOfSittings,
+  withAnswer,
+} from '../src/trials/sittings.ts'
+import { materialOptions } from '../src/trials/variants.ts'
+import { trialVerdict } from '../src/trials/verdict.ts'
+
+const demo = new URL('../../../demo/', import.meta.url)
+const demos = readdirSync(demo).map((name) => readFormula(readFileSync(new URL(name, demo), 'utf8')))
+const lotion = demos.find((f) => f.name.startsWith('Gull Wing'))!
+const noPrice = () => null
+
+const wish = (patch: Partial<TrialWish> = {}): TrialWish => ({
+  id: 't1',
+  name: 'Which wax',
+  now: '2026-03-01T10:00:00.000Z',
+  seed: 7,
+  of: { id: 'f1', name: lotion.name },
+  product: { kind: 'lotion', hair: false },
+  varies: 'emulsifier',
+  what: 'the emulsifier',
+  batchGrams: 60,
+  samples: materialOptions(lotion, catalogue, 'emulsifier').slice(0, 4).map((o) => ({ name: o.label, formula: o.formula })),
+  reference: 0,
+  attributes: usualAttributes('lotion'),
+  decides: 'spread',
+  people: ['Ina', 'Bo', 'Una'],
+  rounds: 2,
+  choosing: [],
+  ...patch,
+}) // prettier-ignore
+
+describe('the order of a trial', () => {
+  it.each([2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12])('is balanced for place and for what came before, %i samples', (k) => {
+    const rows = williams(k)
+    expect(rows).toHaveLength(k % 2 === 0 ? k : 2 * k)
+    const each = rows.length / k
+    for (let place = 0; place < k; place++)
+      for (let sample = 0; sample < k; sample++)
+        expect(rows.filter((r) => r[place] === sample)).toHaveLength(each)
+    for (let x = 0; x < k; x++)
+      for (let y = 0; y < k; y++) {
+        if (x === y) continue
+        const follows = rows.filter((r) => r.some((v, i) => v === x && r[i + 1] === y)).length
+        expect(follows).toBe(each)
+      }
+  }) // prettier-ignore
+  it('is the square of Williams (1949) for three, four and six', () => {
+    const letters = (k: number) => williams(k).map((r) => r.map((i) => 'ABCDEF'[i]).join(''))
+    expect(letters(4)).toEqual(['ABDC', 'BCAD', 'CDBA', 'DACB'])
+    expect(letters(6)).toEqual(['ABFCED', 'BCADFE', 'CDBEAF', 'DECFBA', 'EFDACB', 'FAEBDC'])
+    expect(letters(3).sort()).toEqual(['ABC', 'ACB', 'BAC', 'BCA', 'CAB', 'CBA'])
+  })
+  it('gives whole squares to as many people as there are, the same for the same seed', () => {
+    const rows = balancedOrders(4, 8, drawOf(3))
+    for (let place = 0; place < 4; place++)
+      for (let s = 0; s < 4; s++) expect(rows.filter((r) => r[place] === s)).toHaveLength(2)
+    expect(balancedOrders(4, 8, drawOf(3))).toEqual(rows)
+    expect(balancedOrders(4, 8, drawOf(4))).not.toEqual(rows)
+  })
+  it('gives codes of three digits that say nothing, none twice', () => {
+    fc.assert(
+      fc.property(fc.integer(), fc.integer({ min: 1, max: 800 }), (seed, n) => {
+        const list = codes(n, drawOf(seed))
+        expect(new Set(list).size).toBe(n)
+        for (const c of list) expect(c).toMatch(/^(?!(\d)\1\1$)(?!123$)[1-9]\d\d$/)
+      }),
+    )
+  })
+})
+
+describe('a sitting', () => {
+  const trial = planTrial(wish({ choosing: [{ kind: 'triangle', a: 0, b: 1 }, { kind: 'pair', a: 1, b: 2 }], attributes: [...usualAttributes('lotion'), attributesFor(false).find((a) => a.ask === 'rank')!] })) // prettier-ignore
+  it('is the same however often it is asked, and by way of a file', () => {
+    expect(sittingsOf(readTrial(writeTrial(trial)) as typeof trial)).toEqual(sittingsOf(trial))
+    expect(sittingsOf(trial)).toHaveLength(6)
+  })
+  it('shows a judge codes and nothing by which a sample could be known', () => {
+    for (const sitting of sittingsOf(trial)) {
+      const told = JSON.stringify(judgeSteps(trial, sitting))
+      for (const s of trial.samples) {
+        expect(told).not.toContain(s.name)
+        expect(told).not.toContain(`"${s.id}"`)
+      }
+      expect(told).not.toContain('odd')
+    }
+  })
+  it('asks in the order of the moments, what stays for later of all samples together', () => {
+    const steps = judgeSteps(trial, sittingsOf(trial)[0]!)
+    const asked = steps.flatMap((s) => (s.kind === 'score' ? [s] : []))
+    const at = (id: string) => FEEL.moments.findIndex((m) => m.id === id)
+    for (const code of new Set(asked.map((s) => s.code))) {
+      const places = asked.filter((s) => s.code === code).map((s) => at(s.moment.id))
+      expect(places).toEqual(places.toSorted((x, y) => x - y))
+    }
+    const later = asked.findIndex((s) => s.moment.id === '20-min')
+    expect(asked.slice(later).every((s) => !s.moment.each)).toBe(true)
+    expect(steps.at(-1)!.kind).toBe('rank')
+  })
+  it('gives each order of a triangle and of a pair equally often', () => {
+    const big = planTrial(wish({ people: Array.from({ length: 12 }, (_, i) => `P${i}`), rounds: 1, choosing: [{ kind: 'triangle', a: 0, b: 1 }, { kind: 'pair', a: 1, b: 2 }] })) // prettier-ignore
+    const all = sittingsOf(big)
+    const trios = all.map((s) => s.trios[0]!)
+    for (const odd of [0, 1, 2]) expect(trios.filter((t) => t.odd === odd)).toHaveLength(4)
+    for (const t of trios) {
+      const count = t.samples.filter((x) => x === t.samples[t.odd]).length
+      expect(count).toBe(1)
+    }
+    expect(all.filter((s) => s.duos[0]!.samples[0] === 'b')).toHaveLength(6)
+  })
+  it('takes answers by code, one in the place of another, and none that cannot be', () => {
+    const [sitting] = sittingsOf(trial)
+    const { person, round } = sitting!
+    const steps = judgeSteps(trial, sitting!)
+    const score = steps.find((s) => s.kind === 'score')!
+    expect(withAnswer(trial, person, round, score.key, { value: 11 })).toBeNull()
+    expect(withAnswer(trial, person, round, score.key, { value: NaN })).toBeNull()
+    expect(withAnswer(trial, person, round, 'nothing', { value: 1 })).toBeNull()
+    const once = withAnswer(trial, person, round, score.key, { value: 4 })!
+    const twice = withAnswer(once, person, round, score.key, { value: 6 })!
+    expect(twice.scores).toHaveLength(1)
+    expect(twice.scores[0]!.value).toBe(6)
+    expect(twice.scores[0]!.sample).toBe(sitting!.served[0]!.sample)
+    expect(withAnswer(ended(twice, 'now'), person, round, score.key, { value: 1 })).toBeNull()
+    const trio = sitting!.trios[0]!
+    expect(withAnswer(trial, person, round, 'trio 0', { chosen: trio.codes[trio.odd]! })!.triangles).toEqual([{ by: person, round, right: true, a: 'a', b: 'b' }]) // prettier-ignore
+    expect(withAnswer(trial, person, round, 'trio 0', { chosen: '000' })).toBeNull()
+    const order = sitting!.served.map((s) => s.code)
+    const ranked = withAnswer(trial, person, round, 'rank liking', { order })!
+    expect(ranked.scores.map((s) => s.value)).toEqual([1, 2, 3, 4])
+    expect(withAnswer(trial, person, round, 'rank liking', { order: order.slice(1) })).toBeNull()
+  })
+  it('goes on where it was left, and is over when every question has its answer', () => {
+    let t = trial
+    const [sitting] = sittingsOf(t)
+    const { person, round } = sitting!
+    const served = new Set<string>()
+    for (let n = 0; n < 500; n++) {
+      const step = nextStep(judgeSteps(t, sitting!), served)
+      if (!step) break
+      if (step.kind === 'serve') served.add(step.code)
+      else if (step.kind === 'rank') t = withAnswer(t, person, round, step.key, { order: step.codes })!
+      else if (step.kind === 'score') t = withAnswer(t, person, round, step.key, { value: 5 })!
+      else t = withAnswer(t, person, round, step.key, { chosen: step.codes[0]! })!
+    }
+    expect(judgeSteps(t, sitting!).every(isAnswered)).toBe(true)
+    const stands = standOfSittings(t)
+    expect(stands[0]!.done).toBe(stands[0]!.of)
+    expect(stands.slice(1).every((s) => s.done === 0)).toBe(true)
+    expect(readTrial(writeTrial(t))).toEqual(t)
+  })
+})
+
+describe('ranks, exactly', () => {
+  it('are counted as over all orders, ties and all', () => {
+    const orders = (row: number[]): number[][] => row.length < 2 ? [row] : row.flatMap((v, i) => orders([...row.slice(0, i), ...row.slice(i + 1)]).map((r) => [v, ...r])) // prettier-ignore
+    const brute = (rows: number[][]) => {
+      const q = (list: number[][]) => list[0]!.map((_, j) => list.reduce((s, r) => s + r[j]!, 0)).reduce((s, r) => s + r * r, 0) // prettier-ignore
+      const ranks = rows.map((r) => ranksOf(r))
+      const seen = q(ranks)
+      let all: number[][][] = [[]]
+      for (const row of ranks) all = all.flatMap((list) => orders(row).map((o) => [...list, o]))
+      return all.filter((list) => q(list) >= seen - 1e-9).length / all.length
+    }
+    fc.assert(
+      fc.property(fc.array(fc.array(fc.integer({ min: 0, max: 3 }), { minLength: 3, maxLength: 3 }), { minLength: 2, maxLength: 4 }), (rows) => {
+        expect(friedmanExact(rows)).toBeCloseTo(brute(rows), 9)
+      }),
+      { numRuns: 60 },
+    ) // prettier-ignore
+  })
+  it('agree with Friedman’s exact table (1937; Hollander and Wolfe A.22, from memory)', () => {
+    expect(friedmanExact([[1, 2, 3], [1, 2, 3], [1, 2, 3]])).toBeCloseTo(0.028, 3) // prettier-ignore
+    const four = [[1, 2, 3], [1, 2, 3], [1, 2, 3], [2, 1, 3]] // prettier-ignore
+    expect(friedman(four)!.q).toBeCloseTo(6.5, 9)
+    expect(friedmanExact(four)).toBeCloseTo(0.042, 3)
+    expect(friedmanExact([[1, 2, 3, 4], [1, 2, 3, 4]])).toBeCloseTo(0.042, 3) // prettier-ignore
+  })
+  it('are not counted where there are too many ways', () => {
+    expect(friedmanExact(Array.from({ length: 12 }, () => [1, 2, 3, 4, 5, 6]))).toBeNull()
+    expect(friedmanExact([[1, 2, 3]])).toBeNull()
+  })
+  it('tell how many people would name a difference that stays as it is', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 3, max: 6 }), fc.boolean(), (k, reference) => {
+        // everybody agrees on the first and the last
+        const row = Array.from({ length: k }, (_, i) => i)
+        const n = neededPeople(k - 1, k, reference)!
+        const named = (people: number) => reference ? differFrom(Array(people).fill(row) as number[][], 0).includes(k - 1) : differAll(Array(people).fill(row) as number[][]).some(([x, y]) => x === 0 && y === k - 1) // prettier-ignore
+        expect(named(Math.max(2, n))).toBe(true)
+        if (n > 2) expect(named(n - 1)).toBe(false)
+      }),
+    )
+    expect(neededPeople(0, 4, false)).toBeNull()
+  })
+})
+
+describe('a verdict', () => {
+  const scored = (rows: Record<string, number[][]>, reference: number | null = null) => {
+    const t = planTrial(wish({ samples: ['w', 'x', 'y', 'z'].slice(0, Object.values(rows)[0]![0]!.length).map((name) => ({ name, formula: null })), reference, varies: 'jar', people: Object.values(rows)[0]!.map((_, i) => `P${i}`), rounds: 1, attributes: attributesFor(false).filter((a) => a.id in rows), decides: null })) // prettier-ignore
+    for (const [attribute, of] of Object.entries(rows))
+      of.forEach((row, i) => row.forEach((value, j) => t.scores.push({ by: `p${i + 1}`, round: 1, sample: 'abcd'[j]!, attribute, value }))) // prettier-ignore
+    return trialVerdict(t)
+  }
+  it('names the effect first and the test behind it', () => {
+    const [r] = scored({ spread: [[2, 5, 8], [1, 4, 7], [3, 5, 9], [2, 6, 8], [2, 4, 7]] }, 0).readings // prettier-ignore
+    expect(r!.says).toMatch(/^C spreads further than the reference \(by 5\.8 of 10; 5 of 5 people\)/)
+    expect(r!.test).toMatch(/^Friedman 10, p < 0\.001 exactly$/)
+    expect(r!.dots.map((d) => d.mean)).toEqual([2, 4.8, 7.8])
+    expect(r!.dots.every((d) => d.low <= d.mean && d.mean <= d.high && d.low >= 0 && d.high <= 10)).toBe(true)
+  })
+  it('says less of a sample that scores less than the reference', () => {
+    const [r] = scored({ spread: [[8, 2, 5], [7, 1, 5], [9, 3, 6], [8, 2, 6], [7, 2, 5]] }, 0).readings // prettier-ignore
+    expect(r!.says).toMatch(/^B spreads less than the reference \(by 5\.8 of 10; 5 of 5 people\)/)
+  })
+  it('says how many more it would take, or that they are too alike', () => {
+    const few = scored({ spread: [[2, 5, 7, 6], [3, 4, 8, 6], [6, 4, 5, 3]] }).readings[0]! // prettier-ignore
+    expect(few.says).toMatch(
+      /^Between C and A \(.* apart\) 3 people cannot tell: if it stays so, \d+ more would\.$/,
+    )
+    const alike = scored({ spread: [[5, 5, 5], [4, 4, 4], [5, 5, 5]] }).readings[0]! // prettier-ignore
+    expect(alike).toMatchObject({ says: 'Too alike to tell.', test: '', tells: false })
+  })
+  it('trusts the exact test of pairs where two samples were scored', () => {
+    const four = [[3, 6], [2, 5], [4, 8], [3, 4]] // prettier-ignore
+    expect(friedman(four)!.p).toBeLessThan(0.05)
+    const [r] = scored({ spread: four }).readings
+    expect(r!.tells).toBe(false)
+    expect(r!.says).toMatch(/^B spreads further than A \(by .*; 4 of 4 people\): too few to tell\.$/)
+    const six = scored({ spread: [...four, [1, 2], [5, 6]] }).readings[0]!
+    expect(six.tells).toBe(true)
+    expect(six.test).toBe('pairs, p 0.031 exactly')
+  })
+  it('tests nothing of one person, and says so', () => {
+    const v = scored({ spread: [[2, 5, 8]] }) // prettier-ignore
+    expect(v.readings[0]!.says).toMatch(/for one person: no test follows from one\.$/)
+    expect(v.readings[0]!.tells).toBe(false)
+  })
+  it('warns that of many attributes one differs by chance', () => {
+    const row = [[2, 5, 8], [1, 4, 7], [3, 5, 9], [2, 6, 8], [2, 4, 7], [1, 5, 9]] // prettier-ignore
+    const flat = row.map(() => [5, 5, 5])
+    const { head } = scored({ spread: row, tack: flat, slip: flat, film: flat, shine: flat })
+    expect(head.join(' ')).toMatch(/Of 5 attributes one may differ by chance, and none was named to decide/)
+  })
+  it('reads triangles and pairs exactly, at both sides of the limits of ISO 4120 and 5495', () => {
+    const of = (right: number, n: number) => {
+      const t = planTrial(wish({ people: ['A', 'B'] }))
+      for (let i = 0; i < n; i++) t.triangles.push({ by: i % 2 ? 'p1' : 'p2', right: i < right })
+      return trialVerdict(t).choices[0]!
+    }
+    expect(of(8, 12)).toMatch(/they can be told apart \(p 0\.019\)/)
+    expect(of(7, 12)).toMatch(/not shown to differ with 12 answers \(p 0\.066\)/)
+    const alone = planTrial(wish({ people: ['Ina'], rounds: 6 }))
+    for (let i = 0; i < 6; i++) alone.pairs.push({ by: 'p1', chosen: 'b', over: 'c', round: i + 1 })
+    const { choices } = trialVerdict(alone)
+    expect(choices[0]).toBe('6 of 6 prefer B to C (p 0.031).')
+    expect(choices[1]).toMatch(/one person/)
+  })
+  it('has a phrase for either end of every attribute, and for one’s own', () => {
+    for (const a of FEEL.attributes) expect(leans(a, true)).not.toBe(leans(a, false))
+    const own = ownAttribute('Sound', 'dull', 'squeaky', [])
+    expect(leans(own, true)).toBe('is nearer to “squeaky” in sound')
+    expect(ownAttribute('Sound', 'a', 'b', [own]).id).not.toBe(own.id)
+    for (const ids of Object.values(FEEL.kinds)) for (const id of ids) expect(FEEL.attributes.map((a) => a.id)).toContain(id) // prettier-ignore
+    for (const a of FEEL.attributes) expect(FEEL.moments.map((m) => m.id)).toContain(a.moment)
+  })
+})
+
+describe('a trial', () => {
+  it('says what is missing', () => {
+    expect(trialFault(wish())).toBeNull()
+    expect(trialFault(wish({ samples: [] }))).toMatch(/two things/)
+    expect(trialFault(wish({ people: [] }))).toMatch(/who judges/)
+    expect(trialFault(wish({ people: ['Ina', 'ina '] }))).toMatch(/same name/)
+    expect(trialFault(wish({ attributes: [] }))).toMatch(/what is judged/)
+    expect(() => planTrial(wish({ rounds: 0 }))).toThrow(/Rounds/)
+  })
+  it('warns of what unblinds and of too few', () => {
+    const red = { ...lotion, phases: lotion.phases.map((p, i) => (i === 0 ? { ...p, lines: [...p.lines, { material: 'Acid Red 27', percent: 0.01, custom: { facts: { kind: 'colourant' as const } } }] } : p)) } // prettier-ignore
+    const told = trialWarnings(wish({ samples: [{ name: 'plain', formula: lotion }, { name: 'red', formula: red }], people: ['Ina'], decides: null }), catalogue).join(' ') // prettier-ignore
+    expect(told).toMatch(/differ in colour/)
+    expect(told).toMatch(/Alone, plan at least 6 rounds/)
+    expect(told).toMatch(/Name the one attribute/)
+    expect(trialWarnings(wish({ people: ['A', 'B', 'C', 'D', 'E'] }), catalogue)).toEqual([])
+  })
+  it('comes back from its file as it was, and as a table', () => {
+    const t = withFound(planTrial(wish()), { sample: 'a', what: 'spread', value: 61 })
+    t.scores.push({ by: 'p1', round: 1, sample: 'a', attribute: 'spread', value: 4 })
+    expect(readTrial(writeTrial(t))).toEqual(t)
+    const rows = scoreRows(t)
+    expect(rows[1]).toEqual(['score', 'Ina', 1, 'spread', t.samples[0]!.name, '', 4])
+    expect(rows.at(-1)).toEqual(['found', '', '', 'spread', t.samples[0]!.name, '', 61])
+    expect(withFound(t, { sample: 'a', what: 'spread' }).plan.measured).toEqual([])
+  })
+  it('shows where the forecast was wrong', () => {
+    const f = forecastOf(derivedOf(lotion, catalogue), noPrice)
+    expect(forecastWords(f).map((x) => x.what)).toEqual(['pH', 'Body', 'Frost', '100 g'])
+    const body = f.body!
+    const rows = forecastAndFound(f, [{ sample: 'a', what: 'body', choice: 'butter' }, { sample: 'a', what: 'ph', value: f.ph!.likely }, { sample: 'a', what: 'frost', choice: f.frost!.verdict === 'splits' ? 'held' : 'split' }]) // prettier-ignore
+    expect(rows.map((r) => [r.what, r.fits])).toEqual([['pH', true], ['Body', body.high === 'butter'], ['Frost', f.frost!.verdict === 'doubtful']]) // prettier-ignore
+    expect(rows[1]!.says).toBe('Omblet was low')
+    expect(forecastAndFound(null, [{ sample: 'a', what: 'ph', value: 5 }])[0]!.fits).toBeNull()
+    expect(foundInBatch('a', { readings: [{ n: 3, at: '', ph: 5.1, method: 'strip' }], doses: [] })).toEqual([{ sample: 'a', what: 'ph', value: 5.1 }]) // prettier-ignore
+  })
+  it('lays two formulas side by side, with what came and what went', () => {
+    const [other] = materialOptions(lotion, catalogue, 'emulsifier').filter((o) => !o.current)
+    const sides = sideBySide(derivedOf(lotion, catalogue), derivedOf(other!.formula, catalogue), noPrice)
+    const changed = sides.rows.filter((r) => r.changed)
+    expect(changed.map((r) => [r.left?.percent ?? null, r.right?.percent ?? null]).filter((p) => p.includes(null))).toHaveLength(2) // prettier-ignore
+    expect(sides.rows).toHaveLength(lotion.phases.flatMap((p) => p.lines).length + 1)
+    const same = sideBySide(derivedOf(lotion, catalogue), derivedOf(lotion, catalogue), noPrice)
+    expect(same.rows.some((r) => r.changed) || same.facts.some((f) => f.changed)).toBe(false)
+    expect([same.came, same.went, same.steps.left, same.steps.right]).toEqual([[], [], [], []])
+  })
+})
