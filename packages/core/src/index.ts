@@ -140,7 +140,7 @@ export { formulaFault, readFormula, toFormula, writeFormula } from './files/form
 export { readFile } from './files/gate.ts'
 export { report } from './files/report.ts'
 export { readReadings } from './files/trend-table.ts'
-export { readTrial, writeTrial } from './files/trial.ts'
+export { bringsTrial, readTrial, writeTrial } from './files/trial.ts'
 export { trialReport } from './trials/report.ts'
 export { trendOf } from './stats/trend.ts'
 export { besideId, brings, placeOf, same, sameEvent, sameFormula } from './files/same.ts'
@@ -276,6 +276,7 @@ export {
   type Site,
   SITES,
 } from './shapes/formula.ts'
+export type { VersionStory } from './shapes/version.ts'
 export { Material, type MaterialKind, SOLUBILITIES } from './shapes/material.ts'
 export { MethodChoices, MethodEdits, type Schools } from './shapes/method.ts'
 export { solubilityAt, temperatureFactor } from './solubility/solubility.ts'

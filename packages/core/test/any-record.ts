@@ -6,6 +6,14 @@ import {
   SITES,
   METHODS,
   withKeys,
+  decided,
+  ended,
+  judgeSteps,
+  planTrial,
+  sittingsOf,
+  usualAttributes,
+  withAnswer,
+  type PlannedTrial,
   type Backup,
   type BatchFile,
   type BenchEvent,
@@ -194,6 +202,34 @@ const anyContainer: fc.Arbitrary<Container> = fc.record(
   { requiredKeys: ['id', 'name', 'kind', 'nominalMl', 'left'] },
 )
 
+/** A trial of a few jars with what was answered so far. */
+export const anyTrial: fc.Arbitrary<PlannedTrial> = fc
+  .record({
+    id: fc.uuid(),
+    seed: fc.integer(),
+    formulas: fc.array(fc.option(anyWholeFormula), { minLength: 2, maxLength: 3 }),
+    people: fc.uniqueArray(fc.constantFrom('Ina', 'Bo', 'Una', 'Ole'), { minLength: 1 }),
+    rounds: fc.integer({ min: 1, max: 3 }),
+    values: fc.array(fc.integer({ min: 0, max: 10 }), { maxLength: 8 }),
+    over: fc.boolean(),
+    because: words(60),
+  })
+  .map(({ id, seed, formulas, people, rounds, values, over, because }) => {
+    let trial = planTrial({
+      id, seed, people, rounds, name: 'Which wax', now: '2026-11-26T08:00:00.000Z',
+      of: { id: null, name: 'Quay' }, product: { kind: 'lotion', hair: false }, varies: 'version', what: 'the version',
+      batchGrams: 50, samples: formulas.map((formula, i) => ({ name: `Jar ${i}`, formula })), reference: 0,
+      attributes: usualAttributes('lotion'), decides: 'spread', choosing: [{ kind: 'triangle', a: 0, b: 1 }],
+    })
+    const [sitting] = sittingsOf(trial)
+    const asked = judgeSteps(trial, sitting!).filter((s) => s.kind === 'score')
+    values.forEach((value, i) => {
+      const step = asked[i % asked.length]!
+      trial = withAnswer(trial, sitting!.person, 1, step.key, { value }) ?? trial
+    })
+    return over ? decided(ended(trial, AT), { keep: 'a', because, next: '', at: AT }) : trial
+  }) // prettier-ignore
+
 const AT = '2026-11-26T08:00:00.000Z'
 export const anyBackup: fc.Arbitrary<Backup> = fc
   .record({
@@ -204,8 +240,10 @@ export const anyBackup: fc.Arbitrary<Backup> = fc
     lots: fc.uniqueArray(anyLot, { maxLength: 3, selector: (l) => l.id }),
     containers: fc.uniqueArray(anyContainer, { maxLength: 2, selector: (c) => c.id }),
     batches: fc.array(anyBatch, { maxLength: 1 }),
+    trials: fc.array(anyTrial, { maxLength: 1 }),
   })
-  .map(({ formulas, lots, containers, batches }) => ({
+  .map(({ formulas, lots, containers, batches, trials }) => ({
+    trials,
     savedAt: AT,
     settings: {},
     formulas: formulas.map(([id, formula, version]) => ({
@@ -213,7 +251,8 @@ export const anyBackup: fc.Arbitrary<Backup> = fc
       createdAt: AT,
       updatedAt: AT,
       formula,
-      versions: version ? [{ id: `${id}-v`, number: 1, name: 'first', savedAt: AT, formula: version }] : [],
+      ...(version ? { from: `${id}-v` } : {}),
+      versions: version ? [{ id: `${id}-v`, number: 1, name: 'first', savedAt: AT, formula: version, reason: 'less wax', result: 'sinks in sooner', rating: 4 }] : [], // prettier-ignore
     })),
     materials: [],
     lots,

@@ -131,7 +131,7 @@ describe('files of every released version', () => {
       expect(state.finished?.filledGrams).toBe(97.5)
       expect(state.readings.map((r) => r.ph)).toEqual([6.1, 5.4])
       expect(read.batch.photos).toHaveLength(1)
-    } else {
+    } else if (read.kind === 'backup') {
       expect(read.refused).toEqual([])
       const { formulas, materials, lots, changes, batches } = read.backup
       expect([formulas, materials, lots, changes, batches].map((l) => l.length)).toEqual([1, 1, 1, 1, 1])
@@ -150,6 +150,7 @@ const backup = (more: Partial<Backup> = {}): Backup => ({
   containers: [],
   changes: [],
   batches: [],
+  trials: [],
   ...more,
 })
 const readBackup = (text: string) => {

@@ -75,6 +75,7 @@ describe('the store', () => {
       'materials',
       'pictures',
       'settings',
+      'trials',
       'versions',
     ])
     expect(await getFormula('f1')).toEqual({

@@ -5,10 +5,13 @@ import { Container } from '../fill/containers.ts'
 import { Lot, withRealDays } from '../materials/lots.ts'
 import { mixtureCircles } from '../materials/mixtures.ts'
 import { Material } from '../shapes/material.ts'
+import type { PlannedTrial } from '../shapes/trial.ts'
+import { VersionStory } from '../shapes/version.ts'
 import { shorten } from '../text/format.ts'
 import { BATCH_VERSION, toBatch, type BatchFile } from './batch.ts'
 import { toFormula } from './formula.ts'
 import { firstIssue, isTooDeep, ReadError, refuseNewer } from '../text/json.ts'
+import { toPlannedTrial } from './trial.ts'
 
 export const BACKUP_VERSION = 1
 
@@ -22,11 +25,12 @@ const Frame = z.looseObject({
   containers: z.array(z.unknown()).default([]),
   changes: z.array(z.unknown()).default([]),
   batches: z.array(z.unknown()).default([]),
+  trials: z.array(z.unknown()).default([]),
   settings: z.record(z.string().max(100), z.unknown()).default({}),
 })
 
 const id = z.string().min(1).max(200)
-const SavedVersion = z.looseObject({
+const SavedVersion = VersionStory.extend({
   id,
   number: z.number().int().min(1),
   name: z.string().max(1000),
@@ -37,11 +41,12 @@ const SavedFormula = z.looseObject({
   id,
   createdAt: z.string().max(100),
   updatedAt: z.string().max(100),
+  from: id.optional(),
   formula: z.unknown(),
   versions: z.array(z.unknown()).default([]),
 })
 
-export interface BackupVersion {
+export interface BackupVersion extends VersionStory {
   id: string
   number: number
   name: string
@@ -53,6 +58,8 @@ export interface BackupFormula {
   id: string
   createdAt: string
   updatedAt: string
+  /** Id of the version that it goes on from. */
+  from?: string
   formula: Formula
   versions: BackupVersion[]
 }
@@ -66,6 +73,7 @@ export interface Backup {
   /** Changed facts of catalogue materials. */
   changes: FactChange[]
   batches: BatchFile[]
+  trials: PlannedTrial[]
   /** What is true of a maker's own tools. */
   settings: Record<string, unknown>
 }
@@ -128,19 +136,20 @@ export function toBackup(value: unknown): ReadBackup {
     lists.formulas,
     (f, i) => `Formula ${nameIn(f, 'formula', 'name') || i + 1}`,
     (item): BackupFormula => {
-      const { id, createdAt, updatedAt, formula, versions } = parsed(SavedFormula, item)
+      const { id, createdAt, updatedAt, from, formula, versions } = parsed(SavedFormula, item)
       const of = nameIn(item, 'formula', 'name')
       return {
         id,
         createdAt,
         updatedAt,
+        ...(from === undefined ? {} : { from }),
         formula: toFormula(withShortName(formula)),
         versions: sound(
           versions,
           (v, j) => `Version ${String((v as { number?: unknown } | null)?.number ?? j + 1)} of ${of}`,
           (entry): BackupVersion => {
-            const { id, number, name, savedAt, formula } = parsed(SavedVersion, entry)
-            return { id, number, name, savedAt, formula: toFormula(withShortName(formula)) }
+            const version = parsed(SavedVersion, entry)
+            return { ...version, formula: toFormula(withShortName(version.formula)) }
           },
         ),
       }
@@ -175,8 +184,9 @@ export function toBackup(value: unknown): ReadBackup {
       (item) => parsed(FactChange, item),
     ),
     batches: sound(lists.batches, (b, i) => `Batch ${nameIn(b, 'batch', 'code') || i + 1}`, toBatch),
+    trials: sound(lists.trials, (t, i) => `Trial ${nameIn(t, 'name') || i + 1}`, toPlannedTrial),
   }
-  const taken = formulas.length + backup.materials.length + backup.lots.length + backup.containers.length + backup.changes.length + backup.batches.length // prettier-ignore
+  const taken = formulas.length + backup.materials.length + backup.lots.length + backup.containers.length + backup.changes.length + backup.batches.length + backup.trials.length // prettier-ignore
   if (taken === 0 && refused.length > 0)
     throw new ReadError(`Nothing in this backup can be read. ${refused[0]!.what}: ${refused[0]!.why}`)
   return { backup, refused }

@@ -1,5 +1,6 @@
 import { firstIssue, parseJson, ReadError, refuseDepth, refuseNewer } from '../text/json.ts'
-import { Trial, TRIAL_VERSION } from '../shapes/trial.ts'
+import { Trial, TRIAL_VERSION, type PlannedTrial } from '../shapes/trial.ts'
+import { same } from './same.ts'
 
 /** Reads the text of a trial file: whole, or `ReadError` with the field that is at fault. */
 export const readTrial = (text: string): Trial => toTrial(parseJson(text))
@@ -48,4 +49,30 @@ function named(items: readonly { id: string }[], field: string): Set<string> {
     ids.add(item.id)
   }
   return ids
+}
+
+/** A trial with its plan; one that was written elsewhere, without a plan, is no trial that can go on here. */
+export function toPlannedTrial(value: unknown): PlannedTrial {
+  const trial = toTrial(value)
+  if (!trial.plan) throw new ReadError('plan is missing: this trial was not set up in Omblet. The command “omblet trial” reads it.', 'plan') // prettier-ignore
+  const ids = new Set(trial.samples.map((s) => s.id))
+  const unknown = [...trial.plan.choosing.flatMap((c) => [c.a, c.b]), ...trial.plan.measured.map((m) => m.sample)].find((x) => !ids.has(x)) // prettier-ignore
+  if (unknown !== undefined) throw new ReadError(`plan names the sample “${unknown}”, and there is no such sample.`, 'plan') // prettier-ignore
+  return { ...trial, plan: trial.plan }
+}
+
+/** What a trial from a file brings to the one that is here: nothing, more answers, or another course of things. */
+export function bringsTrial(here: PlannedTrial, file: PlannedTrial): 'nothing' | 'more' | 'another' {
+  const setUp = ({ samples, attributes, plan: { people, rounds, seed, choosing } }: PlannedTrial) => ({ samples: samples.map((s) => ({ ...s, batchId: null })), attributes, people, rounds, seed, choosing }) // prettier-ignore
+  if (!same(setUp(here), setUp(file))) return 'another'
+  const told = (t: PlannedTrial) => [
+    ...[...t.scores, ...t.triangles, ...t.pairs, ...t.plan.measured].map((x) => JSON.stringify(Object.entries(x).sort())),
+    ...t.samples.flatMap((s) => (s.batchId ? [`batch ${s.id} ${s.batchId}`] : [])),
+    ...(t.plan.baseBatch ? [`base ${t.plan.baseBatch}`] : []),
+    ...(t.plan.endedAt ? ['ended'] : []),
+    ...(t.plan.decision ? [JSON.stringify(t.plan.decision)] : []),
+  ] // prettier-ignore
+  const [x, y] = [new Set(told(here)), new Set(told(file))]
+  if ([...y].every((item) => x.has(item))) return 'nothing'
+  return [...x].every((item) => y.has(item)) ? 'more' : 'another'
 }

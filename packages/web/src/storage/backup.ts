@@ -1,5 +1,6 @@
 import {
   brings,
+  bringsTrial,
   freeName,
   knownCatalogue,
   besideBatch,
@@ -15,6 +16,7 @@ import {
   type BatchFile,
   type Catalogue,
   type Lot,
+  type PlannedTrial,
   type Refused,
 } from '@omblet/core'
 import type { IDBPObjectStore, StoreNames } from 'idb'
@@ -28,9 +30,9 @@ export const CARRIED_SETTINGS = ['tools', 'who', 'forgotten'] as const
 /** Everything, or the formulas of these ids, as a backup; entries without a batch are left to the place where they are shown. */
 export async function collectBackup(now: string, ids?: readonly string[]): Promise<Backup> {
   const db = await openStore()
-  const tx = db.transaction(['formulas', 'versions', 'materials', 'lots', 'containers', 'changes', 'batches', 'events', 'settings']) // prettier-ignore
+  const tx = db.transaction(['formulas', 'versions', 'materials', 'lots', 'containers', 'changes', 'batches', 'events', 'trials', 'settings']) // prettier-ignore
   const wanted = ids && new Set(ids)
-  const [formulas, versions, materials, lots, containers, changes, heads, events, settings] =
+  const [formulas, versions, materials, lots, containers, changes, heads, events, trials, settings] =
     await Promise.all([
       tx.objectStore('formulas').getAll(),
       tx.objectStore('versions').getAll(),
@@ -40,6 +42,7 @@ export async function collectBackup(now: string, ids?: readonly string[]): Promi
       ids ? [] : tx.objectStore('changes').getAll(),
       ids ? [] : tx.objectStore('batches').getAll(),
       ids ? [] : tx.objectStore('events').getAll(),
+      ids ? [] : tx.objectStore('trials').getAll(),
       ids ? [] : tx.objectStore('settings').getAll(),
     ])
   const byFormula = grouped(versions, (v) => v.formulaId)
@@ -49,12 +52,11 @@ export async function collectBackup(now: string, ids?: readonly string[]): Promi
     settings: Object.fromEntries(settings.flatMap(({ key, value }) => (CARRIED_SETTINGS.some((k) => k === key) ? [[key, value]] : []))), // prettier-ignore
     formulas: formulas
       .filter((r) => !wanted || wanted.has(r.id))
-      .map(({ id, createdAt, updatedAt, formula }) => ({
-        id,
-        createdAt,
-        updatedAt,
-        formula,
-        versions: (byFormula.get(id) ?? []).map((v: VersionRecord) => ({ id: v.id, number: v.number, name: v.name, savedAt: v.savedAt, formula: v.formula })), // prettier-ignore
+      .map(({ rev: _r, demo: _d, ...record }) => ({
+        ...record,
+        versions: (byFormula.get(record.id) ?? []).map(
+          ({ formulaId: _f, ...version }: VersionRecord) => version,
+        ),
       })),
     materials,
     lots,
@@ -64,6 +66,7 @@ export async function collectBackup(now: string, ids?: readonly string[]): Promi
       const own = (byBatch.get(id) ?? []).map((r) => r.event)
       return own[0]?.type === 'start' ? [{ batch: tidyInfo({ id, code, name, formulaId, who }), events: own, photos: [] }] : [] // prettier-ignore
     }),
+    trials,
   }
 }
 
@@ -95,11 +98,11 @@ export function writtenBackup(backup: Backup): WrittenBackup {
 }
 /** Whether the same records stand in both; a name that was too long may have been cut. */
 const sameRecords = (x: Backup, y: Backup) =>
-  (['formulas', 'materials', 'lots', 'containers', 'changes', 'batches'] as const).every(
+  (['formulas', 'materials', 'lots', 'containers', 'changes', 'batches', 'trials'] as const).every(
     (k) => x[k].length === y[k].length,
   )
 
-export type Kind = 'formulas' | 'versions' | 'materials' | 'lots' | 'containers' | 'changes' | 'batches' | 'pictures' | 'papers' | 'settings' // prettier-ignore
+export type Kind = 'formulas' | 'versions' | 'materials' | 'lots' | 'containers' | 'changes' | 'batches' | 'trials' | 'pictures' | 'papers' | 'settings' // prettier-ignore
 
 /** What became of a backup, record by record. */
 export interface Restored {
@@ -144,6 +147,7 @@ export async function restoreBackup(
       'files',
       'batches',
       'events',
+      'trials',
       'pictures',
       'settings',
     ],
@@ -157,69 +161,61 @@ export async function restoreBackup(
     const names = (await formulas.getAll()).map((r) => r.formula.name)
     /** What this restore has put: a second record of the same id in one file must find it. */
     const made = new Map<string, FormulaRecord>()
-    for (const { id, createdAt, updatedAt, formula, versions } of backup.formulas) {
+    for (const saved of backup.formulas) {
+      const { formula, versions, ...times } = saved
       const place = await placeOf(
-        id,
+        saved.id,
         async (key) => made.get(key) ?? (await formulas.get(key)),
-        (here) => (sameFormula(here.formula, formula, here.id !== id) ? 'nothing' : 'another'),
+        (here) => (sameFormula(here.formula, formula, here.id !== saved.id) ? 'nothing' : 'another'),
       )
+      let record: FormulaRecord | null = null
       if (place.what === 'nothing') result.same++
       else {
         const name = place.what === 'beside' ? freeName(formula.name, names) : formula.name
         names.push(name)
-        const record: FormulaRecord = { id: place.id, formula: { ...formula, name }, rev: 1, createdAt, updatedAt, demo: false } // prettier-ignore
-        made.set(place.id, record)
-        put(formulas.put(record))
+        record = { ...times, id: place.id, formula: { ...formula, name }, rev: 1, demo: false }
         if (place.what === 'beside') result.copies.push(name)
         else add('formulas')
       }
-      const numbers = new Set((await tx.objectStore('versions').index('formulaId').getAll(place.id)).map((v) => v.number)) // prettier-ignore
+      const store = tx.objectStore('versions')
+      const numbers = new Set((await store.index('formulaId').getAll(place.id)).map((v) => v.number))
+      /** Where a version stands that came in under another id: what was made from it must find it. */
+      const moved = new Map<string, string>()
       for (const v of versions) {
         const at = await placeOf(
           v.id,
-          (key) => tx.objectStore('versions').get(key),
+          (key) => store.get(key),
           (here) =>
             here.formulaId === place.id && sameFormula(here.formula, v.formula) ? 'nothing' : 'another',
         )
+        if (at.id !== v.id) moved.set(v.id, at.id)
         if (at.what === 'nothing') continue
         const number = numbers.has(v.number) ? Math.max(...numbers) + 1 : v.number
         numbers.add(number)
-        put(tx.objectStore('versions').put({ ...v, id: at.id, number, formulaId: place.id }))
+        put(store.put({ ...withFrom(v, moved), id: at.id, number, formulaId: place.id }))
         if (place.what === 'nothing') add('versions')
+      }
+      if (record) {
+        record = withFrom(record, moved)
+        made.set(place.id, record)
+        put(formulas.put(record))
       }
       step()
     }
-    for (const material of backup.materials) {
-      const here = await tx.objectStore('materials').get(material.id)
+    for (const { kind, id, item, words } of simpleRecords(backup, catalogue)) {
+      const store = tx.objectStore(kind)
+      const here = await store.get(id)
       if (!here) {
-        put(tx.objectStore('materials').put(material))
-        add('materials')
-      } else if (same(here, material)) result.same++
-      else result.kept.push(`Material ${material.name}`)
+        put(store.put(item as never))
+        add(kind)
+      } else if (same(here, item)) result.same++
+      else result.kept.push(words(here))
     }
-    for (const lot of backup.lots) {
-      const here = await tx.objectStore('lots').get(lot.id)
-      if (!here) {
-        put(tx.objectStore('lots').put(lot))
-        add('lots')
-      } else if (same(here, lot)) result.same++
-      else result.kept.push(`Lot of ${catalogue.find(lot.material)?.name ?? lot.material}: ${lotWords(here)} here, ${lotWords(lot)} in the backup`) // prettier-ignore
-    }
-    for (const container of backup.containers) {
-      const here = await tx.objectStore('containers').get(container.id)
-      if (!here) {
-        put(tx.objectStore('containers').put(container))
-        add('containers')
-      } else if (same(here, container)) result.same++
-      else result.kept.push(`${container.name}: ${here.left} here, ${container.left} in the backup`)
-    }
-    for (const change of backup.changes) {
-      const here = await tx.objectStore('changes').get(change.id)
-      if (!here) {
-        put(tx.objectStore('changes').put(change))
-        add('changes')
-      } else if (same(here, change)) result.same++
-      else result.kept.push(`Own figures of ${catalogue.find(change.id)?.name ?? change.id}`)
+    for (const trial of backup.trials) {
+      const { what, name } = await putTrial(tx.objectStore('trials'), trial, put)
+      if (what === 'nothing') result.same++
+      else if (what === 'beside') result.copies.push(`Trial ${name}`)
+      else add('trials')
     }
     for (const file of backup.batches) {
       const place = await putCourse(
@@ -252,6 +248,57 @@ export async function restoreBackup(
   })
   onProgress(1)
   return result
+}
+
+/** A record whose origin came in under another id. */
+const withFrom = <T extends { from?: string | undefined }>(
+  record: T,
+  moved: ReadonlyMap<string, string>,
+): T =>
+  record.from !== undefined && moved.has(record.from) ? { ...record, from: moved.get(record.from)! } : record
+
+/** Records that are here, or not, or are left as they are here: each with its place and how a sentence tells it. */
+function simpleRecords(backup: Backup, catalogue: Catalogue) {
+  const of = <K extends 'materials' | 'lots' | 'containers' | 'changes'>(
+    kind: K,
+    words: (file: Backup[K][number], here: Backup[K][number]) => string,
+  ) =>
+    (backup[kind] as Backup[K][number][]).map((item) => ({
+      kind,
+      id: item.id,
+      item,
+      words: (here: unknown) => words(item, here as Backup[K][number]),
+    }))
+  return [
+    ...of('materials', (m) => `Material ${m.name}`),
+    ...of(
+      'lots',
+      (l, here) =>
+        `Lot of ${catalogue.find(l.material)?.name ?? l.material}: ${lotWords(here)} here, ${lotWords(l)} in the backup`,
+    ),
+    ...of('containers', (c, here) => `${c.name}: ${here.left} here, ${c.left} in the backup`),
+    ...of('changes', (c) => `Own figures of ${catalogue.find(c.id)?.name ?? c.id}`),
+  ]
+}
+
+/** Puts a trial where it belongs: new, with more answers in the place of the one that is here, or beside it. */
+async function putTrial(
+  store: Pick<IDBPObjectStore<OmbletDb, StoreNames<OmbletDb>[], 'trials', 'readwrite'>, 'get' | 'put'>,
+  trial: PlannedTrial,
+  put: (write: Promise<unknown>) => void,
+) {
+  const place = await placeOf(
+    trial.plan.id,
+    (key) => store.get(key),
+    (here) => bringsTrial(here, trial),
+  )
+  if (place.what !== 'nothing') put(store.put({ ...trial, plan: { ...trial.plan, id: place.id } }))
+  return { id: place.id, name: trial.name, what: place.what }
+}
+/** Stores a trial from a file. */
+export async function takeInTrial(trial: PlannedTrial) {
+  const tx = (await openStore()).transaction('trials', 'readwrite')
+  return whole(tx, (put) => putTrial(tx.store, trial, put))
 }
 
 /** The catalogue with what is here and what the backup brings: batches name both. */

@@ -34,7 +34,7 @@ export interface Back {
  */
 export async function takeFromBin(binId: string): Promise<Back | null> {
   const db = await openStore()
-  const tx = db.transaction(['formulas', 'versions', 'materials', 'lots', 'containers', 'files', 'batches', 'events', 'pictures', 'bin'], 'readwrite') // prettier-ignore
+  const tx = db.transaction(['formulas', 'versions', 'materials', 'lots', 'containers', 'files', 'batches', 'events', 'pictures', 'trials', 'bin'], 'readwrite') // prettier-ignore
   return whole(tx, async (put): Promise<Back | null> => {
     const record = await tx.objectStore('bin').get(binId)
     if (!record) return null
@@ -107,6 +107,16 @@ export async function takeFromBin(binId: string): Promise<Back | null> {
         })
         put(store.put({ ...content.material, id }))
         return { kind: 'material', id, beside }
+      }
+      case 'trial': {
+        const store = tx.objectStore('trials')
+        const { trial } = content
+        const { id, beside } = await place(trial.plan.id, async (key) => {
+          const here = await store.get(key)
+          return !here || same(here, trial)
+        })
+        put(store.put({ ...trial, plan: { ...trial.plan, id } }))
+        return { kind: 'trial', id, beside }
       }
     }
   })

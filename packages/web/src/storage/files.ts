@@ -4,6 +4,7 @@ import {
   collectBackup,
   restoreBackup,
   takeInBatch,
+  takeInTrial,
   writtenBackup,
   type Pictures,
   type Restored,
@@ -15,6 +16,7 @@ import { explainStorage, openStore } from './db'
 export type TakenFile =
   | { kind: 'formula'; formula: Formula }
   | { kind: 'batch'; id: string; code: string; what: 'new' | 'nothing' | 'more' | 'beside' }
+  | { kind: 'trial'; id: string; name: string; what: 'new' | 'nothing' | 'more' | 'beside' }
   | { kind: 'backup'; restored: Restored }
   | { kind: 'error'; error: string }
 
@@ -39,6 +41,7 @@ export async function takeFile(file: Blob, onProgress: Progress = () => undefine
       const { id, code, what } = await takeInBatch(read.batch)
       return { kind: 'batch', id, code, what }
     }
+    if (read.kind === 'trial') return { kind: 'trial', ...(await takeInTrial(read.trial)) }
     const restored = await restoreBackup(read.backup, beside, half(0.5))
     return { kind: 'backup', restored: { ...restored, refused: read.refused } }
   } catch (error) {

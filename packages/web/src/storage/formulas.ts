@@ -1,4 +1,4 @@
-import type { Formula } from '@omblet/core'
+import type { Formula, VersionStory } from '@omblet/core'
 import { toBin } from './bin'
 import { openStore, whole } from './db'
 import type { FormulaRecord, VersionRecord } from './schema'
@@ -52,6 +52,7 @@ export async function saveFormula(
     createdAt: current?.createdAt ?? now,
     updatedAt: now,
     demo: false,
+    ...(current?.from === undefined ? {} : { from: current.from }),
   }
   await Promise.all([tx.store.put(record), tx.done])
   return record
@@ -99,27 +100,48 @@ export async function listVersions(formulaId: string): Promise<VersionRecord[]> 
   return all.sort((a, b) => b.number - a.number)
 }
 
-/** Saves a snapshot under the next number. */
-export async function addVersion(formulaId: string, formula: Formula, name: string, id: string, now: string) {
+/**
+ * Saves a snapshot under the next number, with what is told of it; it comes from the version that the sheet went on from,
+ * and the sheet goes on from it.
+ */
+export async function addVersion(formulaId: string, formula: Formula, name: string, id: string, now: string, story: VersionStory = {}) {
+  const db = await openStore()
+  const tx = db.transaction(['formulas', 'versions'], 'readwrite')
+  return whole(tx, async (put) => {
+    const versions = await tx.objectStore('versions').index('formulaId').getAll(formulaId)
+    const sheet = await tx.objectStore('formulas').get(formulaId)
+    const from = story.from ?? sheet?.from
+    const record: VersionRecord = {
+      ...story,
+      id,
+      formulaId,
+      number: Math.max(0, ...versions.map((v) => v.number)) + 1,
+      name,
+      savedAt: now,
+      formula,
+      ...(from !== undefined && versions.some((v) => v.id === from) ? { from } : {}),
+    }
+    put(tx.objectStore('versions').put(record))
+    if (sheet) put(tx.objectStore('formulas').put({ ...sheet, from: id }))
+    return record
+  })
+} // prettier-ignore
+
+/** Changes what is told of a version: its name, why it was made, what came of it. */
+export async function tellVersion(id: string, told: VersionStory & { name?: string }) {
   const db = await openStore()
   const tx = db.transaction('versions', 'readwrite')
-  const numbers = (await tx.store.index('formulaId').getAll(formulaId)).map((v) => v.number)
-  const record: VersionRecord = {
-    id,
-    formulaId,
-    number: Math.max(0, ...numbers) + 1,
-    name,
-    savedAt: now,
-    formula,
-  }
-  await Promise.all([tx.store.put(record), tx.done])
-  return record
+  const record = await tx.store.get(id)
+  if (record) await tx.store.put({ ...record, ...told })
+  await tx.done
 }
-
-export async function renameVersion(id: string, name: string) {
+/** Remembers that the sheet goes on from a version. */
+export async function goOnFrom(formulaId: string, version: string) {
   const db = await openStore()
-  const record = await db.get('versions', id)
-  if (record) await db.put('versions', { ...record, name })
+  const tx = db.transaction('formulas', 'readwrite')
+  const record = await tx.store.get(formulaId)
+  if (record) await tx.store.put({ ...record, from: version })
+  await tx.done
 }
 
 export async function getSetting<T>(key: string): Promise<T | undefined> {

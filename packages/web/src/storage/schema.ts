@@ -1,4 +1,4 @@
-import type { BatchHead, BenchEvent, FactChange, Formula, Lot, Material, Container } from '@omblet/core'
+import type { BatchHead, BenchEvent, Container, FactChange, Formula, Lot, Material, PlannedTrial, VersionStory } from '@omblet/core' // prettier-ignore
 import type { DBSchema, IDBPDatabase, IDBPTransaction, StoreNames } from 'idb'
 
 export interface FormulaRecord {
@@ -10,9 +10,11 @@ export interface FormulaRecord {
   updatedAt: string
   /** Came with the demo data and was not changed since. */
   demo: boolean
+  /** Id of the version that it goes on from. */
+  from?: string
 }
 
-export interface VersionRecord {
+export interface VersionRecord extends VersionStory {
   id: string
   formulaId: string
   number: number
@@ -51,6 +53,7 @@ export type BinContent =
   | { kind: 'lot'; lot: Lot; file?: LotFile }
   | { kind: 'container'; container: Container }
   | { kind: 'material'; material: Material }
+  | { kind: 'trial'; trial: PlannedTrial }
 
 export interface BinRecord {
   id: string
@@ -72,6 +75,7 @@ export interface OmbletDb extends DBSchema {
   batches: { key: string; value: BatchHead; indexes: { lastAt: string } }
   events: { key: [string, number]; value: EventRecord }
   pictures: { key: [string, string]; value: PhotoRecord }
+  trials: { key: string; value: PlannedTrial }
   bin: { key: string; value: BinRecord }
   settings: { key: string; value: { key: string; value: unknown } }
 }
@@ -128,6 +132,10 @@ export const UPGRADES: readonly Upgrade[] = [
   // Containers on the shelf.
   (db) => {
     db.createObjectStore('containers', { keyPath: 'id' })
+  },
+  // Trials.
+  (db) => {
+    db.createObjectStore('trials', { keyPath: 'plan.id' })
   },
 ]
 

@@ -58,10 +58,11 @@ export const useFiles = defineStore('files', () => {
     if (taken.kind === 'error') return { error: taken.error }
     if (taken.kind === 'formula') return takeFormula(taken.formula)
     await tellAll({ type: 'all' })
-    if (taken.kind === 'batch') {
-      const words = { new: 'is here', more: 'goes on with what was here', nothing: 'was here already', beside: 'is here beside the one it differs from' } // prettier-ignore
+    const words = { new: 'is here', more: 'goes on with what was here', nothing: 'was here already', beside: 'is here beside the one it differs from' } // prettier-ignore
+    if (taken.kind === 'batch')
       return { message: `Batch ${taken.code} ${words[taken.what]}.`, to: `/bench/${taken.id}/record` }
-    }
+    if (taken.kind === 'trial')
+      return { message: `Trial ${taken.name} ${words[taken.what]}.`, to: `/trials/${taken.id}` }
     const { message, details } = restoredWords(taken.restored)
     report.value = details.length > 0 ? { message, details } : null
     return { message, details }

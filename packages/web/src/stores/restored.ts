@@ -9,6 +9,7 @@ const NAMES: Record<Kind, [one: string, many: string]> = {
   containers: ['container', 'containers'],
   changes: ['own figure', 'own figures'],
   batches: ['batch', 'batches'],
+  trials: ['trial', 'trials'],
   pictures: ['photograph', 'photographs'],
   papers: ['paper', 'papers'],
   settings: ['setting', 'settings'],

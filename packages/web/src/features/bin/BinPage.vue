@@ -25,6 +25,7 @@ const KINDS = {
   lot: 'Lot',
   container: 'Container',
   material: 'Own material',
+  trial: 'Trial',
 }
 const ICONS = {
   formula: 'pi-file-edit',
@@ -32,6 +33,7 @@ const ICONS = {
   lot: 'pi-box',
   container: 'pi-inbox',
   material: 'pi-box',
+  trial: 'pi-chart-bar',
 }
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`
 function more({ content }: BinRecord): string {
@@ -47,6 +49,7 @@ const WHERE = {
   lot: () => '/shelf',
   container: () => '/shelf/containers',
   material: (id: string) => `/shelf/${id}`,
+  trial: (id: string) => `/trials/${id}`,
 }
 async function takeBack(record: BinRecord) {
   const back = await bin.takeBack(record.id)

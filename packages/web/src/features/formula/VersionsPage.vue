@@ -7,7 +7,7 @@ import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import Jar from '../../components/Jar.vue'
 import { notify } from '../../components/notify'
-import { listVersions, renameVersion } from '../../storage/formulas'
+import { listVersions, tellVersion } from '../../storage/formulas'
 import type { VersionRecord } from '../../storage/schema'
 import { useEditor } from '../../stores/editor'
 import { useMaterials } from '../../stores/materials'
@@ -56,7 +56,7 @@ async function restore(version: VersionRecord) {
   await router.push(`/formulas/${editor.id!}`)
 }
 async function rename(version: VersionRecord, event: Event) {
-  await renameVersion(version.id, (event.target as HTMLInputElement).value.slice(0, 120))
+  await tellVersion(version.id, { name: (event.target as HTMLInputElement).value.slice(0, 120) })
   await load()
 }
 </script>
