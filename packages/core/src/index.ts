@@ -153,7 +153,7 @@ export { computeAmounts } from './formula/amounts.ts'
 export { applyEdit, duplicate, type Edit, freeName, fullReason, neighbourPlace } from './formula/edit.ts'
 export { phaseLetter, withKeys } from './formula/keys.ts'
 export { fromBrief, USUAL_BATCH } from './formula/templates.ts'
-export { difference, type LineChange } from './formula/versions.ts'
+export { difference, type LineChange, sayChange, versionTree } from './formula/versions.ts'
 export { compareLabels } from './label/compare.ts'
 export { type Layout, layLabel, type Measure } from './label/layout.ts'
 export { fieldsOf, PAPERS, placeStickers, sheetFault, sheetOf, SHEETS, sheetWords } from './label/sheets.ts'
@@ -338,6 +338,7 @@ export {
   servingOf,
   usualAttributes,
 } from './trials/data.ts'
+export { losersOf } from './trials/lesson.ts'
 export { BODY_FOUND, forecastAndFound, foundInBatch, foundWords, FROST_FOUND } from './trials/found.ts'
 export {
   decided,
@@ -360,7 +361,7 @@ export {
   standOfSittings,
   withAnswer,
 } from './trials/sittings.ts'
-export { levelOptions, materialOptions, type Option, schoolOptions, whatDiffers } from './trials/variants.ts'
+export { type Option, variantOptions, type VariantWish, whatDiffers } from './trials/variants.ts'
 export {
   type Reading as TrialReading,
   sampleLetter,

@@ -1,5 +1,6 @@
 import { computeAmounts } from './amounts.ts'
 import type { Formula } from '../shapes/formula.ts'
+import { capitalise, formatNumber } from '../text/format.ts'
 
 export interface LineChange {
   kind: 'added' | 'removed' | 'amount' | 'moved'
@@ -55,3 +56,36 @@ export function difference(before: Formula, after: Formula): LineChange[] {
   })
   return changes
 }
+
+/** A change as a sentence without its full stop: “Glycerin 4 % → 2 %”. `nameOf` tells the name of a material. */
+export function sayChange(change: LineChange, nameOf: (id: string) => string): string {
+  const name = capitalise(nameOf(change.material))
+  const amount = (value: number | null) => (value === null ? 'no amount' : `${formatNumber(value, 2, 4)} %`)
+  if (change.kind === 'added') return `${name} added, ${amount(change.after)}`
+  if (change.kind === 'removed') return `${name} taken out, was ${amount(change.before)}`
+  if (change.kind === 'moved') return `${name} moved from ${change.from} to ${change.to}`
+  return `${name} ${amount(change.before)} → ${amount(change.after)}`
+}
+
+interface InTree {
+  id: string
+  number: number
+  from?: string | undefined
+}
+/**
+ * Where each version came from: the one that was told, else the one before it by number. `depth` counts how often the way
+ * to it left the line of the first children: 0 for the trunk.
+ */
+export function versionTree<V extends InTree>(versions: readonly V[]): { version: V; parent: V | null; depth: number }[] {
+  const byNumber = [...versions].sort((x, y) => x.number - y.number)
+  const placed = new Map<string, { version: V; parent: V | null; depth: number }>()
+  const children = new Map<string, number>()
+  for (const [i, version] of byNumber.entries()) {
+    const told = byNumber.slice(0, i).find((v) => v.id === version.from)
+    const parent = told ?? byNumber[i - 1] ?? null
+    const nth = parent ? (children.get(parent.id) ?? 0) : 0
+    if (parent) children.set(parent.id, nth + 1)
+    placed.set(version.id, { version, parent, depth: (parent ? placed.get(parent.id)!.depth : 0) + (nth > 0 ? 1 : 0) })
+  }
+  return byNumber.map((v) => placed.get(v.id)!)
+} // prettier-ignore

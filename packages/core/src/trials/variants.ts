@@ -102,6 +102,33 @@ export function schoolOptions(formula: Formula, catalogue: Catalogue, key: keyof
   }))
 }
 
+/** What is asked of a formula: what is varied, and where that needs it which line, at what levels, or which question. */
+export interface VariantWish {
+  formula: Formula
+  varies: Varies
+  /** Place of the line among all lines. */
+  line?: number
+  percents?: readonly number[]
+  school?: keyof MethodChoices
+}
+
+/** Everything that can be put into a trial of this kind, the formula as it is among it. */
+export function variantOptions(wish: VariantWish, catalogue: Catalogue): Option[] {
+  const { formula, varies, line = 0 } = wish
+  switch (varies) {
+    case 'emulsifier':
+    case 'thickener':
+    case 'material':
+      return materialOptions(formula, catalogue, varies, line)
+    case 'level':
+      return levelOptions(formula, line, wish.percents ?? [])
+    case 'school':
+      return wish.school ? schoolOptions(formula, catalogue, wish.school) : []
+    default:
+      return []
+  }
+}
+
 /** What differs between samples. */
 export interface Differs {
   /** Whether an answer is about the thing that was varied, and nothing else. */

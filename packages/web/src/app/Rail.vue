@@ -19,6 +19,7 @@ const PLACES = [
   { to: '/shelf', within: ['/shelf'], icon: 'pi pi-box', label: 'Shelf' },
   { to: '/bench', within: ['/bench'], icon: 'pi pi-stopwatch', label: 'Bench' },
   { to: '/keeping', within: ['/keeping'], icon: 'pi pi-calendar-clock', label: 'Keeping' },
+  { to: '/trials', within: ['/trials'], icon: 'pi pi-chart-bar', label: 'Trials' },
 ]
 
 /** What is due is counted when nothing more urgent is to be done: the first view does not wait for it. */

@@ -10,6 +10,9 @@ const place = (page: () => Promise<{ default: Component }>) => async () => {
 /** A leaf in the room of a formula. */
 const leaf = (path: string, name: string, component: () => Promise<{ default: Component }>, meta: RouteMeta): RouteRecordRaw => ({ path, name, component, meta }) // prettier-ignore
 
+/** A place of something that has an id. */
+const leafOf = (path: string, name: string, page: () => Promise<{ default: Component }>): RouteRecordRaw => ({ path, name, component: place(page), props: true }) // prettier-ignore
+
 export const router = createRouter({
   history: createWebHistory(),
   scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
@@ -28,7 +31,8 @@ export const router = createRouter({
         leaf('ph', 'ph', () => import('../features/formula/ph/PhPage.vue'), { leaf: 'ph', title: 'pH' }),
         leaf('label', 'formula-label', () => import('../features/formula/label/LabelBody.vue'), { leaf: 'label', title: 'Label' }),
         leaf('cost', 'cost', () => import('../features/formula/cost/CostBody.vue'), { leaf: 'cost', title: 'Cost' }),
-        leaf('versions', 'versions', () => import('../features/formula/VersionsPage.vue'), { leaf: 'versions', title: 'Versions' }),
+        leaf('versions', 'versions', () => import('../features/formula/versions/VersionsPage.vue'), { leaf: 'versions', title: 'Versions' }),
+        leaf('history', 'history', () => import('../features/formula/versions/HistoryPage.vue'), { title: 'History' }),
         leaf('stickers', 'stickers', () => import('../features/formula/label/StickersPage.vue'), { title: 'Stickers' }),
         leaf('product-sheet', 'product-sheet', () => import('../features/formula/label/ProductSheet.vue'), { title: 'Product sheet' }),
         leaf('print', 'print', () => import('../features/print/PrintPage.vue'), {}),
@@ -40,18 +44,8 @@ export const router = createRouter({
       name: 'bench-start',
       component: place(() => import('../features/bench/StartPage.vue')),
     },
-    {
-      path: '/bench/:id',
-      name: 'batch',
-      component: place(() => import('../features/bench/run/RunPage.vue')),
-      props: true,
-    },
-    {
-      path: '/bench/:id/record',
-      name: 'record',
-      component: place(() => import('../features/bench/record/RecordPage.vue')),
-      props: true,
-    },
+    leafOf('/bench/:id', 'batch', () => import('../features/bench/run/RunPage.vue')),
+    leafOf('/bench/:id/record', 'record', () => import('../features/bench/record/RecordPage.vue')),
     {
       path: '/keeping',
       name: 'keeping',
@@ -62,24 +56,18 @@ export const router = createRouter({
       name: 'look-all',
       component: place(() => import('../features/keeping/LookPage.vue')),
     },
+    leafOf('/keeping/:id', 'life', () => import('../features/keeping/KeepingPage.vue')),
+    leafOf('/keeping/:id/look', 'look', () => import('../features/keeping/LookPage.vue')),
+    leafOf('/keeping/:id/report', 'life-report', () => import('../features/keeping/ReportPage.vue')),
+    { path: '/trials', name: 'trials', component: place(() => import('../features/trials/TrialsPage.vue')) },
     {
-      path: '/keeping/:id',
-      name: 'life',
-      component: place(() => import('../features/keeping/KeepingPage.vue')),
-      props: true,
+      path: '/trials/new',
+      name: 'trial-new',
+      component: place(() => import('../features/trials/SetUpPage.vue')),
     },
-    {
-      path: '/keeping/:id/look',
-      name: 'look',
-      component: place(() => import('../features/keeping/LookPage.vue')),
-      props: true,
-    },
-    {
-      path: '/keeping/:id/report',
-      name: 'life-report',
-      component: place(() => import('../features/keeping/ReportPage.vue')),
-      props: true,
-    },
+    leafOf('/trials/:id', 'trial', () => import('../features/trials/TrialPage.vue')),
+    leafOf('/trials/:id/judge', 'judge', () => import('../features/trials/JudgePage.vue')),
+    leafOf('/trials/:id/paper', 'trial-paper', () => import('../features/trials/PaperPage.vue')),
     { path: '/start', redirect: '/start/brief' },
     {
       path: '/start/brief',
@@ -102,18 +90,8 @@ export const router = createRouter({
       name: 'containers',
       component: place(() => import('../features/shelf/ContainersPage.vue')),
     },
-    {
-      path: '/shelf/lots/:id',
-      name: 'lot',
-      component: place(() => import('../features/shelf/WentPage.vue')),
-      props: true,
-    },
-    {
-      path: '/shelf/:id',
-      name: 'material',
-      component: place(() => import('../features/shelf/MaterialPage.vue')),
-      props: true,
-    },
+    leafOf('/shelf/lots/:id', 'lot', () => import('../features/shelf/WentPage.vue')),
+    leafOf('/shelf/:id', 'material', () => import('../features/shelf/MaterialPage.vue')),
     { path: '/bin', name: 'bin', component: () => import('../features/bin/BinPage.vue') },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./NowherePage.vue') },
   ],

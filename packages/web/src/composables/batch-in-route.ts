@@ -1,14 +1,11 @@
-import { benchPlan, foldBatch, type BatchState } from '@omblet/core'
 import { shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { getBatch } from '../storage/batches'
-import { useMaterials } from '../stores/materials'
+import { readBatch, type ReadBatch } from './batch-state'
 
 /** The batch that the address names as `?batch=`, to be read and not worked on; null where it names none. */
 export function useBatchInRoute() {
   const route = useRoute()
-  const materials = useMaterials()
-  const batch = shallowRef<{ id: string; code: string; state: BatchState } | null>(null)
+  const batch = shallowRef<ReadBatch | null>(null)
   const lost = shallowRef(false)
   watch(
     () => route.query['batch'],
@@ -16,12 +13,8 @@ export function useBatchInRoute() {
       batch.value = null
       lost.value = false
       if (typeof id !== 'string') return
-      const found = await getBatch(id).catch(() => null)
-      const start = found?.events[0]
-      if (found && start?.type === 'start') {
-        const plan = benchPlan(start.formula, materials.catalogue)
-        batch.value = { id, code: found.head.code, state: foldBatch(plan, found.events) }
-      } else lost.value = true
+      batch.value = await readBatch(id)
+      lost.value = batch.value === null
     },
     { immediate: true },
   )

@@ -93,6 +93,13 @@ export const useMaterials = defineStore('materials', () => {
     await saveChange(facts)
     announce({ type: 'change', id: facts.id })
   }
+  /** Writes down with a material what a trial taught of it, behind what is told of it already. */
+  async function learnOf(id: string, words: string) {
+    const mine = own.value.find((m) => m.id === id)
+    const told = [catalogue.value.find(id)?.note, words].filter(Boolean).join(' ').slice(-1000)
+    if (mine) await put({ ...mine, note: told })
+    else await change({ ...changeOf(id), id, note: told })
+  }
   /** Goes back to what the catalogue says. */
   async function reset(id: string) {
     changes.value = changes.value.filter((c) => c.id !== id)
@@ -155,6 +162,7 @@ export const useMaterials = defineStore('materials', () => {
     change,
     changeOf,
     reset,
+    learnOf,
     takeIn,
     selfContained,
     exportText,

@@ -11,6 +11,7 @@ import {
   readRecipe,
   readRecipeCells,
   standingOf,
+  variantOptions,
   withOwn,
   type Brief,
   type Catalogue,
@@ -21,6 +22,7 @@ import {
   type Proposals,
   type Richness,
   type Solver,
+  type VariantWish,
   type Wishes,
 } from '@omblet/core'
 import { expose } from 'comlink'
@@ -65,6 +67,10 @@ const api = {
     const ranges = list.names.length > 0 ? labelRanges(list, context, await getSolver()) : null
     const changes = earlier.trim() === '' ? null : compareLabels(readLabel(earlier, context.catalogue), list)
     return { list, ranges, changes, formula: ranges ? labelFormula(ranges, { ...context, name }) : null }
+  },
+  /** What a trial of this kind could compare, each at the amount that it wants. */
+  variants(wish: VariantWish) {
+    return variantOptions(wish, known())
   },
   /** What a recipe says, line by line, from text or from the cells of a spreadsheet. */
   recipe(source: { text: string } | { cells: readonly (readonly Cell[])[] }) {

@@ -16,7 +16,7 @@ import BatchField from './BatchField.vue'
 import NameField from './NameField.vue'
 import ProductDialog from './ProductDialog.vue'
 import ShoppingDialog from './ShoppingDialog.vue'
-import SaveVersionDialog from './SaveVersionDialog.vue'
+import SaveVersionDialog from './versions/SaveVersionDialog.vue'
 
 const props = defineProps<{ leaf: NonNullable<RouteMeta['leaf']> }>()
 const emit = defineEmits<{ keys: []; saved: [] }>()

@@ -70,6 +70,7 @@ async function save() {
       `after batch ${props.head.code}`,
       makeId(),
       new Date().toISOString(),
+      { batchId: props.head.id },
     )
     await library.refresh()
     open.value = false

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import {
-  applyEdit,
   capitalise,
   emulsifierCandidates,
   sayPercent,
@@ -13,17 +12,16 @@ import Checkbox from 'primevue/checkbox'
 import SelectButton from 'primevue/selectbutton'
 import { useToast } from 'primevue/usetoast'
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
 import FindingMark from '../../../components/FindingMark.vue'
 import { notify } from '../../../components/notify'
-import { makeId } from '../../../storage/channel'
-import { explainStorage } from '../../../storage/db'
-import { addVersion } from '../../../storage/formulas'
 import { useEditor } from '../../../stores/editor'
 import { useMaterials } from '../../../stores/materials'
 
 const editor = useEditor()
 const materials = useMaterials()
 const toast = useToast()
+const router = useRouter()
 
 const CHOICES = [
   { label: 'Emulsifiers', value: 'emulsifier' as const },
@@ -86,32 +84,13 @@ function take(c: Candidate) {
   })
 }
 
-/** Candidates that are to be tried: each becomes a version of its own, from the formula as it stands. */
-const trials = ref<string[]>([])
-watch(which, () => (trials.value = []))
-const keeping = ref(false)
-async function keepTrials() {
-  if (keeping.value) return
-  keeping.value = true
-  try {
-    const chosen = list.value.filter((c) => trials.value.includes(c.material.id) && !c.current)
-    for (const c of chosen)
-      await addVersion(
-        editor.id!,
-        applyEdit(editor.formula!, c.edit),
-        `Trial: ${c.material.name}, ${sayPercent(c.percent)}`.slice(0, 120),
-        makeId(),
-        new Date().toISOString(),
-      )
-    trials.value = []
-    notify(
-      toast,
-      chosen.length === 1 ? 'One trial kept under Versions.' : `${chosen.length} trials kept under Versions.`,
-    )
-  } catch (error) {
-    notify(toast, explainStorage(error), undefined, 'error')
-  }
-  keeping.value = false
+/** Candidates that are to be compared: they go into a trial with the one in use. */
+const compared = ref<string[]>([])
+watch(which, () => (compared.value = []))
+const setUp = () => {
+  const current = list.value.find((c) => c.current)?.material.id
+  const pick = [...(current ? [current] : []), ...compared.value].join(',')
+  return router.push({ path: '/trials/new', query: { formula: editor.id!, varies: which.value, pick } })
 }
 </script>
 
@@ -195,7 +174,7 @@ async function keepTrials() {
             <div class="acts">
               <Button :label="`Take it, ${sayPercent(c.percent)}`" size="small" @click="take(c)" />
               <label class="try small"
-                ><Checkbox v-model="trials" :value="c.material.id" /> Try it as a version</label
+                ><Checkbox v-model="compared" :value="c.material.id" /> Compare it in a trial</label
               >
             </div>
           </template>
@@ -203,16 +182,15 @@ async function keepTrials() {
       </li>
     </ul>
     <Button
-      v-if="trials.length"
+      v-if="compared.length"
       :label="
-        trials.length === 1 ? 'Keep one trial as a version' : `Keep ${trials.length} trials as versions`
+        compared.length === 1 ? 'Set up a trial with it' : `Set up a trial with these ${compared.length}`
       "
       size="small"
       severity="secondary"
       outlined
       class="keep"
-      :loading="keeping"
-      @click="keepTrials"
+      @click="setUp"
     />
     <Button
       v-if="list.length > MOST"

@@ -4,12 +4,12 @@ import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
 import { useToast } from 'primevue/usetoast'
 import { ref } from 'vue'
-import FormField from '../../components/FormField.vue'
-import { notify } from '../../components/notify'
-import { makeId } from '../../storage/channel'
-import { explainStorage } from '../../storage/db'
-import { addVersion } from '../../storage/formulas'
-import { useEditor } from '../../stores/editor'
+import FormField from '../../../components/FormField.vue'
+import { notify } from '../../../components/notify'
+import { makeId } from '../../../storage/channel'
+import { explainStorage } from '../../../storage/db'
+import { addVersion } from '../../../storage/formulas'
+import { useEditor } from '../../../stores/editor'
 
 const open = defineModel<boolean>('open', { required: true })
 const emit = defineEmits<{ saved: [] }>()

@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { difference, sayChange } from '@omblet/core'
+import { format } from 'date-fns'
+import Button from 'primevue/button'
+import { computed, onMounted } from 'vue'
+import { useRouter } from 'vue-router'
+import { useEditor } from '../../../stores/editor'
+import { useMaterials } from '../../../stores/materials'
+import { useVersions } from './use-versions'
+
+/** The history of a formula on paper: each version with where it came from, what it changed, why, and what came of it. */
+const editor = useEditor()
+const materials = useMaterials()
+const router = useRouter()
+const v = useVersions()
+onMounted(() => void v.load())
+const nameOf = (id: string) => materials.catalogue.find(id)?.name ?? id
+const rows = computed(() =>
+  v.tree.value.map(({ version, parent }) => ({
+    version,
+    parent,
+    changes: parent ? difference(parent.formula, version.formula).map((c) => sayChange(c, nameOf)) : [],
+  })),
+)
+const print = () => window.print()
+</script>
+
+<template>
+  <div>
+    <header class="bar">
+      <Button
+        icon="pi pi-arrow-left"
+        label="Back"
+        text
+        severity="secondary"
+        @click="router.push(`/formulas/${editor.id}/versions`)"
+      />
+      <h1>History of {{ editor.formula!.name || 'this formula' }}</h1>
+      <Button class="go" icon="pi pi-print" label="Print" @click="print" />
+    </header>
+    <article class="sheet">
+      <h2>{{ editor.formula!.name }}</h2>
+      <p v-if="rows.length === 0">No version was saved yet.</p>
+      <section v-for="{ version, parent, changes } in rows" :key="version.id">
+        <h3>
+          Version {{ version.number }}<template v-if="version.name">: {{ version.name }}</template>
+        </h3>
+        <p>
+          {{ format(new Date(version.savedAt), 'd MMM yyyy')
+          }}<template v-if="parent">, from version {{ parent.number }}</template
+          ><template v-if="version.rating">, rated {{ version.rating }} of 5</template>
+        </p>
+        <p v-if="version.reason"><strong>Why:</strong> {{ version.reason }}</p>
+        <p v-if="version.result"><strong>What came of it:</strong> {{ version.result }}</p>
+        <ul>
+          <li v-for="c in changes" :key="c">{{ c }}</li>
+        </ul>
+        <p v-if="parent && changes.length === 0">No line changed.</p>
+      </section>
+    </article>
+  </div>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.75rem;
+  padding: 0.625rem 1rem;
+  border-bottom: 1px solid var(--line);
+  background: var(--paper);
+}
+.go {
+  margin-left: auto;
+}
+h1,
+h3 {
+  font-size: var(--text-head-3);
+}
+.sheet {
+  display: grid;
+  gap: 1rem;
+  max-width: 190mm;
+  margin: 1rem auto;
+  padding: 1.25rem;
+  background: var(--print-paper);
+  color: var(--print-ink);
+}
+section {
+  break-inside: avoid;
+  overflow-wrap: anywhere;
+}
+li::before {
+  content: '– ';
+}
+@media print {
+  .bar {
+    display: none;
+  }
+  .sheet {
+    margin: 0;
+    padding: 0;
+  }
+}
+</style>

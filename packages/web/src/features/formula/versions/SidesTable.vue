@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import { capitalise, formatNumber, sideBySide, type SideRow } from '@omblet/core'
+import { computed } from 'vue'
+import FindingMark from '../../../components/FindingMark.vue'
+import { usePrices } from '../../../composables/design'
+import type { useVersions } from './use-versions'
+
+/** Two formulas side by side: amounts aligned, what follows from each, findings that came and went, and the method. */
+const props = defineProps<{ pair: NonNullable<ReturnType<typeof useVersions>['pair']['value']> }>()
+const prices = usePrices()
+const sides = computed(() => sideBySide(props.pair.left.derived, props.pair.right.derived, (id) => prices()[id] ?? null)) // prettier-ignore
+const cell = (side: SideRow['left']) =>
+  !side ? '–' : side.fill ? `q.s. ${formatNumber(side.percent ?? 0, 2, 3)}` : side.percent === null ? 'no amount' : formatNumber(side.percent, 2, 4) // prettier-ignore
+const moved = (r: SideRow) => (r.left && r.right && r.left.phase !== r.right.phase ? `${r.left.phase} → ${r.right.phase}` : '') // prettier-ignore
+const same = computed(() => !sides.value.rows.some((r) => r.changed))
+const findings = computed(() => [
+  { title: 'Came', list: sides.value.came, none: 'nothing new to heed' },
+  { title: 'Went', list: sides.value.went, none: 'nothing was settled' },
+])
+const steps = computed(() => [
+  { title: `Only in ${props.pair.left.name.toLowerCase()}`, list: sides.value.steps.left },
+  { title: `Only in ${props.pair.right.name.toLowerCase()}`, list: sides.value.steps.right },
+].filter((s) => s.list.length > 0)) // prettier-ignore
+</script>
+
+<template>
+  <div class="sides">
+    <p v-if="same" class="muted">No line differs.</p>
+    <table>
+      <caption class="hidden-text">
+        Amounts in percent, side by side
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">%</th>
+          <th scope="col" class="num">{{ pair.left.name }}</th>
+          <th scope="col" class="num">{{ pair.right.name }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(r, i) in sides.rows" :key="i" :class="{ changed: r.changed }">
+          <th scope="row">
+            {{ capitalise(r.label) }}<span v-if="moved(r)" class="muted small"> {{ moved(r) }}</span
+            ><span v-if="r.changed" class="hidden-text">, differs</span>
+          </th>
+          <td class="mono num">{{ cell(r.left) }}</td>
+          <td class="mono num">{{ cell(r.right) }}</td>
+        </tr>
+      </tbody>
+      <tbody class="facts">
+        <tr v-for="f in sides.facts" :key="f.what" :class="{ changed: f.changed }">
+          <th scope="row">{{ f.what }}</th>
+          <td class="num">{{ f.left }}</td>
+          <td class="num">{{ f.right }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <div class="two">
+      <section v-for="f in findings" :key="f.title">
+        <h3>{{ f.title }}</h3>
+        <p v-if="f.list.length === 0" class="muted small">{{ f.none }}</p>
+        <ul class="small">
+          <li v-for="x in f.list" :key="x.code + x.message">
+            <FindingMark :severity="x.severity" :size="14" /><span
+              ><span class="hidden-text">{{ x.severity }}: </span>{{ x.message }}</span
+            >
+          </li>
+        </ul>
+      </section>
+      <section v-for="s in steps" :key="s.title">
+        <h3>{{ s.title }}</h3>
+        <ul class="small plain">
+          <li v-for="t in s.list" :key="t">{{ t }}</li>
+        </ul>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.sides {
+  display: grid;
+  gap: 1rem;
+  overflow-x: auto;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th,
+td {
+  padding: 0.3rem 0.5rem;
+  border-top: 1px solid var(--line);
+  font-weight: 400;
+  text-align: left;
+  overflow-wrap: anywhere;
+}
+thead th {
+  border-top: 0;
+  color: var(--muted);
+  font-size: var(--text-small);
+}
+.num {
+  text-align: right;
+}
+.changed > * {
+  background: var(--wash);
+  font-weight: 600;
+}
+.facts td {
+  font-size: var(--text-small);
+}
+h3 {
+  padding-bottom: 0.25rem;
+  color: var(--muted);
+  font-size: var(--text-note);
+}
+.two {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 16rem), 1fr));
+  gap: 1rem;
+}
+li {
+  display: flex;
+  gap: 0.5rem;
+  align-items: baseline;
+  padding: 0.2rem 0;
+}
+li :deep(svg) {
+  flex: none;
+  align-self: center;
+}
+</style>

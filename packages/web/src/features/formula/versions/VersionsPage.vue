@@ -1,0 +1,215 @@
+<script setup lang="ts">
+import { type Formula } from '@omblet/core'
+import { format } from 'date-fns'
+import Button from 'primevue/button'
+import { useToast } from 'primevue/usetoast'
+import { onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import ChoiceField from '../../../components/ChoiceField.vue'
+import Jar from '../../../components/Jar.vue'
+import Notice from '../../../components/Notice.vue'
+import { notify } from '../../../components/notify'
+import type { VersionRecord } from '../../../storage/schema'
+import { useEditor } from '../../../stores/editor'
+import { useMaterials } from '../../../stores/materials'
+import type { Leaf } from '../leaf'
+import SaveVersionDialog from './SaveVersionDialog.vue'
+import SidesTable from './SidesTable.vue'
+import StoryForm from './StoryForm.vue'
+import { useVersions } from './use-versions'
+
+const editor = useEditor()
+const materials = useMaterials()
+const router = useRouter()
+const toast = useToast()
+const v = useVersions()
+const { versions, openId, againstId, tree, opened, parent, choices, pair, problem } = v
+const saveOpen = ref(false)
+onMounted(() => void v.load())
+defineExpose({ reload: () => void v.load() } satisfies Leaf)
+const layers = (formula: Formula) =>
+  materials.derive(formula).assessment.phases.map(({ role, letter, percent }) => ({ role, letter, percent }))
+
+async function restore(version: VersionRecord) {
+  await v.restore(version)
+  notify(toast, `Version ${version.number} restored. What stood here is one undo away.`, {
+    label: 'Undo',
+    run: () => editor.undo(),
+  })
+  await router.push(`/formulas/${editor.id!}`)
+}
+const rename = (version: VersionRecord, event: Event) =>
+  void v.tell(version.id, { name: (event.target as HTMLInputElement).value.slice(0, 120) })
+const stars = (n: number | undefined) => (n ? `${'★'.repeat(n)}${'☆'.repeat(5 - n)}` : '')
+</script>
+
+<template>
+  <div class="page">
+    <div class="body">
+      <section class="list" aria-label="Versions">
+        <div class="buttons">
+          <Button label="Save a version" icon="pi pi-bookmark" @click="saveOpen = true" />
+          <Button
+            v-if="versions.length"
+            label="Print the history"
+            icon="pi pi-print"
+            severity="secondary"
+            outlined
+            @click="router.push(`/formulas/${editor.id}/history`)"
+          />
+        </div>
+        <p v-if="versions.length === 0" class="muted">
+          No version yet. Save one before you try something, and you can always come back to it.
+        </p>
+        <ul>
+          <li
+            v-for="{ version, parent: from, depth } in tree"
+            :key="version.id"
+            class="card"
+            :class="{ on: version.id === openId }"
+            :style="{ marginLeft: `${Math.min(depth, 4) * 0.875}rem` }"
+          >
+            <Jar :layers="layers(version.formula)" small />
+            <div class="facts">
+              <button
+                type="button"
+                class="open"
+                :aria-pressed="version.id === openId"
+                @click="openId = version.id"
+              >
+                Version {{ version.number }}
+              </button>
+              <span class="muted small"
+                >{{ format(new Date(version.savedAt), 'd MMM yyyy, HH:mm')
+                }}<template v-if="from">, from {{ from.number }}</template></span
+              >
+              <span v-if="version.rating" class="small" :aria-label="`Rated ${version.rating} of 5`">{{
+                stars(version.rating)
+              }}</span>
+              <input
+                class="rename small"
+                :value="version.name"
+                :aria-label="`Name of version ${version.number}`"
+                maxlength="120"
+                placeholder="no name"
+                @change="rename(version, $event)"
+              />
+            </div>
+          </li>
+        </ul>
+      </section>
+      <section v-if="opened && pair" class="card view" :aria-label="`Version ${opened.number}`">
+        <header>
+          <h2>
+            Version {{ opened.number }}<span v-if="opened.name">: {{ opened.name }}</span>
+          </h2>
+          <Button
+            label="Restore it"
+            icon="pi pi-history"
+            severity="secondary"
+            outlined
+            size="small"
+            @click="restore(opened)"
+          />
+        </header>
+        <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
+        <StoryForm :version="opened" :parent="parent" @tell="v.tell(opened.id, $event)" />
+        <ChoiceField
+          id="against"
+          v-model="againstId"
+          label="Beside it"
+          :options="choices"
+          small
+          class="against"
+        />
+        <SidesTable :pair="pair" />
+      </section>
+    </div>
+    <SaveVersionDialog v-model:open="saveOpen" @saved="v.load" />
+  </div>
+</template>
+
+<style scoped>
+.body {
+  display: grid;
+  grid-template-columns: minmax(15rem, 20rem) minmax(0, 1fr);
+  gap: 1rem;
+  padding: 1rem;
+  align-items: start;
+}
+.list,
+.list ul {
+  display: grid;
+  gap: 0.625rem;
+}
+.buttons {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+}
+.list .card {
+  position: relative;
+  display: flex;
+  gap: 0.75rem;
+  padding: 0.75rem;
+}
+.list .card.on {
+  border-color: var(--accent);
+  box-shadow: 0 0 0 1px var(--accent);
+}
+.facts {
+  display: grid;
+  justify-items: start;
+  gap: 0.125rem;
+  min-width: 0;
+  flex: 1;
+}
+.open {
+  padding: 0;
+  border: 0;
+  background: none;
+  font-weight: 700;
+  cursor: pointer;
+}
+.open::after {
+  content: '';
+  position: absolute;
+  inset: 0;
+}
+.rename {
+  position: relative;
+  width: 100%;
+  height: 28px;
+  padding: 0 0.375rem;
+  margin-left: -0.375rem;
+  border: 1px solid transparent;
+  border-radius: var(--round-m);
+  background: none;
+}
+.rename:hover {
+  border-color: var(--line);
+}
+.view {
+  display: grid;
+  gap: 0.875rem;
+  padding: 1rem;
+  min-width: 0;
+}
+.view header {
+  display: flex;
+  justify-content: space-between;
+  gap: 1rem;
+}
+.against {
+  max-width: 20rem;
+}
+h2 {
+  font-size: var(--text-lead);
+  overflow-wrap: anywhere;
+}
+@media (max-width: 860px) {
+  .body {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import { decided, losersOf, trialVerdict, type PlannedTrial } from '@omblet/core'
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import Textarea from 'primevue/textarea'
+import { useToast } from 'primevue/usetoast'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import ChoiceField from '../../components/ChoiceField.vue'
+import FormField from '../../components/FormField.vue'
+import Notice from '../../components/Notice.vue'
+import { notify } from '../../components/notify'
+import { makeId } from '../../storage/channel'
+import { explainStorage } from '../../storage/db'
+import { addVersion } from '../../storage/formulas'
+import { useMaterials } from '../../stores/materials'
+import { useLibrary } from '../../stores/library'
+import { useTrials } from '../../stores/trials'
+
+/** The end of a trial: what is kept and why goes into the formula as a version, and what the others taught to their material. */
+const props = defineProps<{ trial: PlannedTrial }>()
+const router = useRouter()
+const toast = useToast()
+const trials = useTrials()
+const library = useLibrary()
+const materials = useMaterials()
+const NONE = ''
+const made = computed(() => props.trial.samples.filter((s) => s.formula))
+const choices = computed(() => [
+  ...made.value.map((s) => ({ value: s.id, label: s.name })),
+  { value: NONE, label: 'None of them' },
+])
+const keep = ref<string>(NONE)
+const because = ref('')
+const next = ref('')
+const lessons = ref<Record<string, string>>({})
+/** Materials that only a jar that was not kept has. */
+const losers = computed(() => losersOf(props.trial, keep.value || null, materials.catalogue))
+const done = computed(() => props.trial.plan.decision ?? null)
+const nameOf = (id: string | null) => (id === null ? 'none of them' : (props.trial.samples.find((s) => s.id === id)?.name ?? id)) // prettier-ignore
+const sheet = computed(() => library.records.find((r) => r.id === props.trial.plan.of?.id) ?? null)
+const problem = ref<string | null>(null)
+const busy = ref(false)
+async function decide() {
+  if (busy.value) return
+  busy.value = true
+  const at = new Date().toISOString()
+  const kept = props.trial.samples.find((s) => s.id === keep.value)
+  try {
+    let version: number | undefined
+    if (kept?.formula && sheet.value) {
+      const made = await addVersion(sheet.value.id, { ...kept.formula, name: sheet.value.formula.name, batchGrams: sheet.value.formula.batchGrams }, `${kept.name}, from a trial`.slice(0, 120), makeId(), at, {
+        reason: because.value.trim(),
+        result: [...trialVerdict(props.trial).head, ...trialVerdict(props.trial).choices].join(' ').slice(0, 4000),
+        trialId: props.trial.plan.id,
+        ...(kept.batchId ? { batchId: kept.batchId } : {}),
+      }) // prettier-ignore
+      version = made.number
+    }
+    for (const { material } of losers.value) {
+      const words = lessons.value[material]?.trim()
+      if (words) await materials.learnOf(material, words)
+    }
+    await trials.change(props.trial.plan.id, (here) => decided(here, { keep: kept?.id ?? null, because: because.value.trim(), next: next.value.trim(), at, ...(version === undefined ? {} : { version }) })) // prettier-ignore
+    problem.value = trials.problem
+    if (version !== undefined)
+      notify(toast, `Kept as version ${version}.`, { label: 'Open', run: () => void router.push(`/formulas/${sheet.value!.id}/versions`) }) // prettier-ignore
+  } catch (error) {
+    problem.value = explainStorage(error)
+  }
+  busy.value = false
+}
+</script>
+
+<template>
+  <section class="card part" aria-labelledby="decide-title">
+    <h2 id="decide-title">Decide</h2>
+    <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
+    <dl v-if="done">
+      <dt>Keep</dt>
+      <dd>
+        <strong>{{ nameOf(done.keep) }}</strong>
+      </dd>
+      <dt>Because</dt>
+      <dd>{{ done.because || 'no reason was written' }}</dd>
+      <dt>Next</dt>
+      <dd>{{ done.next || 'nothing' }}</dd>
+      <template v-if="done.version !== undefined && trial.plan.of?.id">
+        <dt>Where</dt>
+        <dd>
+          <RouterLink :to="`/formulas/${trial.plan.of.id}/versions`"
+            >Version {{ done.version }} of {{ trial.plan.of.name }}</RouterLink
+          >
+        </dd>
+      </template>
+    </dl>
+    <form v-else class="form" @submit.prevent="decide">
+      <ChoiceField id="decide-keep" v-model="keep" label="Keep" :options="choices" />
+      <FormField id="decide-because" label="Because">
+        <Textarea id="decide-because" v-model="because" rows="2" maxlength="2000" auto-resize fluid />
+      </FormField>
+      <FormField id="decide-next" label="The next question">
+        <InputText
+          id="decide-next"
+          v-model="next"
+          maxlength="500"
+          fluid
+          placeholder="half the cetyl alcohol, for less white"
+        />
+      </FormField>
+      <FormField
+        v-for="l in losers"
+        :id="`lesson-${l.material}`"
+        :key="l.material"
+        :label="`What ${l.name} taught (stays with it)`"
+      >
+        <InputText
+          :id="`lesson-${l.material}`"
+          v-model="lessons[l.material]"
+          maxlength="300"
+          fluid
+          placeholder="sets too fast for me"
+        />
+      </FormField>
+      <p v-if="keep && !sheet" class="muted small">
+        The formula is not here any more, so the decision stays with the trial.
+      </p>
+      <div class="buttons end">
+        <Button
+          type="submit"
+          :label="keep ? 'Keep the winner' : 'Write it down'"
+          icon="pi pi-check"
+          :loading="busy"
+        />
+      </div>
+    </form>
+  </section>
+</template>
+
+<style scoped src="./trials.css"></style>
+<style scoped>
+.form {
+  display: grid;
+  gap: 0.75rem;
+}
+dl {
+  display: grid;
+  grid-template-columns: 5rem minmax(0, 1fr);
+  gap: 0.5rem 0.75rem;
+  margin: 0;
+}
+dt {
+  color: var(--muted);
+  font-size: var(--text-note);
+}
+dd {
+  margin: 0;
+  overflow-wrap: anywhere;
+}
+</style>

@@ -1,0 +1,135 @@
+<script setup lang="ts">
+import {
+  BODY_FOUND,
+  derivedOf,
+  forecastAndFound,
+  forecastOf,
+  foundInBatch,
+  FROST_FOUND,
+  withFound,
+  type Measured,
+  type PlannedTrial,
+} from '@omblet/core'
+import { computed, shallowRef, watch } from 'vue'
+import ChoiceField from '../../components/ChoiceField.vue'
+import NumberField from '../../components/NumberField.vue'
+import { readBatch } from '../../composables/batch-state'
+import { useMaterials } from '../../stores/materials'
+import { useTrials } from '../../stores/trials'
+import Letter from './Letter.vue'
+
+/** What Omblet expected of each jar beside what was found, so that one sees where it was wrong; and figures from the kitchen. */
+const props = defineProps<{ trial: PlannedTrial }>()
+const trials = useTrials()
+const materials = useMaterials()
+/** What the batches tell by themselves. */
+const told = shallowRef<Measured[]>([])
+watch(
+  () => props.trial.samples.map((s) => s.batchId).join(),
+  async () => {
+    const read = await Promise.all(
+      props.trial.samples.map(async (s) => {
+        const batch = s.batchId ? await readBatch(s.batchId) : null
+        return batch ? foundInBatch(s.id, batch.state) : []
+      }),
+    )
+    told.value = read.flat()
+  },
+  { immediate: true },
+)
+const rows = computed(() =>
+  props.trial.samples.map((s, i) => {
+    const mine = [...told.value, ...props.trial.plan.measured].filter((m) => m.sample === s.id)
+    const forecast = s.formula ? forecastOf(derivedOf(s.formula, materials.catalogue), () => null) : null
+    const value = (what: Measured['what']) => mine.findLast((m) => m.what === what)
+    return { s, i, rows: forecastAndFound(forecast, mine), value }
+  }),
+)
+const KITCHEN: { what: Measured['what']; label: string; unit: string }[] = [
+  { what: 'ph', label: 'pH, before adjusting', unit: '' },
+  { what: 'spread', label: 'Spread', unit: 'mm' },
+  { what: 'flow', label: 'Flow', unit: 's' },
+  { what: 'drop', label: 'Drop', unit: 's' },
+]
+const bodies = [{ value: '', label: 'not seen' }, ...BODY_FOUND.map((b) => ({ value: b.id as string, label: b.words }))] // prettier-ignore
+const frosts = [{ value: '', label: 'not tried' }, ...FROST_FOUND.map((f) => ({ value: f.id as string, label: f.words }))] // prettier-ignore
+const put = (found: Measured) => void trials.change(props.trial.plan.id, (here) => withFound(here, found))
+const number = (sample: string, what: Measured['what'], value: number | null) =>
+  put({ sample, what, ...(value === null ? {} : { value }) })
+const choice = (sample: string, what: Measured['what'], value: string) =>
+  put({ sample, what, ...(value === '' ? {} : { choice: value }) })
+</script>
+
+<template>
+  <section class="card part" aria-labelledby="found-title">
+    <h2 id="found-title">Forecast and found</h2>
+    <ul>
+      <li v-for="r in rows" :key="r.s.id">
+        <Letter :at="r.i" :reference="r.s.reference" />
+        <div>
+          <strong>{{ r.s.name }}</strong>
+          <p v-if="r.rows.length === 0" class="muted small">Nothing was found of it yet.</p>
+          <p v-for="f in r.rows" :key="f.what" class="small" :class="{ wrong: f.fits === false }">
+            {{ f.what }}: expected {{ f.expected }}, found {{ f.found
+            }}<strong v-if="f.says"> ← {{ f.says }}</strong>
+          </p>
+          <details>
+            <summary class="small">Write down what was found</summary>
+            <div class="fields">
+              <NumberField
+                v-for="k in KITCHEN"
+                :id="`found-${r.s.id}-${k.what}`"
+                :key="k.what"
+                :model-value="r.value(k.what)?.value ?? null"
+                :label="k.label"
+                :unit="k.unit"
+                :max="k.what === 'ph' ? 14 : 1000"
+                :what="`the ${k.label.toLowerCase()}`"
+                @update:model-value="number(r.s.id, k.what, $event)"
+              />
+              <ChoiceField
+                :id="`found-${r.s.id}-body`"
+                :model-value="r.value('body')?.choice ?? ''"
+                label="Body"
+                :options="bodies"
+                @update:model-value="choice(r.s.id, 'body', $event)"
+              />
+              <ChoiceField
+                :id="`found-${r.s.id}-frost`"
+                :model-value="r.value('frost')?.choice ?? ''"
+                label="A night in the frost"
+                :options="frosts"
+                @update:model-value="choice(r.s.id, 'frost', $event)"
+              />
+            </div>
+          </details>
+        </div>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped src="./trials.css"></style>
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: 28px minmax(0, 1fr);
+  gap: 0.625rem;
+  padding: 0.625rem 0;
+  border-top: 1px solid var(--line);
+}
+.wrong strong {
+  color: var(--check);
+}
+summary {
+  min-height: 24px;
+  color: var(--accent-ink);
+  cursor: pointer;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(8.5rem, 1fr));
+  gap: 0.625rem;
+  padding: 0.5rem 0;
+}
+</style>

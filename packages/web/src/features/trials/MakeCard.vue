@@ -1,0 +1,152 @@
+<script setup lang="ts">
+import { formatGrams, type BatchHead, type PlannedTrial } from '@omblet/core'
+import Button from 'primevue/button'
+import { computed, onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import FindingMark from '../../components/FindingMark.vue'
+import Notice from '../../components/Notice.vue'
+import { useBatches } from '../../stores/batches'
+import Letter from './Letter.vue'
+import { useMaking } from './use-making'
+
+/** Making them together: what is common once, then each jar at the Bench. */
+const props = defineProps<{ trial: PlannedTrial }>()
+const router = useRouter()
+const batches = useBatches()
+onMounted(() => void batches.load())
+const { base, baseHead, baseDone, jars, problem, beginBase, beginJar } = useMaking(() => props.trial)
+const say = (g: number) => formatGrams(g, 0.01)
+const at = (id: string) => props.trial.samples.findIndex((s) => s.id === id)
+const over = (b: BatchHead) => b.status === 'finished' || b.status === 'discarded'
+const to = (b: BatchHead) => (over(b) ? `/bench/${b.id}/record` : `/bench/${b.id}`)
+const stand = (b: BatchHead | null) => (b === null ? 'not made' : over(b) ? (b.status === 'finished' ? 'made' : 'discarded') : b.step) // prettier-ignore
+const bought = computed(() => props.trial.samples.filter((s) => !s.formula))
+const busy = ref<string | null>(null)
+async function go(what: string, begin: () => Promise<string | null>) {
+  if (busy.value) return
+  busy.value = what
+  const id = await begin()
+  busy.value = null
+  if (id) await router.push(`/bench/${id}`)
+}
+</script>
+
+<template>
+  <section class="card part" aria-labelledby="make-title">
+    <h2 id="make-title">Make them</h2>
+    <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
+    <div v-if="base.formula" class="base">
+      <div class="line">
+        <span class="what"
+          ><strong>{{ base.kind === 'whole' ? 'The base, made once' : 'What is common, made once' }}</strong>
+          <span class="muted small">{{ say(base.grams) }} in all, with a little to spare</span></span
+        >
+        <span class="small muted">{{ stand(baseHead) }}</span>
+        <Button
+          v-if="!baseHead"
+          label="Make the base"
+          icon="pi pi-play"
+          size="small"
+          :loading="busy === 'base'"
+          @click="go('base', beginBase)"
+        />
+        <Button
+          v-else-if="!over(baseHead)"
+          label="To the table"
+          size="small"
+          severity="secondary"
+          outlined
+          @click="router.push(to(baseHead))"
+        />
+      </div>
+      <ul class="small">
+        <li v-for="p in base.parts" :key="p.letters">
+          <strong>{{ p.name }}</strong>: {{ say(p.gramsEach) }} into each jar. {{ p.split }}
+        </li>
+      </ul>
+    </div>
+    <p v-for="f in base.forbids" :key="f" class="told small">
+      <FindingMark severity="note" :size="14" /> <span>{{ f }}</span>
+    </p>
+    <ul class="jars">
+      <li v-for="j in jars" :key="j.id">
+        <Letter :at="at(j.id)" :reference="j.reference" />
+        <div class="what">
+          <strong>{{ j.name }}</strong>
+          <span v-if="base.formula" class="muted small"
+            >of its own: {{ j.own.map((l) => `${l.label} ${say(l.grams)}`).join(', ') || 'nothing' }}</span
+          >
+        </div>
+        <span class="small muted">{{ stand(j.head) }}</span>
+        <Button
+          v-if="!j.head"
+          :label="base.formula && baseDone ? 'Make it from the base' : 'Make it'"
+          :aria-label="`Make ${j.name}`"
+          icon="pi pi-play"
+          size="small"
+          severity="secondary"
+          outlined
+          :loading="busy === j.id"
+          @click="go(j.id, () => beginJar(j.id))"
+        />
+        <Button
+          v-else
+          :label="over(j.head) ? 'Record' : 'To the table'"
+          :aria-label="`${over(j.head) ? 'Record' : 'Table'} of ${j.name}`"
+          size="small"
+          severity="secondary"
+          outlined
+          @click="router.push(to(j.head))"
+        />
+      </li>
+      <li v-for="s in bought" :key="s.id">
+        <Letter :at="at(s.id)" :reference="s.reference" />
+        <div class="what">
+          <strong>{{ s.name }}</strong><span class="muted small">bought: into the same plain pot</span>
+        </div>
+      </li>
+    </ul>
+    <p class="muted small">
+      Same pots, same fill, same age within a day, pH within 0.2. No colour to tell them apart: it would name
+      them.
+    </p>
+  </section>
+</template>
+
+<style scoped src="./trials.css"></style>
+<style scoped>
+.base {
+  display: grid;
+  gap: 0.375rem;
+  padding: 0.75rem;
+  border: 1px solid var(--line);
+  border-radius: var(--round-l);
+  background: var(--side);
+}
+.line,
+.jars li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.5rem 0.75rem;
+}
+.jars li {
+  padding: 0.5rem 0;
+  border-top: 1px solid var(--line);
+}
+.what {
+  flex: 1 1 14rem;
+  display: grid;
+  min-width: 0;
+  overflow-wrap: anywhere;
+}
+.told {
+  display: flex;
+  align-items: baseline;
+  gap: 0.5rem;
+}
+.told :deep(svg) {
+  flex: none;
+  align-self: center;
+}
+</style>

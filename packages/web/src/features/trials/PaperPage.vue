@@ -1,0 +1,225 @@
+<script setup lang="ts">
+import { judgeSteps, scaleOf, servingOf, sittingsOf, type JudgeStep } from '@omblet/core'
+import Button from 'primevue/button'
+import { computed, onMounted } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import NotHere from '../../components/NotHere.vue'
+import { useTrials } from '../../stores/trials'
+
+/** What is printed of a trial: codes for the jars (with the key, for whoever fills them), or a sheet for each sitting. */
+const props = defineProps<{ id: string }>()
+const route = useRoute()
+const router = useRouter()
+const trials = useTrials()
+onMounted(() => {
+  document.title = 'Print – Omblet'
+  void trials.load()
+})
+const codes = computed(() => route.query['what'] !== 'sheets')
+const trial = computed(() => trials.find(props.id))
+const sittings = computed(() => (trial.value ? sittingsOf(trial.value) : []))
+const personOf = (id: string) => trial.value?.plan.people.find((p) => p.id === id)?.name ?? id
+const nameOf = (id: string) => trial.value?.samples.find((s) => s.id === id)?.name ?? id
+const serving = computed(() => servingOf(trial.value?.plan.product.hair ?? false))
+/** Each jar with every code that it is served under, by sitting. */
+const key = computed(() =>
+  (trial.value?.samples ?? []).map((s) => ({
+    ...s,
+    codes: sittings.value.flatMap((t) => [
+      ...t.served.filter((x) => x.sample === s.id).map((x) => x.code),
+      ...t.trios.flatMap((x) => x.codes.filter((_, i) => x.samples[i] === s.id)),
+      ...t.duos.flatMap((x) => x.codes.filter((_, i) => x.samples[i] === s.id)),
+    ]),
+  })),
+)
+const sheets = computed(() =>
+  sittings.value.map((sitting) => ({ sitting, steps: trial.value ? judgeSteps(trial.value, sitting) : [] })),
+)
+type Score = Extract<JudgeStep, { kind: 'score' }>
+/** A sheet has a row for each thing that is felt, in the order of the moments, and a column for each code. */
+const rowsOf = (steps: readonly JudgeStep[]) => {
+  const scores = steps.filter((s): s is Score => s.kind === 'score')
+  return [...new Set(scores.map((s) => s.attribute))].map((attribute) => ({ attribute, moment: scores.find((s) => s.attribute === attribute)!.moment.label })) // prettier-ignore
+}
+const print = () => window.print()
+</script>
+
+<template>
+  <div class="paper-page">
+    <header class="bar">
+      <Button
+        icon="pi pi-arrow-left"
+        label="Back"
+        text
+        severity="secondary"
+        @click="router.push(`/trials/${id}`)"
+      />
+      <h1>{{ codes ? 'Codes for the jars' : 'Sheets for judging' }}</h1>
+      <p class="muted small">
+        {{
+          codes
+            ? 'The key: for whoever puts the codes on, and for nobody who judges.'
+            : 'One for each sitting; what is written on them is entered on the trial’s judging page.'
+        }}
+      </p>
+      <Button class="go" icon="pi pi-print" label="Print" @click="print" />
+    </header>
+    <NotHere v-if="trials.ready && !trial" what="trial" why="" to="/trials" to-label="All trials" />
+    <template v-else-if="trial">
+      <article v-if="codes" class="sheet">
+        <h2>{{ trial.name }}: the key</h2>
+        <p>A new code for every sitting. Same pots, same fill; the label under the bottom.</p>
+        <section v-for="k in key" :key="k.id" class="jar">
+          <h3>{{ k.name }}<span v-if="k.reference"> (reference)</span></h3>
+          <ul class="codes">
+            <li v-for="c in k.codes" :key="c" class="mono">{{ c }}</li>
+          </ul>
+        </section>
+        <h3>Who gets what, in this order</h3>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Who</th>
+              <th scope="col">Round</th>
+              <th scope="col">Code, place</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="s in sittings" :key="`${s.person} ${s.round}`">
+              <th scope="row">{{ personOf(s.person) }}</th>
+              <td>{{ s.round }}</td>
+              <td>
+                <span v-for="x in s.served" :key="x.code" class="served"
+                  ><strong class="mono">{{ x.code }}</strong> {{ nameOf(x.sample) }}, {{ x.place }}</span
+                >
+                <span v-for="(t, i) in s.trios" :key="`t${i}`" class="served"
+                  >triangle <strong class="mono">{{ t.codes.join(' ') }}</strong></span
+                >
+                <span v-for="(d, i) in s.duos" :key="`d${i}`" class="served"
+                  >pair <strong class="mono">{{ d.codes.join(' ') }}</strong></span
+                >
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </article>
+      <article
+        v-for="{ sitting, steps } in codes ? [] : sheets"
+        :key="`${sitting.person} ${sitting.round}`"
+        class="sheet"
+      >
+        <h2>{{ personOf(sitting.person) }}, round {{ sitting.round }}</h2>
+        <p>{{ serving.before }} {{ serving.amount }} each, from left to right. {{ serving.how }}</p>
+        <table v-if="rowsOf(steps).length">
+          <thead>
+            <tr>
+              <th scope="col">When, what, from 0 to 10</th>
+              <th v-for="x in sitting.served" :key="x.code" scope="col">
+                <span class="mono">{{ x.code }}</span><br /><small>{{ x.place }}</small>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="r in rowsOf(steps)" :key="r.attribute.id">
+              <th scope="row">
+                {{ r.moment }}: <strong>{{ r.attribute.name }}</strong>
+                <small>{{
+                  r.attribute.ask === 'seconds'
+                    ? `in seconds, up to ${scaleOf(r.attribute)[1]}`
+                    : `${r.attribute.low} – ${r.attribute.high}`
+                }}</small>
+              </th>
+              <td v-for="x in sitting.served" :key="x.code"></td>
+            </tr>
+          </tbody>
+        </table>
+        <template v-for="s in steps" :key="s.key">
+          <p v-if="s.kind === 'triangle'">
+            Two are alike; ring the odd one: <strong class="mono">{{ s.codes.join('   ') }}</strong>
+          </p>
+          <p v-else-if="s.kind === 'pair'">
+            Ring the one that you prefer: <strong class="mono">{{ s.codes.join('   ') }}</strong>
+          </p>
+          <p v-else-if="s.kind === 'rank'">
+            {{ s.attribute.name }}, least first (<span class="mono">{{ s.codes.join(', ') }}</span
+            >): ______________________
+          </p>
+        </template>
+      </article>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.75rem;
+  padding: 0.625rem 1rem;
+  border-bottom: 1px solid var(--line);
+  background: var(--paper);
+}
+.go {
+  margin-left: auto;
+}
+h1 {
+  font-size: var(--text-head-3);
+}
+h2 {
+  font-size: var(--text-head-2);
+}
+h3 {
+  font-size: var(--text-less);
+}
+.sheet {
+  display: grid;
+  gap: 0.75rem;
+  max-width: 190mm;
+  margin: 1rem auto;
+  padding: 1.25rem;
+  overflow-x: auto;
+  background: var(--print-paper);
+  color: var(--print-ink);
+  color-scheme: light;
+}
+.codes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.375rem;
+}
+.codes li {
+  padding: 0.25rem 0.75rem;
+  border: 1px dashed currentcolor;
+  font-size: var(--text-head-3);
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th,
+td {
+  padding: 0.375rem;
+  border: 1px solid currentcolor;
+  font-weight: 400;
+  text-align: left;
+  vertical-align: top;
+}
+small,
+.served {
+  display: block;
+}
+@media print {
+  .bar {
+    display: none;
+  }
+  .sheet {
+    margin: 0;
+    padding: 0;
+    break-after: page;
+  }
+  .sheet:last-child {
+    break-after: auto;
+  }
+}
+</style>

@@ -1,0 +1,171 @@
+<script setup lang="ts">
+import { formatNumber, trialVerdict, type PlannedTrial, type TrialReading } from '@omblet/core'
+import { computed } from 'vue'
+import Letter from './Letter.vue'
+
+/** What the trial tells: sentences first, then each attribute as a line with the samples on it. */
+const props = defineProps<{ trial: PlannedTrial }>()
+const verdict = computed(() => trialVerdict(props.trial))
+const at = (id: string) => props.trial.samples.findIndex((s) => s.id === id)
+const reference = (id: string) => props.trial.samples.find((s) => s.id === id)?.reference ?? false
+const nameOf = (id: string) => props.trial.samples.find((s) => s.id === id)?.name ?? id
+
+/** Badges that would lie on each other stand in rows above the line. */
+const CLOSE = 7
+const strip = (r: TrialReading) => {
+  const [low, high] = r.scale
+  const place = (v: number) => (100 * (v - low)) / (high - low || 1)
+  const rows: number[] = []
+  return [...r.dots]
+    .sort((x, y) => x.mean - y.mean)
+    .map((d) => {
+      const x = place(d.mean)
+      const free = rows.findIndex((last) => x - last >= CLOSE)
+      const row = free >= 0 ? free : rows.length
+      rows[row] = x
+      return { ...d, x, row, from: place(d.low), to: place(d.high) }
+    })
+}
+const readings = computed(() => verdict.value.readings.map((r) => {
+  const dots = strip(r)
+  return { ...r, dots, rows: Math.max(1, ...dots.map((d) => d.row + 1)), decides: r.attribute.id === props.trial.plan.decides }
+})) // prettier-ignore
+</script>
+
+<template>
+  <section class="card part" aria-labelledby="result-title">
+    <h2 id="result-title" class="hidden-text">What it tells</h2>
+    <p class="head-words">
+      <template v-for="(h, i) in verdict.head" :key="h"
+        ><strong v-if="i === 0">{{ h }}</strong
+        ><template v-else> {{ h }}</template></template
+      >
+    </p>
+    <p v-for="c in verdict.choices" :key="c">{{ c }}</p>
+    <div v-for="r in readings" :key="r.attribute.id" class="reading">
+      <div class="name">
+        <strong>{{ r.attribute.name ?? r.attribute.id }}</strong>
+        <span v-if="r.decides" class="muted small">decides</span>
+      </div>
+      <div class="strip" :style="{ '--rows': r.rows }">
+        <div class="track">
+          <i
+            v-for="d in r.dots"
+            :key="d.sample"
+            class="range"
+            :style="{ left: `${d.from}%`, width: `${Math.max(0.5, d.to - d.from)}%`, '--row': d.row }"
+          ></i>
+          <span
+            v-for="d in r.dots"
+            :key="`dot ${d.sample}`"
+            class="dot"
+            :style="{ left: `${d.x}%`, '--row': d.row }"
+            :title="`${nameOf(d.sample)}: ${formatNumber(d.mean, 1)}`"
+            ><Letter :at="at(d.sample)" :reference="reference(d.sample)"
+          /></span>
+        </div>
+        <div class="ends small muted">
+          <span>{{ r.attribute.ask === 'rank' ? 'least' : r.attribute.low }}</span><span>{{
+            r.attribute.ask === 'rank' ? 'most' : r.attribute.high
+          }}</span>
+        </div>
+      </div>
+      <p class="says" :class="{ tells: r.tells }">
+        {{ r.says }}<span v-if="r.test" class="muted small"> ({{ r.test }})</span>
+      </p>
+    </div>
+    <details v-if="readings.length">
+      <summary class="small muted">As a table</summary>
+      <div class="wide">
+        <table class="small">
+          <thead>
+            <tr>
+              <th scope="col">Mean ± spread</th>
+              <th v-for="s in trial.samples" :key="s.id" scope="col">{{ s.name }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="r in readings" :key="r.attribute.id">
+              <th scope="row">{{ r.attribute.name ?? r.attribute.id }}</th>
+              <td v-for="s in trial.samples" :key="s.id" class="mono">
+                <template v-for="d in r.dots.filter((x) => x.sample === s.id)" :key="d.sample"
+                  >{{ formatNumber(d.mean, 1) }} ± {{ formatNumber((d.high - d.low) / 2, 1) }}</template
+                >
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </details>
+    <p v-for="l in verdict.leftOut" :key="l" class="muted small">{{ l }}</p>
+    <p class="muted small">
+      Bars are the spread over people. Not different is not the same: it means too few to tell.
+    </p>
+  </section>
+</template>
+
+<style scoped src="./trials.css"></style>
+<style scoped>
+.head-words {
+  font-size: var(--text-lead);
+}
+.reading {
+  display: grid;
+  grid-template-columns: minmax(7rem, 10rem) minmax(12rem, 1.2fr) minmax(0, 1fr);
+  align-items: center;
+  gap: 0.5rem 1.25rem;
+  padding: 0.625rem 0;
+  border-top: 1px solid var(--line);
+}
+.name {
+  display: grid;
+}
+.track {
+  position: relative;
+  height: calc(30px * var(--rows));
+  margin: 0 14px;
+  border-bottom: 2px solid var(--line-strong);
+}
+.range {
+  position: absolute;
+  bottom: calc(14px + 30px * var(--row));
+  height: 6px;
+  border-radius: var(--round-s);
+  background: var(--band);
+}
+.dot {
+  position: absolute;
+  bottom: calc(4px + 30px * var(--row));
+  transform: translateX(-50%);
+}
+.ends {
+  display: flex;
+  justify-content: space-between;
+  gap: 1rem;
+}
+.says.tells {
+  font-weight: 600;
+}
+.wide {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+}
+th,
+td {
+  padding: 0.25rem 1rem 0.25rem 0;
+  text-align: left;
+  font-weight: 400;
+  white-space: nowrap;
+}
+summary {
+  min-height: 24px;
+  cursor: pointer;
+}
+@media (max-width: 860px) {
+  .reading {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

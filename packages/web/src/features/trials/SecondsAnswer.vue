@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { useIntervalFn } from '@vueuse/core'
+import Button from 'primevue/button'
+import { computed, ref } from 'vue'
+import NumberField from '../../components/NumberField.vue'
+
+/** Seconds until something is so: by a watch, or typed. Stops by itself at the end of the scale. */
+const props = defineProps<{ scale: readonly [number, number] }>()
+const emit = defineEmits<{ answer: [seconds: number] }>()
+const since = ref<number | null>(null)
+const now = ref(Date.now())
+const typed = ref<number | null>(null)
+const most = computed(() => props.scale[1])
+const ran = computed(() => (since.value === null ? 0 : Math.min(most.value, Math.round((now.value - since.value) / 1000)))) // prettier-ignore
+const { pause, resume } = useIntervalFn(
+  () => {
+    now.value = Date.now()
+    if (ran.value >= most.value) stop()
+  },
+  200,
+  { immediate: false },
+)
+function start() {
+  since.value = now.value = Date.now()
+  resume()
+}
+function stop() {
+  now.value = Date.now()
+  pause()
+  typed.value = ran.value
+  since.value = null
+}
+</script>
+
+<template>
+  <div class="watch">
+    <p class="mono figure" role="timer">{{ since === null ? (typed ?? 0) : ran }} s</p>
+    <Button
+      v-if="since === null"
+      :label="typed === null ? 'Start' : 'Start again'"
+      icon="pi pi-play"
+      size="large"
+      @click="start"
+    />
+    <Button v-else label="Stop" icon="pi pi-stop" size="large" severity="warn" @click="stop" />
+    <form class="by-hand" @submit.prevent="typed !== null && emit('answer', typed)">
+      <NumberField
+        id="seconds"
+        v-model="typed"
+        label="Seconds"
+        unit="s"
+        :min="scale[0]"
+        :max="scale[1]"
+        what="the time"
+      />
+      <Button type="submit" label="Next" :disabled="typed === null || since !== null" />
+    </form>
+    <p class="muted small">{{ most }} seconds count as “not within {{ most }} seconds”.</p>
+  </div>
+</template>
+
+<style scoped>
+.watch {
+  display: grid;
+  gap: 0.875rem;
+}
+.figure {
+  font-size: var(--text-figure-xl);
+  text-align: center;
+}
+.by-hand {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-items: end;
+  gap: 0.75rem;
+}
+.by-hand :deep(button) {
+  min-height: 44px;
+}
+</style>

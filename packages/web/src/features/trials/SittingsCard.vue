@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { ended, servingOf, standOfSittings, type PlannedTrial } from '@omblet/core'
+import Button from 'primevue/button'
+import { useToast } from 'primevue/usetoast'
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import { notify } from '../../components/notify'
+import { useTrials } from '../../stores/trials'
+
+/** Who has judged, and how far: never what they said, nor which code is which jar. */
+const props = defineProps<{ trial: PlannedTrial }>()
+const router = useRouter()
+const trials = useTrials()
+const toast = useToast()
+const plan = computed(() => props.trial.plan)
+const stands = computed(() => standOfSittings(props.trial))
+const people = computed(() =>
+  plan.value.people.map((p) => ({
+    ...p,
+    rounds: stands.value.filter((s) => s.sitting.person === p.id),
+  })),
+)
+const all = computed(() => stands.value.every((s) => s.done === s.of))
+const any = computed(() => stands.value.some((s) => s.done > 0))
+const words = (s: { done: number; of: number }) =>
+  s.done === 0 ? 'open' : s.done === s.of ? 'done' : `${s.done} of ${s.of}`
+const serving = computed(() => servingOf(plan.value.product.hair))
+async function end() {
+  await trials.change(plan.value.id, (here) => ended(here, new Date().toISOString()))
+  if (!all.value)
+    notify(toast, 'Ended before all had judged: the codes are open now, and the result says who is missing.')
+}
+</script>
+
+<template>
+  <section class="card part" aria-labelledby="judging-title">
+    <h2 id="judging-title">Judge them</h2>
+    <p class="small">{{ serving.before }} {{ serving.amount }} each. {{ serving.how }}</p>
+    <table>
+      <caption class="hidden-text">
+        Sittings and how far each is
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">Who</th>
+          <th v-for="n in plan.rounds" :key="n" scope="col">
+            {{ plan.rounds === 1 ? 'Sitting' : `Round ${n}` }}
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="p in people" :key="p.id">
+          <th scope="row">{{ p.name }}</th>
+          <td v-for="(s, i) in p.rounds" :key="i" :class="{ done: s.done === s.of }">{{ words(s) }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <div class="buttons">
+      <Button
+        v-if="!all"
+        label="Judge on this device"
+        icon="pi pi-play"
+        @click="router.push(`/trials/${plan.id}/judge`)"
+      />
+      <Button
+        label="Codes for the jars"
+        icon="pi pi-tag"
+        severity="secondary"
+        outlined
+        @click="router.push(`/trials/${plan.id}/paper?what=codes`)"
+      />
+      <Button
+        label="Sheets on paper"
+        icon="pi pi-print"
+        severity="secondary"
+        outlined
+        @click="router.push(`/trials/${plan.id}/paper?what=sheets`)"
+      />
+    </div>
+    <p class="muted small">
+      Whoever puts the codes on the jars knows them, and does not say. Scores and codes stay closed until the
+      end.
+    </p>
+    <div class="buttons end">
+      <Button
+        :label="all ? 'Open the codes and read the result' : 'End it now'"
+        :icon="all ? 'pi pi-lock-open' : undefined"
+        :severity="all ? undefined : 'secondary'"
+        :outlined="!all"
+        :disabled="!any"
+        @click="end"
+      />
+    </div>
+  </section>
+</template>
+
+<style scoped src="./trials.css"></style>
+<style scoped>
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+th,
+td {
+  padding: 0.375rem 0.75rem 0.375rem 0;
+  border-bottom: 1px solid var(--line);
+  text-align: left;
+  font-weight: 400;
+}
+thead th {
+  color: var(--muted);
+  font-size: var(--text-small);
+}
+.done {
+  color: var(--fine);
+  font-weight: 600;
+}
+</style>

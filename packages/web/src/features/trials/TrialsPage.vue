@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { standOfSittings, type PlannedTrial } from '@omblet/core'
+import { format } from 'date-fns'
+import Button from 'primevue/button'
+import { computed, onMounted } from 'vue'
+import { useRouter } from 'vue-router'
+import NothingYet from '../../components/NothingYet.vue'
+import Notice from '../../components/Notice.vue'
+import { takeInDemoTrials } from '../../stores/demo-trials'
+import { useTrials } from '../../stores/trials'
+
+const trials = useTrials()
+const router = useRouter()
+onMounted(() => {
+  document.title = 'Trials – Omblet'
+  void trials.load()
+})
+const stand = (t: PlannedTrial) => {
+  if (t.plan.decision) return t.plan.decision.keep === null ? 'none was kept' : `kept: ${t.samples.find((s) => s.id === t.plan.decision!.keep)?.name}` // prettier-ignore
+  if (t.plan.endedAt) return 'to be decided'
+  const all = standOfSittings(t)
+  const done = all.filter((s) => s.done === s.of).length
+  return done === 0 ? 'not judged yet' : `${done} of ${all.length} sittings done`
+}
+const rows = computed(() =>
+  trials.trials.map((t) => ({
+    id: t.plan.id,
+    name: t.name,
+    of: t.plan.of?.name ?? '',
+    stand: stand(t),
+    open: !t.plan.decision,
+    facts: `${t.samples.length} samples, ${t.plan.people.length === 1 ? 'one person' : `${t.plan.people.length} people`}`,
+    day: format(new Date(t.plan.createdAt), 'd MMM yyyy'),
+  })),
+)
+</script>
+
+<template>
+  <div class="page">
+    <header class="head">
+      <h1>Trials</h1>
+      <div class="right-side">
+        <Button label="Set up a trial" icon="pi pi-plus" @click="router.push('/trials/new')" />
+      </div>
+    </header>
+    <Notice v-if="trials.problem" kind="stop">{{ trials.problem }}</Notice>
+    <ul v-if="rows.length" class="card list">
+      <li v-for="r in rows" :key="r.id">
+        <RouterLink :to="`/trials/${r.id}`" class="row">
+          <span class="what"
+            ><strong>{{ r.name }}</strong
+            ><span class="muted small">{{ r.of }}</span></span
+          >
+          <span class="small">{{ r.facts }}</span>
+          <span class="small" :class="{ open: r.open }">{{ r.stand }}</span>
+          <span class="muted small">{{ r.day }}</span>
+        </RouterLink>
+      </li>
+    </ul>
+    <NothingYet v-else-if="trials.ready" title="Nothing is compared yet">
+      <p>
+        Change one thing, make a jar of each, and let people judge them without knowing which is which. Omblet
+        makes the variants, shuffles the order, hides the names behind codes, and says what can be told and
+        what cannot.
+      </p>
+      <template #actions>
+        <Button label="Set up a trial" icon="pi pi-plus" @click="router.push('/trials/new')" />
+        <Button label="Try two example trials" severity="secondary" outlined @click="takeInDemoTrials()" />
+      </template>
+    </NothingYet>
+    <p v-else class="muted">Reading the trials…</p>
+  </div>
+</template>
+
+<style scoped src="./trials.css"></style>
+<style scoped>
+.row {
+  display: grid;
+  grid-template-columns: minmax(0, 2fr) minmax(0, 1fr) minmax(0, 1.4fr) 7rem;
+  align-items: center;
+  gap: 0.25rem 1rem;
+  min-height: 56px;
+  padding: 0.5rem 1rem;
+  border-bottom: 1px solid var(--line);
+  color: inherit;
+  text-decoration: none;
+}
+.list li:last-child .row {
+  border-bottom: 0;
+}
+.row:hover {
+  background: var(--wash);
+}
+.what {
+  display: grid;
+  min-width: 0;
+  overflow-wrap: anywhere;
+}
+.open {
+  color: var(--accent-ink);
+  font-weight: 600;
+}
+@media (max-width: 620px) {
+  .row {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { forecastOf, forecastWords, listWords, sharedBase, type Forecast } from '@omblet/core'
+import { computed } from 'vue'
+import FindingMark from '../../components/FindingMark.vue'
+import { usePrices } from '../../composables/design'
+import { useMaterials } from '../../stores/materials'
+import Letter from './Letter.vue'
+import type { useSetUp } from './use-set-up'
+
+/** What would be compared: each variant with what Omblet expects of it, what else differs, and what can be made once. */
+const props = defineProps<{ setUp: ReturnType<typeof useSetUp> }>()
+const materials = useMaterials()
+const prices = usePrices()
+const priceOf = (id: string) => prices()[id] ?? null
+const rows = computed(() =>
+  props.setUp.chosen.value.map((c, i) => {
+    const forecast: Forecast | null = c.formula ? forecastOf(materials.derive(c.formula), priceOf) : null
+    const first = forecast?.findings.find((f) => f.severity !== 'note')
+    return { ...c, i, forecast, words: forecast ? forecastWords(forecast) : [], first, reference: c.key === props.setUp.reference.value }
+  }),
+) // prettier-ignore
+const differs = computed(() => props.setUp.differs.value)
+const only = computed(() => {
+  const { varied, gives } = differs.value
+  const what = props.setUp.what.value
+  const named = varied.length > 0 && varied.length <= 6 ? ` (${listWords(varied)})` : ''
+  return `Only ${what} differs${named}${gives.length > 0 ? `; ${gives[0]} makes up the rest` : ''}.`
+})
+const base = computed(() => {
+  const formulas = rows.value.flatMap((r) => (r.formula ? [r.formula] : []))
+  return formulas.length > 1 ? sharedBase(formulas, materials.catalogue) : null
+})
+const baseWords = computed(() => {
+  if (!base.value) return ''
+  if (base.value.kind === 'none') return 'Each is made by itself.'
+  const parts = base.value.parts.map((p) => p.name.toLowerCase())
+  return base.value.kind === 'whole'
+    ? 'The base is made once, up to the step where the jars part, and split by weight.'
+    : `Made once and split by weight: ${listWords(parts)}.`
+})
+</script>
+
+<template>
+  <section class="card part" aria-labelledby="variants-title">
+    <h2 id="variants-title">What is compared</h2>
+    <p v-if="rows.length < 2" class="muted">
+      Choose at least two. Each jar is told here with what Omblet expects of it.
+    </p>
+    <ul v-if="rows.length" class="rows">
+      <li v-for="r in rows" :key="r.key">
+        <Letter :at="r.i" :reference="r.reference" />
+        <div>
+          <strong>{{ r.name }}</strong>
+          <span v-if="r.reference" class="muted small"> · the reference</span>
+          <p v-if="!r.forecast" class="muted small">A mark beside the others, without a formula.</p>
+          <p v-else class="small facts">
+            <span v-for="w in r.words" :key="w.what"
+              ><span class="muted">{{ w.what }}</span> {{ w.words }}</span
+            >
+          </p>
+          <p v-if="r.first" class="small first">
+            <FindingMark :severity="r.first.severity" :size="14" />
+            <span
+              ><span class="hidden-text">{{ r.first.severity }}: </span>{{ r.first.message }}</span
+            >
+          </p>
+        </div>
+      </li>
+    </ul>
+    <template v-if="rows.length > 1">
+      <p v-if="setUp.varies.value !== 'jar' && differs.oneThing" class="told">
+        <FindingMark severity="fine" :size="16" /> <span>{{ only }}</span>
+      </p>
+      <p v-for="w in setUp.warnings.value" :key="w" class="told">
+        <FindingMark severity="check" :size="16" /> <span>{{ w }}</span>
+      </p>
+      <p v-if="base" class="told">
+        <FindingMark severity="note" :size="16" /> <span>{{ baseWords }}</span>
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped src="./trials.css"></style>
+<style scoped>
+.rows li {
+  display: grid;
+  grid-template-columns: 28px minmax(0, 1fr);
+  gap: 0.625rem;
+  padding: 0.5rem 0;
+  border-top: 1px solid var(--line);
+}
+.facts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 0.875rem;
+}
+.first,
+.told {
+  display: flex;
+  align-items: baseline;
+  gap: 0.5rem;
+}
+.first :deep(svg),
+.told :deep(svg) {
+  flex: none;
+  align-self: center;
+}
+</style>
