@@ -4,6 +4,7 @@ import {
   ended,
   judgeSteps,
   planTrial,
+  sayPercent,
   sittingsOf,
   usualAttributes,
   variantOptions,
@@ -56,7 +57,7 @@ export function demoTrials(now: number, idOf: (name: string) => string | null): 
     varies: 'emulsifier',
     what: 'the emulsifier',
     batchGrams: 60,
-    samples: [current, ...others].map((o) => ({ name: `${o.label}, ${o.percent} %`, formula: o.formula })),
+    samples: [current, ...others].map((o) => ({ name: `${o.label}, ${sayPercent(o.percent!)}`, formula: o.formula })),
     reference: 0,
     attributes: usualAttributes('lotion').slice(0, 5),
     decides: 'spread',
@@ -65,8 +66,8 @@ export function demoTrials(now: number, idOf: (name: string) => string | null): 
     choosing: [],
   })
   const feels: Feels = {
-    spread: [5.6, 3.2, 8.2, 5.4],
-    whiteness: [3, 7.2, 4.4, 3],
+    spread: [3, 4.6, 8.4, 6],
+    whiteness: [1.6, 8, 5, 3.6],
     absorption: [52, 58, 44, 50],
     tack: [3, 3.4, 2.8, 3.2],
     greasiness: [4, 5, 4.2, 4.4],
@@ -74,7 +75,7 @@ export function demoTrials(now: number, idOf: (name: string) => string | null): 
   let done = ended(judged(first, feels, 6), at(20))
   for (const [sample, body] of [['a', 'cream'], ['b', 'lotion'], ['c', 'cream'], ['d', 'lotion']] as const) done = withFound(done, { sample, what: 'body', choice: body })
   for (const [sample, frost] of [['a', 'held'], ['b', 'split'], ['c', 'held'], ['d', 'softer']] as const) done = withFound(done, { sample, what: 'frost', choice: frost })
-  done = withFound(done, { sample: 'a', what: 'ph', value: 5.1 })
+  done = withFound(done, { sample: 'a', what: 'ph', value: 4.1 })
   done = decided(done, { keep: 'c', because: 'It glides further and holds the frost.', next: 'Half the cetyl alcohol, for less white.', at: at(19) })
 
   const humectant = variantOptions({ formula: gel, varies: 'level', line: gel.phases[0]!.lines.findIndex((l) => l.fill === undefined), percents: [2, 4, 8] }, catalogue)

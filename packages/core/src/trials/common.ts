@@ -40,6 +40,8 @@ export interface SharedBase {
   /** Why no more is shared, in sentences that name the step or the material. */
   forbids: string[]
   jars: number
+  /** What the scale tells, grams. */
+  resolutionGrams: number
   /** What is made for all jars together, with what stays on tools, grams. */
   grams: number
   /** The base as it is made at the table; null where nothing is shared. */
@@ -114,7 +116,7 @@ const isFill = (v: Variant, phase: number, line: number) => v.a.lines.find((l) =
  * where they part, or each heated phase by itself; with the reason wherever the chemistry forbids it.
  */
 export function sharedBase(formulas: readonly Formula[], catalogue: Catalogue): SharedBase {
-  const none = (forbids: string[]): SharedBase => ({ kind: 'none', parts: [], forbids, jars: formulas.length, grams: 0, formula: null, own: [] }) // prettier-ignore
+  const none = (forbids: string[]): SharedBase => ({ kind: 'none', parts: [], forbids, jars: formulas.length, resolutionGrams: 0.1, grams: 0, formula: null, own: [] }) // prettier-ignore
   if (formulas.length < 2) return none([])
   const variants = formulas.map((formula): Variant => {
     const a = assess(formula, catalogue)
@@ -262,7 +264,7 @@ function finished(kind: 'whole' | 'phases', parts: SharedPart[], variants: reado
       return left > v.a.amounts.resolutionGrams / 2 ? [{ label: l.label, grams: left }] : []
     }),
   )
-  return { kind, parts, forbids, jars, grams, formula: base, own }
+  return { kind, parts, forbids, jars, resolutionGrams: a.amounts.resolutionGrams, grams, formula: base, own }
 } // prettier-ignore
 
 type Stepped = Happening & { step: string | null }

@@ -1,7 +1,7 @@
 import { friedmanExact, neededPeople, ranksOf } from '../stats/ranks.ts'
 import { pairTest } from '../stats/choices.ts'
 import { formatNumber, listWords, sayNumber } from '../text/format.ts'
-import type { Trial, TrialAttribute, TrialSample } from '../shapes/trial.ts'
+import { MOST_PEOPLE, type Trial, type TrialAttribute, type TrialSample } from '../shapes/trial.ts'
 import { leans, scaleOf } from './data.ts'
 import { trialReport, type AttributeResult } from './report.ts'
 
@@ -35,8 +35,11 @@ export interface TrialVerdict {
   leftOut: string[]
 }
 
-/** More people than this are no kitchen panel. */
-const MANY = 30
+/** A difference that takes more than a kitchen's panel, or is less than this of the scale, is too small to be told. */
+const MANY = MOST_PEOPLE
+const SLIGHT = 0.05
+/** Below it something differs. */
+const LEVEL = 0.05
 const letterOf = (samples: readonly TrialSample[], id: string) =>
   String.fromCharCode(65 + samples.findIndex((s) => s.id === id))
 /** How a sentence calls a sample. */
@@ -154,9 +157,12 @@ function sentence(trial: Trial, attribute: TrialAttribute, result: AttributeResu
   const apart = Math.abs(result.rankSums[more]! - result.rankSums[less]!) / n
   const needed = neededPeople(apart, k, samples.some((s) => s.reference))
   const extra = needed === null ? Infinity : needed - n
-  if (size < 1e-9 || extra > MANY) return { says: 'Too alike to tell.', test, tells: false }
+  const [low, high] = scaleOf(attribute)
+  const slight = attribute.ask !== 'rank' && size < SLIGHT * (high - low)
+  const whole = (exact ?? friedman?.p ?? 1) <= LEVEL
+  if ((slight || extra > MANY) && !whole) return { says: 'Too alike to tell.', test, tells: false }
   return {
-    says: `Between ${name(more)} and ${name(less)} (${sayEffect(attribute, size)} apart) ${people(n)} cannot tell${extra > 0 ? `: if it stays so, ${extra} more would` : ''}.`,
+    says: `${whole ? 'They are not all alike; yet between' : 'Between'} ${name(more)} and ${name(less)} (${sayEffect(attribute, size)} apart) ${people(n)} cannot tell${extra > 0 ? `: if it stays so, ${extra} more would` : ''}.`,
     test,
     tells: false,
   }

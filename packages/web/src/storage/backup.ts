@@ -206,7 +206,7 @@ export async function restoreBackup(
       const store = tx.objectStore(kind)
       const here = await store.get(id)
       if (!here) {
-        put(store.put(item as never))
+        put(store.put(item))
         add(kind)
       } else if (same(here, item)) result.same++
       else result.kept.push(words(here))

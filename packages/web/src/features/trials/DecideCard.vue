@@ -24,7 +24,7 @@ const toast = useToast()
 const trials = useTrials()
 const library = useLibrary()
 const materials = useMaterials()
-const NONE = ''
+const NONE = 'none'
 const made = computed(() => props.trial.samples.filter((s) => s.formula))
 const choices = computed(() => [
   ...made.value.map((s) => ({ value: s.id, label: s.name })),
@@ -35,7 +35,9 @@ const because = ref('')
 const next = ref('')
 const lessons = ref<Record<string, string>>({})
 /** Materials that only a jar that was not kept has. */
-const losers = computed(() => losersOf(props.trial, keep.value || null, materials.catalogue))
+const losers = computed(() =>
+  losersOf(props.trial, keep.value === NONE ? null : keep.value, materials.catalogue),
+)
 const done = computed(() => props.trial.plan.decision ?? null)
 const nameOf = (id: string | null) => (id === null ? 'none of them' : (props.trial.samples.find((s) => s.id === id)?.name ?? id)) // prettier-ignore
 const sheet = computed(() => library.records.find((r) => r.id === props.trial.plan.of?.id) ?? null)
@@ -122,13 +124,13 @@ async function decide() {
           placeholder="sets too fast for me"
         />
       </FormField>
-      <p v-if="keep && !sheet" class="muted small">
+      <p v-if="keep !== NONE && !sheet" class="muted small">
         The formula is not here any more, so the decision stays with the trial.
       </p>
       <div class="buttons end">
         <Button
           type="submit"
-          :label="keep ? 'Keep the winner' : 'Write it down'"
+          :label="keep === NONE ? 'Write it down' : 'Keep the winner'"
           icon="pi pi-check"
           :loading="busy"
         />

@@ -45,19 +45,20 @@ const rows = computed(() =>
     return { s, i, rows: forecastAndFound(forecast, mine), value }
   }),
 )
+const NONE = 'none'
 const KITCHEN: { what: Measured['what']; label: string; unit: string }[] = [
   { what: 'ph', label: 'pH, before adjusting', unit: '' },
   { what: 'spread', label: 'Spread', unit: 'mm' },
   { what: 'flow', label: 'Flow', unit: 's' },
   { what: 'drop', label: 'Drop', unit: 's' },
 ]
-const bodies = [{ value: '', label: 'not seen' }, ...BODY_FOUND.map((b) => ({ value: b.id as string, label: b.words }))] // prettier-ignore
-const frosts = [{ value: '', label: 'not tried' }, ...FROST_FOUND.map((f) => ({ value: f.id as string, label: f.words }))] // prettier-ignore
+const bodies = [{ value: NONE, label: 'not seen' }, ...BODY_FOUND.map((b) => ({ value: b.id as string, label: b.words }))] // prettier-ignore
+const frosts = [{ value: NONE, label: 'not tried' }, ...FROST_FOUND.map((f) => ({ value: f.id as string, label: f.words }))] // prettier-ignore
 const put = (found: Measured) => void trials.change(props.trial.plan.id, (here) => withFound(here, found))
 const number = (sample: string, what: Measured['what'], value: number | null) =>
   put({ sample, what, ...(value === null ? {} : { value }) })
 const choice = (sample: string, what: Measured['what'], value: string) =>
-  put({ sample, what, ...(value === '' ? {} : { choice: value }) })
+  put({ sample, what, ...(value === NONE ? {} : { choice: value }) })
 </script>
 
 <template>
@@ -89,14 +90,14 @@ const choice = (sample: string, what: Measured['what'], value: string) =>
               />
               <ChoiceField
                 :id="`found-${r.s.id}-body`"
-                :model-value="r.value('body')?.choice ?? ''"
+                :model-value="r.value('body')?.choice ?? NONE"
                 label="Body"
                 :options="bodies"
                 @update:model-value="choice(r.s.id, 'body', $event)"
               />
               <ChoiceField
                 :id="`found-${r.s.id}-frost`"
-                :model-value="r.value('frost')?.choice ?? ''"
+                :model-value="r.value('frost')?.choice ?? NONE"
                 label="A night in the frost"
                 :options="frosts"
                 @update:model-value="choice(r.s.id, 'frost', $event)"

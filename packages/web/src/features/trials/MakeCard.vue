@@ -15,7 +15,7 @@ const router = useRouter()
 const batches = useBatches()
 onMounted(() => void batches.load())
 const { base, baseHead, baseDone, jars, problem, beginBase, beginJar } = useMaking(() => props.trial)
-const say = (g: number) => formatGrams(g, 0.01)
+const say = (g: number) => formatGrams(g, base.value.resolutionGrams)
 const at = (id: string) => props.trial.samples.findIndex((s) => s.id === id)
 const over = (b: BatchHead) => b.status === 'finished' || b.status === 'discarded'
 const to = (b: BatchHead) => (over(b) ? `/bench/${b.id}/record` : `/bench/${b.id}`)

@@ -36,10 +36,7 @@ const readings = computed(() => verdict.value.readings.map((r) => {
   <section class="card part" aria-labelledby="result-title">
     <h2 id="result-title" class="hidden-text">What it tells</h2>
     <p class="head-words">
-      <template v-for="(h, i) in verdict.head" :key="h"
-        ><strong v-if="i === 0">{{ h }}</strong
-        ><template v-else> {{ h }}</template></template
-      >
+      <strong>{{ verdict.head[0] }}</strong> {{ verdict.head.slice(1).join(' ') }}
     </p>
     <p v-for="c in verdict.choices" :key="c">{{ c }}</p>
     <div v-for="r in readings" :key="r.attribute.id" class="reading">
@@ -142,6 +139,9 @@ const readings = computed(() => verdict.value.readings.map((r) => {
   display: flex;
   justify-content: space-between;
   gap: 1rem;
+}
+.says span {
+  font-weight: 400;
 }
 .says.tells {
   font-weight: 600;

@@ -15,7 +15,7 @@ import { explainStorage } from '../../storage/db'
 import { useLibrary } from '../../stores/library'
 import { useTrials } from '../../stores/trials'
 import OwnAttribute from './OwnAttribute.vue'
-import { useSetUp, VARIES } from './use-set-up'
+import { NONE, useSetUp, VARIES } from './use-set-up'
 import VariantsCard from './VariantsCard.vue'
 
 const route = useRoute()
@@ -41,18 +41,23 @@ const formulas = computed(() =>
 )
 const kinds = computed(() => VARIES.map(({ value, label }) => ({ value, label })))
 const references = computed(() => [
-  { value: '', label: 'None: all against all' },
+  { value: NONE, label: 'None: all against all' },
   ...s.chosen.value.map((c) => ({ value: c.key, label: c.name })),
 ])
 const decisions = computed(() => [
-  { value: '', label: 'None named' },
+  { value: NONE, label: 'None named' },
   ...s.attributes.value.flatMap((a) => (s.asked.value.includes(a.id) ? [{ value: a.id, label: a.name ?? a.id }] : [])), // prettier-ignore
 ])
-const severity = (o: { stops: number; checks: number }) => (o.stops > 0 ? 'stop' : o.checks > 0 ? 'check' : 'fine') // prettier-ignore
-const markWords = (o: { stops: number; checks: number }) => (o.stops > 0 ? 'stops' : o.checks > 0 ? 'to check' : 'suits') // prettier-ignore
+/** Against the formula as it is: what was to heed before is nothing that a candidate brings. */
+const asItIs = computed(() => s.options.value.find((o) => o.current) ?? { stops: 0, checks: 0 })
+type Counts = { stops: number; checks: number }
+const severity = (o: Counts) => (o.stops > asItIs.value.stops ? 'stop' : o.checks > asItIs.value.checks ? 'check' : 'fine') // prettier-ignore
+const markWords = (o: Counts) => ({ stop: 'brings a stop', check: 'brings something to check', fine: 'brings nothing to heed' })[severity(o)] // prettier-ignore
 /** The long list of attributes is folded: those of the product come first. */
 const more = ref(false)
-const usual = computed(() => s.attributes.value.filter((a) => more.value || s.asked.value.includes(a.id)))
+const usual = computed(() =>
+  s.attributes.value.filter((a) => more.value || s.first.value.has(a.id) || s.asked.value.includes(a.id)),
+)
 const problem = ref<string | null>(null)
 const tried = ref(false)
 const busy = ref(false)
@@ -186,7 +191,7 @@ async function begin() {
             @click="s.all.value = !s.all.value"
           />
           <div class="pair">
-            <FormField id="trial-bought" label="A bought product beside them (may stay empty)">
+            <FormField id="trial-bought" label="A bought product too">
               <InputText
                 id="trial-bought"
                 v-model="s.bought.value"
@@ -197,10 +202,10 @@ async function begin() {
             </FormField>
             <ChoiceField
               id="trial-reference"
-              :model-value="s.reference.value ?? ''"
+              :model-value="s.reference.value ?? NONE"
               label="Held against"
               :options="references"
-              @update:model-value="s.reference.value = $event || null"
+              @update:model-value="s.reference.value = $event === NONE ? null : $event"
             />
             <NumberField
               id="trial-grams"
@@ -217,7 +222,7 @@ async function begin() {
         <section class="card part" aria-labelledby="judge-title">
           <h2 id="judge-title">Who judges what</h2>
           <div class="pair">
-            <FormField id="trial-people" label="Who judges (names or initials, with commas)">
+            <FormField id="trial-people" label="Who judges, with commas">
               <InputText
                 id="trial-people"
                 v-model="s.people.value"
@@ -246,7 +251,7 @@ async function begin() {
           </fieldset>
           <div class="buttons">
             <Button
-              :label="more ? 'Only what is chosen' : 'More to choose from'"
+              :label="more ? 'Fewer to choose from' : 'More to choose from'"
               text
               size="small"
               @click="more = !more"
@@ -256,10 +261,10 @@ async function begin() {
           <div class="pair">
             <ChoiceField
               id="trial-decides"
-              :model-value="s.decides.value ?? ''"
+              :model-value="s.decides.value ?? NONE"
               label="Which one decides"
               :options="decisions"
-              @update:model-value="s.decides.value = $event || null"
+              @update:model-value="s.decides.value = $event === NONE ? null : $event"
             />
             <div class="tests">
               <label
@@ -333,7 +338,7 @@ async function begin() {
 }
 fieldset {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(min(100%, 17rem), 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 13rem), 1fr));
   gap: 0 1rem;
   margin: 0;
   padding: 0;

@@ -15,10 +15,15 @@ const priceOf = (id: string) => prices()[id] ?? null
 const rows = computed(() =>
   props.setUp.chosen.value.map((c, i) => {
     const forecast: Forecast | null = c.formula ? forecastOf(materials.derive(c.formula), priceOf) : null
-    const first = forecast?.findings.find((f) => f.severity !== 'note')
-    return { ...c, i, forecast, words: forecast ? forecastWords(forecast) : [], first, reference: c.key === props.setUp.reference.value }
+    return { ...c, i, forecast, words: forecast ? forecastWords(forecast) : [], reference: c.key === props.setUp.reference.value }
   }),
 ) // prettier-ignore
+/** What is to heed in one jar and not in all of them. */
+const firsts = computed(() => {
+  const lists = rows.value.flatMap((r) => (r.forecast ? [r.forecast.findings] : []))
+  const inAll = (message: string) => lists.every((list) => list.some((f) => f.message === message))
+  return rows.value.map((r) => r.forecast?.findings.find((f) => f.severity !== 'note' && !inAll(f.message)))
+})
 const differs = computed(() => props.setUp.differs.value)
 const only = computed(() => {
   const { varied, gives } = differs.value
@@ -58,10 +63,10 @@ const baseWords = computed(() => {
               ><span class="muted">{{ w.what }}</span> {{ w.words }}</span
             >
           </p>
-          <p v-if="r.first" class="small first">
-            <FindingMark :severity="r.first.severity" :size="14" />
+          <p v-if="firsts[r.i]" class="small first">
+            <FindingMark :severity="firsts[r.i]!.severity" :size="14" />
             <span
-              ><span class="hidden-text">{{ r.first.severity }}: </span>{{ r.first.message }}</span
+              ><span class="hidden-text">{{ firsts[r.i]!.severity }}: </span>{{ firsts[r.i]!.message }}</span
             >
           </p>
         </div>

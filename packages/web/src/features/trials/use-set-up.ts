@@ -6,6 +6,7 @@ import {
   parseNumber,
   planTrial,
   questionsOf,
+  sayPercent,
   trialFault,
   trialWarnings,
   usualAttributes,
@@ -38,6 +39,8 @@ export const VARIES: readonly { value: Varies; label: string; what: string }[] =
 /** So many are offered before all are. */
 const FIRST = 8
 const USUAL_GRAMS = 60
+/** Stands for no choice in a field. */
+export const NONE = 'none'
 /** The key of a product that was bought, which has no formula. */
 export const BOUGHT = 'bought'
 
@@ -101,9 +104,9 @@ export function useSetUp(start: { formula?: string; varies?: Varies; pick?: read
     const percent = at === null ? null : assessment.value?.lines[at]?.percent
     if (varies.value === 'level' && percent) levels.value = [percent / 2, percent, percent * 1.5].map((p) => Number(p.toPrecision(3))).join('; ')
   })
-  watch([formula, varies], () => {
-    const kind = formula.value?.product.kind
-    if (kind) asked.value = usualAttributes(kind).map((a) => a.id)
+  const kind = computed(() => formula.value?.product.kind)
+  watch(kind, (now) => {
+    if (now) asked.value = usualAttributes(now).map((a) => a.id)
   }, { immediate: true })
 
   const request = computed<VariantWish | null>(() => {
@@ -112,7 +115,7 @@ export function useSetUp(start: { formula?: string; varies?: Varies; pick?: read
     const wish: VariantWish = { formula: formula.value, varies: varies.value }
     if (line.value !== null) wish.line = line.value
     if (varies.value === 'level') wish.percents = readLevels(levels.value)
-    if (school.value) wish.school = school.value as NonNullable<VariantWish['school']>
+    if (school.value) wish.school = school.value
     return wish
   })
   const { answer, busy, failed } = asker(request)
@@ -138,10 +141,14 @@ export function useSetUp(start: { formula?: string; varies?: Varies; pick?: read
     if (all.value || options.value.length <= FIRST) return options.value
     return options.value.filter((o, i) => i < FIRST || o.current || picked.value.includes(o.key))
   })
-  const chosen = computed<Chosen[]>(() => [
-    ...options.value.filter((o) => picked.value.includes(o.key)).map((o) => ({ key: o.key, name: o.percent === null || varies.value === 'level' ? o.label : `${o.label}, ${o.percent} %`, formula: o.formula })),
-    ...(bought.value.trim() ? [{ key: BOUGHT, name: bought.value.trim(), formula: null }] : []),
-  ])
+  /** The one that the others are held against comes first. */
+  const chosen = computed<Chosen[]>(() => {
+    const list = options.value
+      .filter((o) => picked.value.includes(o.key))
+      .map((o) => ({ key: o.key, name: o.percent === null || varies.value === 'level' ? o.label : `${o.label}, ${sayPercent(o.percent)}`, formula: o.formula }))
+    if (bought.value.trim()) list.push({ key: BOUGHT, name: bought.value.trim(), formula: null })
+    return [...list.filter((c) => c.key === reference.value), ...list.filter((c) => c.key !== reference.value)]
+  })
   const what = computed(() => {
     const { what: usual } = VARIES.find((v) => v.value === varies.value)!
     if (varies.value === 'school') return schools.value.find((s) => s.key === school.value)?.label.toLowerCase() ?? usual
@@ -150,6 +157,8 @@ export function useSetUp(start: { formula?: string; varies?: Varies; pick?: read
   })
   const hair = computed(() => formula.value?.product.site === 'hair' || formula.value?.product.site === 'scalp')
   const attributes = computed(() => [...attributesFor(hair.value), ...own.value])
+  /** Those of the product and of one's own come first; one that was taken out can be put back. */
+  const first = computed(() => new Set([...(kind.value ? usualAttributes(kind.value) : []), ...own.value].map((a) => a.id)))
   const differs = computed(() => whatDiffers(chosen.value.flatMap((c) => (c.formula ? [c.formula] : [])), varies.value, (id) => materials.catalogue.find(id)?.name ?? id))
   const usualName = computed(() => (formula.value ? `${VARIES.find((v) => v.value === varies.value)!.label} of ${formula.value.name}` : ''))
 
@@ -184,7 +193,7 @@ export function useSetUp(start: { formula?: string; varies?: Varies; pick?: read
   const plan = (now = new Date()): PlannedTrial | null =>
     wish.value && !fault.value ? planTrial({ ...wish.value, id: makeId(), now: now.toISOString(), seed: crypto.getRandomValues(new Int32Array(1))[0]! }) : null
 
-  return { formulaId, formula, varies, line, lines, levels, school, schools, picked, offered, options, all, bought, reference, grams, name, usualName, people, rounds, asked, attributes, decides, triangle, pair, chosen, differs, wish, fault, warnings, busy, failed, addOwn, plan, what, hasLines: computed(() => !!formula.value && computeAmounts(formula.value).lines.length > 0) }
+  return { formulaId, formula, varies, line, lines, levels, school, schools, picked, offered, options, all, bought, reference, grams, name, usualName, people, rounds, asked, attributes, first, decides, triangle, pair, chosen, differs, wish, fault, warnings, busy, failed, addOwn, plan, what, hasLines: computed(() => !!formula.value && computeAmounts(formula.value).lines.length > 0) }
 } // prettier-ignore
 
 /** Options come from the worker: each candidate is judged in the whole formula. */
