@@ -4,5 +4,10 @@ import vue from '@vitejs/plugin-vue'
 export default defineConfig({
   plugins: [vue()],
   // property tests take long on a machine that is busy
-  test: { include: ['packages/*/test/**/*.test.ts'], environment: 'node', testTimeout: 60_000, maxWorkers: 2 },
+  test: {
+    include: ['packages/*/test/**/*.test.ts'],
+    environment: 'node',
+    testTimeout: 60_000,
+    maxWorkers: 2,
+  },
 })

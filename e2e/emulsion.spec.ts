@@ -21,20 +21,20 @@ test('the make-up of a cream, and another emulsifier taken with a way back', asy
   await expect(page.locator('li.line', { hasText: 'Olivate emulsifier' })).toHaveCount(1)
 })
 
-test('several candidates are kept as trial versions at once', async ({ page }) => {
+test('several candidates go into a trial with the one in use', async ({ page }) => {
   await openFormula(page, 'Harbour Fog face cream')
   await page.getByRole('link', { name: 'Emulsion', exact: true }).click()
   const chooser = page.getByRole('region', { name: 'What else would carry it' })
   for (const name of [/^Polyglyceryl methylglucose distearate/, /^Cetearyl alcohol with ceteareth-20/]) {
     await chooser.getByRole('button', { name }).click()
-    await chooser.getByLabel('Try it as a version').check()
+    await chooser.getByLabel('Compare it in a trial').check()
   }
-  await chooser.getByRole('button', { name: 'Keep 2 trials as versions' }).click()
-  await expect(page.getByText('2 trials kept under Versions.')).toBeVisible()
-  await expect(chooser.locator('li', { hasText: 'in use' })).toContainText('Olivate emulsifier')
-  await page.getByRole('link', { name: 'Versions' }).click()
-  await expect(page.getByLabel('Name of version 1')).toHaveValue(/^Trial: /)
-  await expect(page.getByLabel('Name of version 2')).toHaveValue(/^Trial: /)
+  await chooser.getByRole('button', { name: 'Set up a trial with these 2' }).click()
+  await expect(page.getByRole('heading', { name: 'Set up a trial' })).toBeVisible()
+  const compared = page.getByRole('region', { name: 'What is compared' })
+  await expect(compared.getByRole('listitem')).toHaveCount(3)
+  await expect(compared).toContainText('Olivate emulsifier')
+  await expect(compared).toContainText('the reference')
 })
 
 test('what a swap would bring is said before it is taken', async ({ page }) => {

@@ -153,7 +153,7 @@ export { computeAmounts } from './formula/amounts.ts'
 export { applyEdit, duplicate, type Edit, freeName, fullReason, neighbourPlace } from './formula/edit.ts'
 export { phaseLetter, withKeys } from './formula/keys.ts'
 export { fromBrief, USUAL_BATCH } from './formula/templates.ts'
-export { difference, type LineChange, sayChange, versionTree } from './formula/versions.ts'
+export { difference, sayChange, versionTree } from './formula/versions.ts'
 export { compareLabels } from './label/compare.ts'
 export { type Layout, layLabel, type Measure } from './label/layout.ts'
 export { fieldsOf, PAPERS, placeStickers, sheetFault, sheetOf, SHEETS, sheetWords } from './label/sheets.ts'
@@ -327,18 +327,10 @@ export {
 } from './shapes/keeping.ts'
 export { bandAt } from './stats/trend.ts'
 export { type Forecast, forecastOf, forecastWords } from './derived/forecast.ts'
-export { type SideRow, sideBySide, type Sides } from './derived/side.ts'
-export { eventsOfBase, type SharedBase, sharedBase } from './trials/common.ts'
-export {
-  attributesFor,
-  FEEL,
-  momentOf,
-  ownAttribute,
-  scaleOf,
-  servingOf,
-  usualAttributes,
-} from './trials/data.ts'
-export { losersOf } from './trials/lesson.ts'
+export { type SideRow, sideBySide } from './derived/side.ts'
+export { eventsOfBase, sharedBase } from './trials/common.ts'
+export { attributesFor, ownAttribute, scaleOf, servingOf, usualAttributes } from './trials/data.ts'
+export { asVersionOf, losersOf } from './trials/lesson.ts'
 export { BODY_FOUND, forecastAndFound, foundInBatch, foundWords, FROST_FOUND } from './trials/found.ts'
 export {
   decided,
@@ -362,19 +354,5 @@ export {
   withAnswer,
 } from './trials/sittings.ts'
 export { type Option, variantOptions, type VariantWish, whatDiffers } from './trials/variants.ts'
-export {
-  type Reading as TrialReading,
-  sampleLetter,
-  trialVerdict,
-  type TrialVerdict,
-} from './trials/verdict.ts'
-export {
-  type Measured,
-  MOST_PEOPLE,
-  MOST_ROUNDS,
-  type PlannedTrial,
-  type Trial,
-  type TrialAttribute,
-  type TrialSample,
-  type Varies,
-} from './shapes/trial.ts'
+export { type Reading as TrialReading, trialVerdict } from './trials/verdict.ts'
+export { type Measured, type PlannedTrial, type TrialAttribute, type Varies } from './shapes/trial.ts'

@@ -8,11 +8,8 @@ import {
   withKeys,
   decided,
   ended,
-  judgeSteps,
   planTrial,
-  sittingsOf,
   usualAttributes,
-  withAnswer,
   type PlannedTrial,
   type Backup,
   type BatchFile,
@@ -215,17 +212,16 @@ export const anyTrial: fc.Arbitrary<PlannedTrial> = fc
     because: words(60),
   })
   .map(({ id, seed, formulas, people, rounds, values, over, because }) => {
-    let trial = planTrial({
+    const trial = planTrial({
       id, seed, people, rounds, name: 'Which wax', now: '2026-11-26T08:00:00.000Z',
       of: { id: null, name: 'Quay' }, product: { kind: 'lotion', hair: false }, varies: 'version', what: 'the version',
       batchGrams: 50, samples: formulas.map((formula, i) => ({ name: `Jar ${i}`, formula })), reference: 0,
       attributes: usualAttributes('lotion'), decides: 'spread', choosing: [{ kind: 'triangle', a: 0, b: 1 }],
     })
-    const [sitting] = sittingsOf(trial)
-    const asked = judgeSteps(trial, sitting!).filter((s) => s.kind === 'score')
     values.forEach((value, i) => {
-      const step = asked[i % asked.length]!
-      trial = withAnswer(trial, sitting!.person, 1, step.key, { value }) ?? trial
+      const { id: attribute } = trial.attributes[i % trial.attributes.length]!
+      const { id: sample } = trial.samples[i % trial.samples.length]!
+      trial.scores.push({ by: 'p1', round: 1 + (i % rounds), sample, attribute, value })
     })
     return over ? decided(ended(trial, AT), { keep: 'a', because, next: '', at: AT }) : trial
   }) // prettier-ignore

@@ -1,11 +1,12 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { catalogue, derivedOf, readFormula, readTrial, writeTrial } from '../src/index.ts'
+import { catalogue, derivedOf, readFormula, readTrial, withKeys, writeTrial } from '../src/index.ts'
 import { sideBySide } from '../src/derived/side.ts'
 import { forecastOf, forecastWords } from '../src/derived/forecast.ts'
 import { friedman, friedmanExact, neededPeople, ranksOf, differAll, differFrom } from '../src/stats/ranks.ts'
 import { FEEL, attributesFor, leans, ownAttribute, usualAttributes } from '../src/trials/data.ts'
+import { asVersionOf, losersOf } from '../src/trials/lesson.ts'
 import { forecastAndFound, foundInBatch } from '../src/trials/found.ts'
 import { balancedOrders, codes, drawOf, williams } from '../src/trials/order.ts'
 import { ended, planTrial, scoreRows, trialFault, trialWarnings, withFound, type TrialWish } from '../src/trials/plan.ts' // prettier-ignore
@@ -306,6 +307,14 @@ describe('a trial', () => {
     expect(rows[1]).toEqual(['score', 'Ina', 1, 'spread', t.samples[0]!.name, '', 4])
     expect(rows.at(-1)).toEqual(['found', '', '', 'spread', t.samples[0]!.name, '', 61])
     expect(withFound(t, { sample: 'a', what: 'spread' }).plan.measured).toEqual([])
+  })
+  it('gives the winner back at the size of its sheet, grams and all, and names what the others had', () => {
+    const grams = { ...lotion, phases: lotion.phases.map((p) => ({ ...p, lines: p.lines.map((l) => (l.material === 'glycerin' ? { id: l.id!, material: 'glycerin', grams: 16 } : l)) })) } // prettier-ignore
+    const t = planTrial(wish({ samples: [{ name: 'a', formula: grams }, { name: 'b', formula: materialOptions(grams, catalogue, 'emulsifier')[0]!.formula }] })) // prettier-ignore
+    const { readings: _r, ...bare } = withKeys(grams)
+    expect(asVersionOf(grams, t.samples[0]!.formula!)).toEqual(bare)
+    expect(losersOf(t, 'b', catalogue).map((x) => x.material)).toEqual(['glyceryl-stearate-peg-100-stearate'])
+    expect(losersOf(t, null, catalogue)).toEqual([])
   })
   it('shows where the forecast was wrong', () => {
     const f = forecastOf(derivedOf(lotion, catalogue), noPrice)

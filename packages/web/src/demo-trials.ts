@@ -27,6 +27,7 @@ function judged(trial: PlannedTrial, feels: Feels, sittings: number): PlannedTri
   for (const sitting of sittingsOf(trial).slice(0, sittings)) {
     const person = trial.plan.people.findIndex((p) => p.id === sitting.person)
     for (const step of judgeSteps(trial, sitting)) {
+      if (step.kind === 'pair') t = withAnswer(t, sitting.person, sitting.round, step.key, { chosen: step.codes[0]! }) ?? t
       if (step.kind !== 'score') continue
       const sample = trial.samples.findIndex((s) => s.id === sitting.served.find((x) => x.code === step.code)!.sample)
       const middle = feels[step.attribute.id]?.[sample] ?? 5

@@ -1,5 +1,6 @@
 import { firstIssue, parseJson, ReadError, refuseDepth, refuseNewer } from '../text/json.ts'
 import { Trial, TRIAL_VERSION, type PlannedTrial } from '../shapes/trial.ts'
+import { scaleOf } from '../trials/data.ts'
 import { same } from './same.ts'
 
 /** Reads the text of a trial file: whole, or `ReadError` with the field that is at fault. */
@@ -58,6 +59,12 @@ export function toPlannedTrial(value: unknown): PlannedTrial {
   const ids = new Set(trial.samples.map((s) => s.id))
   const unknown = [...trial.plan.choosing.flatMap((c) => [c.a, c.b]), ...trial.plan.measured.map((m) => m.sample)].find((x) => !ids.has(x)) // prettier-ignore
   if (unknown !== undefined) throw new ReadError(`plan names the sample “${unknown}”, and there is no such sample.`, 'plan') // prettier-ignore
+  trial.scores.forEach((s, i) => {
+    const attribute = trial.attributes.find((a) => a.id === s.attribute)!
+    const [low, high] = attribute.ask === 'rank' ? [1, trial.samples.length] : scaleOf(attribute)
+    if (s.value < low || s.value > high)
+      throw new ReadError(`scores[${i}].value is ${s.value}; ${s.attribute} goes from ${low} to ${high}.`, `scores[${i}].value`) // prettier-ignore
+  })
   return { ...trial, plan: trial.plan }
 }
 

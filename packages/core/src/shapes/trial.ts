@@ -20,7 +20,6 @@ export const VARIES = ['emulsifier', 'thickener', 'material', 'level', 'school',
 export type Varies = (typeof VARIES)[number]
 /** What is found of a sample beside what people feel. */
 export const FOUND = ['ph', 'body', 'frost', 'spread', 'flow', 'drop'] as const
-export type Found = (typeof FOUND)[number]
 
 export const TrialSample = z.looseObject({
   id,

@@ -1,5 +1,8 @@
+import { computeAmounts } from '../formula/amounts.ts'
+import { applyEdit } from '../formula/edit.ts'
 import { difference } from '../formula/versions.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
+import type { Formula } from '../shapes/formula.ts'
 import type { PlannedTrial } from '../shapes/trial.ts'
 import { capitalise } from '../text/format.ts'
 
@@ -22,3 +25,9 @@ export function losersOf(
     })
   })
 }
+
+/** A jar of a trial as the next version of its formula: at the size of the sheet and under its name. */
+export const asVersionOf = (sheet: Formula, jar: Formula): Formula => ({
+  ...applyEdit(jar, { type: 'scale-batch', batchGrams: computeAmounts(sheet).batchGrams }),
+  name: sheet.name,
+})

@@ -1,6 +1,6 @@
-import { friedmanExact, neededPeople, ranksOf } from '../stats/ranks.ts'
+import { friedmanExact, neededPeople } from '../stats/ranks.ts'
 import { pairTest } from '../stats/choices.ts'
-import { formatNumber, listWords, sayNumber } from '../text/format.ts'
+import { formatNumber, sayNumber } from '../text/format.ts'
 import { MOST_PEOPLE, type Trial, type TrialAttribute, type TrialSample } from '../shapes/trial.ts'
 import { leans, scaleOf } from './data.ts'
 import { trialReport, type AttributeResult } from './report.ts'
@@ -45,7 +45,6 @@ const letterOf = (samples: readonly TrialSample[], id: string) =>
 /** How a sentence calls a sample. */
 const called = (samples: readonly TrialSample[], id: string) =>
   samples.find((s) => s.id === id)?.reference ? 'the reference' : letterOf(samples, id)
-export const sampleLetter = letterOf
 
 const meanOf = (values: readonly number[]) => values.reduce((s, v) => s + v, 0) / values.length
 function spread(values: readonly number[]): number {
@@ -197,15 +196,4 @@ function headOf(trial: Trial, readings: readonly Reading[]): string[] {
         : `Of ${scored.length} attributes one may differ by chance, and none was named to decide.`,
     )
   return head
-}
-
-/** Letters of samples by how they stand in an attribute, the lowest first, equal ones together. */
-export function orderOf(trial: Trial, reading: Reading): string {
-  const ranks = ranksOf(reading.dots.map((d) => d.mean))
-  const groups = [...new Set(ranks)].sort((x, y) => x - y)
-  return groups
-    .map((r) =>
-      listWords(reading.dots.filter((_, i) => ranks[i] === r).map((d) => letterOf(trial.samples, d.sample))),
-    ) // prettier-ignore
-    .join(' < ')
 }

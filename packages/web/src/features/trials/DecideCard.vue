@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { decided, losersOf, trialVerdict, type PlannedTrial } from '@omblet/core'
+import { asVersionOf, decided, losersOf, trialVerdict, type PlannedTrial } from '@omblet/core'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
@@ -9,6 +9,7 @@ import { useRouter } from 'vue-router'
 import ChoiceField from '../../components/ChoiceField.vue'
 import FormField from '../../components/FormField.vue'
 import Notice from '../../components/Notice.vue'
+import { plain } from '../../browser/plain'
 import { notify } from '../../components/notify'
 import { makeId } from '../../storage/channel'
 import { explainStorage } from '../../storage/db'
@@ -51,7 +52,8 @@ async function decide() {
   try {
     let version: number | undefined
     if (kept?.formula && sheet.value) {
-      const made = await addVersion(sheet.value.id, { ...kept.formula, name: sheet.value.formula.name, batchGrams: sheet.value.formula.batchGrams }, `${kept.name}, from a trial`.slice(0, 120), makeId(), at, {
+      const winner = asVersionOf(sheet.value.formula, kept.formula)
+      const made = await addVersion(sheet.value.id, plain(winner), `${kept.name}, from a trial`.slice(0, 120), makeId(), at, {
         reason: because.value.trim(),
         result: [...trialVerdict(props.trial).head, ...trialVerdict(props.trial).choices].join(' ').slice(0, 4000),
         trialId: props.trial.plan.id,

@@ -5,6 +5,7 @@ import {
   forecastAndFound,
   forecastOf,
   foundInBatch,
+  foundWords,
   FROST_FOUND,
   withFound,
   type Measured,
@@ -71,8 +72,7 @@ const choice = (sample: string, what: Measured['what'], value: string) =>
           <strong>{{ r.s.name }}</strong>
           <p v-if="r.rows.length === 0" class="muted small">Nothing was found of it yet.</p>
           <p v-for="f in r.rows" :key="f.what" class="small" :class="{ wrong: f.fits === false }">
-            {{ f.what }}: expected {{ f.expected }}, found {{ f.found
-            }}<strong v-if="f.says"> ← {{ f.says }}</strong>
+            {{ foundWords(f) }}<strong v-if="f.says"> ← {{ f.says }}</strong>
           </p>
           <details>
             <summary class="small">Write down what was found</summary>

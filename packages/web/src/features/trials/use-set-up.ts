@@ -135,7 +135,7 @@ export function useSetUp(start: { formula?: string; varies?: Varies; pick?: read
         .filter((o) => o.current || ['level', 'school', 'jar'].includes(varies.value))
         .map((o) => o.key)
     reference.value ??= list.find((o) => o.current)?.key ?? null
-  })
+  }, { immediate: true })
   const all = ref(false)
   const offered = computed(() => {
     if (all.value || options.value.length <= FIRST) return options.value
@@ -143,7 +143,7 @@ export function useSetUp(start: { formula?: string; varies?: Varies; pick?: read
   })
   /** The one that the others are held against comes first. */
   const chosen = computed<Chosen[]>(() => {
-    const list = options.value
+    const list: Chosen[] = options.value
       .filter((o) => picked.value.includes(o.key))
       .map((o) => ({ key: o.key, name: o.percent === null || varies.value === 'level' ? o.label : `${o.label}, ${sayPercent(o.percent)}`, formula: o.formula }))
     if (bought.value.trim()) list.push({ key: BOUGHT, name: bought.value.trim(), formula: null })
