@@ -112,7 +112,7 @@ test('five emulsifiers are set up, made from one base, judged blind by three on 
   ])
   for (const sample of trial!.samples.slice(0, 2)) {
     await page.goto(here)
-    await button(page, `Make ${sample.name}`).click()
+    await button(page, `Make it from the base: ${sample.name}`).click()
     await expect(button(page, 'Step is done')).toBeVisible()
     await button(page, /^instruments/).click()
     await button(page, 'Set up anew').click()
@@ -124,7 +124,7 @@ test('five emulsifiers are set up, made from one base, judged blind by three on 
     expect(own).toContain('Phenoxyethanol with ethylhexylglycerin')
   }
   await page.goto(here)
-  await expect(button(page, `Table of ${trial!.samples[0]!.name}`)).toBeVisible()
+  await expect(button(page, `To the table: ${trial!.samples[0]!.name}`)).toBeVisible()
 
   // three people, one phone: whatever is asked shows codes and nothing else
   await page.setViewportSize({ width: 390, height: 844 })

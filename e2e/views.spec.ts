@@ -98,6 +98,7 @@ test('every leaf of a formula', async ({ page }) => {
     'stickers',
     'product-sheet',
     'versions',
+    'history',
     'print',
   ]) {
     await page.goto(`${base}/${leaf}`)
@@ -139,4 +140,36 @@ test('what is kept, a look and a report', async ({ page }) => {
   await page.goto('/keeping/demo-SW-D2/report')
   await expect(page.getByRole('heading', { name: 'Everything that was seen' })).toBeVisible()
   await walk(page, 'report')
+})
+
+test('trials: set up, under way, judged on a phone, on paper, read', async ({ page }) => {
+  await openHome(page)
+  await page.goto('/trials')
+  await expect(page.getByRole('button', { name: 'Try two example trials' })).toBeVisible()
+  await walk(page, 'no trials')
+  await page.getByRole('button', { name: 'Try two example trials' }).click()
+  await expect(page.getByRole('link', { name: /Which wax/ })).toBeVisible()
+  await walk(page, '/trials')
+  await page.goto('/trials/new')
+  await page.getByRole('combobox', { name: 'Formula' }).click()
+  await page.getByRole('option', { name: 'Gull Wing body lotion' }).click()
+  await expect(page.locator('.options li').first()).toBeVisible()
+  await walk(page, 'set-up')
+  for (const path of [
+    'demo-trial-waxes',
+    'demo-trial-glycol',
+    'demo-trial-glycol/paper?what=codes',
+    'demo-trial-glycol/paper?what=sheets',
+  ]) {
+    await page.goto(`/trials/${path}`)
+    await expect(page.locator('main').getByRole('heading', { level: 2 }).first()).toBeVisible()
+    await walk(page, path)
+  }
+  await page.goto('/trials/demo-trial-glycol/judge')
+  await page.getByRole('button', { name: /^Ole/ }).click()
+  await expect(page.getByRole('button', { name: 'It is on' })).toBeVisible()
+  await walk(page, 'serving', LEAST_AT_THE_BENCH)
+  await page.getByRole('button', { name: 'It is on' }).click()
+  await expect(page.getByRole('button', { name: '7', exact: true })).toBeVisible()
+  await walk(page, 'scoring', LEAST_AT_THE_BENCH)
 })

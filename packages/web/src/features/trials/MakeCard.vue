@@ -81,7 +81,7 @@ async function go(what: string, begin: () => Promise<string | null>) {
         <Button
           v-if="!j.head"
           :label="base.formula && baseDone ? 'Make it from the base' : 'Make it'"
-          :aria-label="`Make ${j.name}`"
+          :aria-label="`${base.formula && baseDone ? 'Make it from the base' : 'Make it'}: ${j.name}`"
           icon="pi pi-play"
           size="small"
           severity="secondary"
@@ -92,7 +92,7 @@ async function go(what: string, begin: () => Promise<string | null>) {
         <Button
           v-else
           :label="over(j.head) ? 'Record' : 'To the table'"
-          :aria-label="`${over(j.head) ? 'Record' : 'Table'} of ${j.name}`"
+          :aria-label="`${over(j.head) ? 'Record' : 'To the table'}: ${j.name}`"
           size="small"
           severity="secondary"
           outlined
