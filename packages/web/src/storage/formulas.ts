@@ -1,4 +1,4 @@
-import type { Formula, VersionStory } from '@omblet/core'
+import { sameFormula, type Formula, type VersionStory } from '@omblet/core'
 import { toBin } from './bin'
 import { openStore, whole } from './db'
 import type { FormulaRecord, VersionRecord } from './schema'
@@ -101,8 +101,8 @@ export async function listVersions(formulaId: string): Promise<VersionRecord[]> 
 }
 
 /**
- * Saves a snapshot under the next number, with what is told of it; it comes from the version that the sheet went on from,
- * and the sheet goes on from it.
+ * Saves a snapshot under the next number, with what is told of it. It comes from the version that the sheet went on from;
+ * where it is the sheet as it stands, that goes on from it.
  */
 export async function addVersion(formulaId: string, formula: Formula, name: string, id: string, now: string, story: VersionStory = {}) {
   const db = await openStore()
@@ -122,7 +122,7 @@ export async function addVersion(formulaId: string, formula: Formula, name: stri
       ...(from !== undefined && versions.some((v) => v.id === from) ? { from } : {}),
     }
     put(tx.objectStore('versions').put(record))
-    if (sheet) put(tx.objectStore('formulas').put({ ...sheet, from: id }))
+    if (sheet && sameFormula(sheet.formula, formula)) put(tx.objectStore('formulas').put({ ...sheet, from: id }))
     return record
   })
 } // prettier-ignore

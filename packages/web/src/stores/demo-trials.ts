@@ -1,6 +1,7 @@
-import { bringsTrial } from '@omblet/core'
+import { asVersionOf, bringsTrial, decided, trialVerdict, type PlannedTrial } from '@omblet/core'
 import { addTrial, changeTrial, getTrial } from '../storage/trials'
-import { tellAll } from '../storage/channel'
+import { makeId, tellAll } from '../storage/channel'
+import { addVersion, listVersions } from '../storage/formulas'
 import { useLibrary } from './library'
 import { useTrials } from './trials'
 
@@ -11,9 +12,35 @@ export async function takeInDemoTrials() {
   const idOf = (name: string) => library.records.find((r) => r.formula.name === name)?.id ?? null
   for (const trial of demoTrials(Date.now(), idOf)) {
     const here = await getTrial(trial.plan.id)
-    if (!here) await addTrial(trial)
-    else if (bringsTrial(here, trial) === 'more') await changeTrial(trial.plan.id, () => trial)
+    if (!here) {
+      await addTrial(trial)
+      await keepWinner(trial)
+    }
+    if (here && bringsTrial(here, trial) === 'more') await changeTrial(trial.plan.id, () => trial)
   }
   await tellAll({ type: 'all' })
   await useTrials().load()
+}
+
+/** What the decided one kept stands among the versions of its formula, beside the one from before. */
+async function keepWinner(trial: PlannedTrial) {
+  const { decision, of } = trial.plan
+  const winner = trial.samples.find((s) => s.id === decision?.keep)
+  const sheet = useLibrary().records.find((r) => r.id === of?.id)
+  if (!decision || !winner?.formula || !sheet || (await listVersions(sheet.id)).length > 0) return
+  await addVersion(sheet.id, sheet.formula, 'as it was sold at the quay', makeId(), trial.plan.createdAt)
+  const { number } = await addVersion(
+    sheet.id,
+    asVersionOf(sheet.formula, winner.formula),
+    `${winner.name}, from a trial`,
+    makeId(),
+    decision.at,
+    {
+      reason: decision.because,
+      result: trialVerdict(trial).head.join(' '),
+      rating: 4,
+      trialId: trial.plan.id,
+    },
+  )
+  await changeTrial(trial.plan.id, (here) => decided(here, { ...decision, version: number }))
 }

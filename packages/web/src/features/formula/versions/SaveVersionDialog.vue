@@ -19,6 +19,7 @@ const name = ref('')
 
 async function save() {
   try {
+    await editor.flush()
     const record = await addVersion(
       editor.id!,
       editor.formula!,

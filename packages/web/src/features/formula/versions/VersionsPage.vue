@@ -177,6 +177,7 @@ const stars = (n: number | undefined) => (n ? `${'★'.repeat(n)}${'☆'.repeat(
   inset: 0;
 }
 .rename {
+  text-overflow: ellipsis;
   position: relative;
   width: 100%;
   height: 28px;
