@@ -173,7 +173,7 @@ describe('backup and restore of trials and versions', () => {
       trialId: 't1',
       from: one!.id,
     })
-    expect(beside.from).toBe(two!.id)
+    expect(beside.from).toBe(one!.id)
     expect(one!.id).not.toBe('v1')
   })
 })
