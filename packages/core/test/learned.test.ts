@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { fitCooling } from '../src/bench/cool-fit.ts'
 import { headOf } from '../src/bench/record.ts'
-import { learn, taughtBy } from '../src/keeping/learned.ts'
+import { inVessel, learn, taughtBy } from '../src/keeping/learned.ts'
 import { useWithin } from '../src/label/use-within.ts'
 import { Container, fillFrom } from '../src/fill/containers.ts'
 import { assess } from '../src/index.ts'
@@ -58,6 +58,24 @@ describe('what a batch teaches', () => {
     if (!('minutes' in plain) || !('minutes' in taught)) throw new Error('no time')
     expect(taught.minutes).toBeCloseTo(plain.minutes * 1.5, 6)
     expect((taught.high - taught.low) / taught.minutes).toBeLessThan((plain.high - plain.low) / plain.minutes)
+  })
+
+  it('is told of one vessel by its empty weight, and of all where that one taught nothing', () => {
+    const heads = [
+      { formulaId: 'f', startedAt: '2026-03-01', status: 'finished', taught: { slowness: { way: 'air' as const, times: 1.2 }, evaporatedPercent: 2, vesselGrams: 182.3 } },
+      { formulaId: 'f', startedAt: '2026-03-02', status: 'finished', taught: { slowness: { way: 'air' as const, times: 1.8 }, evaporatedPercent: 5, vesselGrams: 240 } },
+      { formulaId: 'f', startedAt: '2026-03-03', status: 'finished', taught: { slowness: { way: 'bath' as const, times: 0.9 } } },
+    ] // prettier-ignore
+    expect(learn(heads, 'cooling', 'air')).toMatchObject({ n: 2, mean: 1.5 })
+    expect(learn(heads, 'cooling', inVessel('air', 182.9))).toMatchObject({ n: 1, mean: 1.2 })
+    expect(learn(heads, 'cooling', inVessel('bath', 182.3))).toBeNull()
+    expect(learn(heads, 'evaporation')).toMatchObject({ n: 2, mean: 3.5 })
+    expect(learn(heads, 'evaporation', inVessel(null, 240.4))).toMatchObject({ n: 1, mean: 5 })
+    const m = new Making(cream())
+    const vessel = m.state.plan.steps.findLast((s) => s.kind === 'fill')!.vessel
+    m.do({ type: 'vessel', vessel, tareGrams: 182.3 })
+    m.upTo(null)
+    expect(taughtBy(m.state).vesselGrams).toBe(182.3)
   })
 
   it('is how far the pH moved in its first week, by the meter only', () => {

@@ -16,6 +16,8 @@ export interface Taught {
   slowness?: { way: 'air' | 'bath'; times: number }
   /** Water that left by heating, percent of what was made. */
   evaporatedPercent?: number
+  /** What the vessel weighs empty in which the batch stood when it was filled: by that it is known again, grams. */
+  vesselGrams?: number
   /** How far the pH moved from filling until a week later. */
   phMoved?: number
 }
@@ -60,6 +62,7 @@ export function taughtBy(s: BatchState): Taught {
   const drop = dropOf(s)
   const slowness = slownessOf(s, made)
   const moved = movedOf(s)
+  const vessel = vesselOf(s)
   return {
     ...(made > 0 && filled !== undefined ? { lossPercent: Math.max(0, 100 * (1 - filled / made)) } : {}),
     ...(s.finished?.container === undefined ? {} : { container: s.finished.container }),
@@ -69,8 +72,23 @@ export function taughtBy(s: BatchState): Taught {
       ? { evaporatedPercent: (100 * s.evaporated) / (made + s.evaporated) }
       : {}),
     ...(moved === null ? {} : { phMoved: moved }),
+    ...(vessel === null ? {} : { vesselGrams: vessel }),
   }
 }
+
+/** Empty weight of the vessel that the batch is filled from, where it was weighed. */
+export const vesselOf = (s: Pick<BatchState, 'plan' | 'vessels'>): number | null =>
+  s.vessels.get(s.plan.steps.findLast((step) => step.kind === 'fill')?.vessel ?? '') ?? null
+
+/** Two weighings of one empty vessel lie no further apart, grams. */
+const SAME_VESSEL = 1
+/** What a lesson is of, when it is to be of one vessel: the way of cooling, and the vessel's empty weight. */
+export const inVessel = (of: string | null, vesselGrams: number) => `${of ?? ''}@${vesselGrams}`
+/** Whether a batch stood in the vessel that a lesson is of; one that is of none is of all. */
+function isOf({ taught }: Teacher, of: string | null): { way: string; here: boolean } {
+  const [way = '', vessel] = (of ?? '').split('@')
+  return { way, here: vessel === undefined || Math.abs((taught?.vesselGrams ?? Infinity) - Number(vessel)) <= SAME_VESSEL }
+} // prettier-ignore
 
 export const LESSONS = ['loss', 'drop', 'cooling', 'evaporation', 'drift', 'sound', 'failed'] as const
 export type Lesson = (typeof LESSONS)[number]
@@ -92,12 +110,12 @@ interface Teacher {
   watch?: { grade: Grade | null; soundMonths: number; failedMonths?: number }
 }
 
-/** What a batch says of a lesson; null where it says nothing. `of`: a formula, a container or a way of cooling. */
+/** What a batch says of a lesson; null where it says nothing. `of`: a formula, a container, a way of cooling, a vessel. */
 const SAYS: Record<Lesson, (t: Teacher, of: string | null) => number | null> = {
   loss: ({ taught }, of) => (taught?.lossPercent !== undefined && (of === null || taught.container === of) ? taught.lossPercent : null),
   drop: ({ taught }) => taught?.dropGrams ?? null,
-  cooling: ({ taught }, of) => (taught?.slowness?.way === of ? taught.slowness.times : null),
-  evaporation: ({ taught }) => taught?.evaporatedPercent ?? null,
+  cooling: (t, of) => (isOf(t, of).here && t.taught?.slowness?.way === isOf(t, of).way ? t.taught.slowness.times : null),
+  evaporation: (t, of) => (isOf(t, of).here ? (t.taught?.evaporatedPercent ?? null) : null),
   drift: ({ taught, formulaId }, of) => (formulaId !== null && formulaId === of ? (taught?.phMoved ?? null) : null),
   sound: ({ watch, formulaId }, of) => (formulaId !== null && formulaId === of && watch?.grade === 'fine' && watch.soundMonths > 0 ? watch.soundMonths : null),
   failed: ({ watch, formulaId }, of) => (formulaId !== null && formulaId === of ? (watch?.failedMonths ?? null) : null),

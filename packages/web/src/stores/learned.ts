@@ -1,4 +1,4 @@
-import { learn, type Learned, type Lesson } from '@omblet/core'
+import { inVessel, learn, type Learned, type Lesson } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 import * as z from 'zod'
@@ -26,6 +26,11 @@ export const useLearned = defineStore('learned', () => {
     void load()
     return learn(batches.heads, lesson, what, forgotten.value[keyOf(lesson, what)] ?? '')
   }
+  /** What a lesson is of: this very vessel where it taught something, else every one. */
+  function nearest(lesson: Lesson, what: string | null, vesselGrams: number | null): string | null {
+    const own = vesselGrams === null ? null : inVessel(what, vesselGrams)
+    return own !== null && of(lesson, own) ? own : what
+  }
   /** Forgets what was learned so far: only batches that begin later count. Gives back how to undo it. */
   async function forget(lesson: Lesson, what: string | null, now = new Date().toISOString()) {
     const before = forgotten.value
@@ -36,5 +41,5 @@ export const useLearned = defineStore('learned', () => {
     await put({ ...before, [keyOf(lesson, what)]: now })
     return () => put(before)
   }
-  return { load, of, forget }
+  return { load, of, nearest, forget }
 })

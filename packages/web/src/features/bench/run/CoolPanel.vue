@@ -7,6 +7,7 @@ import {
   stirEvery,
   type BenchStep,
   sayMinutes,
+  vesselOf,
 } from '@omblet/core'
 import { format } from 'date-fns'
 import Button from 'primevue/button'
@@ -47,6 +48,8 @@ const falling = computed(() => {
   )
   return readings.value.slice(top)
 })
+/** This very vessel, where it cooled before, else every one that cooled in this way. */
+const lesson = computed(() => learned.nearest('cooling', way.value, vesselOf(run.state.value)))
 const fit = computed(() =>
   fitCooling(
     falling.value,
@@ -54,7 +57,7 @@ const fit = computed(() =>
     Math.max(20, massOf(run.state.value)),
     way.value,
     run.state.value.room,
-    learned.of('cooling', way.value),
+    learned.of('cooling', lesson.value),
   ),
 )
 const now = computed(() => shown.value?.value ?? falling.value.at(-1)?.celsius ?? null)
@@ -120,7 +123,7 @@ function remindStir() {
           {{ minutesWords(band.low) }} to {{ minutesWords(band.high)
           }}{{
             fit.from === 'estimate'
-              ? learned.of('cooling', way)
+              ? learned.of('cooling', lesson)
                 ? ', from one reading and earlier batches'
                 : ', a rough guess from one reading'
               : ''
@@ -134,8 +137,8 @@ function remindStir() {
     <CoolChart v-if="falling.length > 1" :readings="falling" :fit="'at' in fit ? fit : null" :limit="limit" />
     <LearnedNote
       lesson="cooling"
-      :of="way"
-      says="Against what is reckoned for a beaker of that size it took"
+      :of="lesson"
+      :says="`Against what is reckoned for a beaker of that size ${lesson === way ? 'it' : 'this vessel'} took`"
       unit="times as long"
       :places="2"
     />

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { heldIn, sayNumber, type BenchStep } from '@omblet/core'
+import { heldIn, sayNumber, vesselOf, type BenchStep } from '@omblet/core'
 import { computed } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
 import LearnedNote from '../../../components/LearnedNote.vue'
+import { useLearned } from '../../../stores/learned'
 import Entries from './Entries.vue'
 import MassForm from './MassForm.vue'
 import PutBack from './PutBack.vue'
@@ -14,6 +15,9 @@ const props = defineProps<{ step: BenchStep }>()
 const run = useRun()
 const shown = useShown('thermometer', run.now)
 
+const learned = useLearned()
+/** This very vessel, where water left from it before. */
+const vessel = computed(() => learned.nearest('evaporation', null, vesselOf(run.state.value)))
 const target = computed(() => props.step.celsius)
 const last = computed(() => run.state.value.temperatures.filter((t) => t.step === props.step.key).at(-1))
 const now = computed(() => shown.value?.value ?? last.value?.celsius ?? null)
@@ -59,7 +63,12 @@ const lost = computed(() => {
     <WaitButton v-if="hold > 0" :step="step" :minutes="hold" :title="`Hold ${step.vessel} hot`" />
     <section v-if="watery" class="water" aria-labelledby="water-title">
       <h3 id="water-title">Water that leaves</h3>
-      <LearnedNote lesson="evaporation" says="By heating left" unit="% of the batch" />
+      <LearnedNote
+        lesson="evaporation"
+        :of="vessel"
+        :says="vessel ? 'By heating left from this vessel' : 'By heating left'"
+        unit="% of the batch"
+      />
       <p v-if="held !== null" class="muted">
         {{ run.grams(held) }} were weighed in. Weigh the beaker after heating; before it as well where the
         empty beaker is not known.

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { densityOf, fillFrom, gramsToFill, lossOf, sayNumber, suits, type Assessment } from '@omblet/core'
+import { densityOf, fillFrom, findAll, gramsToFill, lossOf, proposeWatch, sayNumber, suits, type Assessment } from '@omblet/core' // prettier-ignore
 import Button from 'primevue/button'
-import { computed } from 'vue'
+import Checkbox from 'primevue/checkbox'
+import { computed, ref } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
 import LearnedNote from '../../../components/LearnedNote.vue'
 import { useContainers } from '../../../stores/containers'
@@ -14,17 +15,23 @@ const shelf = useContainers()
 const learned = useLearned()
 const density = computed(() => densityOf(a))
 const loss = computed(() => lossOf(a))
+/** What is set aside to be watched is not filled into jars that go out. */
+const watched = ref(true)
+const planned = computed(() =>
+  proposeWatch(a, findAll(a), a.amounts.batchGrams * (1 - loss.value.value / 100)).samples.reduce((sum, s) => sum + (s.grams ?? 0), 0),
+) // prettier-ignore
+const aside = computed(() => (watched.value ? planned.value : 0))
 const rows = computed(() =>
   shelf.containers
     .map((c) => {
       const lost = learned.of('loss', c.id)
-      const fill = fillFrom(a, c, a.amounts.batchGrams, 0, lost)
+      const fill = fillFrom(a, c, a.amounts.batchGrams, aside.value, lost)
       return {
         c,
         ...suits(a, c),
         fill,
         count: fill.low === fill.high ? String(fill.count) : `${fill.low} to ${fill.high}`,
-        next: Math.ceil(gramsToFill(a, c, fill.count + 1, 0, lost)),
+        next: Math.ceil(gramsToFill(a, c, fill.count + 1, aside.value, lost)),
       }
     })
     .sort((x, y) => Number(y.suits) - Number(x.suits) || x.c.name.localeCompare(y.c.name)),
@@ -39,6 +46,10 @@ const rows = computed(() =>
       {{ sayNumber(density.high, 2) }}), {{ sayNumber(loss.low, 0) }} to {{ sayNumber(loss.high, 0) }} % stays
       behind. Weigh 50 mL to know.
     </p>
+    <label v-if="planned > 0" class="aside small"
+      ><Checkbox v-model="watched" binary /> {{ sayNumber(planned, 0) }} g of it are set aside to be
+      watched</label
+    >
     <ul v-if="rows.length">
       <li v-for="r in rows" :key="r.c.id">
         <FindingMark :severity="r.suits ? 'fine' : 'check'" />
@@ -73,6 +84,13 @@ const rows = computed(() =>
 </template>
 
 <style scoped>
+.aside {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+  min-height: 32px;
+  cursor: pointer;
+}
 .card {
   display: grid;
   gap: 0.5rem;
