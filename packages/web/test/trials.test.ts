@@ -453,6 +453,13 @@ describe('the screens of a trial', () => {
     for (const o of waxes) expect(page.text()).not.toContain(o.label)
     for (const s of sittingsOf(trial)) expect(page.text()).toContain(s.served[0]!.code)
     expect(page.text()).toContain('ring the odd one')
+    // weights of base and jars make up what is made
+    await (page.vm.$router as { push: (to: string) => Promise<void> }).push('/x?what=make')
+    await flushPromises()
+    const grams = page
+      .findAll('section')
+      .map((s) => s.findAll('tr').reduce((sum, r) => sum + Number.parseFloat(r.findAll('td')[0]!.text()), 0))
+    for (const jar of grams.slice(2)) expect(jar).toBeCloseTo(60, 0)
   })
   it('says what is made once and what each jar gets', async () => {
     const trial = trialOf()

@@ -66,6 +66,7 @@ function factsOf(left: Derived, right: Derived, priceOf: PriceOf): Sides['facts'
     const f = forecastOf(d, priceOf)
     return new Map([
       ['pH aimed at', targetPh ? formatRange(targetPh) : 'none'],
+      ['pH where all works', windowWords(d)],
       ...forecastWords(f).map((x): [string, string] => [
         x.what === 'pH' ? 'pH as predicted' : x.what,
         x.words,
@@ -84,4 +85,9 @@ function stepsOf(left: Derived, right: Derived): Sides['steps'] {
   const told = (d: Derived) => d.method.steps.map((s) => s.title)
   const [l, r] = [told(left), told(right)]
   return { left: l.filter((t) => !r.includes(t)), right: r.filter((t) => !l.includes(t)) }
+}
+
+function windowWords({ assessment: { ph } }: Derived): string {
+  if (ph.shared) return formatRange(ph.shared)
+  return ph.clashes.length > 0 ? 'nowhere: needs clash' : 'nothing asks'
 }

@@ -17,6 +17,7 @@ import NumberField from '../../components/NumberField.vue'
 import { readBatch } from '../../composables/batch-state'
 import { useMaterials } from '../../stores/materials'
 import { useTrials } from '../../stores/trials'
+import { KITCHEN } from './kitchen'
 import Letter from './Letter.vue'
 
 /** What Omblet expected of each jar beside what was found, so that one sees where it was wrong; and figures from the kitchen. */
@@ -47,12 +48,8 @@ const rows = computed(() =>
   }),
 )
 const NONE = 'none'
-const KITCHEN: { what: Measured['what']; label: string; unit: string }[] = [
-  { what: 'ph', label: 'pH, before adjusting', unit: '' },
-  { what: 'spread', label: 'Spread', unit: 'mm' },
-  { what: 'flow', label: 'Flow', unit: 's' },
-  { what: 'drop', label: 'Drop', unit: 's' },
-]
+/** Those that are figures; the others are chosen. */
+const figures = KITCHEN.filter((k) => k.what !== 'body' && k.what !== 'frost')
 const bodies = [{ value: NONE, label: 'not seen' }, ...BODY_FOUND.map((b) => ({ value: b.id as string, label: b.words }))] // prettier-ignore
 const frosts = [{ value: NONE, label: 'not tried' }, ...FROST_FOUND.map((f) => ({ value: f.id as string, label: f.words }))] // prettier-ignore
 const put = (found: Measured) => void trials.change(props.trial.plan.id, (here) => withFound(here, found))
@@ -78,7 +75,7 @@ const choice = (sample: string, what: Measured['what'], value: string) =>
             <summary class="small">Write down what was found</summary>
             <div class="fields">
               <NumberField
-                v-for="k in KITCHEN"
+                v-for="k in figures"
                 :id="`found-${r.s.id}-${k.what}`"
                 :key="k.what"
                 :model-value="r.value(k.what)?.value ?? null"

@@ -106,6 +106,16 @@ async function go(what: string, begin: () => Promise<string | null>) {
         </div>
       </li>
     </ul>
+    <div class="buttons">
+      <Button
+        label="Weigh-out sheet"
+        icon="pi pi-print"
+        severity="secondary"
+        outlined
+        size="small"
+        @click="router.push(`/trials/${trial.plan.id}/paper?what=make`)"
+      />
+    </div>
     <p class="muted small">
       Same pots, same fill, same age within a day, pH within 0.2. No colour to tell them apart: it would name
       them.

@@ -1,10 +1,20 @@
 <script setup lang="ts">
-import { judgeSteps, scaleOf, servingOf, sittingsOf, type JudgeStep } from '@omblet/core'
+import {
+  formatGrams,
+  judgeSteps,
+  scaleOf,
+  servingOf,
+  sittingsOf,
+  type Formula,
+  type JudgeStep,
+} from '@omblet/core'
 import Button from 'primevue/button'
 import { computed, onMounted } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import NotHere from '../../components/NotHere.vue'
+import { useMaterials } from '../../stores/materials'
 import { useTrials } from '../../stores/trials'
+import { useMaking } from './use-making'
 
 /** What is printed of a trial: codes for the jars (with the key, for whoever fills them), or a sheet for each sitting. */
 const props = defineProps<{ id: string }>()
@@ -15,7 +25,13 @@ onMounted(() => {
   document.title = 'Print – Omblet'
   void trials.load()
 })
-const codes = computed(() => route.query['what'] !== 'sheets')
+const what = computed(() => route.query['what'])
+const codes = computed(() => what.value !== 'sheets' && what.value !== 'make')
+const TITLES: Record<string, string> = { sheets: 'Sheets for judging', make: 'Weigh-out' }
+const HINTS: Record<string, string> = {
+  sheets: 'One for each sitting; what is written on them is entered on the trial’s judging page.',
+  make: 'What is made once, and what each jar gets of its own.',
+}
 const trial = computed(() => trials.find(props.id))
 const sittings = computed(() => (trial.value ? sittingsOf(trial.value) : []))
 const personOf = (id: string) => trial.value?.plan.people.find((p) => p.id === id)?.name ?? id
@@ -35,6 +51,12 @@ const key = computed(() =>
 const sheets = computed(() =>
   sittings.value.map((sitting) => ({ sitting, steps: trial.value ? judgeSteps(trial.value, sitting) : [] })),
 )
+const materials = useMaterials()
+const { base, jars } = useMaking(() => trial.value)
+const say = (g: number) => formatGrams(g, base.value.resolutionGrams)
+/** Of the whole base, with what stays on tools. */
+const inBase = (percent: number) => (base.value.grams * percent) / base.value.parts.reduce((s, p) => s + p.lines.reduce((t, l) => t + l.percent, 0), 0) // prettier-ignore
+const linesOf = (formula: Formula) => materials.derive(formula).assessment.lines
 type Score = Extract<JudgeStep, { kind: 'score' }>
 /** A sheet has a row for each thing that is felt, in the order of the moments, and a column for each code. */
 const rowsOf = (steps: readonly JudgeStep[]) => {
@@ -54,13 +76,9 @@ const print = () => window.print()
         severity="secondary"
         @click="router.push(`/trials/${id}`)"
       />
-      <h1>{{ codes ? 'Codes for the jars' : 'Sheets for judging' }}</h1>
+      <h1>{{ TITLES[String(what)] ?? 'Codes for the jars' }}</h1>
       <p class="muted small">
-        {{
-          codes
-            ? 'The key: for whoever puts the codes on, and for nobody who judges.'
-            : 'One for each sitting; what is written on them is entered on the trial’s judging page.'
-        }}
+        {{ HINTS[String(what)] ?? 'The key: for whoever puts the codes on, and for nobody who judges.' }}
       </p>
       <Button class="go" icon="pi pi-print" label="Print" @click="print" />
     </header>
@@ -103,8 +121,42 @@ const print = () => window.print()
           </tbody>
         </table>
       </article>
+      <article v-if="what === 'make'" class="sheet">
+        <h2>{{ trial.name }}: weigh-out</h2>
+        <section v-for="p in base.parts" :key="p.letters">
+          <h3>{{ p.name }}, once for all: {{ say(p.gramsEach) }} into each of {{ base.jars }} jars</h3>
+          <p>{{ p.split }}</p>
+          <table>
+            <tbody>
+              <tr v-for="l in p.lines" :key="l.label">
+                <th scope="row">{{ l.label }}</th>
+                <td class="mono grams">{{ say(inBase(l.percent)) }}</td>
+                <td class="mono grams">☐ ________</td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+        <p v-for="f in base.forbids" :key="f">{{ f }}</p>
+        <section v-for="jar in jars" :key="jar.id">
+          <h3>{{ jar.name }}</h3>
+          <table>
+            <tbody>
+              <tr v-for="p in base.parts" :key="p.letters">
+                <th scope="row">{{ p.name }}, from the base</th>
+                <td class="mono grams">{{ say(p.gramsEach) }}</td>
+                <td class="mono grams">☐ ________</td>
+              </tr>
+              <tr v-for="l in base.formula ? jar.own : linesOf(jar.formula)" :key="l.label">
+                <th scope="row">{{ l.label }}</th>
+                <td class="mono grams">{{ say(l.grams) }}</td>
+                <td class="mono grams">☐ ________</td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+      </article>
       <article
-        v-for="{ sitting, steps } in codes ? [] : sheets"
+        v-for="{ sitting, steps } in what === 'sheets' ? sheets : []"
         :key="`${sitting.person} ${sitting.round}`"
         class="sheet"
       >
@@ -204,6 +256,10 @@ td {
   font-weight: 400;
   text-align: left;
   vertical-align: top;
+}
+.grams {
+  text-align: right;
+  white-space: nowrap;
 }
 small,
 .served {

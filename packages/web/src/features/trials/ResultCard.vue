@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { formatNumber, trialVerdict, type PlannedTrial, type TrialReading } from '@omblet/core'
 import { computed } from 'vue'
+import { KITCHEN } from './kitchen'
 import Letter from './Letter.vue'
 
 /** What the trial tells: sentences first, then each attribute as a line with the samples on it. */
@@ -25,6 +26,12 @@ const strip = (r: TrialReading) => {
       rows[row] = x
       return { ...d, x, row, from: place(d.low), to: place(d.high) }
     })
+}
+/** Figures from the kitchen stand in the same table. */
+const found = computed(() => KITCHEN.filter((k) => props.trial.plan.measured.some((m) => m.what === k.what)))
+const foundOf = (sample: string, what: string) => {
+  const m = props.trial.plan.measured.find((x) => x.sample === sample && x.what === what)
+  return m ? (m.choice ?? formatNumber(m.value ?? 0, 0, 2)) : ''
 }
 const readings = computed(() => verdict.value.readings.map((r) => {
   const dots = strip(r)
@@ -89,6 +96,10 @@ const readings = computed(() => verdict.value.readings.map((r) => {
                   >{{ formatNumber(d.mean, 1) }} ± {{ formatNumber((d.high - d.low) / 2, 1) }}</template
                 >
               </td>
+            </tr>
+            <tr v-for="k in found" :key="k.what">
+              <th scope="row">{{ k.label }}</th>
+              <td v-for="s in trial.samples" :key="s.id" class="mono">{{ foundOf(s.id, k.what) }}</td>
             </tr>
           </tbody>
         </table>

@@ -64,7 +64,14 @@ async function remove() {
             outlined
             @click="csv"
           />
-          <Button label="As a file" icon="pi pi-download" severity="secondary" outlined @click="asFile" />
+          <Button
+            v-if="over"
+            label="As a file"
+            icon="pi pi-download"
+            severity="secondary"
+            outlined
+            @click="asFile"
+          />
           <Button
             icon="pi pi-trash"
             aria-label="Delete this trial"
