@@ -1,9 +1,18 @@
-<script setup lang="ts" generic="T extends string | number">
+<script setup lang="ts" generic="T extends string | number | null">
 import Select from 'primevue/select'
 import FormField from './FormField.vue'
 
 /** One of several, with its label. */
-defineProps<{ id: string; label: string; options: readonly { value: T; label: string }[]; small?: boolean }>()
+defineProps<{
+  id: string
+  label: string
+  options: readonly { value: T; label: string }[]
+  small?: boolean
+  /** Shown while nothing is chosen. */
+  placeholder?: string
+  /** So many that one wants to search in them. */
+  filter?: boolean
+}>()
 const chosen = defineModel<T>({ required: true })
 </script>
 
@@ -16,6 +25,8 @@ const chosen = defineModel<T>({ required: true })
       :options="[...options]"
       option-label="label"
       option-value="value"
+      :placeholder="placeholder"
+      :filter="filter"
       :size="small ? 'small' : undefined"
       fluid
     />

@@ -19,10 +19,10 @@ import {
 } from '@omblet/core'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import Select from 'primevue/select'
 import SelectButton from 'primevue/selectbutton'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import ChoiceField from '../../components/ChoiceField.vue'
 import FindingMark from '../../components/FindingMark.vue'
 import FormField from '../../components/FormField.vue'
 import LearnedNote from '../../components/LearnedNote.vue'
@@ -175,30 +175,21 @@ async function begin() {
     <div class="columns">
       <section class="card form" aria-labelledby="what-title">
         <h2 id="what-title">What and how much</h2>
-        <FormField id="formula" label="Formula">
-          <Select
-            v-model="formulaId"
-            label-id="formula"
-            :options="choices"
-            option-label="label"
-            option-value="value"
-            placeholder="Choose a formula"
-            aria-label="Formula"
-            filter
-            fluid
-          />
-        </FormField>
-        <FormField v-if="versions.length" id="version" label="Version">
-          <Select
-            v-model="versionId"
-            label-id="version"
-            :options="versionChoices"
-            option-label="label"
-            option-value="value"
-            aria-label="Version"
-            fluid
-          />
-        </FormField>
+        <ChoiceField
+          id="formula"
+          v-model="formulaId"
+          label="Formula"
+          :options="choices"
+          placeholder="Choose a formula"
+          filter
+        />
+        <ChoiceField
+          v-if="versions.length"
+          id="version"
+          v-model="versionId"
+          label="Version"
+          :options="versionChoices"
+        />
         <div class="amount">
           <SelectButton
             v-model="by"

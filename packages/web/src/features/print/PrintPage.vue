@@ -9,12 +9,12 @@ import {
   weighOut,
 } from '@omblet/core'
 import { format } from 'date-fns'
-import Button from 'primevue/button'
 import SelectButton from 'primevue/selectbutton'
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import FindingMark from '../../components/FindingMark.vue'
 import { productLine } from '../../components/words'
+import PrintBar from '../../components/PrintBar.vue'
 import { useEditor } from '../../stores/editor'
 import { useMaterials } from '../../stores/materials'
 import MethodSheet from './MethodSheet.vue'
@@ -59,19 +59,11 @@ const resolution = computed(() => a.value?.amounts.resolutionGrams ?? 0.01)
 const today = format(new Date(), 'd MMMM yyyy')
 const grams = (value: number) => formatGrams(value, resolution.value)
 const inci = computed(() => derived.value?.inci ?? '')
-const printNow = () => window.print()
 </script>
 
 <template>
   <div v-if="formula && a && sheet" class="print-page">
-    <header class="bar">
-      <Button
-        icon="pi pi-arrow-left"
-        label="Back"
-        text
-        severity="secondary"
-        @click="router.push(`/formulas/${editor.id}`)"
-      />
+    <PrintBar :back="`/formulas/${editor.id}`">
       <SelectButton
         v-model="what"
         :options="sheets"
@@ -88,8 +80,7 @@ const printNow = () => window.print()
         :allow-empty="false"
         aria-label="Paper"
       />
-      <Button class="go" icon="pi pi-print" label="Print" @click="printNow" />
-    </header>
+    </PrintBar>
 
     <article class="paper" :class="paper">
       <header class="top">

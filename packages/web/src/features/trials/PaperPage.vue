@@ -8,9 +8,9 @@ import {
   type Formula,
   type JudgeStep,
 } from '@omblet/core'
-import Button from 'primevue/button'
 import { computed, onMounted } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { useRoute } from 'vue-router'
+import PrintBar from '../../components/PrintBar.vue'
 import NotHere from '../../components/NotHere.vue'
 import { useMaterials } from '../../stores/materials'
 import { useTrials } from '../../stores/trials'
@@ -19,7 +19,6 @@ import { useMaking } from './use-making'
 /** What is printed of a trial: codes for the jars (with the key, for whoever fills them), or a sheet for each sitting. */
 const props = defineProps<{ id: string }>()
 const route = useRoute()
-const router = useRouter()
 const trials = useTrials()
 onMounted(() => {
   document.title = 'Print – Omblet'
@@ -63,25 +62,15 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
   const scores = steps.filter((s): s is Score => s.kind === 'score')
   return [...new Set(scores.map((s) => s.attribute))].map((attribute) => ({ attribute, moment: scores.find((s) => s.attribute === attribute)!.moment.label })) // prettier-ignore
 }
-const print = () => window.print()
 </script>
 
 <template>
   <div class="paper-page">
-    <header class="bar">
-      <Button
-        icon="pi pi-arrow-left"
-        label="Back"
-        text
-        severity="secondary"
-        @click="router.push(`/trials/${id}`)"
-      />
-      <h1>{{ TITLES[String(what)] ?? 'Codes for the jars' }}</h1>
-      <p class="muted small">
-        {{ HINTS[String(what)] ?? 'The key: for whoever puts the codes on, and for nobody who judges.' }}
-      </p>
-      <Button class="go" icon="pi pi-print" label="Print" @click="print" />
-    </header>
+    <PrintBar
+      :back="`/trials/${id}`"
+      :title="TITLES[String(what)] ?? 'Codes for the jars'"
+      :hint="HINTS[String(what)] ?? 'The key: for whoever puts the codes on, and for nobody who judges.'"
+    />
     <NotHere v-if="trials.ready && !trial" what="trial" why="" to="/trials" to-label="All trials" />
     <template v-else-if="trial">
       <article v-if="codes" class="sheet">
@@ -203,21 +192,6 @@ const print = () => window.print()
 </template>
 
 <style scoped>
-.bar {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.75rem;
-  padding: 0.625rem 1rem;
-  border-bottom: 1px solid var(--line);
-  background: var(--paper);
-}
-.go {
-  margin-left: auto;
-}
-h1 {
-  font-size: var(--text-head-3);
-}
 h2 {
   font-size: var(--text-head-2);
 }
@@ -266,9 +240,6 @@ small,
   display: block;
 }
 @media print {
-  .bar {
-    display: none;
-  }
   .sheet {
     margin: 0;
     padding: 0;

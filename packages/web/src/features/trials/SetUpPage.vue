@@ -3,7 +3,6 @@ import { formatNumber, type Varies } from '@omblet/core'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
-import Select from 'primevue/select'
 import { computed, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import ChoiceField from '../../components/ChoiceField.vue'
@@ -39,6 +38,7 @@ onMounted(() => {
 const formulas = computed(() =>
   library.records.map((r) => ({ value: r.id, label: r.formula.name || 'Unnamed formula' })),
 )
+const schools = computed(() => s.schools.value.map(({ key, label }) => ({ value: key as string, label })))
 const kinds = computed(() => VARIES.map(({ value, label }) => ({ value, label })))
 const references = computed(() => [
   { value: NONE, label: 'None: all against all' },
@@ -90,19 +90,14 @@ async function begin() {
         <section class="card part" aria-labelledby="vary-title">
           <h2 id="vary-title">What is varied</h2>
           <div class="pair">
-            <FormField id="trial-formula" label="Formula">
-              <Select
-                v-model="s.formulaId.value"
-                label-id="trial-formula"
-                :options="formulas"
-                option-label="label"
-                option-value="value"
-                placeholder="Choose a formula"
-                aria-label="Formula"
-                filter
-                fluid
-              />
-            </FormField>
+            <ChoiceField
+              id="trial-formula"
+              v-model="s.formulaId.value"
+              label="Formula"
+              :options="formulas"
+              placeholder="Choose a formula"
+              filter
+            />
             <ChoiceField
               id="trial-varies"
               :model-value="s.varies.value"
@@ -110,22 +105,14 @@ async function begin() {
               :options="kinds"
               @update:model-value="s.varies.value = $event as Varies"
             />
-            <FormField
+            <ChoiceField
               v-if="s.varies.value === 'material' || s.varies.value === 'level'"
               id="trial-line"
+              v-model="s.line.value"
               label="Which line"
-            >
-              <Select
-                v-model="s.line.value"
-                label-id="trial-line"
-                :options="s.lines.value"
-                option-label="label"
-                option-value="value"
-                placeholder="Choose a line"
-                aria-label="Which line"
-                fluid
-              />
-            </FormField>
+              :options="s.lines.value"
+              placeholder="Choose a line"
+            />
             <FormField
               v-if="s.varies.value === 'level'"
               id="trial-levels"
@@ -133,17 +120,13 @@ async function begin() {
             >
               <InputText id="trial-levels" v-model="s.levels.value" class="mono" fluid />
             </FormField>
-            <FormField v-if="s.varies.value === 'school'" id="trial-school" label="Which question">
-              <Select
-                v-model="s.school.value"
-                label-id="trial-school"
-                :options="s.schools.value"
-                option-label="label"
-                option-value="key"
-                aria-label="Which question"
-                fluid
-              />
-            </FormField>
+            <ChoiceField
+              v-if="s.varies.value === 'school'"
+              id="trial-school"
+              v-model="s.school.value"
+              label="Which question"
+              :options="schools"
+            />
           </div>
           <p v-if="s.failed.value" class="error-text">
             The candidates could not be worked out. Reload the page and try again.

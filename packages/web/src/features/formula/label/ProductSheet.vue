@@ -1,37 +1,26 @@
 <script setup lang="ts">
 import { bestBefore, capitalise, keptMonths, namesInOrder, sayMonths, USUAL_STORAGE } from '@omblet/core'
 import { format, parseISO } from 'date-fns'
-import Button from 'primevue/button'
 import { computed } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { useRoute } from 'vue-router'
+import PrintBar from '../../../components/PrintBar.vue'
 import { useEditor } from '../../../stores/editor'
 import { useLabel } from './use-label'
 
 /** One page for somebody who gets a jar: what it is, how to use it, what is in it, until when. */
 const editor = useEditor()
 const route = useRoute()
-const router = useRouter()
 const { label, design, made } = useLabel()
 const months = computed(() => keptMonths(design.value, label.value.useWithin))
 const until = computed(() => made.value && bestBefore(made.value.day, months.value.closed))
 const day = (iso: string) => format(parseISO(iso), 'd MMMM yyyy')
 const letter = computed(() => label.value.region === 'US' || label.value.region === 'CA')
 const cautions = computed(() => label.value.statements.filter((s) => s.code !== 'patch-test'))
-const printNow = () => window.print()
 </script>
 
 <template>
   <div class="print-page">
-    <header class="bar">
-      <Button
-        icon="pi pi-arrow-left"
-        label="Back"
-        text
-        severity="secondary"
-        @click="router.push({ path: `/formulas/${editor.id}/label`, query: route.query })"
-      />
-      <Button class="go" icon="pi pi-print" label="Print" @click="printNow" />
-    </header>
+    <PrintBar :back="{ path: `/formulas/${editor.id}/label`, query: route.query }" />
     <article class="page" :class="{ letter }">
       <header>
         <h1>{{ label.name }}</h1>
@@ -81,16 +70,6 @@ const printNow = () => window.print()
 </template>
 
 <style scoped>
-.bar {
-  display: flex;
-  gap: 0.75rem;
-  padding: 0.625rem 1rem;
-  border-bottom: 1px solid var(--line);
-  background: var(--paper);
-}
-.go {
-  margin-left: auto;
-}
 .page {
   display: grid;
   align-content: start;
@@ -129,9 +108,6 @@ footer {
   border-top: 1px solid currentcolor;
 }
 @media print {
-  .bar {
-    display: none;
-  }
   .page,
   .page.letter {
     width: auto;

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { PAPERS, placeStickers } from '@omblet/core'
-import Button from 'primevue/button'
 import { computed } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { useRoute } from 'vue-router'
 import Notice from '../../../components/Notice.vue'
+import PrintBar from '../../../components/PrintBar.vue'
 import { useEditor } from '../../../stores/editor'
 import LabelFace from './LabelFace.vue'
 import { useLabel } from './use-label'
@@ -11,7 +11,6 @@ import { useLabel } from './use-label'
 /** Sheets of stickers as they are printed, at their true size. */
 const editor = useEditor()
 const route = useRoute()
-const router = useRouter()
 const room = useLabel()
 const { sheet, facesOf, made, label, design, fits } = room
 const whole = (name: string, least: number, most: number) => {
@@ -35,31 +34,18 @@ const pages = computed(() => {
   )
 })
 const paper = computed(() => PAPERS[sheet.value.paper])
-const printNow = () => window.print()
 </script>
 
 <template>
   <div class="print-page">
-    <header class="bar">
-      <Button
-        icon="pi pi-arrow-left"
-        label="Back"
-        text
-        severity="secondary"
-        @click="
-          router.push({
-            path: `/formulas/${editor.id}/label`,
-            query: route.query['batch'] ? { batch: route.query['batch'] } : {},
-          })
-        "
-      />
-      <h1>Stickers, {{ pages.length }} {{ pages.length === 1 ? 'sheet' : 'sheets' }}</h1>
-      <p class="muted small">
-        Print at 100 %, without margins of the browser. Try plain paper first and hold it against the
-        stickers.
-      </p>
-      <Button class="go" icon="pi pi-print" label="Print" @click="printNow" />
-    </header>
+    <PrintBar
+      :back="{
+        path: `/formulas/${editor.id}/label`,
+        query: route.query['batch'] ? { batch: route.query['batch'] } : {},
+      }"
+      :title="`Stickers, ${pages.length} ${pages.length === 1 ? 'sheet' : 'sheets'}`"
+      hint="Print at 100 %, without margins of the browser. Try plain paper first and hold it against the stickers."
+    />
     <Notice v-if="!fits" kind="check" class="told">Not all of it fits: see the label.</Notice>
     <div class="desk" tabindex="0" role="region" aria-label="The sheets, at true size">
       <div
@@ -97,26 +83,8 @@ const printNow = () => window.print()
 }
 </style>
 <style scoped>
-.bar {
-  position: sticky;
-  top: 0;
-  z-index: 3;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.75rem;
-  padding: 0.625rem 1rem;
-  border-bottom: 1px solid var(--line);
-  background: var(--paper);
-}
-.go {
-  margin-left: auto;
-}
 .told {
   margin: 0.5rem 1rem;
-}
-h1 {
-  font-size: var(--text-head-3);
 }
 .desk {
   overflow-x: auto;
@@ -133,7 +101,6 @@ h1 {
   position: absolute;
 }
 @media print {
-  .bar,
   .told {
     display: none;
   }

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { difference, sayChange } from '@omblet/core'
 import { format } from 'date-fns'
-import Button from 'primevue/button'
 import { computed, onMounted } from 'vue'
-import { useRouter } from 'vue-router'
+import PrintBar from '../../../components/PrintBar.vue'
 import { useEditor } from '../../../stores/editor'
 import { useMaterials } from '../../../stores/materials'
 import { useVersions } from './use-versions'
@@ -11,7 +10,6 @@ import { useVersions } from './use-versions'
 /** The history of a formula on paper: each version with where it came from, what it changed, why, and what came of it. */
 const editor = useEditor()
 const materials = useMaterials()
-const router = useRouter()
 const v = useVersions()
 onMounted(() => void v.load())
 const nameOf = (id: string) => materials.catalogue.find(id)?.name ?? id
@@ -22,22 +20,14 @@ const rows = computed(() =>
     changes: parent ? difference(parent.formula, version.formula).map((c) => sayChange(c, nameOf)) : [],
   })),
 )
-const print = () => window.print()
 </script>
 
 <template>
   <div>
-    <header class="bar">
-      <Button
-        icon="pi pi-arrow-left"
-        label="Back"
-        text
-        severity="secondary"
-        @click="router.push(`/formulas/${editor.id}/versions`)"
-      />
-      <h1>History of {{ editor.formula!.name || 'this formula' }}</h1>
-      <Button class="go" icon="pi pi-print" label="Print" @click="print" />
-    </header>
+    <PrintBar
+      :back="`/formulas/${editor.id}/versions`"
+      :title="`History of ${editor.formula!.name || 'this formula'}`"
+    />
     <article class="sheet">
       <h2>{{ editor.formula!.name }}</h2>
       <p v-if="rows.length === 0">No version was saved yet.</p>
@@ -62,19 +52,6 @@ const print = () => window.print()
 </template>
 
 <style scoped>
-.bar {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.75rem;
-  padding: 0.625rem 1rem;
-  border-bottom: 1px solid var(--line);
-  background: var(--paper);
-}
-.go {
-  margin-left: auto;
-}
-h1,
 h3 {
   font-size: var(--text-head-3);
 }
@@ -95,9 +72,6 @@ li::before {
   content: '– ';
 }
 @media print {
-  .bar {
-    display: none;
-  }
   .sheet {
     margin: 0;
     padding: 0;
