@@ -22,6 +22,7 @@ import { useToast } from 'primevue/usetoast'
 import { computed, reactive, ref, watch } from 'vue'
 import { explainStorage } from '../storage/db'
 import { useMaterials } from '../stores/materials'
+import ChoiceField from './ChoiceField.vue'
 import FormField from './FormField.vue'
 import { notify } from './notify'
 import OwnKindFields from './OwnKindFields.vue'
@@ -187,26 +188,8 @@ async function save() {
       <FormField id="own-does" label="What it does">
         <Select label-id="own-does" v-model="facts.does" :options="functions" fluid />
       </FormField>
-      <FormField id="own-solubility" label="Lives in">
-        <Select
-          label-id="own-solubility"
-          v-model="facts.solubility"
-          :options="solubilities"
-          option-label="label"
-          option-value="value"
-          fluid
-        />
-      </FormField>
-      <FormField id="own-phase" label="Goes into">
-        <Select
-          label-id="own-phase"
-          v-model="facts.phase"
-          :options="phases"
-          option-label="label"
-          option-value="value"
-          fluid
-        />
-      </FormField>
+      <ChoiceField id="own-solubility" v-model="facts.solubility" label="Lives in" :options="solubilities" />
+      <ChoiceField id="own-phase" v-model="facts.phase" label="Goes into" :options="phases" />
       <RangeField
         id="own-usage"
         v-model="facts.usage"

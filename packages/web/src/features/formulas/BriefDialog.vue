@@ -7,6 +7,7 @@ import Select from 'primevue/select'
 import SelectButton from 'primevue/selectbutton'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import ChoiceField from '../../components/ChoiceField.vue'
 import FormField from '../../components/FormField.vue'
 import { kindOptions, kindWord, regionOptions, rinseOptions, siteOptions } from '../../components/words'
 import { rememberedScale } from '../../browser/scale'
@@ -109,16 +110,7 @@ async function create() {
           @update:model-value="chooseKind"
         />
       </FormField>
-      <FormField id="brief-site" label="For">
-        <Select
-          label-id="brief-site"
-          v-model="brief.product.site"
-          :options="siteOptions"
-          option-label="label"
-          option-value="value"
-          fluid
-        />
-      </FormField>
+      <ChoiceField id="brief-site" v-model="brief.product.site" label="For" :options="siteOptions" />
       <div class="field">
         <span id="brief-rinse" class="label">How it is used</span>
         <SelectButton
@@ -130,16 +122,12 @@ async function create() {
           aria-labelledby="brief-rinse"
         />
       </div>
-      <FormField id="brief-region" label="Rules of">
-        <Select
-          label-id="brief-region"
-          v-model="brief.product.region"
-          :options="regionOptions"
-          option-label="label"
-          option-value="value"
-          fluid
-        />
-      </FormField>
+      <ChoiceField
+        id="brief-region"
+        v-model="brief.product.region"
+        label="Rules of"
+        :options="regionOptions"
+      />
       <FormField id="brief-batch" label="Batch, in grams" :error="batchError">
         <InputText
           id="brief-batch"
@@ -151,16 +139,7 @@ async function create() {
           @input="batchTouched = true"
         />
       </FormField>
-      <FormField id="brief-scale" label="Scale shows steps of">
-        <Select
-          label-id="brief-scale"
-          v-model="brief.scale"
-          :options="scales"
-          option-label="label"
-          option-value="value"
-          fluid
-        />
-      </FormField>
+      <ChoiceField id="brief-scale" v-model="brief.scale" label="Scale shows steps of" :options="scales" />
       <p class="wide muted small">
         It starts with the phases that suit this kind, and water filling up to 100 %.
       </p>
