@@ -14,7 +14,8 @@ import { explainStorage } from '../../storage/db'
 import { useLibrary } from '../../stores/library'
 import { useTrials } from '../../stores/trials'
 import OwnAttribute from './OwnAttribute.vue'
-import { NONE, useSetUp, VARIES } from './use-set-up'
+import { NONE, useSetUp } from './use-set-up'
+import { VARIES } from './use-varied'
 import VariantsCard from './VariantsCard.vue'
 
 const route = useRoute()
