@@ -213,9 +213,9 @@ describe('ranks, exactly', () => {
 
 describe('a verdict', () => {
   const scored = (rows: Record<string, number[][]>, reference: number | null = null) => {
-    const t = planTrial(wish({ samples: ['w', 'x', 'y', 'z'].slice(0, Object.values(rows)[0]![0]!.length).map((name) => ({ name, formula: null })), reference, varies: 'jar', people: Object.values(rows)[0]!.map((_, i) => `P${i}`), rounds: 1, attributes: attributesFor(false).filter((a) => a.id in rows), decides: null })) // prettier-ignore
+    const t = planTrial(wish({ samples: ['w', 'x', 'y', 'z', 'v'].slice(0, Object.values(rows)[0]![0]!.length).map((name) => ({ name, formula: null })), reference, varies: 'jar', people: Object.values(rows)[0]!.map((_, i) => `P${i}`), rounds: 1, attributes: attributesFor(false).filter((a) => a.id in rows), decides: null })) // prettier-ignore
     for (const [attribute, of] of Object.entries(rows))
-      of.forEach((row, i) => row.forEach((value, j) => t.scores.push({ by: `p${i + 1}`, round: 1, sample: 'abcd'[j]!, attribute, value }))) // prettier-ignore
+      of.forEach((row, i) => row.forEach((value, j) => t.scores.push({ by: `p${i + 1}`, round: 1, sample: 'abcde'[j]!, attribute, value }))) // prettier-ignore
     return trialVerdict(t)
   }
   it('names the effect first and the test behind it', () => {
@@ -224,6 +224,14 @@ describe('a verdict', () => {
     expect(r!.test).toMatch(/^Friedman 10, p < 0\.001 exactly$/)
     expect(r!.dots.map((d) => d.mean)).toEqual([2, 4.8, 7.8])
     expect(r!.dots.every((d) => d.low <= d.mean && d.mean <= d.high && d.low >= 0 && d.high <= 10)).toBe(true)
+  })
+  it('calls it a hint where only the reference stands apart and the whole does not show it', () => {
+    // two people, five samples: the ends agree, the middle is turned round
+    const [r] = scored({ spread: [[1, 3, 4, 5, 9], [1, 5, 6, 3, 9]] }, 0).readings // prettier-ignore
+    expect(r!.says).toMatch(
+      /^E spreads further than the reference .*: a hint, since over all samples chance is not ruled out\.$/,
+    )
+    expect(r!.tells).toBe(false)
   })
   it('says less of a sample that scores less than the reference', () => {
     const [r] = scored({ spread: [[8, 2, 5], [7, 1, 5], [9, 3, 6], [8, 2, 6], [7, 2, 5]] }, 0).readings // prettier-ignore
@@ -266,6 +274,22 @@ describe('a verdict', () => {
     }
     expect(of(8, 12)).toMatch(/they can be told apart \(p 0\.019\)/)
     expect(of(7, 12)).toMatch(/not shown to differ with 12 answers \(p 0\.066\)/)
+    // triangles of different pairs are told apart
+    const two = planTrial(wish({ people: ['A', 'B'] }))
+    for (let i = 0; i < 6; i++)
+      two.triangles.push(
+        { by: 'p1', right: true, a: 'a', b: 'b' },
+        { by: 'p1', right: i < 2, a: 'a', b: 'c' },
+      )
+    const told = trialVerdict(two).choices
+    expect(told[0]).toMatch(
+      /^6 of 6 found the odd one between the reference and B, .* they can be told apart/,
+    )
+    expect(told[1]).toMatch(/^2 of 6 found the odd one between the reference and C, .* not shown to differ/)
+    const even = planTrial(wish({ people: ['A', 'B'] }))
+    for (let i = 0; i < 4; i++)
+      even.pairs.push({ by: i % 2 ? 'p1' : 'p2', chosen: i < 2 ? 'b' : 'c', over: i < 2 ? 'c' : 'b' })
+    expect(trialVerdict(even).choices[0]).toBe('2 of 4 prefer B to C, and as many the other way (p 1).')
     const alone = planTrial(wish({ people: ['Ina'], rounds: 6 }))
     for (let i = 0; i < 6; i++) alone.pairs.push({ by: 'p1', chosen: 'b', over: 'c', round: i + 1 })
     const { choices } = trialVerdict(alone)

@@ -1,9 +1,9 @@
 import { friedmanExact, neededPeople } from '../stats/ranks.ts'
-import { pairTest } from '../stats/choices.ts'
+import { pairTest, triangleTest } from '../stats/choices.ts'
 import { formatNumber, sayNumber } from '../text/format.ts'
 import { MOST_PEOPLE, type Trial, type TrialAttribute, type TrialSample } from '../shapes/trial.ts'
 import { leans, scaleOf } from './data.ts'
-import { trialReport, type AttributeResult } from './report.ts'
+import { trialReport, type AttributeResult, type TrialReport } from './report.ts'
 
 /** One sample in one attribute: its mean over people, with the standard deviation over them (or over rounds, of one). */
 export interface Dot {
@@ -58,24 +58,41 @@ const people = (n: number) => (n === 1 ? 'one person' : `${n} people`)
 export function trialVerdict(trial: Trial): TrialVerdict {
   const { report, leftOut } = trialReport(trial)
   const readings = trial.attributes.map((attribute, i) => readingOf(trial, attribute, report.attributes[i]!))
-  const name = (id: string) => called(trial.samples, id)
-  const choices: string[] = []
-  if (report.triangle) {
-    const { n, right, p, differ } = report.triangle
-    const luck = sayNumber(n / 3, 1)
-    choices.push(differ ? `${right} of ${n} found the odd one, by luck it would be ${luck}: they can be told apart (p ${sayP(p)}).` : `${right} of ${n} found the odd one, by luck it would be ${luck}: not shown to differ with ${n} ${n === 1 ? 'answer' : 'answers'} (p ${sayP(p)}).`) // prettier-ignore
-  }
-  for (const { a, b, attribute, n, forA, p, differ } of report.pairs) {
-    const [more, less, times] = forA >= n - forA ? [a, b, forA] : [b, a, n - forA]
-    const by = trial.attributes.find((x) => x.id === attribute)
-    const what = by ? `say that ${name(more)} ${leans(by, true)} than ${name(less)}` : `prefer ${name(more)} to ${name(less)}` // prettier-ignore
-    choices.push(`${times} of ${n} ${what}${differ ? '' : ': too few to tell'} (p ${sayP(p)}).`)
-  }
+  const choices = [...triangleWords(trial), ...pairWords(trial, report)]
   const asked = trial.triangles.length + trial.pairs.length
   const judges = new Set([...trial.triangles, ...trial.pairs].map((t) => t.by)).size
   if (asked > 0 && judges === 1 && choices.length > 0)
     choices.push('All by one person: they tell what this person can feel, not what others would.')
   return { readings, choices, head: headOf(trial, readings), leftOut }
+}
+
+/** Triangles of the same two samples together; those that name none are one group. */
+function triangleWords(trial: Trial): string[] {
+  const groups = new Map<string, typeof trial.triangles>()
+  for (const t of trial.triangles) {
+    const key = t.a !== undefined && t.b !== undefined ? `${t.a} ${t.b}` : ''
+    groups.set(key, [...(groups.get(key) ?? []), t])
+  }
+  return [...groups.values()].map((list) => {
+    const n = list.length
+    const right = list.filter((t) => t.right).length
+    const { p, differ } = triangleTest(right, n)
+    const { a, b } = list[0]!
+    const between = a !== undefined && b !== undefined ? ` between ${called(trial.samples, a)} and ${called(trial.samples, b)}` : '' // prettier-ignore
+    const told = differ
+      ? 'they can be told apart'
+      : `not shown to differ with ${n} ${n === 1 ? 'answer' : 'answers'}`
+    return `${right} of ${n} found the odd one${between}, by luck it would be ${sayNumber(n / 3, 1)}: ${told} (p ${sayP(p)}).`
+  })
+}
+function pairWords(trial: Trial, { pairs }: TrialReport): string[] {
+  const name = (id: string) => called(trial.samples, id)
+  return pairs.map(({ a, b, attribute, n, forA, p, differ }) => {
+    const [more, less, times] = forA >= n - forA ? [a, b, forA] : [b, a, n - forA]
+    const by = trial.attributes.find((x) => x.id === attribute)
+    const what = by ? `say that ${name(more)} ${leans(by, true)} than ${name(less)}` : `prefer ${name(more)} to ${name(less)}` // prettier-ignore
+    return `${times} of ${n} ${what}${differ ? '' : 2 * forA === n ? ', and as many the other way' : ': too few to tell'} (p ${sayP(p)}).`
+  })
 }
 
 const sayP = (p: number) => (p < 0.001 ? '< 0.001' : sayNumber(p, p < 0.01 ? 4 : 3))
@@ -150,6 +167,8 @@ function sentence(trial: Trial, attribute: TrialAttribute, result: AttributeResu
       const [first, second, up] = samples.find((s) => s.id === d.more)?.reference ? [d.less, d.more, false] : [d.more, d.less, true]
       return `${upper(name(first))} ${leans(attribute, up)} than ${name(second)} (by ${sayEffect(attribute, d.size)}; ${d.agree} of ${people(n)})`
     })
+    // against the reference two may stand apart where over all of them chance is not ruled out
+    if ((exact ?? friedman?.p ?? 1) > LEVEL) return { says: `${words.join('. ')}: a hint, since over all samples chance is not ruled out.`, test, tells: false }
     return { says: `${words.join('. ')}.`, test, tells: true }
   }
   const { more, less, size } = effect(furthest[0], furthest[1])
