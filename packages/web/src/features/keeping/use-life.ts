@@ -1,32 +1,19 @@
 import { actualFormula, historyOf, openLooks, verdictOf } from '@omblet/core'
-import { computed, ref, watch } from 'vue'
+import { computed } from 'vue'
 import { answerJump, jump, lookAtClock } from '../../browser/steady'
-import { explainStorage } from '../../storage/db'
-import { useBatch } from '../../stores/batch'
+import { useOpenBatch } from '../../composables/open-batch'
 import { useMaterials } from '../../stores/materials'
 
 /** The batch that is open as it is watched: what was seen, what it means, and what was really made. */
 export function useLife(id: () => string) {
-  const batch = useBatch()
   const materials = useMaterials()
-  const phase = ref<'opening' | 'here' | 'missing'>('opening')
-  const refused = ref('')
-  watch(
-    id,
-    async (wanted) => {
-      refused.value = ''
-      // a page that lay open for days: that time passed
+  const { batch, phase, refused } = useOpenBatch(id, {
+    // a page that lay open for days: that time passed
+    before() {
       lookAtClock()
       if (jump.value) answerJump('slept')
-      const found = await batch.open(wanted).catch((error: unknown) => {
-        refused.value = explainStorage(error)
-        return false
-      })
-      phase.value = found ? 'here' : 'missing'
-      if (found) document.title = `${batch.info!.code} ${batch.info!.name} – Omblet`
     },
-    { immediate: true },
-  )
+  })
   const state = computed(() => (batch.info?.id === id() ? batch.state : null))
   const history = computed(() => (state.value ? historyOf(state.value.events) : null))
   /** What was really made; what was designed where nothing was weighed. */

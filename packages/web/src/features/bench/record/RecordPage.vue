@@ -8,10 +8,9 @@ import { useRouter } from 'vue-router'
 import { canShareFiles, downloadCsv, fileName, hand, share } from '../../../browser/download'
 import NotHere from '../../../components/NotHere.vue'
 import Notice from '../../../components/Notice.vue'
-import { explainStorage } from '../../../storage/db'
 import { notify } from '../../../components/notify'
 import { photosOf } from '../../../storage/batches'
-import { useBatch } from '../../../stores/batch'
+import { useOpenBatch } from '../../../composables/open-batch'
 import { useBatches } from '../../../stores/batches'
 import { useFiles } from '../../../stores/files'
 import { useLots } from '../../../stores/lots'
@@ -22,37 +21,24 @@ const ProvedDialog = defineAsyncComponent(() => import('./ProvedDialog.vue'))
 const CorrectionDialog = defineAsyncComponent(() => import('./CorrectionDialog.vue'))
 
 const props = defineProps<{ id: string }>()
-const batch = useBatch()
 const batches = useBatches()
 const lots = useLots()
 const files = useFiles()
 const router = useRouter()
 const toast = useToast()
 
-const phase = ref<'opening' | 'here' | 'missing'>('opening')
-const refused = ref('')
 const photos = shallowRef<Record<string, string>>({})
 function forget() {
   Object.values(photos.value).forEach((url) => URL.revokeObjectURL(url))
   photos.value = {}
 }
-watch(
-  () => props.id,
-  async (id) => {
-    refused.value = ''
-    const found = await batch.open(id).catch((error: unknown) => {
-      refused.value = explainStorage(error)
-      return false
-    })
-    phase.value = found ? 'here' : 'missing'
-    if (phase.value === 'missing') return
-    document.title = `${batch.info!.code} ${batch.info!.name} – Omblet`
+const { batch, phase, refused } = useOpenBatch(() => props.id, {
+  async opened(id) {
     forget()
     const kept = await photosOf(id).catch(() => [])
     photos.value = Object.fromEntries(kept.map((p) => [p.id, URL.createObjectURL(p.blob)]))
   },
-  { immediate: true },
-)
+})
 onBeforeUnmount(forget)
 
 const head = computed(() => (batch.info && batch.state ? headOf(batch.info, batch.state) : null))

@@ -7,8 +7,7 @@ import { answerJump, jump } from '../../../browser/steady'
 import { download, fileName } from '../../../browser/download'
 import NotHere from '../../../components/NotHere.vue'
 import Notice from '../../../components/Notice.vue'
-import { explainStorage } from '../../../storage/db'
-import { useBatch } from '../../../stores/batch'
+import { useOpenBatch } from '../../../composables/open-batch'
 import { useInstruments } from '../../../stores/instruments'
 import FinishPanel from './FinishPanel.vue'
 import { useNow } from './now'
@@ -26,7 +25,6 @@ const HandsPanel = defineAsyncComponent(() => import('./HandsPanel.vue'))
 const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
 
 const props = defineProps<{ id: string }>()
-const batch = useBatch()
 const instruments = useInstruments()
 const router = useRouter()
 const now = useNow()
@@ -35,25 +33,12 @@ const pedal = shallowReactive<Pedal>({ press: null })
 provide(RUN, run)
 provide(PEDAL, pedal)
 
-const phase = ref<'opening' | 'here' | 'missing' | 'refused'>('opening')
-const refused = ref('')
-watch(
-  () => props.id,
-  async (id) => {
-    phase.value = 'opening'
-    try {
-      phase.value = (await batch.open(id)) ? 'here' : 'missing'
-    } catch (error) {
-      refused.value = explainStorage(error)
-      phase.value = 'refused'
-    }
-    if (phase.value !== 'here') return
-    document.title = `${batch.info!.code} ${batch.info!.name} – Omblet`
+const { batch, phase, refused } = useOpenBatch(() => props.id, {
+  opened(id) {
     void instruments.load(run.resolution.value)
     if (batch.state!.finished) void router.replace(`/bench/${id}/record`)
   },
-  { immediate: true },
-)
+})
 /** Finished here or in another tab: what is left is its record. */
 watch(
   () => batch.state?.finished,
@@ -247,13 +232,7 @@ onBeforeUnmount(() => {
     />
     <KeysDialog v-if="opened.has('keys')" :open="dialog === 'keys'" @update:open="close('keys')($event)" />
   </div>
-  <NotHere
-    v-else-if="phase === 'missing' || phase === 'refused'"
-    what="batch"
-    :why="refused"
-    to="/bench"
-    to-label="All batches"
-  />
+  <NotHere v-else-if="phase === 'missing'" what="batch" :why="refused" to="/bench" to-label="All batches" />
   <p v-else class="opening muted late">Opening the batch…</p>
 </template>
 
