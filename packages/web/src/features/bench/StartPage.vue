@@ -2,20 +2,12 @@
 import {
   batchCode,
   benchPlan,
-  decimalsOf,
   densityOf,
   lossOf,
-  findAll,
-  formatGrams,
   formatNumber,
   formulaToMake,
-  smallWeighings,
   gramsForContainers,
-  isCaution,
-  schedule,
-  shoppingList,
   type Formula,
-  sayMinutes,
 } from '@omblet/core'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
@@ -23,7 +15,6 @@ import SelectButton from 'primevue/selectbutton'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import ChoiceField from '../../components/ChoiceField.vue'
-import FindingMark from '../../components/FindingMark.vue'
 import FormField from '../../components/FormField.vue'
 import LearnedNote from '../../components/LearnedNote.vue'
 import Notice from '../../components/Notice.vue'
@@ -35,14 +26,14 @@ import { useBatch } from '../../stores/batch'
 import { useBatches } from '../../stores/batches'
 import { useLearned } from '../../stores/learned'
 import { useLibrary } from '../../stores/library'
-import { today, useLots } from '../../stores/lots'
+import { today } from '../../stores/lots'
 import { useMaterials } from '../../stores/materials'
+import BeforeCard from './BeforeCard.vue'
 
 const route = useRoute()
 const router = useRouter()
 const library = useLibrary()
 const materials = useMaterials()
-const lots = useLots()
 const batches = useBatches()
 const batch = useBatch()
 
@@ -111,19 +102,6 @@ const frozen = computed<Formula | null>(() => {
   return materials.selfContained(formulaToMake(source.value, wanted.value))
 })
 const plan = computed(() => (frozen.value ? benchPlan(frozen.value, materials.catalogue) : null))
-const findings = computed(() =>
-  plan.value ? findAll(plan.value.a).filter((f) => f.severity === 'stop' && !isCaution(f)) : [],
-)
-const lacking = computed(() =>
-  plan.value && lots.lots.length > 0
-    ? shoppingList(plan.value.a, lots.lots, today()).filter((n) => n.lackGrams > 0)
-    : [],
-)
-const resolution = computed(() => plan.value?.a.amounts.resolutionGrams ?? 0.01)
-const small = computed(() => (plan.value ? smallWeighings(plan.value.a) : []))
-const time = computed(() => (plan.value ? schedule(plan.value.steps) : null))
-const say = (g: number) => formatGrams(g, resolution.value)
-
 const code = ref('')
 const suggested = computed(
   () =>
@@ -275,52 +253,7 @@ async function begin() {
         </p>
       </section>
 
-      <section class="card facts" aria-labelledby="facts-title">
-        <h2 id="facts-title">Before you begin</h2>
-        <p v-if="!source" class="muted">Choose a formula to see what it needs.</p>
-        <p v-else-if="!wanted" class="muted">Type how much to make.</p>
-        <p v-else-if="empty" class="muted">
-          No line of this formula has an amount yet. Give it amounts first.
-        </p>
-        <template v-else-if="plan && time">
-          <p>
-            {{ plan.steps.length }} steps, {{ sayMinutes(time.totalMinutes) }},
-            {{ sayMinutes(time.handsMinutes) }} of it with your hands.
-          </p>
-          <ul class="list">
-            <li v-for="f in findings" :key="f.message">
-              <FindingMark severity="stop" :size="16" /><span
-                ><span class="hidden-text">stop: </span>{{ f.message }}</span
-              >
-            </li>
-            <li v-for="s in small" :key="s.label">
-              <FindingMark severity="note" :size="16" /><span
-                >{{ s.label }}: {{ say(s.grams) }} is little for a scale of
-                {{ formatNumber(resolution, decimalsOf(resolution)) }} g. The Bench offers a dilution<template
-                  v-if="Number.isFinite(s.batch)"
-                  >; from {{ formatNumber(s.batch, 0) }} g on it can be weighed</template
-                >.</span
-              >
-            </li>
-            <li v-for="n in lacking" :key="n.material">
-              <FindingMark severity="check" :size="16" /><span
-                >{{ n.label }}: {{ say(n.needGrams) }} needed,
-                {{ n.haveGrams > 0 ? `${say(n.haveGrams)} on the shelf` : 'none on the shelf' }}.</span
-              >
-            </li>
-          </ul>
-          <p v-if="!findings.length && !small.length && !lacking.length" class="good">
-            <FindingMark severity="fine" :size="16" /> Nothing stands in the way.
-          </p>
-          <template v-if="plan.steps.some((s) => s.ahead)">
-            <h3>Takes time beforehand</h3>
-            <ul class="list">
-              <li v-for="s in plan.steps.filter((x) => x.ahead)" :key="s.key">
-                <span>{{ s.title }}: {{ s.ahead }}</span>
-              </li>
-            </ul>
-          </template>
-        </template>
+      <BeforeCard :source="source" :plan="plan" :wanted="wanted">
         <div class="buttons">
           <Button label="Back" severity="secondary" outlined @click="router.back()" />
           <Button
@@ -331,7 +264,7 @@ async function begin() {
             :disabled="!plan || empty || taken !== null"
           />
         </div>
-      </section>
+      </BeforeCard>
     </div>
   </form>
 </template>
@@ -352,17 +285,13 @@ h1 {
 h2 {
   font-size: var(--text-lead);
 }
-h3 {
-  font-size: var(--text-less);
-}
 .columns {
   display: grid;
   grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
   align-items: start;
   gap: 0.875rem;
 }
-.form,
-.facts {
+.form {
   display: grid;
   gap: 0.875rem;
   padding: 1rem;
@@ -380,21 +309,6 @@ h3 {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(9rem, 1fr));
   gap: 0.75rem;
-}
-.list {
-  display: grid;
-  gap: 0.5rem;
-}
-.list li,
-.good {
-  display: flex;
-  gap: 0.5rem;
-  align-items: baseline;
-}
-.list :deep(svg),
-.good :deep(svg) {
-  flex: none;
-  align-self: center;
 }
 .buttons {
   display: flex;
