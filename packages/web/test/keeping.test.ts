@@ -21,6 +21,7 @@ import { demoBatches } from '../src/demo-batches'
 import AnswersCard from '../src/features/keeping/AnswersCard.vue'
 import DueCard from '../src/features/keeping/DueCard.vue'
 import KeepingPage from '../src/features/keeping/KeepingPage.vue'
+import NumberAnswer from '../src/features/keeping/NumberAnswer.vue'
 import PatchCard from '../src/features/keeping/PatchCard.vue'
 import PlanDialog from '../src/features/keeping/PlanDialog.vue'
 import PropertyRow from '../src/features/keeping/PropertyRow.vue'
@@ -177,6 +178,29 @@ describe('a picture', () => {
     const box = { getBoundingClientRect: () => ({ left: 100, top: 50, width: 200, height: 100 }) } as Element
     expect(markAt({ clientX: 150, clientY: 100 }, box)).toEqual({ x: 0.25, y: 0.5 })
     expect(markAt({ clientX: 0, clientY: 999 }, box)).toEqual({ x: 0, y: 1 })
+  })
+})
+
+describe('a figure that is read', () => {
+  it('goes out with its way and temperature; a layer as the share of the whole height', async () => {
+    const form = mounted(NumberAnswer, { property: 'ph', ways: ['meter', 'strip'], usual: 'meter' })
+    await form.get('#look-value').setValue('5,4')
+    await form.get('#look-celsius').setValue('21')
+    await form.get('form').trigger('submit')
+    expect(form.emitted('answer')).toEqual([[{ value: 5.4, way: 'meter', celsius: 21 }]])
+    const layer = mounted(NumberAnswer, { property: 'layer', ways: ['ruler'], usual: 'ruler' })
+    await layer.get('#look-value').setValue('6')
+    await layer.get('form').trigger('submit')
+    expect(layer.emitted('answer')).toBeUndefined()
+    await layer.get('#look-height').setValue('60')
+    await layer.get('form').trigger('submit')
+    expect(layer.emitted('answer')).toEqual([[{ value: 10, way: 'ruler' }]])
+    // more than there is of it is no answer
+    await layer.get('#look-value').setValue('70')
+    await layer.get('form').trigger('submit')
+    expect(layer.emitted('answer')).toHaveLength(1)
+    form.unmount()
+    layer.unmount()
   })
 })
 

@@ -1,32 +1,21 @@
 <script setup lang="ts">
-import {
-  choicesOf,
-  creamingPercent,
-  PROPERTIES,
-  sayAge,
-  sayNumber,
-  WATCH,
-  waysOf,
-  type Answer,
-  type Way,
-} from '@omblet/core'
+import { choicesOf, PROPERTIES, sayAge, sayNumber, WATCH, waysOf, type Answer } from '@omblet/core'
 import { differenceInMinutes } from 'date-fns'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import ChoiceField from '../../components/ChoiceField.vue'
 import FindingMark from '../../components/FindingMark.vue'
 import FormField from '../../components/FormField.vue'
 import NotHere from '../../components/NotHere.vue'
 import Notice from '../../components/Notice.vue'
-import NumberField from '../../components/NumberField.vue'
 import { smallPicture } from '../../browser/picture'
 import { savePhoto } from '../../storage/batches'
 import { makeId } from '../../storage/channel'
 import { explainStorage } from '../../storage/db'
 import { useKeeping } from '../../stores/keeping'
 import ColourReader from './ColourReader.vue'
+import NumberAnswer from './NumberAnswer.vue'
 import { useLife } from './use-life'
 import { useQuestions, type Wanted } from './use-questions'
 import { MARK, sayLook } from './words'
@@ -65,36 +54,21 @@ const { question } = asked
 const facts = computed(() => (question.value ? WATCH.properties[question.value.property] : null))
 const choices = computed(() => (question.value ? choicesOf(question.value.property) : []))
 const ways = computed(() => (question.value ? waysOf(question.value.property).filter((w) => w !== 'photo') : [])) // prettier-ignore
-const way = ref<Way | null>(null)
-const value = ref<number | null>(null)
-const celsius = ref<number | null>(null)
-/** The whole height, where a layer is read with a ruler: both in millimetres. */
-const height = ref<number | null>(null)
-const told = computed(() => {
-  if (way.value !== 'ruler') return value.value
-  return value.value !== null && height.value && value.value <= height.value
-    ? creamingPercent(value.value, height.value)
-    : null
-})
 const note = ref('')
 const colour = ref(false)
 /** A photograph for the answer that comes next; it is stored before the answer that names it. */
 const photo = ref<string | null>(null)
 const photoError = ref<string | null>(null)
-const field = useTemplateRef<InstanceType<typeof NumberField>>('field')
+const field = useTemplateRef<InstanceType<typeof NumberAnswer>>('field')
 const title = useTemplateRef<HTMLElement>('title')
 
 watch(
   question,
   async (q) => {
-    value.value = null
-    height.value = null
-    celsius.value = null
     note.value = ''
     photo.value = null
     photoError.value = null
     colour.value = false
-    way.value = asked.usualWay.value
     if (!q) return
     await nextTick()
     if (field.value && choices.value.length === 0 && window.matchMedia('(pointer: fine)').matches)
@@ -125,10 +99,6 @@ const says = () => ({
   ...(photo.value ? { photo: photo.value } : {}),
 })
 const choose = (choice: string) => asked.answer({ choice, ...says() })
-function read() {
-  if (told.value === null || !way.value) return
-  asked.answer({ value: told.value, way: way.value, ...(celsius.value === null ? {} : { celsius: celsius.value }), ...says() }) // prettier-ignore
-}
 function measured(seen: NonNullable<Answer['colour']>, picture: string) {
   asked.answer({ ...says(), colour: seen, way: 'photo', photo: picture })
 }
@@ -221,50 +191,15 @@ function next() {
             </button>
           </li>
         </ul>
-        <form v-if="ways.length" class="numbers" @submit.prevent="read">
-          <NumberField
-            id="look-value"
-            ref="field"
-            v-model="value"
-            :label="way ? `${facts.label}, by ${WATCH.ways[way].label}` : ''"
-            :unit="
-              way === 'ruler' ? 'mm' : way && WATCH.ways[way].unit !== 'pH' ? WATCH.ways[way].unit : undefined
-            "
-            :min="way ? WATCH.ways[way].least : 0"
-            :max="way && way !== 'ruler' ? WATCH.ways[way].most : 1e6"
-            what="it"
-            class="large"
-          />
-          <NumberField
-            v-if="way === 'ruler'"
-            id="look-height"
-            v-model="height"
-            label="Of a whole height of"
-            unit="mm"
-            :min="1"
-            :max="1000"
-            what="the height"
-          />
-          <ChoiceField
-            v-if="ways.length > 1 && way"
-            id="look-way"
-            v-model="way"
-            label="How"
-            :options="ways.map((w) => ({ value: w, label: WATCH.ways[w].label }))"
-          />
-          <NumberField
-            v-if="question.property === 'ph' || question.property === 'body'"
-            id="look-celsius"
-            v-model="celsius"
-            label="Its temperature, if read"
-            unit="°C"
-            :min="-30"
-            :max="80"
-            what="the temperature"
-          />
-          <p v-if="way && WATCH.ways[way].how" class="muted small wide">{{ WATCH.ways[way].how }}</p>
-          <Button type="submit" label="Enter" size="large" :disabled="told === null" class="wide" />
-        </form>
+        <NumberAnswer
+          v-if="ways.length"
+          :key="`${current} ${question.sample} ${question.property} ${asked.at.value}`"
+          ref="field"
+          :property="question.property"
+          :ways="ways"
+          :usual="asked.usualWay.value"
+          @answer="asked.answer({ ...$event, ...says() })"
+        />
         <Button
           v-if="question.property === 'colour'"
           label="Measure it in a photograph"
@@ -326,6 +261,10 @@ function next() {
 </template>
 
 <style scoped>
+.done {
+  display: grid;
+  gap: 0.875rem;
+}
 .page {
   display: grid;
   align-content: start;
@@ -360,11 +299,6 @@ header {
   color: var(--muted);
 }
 .ask,
-.numbers,
-.done {
-  display: grid;
-  gap: 0.875rem;
-}
 .where {
   color: var(--accent-ink);
   font-weight: 700;
@@ -397,13 +331,6 @@ h1 {
 }
 .choices button:hover {
   background: var(--wash);
-}
-.large :deep(input) {
-  height: 64px;
-  font-size: var(--text-figure);
-}
-.numbers :deep(.p-select) {
-  min-height: 44px;
 }
 .photo {
   position: relative;

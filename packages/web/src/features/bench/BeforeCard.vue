@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import {
+  decimalsOf,
+  findAll,
+  formatGrams,
+  formatNumber,
+  isCaution,
+  sayMinutes,
+  schedule,
+  shoppingList,
+  smallWeighings,
+  type BenchPlan,
+  type Formula,
+} from '@omblet/core'
+import { computed } from 'vue'
+import FindingMark from '../../components/FindingMark.vue'
+import { today, useLots } from '../../stores/lots'
+
+/** What stands in the way of a batch, how long it takes, and what has to be made beforehand; below it what is to be done. */
+const { plan } = defineProps<{ source: Formula | null; plan: BenchPlan | null; wanted: number | null }>()
+const lots = useLots()
+const empty = computed(() => plan !== null && plan.a.lines.every((l) => l.grams <= 0))
+const findings = computed(() =>
+  plan ? findAll(plan.a).filter((f) => f.severity === 'stop' && !isCaution(f)) : [],
+)
+const lacking = computed(() =>
+  plan && lots.lots.length > 0 ? shoppingList(plan.a, lots.lots, today()).filter((n) => n.lackGrams > 0) : [],
+)
+const resolution = computed(() => plan?.a.amounts.resolutionGrams ?? 0.01)
+const small = computed(() => (plan ? smallWeighings(plan.a) : []))
+const time = computed(() => (plan ? schedule(plan.steps) : null))
+const say = (g: number) => formatGrams(g, resolution.value)
+</script>
+
+<template>
+  <section class="card facts" aria-labelledby="facts-title">
+    <h2 id="facts-title">Before you begin</h2>
+    <p v-if="!source" class="muted">Choose a formula to see what it needs.</p>
+    <p v-else-if="!wanted" class="muted">Type how much to make.</p>
+    <p v-else-if="empty" class="muted">No line of this formula has an amount yet. Give it amounts first.</p>
+    <template v-else-if="plan && time">
+      <p>
+        {{ plan.steps.length }} steps, {{ sayMinutes(time.totalMinutes) }},
+        {{ sayMinutes(time.handsMinutes) }} of it with your hands.
+      </p>
+      <ul class="list">
+        <li v-for="f in findings" :key="f.message">
+          <FindingMark severity="stop" :size="16" /><span
+            ><span class="hidden-text">stop: </span>{{ f.message }}</span
+          >
+        </li>
+        <li v-for="s in small" :key="s.label">
+          <FindingMark severity="note" :size="16" /><span
+            >{{ s.label }}: {{ say(s.grams) }} is little for a scale of
+            {{ formatNumber(resolution, decimalsOf(resolution)) }} g. The Bench offers a dilution<template
+              v-if="Number.isFinite(s.batch)"
+              >; from {{ formatNumber(s.batch, 0) }} g on it can be weighed</template
+            >.</span
+          >
+        </li>
+        <li v-for="n in lacking" :key="n.material">
+          <FindingMark severity="check" :size="16" /><span
+            >{{ n.label }}: {{ say(n.needGrams) }} needed,
+            {{ n.haveGrams > 0 ? `${say(n.haveGrams)} on the shelf` : 'none on the shelf' }}.</span
+          >
+        </li>
+      </ul>
+      <p v-if="!findings.length && !small.length && !lacking.length" class="good">
+        <FindingMark severity="fine" :size="16" /> Nothing stands in the way.
+      </p>
+      <template v-if="plan.steps.some((s) => s.ahead)">
+        <h3>Takes time beforehand</h3>
+        <ul class="list">
+          <li v-for="s in plan.steps.filter((x) => x.ahead)" :key="s.key">
+            <span>{{ s.title }}: {{ s.ahead }}</span>
+          </li>
+        </ul>
+      </template>
+    </template>
+    <slot />
+  </section>
+</template>
+
+<style scoped>
+.facts {
+  display: grid;
+  gap: 0.875rem;
+  padding: 1rem;
+}
+h2 {
+  font-size: var(--text-lead);
+}
+h3 {
+  font-size: var(--text-less);
+}
+.list {
+  display: grid;
+  gap: 0.5rem;
+}
+.list li,
+.good {
+  display: flex;
+  gap: 0.5rem;
+  align-items: baseline;
+}
+.list :deep(svg),
+.good :deep(svg) {
+  flex: none;
+  align-self: center;
+}
+</style>
