@@ -10,6 +10,7 @@ import {
   scaleOf,
   sittingsOf,
   usualAttributes,
+  withBatch,
   withFound,
   type Formula,
   type PlannedTrial,
@@ -32,6 +33,7 @@ import SecondsAnswer from '../src/features/trials/SecondsAnswer.vue'
 import TrialsPage from '../src/features/trials/TrialsPage.vue'
 import { useJudging } from '../src/features/trials/use-judging'
 import { useMaking } from '../src/features/trials/use-making'
+import { savePhoto } from '../src/storage/batches'
 import { closeStore } from '../src/storage/db'
 import { listVersions } from '../src/storage/formulas'
 import { addTrial, deleteTrial, getTrial } from '../src/storage/trials'
@@ -204,9 +206,21 @@ describe('the screens of a trial', () => {
     const card = mounted(FoundCard, { trial })
     await flushPromises()
     expect(card.text()).toContain('← Omblet was low')
+    expect(card.findAll('.photos img')).toHaveLength(0)
     await card.find('#found-a-spread').setValue('61,5')
     await flushPromises()
     expect((await getTrial('t1'))!.plan.measured).toContainEqual({ sample: 'a', what: 'spread', value: 61.5 })
+  })
+  it('shows the photographs of a jar’s batch beside what was found', async () => {
+    vi.spyOn(URL, 'createObjectURL').mockReturnValue('blob:seen')
+    vi.spyOn(URL, 'revokeObjectURL').mockReturnValue()
+    await savePhoto({ id: 'p', batch: 'b', blob: new Blob(['x'], { type: 'image/png' }) })
+    await useBatch().begin({ code: 'QW', name: 'Quay', formulaId: null, who: '' }, { type: 'start', formula: lotion, version: null }) // prettier-ignore
+    const id = useBatch().info!.id
+    await savePhoto({ id: 'q', batch: id, blob: new Blob(['y'], { type: 'image/png' }) })
+    const card = mounted(FoundCard, { trial: withBatch(done(), 'b', id) })
+    await vi.waitFor(() => expect(card.findAll('.photos img')).toHaveLength(1))
+    expect(card.find('.photos').attributes('aria-label')).toMatch(/^Photographs of /)
   })
   it('keeps the winner as a version with reason and result, and the loser’s lesson with its material', async () => {
     const made = await useLibrary().create(lotion)

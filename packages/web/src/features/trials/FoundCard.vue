@@ -11,10 +11,11 @@ import {
   type Measured,
   type PlannedTrial,
 } from '@omblet/core'
-import { computed, shallowRef, watch } from 'vue'
+import { computed, onBeforeUnmount, shallowRef, watch } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import NumberField from '../../components/NumberField.vue'
 import { readBatch } from '../../composables/batch-state'
+import { photosOf } from '../../storage/batches'
 import { useMaterials } from '../../stores/materials'
 import { useTrials } from '../../stores/trials'
 import { KITCHEN } from './kitchen'
@@ -24,8 +25,11 @@ import Letter from './Letter.vue'
 const props = defineProps<{ trial: PlannedTrial }>()
 const trials = useTrials()
 const materials = useMaterials()
-/** What the batches tell by themselves. */
+/** What the batches tell by themselves, and their photographs by sample. */
 const told = shallowRef<Measured[]>([])
+const pictures = shallowRef<{ sample: string; url: string }[]>([])
+const forget = () => pictures.value.forEach((p) => URL.revokeObjectURL(p.url))
+onBeforeUnmount(forget)
 watch(
   () => props.trial.samples.map((s) => s.batchId).join(),
   async () => {
@@ -36,6 +40,14 @@ watch(
       }),
     )
     told.value = read.flat()
+    const kept = await Promise.all(
+      props.trial.samples.map(async (s) => {
+        const photos = s.batchId ? await photosOf(s.batchId).catch(() => []) : []
+        return photos.map((p) => ({ sample: s.id, url: URL.createObjectURL(p.blob) }))
+      }),
+    )
+    forget()
+    pictures.value = kept.flat()
   },
   { immediate: true },
 )
@@ -44,7 +56,8 @@ const rows = computed(() =>
     const mine = [...told.value, ...props.trial.plan.measured].filter((m) => m.sample === s.id)
     const forecast = s.formula ? forecastOf(derivedOf(s.formula, materials.catalogue), () => null) : null
     const value = (what: Measured['what']) => mine.findLast((m) => m.what === what)
-    return { s, i, rows: forecastAndFound(forecast, mine), value }
+    const photos = pictures.value.filter((p) => p.sample === s.id)
+    return { s, i, rows: forecastAndFound(forecast, mine), value, photos }
   }),
 )
 const NONE = 'none'
@@ -62,7 +75,7 @@ const choice = (sample: string, what: Measured['what'], value: string) =>
 <template>
   <section class="card part" aria-labelledby="found-title">
     <h2 id="found-title">Forecast and found</h2>
-    <ul>
+    <ul class="rows">
       <li v-for="r in rows" :key="r.s.id">
         <Letter :at="r.i" :reference="r.s.reference" />
         <div>
@@ -71,6 +84,11 @@ const choice = (sample: string, what: Measured['what'], value: string) =>
           <p v-for="f in r.rows" :key="f.what" class="small" :class="{ wrong: f.fits === false }">
             {{ foundWords(f) }}<strong v-if="f.says"> ← {{ f.says }}</strong>
           </p>
+          <ul v-if="r.photos.length" class="photos" :aria-label="`Photographs of ${r.s.name}`">
+            <li v-for="p in r.photos" :key="p.url">
+              <a :href="p.url" target="_blank"><img :src="p.url" :alt="`Photograph of ${r.s.name}`" /></a>
+            </li>
+          </ul>
           <details>
             <summary class="small">Write down what was found</summary>
             <div class="fields">
@@ -109,7 +127,18 @@ const choice = (sample: string, what: Measured['what'], value: string) =>
 
 <style scoped src="./trials.css"></style>
 <style scoped>
-li {
+.photos {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.375rem;
+}
+.photos img {
+  width: 72px;
+  height: 72px;
+  object-fit: cover;
+  border-radius: var(--round-m);
+}
+.rows > li {
   display: grid;
   grid-template-columns: 28px minmax(0, 1fr);
   gap: 0.625rem;
