@@ -1,15 +1,10 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { benchPlan, catalogue, derivedOf, eventFault, foldBatch, readFormula, refusal, type BenchEvent, type Formula } from '../src/index.ts' // prettier-ignore
+import { formulaToMake } from '../src/bench/start.ts'
 import { tasksOf } from '../src/bench/tasks.ts'
 import { BASE_SPARE, eventsOfBase, sharedBase } from '../src/trials/common.ts'
-import {
-  levelOptions,
-  materialOptions,
-  scaledTo,
-  schoolOptions,
-  whatDiffers,
-} from '../src/trials/variants.ts'
+import { levelOptions, materialOptions, schoolOptions, whatDiffers } from '../src/trials/variants.ts'
 import { formula, phase } from './helpers.ts'
 
 const demo = new URL('../../../demo/', import.meta.url)
@@ -44,7 +39,7 @@ describe('variants', () => {
   ]).filter(([, list]) => list.length > 1) // prettier-ignore
   it('are many enough to tell something', () => expect(trials.length).toBeGreaterThan(20))
   it.each(trials)('share a base that with what is their own makes each jar: %s', (_name, list) => {
-    const jars = list.map((f) => scaledTo(f, 60))
+    const jars = list.map((f) => formulaToMake(f, 60))
     const base = sharedBase(jars, catalogue)
     if (base.kind === 'none') {
       expect(base.forbids.length).toBeGreaterThan(0)
@@ -85,9 +80,9 @@ describe('variants', () => {
   })
   it('share the whole emulsion where only what comes last differs, and phases where the wax does', () => {
     const late = lotion.phases.slice(0, 2).reduce((n, p) => n + p.lines.length, 0)
-    const whole = sharedBase(levelOptions(lotion, late, [0.2, 0.4]).map((o) => scaledTo(o.formula, 60)), catalogue) // prettier-ignore
+    const whole = sharedBase(levelOptions(lotion, late, [0.2, 0.4]).map((o) => formulaToMake(o.formula, 60)), catalogue) // prettier-ignore
     expect(whole.kind).toBe('whole')
-    const waxes = sharedBase(materialOptions(lotion, catalogue, 'emulsifier').slice(0, 3).map((o) => scaledTo(o.formula, 60)), catalogue) // prettier-ignore
+    const waxes = sharedBase(materialOptions(lotion, catalogue, 'emulsifier').slice(0, 3).map((o) => formulaToMake(o.formula, 60)), catalogue) // prettier-ignore
     expect(waxes.kind).toBe('phases')
     expect(waxes.forbids[0]).toMatch(/“Pour B into A.*” is not the same in all jars/)
   })
@@ -97,7 +92,7 @@ describe('variants', () => {
       phase('Oil', 'oil', [['helianthus annuus seed oil', 8], ['cetearyl alcohol', 2], ['polyglyceryl-6 blend', 4]], { heatToC: 70 }),
     ]) // prettier-ignore
     const base = sharedBase(
-      levelOptions(f, 4, [1, 2]).map((o) => scaledTo(o.formula, 60)),
+      levelOptions(f, 4, [1, 2]).map((o) => formulaToMake(o.formula, 60)),
       catalogue,
     )
     expect(base.forbids.join(' ')).toMatch(/kaolin.* settles/i)

@@ -17,7 +17,8 @@ import {
 } from '../shapes/trial.ts'
 import { listWords } from '../text/format.ts'
 import { servingOf } from './data.ts'
-import { scaledTo, whatDiffers } from './variants.ts'
+import { formulaToMake } from '../bench/start.ts'
+import { whatDiffers } from './variants.ts'
 
 /** What is chosen for a trial before it begins. */
 export interface TrialWish {
@@ -71,7 +72,7 @@ export function planTrial(w: TrialWish): PlannedTrial {
       id: idAt(i),
       name,
       reference: i === w.reference,
-      ...(formula ? { formula: withKeys(scaledTo(formula, w.batchGrams)) } : {}),
+      ...(formula ? { formula: withKeys(formulaToMake(formula, w.batchGrams)) } : {}),
       ...(formula && w.of.id !== null ? { formulaId: w.of.id } : {}),
     })),
     attributes: [...w.attributes],

@@ -1,3 +1,4 @@
+import { formulaToMake } from '../bench/start.ts'
 import { emulsifierCandidates, thickenerCandidates } from '../choose/emulsifiers.ts'
 import { substitutesFor } from '../choose/substitutes.ts'
 import { derivedOf } from '../derived/derived.ts'
@@ -26,10 +27,8 @@ export interface Option {
   says: string
 }
 
-const clean = (formula: Formula): Formula => {
-  const { readings: _r, additions: _a, portion: _p, ...rest } = formula
-  return rest
-}
+/** Without what was read and added at the sheet before: a trial makes it anew. */
+const clean = (formula: Formula) => formulaToMake(formula, computeAmounts(formula).batchGrams)
 
 /** Emulsifiers, thickeners, or what stands in for the material of a line: each at the amount that it wants. */
 export function materialOptions(
@@ -192,7 +191,3 @@ export function whatDiffers(
 }
 const methodKey = (f: Formula) => JSON.stringify(f.method?.choices ?? {})
 const heatKey = (f: Formula) => f.phases.filter((p) => p.lines.length > 0).map((p) => p.heatToC ?? '').join() // prettier-ignore
-
-/** The variant of every sample that has a formula, at the size of the trial. */
-export const scaledTo = (formula: Formula, grams: number): Formula =>
-  applyEdit(clean(formula), { type: 'scale-batch', batchGrams: grams })

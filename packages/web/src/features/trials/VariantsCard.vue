@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { forecastOf, forecastWords, listWords, sharedBase, type Forecast } from '@omblet/core'
+import { forecastOf, formulaToMake, forecastWords, listWords, sharedBase, type Forecast } from '@omblet/core'
 import { computed } from 'vue'
 import FindingMark from '../../components/FindingMark.vue'
 import { usePrices } from '../../composables/design'
@@ -32,7 +32,10 @@ const only = computed(() => {
   return `Only ${what} differs${named}${gives.length > 0 ? `; ${gives[0]} makes up the rest` : ''}.`
 })
 const base = computed(() => {
-  const formulas = rows.value.flatMap((r) => (r.formula ? [r.formula] : []))
+  const grams = props.setUp.grams.value ?? 0
+  const formulas = rows.value.flatMap((r) =>
+    r.formula && grams > 0 ? [formulaToMake(r.formula, grams)] : [],
+  )
   return formulas.length > 1 ? sharedBase(formulas, materials.catalogue) : null
 })
 const baseWords = computed(() => {
