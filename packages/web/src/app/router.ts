@@ -10,8 +10,9 @@ const place = (page: () => Promise<{ default: Component }>) => async () => {
 /** A leaf in the room of a formula. */
 const leaf = (path: string, name: string, component: () => Promise<{ default: Component }>, meta: RouteMeta): RouteRecordRaw => ({ path, name, component, meta }) // prettier-ignore
 
-/** A place of something that has an id. */
-const leafOf = (path: string, name: string, page: () => Promise<{ default: Component }>): RouteRecordRaw => ({ path, name, component: place(page), props: true }) // prettier-ignore
+/** Everything of one thing that has an id stands under its address. */
+const room = (path: string, children: RouteRecordRaw[]): RouteRecordRaw => ({ path, children })
+const within = (path: string, name: string, page: () => Promise<{ default: Component }>): RouteRecordRaw => ({ path, name, component: place(page), props: true }) // prettier-ignore
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -44,8 +45,10 @@ export const router = createRouter({
       name: 'bench-start',
       component: place(() => import('../features/bench/StartPage.vue')),
     },
-    leafOf('/bench/:id', 'batch', () => import('../features/bench/run/RunPage.vue')),
-    leafOf('/bench/:id/record', 'record', () => import('../features/bench/record/RecordPage.vue')),
+    room('/bench/:id', [
+      within('', 'batch', () => import('../features/bench/run/RunPage.vue')),
+      within('record', 'record', () => import('../features/bench/record/RecordPage.vue')),
+    ]),
     {
       path: '/keeping',
       name: 'keeping',
@@ -56,18 +59,22 @@ export const router = createRouter({
       name: 'look-all',
       component: place(() => import('../features/keeping/LookPage.vue')),
     },
-    leafOf('/keeping/:id', 'life', () => import('../features/keeping/KeepingPage.vue')),
-    leafOf('/keeping/:id/look', 'look', () => import('../features/keeping/LookPage.vue')),
-    leafOf('/keeping/:id/report', 'life-report', () => import('../features/keeping/ReportPage.vue')),
+    room('/keeping/:id', [
+      within('', 'life', () => import('../features/keeping/KeepingPage.vue')),
+      within('look', 'look', () => import('../features/keeping/LookPage.vue')),
+      within('report', 'life-report', () => import('../features/keeping/ReportPage.vue')),
+    ]),
     { path: '/trials', name: 'trials', component: place(() => import('../features/trials/TrialsPage.vue')) },
     {
       path: '/trials/new',
       name: 'trial-new',
       component: place(() => import('../features/trials/SetUpPage.vue')),
     },
-    leafOf('/trials/:id', 'trial', () => import('../features/trials/TrialPage.vue')),
-    leafOf('/trials/:id/judge', 'judge', () => import('../features/trials/JudgePage.vue')),
-    leafOf('/trials/:id/paper', 'trial-paper', () => import('../features/trials/PaperPage.vue')),
+    room('/trials/:id', [
+      within('', 'trial', () => import('../features/trials/TrialPage.vue')),
+      within('judge', 'judge', () => import('../features/trials/JudgePage.vue')),
+      within('paper', 'trial-paper', () => import('../features/trials/PaperPage.vue')),
+    ]),
     { path: '/start', redirect: '/start/brief' },
     {
       path: '/start/brief',
@@ -90,8 +97,8 @@ export const router = createRouter({
       name: 'containers',
       component: place(() => import('../features/shelf/ContainersPage.vue')),
     },
-    leafOf('/shelf/lots/:id', 'lot', () => import('../features/shelf/WentPage.vue')),
-    leafOf('/shelf/:id', 'material', () => import('../features/shelf/MaterialPage.vue')),
+    within('/shelf/lots/:id', 'lot', () => import('../features/shelf/WentPage.vue')),
+    within('/shelf/:id', 'material', () => import('../features/shelf/MaterialPage.vue')),
     { path: '/bin', name: 'bin', component: () => import('../features/bin/BinPage.vue') },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./NowherePage.vue') },
   ],

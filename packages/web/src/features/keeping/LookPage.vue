@@ -264,6 +264,7 @@ function next() {
 .done {
   display: grid;
   gap: 0.875rem;
+  padding-top: 1rem;
 }
 .page {
   display: grid;
@@ -361,8 +362,5 @@ h1 {
   align-items: start;
   gap: 0.75rem;
   font-size: var(--text-head-2);
-}
-.done {
-  padding-top: 1rem;
 }
 </style>
