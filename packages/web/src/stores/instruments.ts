@@ -160,14 +160,19 @@ export const useInstruments = defineStore('instruments', () => {
       return sentence(error)
     }
   }
-  /** Does something at the simulated bench; a sentence where that cannot be. */
-  async function hand(h: Hand): Promise<string | null> {
+  async function doIt(h: Hand): Promise<string | null> {
     try {
       truth.value = (await ask(`/${simulated.value}/hands`, h)) as Truth
       return null
     } catch (error) {
       return sentence(error)
     }
+  }
+  /** Does something at the simulated bench, one thing after the other; a sentence where that cannot be. */
+  let hands: Promise<string | null> = Promise.resolve(null)
+  function hand(h: Hand): Promise<string | null> {
+    hands = hands.then(() => doIt(h))
+    return hands
   }
   async function look() {
     truth.value = (await ask(`/${simulated.value}`).catch(() => null)) as Truth | null
