@@ -4,8 +4,6 @@ import { resolve } from 'node:path'
 import { text as wholeText } from 'node:stream/consumers'
 import { fileURLToPath } from 'node:url'
 import {
-  acidBaseOf,
-  adjustTo,
   assess,
   buildRecipe,
   costByPrices,
@@ -13,14 +11,8 @@ import {
   readPrices,
   catalogue,
   formulaFault,
-  freeAcids,
-  LABEL_REGIONS,
   labelReport,
-  type LabelWish,
-  listWords,
-  phModelOf,
   procedureReport,
-  phNow,
   makeSearch,
   readFormula,
   ReadError,
@@ -28,13 +20,13 @@ import {
   readRecipe,
   readTrial,
   report,
-  slug,
   trendOf,
   trialReport,
   type Formula,
   type Material,
-  USUAL_ADJUSTER,
 } from '@omblet/core'
+import { labelOptions, phOptions, split, valued } from './options.ts'
+import { ph } from './ph.ts'
 
 const USAGE = `Usage:
   omblet check FILE [FILE ...]   evaluate formula files and print JSON
@@ -81,17 +73,6 @@ const textOf = async (file: string, cwd: string) =>
   file === '-' ? wholeText(process.stdin) : readFile(resolve(cwd, file), 'utf8')
 const load = async (file: string, cwd: string) => readFormula(await textOf(file, cwd))
 
-/** Words of a command: options before `--`, and everything else; `-` is a file. */
-function split(args: readonly string[]): { files: string[]; options: string[] } {
-  const end = args.indexOf('--')
-  const before = end < 0 ? args : args.slice(0, end)
-  const isOption = (a: string) => a.startsWith('-') && a !== '-'
-  return {
-    files: [...before.filter((a) => !isOption(a)), ...(end < 0 ? [] : args.slice(end + 1))],
-    options: before.filter(isOption),
-  }
-}
-
 /** One file: pretty JSON. Several: one compact object a line, faults in their place and exit code 2 at the end. */
 async function evaluate(
   files: readonly string[],
@@ -113,50 +94,6 @@ async function evaluate(
     }
   }
   return code
-}
-
-/** Values of options by name, and the words that are none; a sentence where one has no value or is not known. */
-function valued(
-  args: readonly string[],
-  known: readonly string[],
-): { files: string[]; values: Map<string, string> } | { error: string } {
-  const values = new Map<string, string>()
-  const files: string[] = []
-  for (let i = 0; i < args.length; i++) {
-    const arg = args[i]!
-    if (arg === '--') {
-      files.push(...args.slice(i + 1))
-      break
-    }
-    if (arg === '-' || !arg.startsWith('-')) files.push(arg)
-    else if (!known.includes(arg)) return { error: `there is no option ${arg}. Use ${listWords(known)}.` }
-    else if (args[i + 1] === undefined) return { error: `${arg} needs a value behind it.` }
-    else values.set(arg, args[++i]!)
-  }
-  return { files, values }
-}
-
-/** Region and content for a label; a sentence when one of them makes no sense. */
-function labelOptions(args: readonly string[]): { files: string[]; wish: LabelWish } | { error: string } {
-  const read = valued(args, ['--region', '--grams', '--millilitres'])
-  if ('error' in read) return read
-  const wish: LabelWish = {}
-  const region = read.values.get('--region')
-  if (region !== undefined) {
-    const known = LABEL_REGIONS.find((r) => r.toLowerCase() === region.toLowerCase())
-    if (!known) return { error: `--region must be one of ${listWords(LABEL_REGIONS, 'or')}.` }
-    wish.region = known
-  }
-  if (read.values.has('--grams') && read.values.has('--millilitres'))
-    return { error: 'name the content once: --grams or --millilitres.' }
-  for (const key of ['grams', 'millilitres'] as const) {
-    const text = read.values.get(`--${key}`)
-    if (text === undefined) continue
-    const value = text.trim() ? Number(text.replace(',', '.')) : Number.NaN
-    if (!(value > 0 && value <= 1e6)) return { error: `--${key} must be a number above 0.` }
-    wish[key] = value
-  }
-  return { files: read.files, wish }
 }
 
 /** What a batch costs by a table of prices. */
@@ -245,41 +182,6 @@ async function printed(file: string, work: () => Promise<object>): Promise<numbe
   }
 }
 
-interface PhOptions {
-  to: number | null
-  adjuster: string | null
-  strength: number | null
-}
-
-/** Parts file names from `--to`, `--with` and `--strength`; a sentence when one of them makes no sense. */
-function phOptions(args: readonly string[]): { files: string[]; options: PhOptions } | { error: string } {
-  const options: PhOptions = { to: null, adjuster: null, strength: null }
-  const files: string[] = []
-  for (let i = 0; i < args.length; i++) {
-    const arg = args[i]!
-    if (arg === '--') {
-      files.push(...args.slice(i + 1))
-      break
-    }
-    if (arg === '-' || !arg.startsWith('-')) {
-      files.push(arg)
-      continue
-    }
-    const value = args[++i]
-    const number = value?.trim() ? Number(value.replace(',', '.')) : Number.NaN
-    if (arg === '--to' && number >= 0 && number <= 14) options.to = number
-    else if (arg === '--strength' && number > 0 && number <= 100) options.strength = number
-    else if (arg === '--with' && value) {
-      const key = catalogue.find(value)?.id ?? slug(value)
-      if (!acidBaseOf(key)) return { error: `--with: "${value}" has no acid or base constants here.` }
-      options.adjuster = key
-    } else if (arg === '--to') return { error: '--to must be a pH between 0 and 14.' }
-    else if (arg === '--strength') return { error: '--strength must be a percent above 0, 100 at most.' }
-    else return { error: `there is no option ${arg}. Use --to, --with and --strength.` }
-  }
-  return { files, options }
-}
-
 /** A recipe in plain text as a formula file; lines that nobody could read are listed beside it. */
 async function parse(files: readonly string[], cwd: string): Promise<number> {
   if (files.length !== 1) {
@@ -311,33 +213,6 @@ async function parse(files: readonly string[], cwd: string): Promise<number> {
   } catch (error) {
     err(explain(error, files[0]!))
     return 2
-  }
-}
-
-const twoPlaces = (value: number) => Number(value.toFixed(2))
-
-/** Predicted pH, free acids at the working pH or at `--to`, and the adjuster that gets there. */
-function ph(formula: Formula, { to, adjuster, strength }: PhOptions): object {
-  const a = assess(formula)
-  const p = a.predictedPh
-  const model = phModelOf(a)
-  const start = model ? phNow(a, model).value : 7
-  const key = adjuster ?? (to !== null && to < start ? USUAL_ADJUSTER.down : USUAL_ADJUSTER.up)
-  const at = to ?? a.reading?.ph ?? p?.value ?? null
-  const dose = to === null ? null : adjustTo(a, to, key, strength ?? (adjuster ? 100 : 10))
-  return {
-    predicted: p && { value: twoPlaces(p.value), low: twoPlaces(p.low), high: twoPlaces(p.high) },
-    freeAcid: at === null ? {} : freeAcids(a, at),
-    ...(to === null
-      ? {}
-      : {
-          adjust: dose && {
-            material: dose.material,
-            strengthPercent: dose.strengthPercent,
-            grams: dose.grams,
-            drops: dose.drops,
-          },
-        }),
   }
 }
 

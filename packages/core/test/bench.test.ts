@@ -5,6 +5,7 @@ import {
   actualFormula,
   assess,
   batchToWeigh,
+  chargedToFill,
   findAll,
   foldBatch,
   linesIn,
@@ -39,6 +40,15 @@ describe('the steps of a batch', () => {
     const hidden = { ...SMALL, method: { changes: { 'weigh-oil-B': { hidden: true } } } }
     const rest = new Making(hidden).plan.steps.find((s) => s.key === 'weigh-rest')!
     expect(rest.lines.map((l) => l.line)).toEqual([2, 3, 4, 5])
+  })
+  it('cool as the method says, from when that step begins, unless it is said to stand elsewhere', () => {
+    const at = (cooling: 'air' | 'bath') => new Making(cream({}, { batchGrams: 200, method: { choices: { cooling } } })).wait(7).upTo('cool') // prettier-ignore
+    expect(at('bath').state.cooling).toEqual({ way: 'bath', since: 7 })
+    expect(at('air').state.cooling?.way).toBe('air')
+    expect(at('bath').wait(5).do({ type: 'cooling', way: 'air' }).state.cooling).toEqual({
+      way: 'air',
+      since: 12,
+    })
   })
   it('part the water between steps: each asks for its own part, and all of it is weighed in the end', () => {
     const f = cream({ cool: [PRESERVED, ['niacinamide', 4], ['ascorbyl glucoside', 2]] }, { batchGrams: 200, method: { choices: { cooling: 'cold-share' } } }) // prettier-ignore
@@ -252,6 +262,19 @@ describe('pH at the table', () => {
     expect(whole.lines.find((l) => l.id === 'sodium-hydroxide')!.grams).toBe(0.4)
     expect(whole.amounts.batchGrams).toBeCloseTo(200.4, 6)
     expect(inciList(whole)).toContain('Sodium Hydroxide')
+  })
+  it('charges what was dripped in against the line that fills up, by what was really weighed', () => {
+    const m = new Making(simple([['glycerin', 5]])).upTo('ph')
+    expect(chargedToFill(m.state)).toBeNull()
+    m.do({ type: 'dose', material: 'citric acid', strengthPercent: 20, grams: 0.5 })
+    m.do({ type: 'dose', material: 'citric acid', strengthPercent: 20, grams: 0.25 })
+    const { total, from, to } = chargedToFill(m.state)!
+    const water = m.of('aqua')
+    const made = sum(m.state.lines.map((l) => l.weighed)) + 0.75
+    expect(total).toBe(0.75)
+    expect(from).toBeCloseTo(m.plan.a.lines[water.index]!.percent, 9)
+    expect(to).toBeCloseTo((100 * water.weighed) / made, 9)
+    expect(to).toBeLessThan(from)
   })
   it('counts a dose to the line that the formula planned for it', () => {
     const f = formula(

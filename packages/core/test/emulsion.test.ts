@@ -67,6 +67,11 @@ describe('blending by HLB, Griffin 1949', () => {
     expect(highShareFor(16, 4.3, 15)).toBeNull()
     expect(highShareFor(5, 5, 5)).toBeNull()
   })
+  it('is one of the two alone where that is wanted, past it by a rounding too', () => {
+    expect(highShareFor(10.000000000000014, 1.53, 10)).toBe(100)
+    expect(highShareFor(1.5299999999999998, 1.53, 10)).toBe(0)
+    expect(highShareFor(10.0001, 1.53, 10)).toBeNull()
+  })
   it('meets what is wanted, whatever the pair', () => {
     fc.assert(
       fc.property(

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { benchPlan, catalogue, derivedOf, eventFault, foldBatch, readFormula, refusal, type BenchEvent, type Formula } from '../src/index.ts' // prettier-ignore
 import { formulaToMake } from '../src/bench/start.ts'
 import { tasksOf } from '../src/bench/tasks.ts'
-import { BASE_SPARE, eventsOfBase, sharedBase } from '../src/trials/common.ts'
+import { eventsOfBase } from '../src/trials/base-events.ts'
+import { BASE_SPARE, sharedBase } from '../src/trials/common.ts'
 import { levelOptions, materialOptions, schoolOptions, whatDiffers } from '../src/trials/variants.ts'
 import { formula, phase } from './helpers.ts'
 

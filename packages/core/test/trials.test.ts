@@ -348,7 +348,30 @@ describe('a trial', () => {
     expect(rows.map((r) => [r.what, r.fits])).toEqual([['pH', true], ['Body', body.high === 'butter'], ['Frost', f.frost!.verdict === 'doubtful']]) // prettier-ignore
     expect(rows[1]!.says).toBe('Omblet was low')
     expect(forecastAndFound(null, [{ sample: 'a', what: 'ph', value: 5 }])[0]!.fits).toBeNull()
-    expect(foundInBatch('a', { readings: [{ n: 3, at: '', ph: 5.1, method: 'strip' }], doses: [] })).toEqual([{ sample: 'a', what: 'ph', value: 5.1 }]) // prettier-ignore
+  })
+  it('gives a reading the room of how it was read: a strip tells less than a meter', () => {
+    const f = forecastOf(derivedOf(lotion, catalogue), noPrice)
+    const at = f.ph!.high + 0.4
+    const fits = (way?: 'strip' | 'meter-direct') => forecastAndFound(f, [{ sample: 'a', what: 'ph', value: at, ...(way ? { way } : {}) }])[0]!.fits // prettier-ignore
+    expect([fits('strip'), fits('meter-direct'), fits()]).toEqual([true, false, false])
+  })
+  it('takes the pH of a jar from its batch: of all of it, and before anything was set right', () => {
+    const batch = (parts: Partial<Parameters<typeof foundInBatch>[1]>) => foundInBatch('a', { readings: [], doses: [], events: [], ...parts }) // prettier-ignore
+    const read = (n: number, ph: number, method: 'strip' | 'meter-direct' = 'strip') => ({
+      n,
+      at: '',
+      ph,
+      method,
+    })
+    const weigh = (n: number) => ({ n, at: '', step: null, type: 'weigh' as const, line: 0, grams: 1 })
+    const dose = (n: number) => ({ n }) as Parameters<typeof foundInBatch>[1]['doses'][number]
+    expect(batch({ readings: [read(3, 5.1)] })).toEqual([
+      { sample: 'a', what: 'ph', value: 5.1, way: 'strip' },
+    ])
+    expect(batch({ readings: [read(3, 5.1)], doses: [dose(2)] })).toEqual([])
+    // the preservative went in after the first reading: the second is of all that was forecast
+    expect(batch({ readings: [read(3, 5.1), read(6, 4.8, 'meter-direct')], events: [weigh(1), weigh(5)] })).toEqual([{ sample: 'a', what: 'ph', value: 4.8, way: 'meter-direct' }]) // prettier-ignore
+    expect(batch({ readings: [read(3, 5.1), read(9, 4.8)], events: [weigh(1), weigh(5)], doses: [dose(7)] })[0]!.value).toBe(5.1) // prettier-ignore
   })
   it('lays two formulas side by side, with what came and what went', () => {
     const [other] = materialOptions(lotion, catalogue, 'emulsifier').filter((o) => !o.current)

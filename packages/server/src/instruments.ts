@@ -54,6 +54,79 @@ interface Bench {
   streams: Set<{ kind: InstrumentKind; res: Response }>
 }
 
+/** The benches that are set up, in memory. */
+class Benches {
+  private readonly all = new Map<string, Bench>()
+  constructor(private readonly now: () => number) {}
+
+  advance(bench: Bench) {
+    const at = this.now()
+    bench.sim.advance((at - bench.at) / 1000)
+    bench.at = at
+  }
+  /** Sets one up; null where every bench is being read, and none of those is ever taken away. */
+  add(sim: SimBench): string | null {
+    for (const [id, bench] of this.all)
+      if (bench.streams.size === 0 && this.now() - bench.used > FORGOTTEN_MS) this.all.delete(id)
+    const idle = [...this.all].filter(([, b]) => b.streams.size === 0).sort((x, y) => x[1].used - y[1].used) // prettier-ignore
+    while (this.all.size >= MOST_BENCHES) {
+      const oldest = idle.shift()
+      if (!oldest) return null
+      this.all.delete(oldest[0])
+    }
+    const id = randomUUID()
+    this.all.set(id, { sim, at: this.now(), used: this.now(), streams: new Set() })
+    return id
+  }
+  /** The bench that is asked for, as it stands now; says so where it is gone. */
+  find(req: Request, res: Response): Bench | null {
+    const bench = this.all.get(String(req.params['id']))
+    if (!bench) {
+      res.status(404).json({ error: 'This simulated bench is gone. Set up a new one.' })
+      return null
+    }
+    bench.used = this.now()
+    this.advance(bench)
+    return bench
+  }
+  /** Sends what an instrument says, line by line, until it is unplugged or nobody listens. */
+  stream(bench: Bench, kind: InstrumentKind, res: Response) {
+    res.type('text/plain')
+    res.flushHeaders()
+    const stream = { kind, res }
+    bench.streams.add(stream)
+    const say = () => {
+      this.advance(bench)
+      const text = bench.sim.line(kind)
+      if (text === null) res.end()
+      else res.write(`${text}\r\n`)
+    }
+    say()
+    let since = 0
+    const timer = setInterval(() => {
+      bench.used = this.now()
+      since += TICK
+      if (since >= EVERY[kind]) {
+        since = 0
+        say()
+      } else this.advance(bench)
+    }, TICK)
+    res.once('close', () => {
+      clearInterval(timer)
+      bench.streams.delete(stream)
+    })
+  }
+}
+
+/** What was sent, where it is what was asked for; else says what is wrong with it. */
+function parse<T>(schema: z.ZodType<T>, req: Request, res: Response): T | null {
+  const parsed = schema.safeParse(req.body)
+  if (parsed.success) return parsed.data
+  const issue = parsed.error.issues[0]
+  res.status(400).json({ error: `${issue?.path.join('.') || 'The request'}: ${issue?.message ?? 'is not understood'}` }) // prettier-ignore
+  return null
+}
+
 /**
  * Simulated instruments for rehearsing without hardware. `POST /` with a formula sets up a bench; `GET /:id/scale`,
  * `thermometer` and `ph` are endless streams of lines of text; `POST /:id/hands` does something at the bench, and
@@ -62,42 +135,7 @@ interface Bench {
  */
 export function instruments(now: () => number = Date.now): Router {
   const router = Router()
-  const benches = new Map<string, Bench>()
-
-  const advance = (bench: Bench) => {
-    const at = now()
-    bench.sim.advance((at - bench.at) / 1000)
-    bench.at = at
-  }
-  /** Makes room for one more; false where every bench is being read, and none of those is ever taken away. */
-  const sweep = (): boolean => {
-    for (const [id, bench] of benches)
-      if (bench.streams.size === 0 && now() - bench.used > FORGOTTEN_MS) benches.delete(id)
-    const idle = [...benches].filter(([, b]) => b.streams.size === 0).sort((x, y) => x[1].used - y[1].used)
-    while (benches.size >= MOST_BENCHES) {
-      const oldest = idle.shift()
-      if (!oldest) return false
-      benches.delete(oldest[0])
-    }
-    return true
-  }
-  const find = (req: Request, res: Response): Bench | null => {
-    const bench = benches.get(String(req.params['id']))
-    if (!bench) {
-      res.status(404).json({ error: 'This simulated bench is gone. Set up a new one.' })
-      return null
-    }
-    bench.used = now()
-    advance(bench)
-    return bench
-  }
-  const parse = <T>(schema: z.ZodType<T>, req: Request, res: Response): T | null => {
-    const parsed = schema.safeParse(req.body)
-    if (parsed.success) return parsed.data
-    const issue = parsed.error.issues[0]
-    res.status(400).json({ error: `${issue?.path.join('.') || 'The request'}: ${issue?.message ?? 'is not understood'}` }) // prettier-ignore
-    return null
-  }
+  const benches = new Benches(now)
 
   router.use(express.json({ limit: '1mb' }))
   router.use((_req, res, next) => {
@@ -107,22 +145,19 @@ export function instruments(now: () => number = Date.now): Router {
   router.post('/', (req, res) => {
     const begin = parse(Begin, req, res)
     if (!begin) return
-    if (!sweep()) {
-      res.status(503).json({ error: `All ${MOST_BENCHES} simulated benches are in use. Put one away first.` })
-      return
-    }
     const { formula, ...settings } = begin
     const given = Object.fromEntries(Object.entries(settings).filter(([, v]) => v !== undefined))
-    const id = randomUUID()
-    benches.set(id, { sim: new SimBench(formula, given), at: now(), used: now(), streams: new Set() })
-    res.status(201).json({ id })
+    const id = benches.add(new SimBench(formula, given))
+    if (id !== null) res.status(201).json({ id })
+    else
+      res.status(503).json({ error: `All ${MOST_BENCHES} simulated benches are in use. Put one away first.` })
   })
   router.get('/:id', (req, res) => {
-    const bench = find(req, res)
+    const bench = benches.find(req, res)
     if (bench) res.json(bench.sim.truth())
   })
   router.post('/:id/hands', (req, res) => {
-    const bench = find(req, res)
+    const bench = benches.find(req, res)
     const hand = bench && parse(Hands, req, res)
     if (!bench || !hand) return
     const fault = bench.sim.hand(hand)
@@ -136,7 +171,7 @@ export function instruments(now: () => number = Date.now): Router {
   })
   router.get('/:id/:kind', (req, res) => {
     const kind = INSTRUMENTS.find((k) => k === req.params['kind'])
-    const bench = find(req, res)
+    const bench = benches.find(req, res)
     if (!bench) return
     if (!kind) {
       res.status(404).json({ error: 'There is no such instrument.' })
@@ -147,31 +182,7 @@ export function instruments(now: () => number = Date.now): Router {
       res.status(204).end()
       return
     }
-    res.type('text/plain')
-    res.flushHeaders()
-    const stream = { kind, res }
-    bench.streams.add(stream)
-    const say = () => {
-      advance(bench)
-      const text = bench.sim.line(kind)
-      if (text === null) res.end()
-      else res.write(`${text}\r\n`)
-    }
-    say()
-    let since = 0
-    const timer = setInterval(() => {
-      bench.used = now()
-      since += TICK
-      if (since >= EVERY[kind]) {
-        since = 0
-        say()
-      } else advance(bench)
-    }, TICK)
-    const stop = () => {
-      clearInterval(timer)
-      bench.streams.delete(stream)
-    }
-    res.once('close', stop)
+    benches.stream(bench, kind, res)
   })
   // A body that is no JSON gets a sentence, not a page.
   router.use((error: unknown, _req: Request, res: Response, next: express.NextFunction) => {

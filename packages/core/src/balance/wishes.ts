@@ -106,98 +106,72 @@ export interface WishContext {
   hlb: number | null
 }
 
-/** The wishes as groups of rows, the sum of 100 first. */
-export function wishesOf(context: WishContext): Wish[] {
-  const { a, wishes, priceOf, hlb } = context
-  const all = a.lines.map((_, i) => i)
-  const list: Wish[] = [
-    {
-      id: 'total',
-      says: 'a total of 100 %',
-      rows: [{ terms: all.map((i) => [i, 1]), lower: 100, upper: 100, unit: 0.01, about: 'total' }],
-      fixed: NONE,
-    },
-  ]
-  if (wishes.oilPhasePercent !== undefined) {
-    const x = wishes.oilPhasePercent
-    list.push({
-      id: 'oil-phase',
-      says: `an oil phase of ${sayNumber(x)} %`,
-      rows: [
-        {
-          terms: all
-            .filter((i) => a.lines[i]!.material && inOilPhase(a.lines[i]!.material))
-            .map((i) => [i, 1]),
+/** Numbers of the lines that fit. */
+const linesThat = (a: Assessment, fits: (line: Assessment['lines'][number]) => boolean) =>
+  a.lines.flatMap((line, i) => (fits(line) ? [i] : []))
+const each = (lines: readonly number[]) => lines.map((i) => [i, 1] as const)
+/** A wish of one row. */
+const asRow = (id: Wish['id'], says: string, row: Wish['rows'][number]): Wish => ({ id, says, rows: [row], fixed: NONE }) // prettier-ignore
+/** A wish that lines stay as they are; none where there is no such line. */
+const asHeld = (id: Wish['id'], says: (n: number) => string, lines: readonly number[]): Wish | null =>
+  lines.length > 0 ? { id, says: says(lines.length), rows: [], fixed: new Set(lines) } : null
+
+/** Each wish in the order in which it is told; null where it was not made. */
+const MAKERS: readonly ((context: WishContext) => Wish | null)[] = [
+  ({ a }) =>
+    asRow('total', 'a total of 100 %', { terms: each(linesThat(a, () => true)), lower: 100, upper: 100, unit: 0.01, about: 'total' }), // prettier-ignore
+  ({ a, wishes: { oilPhasePercent: x } }) =>
+    x === undefined
+      ? null
+      : asRow('oil-phase', `an oil phase of ${sayNumber(x)} %`, {
+          terms: each(linesThat(a, (l) => l.material !== null && inOilPhase(l.material))),
           lower: x,
           upper: x,
           unit: 1,
           about: 'oil phase',
-        },
-      ],
-      fixed: NONE,
-    })
-  }
-  if (wishes.hlb && hlb !== null) list.push(hlbWish(a, hlb))
-  if (wishes.ranges)
-    list.push({
-      id: 'ranges',
-      says: 'every material in its range',
-      rows: [...rangeRows(context), ...capRows(a)],
-      fixed: NONE,
-    })
-  if (wishes.costMost !== undefined)
-    list.push({
-      id: 'cost',
-      says: `a price of at most ${sayNumber(wishes.costMost)} for 100 g`,
-      rows: [
-        {
-          terms: all.flatMap((i) => {
-            const price = priceOf(a.lines[i]!.id)
+        }),
+  ({ a, wishes, hlb }) => (wishes.hlb && hlb !== null ? hlbWish(a, hlb) : null),
+  (context) =>
+    context.wishes.ranges
+      ? { id: 'ranges', says: 'every material in its range', rows: [...rangeRows(context), ...capRows(context.a)], fixed: NONE } // prettier-ignore
+      : null,
+  ({ a, wishes: { costMost }, priceOf }) =>
+    costMost === undefined
+      ? null
+      : asRow('cost', `a price of at most ${sayNumber(costMost)} for 100 g`, {
+          terms: a.lines.flatMap((l, i) => {
+            const price = priceOf(l.id)
             return price ? [[i, price] as const] : []
           }),
           lower: -Infinity,
-          upper: wishes.costMost,
-          unit: Math.max(0.01, wishes.costMost / 100),
+          upper: costMost,
+          unit: Math.max(0.01, costMost / 100),
           about: 'price',
-        },
-      ],
-      fixed: NONE,
-    })
-  if (wishes.naturalLeast !== undefined)
-    list.push({
-      id: 'natural',
-      says: `at least ${sayNumber(wishes.naturalLeast)} % that is not synthetic`,
-      rows: [
-        {
-          terms: all.filter((i) => isNatural(a.lines[i]!.material)).map((i) => [i, 1]),
-          lower: wishes.naturalLeast,
+        }),
+  ({ a, wishes: { naturalLeast } }) =>
+    naturalLeast === undefined
+      ? null
+      : asRow('natural', `at least ${sayNumber(naturalLeast)} % that is not synthetic`, {
+          terms: each(linesThat(a, (l) => isNatural(l.material))),
+          lower: naturalLeast,
           upper: Infinity,
           unit: 1,
           about: 'share that is not synthetic',
-        },
-      ],
-      fixed: NONE,
-    })
-  const chosen = all.filter((i) => isChosen(a.lines[i]!.material) && a.lines[i]!.given && !a.lines[i]!.fill)
-  if (wishes.keepActives && chosen.length > 0)
-    list.push({
-      id: 'actives',
-      says: 'actives, preservatives and scent as they are',
-      rows: [],
-      fixed: new Set(chosen),
-    })
-  const locked = all.filter((i) =>
-    wishes.locked?.some((at) => at.phase === a.lines[i]!.phase && at.line === a.lines[i]!.line),
-  )
-  if (locked.length > 0)
-    list.push({
-      id: 'locked',
-      says: locked.length === 1 ? 'the line that is held' : `the ${locked.length} lines that are held`,
-      rows: [],
-      fixed: new Set(locked),
-    })
-  return list
-}
+        }),
+  ({ a, wishes }) =>
+    wishes.keepActives
+      ? asHeld('actives', () => 'actives, preservatives and scent as they are', linesThat(a, (l) => isChosen(l.material) && l.given && !l.fill)) // prettier-ignore
+      : null,
+  ({ a, wishes }) =>
+    asHeld(
+      'locked',
+      (n) => (n === 1 ? 'the line that is held' : `the ${n} lines that are held`),
+      linesThat(a, (l) => wishes.locked?.some((at) => at.phase === l.phase && at.line === l.line) ?? false),
+    ),
+]
+
+/** The wishes as groups of rows, the sum of 100 first. */
+export const wishesOf = (context: WishContext): Wish[] => MAKERS.flatMap((make) => make(context) ?? [])
 
 function hlbWish(a: Assessment, hlb: number): Wish {
   const carriers = hlbCarriers(a.lines)

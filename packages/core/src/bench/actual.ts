@@ -123,3 +123,19 @@ export function phFormula(s: BatchState): Formula | null {
     })),
   }
 }
+
+/**
+ * What was dripped in, grams, charged against the q.s. line: its percent by design, and as it is in what was made. Null
+ * where nothing was dripped in, or nothing fills up.
+ */
+export function chargedToFill(
+  s: BatchState,
+): { total: number; label: string; from: number; to: number } | null {
+  const total = s.doses.reduce((sum, d) => sum + d.grams, 0)
+  const { fill, a } = s.plan
+  if (total <= 0 || fill === null) return null
+  const made = s.lines.reduce((sum, l) => sum + l.weighed, 0) + total
+  if (made <= 0) return null
+  const { label, percent } = a.lines[fill]!
+  return { total, label, from: percent, to: (100 * s.lines[fill]!.weighed) / made }
+}

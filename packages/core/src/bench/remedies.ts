@@ -29,27 +29,14 @@ export interface PourRemedy {
 /** More than this much larger, a batch may not fit its beaker. */
 const LARGE = 1.25
 
-/**
- * What can be done about a line that was over-poured, the least harmful first: let it be and record the true percents,
- * take out, scale everything up, scale its phase, or begin the phase anew. Each is played through, so that what it
- * brings is known beforehand.
- */
-export function pourRemedies(s: BatchState, index: number, catalogue?: Catalogue): PourRemedy[] {
+/** Plays a remedy through: the batch as it would stand after it, and what that brings which the plan did not have. */
+function player(s: BatchState, index: number, catalogue: Catalogue | undefined) {
   const { plan } = s
-  const line = s.lines[index]!
   const d = plan.a.amounts.resolutionGrams
-  const over = atResolution(line.weighed - line.target, d)
-  if (over <= 0 || line.target <= 0) return []
-  const label = plan.a.lines[index]!.label
-  const factor = line.weighed / line.target
-  const phase = plan.a.lines[index]!.phase
-  const inPhase = s.lines.filter((l) => plan.a.lines[l.index]!.phase === phase)
-  const fill = plan.fill === null ? null : s.lines[plan.fill]!
-  const fillOpen = fill !== null && index !== plan.fill && expectedOf(fill) > fill.weighed + d / 2
   const planned = new Set(findingKeys(findAll(plan.a)))
-  const grams = (g: number) => formatGrams(g, d)
-
-  const play = (
+  const brings = (f: Finding) =>
+    f.severity !== 'note' && !isCaution(f) && !NOT_HERE.has(f.code) && !planned.has(keyOf(f))
+  return (
     id: RemedyId,
     title: string,
     detail: (after: BatchState) => string,
@@ -71,13 +58,31 @@ export function pourRemedies(s: BatchState, index: number, catalogue?: Catalogue
       ),
       totalGrams: total,
       percent: total > 0 ? (100 * expectedOf(after.lines[index]!)) / total : 0,
-      findings: a
-        ? findAll(a).filter(
-            (f) => f.severity !== 'note' && !isCaution(f) && !NOT_HERE.has(f.code) && !planned.has(keyOf(f)),
-          )
-        : [],
+      findings: a ? findAll(a).filter(brings) : [],
     }
   }
+}
+
+/**
+ * What can be done about a line that was over-poured, the least harmful first: let it be and record the true percents,
+ * take out, scale everything up, scale its phase, or begin the phase anew. Each is played through, so that what it
+ * brings is known beforehand.
+ */
+export function pourRemedies(s: BatchState, index: number, catalogue?: Catalogue): PourRemedy[] {
+  const { plan } = s
+  const line = s.lines[index]!
+  const d = plan.a.amounts.resolutionGrams
+  const over = atResolution(line.weighed - line.target, d)
+  if (over <= 0 || line.target <= 0) return []
+  const label = plan.a.lines[index]!.label
+  const factor = line.weighed / line.target
+  const phase = plan.a.lines[index]!.phase
+  const inPhase = s.lines.filter((l) => plan.a.lines[l.index]!.phase === phase)
+  const fill = plan.fill === null ? null : s.lines[plan.fill]!
+  const fillOpen = fill !== null && index !== plan.fill && expectedOf(fill) > fill.weighed + d / 2
+  const grams = (g: number) => formatGrams(g, d)
+
+  const play = player(s, index, catalogue)
 
   const accept = play(
     'accept',

@@ -1,3 +1,4 @@
+import { COLD_BATH } from '../procedure/facts.ts'
 import { adjusterKey } from '../dosing/fit.ts'
 import { heldIn, massOf, round } from './contents.ts'
 import type { BenchEvent, EventOf } from './events.ts'
@@ -37,6 +38,9 @@ const TAKE: Taking = {
     const step = plan.steps[index]!
     if (step.kind === 'heat') s.cooling = { way: 'hot', since: s.minutes }
     if (step.kind === 'join' && step.celsius !== null) s.cooling = { way: 'air', since: s.minutes }
+    // The method says where it stands now; whoever does otherwise says so.
+    if (plan.steps[s.at]?.kind === 'cool' && plan.steps[s.at]!.equipment.includes(COLD_BATH))
+      s.cooling = { way: 'bath', since: s.minutes }
     if (step.joins.length > 0 || step.kind === 'join') s.changedAt = event.n
     judge(s)
   },

@@ -56,13 +56,18 @@ export interface EmulsionProfile {
 const known = (a: Assessment) =>
   a.lines.filter((l): l is AssessedLine & { material: Material } => l.material !== null && l.percent > 0)
 
+/** Percent: far below what can be weighed. */
+const ROUNDING = 1e-9
+
 /**
  * Share of the emulsifier with the higher HLB, percent of the pair, that brings the pair to `wanted`; null where the
  * pair cannot. Weighted means: Griffin 1949.
  */
 export function highShareFor(wanted: number, low: number, high: number): number | null {
-  if (!(high > low) || wanted < low || wanted > high) return null
-  return (100 * (wanted - low)) / (high - low)
+  if (!(high > low)) return null
+  const share = (100 * (wanted - low)) / (high - low)
+  // What is wanted is a weighted mean itself: at the very end of the pair it may lie past it by a rounding.
+  return share < -ROUNDING || share > 100 + ROUNDING ? null : Math.min(100, Math.max(0, share))
 }
 
 /** The make-up of an emulsion, which guides hold for it and what to expect; null where there is none. */

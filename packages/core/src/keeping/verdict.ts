@@ -8,11 +8,11 @@ import type { Property } from '../shapes/keeping.ts'
 import { trendOf, type Trend } from '../stats/trend.ts'
 import { formatRange, sayNumber } from '../text/format.ts'
 import { GRADES, TELLS_APART, WATCH, type Grade } from './data.ts'
-import { sayAge } from './due.ts'
 import type { History } from './history.ts'
 import { bodyChange, lossPercentPerYear, platesAreaPerGram } from './measures.ts'
 import { patchSays } from './patch.ts'
 import { errorOf, seriesOf, type Series } from './series.ts'
+import { AGAIN, signed, since, SYMPTOMS, THROW } from './told.ts'
 
 /** What a series means: what is seen, why, and what to do; in proportion. */
 export interface Verdict {
@@ -39,9 +39,6 @@ export interface BatchVerdict {
 }
 
 const worse = (x: Grade, y: Grade): Grade => (GRADES.indexOf(x) >= GRADES.indexOf(y) ? x : y)
-const signed = (value: number, places: number) =>
-  `${value > 0 ? '+' : ''}${sayNumber(Number(value.toFixed(places)), places)}`
-const since = (age: number) => (age < 1 ? 'since it was filled' : `since ${sayAge(age)}`)
 
 type Told = Pick<Verdict, 'grade' | 'first' | 'why' | 'next'> & {
   trend?: Trend | null
@@ -49,9 +46,6 @@ type Told = Pick<Verdict, 'grade' | 'first' | 'why' | 'next'> & {
   from?: number
   symptom?: Symptom
 }
-
-const AGAIN = 'Look again within a week, with a second container and, where there is one, a second way.'
-const THROW = 'Throw the whole batch away, also what looks well. Do not scoop, heat or preserve it anew.'
 
 /** Where the pH must stay: what preserves it, and what its materials and skin bear. */
 function phLimits(a: Assessment) {
@@ -216,13 +210,6 @@ function colourTold(s: Series): Told | null {
   return { grade: 'again', first: `${words}: ${last.value > drift.again ? 'another colour' : 'plainly seen'}.`, why: '', next: AGAIN, symptom } // prettier-ignore
 }
 
-const SYMPTOMS: Partial<Record<Property, Symptom>> = {
-  layer: 'oil-later',
-  crystals: 'crystals',
-  grains: 'grainy',
-  smell: 'smell',
-  colour: 'colour',
-}
 /** An answer in words means what its table says; what condemned once condemns, whatever is seen later. */
 function saidTold(s: Series): Told | null {
   const last = s.said.findLast((x) => x.grade === 'discard') ?? s.said.at(-1)

@@ -145,6 +145,38 @@ function headingSize(
   return least
 }
 
+/** The figures at the foot, in as few lines as they need, from the lower edge up. */
+function footRuns(
+  cells: readonly string[],
+  size: number,
+  room: { left: number; right: number; bottom: number },
+  measure: Measure,
+): { runs: Run[]; top: number } {
+  const gap = size * 1.2
+  const rows: string[][] = []
+  let used = Infinity
+  for (const cell of cells) {
+    const w = measure.width(cell, size, false)
+    if (room.left + used + gap + w > room.right) {
+      rows.push([])
+      used = -gap
+    }
+    rows.at(-1)!.push(cell)
+    used += gap + w
+  }
+  const step = size * LEADING
+  const top = room.bottom - rows.length * step
+  const runs = rows.flatMap((row, r) => {
+    let x = room.left
+    return row.map((cell): Run => {
+      const run = { x, y: top + r * step + size, size, text: cell, bold: false, foot: true }
+      x += measure.width(cell, size, false) + gap
+      return run
+    })
+  })
+  return { runs, top }
+}
+
 /**
  * Sets a label: name and line, then its paragraphs in one size, the figures at the foot. The size is the largest at
  * which all of it fits; where even the smallest allowed does not, what found no room is named. All in mm.
@@ -168,39 +200,11 @@ export function layLabel(text: LabelText, space: Space, measure: Measure, least:
   const nameAt = (size: number) =>
     headingSize(text.name, Math.min(6.2, space.height * 0.15, size * 2.2), smallest, 2, nameRoom, measure)
   const footSize = Math.max(least.figures / measure.capHeight, smallest)
-  const gap = footSize * 1.2
-
-  /** The figures at the foot, in as few lines as they need, from the lower edge up. */
-  const footRuns = (size: number): { runs: Run[]; top: number } => {
-    const right = code ? code.x - 1 : inner.right
-    const rows: string[][] = []
-    let used = Infinity
-    for (const cell of text.foot) {
-      const w = measure.width(cell, size, false)
-      if (inner.left + used + gap + w > right) {
-        rows.push([])
-        used = -gap
-      }
-      rows.at(-1)!.push(cell)
-      used += gap + w
-    }
-    const step = size * LEADING
-    const top = inner.bottom - rows.length * step
-    const runs = rows.flatMap((row, r) => {
-      let x = inner.left
-      return row.map((cell): Run => {
-        const run = { x, y: top + r * step + size, size, text: cell, bold: false, foot: true }
-        x += measure.width(cell, size, false) + gap
-        return run
-      })
-    })
-    return { runs, top }
-  }
 
   const attempt = (size: number) => {
     const runs: Run[] = []
     const lacking: string[] = []
-    const foot = footRuns(footSize)
+    const foot = footRuns(text.foot, footSize, { ...inner, right: code ? code.x - 1 : inner.right }, measure)
     if (foot.runs.some((r) => r.x + measure.width(r.text, r.size, false) > inner.right + 0.01)) lacking.push('the figures at the foot') // prettier-ignore
     let top = inner.top
     const put = (words: Word[], of: number, what: string) => {

@@ -74,3 +74,6 @@ export const couldStayCold = (a: Assessment, l: AssessedLine) =>
 /** Stays there, as the maker has chosen. */
 export const staysCold = (a: Assessment, l: AssessedLine) =>
   a.formula.method?.choices?.cooling === 'cold-share' && couldStayCold(a, l)
+
+/** What a step needs that cools in cold water. */
+export const COLD_BATH = 'cold water bath'

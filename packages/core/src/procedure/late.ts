@@ -2,7 +2,7 @@ import type { AssessedLine } from '../lines/types.ts'
 import { formatCelsius, listWords } from '../text/format.ts'
 import { stirIn } from './base.ts'
 import { coolingMinutes, ROOM_C } from './cooling.ts'
-import { isStrongAcid, preserves, staysPowder, wantsGlycol } from './facts.ts'
+import { COLD_BATH, isStrongAcid, preserves, staysPowder, wantsGlycol } from './facts.ts'
 import { labelsOf, round5 } from './maker.ts'
 import { isThick, isWatery, whips, type Making } from './making.ts'
 import { dissolveIn, spoonUp, sprinkles, undissolved } from './dissolve.ts'
@@ -167,7 +167,7 @@ export function coolTo({ a, m, choices }: Making, base: Part, limit: number, key
     hands: Math.min(10, Math.ceil(minutes / 10)),
     wait: round5(minutes),
     celsius: limit,
-    equipment: ['thermometer', ...(bath ? ['cold water bath'] : [])],
+    equipment: ['thermometer', ...(bath ? [COLD_BATH] : [])],
   })
 }
 

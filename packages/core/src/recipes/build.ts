@@ -14,33 +14,7 @@ import { bareUnitOf, massOf, tidy, isWater, batchFromPairs, hasStrength } from '
  */
 export function buildRecipe(recipe: Recipe, answers: Answers, catalogue: Catalogue): BuiltRecipe {
   const remarks: string[] = []
-  const list = recipe.lines.flatMap((l, line) =>
-    l.kind === 'ingredient' ? [{ line, ingredient: l.ingredient, phase: l.phase }] : [],
-  )
-  const bare = bareUnitOf(recipe, list, remarks)
-  const work: Working[] = list.map(({ line, ingredient, phase }) => {
-    const answer = answers.lines?.[line] ?? {}
-    const material = answer.material
-      ? catalogue.find(answer.material)
-      : ingredient.match && ingredient.match.confidence !== 'perhaps'
-        ? ingredient.match.material
-        : null
-    const own = [...ingredient.warnings]
-    const mass = ingredient.amount ? massOf(ingredient.amount, material, bare, own) : null
-    const beside = ingredient.beside ? massOf(ingredient.beside, material, 'grams', []) : null
-    return {
-      line,
-      ingredient,
-      phase,
-      answer,
-      material,
-      mass,
-      besideGrams: beside?.unit === 'grams' ? beside.value : null,
-      fill: ingredient.amount?.kind === 'fill',
-      strength: ingredient.strengthPercent,
-      remarks: own,
-    }
-  })
+  const work = workOf(recipe, answers, catalogue, remarks)
   const kept = work.filter((w) => !w.answer.leaveOut)
   settleFill(kept)
 
@@ -96,6 +70,37 @@ export function buildRecipe(recipe: Recipe, answers: Answers, catalogue: Catalog
     gapPercent: answers.fillWithWater && gap !== null && gap > 0.05 ? null : gap,
     remarks,
   }
+}
+
+/** Each ingredient with its material and mass, as far as recipe and answers tell them. */
+function workOf(recipe: Recipe, answers: Answers, catalogue: Catalogue, remarks: string[]): Working[] {
+  const list = recipe.lines.flatMap((l, line) =>
+    l.kind === 'ingredient' ? [{ line, ingredient: l.ingredient, phase: l.phase }] : [],
+  )
+  const bare = bareUnitOf(recipe, list, remarks)
+  return list.map(({ line, ingredient, phase }): Working => {
+    const answer = answers.lines?.[line] ?? {}
+    const material = answer.material
+      ? catalogue.find(answer.material)
+      : ingredient.match && ingredient.match.confidence !== 'perhaps'
+        ? ingredient.match.material
+        : null
+    const own = [...ingredient.warnings]
+    const mass = ingredient.amount ? massOf(ingredient.amount, material, bare, own) : null
+    const beside = ingredient.beside ? massOf(ingredient.beside, material, 'grams', []) : null
+    return {
+      line,
+      ingredient,
+      phase,
+      answer,
+      material,
+      mass,
+      besideGrams: beside?.unit === 'grams' ? beside.value : null,
+      fill: ingredient.amount?.kind === 'fill',
+      strength: ingredient.strengthPercent,
+      remarks: own,
+    }
+  })
 }
 
 /** “Water q.s.” is the fill; so is a water line without an amount when nothing else is. */

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { Formula, KINDS } from './formula.ts'
+import { Formula, KINDS, METHODS } from './formula.ts'
 
 export const TRIAL_VERSION = 1
 /** The most people that one trial is planned for, and rounds of each. */
@@ -53,6 +53,8 @@ export const Measured = z.looseObject({
   what: z.enum(FOUND),
   /** pH, mm or seconds. */
   value: z.number().min(-1e6).max(1e6).optional(),
+  /** How a pH was read. */
+  way: z.enum(METHODS).optional(),
   /** A body or what frost did. */
   choice: z.string().max(40).optional(),
 })

@@ -1,3 +1,4 @@
+import { READING_SD } from '../dosing/fit.ts'
 import { FROST, type Forecast } from '../derived/forecast.ts'
 import { BODIES } from '../feel/body.ts'
 import type { BatchState } from '../bench/types.ts'
@@ -22,17 +23,19 @@ export interface ForecastAndFound {
   says: string
 }
 
-/** Room that a reading has beside a forecast, pH: the error of a meter used at home. */
-const METER = 0.1
+/** Room that a reading has beside a forecast, pH: twice the error of how it was read; of a meter where nobody said. */
+const roomOf = (way: Measured['way']) => 2 * READING_SD[way ?? 'meter-direct']
 
 /** Forecast against what was found of one sample, where both are there or something was found. */
 export function forecastAndFound(f: Forecast | null, measured: readonly Measured[]): ForecastAndFound[] {
   const rows: ForecastAndFound[] = []
   const last = (what: Measured['what']) => measured.findLast((m) => m.what === what)
-  const ph = last('ph')?.value
+  const read = last('ph')
+  const ph = read?.value
   if (ph !== undefined) {
     const e = f?.ph ?? null
-    const fits = e ? ph >= e.low - METER && ph <= e.high + METER : null
+    const room = roomOf(read?.way)
+    const fits = e ? ph >= e.low - room && ph <= e.high + room : null
     rows.push({ what: 'pH', expected: e ? `${formatNumber(e.low, 1)} to ${formatNumber(e.high, 1)}` : 'not told', found: formatNumber(ph, 2), fits, says: fits === false ? (ph > e!.high ? 'Omblet was low' : 'Omblet was high') : '' }) // prettier-ignore
   }
   const body = last('body')?.choice
@@ -56,9 +59,17 @@ export function forecastAndFound(f: Forecast | null, measured: readonly Measured
 export const foundWords = (row: ForecastAndFound) =>
   `${capitalise(row.what)}: expected ${row.expected}, found ${row.found}`
 
-/** What the batch of a sample tells by itself: the first pH, before anything was adjusted. */
-export function foundInBatch(sample: string, state: Pick<BatchState, 'readings' | 'doses'>): Measured[] {
-  const reading = state.readings[0]
-  const dosed = state.doses[0]
-  return reading && !(dosed && dosed.n < reading.n) ? [{ sample, what: 'ph', value: reading.ph }] : []
+/**
+ * What the batch of a sample tells by itself: the first pH before anything was adjusted, of all of it where it was read
+ * when everything was in, for that is what was forecast.
+ */
+export function foundInBatch(
+  sample: string,
+  { readings, doses, events }: Pick<BatchState, 'readings' | 'doses' | 'events'>,
+): Measured[] {
+  const dosed = doses[0]?.n ?? Infinity
+  const whole = events.findLast((e) => e.type === 'weigh')?.n ?? 0
+  const before = readings.filter((r) => r.n < dosed)
+  const reading = before.find((r) => r.n > whole) ?? before[0]
+  return reading ? [{ sample, what: 'ph', value: reading.ph, way: reading.method }] : []
 }

@@ -1,0 +1,29 @@
+import { adjustTo, assess, freeAcids, phModelOf, phNow, USUAL_ADJUSTER, type Formula } from '@omblet/core'
+import type { PhOptions } from './options.ts'
+
+const twoPlaces = (value: number) => Number(value.toFixed(2))
+
+/** Predicted pH, free acids at the working pH or at `--to`, and the adjuster that gets there. */
+export function ph(formula: Formula, { to, adjuster, strength }: PhOptions): object {
+  const a = assess(formula)
+  const p = a.predictedPh
+  const model = phModelOf(a)
+  const start = model ? phNow(a, model).value : 7
+  const key = adjuster ?? (to !== null && to < start ? USUAL_ADJUSTER.down : USUAL_ADJUSTER.up)
+  const at = to ?? a.reading?.ph ?? p?.value ?? null
+  const dose = to === null ? null : adjustTo(a, to, key, strength ?? (adjuster ? 100 : 10))
+  return {
+    predicted: p && { value: twoPlaces(p.value), low: twoPlaces(p.low), high: twoPlaces(p.high) },
+    freeAcid: at === null ? {} : freeAcids(a, at),
+    ...(to === null
+      ? {}
+      : {
+          adjust: dose && {
+            material: dose.material,
+            strengthPercent: dose.strengthPercent,
+            grams: dose.grams,
+            drops: dose.drops,
+          },
+        }),
+  }
+}

@@ -1,0 +1,20 @@
+import type { Symptom } from '../bench/looks.ts'
+import type { Property } from '../shapes/keeping.ts'
+import { sayNumber } from '../text/format.ts'
+import { sayAge } from './due.ts'
+
+/** Words that several verdicts share. */
+export const signed = (value: number, places: number) =>
+  `${value > 0 ? '+' : ''}${sayNumber(Number(value.toFixed(places)), places)}`
+export const since = (age: number) => (age < 1 ? 'since it was filled' : `since ${sayAge(age)}`)
+export const AGAIN =
+  'Look again within a week, with a second container and, where there is one, a second way.'
+export const THROW =
+  'Throw the whole batch away, also what looks well. Do not scoop, heat or preserve it anew.'
+export const SYMPTOMS: Partial<Record<Property, Symptom>> = {
+  layer: 'oil-later',
+  crystals: 'crystals',
+  grains: 'grainy',
+  smell: 'smell',
+  colour: 'colour',
+}

@@ -1,0 +1,59 @@
+import { actualGrams } from '../bench/actual.ts'
+import { linesIn } from '../bench/contents.ts'
+import type { BenchEvent, Happening } from '../bench/events.ts'
+import type { BenchPlan } from '../bench/plan.ts'
+import { foldBatch } from '../bench/state.ts'
+import { tasksOf } from '../bench/tasks.ts'
+import type { BatchState } from '../bench/types.ts'
+import { formatGrams } from '../text/format.ts'
+import { KEPT_STEPS, sameStuff, type SharedBase } from './common.ts'
+
+type Stepped = Happening & { step: string | null }
+
+/**
+ * What a jar's batch begins with when its base was made: each shared line as weighed, in the step that asks for it, by
+ * what really went into the base; steps that the base did already are over. `made` is the batch of the base.
+ */
+export function eventsOfBase(plan: BenchPlan, made: BatchState, shared: SharedBase, at: string): BenchEvent[] {
+  const grams = actualGrams(made, linesIn(made, true))
+  const left = new Map<number, number>()
+  let each = 0
+  for (const part of shared.parts) {
+    const inPart = made.plan.a.lines.flatMap((l, i) => (part.phases.includes(l.phase) ? [i] : []))
+    const total = inPart.reduce((s, i) => s + grams[i]!, 0)
+    if (total <= 0) continue
+    each += part.gramsEach
+    for (const i of inPart) {
+      const l = made.plan.a.lines[i]!
+      const phase = made.plan.formula.phases[l.phase]?.id
+      const line = plan.a.lines.findIndex((x, n) => !left.has(n) && sameStuff(x.source, l.source) && plan.formula.phases[x.phase]?.id === phase)
+      if (line >= 0) left.set(line, (grams[i]! * part.gramsEach) / total)
+    }
+  }
+  if (left.size === 0) return []
+  const inBase = new Set(left.keys())
+  const events: BenchEvent[] = []
+  const start: BenchEvent = { n: 0, at, step: null, type: 'start', formula: plan.formula, version: null }
+  const put = (h: Stepped) => events.push({ n: events.length + 1, at, ...h })
+  const now = () => foldBatch(plan, [start, ...events])
+  put({ step: plan.steps[0]?.key ?? null, type: 'note', text: `Shared base: ${formatGrams(each, plan.a.amounts.resolutionGrams)} of what was made once for all jars.` })
+  /** Up to here the base is the product itself. */
+  let one = shared.kind === 'whole'
+  const open: string[] = []
+  for (const step of plan.steps) {
+    if (step.joins.some((l) => !inBase.has(l)) || !KEPT_STEPS.whole.has(step.kind)) one = false
+    for (const task of tasksOf(now(), step)) {
+      const has = left.get(task.line) ?? 0
+      const take = Number(Math.min(has, task.part ? task.left : has).toFixed(3))
+      if (take <= 0) continue
+      left.set(task.line, has - take)
+      put({ step: step.key, type: 'weigh', line: task.line, grams: take })
+    }
+    const tasks = tasksOf(now(), step)
+    const over = step.kind === 'wash' || (tasks.length > 0 ? tasks.every((t) => t.done) && (one || step.kind === 'weigh') : one)
+    if (over) put({ step: step.key, type: 'step', how: 'done' })
+    else open.push(step.key)
+  }
+  if (open.length > 0) put({ step: open[0]!, type: 'step', how: 'go' })
+  return events
+} // prettier-ignore
