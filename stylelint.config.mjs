@@ -26,6 +26,16 @@ export default {
     ],
     'color-no-hex': [true, { message: 'A colour is a token of theme.css.' }],
     'color-named': 'never',
+    // Pages change together, at few widths; and what stands together has one scale of distances.
+    'media-feature-name-value-allowed-list': {
+      'max-width': ['520px', '620px', '860px', '1000px', '1080px', '1360px'],
+      'min-width': ['1001px', '1561px'],
+    },
+    'declaration-property-value-allowed-list': {
+      gap: [
+        '/^((0|0\\.125rem|0\\.25rem|0\\.375rem|0\\.5rem|0\\.75rem|1rem|1\\.25rem|1\\.5rem|2rem|2\\.5rem|1px|[0-9.]+(mm|pt))( |$))+$/',
+      ],
+    },
     'function-disallowed-list': [
       ['rgb', 'rgba', 'hsl', 'hsla'],
       { message: 'A colour is a token of theme.css.' },

@@ -25,7 +25,8 @@ import {
   savePhoto,
 } from '../src/storage/batches'
 import { closeStore, openStore } from '../src/storage/db'
-import { collectBackup, restoreBackup, takeInBatch } from '../src/storage/backup'
+import { collectBackup } from '../src/storage/backup'
+import { restoreBackup, takeInBatch } from '../src/storage/restore'
 import { listBin, takeFromBin } from '../src/storage/bin'
 import { listLots, saveLot } from '../src/storage/shelf'
 import { toner } from './toner'

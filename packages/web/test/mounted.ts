@@ -1,4 +1,4 @@
-import { mount } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import PrimeVue from 'primevue/config'
 import ToastService from 'primevue/toastservice'
@@ -10,9 +10,22 @@ const Empty = { template: '<div />' }
 /** A page of its own: nothing stored in it yet. */
 export const newPage = () => setActivePinia(createPinia())
 
+const newRouter = () =>
+  createRouter({ history: createMemoryHistory(), routes: [{ path: '/:rest(.*)*', component: Empty }] })
+
+/** A page as the application mounts it at its address. */
+export async function mountedAt(path: string, component: Component, props: Record<string, unknown> = {}) {
+  const router = newRouter()
+  await router.push(path)
+  const page = mounted(component, props, {}, router)
+  await flushPromises()
+  return page
+}
+/** Where the page has gone to. */
+export const at = (page: ReturnType<typeof mounted>) => page.vm.$router.currentRoute.value.fullPath
+
 /** A component as the application mounts it, in a page of its own unless one was begun. */
-export function mounted(component: Component, props: Record<string, unknown> = {}, provide: Record<symbol, unknown> = {}) {
-  const router = createRouter({ history: createMemoryHistory(), routes: [{ path: '/:rest(.*)*', component: Empty }] })
+export function mounted(component: Component, props: Record<string, unknown> = {}, provide: Record<symbol, unknown> = {}, router = newRouter()) {
   return mount(component, {
     props,
     attachTo: document.body,

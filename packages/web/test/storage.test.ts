@@ -4,7 +4,8 @@ import { readFile, same, withKeys, writeBackup, type Backup, type Formula } from
 import fc from 'fast-check'
 import { openDB } from 'idb'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { collectBackup, restoreBackup } from '../src/storage/backup'
+import { collectBackup } from '../src/storage/backup'
+import { restoreBackup } from '../src/storage/restore'
 import { listBin, sweepBin, takeFromBin } from '../src/storage/bin'
 import { closeStore, explainStorage, openStore, whole } from '../src/storage/db'
 import {

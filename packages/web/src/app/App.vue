@@ -26,20 +26,20 @@ watch(
       <StorageNotice />
       <main id="main" tabindex="-1">
         <RouterView v-if="library.ready" />
-        <div v-else-if="safety.waiting" class="opening" role="alert">
+        <div v-else-if="safety.waiting" class="opening stacked" role="alert">
           <h1>Another tab holds the store</h1>
           <p>
             Omblet is open in another tab with an older version, which keeps the store closed to this one.
             Close that tab; this one goes on by itself.
           </p>
         </div>
-        <p v-else class="opening muted">Opening your formulas…</p>
+        <p v-else class="opening muted stacked">Opening your formulas…</p>
       </main>
     </div>
   </div>
   <Toast position="bottom-right">
     <template #message="{ message }">
-      <div class="toast">
+      <div class="toast abreast">
         <span>{{ message.summary }}</span>
         <button v-if="message.detail?.label" type="button" @click="message.detail.run()">
           {{ message.detail.label }}
@@ -77,8 +77,6 @@ main {
   outline: none;
 }
 .opening {
-  display: grid;
-  gap: 0.75rem;
   padding: 2rem;
   animation: late 0.2s 0.3s both;
 }
@@ -88,8 +86,6 @@ main {
   }
 }
 .toast {
-  display: flex;
-  align-items: center;
   gap: 1rem;
   flex: 1;
   overflow-wrap: anywhere;

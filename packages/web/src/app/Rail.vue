@@ -50,7 +50,7 @@ const WAYS = [
 
 <template>
   <header class="rail">
-    <RouterLink to="/formulas" class="brand" aria-label="Omblet, all formulas">
+    <RouterLink to="/formulas" class="brand abreast" aria-label="Omblet, all formulas">
       <span>Omblet</span>
       <svg viewBox="0 0 12 14" width="10" height="12" aria-hidden="true">
         <path
@@ -79,12 +79,12 @@ const WAYS = [
       <p v-if="safety.due" class="due"><i class="pi pi-clock" aria-hidden="true"></i> A backup is due.</p>
       <p v-if="safety.persisted === false" class="where">The browser may clear it when the disk is full.</p>
       <div class="pair">
-        <button type="button" class="foot-button" @click="backup(false)">
+        <button type="button" class="foot-button bare text-note" @click="backup(false)">
           <i class="pi pi-download" aria-hidden="true"></i><span>Back up</span>
         </button>
         <button
           type="button"
-          class="foot-button more"
+          class="foot-button more bare text-note"
           aria-label="With or without pictures"
           aria-haspopup="menu"
           @click="ways?.toggle($event)"
@@ -94,10 +94,10 @@ const WAYS = [
         </button>
         <Menu ref="ways" :model="WAYS" popup />
       </div>
-      <RouterLink v-if="bin.size > 0" to="/bin" class="foot-button">
+      <RouterLink v-if="bin.size > 0" to="/bin" class="foot-button bare text-note">
         <i class="pi pi-trash" aria-hidden="true"></i><span>Bin ({{ bin.size }})</span>
       </RouterLink>
-      <button type="button" class="foot-button" @click="setTheme(isDark ? 'light' : 'dark')">
+      <button type="button" class="foot-button bare text-note" @click="setTheme(isDark ? 'light' : 'dark')">
         <i :class="isDark ? 'pi pi-sun' : 'pi pi-moon'" aria-hidden="true"></i
         ><span>{{ isDark ? 'Day colours' : 'Evening colours' }}</span>
       </button>
@@ -117,8 +117,6 @@ const WAYS = [
   color: var(--rail-ink);
 }
 .brand {
-  display: flex;
-  align-items: center;
   gap: 0.25rem;
   padding: 0 0.5rem 0.9rem;
   font-size: var(--text-head-1);
@@ -131,7 +129,7 @@ const WAYS = [
 }
 nav {
   display: grid;
-  gap: 2px;
+  gap: 0.125rem;
 }
 .place,
 .foot-button {
@@ -167,7 +165,7 @@ nav {
 .foot {
   margin-top: auto;
   display: grid;
-  gap: 2px;
+  gap: 0.125rem;
 }
 .foot p {
   padding: 0 0.625rem 0.5rem;
@@ -176,13 +174,6 @@ nav {
 }
 .foot .due {
   color: var(--rail-warn);
-}
-.foot-button {
-  border: 0;
-  background: none;
-  font-size: var(--text-note);
-  cursor: pointer;
-  text-align: left;
 }
 .pair {
   display: flex;

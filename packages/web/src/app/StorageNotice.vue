@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import { PlainButton } from '../components/buttons'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import Notice from '../components/Notice.vue'
@@ -28,7 +29,7 @@ const offer = computed(() => update.ready && !/^\/bench\/[^/]+$/.test(route.path
 </script>
 
 <template>
-  <div class="notices">
+  <div class="notices stacked closer">
     <Notice v-if="library.trouble === 'newer'" kind="stop">
       A newer Omblet has written this store, from another tab. This page is the older one: nothing is lost,
       reload it to go on.
@@ -45,28 +46,26 @@ const offer = computed(() => update.ready && !/^\/bench\/[^/]+$/.test(route.path
       A part of Omblet could not be loaded: the server does not answer, or it has a newer version.
       <template #actions>
         <Button label="Try again" size="small" @click="lostPart!.again()" />
-        <Button label="Reload" size="small" severity="secondary" outlined @click="reload" />
+        <PlainButton label="Reload" size="small" @click="reload" />
       </template>
     </Notice>
     <Notice v-if="offer" kind="note">
       There is a newer Omblet. It is used from the next start, or now.
       <template #actions>
         <Button label="Use it now" size="small" @click="update.use()" />
-        <Button label="Later" size="small" severity="secondary" outlined @click="update.ready = false" />
+        <PlainButton label="Later" size="small" @click="update.ready = false" />
       </template>
     </Notice>
     <div v-if="files.busy" class="busy card" role="status">
       <span>{{ files.busy.what }}</span>
       <progress max="1" :value="files.busy.done" :aria-label="files.busy.what"></progress>
-      <Button label="Stop" size="small" severity="secondary" outlined @click="files.stop()" />
+      <PlainButton label="Stop" size="small" @click="files.stop()" />
     </div>
   </div>
 </template>
 
 <style scoped>
 .notices {
-  display: grid;
-  gap: 0.5rem;
   padding: 0.75rem 1rem;
 }
 .notices:not(:has(> *)) {

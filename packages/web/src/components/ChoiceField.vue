@@ -4,7 +4,7 @@ import FormField from './FormField.vue'
 
 /** One of several, with its label. */
 defineProps<{
-  id: string
+  id?: string
   label: string
   options: readonly { value: T; label: string }[]
   small?: boolean
@@ -17,15 +17,15 @@ const chosen = defineModel<T>({ required: true })
 </script>
 
 <template>
-  <FormField :id="id" :label="label" class="choice">
+  <FormField :id="id" v-slot="{ id: named }" :label="label" class="choice">
     <Select
       v-model="chosen"
-      :label-id="id"
+      :label-id="named"
       :aria-label="label"
       :options="[...options]"
       option-label="label"
       option-value="value"
-      :placeholder="placeholder"
+      :placeholder="placeholder ?? options.find((o) => o.value === null)?.label"
       :filter="filter"
       :size="small ? 'small' : undefined"
       fluid

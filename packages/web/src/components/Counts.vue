@@ -35,7 +35,7 @@ const parts = computed(() => {
 .one {
   display: inline-flex;
   align-items: center;
-  gap: 0.35rem;
+  gap: 0.375rem;
   white-space: nowrap;
 }
 </style>

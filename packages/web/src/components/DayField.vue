@@ -6,7 +6,7 @@ import { isoDay, readDay } from './day'
 import FormField from './FormField.vue'
 
 /** A day, typed as 2026-05-01 or chosen; empty while none is given. */
-defineProps<{ id: string; label: string; error?: string | null }>()
+defineProps<{ id?: string; label: string; error?: string | null }>()
 // weeks begin on Monday
 const { locale } = usePrimeVue().config
 if (locale) locale.firstDayOfWeek = 1
@@ -25,10 +25,10 @@ function onInput(event: Event) {
 </script>
 
 <template>
-  <FormField :id="id" :label="label" :error="wrong ?? error">
+  <FormField :id="id" v-slot="{ id: named }" :label="label" :error="wrong ?? error">
     <DatePicker
       v-model="chosen"
-      :input-id="id"
+      :input-id="named"
       date-format="yy-mm-dd"
       placeholder="2026-05-01"
       show-icon

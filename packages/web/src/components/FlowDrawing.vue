@@ -60,7 +60,7 @@ const side = (from: number, to: number) => (from < to ? x(to) - BOX / 2 - 1 : x(
       />
       <text class="what" :x="x(step.lane)" :y="y(step.row) + 4">
         {{ step.label }}
-        <tspan v-if="step.celsius !== null" class="celsius">{{ step.celsius }}°</tspan>
+        <tspan v-if="step.celsius !== null" class="celsius bold">{{ step.celsius }}°</tspan>
       </text>
     </g>
   </svg>
@@ -98,9 +98,6 @@ const side = (from: number, to: number) => (from < to ? x(to) - BOX / 2 - 1 : x(
   fill: var(--ink);
   font-size: var(--text-tiny);
   text-anchor: middle;
-}
-.celsius {
-  font-weight: 700;
 }
 .pour {
   stroke: var(--phase, var(--ink));

@@ -1,11 +1,15 @@
 <script setup lang="ts">
-defineProps<{ id: string; label: string; error?: string | null | undefined }>()
+import { useId } from 'vue'
+
+/** A field with its label above and what is wrong below. What it holds takes the id, so that the label is its name. */
+defineProps<{ id?: string | undefined; label: string; error?: string | null | undefined }>()
+const own = useId()
 </script>
 
 <template>
   <div class="field">
-    <label :for="id">{{ label }}</label>
-    <slot />
+    <label :for="id ?? own">{{ label }}</label>
+    <slot :id="id ?? own" />
     <p v-if="error" class="error" role="alert">{{ error }}</p>
   </div>
 </template>

@@ -25,32 +25,25 @@ async function forget() {
 </script>
 
 <template>
-  <p v-if="told" class="learned small muted">
+  <p v-if="told" class="learned small muted abreast wraps">
     <i class="pi pi-history" aria-hidden="true"></i>
     <span
       >{{ says }} {{ figure(told.mean) }}<template v-if="told.sd !== null"> ± {{ figure(told.sd) }}</template>
       {{ unit }} in
       {{ told.n === 1 ? 'the one earlier batch that tells' : `${told.n} earlier batches` }}.</span
     >
-    <button type="button" @click="forget">Forget this</button>
+    <button class="bare" type="button" @click="forget">Forget this</button>
   </p>
 </template>
 
 <style scoped>
 .learned {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
   gap: 0.25rem 0.5rem;
 }
 button {
   min-height: 28px;
-  padding: 0;
-  border: 0;
-  background: none;
   color: var(--accent-ink);
   font-size: inherit;
   text-decoration: underline;
-  cursor: pointer;
 }
 </style>

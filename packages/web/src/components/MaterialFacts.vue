@@ -15,12 +15,13 @@ const common = computed(() => {
 <template>
   <dl class="facts">
     <template v-for="fact in facts" :key="fact.what">
-      <dt>{{ fact.what }}</dt>
+      <dt class="muted">{{ fact.what }}</dt>
       <dd>
-        {{ fact.value }}<span v-if="fact.source !== common" class="muted from">{{ fact.source }}</span>
+        {{ fact.value
+        }}<span v-if="fact.source !== common" class="muted from block small">{{ fact.source }}</span>
       </dd>
     </template>
-    <dt>Source</dt>
+    <dt class="muted">Source</dt>
     <dd>{{ common }}</dd>
   </dl>
 </template>
@@ -33,15 +34,8 @@ const common = computed(() => {
   margin: 0 0 1rem;
   font-size: var(--text-less);
 }
-dt {
-  color: var(--muted);
-}
 dd {
   margin: 0;
   overflow-wrap: anywhere;
-}
-.from {
-  display: block;
-  font-size: var(--text-small);
 }
 </style>

@@ -4,7 +4,7 @@ defineProps<{ what: string; why: string; to: string; toLabel: string }>()
 </script>
 
 <template>
-  <div class="not-here">
+  <div class="not-here stacked">
     <template v-if="why">
       <h1>This {{ what }} cannot be opened now</h1>
       <p>{{ why }}</p>
@@ -22,11 +22,6 @@ defineProps<{ what: string; why: string; to: string; toLabel: string }>()
 
 <style scoped>
 .not-here {
-  display: grid;
-  gap: 0.75rem;
   padding: 3rem 2rem;
-}
-h1 {
-  font-size: var(--text-head-1);
 }
 </style>

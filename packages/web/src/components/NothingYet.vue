@@ -7,7 +7,7 @@ defineProps<{ title?: string }>()
   <div class="nothing">
     <slot name="picture" />
     <h2 v-if="title">{{ title }}</h2>
-    <div class="words"><slot /></div>
+    <div class="words stacked closer"><slot /></div>
     <div v-if="$slots['actions']" class="actions"><slot name="actions" /></div>
   </div>
 </template>
@@ -25,11 +25,6 @@ defineProps<{ title?: string }>()
 }
 h2 {
   color: var(--ink);
-  font-size: var(--text-head-3);
-}
-.words {
-  display: grid;
-  gap: 0.5rem;
 }
 .actions {
   display: flex;

@@ -5,7 +5,7 @@ defineProps<{ kind: 'stop' | 'check' | 'note' }>()
 </script>
 
 <template>
-  <div class="notice" :data-kind="kind" :role="kind === 'stop' ? 'alert' : 'status'">
+  <div class="notice abreast wraps" :data-kind="kind" :role="kind === 'stop' ? 'alert' : 'status'">
     <FindingMark :severity="kind" />
     <div class="text"><slot /></div>
     <div v-if="$slots['actions']" class="actions"><slot name="actions" /></div>
@@ -14,10 +14,6 @@ defineProps<{ kind: 'stop' | 'check' | 'note' }>()
 
 <style scoped>
 .notice {
-  display: flex;
-  align-items: center;
-  flex-wrap: wrap;
-  gap: 0.5rem 0.625rem;
   padding: 0.625rem 0.75rem;
   border: 1px solid var(--line);
   border-radius: var(--round-l);

@@ -6,7 +6,7 @@ import FormField from './FormField.vue'
 
 /** A number with its unit, typed with a comma or a dot. `null` while it is empty; what is wrong is said beside it. */
 const props = defineProps<{
-  id: string
+  id?: string
   label: string
   unit?: string
   min?: number
@@ -38,10 +38,10 @@ defineExpose({ focus: () => box.value?.$el.focus() })
 </script>
 
 <template>
-  <FormField :id="id" :label="label" :error="wrong ?? error">
+  <FormField :id="id" v-slot="{ id: named }" :label="label" :error="wrong ?? error">
     <span class="box">
       <InputText
-        :id="id"
+        :id="named"
         ref="box"
         :model-value="text"
         inputmode="decimal"
@@ -52,7 +52,7 @@ defineExpose({ focus: () => box.value?.$el.focus() })
         fluid
         @update:model-value="onInput($event ?? '')"
       />
-      <span v-if="unit" class="unit" aria-hidden="true">{{ unit }}</span>
+      <span v-if="unit" class="muted" aria-hidden="true">{{ unit }}</span>
     </span>
   </FormField>
 </template>
@@ -62,8 +62,5 @@ defineExpose({ focus: () => box.value?.$el.focus() })
   display: flex;
   align-items: center;
   gap: 0.5rem;
-}
-.unit {
-  color: var(--muted);
 }
 </style>

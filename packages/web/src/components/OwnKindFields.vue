@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { kindFaults, likes, type KindForm, type OwnGroup } from '@omblet/core'
 import Checkbox from 'primevue/checkbox'
-import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import ChoiceField from './ChoiceField.vue'
 import FormField from './FormField.vue'
+import TextField from './TextField.vue'
 
 /** What matters for a material of this group. */
 const form = defineModel<KindForm>({ required: true })
@@ -74,14 +74,8 @@ const charged = computed(() => props.group === 'emulsifier' || props.group === '
 </script>
 
 <template>
-  <ChoiceField
-    v-if="group === 'emulsifier'"
-    id="own-role"
-    v-model="form.role"
-    label="What it holds"
-    :options="ROLES"
-  />
-  <ChoiceField v-if="charged" id="own-charge" v-model="form.charge" label="Charge" :options="CHARGES" />
+  <ChoiceField v-if="group === 'emulsifier'" v-model="form.role" label="What it holds" :options="ROLES" />
+  <ChoiceField v-if="charged" v-model="form.charge" label="Charge" :options="CHARGES" />
   <FormField v-if="group === 'acid'" id="own-like" label="Moves the pH like">
     <Select
       label-id="own-like"
@@ -96,24 +90,18 @@ const charged = computed(() => props.group === 'emulsifier' || props.group === '
       @update:model-value="form.like = $event ?? ''"
     />
   </FormField>
-  <ChoiceField
-    v-if="group === 'oil'"
-    id="own-oxidation"
-    v-model="form.oxidation"
-    label="Turns rancid"
-    :options="OXIDATION"
+  <ChoiceField v-if="group === 'oil'" v-model="form.oxidation" label="Turns rancid" :options="OXIDATION" />
+  <TextField
+    v-for="f in fields"
+    :id="`own-${f.key}`"
+    :key="f.key"
+    :label="f.label"
+    :error="faults[f.key]"
+    v-model="form[f.key]"
+    :placeholder="f.hint"
+    :disabled="f.key === 'pKa' && form.like !== ''"
+    figure
   />
-  <FormField v-for="f in fields" :id="`own-${f.key}`" :key="f.key" :label="f.label" :error="faults[f.key]">
-    <InputText
-      :id="`own-${f.key}`"
-      v-model="form[f.key]"
-      inputmode="decimal"
-      class="mono"
-      fluid
-      :placeholder="f.hint"
-      :disabled="f.key === 'pKa' && form.like !== ''"
-    />
-  </FormField>
   <fieldset v-if="ticks.length > 0" class="field checks wide">
     <legend v-if="group === 'preservative'">It holds down, by its maker’s papers</legend>
     <label v-for="c in ticks" :key="c.key"><Checkbox v-model="form[c.key]" binary />{{ c.label }}</label>

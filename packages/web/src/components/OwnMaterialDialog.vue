@@ -15,8 +15,8 @@ import {
   kindOfMaterial,
 } from '@omblet/core'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
-import InputText from 'primevue/inputtext'
+import { QuietButton } from './buttons'
+import { PopUp } from './dialogs'
 import Select from 'primevue/select'
 import { useToast } from 'primevue/usetoast'
 import { computed, reactive, ref, watch } from 'vue'
@@ -24,6 +24,7 @@ import { explainStorage } from '../storage/db'
 import { useMaterials } from '../stores/materials'
 import ChoiceField from './ChoiceField.vue'
 import FormField from './FormField.vue'
+import TextField from './TextField.vue'
 import { notify } from './notify'
 import OwnKindFields from './OwnKindFields.vue'
 import PartsEditor, { type PartRow } from './PartsEditor.vue'
@@ -171,25 +172,19 @@ async function save() {
 </script>
 
 <template>
-  <Dialog
-    v-model:visible="open"
-    modal
-    :header="material ? 'Change a material of my own' : 'A material of my own'"
-    :style="{ width: 'min(34rem, calc(100vw - 1rem))' }"
-    :draggable="false"
-  >
+  <PopUp v-model:visible="open" :header="material ? 'Change a material of my own' : 'A material of my own'">
     <form class="dialog-form" @submit.prevent="save" @keydown.stop>
-      <FormField id="own-name" label="Name" :error="nameError" class="wide">
-        <InputText id="own-name" v-model="facts.name" autofocus fluid :invalid="nameError !== null" />
-      </FormField>
-      <FormField id="own-inci" label="INCI names, with commas between them (may stay empty)" class="wide">
-        <InputText id="own-inci" v-model="facts.inci" fluid />
-      </FormField>
+      <TextField id="own-name" label="Name" :error="nameError" class="wide" v-model="facts.name" autofocus />
+      <TextField
+        label="INCI names, with commas between them (may stay empty)"
+        class="wide"
+        v-model="facts.inci"
+      />
       <FormField id="own-does" label="What it does">
         <Select label-id="own-does" v-model="facts.does" :options="functions" fluid />
       </FormField>
-      <ChoiceField id="own-solubility" v-model="facts.solubility" label="Lives in" :options="solubilities" />
-      <ChoiceField id="own-phase" v-model="facts.phase" label="Goes into" :options="phases" />
+      <ChoiceField v-model="facts.solubility" label="Lives in" :options="solubilities" />
+      <ChoiceField v-model="facts.phase" label="Goes into" :options="phases" />
       <RangeField
         id="own-usage"
         v-model="facts.usage"
@@ -203,9 +198,9 @@ async function save() {
       <PartsEditor v-model="rows" class="wide" :fault="fault" :sum="sum" />
       <p class="muted small wide">What you leave out stays unknown, and is said to be.</p>
       <div class="dialog-buttons">
-        <Button type="button" label="Cancel" text severity="secondary" @click="open = false" />
+        <QuietButton type="button" label="Cancel" @click="open = false" />
         <Button type="submit" :label="material ? 'Save' : (action ?? 'Make and add')" :disabled="!valid" />
       </div>
     </form>
-  </Dialog>
+  </PopUp>
 </template>

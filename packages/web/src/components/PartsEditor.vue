@@ -2,6 +2,7 @@
 import { capitalise, partsOfFormula, type Material, type OwnPart } from '@omblet/core'
 import AutoComplete from 'primevue/autocomplete'
 import Button from 'primevue/button'
+import { QuietButton } from './buttons'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed, ref } from 'vue'
@@ -43,7 +44,7 @@ function takeFormula() {
 </script>
 
 <template>
-  <fieldset class="parts">
+  <fieldset class="parts stacked closer">
     <legend>Made of, in percent (for a mixture, a solution or a stock)</legend>
     <div v-for="(row, i) in rows" :key="i" class="part">
       <AutoComplete
@@ -64,20 +65,13 @@ function takeFormula() {
         placeholder="%"
         @update:model-value="change(i, { percent: $event ?? '' })"
       />
-      <Button
-        icon="pi pi-times"
-        text
-        rounded
-        severity="secondary"
-        :aria-label="`Remove part ${i + 1}`"
-        @click="remove(i)"
-      />
+      <QuietButton icon="pi pi-times" rounded :aria-label="`Remove part ${i + 1}`" @click="remove(i)" />
     </div>
     <p v-if="fault" class="error-text" role="alert">{{ fault }}</p>
     <p v-else-if="sum > 0 && sum < 99.95" class="muted small">
       {{ Number(sum.toFixed(2)) }} % is told; what the rest is stays unknown.
     </p>
-    <div class="tools">
+    <div class="abreast wraps">
       <Button label="Add a part" icon="pi pi-plus" size="small" text @click="add" />
       <Select
         v-model="taken"
@@ -95,8 +89,6 @@ function takeFormula() {
 
 <style scoped>
 .parts {
-  display: grid;
-  gap: 0.5rem;
   margin: 0;
   padding: 0;
   border: 0;
@@ -114,11 +106,5 @@ legend {
 }
 .part :deep(.mono) {
   text-align: right;
-}
-.tools {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.5rem;
 }
 </style>

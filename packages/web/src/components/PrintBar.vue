@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import { QuietButton } from './buttons'
 import type { RouteLocationRaw } from 'vue-router'
 
 /** The bar above what is printed: the way back, what it is, and the one thing to do. It does not print itself. */
@@ -8,9 +9,9 @@ const print = () => window.print()
 </script>
 
 <template>
-  <header class="print-bar">
+  <header class="print-bar abreast wraps">
     <RouterLink v-slot="{ navigate }" :to="back" custom>
-      <Button icon="pi pi-arrow-left" label="Back" text severity="secondary" @click="navigate" />
+      <QuietButton icon="pi pi-arrow-left" label="Back" @click="navigate" />
     </RouterLink>
     <h1 v-if="title">{{ title }}</h1>
     <p v-if="hint" class="muted small">{{ hint }}</p>
@@ -24,9 +25,6 @@ const print = () => window.print()
   position: sticky;
   top: 0;
   z-index: 3;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
   gap: 0.75rem;
   padding: 0.625rem 1rem;
   border-bottom: 1px solid var(--line);

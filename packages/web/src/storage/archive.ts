@@ -1,7 +1,7 @@
 import { ReadError } from '@omblet/core'
 import { Unzip, UnzipInflate, UnzipPassThrough, Zip, ZipDeflate, ZipPassThrough } from 'fflate'
 import * as z from 'zod'
-import type { Pictures } from './backup'
+import type { Pictures } from './restore'
 
 const BACKUP = 'omblet-backup.json'
 const LIST = 'pictures.json'

@@ -1,6 +1,6 @@
 import type { BatchHead, BenchEvent } from '@omblet/core'
 import { toBin } from './bin'
-import { openStore, whole } from './db'
+import { ofBatch, openStore, whole } from './db'
 import type { EventRecord, PhotoRecord } from './schema'
 
 /** Another tab has written an event of this number already. */
@@ -15,7 +15,6 @@ export async function listBatches(): Promise<BatchHead[]> {
 export const getHead = async (id: string): Promise<BatchHead | undefined> =>
   (await openStore()).get('batches', id)
 
-export const ofBatch = (id: string, from = 0) => IDBKeyRange.bound([id, from], [id, Infinity])
 const picturesOf = (id: string) => IDBKeyRange.bound([id], [id, []])
 
 /** A batch with everything that happened to it, in order; null where there is none. */

@@ -1,6 +1,7 @@
 import { besideId, freeName, same, sameEvent, sameFormula } from '@omblet/core'
-import { openStore, whole } from './db'
-import type { BinContent, BinRecord, EventRecord } from './schema'
+import type { IDBPTransaction } from 'idb'
+import { ofBatch, openStore, whole } from './db'
+import type { BinContent, BinRecord, EventRecord, OmbletDb } from './schema'
 
 /** What is deleted can come back for so many days. */
 export const BIN_DAYS = 30
@@ -28,98 +29,108 @@ export interface Back {
   beside: boolean
 }
 
+const STORES = ['formulas', 'versions', 'materials', 'lots', 'containers', 'files', 'batches', 'events', 'pictures', 'trials', 'bin'] as const // prettier-ignore
+interface Taking {
+  tx: IDBPTransaction<OmbletDb, (typeof STORES)[number][], 'readwrite'>
+  put: (write: Promise<unknown>) => void
+}
+type Of<K extends BinContent['kind']> = Extract<BinContent, { kind: K }>
+
 /**
  * Takes something out of the bin, in one transaction. What stands in its place meanwhile is never overwritten: where it
  * differs, what comes back is put beside it. Null where it is not in the bin any more.
  */
 export async function takeFromBin(binId: string): Promise<Back | null> {
-  const db = await openStore()
-  const tx = db.transaction(['formulas', 'versions', 'materials', 'lots', 'containers', 'files', 'batches', 'events', 'pictures', 'trials', 'bin'], 'readwrite') // prettier-ignore
+  const tx = (await openStore()).transaction([...STORES], 'readwrite')
   return whole(tx, async (put): Promise<Back | null> => {
     const record = await tx.objectStore('bin').get(binId)
     if (!record) return null
     const { content } = record
     put(tx.objectStore('bin').delete(binId))
-    /** The first id at which nothing else stands. */
-    const place = async (id: string, isFree: (id: string) => Promise<boolean>) => {
-      for (let n = 1; ; n++) {
-        const key = n === 1 ? id : besideId(id, n)
-        if (await isFree(key)) return { id: key, beside: n > 1 }
-      }
-    }
-    switch (content.kind) {
-      case 'formula': {
-        const store = tx.objectStore('formulas')
-        const { formula } = content.formula
-        const { id, beside } = await place(content.formula.id, async (key) => {
-          const here = await store.get(key)
-          return !here || sameFormula(here.formula, formula)
-        })
-        const here = await store.get(id)
-        const names = beside ? (await store.getAll()).map((r) => r.formula.name) : []
-        if (!here) put(store.put({ ...content.formula, id, formula: beside ? { ...formula, name: freeName(formula.name, names) } : formula })) // prettier-ignore
-        for (const version of content.versions) {
-          const taken = await tx.objectStore('versions').get(version.id)
-          if (!taken) put(tx.objectStore('versions').put({ ...version, formulaId: id }))
-          else if (taken.formulaId !== id || !sameFormula(taken.formula, version.formula)) put(tx.objectStore('versions').put({ ...version, id: besideId(version.id, 2), formulaId: id })) // prettier-ignore
-        }
-        return { kind: 'formula', id, beside }
-      }
-      case 'batch': {
-        const events = tx.objectStore('events')
-        const first = content.events[0]
-        const own = content.head?.id ?? first!.batch
-        const range = (key: string) => IDBKeyRange.bound([key, 0], [key, Infinity])
-        const { id, beside } = await place(own, async (key) => {
-          const here = await events.getAll(range(key))
-          const head = await tx.objectStore('batches').get(key)
-          return here.length === 0 ? !head || same(head, content.head) : sameCourse(here, content.events)
-        })
-        if (content.head) put(tx.objectStore('batches').put({ ...content.head, id, code: beside ? `${content.head.code.slice(0, 55)}-copy` : content.head.code })) // prettier-ignore
-        for (const event of content.events) put(events.put({ ...event, batch: id }))
-        for (const photo of content.photos) put(tx.objectStore('pictures').put({ ...photo, batch: id }))
-        return { kind: 'batch', id, beside }
-      }
-      case 'lot': {
-        const store = tx.objectStore('lots')
-        const { id, beside } = await place(content.lot.id, async (key) => {
-          const here = await store.get(key)
-          return !here || same(here, content.lot)
-        })
-        put(store.put({ ...content.lot, id }))
-        if (content.file) put(tx.objectStore('files').put({ ...content.file, lot: id }))
-        return { kind: 'lot', id, beside }
-      }
-      case 'container': {
-        const store = tx.objectStore('containers')
-        const { id, beside } = await place(content.container.id, async (key) => {
-          const here = await store.get(key)
-          return !here || same(here, content.container)
-        })
-        put(store.put({ ...content.container, id }))
-        return { kind: 'container', id, beside }
-      }
-      case 'material': {
-        const store = tx.objectStore('materials')
-        const { id, beside } = await place(content.material.id, async (key) => {
-          const here = await store.get(key)
-          return !here || same(here, content.material)
-        })
-        put(store.put({ ...content.material, id }))
-        return { kind: 'material', id, beside }
-      }
-      case 'trial': {
-        const store = tx.objectStore('trials')
-        const { trial } = content
-        const { id, beside } = await place(trial.plan.id, async (key) => {
-          const here = await store.get(key)
-          return !here || same(here, trial)
-        })
-        put(store.put({ ...trial, plan: { ...trial.plan, id } }))
-        return { kind: 'trial', id, beside }
-      }
-    }
+    return { kind: content.kind, ...(await putBack({ tx, put }, content)) }
   })
+}
+
+/** The first id at which nothing else stands. */
+async function place(id: string, isFree: (id: string) => Promise<boolean>): Promise<Omit<Back, 'kind'>> {
+  for (let n = 1; ; n++) {
+    const key = n === 1 ? id : besideId(id, n)
+    if (await isFree(key)) return { id: key, beside: n > 1 }
+  }
+}
+/** The first id at which nothing stands, or the very same. */
+const placeOfSame = <T>(id: string, item: T, get: (id: string) => Promise<T | undefined>) =>
+  place(id, async (key) => {
+    const here = await get(key)
+    return !here || same(here, item)
+  })
+
+async function putBack({ tx, put }: Taking, content: BinContent): Promise<Omit<Back, 'kind'>> {
+  switch (content.kind) {
+    case 'formula':
+      return putFormula({ tx, put }, content)
+    case 'batch':
+      return putBatch({ tx, put }, content)
+    case 'lot': {
+      const store = tx.objectStore('lots')
+      const at = await placeOfSame(content.lot.id, content.lot, (key) => store.get(key))
+      put(store.put({ ...content.lot, id: at.id }))
+      if (content.file) put(tx.objectStore('files').put({ ...content.file, lot: at.id }))
+      return at
+    }
+    case 'container': {
+      const store = tx.objectStore('containers')
+      const at = await placeOfSame(content.container.id, content.container, (key) => store.get(key))
+      put(store.put({ ...content.container, id: at.id }))
+      return at
+    }
+    case 'material': {
+      const store = tx.objectStore('materials')
+      const at = await placeOfSame(content.material.id, content.material, (key) => store.get(key))
+      put(store.put({ ...content.material, id: at.id }))
+      return at
+    }
+    case 'trial': {
+      const store = tx.objectStore('trials')
+      const { trial } = content
+      const at = await placeOfSame(trial.plan.id, trial, (key) => store.get(key))
+      put(store.put({ ...trial, plan: { ...trial.plan, id: at.id } }))
+      return at
+    }
+  }
+}
+
+async function putFormula({ tx, put }: Taking, content: Of<'formula'>) {
+  const store = tx.objectStore('formulas')
+  const { formula } = content.formula
+  const at = await place(content.formula.id, async (key) => {
+    const here = await store.get(key)
+    return !here || sameFormula(here.formula, formula)
+  })
+  const { id, beside } = at
+  const names = beside ? (await store.getAll()).map((r) => r.formula.name) : []
+  if (!(await store.get(id))) put(store.put({ ...content.formula, id, formula: beside ? { ...formula, name: freeName(formula.name, names) } : formula })) // prettier-ignore
+  const versions = tx.objectStore('versions')
+  for (const version of content.versions) {
+    const taken = await versions.get(version.id)
+    if (!taken) put(versions.put({ ...version, formulaId: id }))
+    else if (taken.formulaId !== id || !sameFormula(taken.formula, version.formula)) put(versions.put({ ...version, id: besideId(version.id, 2), formulaId: id })) // prettier-ignore
+  }
+  return at
+}
+
+async function putBatch({ tx, put }: Taking, content: Of<'batch'>) {
+  const events = tx.objectStore('events')
+  const at = await place(content.head?.id ?? content.events[0]!.batch, async (key) => {
+    const here = await events.getAll(ofBatch(key))
+    const head = await tx.objectStore('batches').get(key)
+    return here.length === 0 ? !head || same(head, content.head) : sameCourse(here, content.events)
+  })
+  const { id, beside } = at
+  if (content.head) put(tx.objectStore('batches').put({ ...content.head, id, code: beside ? `${content.head.code.slice(0, 55)}-copy` : content.head.code })) // prettier-ignore
+  for (const event of content.events) put(events.put({ ...event, batch: id }))
+  for (const photo of content.photos) put(tx.objectStore('pictures').put({ ...photo, batch: id }))
+  return at
 }
 
 const sameCourse = (x: readonly EventRecord[], y: readonly EventRecord[]) =>

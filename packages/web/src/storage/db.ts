@@ -99,3 +99,6 @@ const WORDS: Record<StorageTrouble, string> = {
 }
 /** A sentence for a failed write that says what to do. */
 export const explainStorage = (error: unknown): string => WORDS[troubleOf(error)]
+
+/** The entries of a batch, all or from a number on, in order. */
+export const ofBatch = (id: string, from = 0) => IDBKeyRange.bound([id, from], [id, Infinity])

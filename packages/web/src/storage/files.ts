@@ -1,16 +1,9 @@
 import { readFile, ReadError, writeBatch, type BatchPhoto, type Formula } from '@omblet/core'
 import { isArchive, readArchive, textOf, writeArchive } from './archive'
-import {
-  collectBackup,
-  restoreBackup,
-  takeInBatch,
-  takeInTrial,
-  writtenBackup,
-  type Pictures,
-  type Restored,
-} from './backup'
+import { collectBackup, writtenBackup } from './backup'
 import { getBatch, photosOf } from './batches'
 import { explainStorage, openStore } from './db'
+import { restoreBackup, takeInBatch, takeInTrial, type Pictures, type Restored } from './restore'
 
 /** What became of a file that was taken in; a formula is still to be stored, since it may need another name. */
 export type TakenFile =

@@ -272,30 +272,5 @@ export const useEditor = defineStore('editor', () => {
     if (dirty || saving) event.preventDefault()
   })
 
-  return {
-    id,
-    formula,
-    assessment,
-    findings,
-    derived,
-    state,
-    problem,
-    refused,
-    opening,
-    elsewhere,
-    canUndo,
-    canRedo,
-    open,
-    apply,
-    replace,
-    settle,
-    undo,
-    redo,
-    flush,
-    save,
-    tryAgain,
-    takeOther,
-    keepAsCopy,
-    storeAgain,
-  }
+  return { id, formula, assessment, findings, derived, state, problem, refused, opening, elsewhere, canUndo, canRedo, open, apply, replace, settle, undo, redo, flush, save, tryAgain, takeOther, keepAsCopy, storeAgain } // prettier-ignore
 })

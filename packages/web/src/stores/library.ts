@@ -25,6 +25,8 @@ export const useLibrary = defineStore('library', () => {
 
   const hasDemo = computed(() => records.value.some((r) => r.demo))
   const names = computed(() => records.value.map((r) => r.formula.name))
+  /** Names of what is being stored: of two files that come in together each gets a name of its own. */
+  const coming = new Set<string>()
 
   function failed(error: unknown) {
     storageProblem.value = explainStorage(error)
@@ -95,10 +97,11 @@ export const useLibrary = defineStore('library', () => {
   /** Stores a new formula; without storage it is kept in memory, and the problem is said. */
   async function create(formula: Formula): Promise<Made> {
     const id = makeId()
-    const made = withKeys({ ...formula, name: freeName(formula.name, names.value) })
+    const made = withKeys({ ...formula, name: freeName(formula.name, [...names.value, ...coming]) })
     const fault = formulaFault(made)
     if (fault) throw new Error(`This formula cannot be stored: ${fault}`)
     const { name } = made
+    coming.add(name)
     try {
       note(await saveFormula(id, made, 0, now()))
       storageProblem.value = null
@@ -110,6 +113,8 @@ export const useLibrary = defineStore('library', () => {
       unstored.set(id, { id, formula: made, rev: 0, createdAt: now(), updatedAt: now(), demo: false })
       records.value = [...unstored.values(), ...records.value.filter((r) => !unstored.has(r.id))]
       return { id, name, stored: false }
+    } finally {
+      coming.delete(name)
     }
   }
 

@@ -1,5 +1,5 @@
 import type { Refused } from '@omblet/core'
-import type { Kind, Restored } from '../storage/backup'
+import type { Kind, Restored } from '../storage/restore'
 
 const NAMES: Record<Kind, [one: string, many: string]> = {
   formulas: ['formula', 'formulas'],

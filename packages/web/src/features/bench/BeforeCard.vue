@@ -13,6 +13,7 @@ import {
   type Formula,
 } from '@omblet/core'
 import { computed } from 'vue'
+import TitledCard from '../../components/TitledCard.vue'
 import FindingMark from '../../components/FindingMark.vue'
 import { today, useLots } from '../../stores/lots'
 
@@ -33,8 +34,7 @@ const say = (g: number) => formatGrams(g, resolution.value)
 </script>
 
 <template>
-  <section class="card facts" aria-labelledby="facts-title">
-    <h2 id="facts-title">Before you begin</h2>
+  <TitledCard title="Before you begin" :level="2">
     <p v-if="!source" class="muted">Choose a formula to see what it needs.</p>
     <p v-else-if="!wanted" class="muted">Type how much to make.</p>
     <p v-else-if="empty" class="muted">No line of this formula has an amount yet. Give it amounts first.</p>
@@ -43,7 +43,7 @@ const say = (g: number) => formatGrams(g, resolution.value)
         {{ plan.steps.length }} steps, {{ sayMinutes(time.totalMinutes) }},
         {{ sayMinutes(time.handsMinutes) }} of it with your hands.
       </p>
-      <ul class="list">
+      <ul class="list stacked closer">
         <li v-for="f in findings" :key="f.message">
           <FindingMark severity="stop" :size="16" /><span
             ><span class="hidden-text">stop: </span>{{ f.message }}</span
@@ -70,7 +70,7 @@ const say = (g: number) => formatGrams(g, resolution.value)
       </p>
       <template v-if="plan.steps.some((s) => s.ahead)">
         <h3>Takes time beforehand</h3>
-        <ul class="list">
+        <ul class="list stacked closer">
           <li v-for="s in plan.steps.filter((x) => x.ahead)" :key="s.key">
             <span>{{ s.title }}: {{ s.ahead }}</span>
           </li>
@@ -78,25 +78,10 @@ const say = (g: number) => formatGrams(g, resolution.value)
       </template>
     </template>
     <slot />
-  </section>
+  </TitledCard>
 </template>
 
 <style scoped>
-.facts {
-  display: grid;
-  gap: 0.875rem;
-  padding: 1rem;
-}
-h2 {
-  font-size: var(--text-lead);
-}
-h3 {
-  font-size: var(--text-less);
-}
-.list {
-  display: grid;
-  gap: 0.5rem;
-}
 .list li,
 .good {
   display: flex;

@@ -2,6 +2,9 @@
 import { formatGrams, type BatchHead } from '@omblet/core'
 import { format, formatDistanceToNow } from 'date-fns'
 import Button from 'primevue/button'
+import TitledCard from '../../components/TitledCard.vue'
+import PageHead from '../../components/PageHead.vue'
+import { PlainButton } from '../../components/buttons'
 import Select from 'primevue/select'
 import VirtualScroller from 'primevue/virtualscroller'
 import { useToast } from 'primevue/usetoast'
@@ -78,26 +81,20 @@ async function take(event: Event) {
 
 <template>
   <div class="page">
-    <header class="head">
-      <h1>Bench</h1>
-      <span v-if="batches.heads.length" class="muted small count">{{
-        batches.heads.length === 1 ? '1 batch' : `${batches.heads.length} batches`
-      }}</span>
-      <Button
-        label="Take in a batch"
-        icon="pi pi-upload"
-        severity="secondary"
-        outlined
-        @click="picker?.click()"
-      />
+    <PageHead title="Bench">
+      <template #beside
+        ><span v-if="batches.heads.length" class="muted small">{{
+          batches.heads.length === 1 ? '1 batch' : `${batches.heads.length} batches`
+        }}</span></template
+      >
+      <PlainButton label="Take in a batch" icon="pi pi-upload" @click="picker?.click()" />
       <input ref="picker" type="file" accept=".json,.txt" hidden data-testid="batch-picker" @change="take" />
       <Button label="Start a batch" icon="pi pi-play" @click="router.push('/bench/start')" />
-    </header>
+    </PageHead>
     <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
     <Notice v-if="batches.problem" kind="stop">{{ batches.problem }}</Notice>
 
-    <section v-if="batches.orphans.length" class="card orphans" aria-labelledby="orphans-title">
-      <h2 id="orphans-title">Left over</h2>
+    <TitledCard title="Left over" :level="2" v-if="batches.orphans.length" class="orphans">
       <p class="muted">
         Parts of batches that were deleted while something was entered. Nothing uses them any more.
       </p>
@@ -110,20 +107,20 @@ async function take(event: Event) {
               >, {{ format(new Date(o.events[0].at), 'd MMM yyyy') }}</template
             ></span
           >
-          <Button label="Keep as a file" size="small" severity="secondary" outlined @click="keepOrphan(o)" />
-          <Button label="Remove" size="small" severity="secondary" outlined @click="removeOrphan(o)" />
+          <PlainButton label="Keep as a file" size="small" @click="keepOrphan(o)" />
+          <PlainButton label="Remove" size="small" @click="removeOrphan(o)" />
         </li>
       </ul>
-    </section>
+    </TitledCard>
 
     <section v-if="batches.running.length" aria-labelledby="table-title">
       <h2 id="table-title">On the table</h2>
       <ul class="running">
         <li v-for="b in batches.running" :key="b.id">
           <RouterLink :to="to(b)" class="card one">
-            <span class="name">{{ b.name }}</span>
+            <span class="name bold text-lead breaks">{{ b.name }}</span>
             <span class="mono code">{{ b.code }}</span>
-            <span class="step">{{ b.step }}</span>
+            <span class="step wide">{{ b.step }}</span>
             <span class="muted small"
               >{{ b.stepsDone }} of {{ b.steps }} steps, {{ grams(b.targetGrams) }},
               {{ b.status === 'paused' ? 'paused' : 'last touched' }}
@@ -139,7 +136,7 @@ async function take(event: Event) {
     </section>
 
     <section v-if="made.length" aria-labelledby="made-title">
-      <div class="made-head">
+      <div class="made-head abreast wraps spread">
         <h2 id="made-title">Made</h2>
         <div class="filters" role="search">
           <SearchField v-model="words" label="Search batches" placeholder="Name, code or who" />
@@ -157,7 +154,7 @@ async function take(event: Event) {
           <span role="columnheader">Code</span>
           <span role="columnheader">Product</span>
           <span role="columnheader">Begun</span>
-          <span role="columnheader" class="figure">Filled</span>
+          <span role="columnheader" class="figure num">Filled</span>
           <span role="columnheader">By</span>
           <span role="columnheader">State</span>
         </div>
@@ -174,10 +171,10 @@ async function take(event: Event) {
               >
               <span role="cell" class="cut">{{ b.name }}</span>
               <span role="cell">{{ day(b) }}</span>
-              <span role="cell" class="mono figure">{{
+              <span role="cell" class="mono figure num">{{
                 b.filledGrams === null ? '–' : grams(b.filledGrams)
               }}</span>
-              <span role="cell" class="cut muted">{{ b.who || '–' }}</span>
+              <span role="cell" class="muted cut">{{ b.who || '–' }}</span>
               <span role="cell" :class="['state', b.status]">{{ STATUS_WORDS[b.status] }}</span>
             </div>
           </template>
@@ -191,34 +188,8 @@ async function take(event: Event) {
 </template>
 
 <style scoped>
-.page {
-  display: grid;
-  gap: 1rem;
-  padding: 0 1rem 3rem;
-  max-width: 1280px;
-}
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.5rem 0.75rem;
-  min-height: 60px;
-}
-.count {
-  margin-right: auto;
-}
-h1 {
-  font-size: var(--text-head-1);
-}
-.head:not(:has(.count)) h1 {
-  margin-right: auto;
-}
 h2 {
-  font-size: var(--text-head-3);
   padding-bottom: 0.5rem;
-}
-.orphans {
-  padding: 0.875rem 1rem;
 }
 .orphans ul {
   display: grid;
@@ -237,7 +208,7 @@ h2 {
 .running {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(100%, 24rem), 1fr));
-  gap: 0.875rem;
+  gap: 0.75rem;
 }
 .one {
   display: grid;
@@ -250,16 +221,8 @@ h2 {
 .one:hover {
   border-color: var(--line-strong);
 }
-.name {
-  font-weight: 700;
-  font-size: var(--text-lead);
-  overflow-wrap: anywhere;
-}
 .code {
   color: var(--muted);
-}
-.step {
-  grid-column: 1 / -1;
 }
 .bar {
   grid-column: 1 / -1;
@@ -282,11 +245,6 @@ h2 {
   grid-column: 1;
 }
 .made-head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
-  gap: 0.5rem;
   padding-bottom: 0.5rem;
 }
 .made-head h2 {
@@ -314,24 +272,13 @@ h2 {
 .row a {
   color: var(--accent-ink);
 }
-.figure {
-  text-align: right;
-}
-.cut {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
 .state.discarded {
   color: var(--stop);
 }
 .none {
   padding: 1rem;
 }
-@media (max-width: 720px) {
-  .page {
-    padding-inline: 0.5rem;
-  }
+@media (max-width: 860px) {
   .row {
     grid-template-columns: 7rem minmax(0, 1fr) 5.5rem;
   }

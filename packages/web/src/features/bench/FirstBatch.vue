@@ -49,11 +49,11 @@ const makeable = computed(() =>
 .makeable {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(100%, 18rem), 1fr));
-  gap: 0.875rem;
+  gap: 0.75rem;
 }
 .card {
   display: flex;
-  gap: 0.875rem;
+  gap: 0.75rem;
   height: 100%;
   padding: 0.875rem 1rem;
   color: inherit;

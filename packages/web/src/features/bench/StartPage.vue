@@ -10,12 +10,14 @@ import {
   type Formula,
 } from '@omblet/core'
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
+import TitledCard from '../../components/TitledCard.vue'
+import PageHead from '../../components/PageHead.vue'
+import { PlainButton } from '../../components/buttons'
 import SelectButton from 'primevue/selectbutton'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import ChoiceField from '../../components/ChoiceField.vue'
-import FormField from '../../components/FormField.vue'
+import TextField from '../../components/TextField.vue'
 import LearnedNote from '../../components/LearnedNote.vue'
 import Notice from '../../components/Notice.vue'
 import NumberField from '../../components/NumberField.vue'
@@ -148,26 +150,18 @@ async function begin() {
 
 <template>
   <form class="page" @submit.prevent="begin">
-    <header class="head"><h1>Start a batch</h1></header>
+    <PageHead title="Start a batch" />
     <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
     <div class="columns">
-      <section class="card form" aria-labelledby="what-title">
-        <h2 id="what-title">What and how much</h2>
+      <TitledCard title="What and how much" :level="2">
         <ChoiceField
-          id="formula"
           v-model="formulaId"
           label="Formula"
           :options="choices"
           placeholder="Choose a formula"
           filter
         />
-        <ChoiceField
-          v-if="versions.length"
-          id="version"
-          v-model="versionId"
-          label="Version"
-          :options="versionChoices"
-        />
+        <ChoiceField v-if="versions.length" v-model="versionId" label="Version" :options="versionChoices" />
         <div class="amount">
           <SelectButton
             v-model="by"
@@ -179,7 +173,6 @@ async function begin() {
           />
           <NumberField
             v-if="by === 'grams'"
-            id="grams"
             v-model="grams"
             label="Batch"
             unit="g"
@@ -188,25 +181,9 @@ async function begin() {
             what="the batch"
           />
           <template v-else>
+            <NumberField v-model="count" label="Containers" :min="1" :max="1000" what="the number" />
+            <NumberField v-model="ml" label="Each holds" unit="mL" :min="1" :max="10000" what="the size" />
             <NumberField
-              id="count"
-              v-model="count"
-              label="Containers"
-              :min="1"
-              :max="1000"
-              what="the number"
-            />
-            <NumberField
-              id="ml"
-              v-model="ml"
-              label="Each holds"
-              unit="mL"
-              :min="1"
-              :max="10000"
-              what="the size"
-            />
-            <NumberField
-              id="density"
               v-model="density"
               label="Density, about"
               unit="g/mL"
@@ -214,15 +191,7 @@ async function begin() {
               :max="2"
               what="the density"
             />
-            <NumberField
-              id="loss"
-              v-model="loss"
-              label="Stays on tools"
-              unit="%"
-              :min="0"
-              :max="50"
-              what="the loss"
-            />
+            <NumberField v-model="loss" label="Stays on tools" unit="%" :min="0" :max="50" what="the loss" />
           </template>
         </div>
         <p v-if="by === 'containers' && wanted" class="sum">
@@ -231,14 +200,16 @@ async function begin() {
         </p>
         <LearnedNote v-if="by === 'containers'" lesson="loss" says="What stayed on tools:" unit="%" />
         <div class="two">
-          <FormField id="code" label="Batch code" :error="taken">
-            <InputText id="code" v-model="code" :placeholder="suggested" maxlength="60" class="mono" fluid />
-          </FormField>
-          <FormField id="who" label="Made by">
-            <InputText id="who" v-model="who" maxlength="100" autocomplete="off" fluid />
-          </FormField>
+          <TextField
+            label="Batch code"
+            :error="taken"
+            v-model="code"
+            :placeholder="suggested"
+            maxlength="60"
+            mono
+          />
+          <TextField label="Made by" v-model="who" maxlength="100" autocomplete="off" />
           <NumberField
-            id="room"
             v-model="room"
             label="Room, if you know"
             unit="°C"
@@ -251,11 +222,11 @@ async function begin() {
         <p class="muted small">
           The formula is copied as it stands: changes you make to it later leave this batch alone.
         </p>
-      </section>
+      </TitledCard>
 
       <BeforeCard :source="source" :plan="plan" :wanted="wanted">
-        <div class="buttons">
-          <Button label="Back" severity="secondary" outlined @click="router.back()" />
+        <div class="buttons for-hands">
+          <PlainButton label="Back" @click="router.back()" />
           <Button
             type="submit"
             label="Begin"
@@ -271,30 +242,7 @@ async function begin() {
 
 <style scoped>
 .page {
-  padding: 0 1rem 3rem;
   max-width: 1120px;
-}
-.head {
-  display: flex;
-  align-items: center;
-  min-height: 60px;
-}
-h1 {
-  font-size: var(--text-head-1);
-}
-h2 {
-  font-size: var(--text-lead);
-}
-.columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
-  align-items: start;
-  gap: 0.875rem;
-}
-.form {
-  display: grid;
-  gap: 0.875rem;
-  padding: 1rem;
 }
 .amount {
   display: grid;
@@ -314,16 +262,5 @@ h2 {
   display: flex;
   justify-content: flex-end;
   gap: 0.5rem;
-}
-.buttons :deep(button) {
-  min-height: 44px;
-}
-@media (max-width: 800px) {
-  .page {
-    padding-inline: 0.5rem;
-  }
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { formatDistanceToNow } from 'date-fns'
 import Button from 'primevue/button'
+import PageHead from '../../components/PageHead.vue'
+import { QuietButton } from '../../components/buttons'
 import { useToast } from 'primevue/usetoast'
 import { onMounted } from 'vue'
 import { useRouter } from 'vue-router'
@@ -63,8 +65,8 @@ async function takeBack(record: BinRecord) {
 </script>
 
 <template>
-  <div class="page">
-    <header class="head"><h1>Bin</h1></header>
+  <div class="page stacked">
+    <PageHead title="Bin" />
     <p class="muted">What was deleted stays here for 30 days and can come back whole.</p>
     <Notice v-if="bin.problem" kind="stop">{{ bin.problem }}</Notice>
     <ul v-if="bin.records.length" class="card list">
@@ -78,11 +80,9 @@ async function takeBack(record: BinRecord) {
           >
         </div>
         <Button label="Put back" icon="pi pi-undo" size="small" outlined @click="takeBack(record)" />
-        <Button
+        <QuietButton
           label="Delete for good"
           size="small"
-          severity="secondary"
-          text
           :aria-label="`Delete ${record.name} for good`"
           @click="bin.throwAway(record.id)"
         />
@@ -94,14 +94,7 @@ async function takeBack(record: BinRecord) {
 
 <style scoped>
 .page {
-  display: grid;
-  align-content: start;
-  gap: 0.875rem;
-  padding: 1rem 1.25rem 3rem;
   max-width: 60rem;
-}
-h1 {
-  font-size: var(--text-head-1);
 }
 .list li {
   display: flex;

@@ -49,9 +49,9 @@ const hlb = computed(() => {
 </script>
 
 <template>
-  <section class="card emulsion" aria-labelledby="emulsion-title">
-    <header>
-      <h2 id="emulsion-title">Emulsion</h2>
+  <section class="card padded" aria-labelledby="emulsion-title">
+    <header class="abreast level spread">
+      <h2 class="text-less" id="emulsion-title">Emulsion</h2>
       <span class="muted small"
         >{{ emulsion.type === 'oil-in-water' ? 'oil in water' : 'water in oil' }} ·
         {{ RICHNESS[emulsion.richness] }}</span
@@ -60,15 +60,15 @@ const hlb = computed(() => {
     <dl>
       <div>
         <dd class="mono">{{ oilPhase }} %</dd>
-        <dt>oil phase</dt>
+        <dt class="small muted">oil phase</dt>
       </div>
       <div>
         <dd class="mono">{{ formatNumber(share, 0) }} %</dd>
-        <dt>of it emulsifier</dt>
+        <dt class="small muted">of it emulsifier</dt>
       </div>
       <div>
         <dd class="mono">{{ ph }}</dd>
-        <dt>emulsifier pH</dt>
+        <dt class="small muted">emulsifier pH</dt>
       </div>
     </dl>
     <p v-if="unsure.length" class="muted small">
@@ -80,18 +80,6 @@ const hlb = computed(() => {
 </template>
 
 <style scoped>
-.emulsion {
-  padding: 0.75rem 0.875rem;
-}
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: 0.5rem;
-}
-h2 {
-  font-size: var(--text-less);
-}
 dl {
   display: grid;
   grid-template-columns: repeat(3, 1fr);
@@ -107,10 +95,6 @@ dd {
   margin: 0;
   font-size: var(--text-head-3);
   font-weight: 700;
-}
-dt {
-  font-size: var(--text-small);
-  color: var(--muted);
 }
 p {
   padding-top: 0.5rem;

@@ -4,7 +4,6 @@ import {
   gradeAnswer,
   gradeQuestionOf,
   phaseLetter,
-  sayPercent,
   type GradeOption,
   type Line,
   type LineRef,
@@ -17,6 +16,7 @@ import { useEditor } from '../../stores/editor'
 import { useMaterials } from '../../stores/materials'
 import OwnMaterialDialog from '../../components/OwnMaterialDialog.vue'
 import GradeQuestion from './GradeQuestion.vue'
+import { placeFor, range } from './place-for'
 import { sheetKey } from './sheet'
 
 const editor = useEditor()
@@ -52,20 +52,7 @@ function show(phase: number | null, replace?: LineRef) {
   open.value = true
 }
 
-/** The phase that a material would go into: the one chosen, else the one that suits it, else where one stands. */
-function phaseFor(material: Material): number {
-  if (chosenPhase.value !== null) return chosenPhase.value
-  const here = asked.value
-  const role = here === null ? null : phases.value[here]?.role
-  const wanted = material.phase === 'any' && here === null ? 'water' : material.phase
-  if (
-    here !== null &&
-    (wanted === 'any' || role === wanted || role === 'premix' || role === 'adjust' || role === 'other')
-  )
-    return here
-  const found = phases.value.findIndex((p) => p.role === wanted)
-  return found >= 0 ? found : (here ?? 0)
-}
+const phaseFor = (material: Material) => chosenPhase.value ?? placeFor(material, phases.value, asked.value)
 
 async function take(material: Material | undefined, answer?: GradeOption) {
   if (!material) return
@@ -122,12 +109,6 @@ async function onOwn(material: Material) {
   ownOpen.value = false
   await take(material)
 }
-const range = (m: Material) =>
-  m.usage
-    ? m.usage.max > 60
-      ? `from ${sayPercent(m.usage.min)}`
-      : `${sayPercent(m.usage.min)} – ${sayPercent(m.usage.max)}`
-    : 'no range known'
 
 defineExpose({ show })
 </script>
@@ -147,7 +128,7 @@ defineExpose({ show })
       <GradeQuestion :question="question" @answer="take(unsure!, $event)" />
       <Button label="Back to the list" icon="pi pi-arrow-left" text size="small" @click="unsure = null" />
     </div>
-    <div v-else class="finder" @keydown="onKey">
+    <div v-else class="stacked" @keydown="onKey">
       <input
         ref="field"
         v-model="words"
@@ -165,7 +146,12 @@ defineExpose({ show })
         maxlength="120"
         placeholder="INCI, common name or what it does"
       />
-      <div v-if="!replacing && phases.length > 1" class="into" role="group" aria-label="Phase it goes into">
+      <div
+        v-if="!replacing && phases.length > 1"
+        class="abreast wraps"
+        role="group"
+        aria-label="Phase it goes into"
+      >
         <span class="muted small">Into</span>
         <button
           type="button"
@@ -208,10 +194,10 @@ defineExpose({ show })
               <span v-if="used.has(material.id)" class="muted small">in this formula</span
               ><span v-if="material.own" class="muted small">your own</span></span
             >
-            <span class="muted small inci">{{ material.inci.join(', ') }}</span>
+            <span class="muted small cut">{{ material.inci.join(', ') }}</span>
           </span>
-          <span class="does muted small">{{ material.functions.slice(0, 2).join(', ') }}</span>
-          <span class="range mono small">{{ range(material) }}</span>
+          <span class="does muted small cut">{{ material.functions.slice(0, 2).join(', ') }}</span>
+          <span class="mono small num">{{ range(material) }}</span>
           <span
             v-if="!replacing"
             class="phase-badge"
@@ -243,10 +229,6 @@ defineExpose({ show })
 </template>
 
 <style scoped>
-.finder {
-  display: grid;
-  gap: 0.625rem;
-}
 .query {
   width: 100%;
   height: 46px;
@@ -255,12 +237,6 @@ defineExpose({ show })
   border-radius: var(--round-l);
   background: var(--field);
   font-size: var(--text-lead);
-}
-.into {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.375rem;
 }
 .pick {
   display: inline-flex;
@@ -307,16 +283,6 @@ defineExpose({ show })
   display: grid;
   min-width: 0;
   line-height: 1.25;
-}
-.inci,
-.does {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.range {
-  text-align: right;
-  white-space: nowrap;
 }
 .hint {
   padding: 0.5rem 0;

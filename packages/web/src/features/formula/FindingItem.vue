@@ -21,7 +21,9 @@ const WORD = { stop: 'Stop', check: 'Check', note: 'Note' }
     <FindingMark :severity="finding.severity" />
     <div>
       <p class="message">
-        <span v-if="!plain" class="word" :data-severity="finding.severity">{{ WORD[finding.severity] }}</span>
+        <span v-if="!plain" class="word bold" :data-severity="finding.severity">{{
+          WORD[finding.severity]
+        }}</span>
         {{ finding.message }}
       </p>
       <p v-if="finding.why" class="why small">{{ finding.why }}</p>
@@ -43,7 +45,7 @@ const WORD = { stop: 'Stop', check: 'Check', note: 'Note' }
 <style scoped>
 li {
   display: flex;
-  gap: 0.625rem;
+  gap: 0.5rem;
   padding: 0.625rem 0;
   border-top: 1px solid var(--line);
 }
@@ -52,9 +54,6 @@ li {
   line-height: 1.35;
   font-weight: 600;
   overflow-wrap: anywhere;
-}
-.word {
-  font-weight: 700;
 }
 .word[data-severity='stop'] {
   color: var(--stop);

@@ -43,21 +43,23 @@ const keyOf = (f: Finding) => `${f.code}|${f.message}`
 </script>
 
 <template>
-  <section class="card findings" aria-labelledby="findings-title">
-    <header>
-      <h2 id="findings-title">Findings</h2>
+  <section class="card findings padded" aria-labelledby="findings-title">
+    <header class="abreast level spread">
+      <h2 class="text-less" id="findings-title">Findings</h2>
       <span v-if="begun" class="muted small" aria-live="polite">{{ headline }}</span>
     </header>
     <p v-if="!begun" class="muted small quiet">Add materials, and what is wrong with them shows here.</p>
     <template v-else>
-      <p v-if="main.length === 0" class="fine"><FindingMark severity="fine" />Nothing to stop or check.</p>
+      <p v-if="main.length === 0" class="fine abreast">
+        <FindingMark severity="fine" />Nothing to stop or check.
+      </p>
       <ul>
         <FindingItem v-for="finding in shown" :key="keyOf(finding)" :finding="finding" @remedy="run" />
       </ul>
       <template v-for="fold in folds" :key="fold.title">
         <button
           type="button"
-          class="toggle small"
+          class="toggle small abreast bare"
           :aria-expanded="opened.has(fold.title)"
           @click="toggle(fold.title)"
         >
@@ -67,7 +69,9 @@ const keyOf = (f: Finding) => `${f.code}|${f.message}`
           ></i>
           <span class="fold"
             ><span>{{ fold.title }} · {{ say(fold.findings.length, 'note') }}</span
-            ><span v-if="!opened.has(fold.title)" class="first">{{ fold.findings[0]!.message }}</span></span
+            ><span v-if="!opened.has(fold.title)" class="first cut">{{
+              fold.findings[0]!.message
+            }}</span></span
           >
         </button>
         <ul v-if="opened.has(fold.title)">
@@ -77,7 +81,7 @@ const keyOf = (f: Finding) => `${f.code}|${f.message}`
       <template v-if="cautions.length">
         <button
           type="button"
-          class="toggle small"
+          class="toggle small abreast bare"
           :aria-expanded="cautionsOpen"
           @click="cautionsOpen = !cautionsOpen"
         >
@@ -93,51 +97,22 @@ const keyOf = (f: Finding) => `${f.code}|${f.message}`
 </template>
 
 <style scoped>
-.findings {
-  padding: 0.75rem 0.875rem;
-}
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: 0.5rem;
-}
-h2 {
-  font-size: var(--text-less);
-}
 .quiet,
 .fine {
   padding-top: 0.5rem;
-}
-.fine {
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
 }
 ul:first-of-type > :first-child {
   border-top: 0;
 }
 .toggle {
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
   width: 100%;
   min-height: 32px;
   padding: 0.25rem 0 0;
-  border: 0;
   border-top: 1px solid var(--line);
-  background: none;
   color: var(--muted);
-  text-align: left;
-  cursor: pointer;
 }
 .fold {
   display: grid;
   min-width: 0;
-}
-.first {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 </style>

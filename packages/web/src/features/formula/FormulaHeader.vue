@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { formatDistanceToNow } from 'date-fns'
 import Button from 'primevue/button'
+import { PlainButton, QuietButton } from '../../components/buttons'
 import Menu from 'primevue/menu'
 import { useToast } from 'primevue/usetoast'
 import { computed, ref, watch } from 'vue'
@@ -102,46 +103,40 @@ async function onVersionSaved() {
 </script>
 
 <template>
-  <header class="header">
+  <header class="header abreast wraps">
     <NameField />
     <button type="button" class="chip" aria-haspopup="dialog" @click="productOpen = true">
       {{ productLine(formula.product) }}
     </button>
     <span class="chip version">{{ versionChip }}</span>
-    <div class="right">
+    <div class="right abreast wraps to-end">
       <span class="saved muted small" :class="{ bad: saveWord === 'Not saved' }" aria-live="polite">{{
         saveWord
       }}</span>
       <div class="undo">
-        <Button
+        <QuietButton
           icon="pi pi-undo"
-          text
           rounded
-          severity="secondary"
           aria-label="Undo"
           :disabled="!editor.canUndo"
           @click="editor.undo()"
         />
-        <Button
+        <QuietButton
           icon="pi pi-undo"
           class="redo"
-          text
           rounded
-          severity="secondary"
           aria-label="Redo"
           :disabled="!editor.canRedo"
           @click="editor.redo()"
         />
       </div>
       <BatchField />
-      <Button
+      <PlainButton
         as="a"
         :href="`/bench/start?formula=${editor.id}`"
         class="go"
         icon="pi pi-stopwatch"
         label="Make"
-        severity="secondary"
-        outlined
         @click.prevent="router.push(`/bench/start?formula=${editor.id}`)"
       />
       <Button
@@ -152,11 +147,9 @@ async function onVersionSaved() {
         label="Print"
         @click.prevent="router.push(`/formulas/${editor.id}/print`)"
       />
-      <Button
+      <QuietButton
         icon="pi pi-ellipsis-v"
-        text
         rounded
-        severity="secondary"
         aria-label="More for this formula"
         aria-haspopup="menu"
         @click="menu?.toggle($event)"
@@ -184,10 +177,6 @@ async function onVersionSaved() {
   position: sticky;
   top: 0;
   z-index: 4;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.375rem 0.625rem;
   min-height: 60px;
   padding: 0.375rem 0.75rem 0.375rem 1rem;
   border-bottom: 1px solid var(--line);
@@ -199,7 +188,7 @@ async function onVersionSaved() {
 .leaves {
   display: flex;
   flex: 1 1 100%;
-  gap: 2px;
+  gap: 0.125rem;
   margin-left: -0.625rem;
 }
 .leaves a {
@@ -216,13 +205,6 @@ async function onVersionSaved() {
   background: var(--cobalt-100);
   color: var(--accent-ink);
   font-weight: 700;
-}
-.right {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.375rem;
-  margin-left: auto;
 }
 .undo {
   display: flex;
@@ -245,7 +227,7 @@ async function onVersionSaved() {
     order: 2;
   }
 }
-@media (max-width: 1280px) {
+@media (max-width: 1360px) {
   .version {
     display: none;
   }

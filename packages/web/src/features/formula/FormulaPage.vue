@@ -90,14 +90,14 @@ defineExpose({
 </script>
 
 <template>
-  <div class="page">
+  <div class="sheet-page">
     <p v-if="shownStep" class="shown-step small" role="status">
       <span>Lines of step {{ shownStep.number }}: {{ shownStep.title }}</span>
       <RouterLink :to="{ path: `/formulas/${editor.id}/method`, query: { step: shownStep.key } }">
         Back to the method
       </RouterLink>
     </p>
-    <div class="columns">
+    <div class="sheet-columns">
       <div class="jar-column"><Jar :layers="layers" /></div>
       <Sheet ref="sheet" />
       <ReadingColumn class="reading" />
@@ -125,16 +125,16 @@ defineExpose({
 .shown-step a {
   color: var(--accent-ink);
 }
-.page {
+.sheet-page {
   flex: 1;
   display: flex;
   flex-direction: column;
 }
-.columns {
+.sheet-columns {
   flex: 1;
   display: grid;
   grid-template-columns: 64px minmax(0, 1fr) minmax(18rem, 21rem);
-  gap: 0 0.875rem;
+  gap: 0 0.75rem;
   padding-left: 1rem;
 }
 .jar-column {
@@ -151,7 +151,7 @@ defineExpose({
   display: none;
 }
 @media (max-width: 1080px) {
-  .columns {
+  .sheet-columns {
     grid-template-columns: 64px minmax(0, 1fr);
     padding-right: 1rem;
   }
@@ -163,7 +163,7 @@ defineExpose({
   }
 }
 @media (max-width: 620px) {
-  .columns {
+  .sheet-columns {
     grid-template-columns: minmax(0, 1fr);
     padding: 0 0.5rem;
   }

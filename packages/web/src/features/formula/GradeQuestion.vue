@@ -25,7 +25,7 @@ function onKey(event: KeyboardEvent) {
 <template>
   <section class="question" :aria-label="`Which ${question.name}?`">
     <h3>Which {{ question.name }}? {{ question.question }}</h3>
-    <ul ref="list" @keydown="onKey">
+    <ul class="stacked closer" ref="list" @keydown="onKey">
       <li v-for="option in question.options" :key="option.label">
         <button
           type="button"
@@ -34,7 +34,7 @@ function onKey(event: KeyboardEvent) {
           @click="emit('answer', option)"
         >
           <strong>{{ option.label }}</strong>
-          <span>{{ option.difference }}</span>
+          <span class="muted text-note">{{ option.difference }}</span>
         </button>
       </li>
     </ul>
@@ -47,11 +47,6 @@ function onKey(event: KeyboardEvent) {
 }
 h3 {
   padding-bottom: 0.5rem;
-  font-size: var(--text-body);
-}
-ul {
-  display: grid;
-  gap: 0.375rem;
 }
 button {
   display: grid;
@@ -70,9 +65,5 @@ button:focus-visible {
 }
 button.on {
   border-color: var(--accent);
-}
-span {
-  color: var(--muted);
-  font-size: var(--text-note);
 }
 </style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Dialog from 'primevue/dialog'
+import { PopUp } from '../../components/dialogs'
 
 const open = defineModel<boolean>('open', { required: true })
 
@@ -40,13 +40,7 @@ const GROUPS = [
 </script>
 
 <template>
-  <Dialog
-    v-model:visible="open"
-    modal
-    header="Keys"
-    :style="{ width: 'min(44rem, calc(100vw - 2rem))' }"
-    :draggable="false"
-  >
+  <PopUp v-model:visible="open" header="Keys" width="44rem">
     <div class="groups">
       <section v-for="group in GROUPS" :key="group.title">
         <h3>{{ group.title }}</h3>
@@ -63,7 +57,7 @@ const GROUPS = [
     <p class="muted small">
       A comma or a dot is a decimal mark. Everything also works with the mouse and by touch.
     </p>
-  </Dialog>
+  </PopUp>
 </template>
 
 <style scoped>
@@ -76,13 +70,12 @@ section {
   padding-bottom: 1rem;
 }
 h3 {
-  font-size: var(--text-less);
   padding-bottom: 0.5rem;
 }
 dl {
   display: grid;
   grid-template-columns: 7.5rem 1fr;
-  gap: 0.4rem 0.75rem;
+  gap: 0.375rem 0.75rem;
   margin: 0;
 }
 dd {

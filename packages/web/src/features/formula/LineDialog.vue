@@ -14,7 +14,8 @@ import {
   type Substitute,
 } from '@omblet/core'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
+import { PlainButton } from '../../components/buttons'
+import { PopUp } from '../../components/dialogs'
 import InputText from 'primevue/inputtext'
 import { computed, inject, ref } from 'vue'
 import MaterialFacts from '../../components/MaterialFacts.vue'
@@ -84,14 +85,7 @@ function replace() {
 </script>
 
 <template>
-  <Dialog
-    v-model:visible="open"
-    modal
-    :header="capitalise(line.label).slice(0, 90)"
-    :style="{ width: 'min(34rem, calc(100vw - 2rem))' }"
-    :draggable="false"
-    @hide="editor.settle()"
-  >
+  <PopUp v-model:visible="open" :header="capitalise(line.label).slice(0, 90)" @hide="editor.settle()">
     <p v-if="!material" class="muted">
       This name is in no catalogue, so nothing about it can be checked. Replace it, or make it a material of
       your own.
@@ -149,10 +143,10 @@ function replace() {
     </div>
     <StandIns v-if="material" :line="line" @take="standIn" />
     <div class="buttons">
-      <Button label="Replace material" icon="pi pi-sync" severity="secondary" outlined @click="replace" />
+      <PlainButton label="Replace material" icon="pi pi-sync" @click="replace" />
       <Button label="Done" @click="open = false" />
     </div>
-  </Dialog>
+  </PopUp>
 </template>
 
 <style scoped>

@@ -5,22 +5,21 @@ import {
   knownOf,
   phNotTold,
   formatNumber,
-  LIMITS,
   sayNumber,
-  stepOfLine,
   type AssessedLine,
   type CapMark,
 } from '@omblet/core'
 import type { MenuItem } from 'primevue/menuitem'
-import { computed, inject, nextTick, ref } from 'vue'
-import { useRouter } from 'vue-router'
+import { computed, inject, ref } from 'vue'
 import DoseRail from '../../components/DoseRail.vue'
 import FindingMark from '../../components/FindingMark.vue'
 import KnownMark from '../../components/KnownMark.vue'
 import { useEditor } from '../../stores/editor'
 import AmountField from './AmountField.vue'
 import LineDialog from './LineDialog.vue'
+import LineNote from './LineNote.vue'
 import { sameLine, sheetKey } from './sheet'
+import { useLineMenu } from './use-line-menu'
 
 const props = defineProps<{
   line: AssessedLine
@@ -38,9 +37,8 @@ const editor = useEditor()
 const api = inject(sheetKey)!
 const row = ref<HTMLElement>()
 const amount = ref<InstanceType<typeof AmountField>>()
-const noteInput = ref<HTMLInputElement>()
+const lineNote = ref<InstanceType<typeof LineNote>>()
 const problem = ref<string | null>(null)
-const noteOpen = ref(false)
 const detailsOpen = ref(false)
 
 const source = computed(() => props.line.source)
@@ -52,11 +50,7 @@ const unmeasured = computed(() => phNotTold(props.line, editor.assessment?.water
 const inci = computed(() => props.line.material?.inci.join(', ') ?? known.value.says)
 const lit = computed(() => api.highlighted.value.some((at) => sameLine(at, props.line)))
 
-async function openNote() {
-  noteOpen.value = true
-  await nextTick()
-  noteInput.value?.focus()
-}
+const openNote = () => void lineNote.value?.open()
 const focusCell = (cell: string) => row.value?.querySelector<HTMLElement>(`[data-cell="${cell}"]`)?.focus()
 function onSideKey(event: KeyboardEvent, cell: 'name' | 'menu') {
   if ((cell === 'name' && event.key === 'ArrowRight') || (cell === 'menu' && event.key === 'ArrowLeft')) {
@@ -68,58 +62,13 @@ function onSideKey(event: KeyboardEvent, cell: 'name' | 'menu') {
   }
 }
 
-function onNote(event: Event) {
-  const value = (event.target as HTMLInputElement).value.slice(0, LIMITS.note)
-  editor.apply(
-    { type: 'patch-line', at: props.line, patch: { note: value || undefined } },
-    `note-${source.value.id}`,
-  )
-}
-function closeNote() {
-  noteOpen.value = false
-  editor.settle()
-}
-
-/** Made only when asked for: forty rows share one menu. */
-const router = useRouter()
-const stepItem = (): MenuItem[] => {
-  const { steps } = editor.derived!.method
-  const step = stepOfLine(steps, props.line)
-  if (!step) return []
-  const label = `Goes in at step ${steps.indexOf(step) + 1}: ${step.title}`
-  return [{ label, icon: 'pi pi-list', command: () => void router.push({ path: `/formulas/${editor.id}/method`, query: { step: step.key } }) }] // prettier-ignore
-}
-const items = (): MenuItem[] => [
-  ...stepItem(),
-  { label: 'Facts and strength', icon: 'pi pi-info-circle', command: () => (detailsOpen.value = true) },
-  { label: 'Replace material', icon: 'pi pi-sync', command: () => api.find(props.line.phase, props.line) },
-  {
-    label: source.value.note ? 'Change note' : 'Add a note',
-    icon: 'pi pi-comment',
-    command: () => void openNote(),
-  },
-  {
-    label: 'Fill up to 100 (q.s.)',
-    icon: 'pi pi-plus-circle',
-    disabled: props.line.fill,
-    command: () => editor.apply({ type: 'set-fill', at: props.line }),
-  },
-  unit.value === 'percent'
-    ? {
-        label: 'Type in grams',
-        icon: 'pi pi-sort-alt',
-        disabled: props.line.fill || !props.line.given,
-        command: () => void amount.value?.switchTo('grams'),
-      }
-    : {
-        label: 'Type in percent',
-        icon: 'pi pi-sort-alt',
-        command: () => void amount.value?.switchTo('percent'),
-      },
-  { label: 'Move up', icon: 'pi pi-arrow-up', command: () => emit('move', -1) },
-  { label: 'Move down', icon: 'pi pi-arrow-down', command: () => emit('move', 1) },
-  { label: 'Take out', icon: 'pi pi-trash', command: () => emit('remove') },
-]
+const items = useLineMenu(() => props.line, {
+  details: () => (detailsOpen.value = true),
+  note: openNote,
+  switchTo: (to) => void amount.value?.switchTo(to),
+  move: (by) => emit('move', by),
+  remove: () => emit('remove'),
+})
 </script>
 
 <template>
@@ -127,14 +76,14 @@ const items = (): MenuItem[] => [
     <span class="grip" aria-hidden="true" title="Drag to move"><i class="pi pi-bars"></i></span>
     <button
       type="button"
-      class="names"
+      class="names bare"
       data-cell="name"
       tabindex="-1"
       aria-haspopup="dialog"
       @click="detailsOpen = true"
       @keydown="onSideKey($event, 'name')"
     >
-      <span class="common">
+      <span class="common abreast grow breaks">
         {{ name
         }}<span v-if="source.strengthPercent" class="strength mono"
           >{{ sayNumber(source.strengthPercent, 3) }} %</span
@@ -156,7 +105,7 @@ const items = (): MenuItem[] => [
       :cap="cap"
     />
     <span v-else class="dose-rail"></span>
-    <span class="cell percent">
+    <span class="cell percent abreast">
       <AmountField
         v-if="unit === 'percent'"
         ref="amount"
@@ -172,9 +121,9 @@ const items = (): MenuItem[] => [
         @problem="problem = $event"
       />
       <span v-else class="mono plain">{{ formatNumber(line.percent, 2, 3) }}</span>
-      <span class="unit mono" aria-hidden="true">%</span>
+      <span class="mono muted text-note" aria-hidden="true">%</span>
     </span>
-    <span class="cell grams">
+    <span class="cell grams abreast">
       <AmountField
         v-if="unit === 'grams'"
         ref="amount"
@@ -190,11 +139,11 @@ const items = (): MenuItem[] => [
         @problem="problem = $event"
       />
       <span v-else class="mono plain">{{ line.given ? formatNumber(line.grams, places) : '–' }}</span>
-      <span class="unit mono" aria-hidden="true">g</span>
+      <span class="mono muted text-note" aria-hidden="true">g</span>
     </span>
     <button
       type="button"
-      class="dots"
+      class="dots bare"
       data-cell="menu"
       tabindex="-1"
       :aria-label="`More for ${name}`"
@@ -205,20 +154,7 @@ const items = (): MenuItem[] => [
       <i class="pi pi-ellipsis-v" aria-hidden="true"></i>
     </button>
     <p v-if="problem" :id="`problem-${source.id}`" class="problem error-text" role="alert">{{ problem }}</p>
-    <p v-if="source.note && !noteOpen" class="note small" @dblclick="openNote">{{ source.note }}</p>
-    <input
-      v-if="noteOpen"
-      ref="noteInput"
-      data-history
-      class="note-field small"
-      :value="source.note ?? ''"
-      :aria-label="`Note on ${name}`"
-      placeholder="Note"
-      @input="onNote"
-      @blur="closeNote"
-      @keydown.enter="closeNote"
-      @keydown.esc="closeNote"
-    />
+    <LineNote ref="lineNote" :line="line" :name="name" />
     <LineDialog v-if="detailsOpen" v-model:open="detailsOpen" :line="line" :cap="cap ?? null" />
   </li>
 </template>
@@ -260,21 +196,10 @@ const items = (): MenuItem[] => [
   display: grid;
   min-width: 0;
   padding: 0.125rem 0.25rem;
-  border: 0;
-  background: none;
-  text-align: left;
-  cursor: pointer;
   line-height: 1.25;
 }
 .names:hover .common {
   color: var(--accent-ink);
-}
-.common {
-  display: flex;
-  align-items: center;
-  gap: 0.375rem;
-  min-width: 0;
-  overflow-wrap: anywhere;
 }
 .strength {
   padding: 0 0.3rem;
@@ -296,8 +221,6 @@ const items = (): MenuItem[] => [
   vertical-align: -2px;
 }
 .cell {
-  display: flex;
-  align-items: center;
   gap: 0.25rem;
   justify-content: flex-end;
 }
@@ -308,10 +231,6 @@ const items = (): MenuItem[] => [
   padding-right: 0;
   color: var(--muted);
 }
-.unit {
-  color: var(--muted);
-  font-size: var(--text-note);
-}
 .percent .plain {
   color: var(--muted);
 }
@@ -320,39 +239,16 @@ const items = (): MenuItem[] => [
   height: 28px;
   display: grid;
   place-items: center;
-  padding: 0;
-  border: 0;
   border-radius: var(--round-xl);
-  background: none;
   color: var(--muted);
-  cursor: pointer;
 }
 .dots:hover {
   background: var(--bench);
 }
-.problem,
-.note,
-.note-field {
-  grid-column: 2 / -1;
-}
 .problem {
+  grid-column: 2 / -2;
   padding: 0 0.25rem 0.25rem;
   text-align: right;
-  grid-column: 2 / -2;
-}
-.note {
-  padding: 0 0.25rem 0.25rem;
-  color: var(--muted);
-  font-style: italic;
-  overflow-wrap: anywhere;
-}
-.note-field {
-  height: 30px;
-  margin: 0 0 0.25rem;
-  padding: 0 0.5rem;
-  border: 1px solid var(--line-strong);
-  border-radius: var(--round-m);
-  background: var(--field);
 }
 @media (max-width: 620px) {
   .line {

@@ -54,14 +54,14 @@ const shortLabel = (label: string) => capitalise(label.split(/ with | \(|, /)[0]
 </script>
 
 <template>
-  <section class="card ph" aria-labelledby="ph-title">
-    <header>
-      <h2 id="ph-title">Where pH can sit</h2>
+  <section class="card ph padded" aria-labelledby="ph-title">
+    <header class="abreast level spread">
+      <h2 class="text-less" id="ph-title">Where pH can sit</h2>
       <span class="muted small">{{ shut ? 'cannot be measured' : headline }}</span>
     </header>
     <div class="chart">
       <div v-for="row in shown" :key="row.id" class="row" :title="row.spoken">
-        <span class="label">{{ shortLabel(row.label) }}</span>
+        <span class="label cut">{{ shortLabel(row.label) }}</span>
         <span class="track" role="img" :aria-label="row.spoken + (row.clash ? ', clashes' : '')">
           <span
             class="bar"
@@ -96,7 +96,7 @@ const shortLabel = (label: string) => capitalise(label.split(/ with | \(|, /)[0]
     <button
       v-if="rows.length > shown.length || showAll"
       type="button"
-      class="more small"
+      class="more small bare"
       @click="showAll = !showAll"
     >
       {{ showAll ? 'Show fewer' : `Show all ${rows.length}` }}
@@ -108,7 +108,7 @@ const shortLabel = (label: string) => capitalise(label.split(/ with | \(|, /)[0]
       >
       <template v-else-if="!shut">It cannot be predicted here: measure it.</template>
     </p>
-    <RouterLink v-if="!shut" :to="`/formulas/${editor.id}/ph`" class="leaf small"
+    <RouterLink v-if="!shut" :to="`/formulas/${editor.id}/ph`" class="to-leaf small"
       >Curve, dose and log</RouterLink
     >
     <PhEntries :shared="windows.shared" :reading="reading" :target="target" :shut="shut" />
@@ -116,18 +116,8 @@ const shortLabel = (label: string) => capitalise(label.split(/ with | \(|, /)[0]
 </template>
 
 <style scoped>
-.ph {
-  padding: 0.75rem 0.875rem;
-}
 header {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: 0.5rem;
   padding-bottom: 0.375rem;
-}
-h2 {
-  font-size: var(--text-less);
 }
 .chart {
   position: relative;
@@ -139,11 +129,6 @@ h2 {
   gap: 0.5rem;
   min-height: 24px;
   font-size: var(--text-small);
-}
-.label {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 .track {
   position: relative;
@@ -235,19 +220,15 @@ h2 {
   font-style: normal;
   transform: translateX(-50%);
 }
-.leaf {
+.to-leaf {
   display: inline-block;
   min-height: 24px;
   color: var(--accent-ink);
 }
 .more {
   min-height: 24px;
-  padding: 0;
-  border: 0;
-  background: none;
   color: var(--accent-ink);
   text-decoration: underline;
   text-underline-offset: 2px;
-  cursor: pointer;
 }
 </style>

@@ -25,7 +25,7 @@ function removeReading() {
 
 <template>
   <div class="entries">
-    <div class="entry">
+    <div class="entry abreast wraps">
       <span class="muted small" id="target-label">Target</span>
       <input
         class="mono"
@@ -57,11 +57,11 @@ function removeReading() {
       />
     </div>
     <p v-if="error" class="error-text" role="alert">{{ error }}</p>
-    <p v-if="reading" class="entry">
+    <p v-if="reading" class="entry abreast wraps">
       <span class="muted small">Read</span>
       <strong class="mono">{{ sayNumber(reading.ph) }}</strong>
       <span class="muted small">{{ METHOD_WORDS[reading.method] }}</span>
-      <button type="button" class="more small" @click="removeReading">remove</button>
+      <button type="button" class="more small bare" @click="removeReading">remove</button>
     </p>
     <ReadingForm v-if="!shut" id="ph-read" :label="reading ? 'Again' : 'Read'" />
   </div>
@@ -70,24 +70,14 @@ function removeReading() {
 <style scoped>
 .more {
   min-height: 24px;
-  padding: 0;
-  border: 0;
-  background: none;
   color: var(--accent-ink);
   text-decoration: underline;
   text-underline-offset: 2px;
-  cursor: pointer;
 }
 .entries {
   display: grid;
   gap: 0.25rem;
   padding-top: 0.375rem;
-}
-.entry {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.375rem;
 }
 .entry > :first-child {
   width: 2.375rem;

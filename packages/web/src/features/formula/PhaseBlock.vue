@@ -9,7 +9,7 @@ import {
   type Phase,
   type PhaseTotal,
 } from '@omblet/core'
-import Button from 'primevue/button'
+import { QuietButton } from '../../components/buttons'
 import Menu from 'primevue/menu'
 import type { MenuItem } from 'primevue/menuitem'
 import { computed, inject, ref } from 'vue'
@@ -74,10 +74,15 @@ const items = computed(() => [
     :data-role="phase.role"
     :aria-label="`Phase ${total.letter}, ${phase.name}`"
   >
-    <header>
+    <header class="abreast">
       <span class="phase-badge" :style="{ background: 'var(--phase)' }">{{ total.letter }}</span>
-      <button type="button" class="label" aria-haspopup="dialog" @click="emit('edit')">
-        <span class="phase-name">{{ phase.name || 'Unnamed phase' }}</span>
+      <button
+        type="button"
+        class="label abreast level wraps bare"
+        aria-haspopup="dialog"
+        @click="emit('edit')"
+      >
+        <span class="phase-name bold">{{ phase.name || 'Unnamed phase' }}</span>
         <span class="muted small">{{
           temperature || (phase.role === 'oil' || phase.role === 'water' ? 'not heated' : '')
         }}</span>
@@ -98,12 +103,10 @@ const items = computed(() => [
         <span>{{ formatNumber(total.percent) }} %</span>
         <span class="grams">{{ formatGrams(total.grams, editor.assessment!.amounts.resolutionGrams) }}</span>
       </span>
-      <Button
+      <QuietButton
         class="dots"
         icon="pi pi-ellipsis-v"
-        text
         rounded
-        severity="secondary"
         size="small"
         :aria-label="`More for phase ${total.letter}`"
         aria-haspopup="menu"
@@ -126,7 +129,7 @@ const items = computed(() => [
         @menu="(event, items) => emit('menu', event, items)"
       />
     </ol>
-    <button v-if="lines.length === 0" type="button" class="empty" @click="api.find(index)">
+    <button v-if="lines.length === 0" type="button" class="empty bare" @click="api.find(index)">
       <i class="pi pi-plus" aria-hidden="true"></i> Nothing in this phase yet. Add a material.
     </button>
   </section>
@@ -156,28 +159,15 @@ const items = computed(() => [
   overflow: clip;
 }
 header {
-  display: flex;
-  align-items: center;
-  gap: 0.625rem;
   min-height: 40px;
   padding: 0.25rem 0.5rem 0.25rem 0.75rem;
 }
 .label {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 0 0.625rem;
+  gap: 0 0.5rem;
   min-width: 0;
   min-height: 28px;
   padding: 0.125rem 0.25rem;
-  border: 0;
-  background: none;
-  text-align: left;
-  cursor: pointer;
   overflow-wrap: anywhere;
-}
-.phase-name {
-  font-weight: 700;
 }
 .label:hover .phase-name {
   text-decoration: underline;
@@ -211,12 +201,8 @@ header {
 .empty {
   width: 100%;
   padding: 0.625rem 0.75rem;
-  border: 0;
   border-top: 1px solid var(--line);
-  background: none;
   color: var(--muted);
-  text-align: left;
-  cursor: pointer;
 }
 .empty:hover {
   color: var(--accent-ink);
@@ -225,7 +211,7 @@ header {
 @media (max-width: 620px) {
   header {
     flex-wrap: wrap;
-    gap: 0 0.625rem;
+    gap: 0 0.5rem;
   }
   .label {
     flex: 1 1 6rem;

@@ -1,12 +1,10 @@
 <script setup lang="ts">
 import { LIMITS, parseNumber, sayNumber, type Phase, type Role } from '@omblet/core'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
-import InputText from 'primevue/inputtext'
-import Select from 'primevue/select'
-import Textarea from 'primevue/textarea'
+import { PopUp } from '../../components/dialogs'
 import { computed, reactive, watch } from 'vue'
-import FormField from '../../components/FormField.vue'
+import ChoiceField from '../../components/ChoiceField.vue'
+import TextField from '../../components/TextField.vue'
 import { useEditor } from '../../stores/editor'
 
 const props = defineProps<{ index: number | null }>()
@@ -57,84 +55,55 @@ function close() {
 </script>
 
 <template>
-  <Dialog
-    :visible="phase !== null"
-    modal
-    header="Phase"
-    :style="{ width: 'min(30rem, calc(100vw - 2rem))' }"
-    :draggable="false"
-    @update:visible="close"
-  >
+  <PopUp :visible="phase !== null" header="Phase" @update:visible="close" width="30rem">
     <form v-if="phase" class="dialog-form" @submit.prevent="close">
-      <FormField id="phase-name" label="Name">
-        <InputText
-          id="phase-name"
-          autofocus
-          :maxlength="LIMITS.name"
-          :model-value="phase.name"
-          fluid
-          @update:model-value="patch({ name: $event ?? '' }, 'name')"
-        />
-      </FormField>
-      <FormField id="phase-role" label="Role">
-        <Select
-          label-id="phase-role"
-          :model-value="phase.role"
-          :options="ROLES"
-          option-label="label"
-          option-value="value"
-          fluid
-          @update:model-value="patch({ role: $event }, 'role')"
-        />
-      </FormField>
-      <FormField id="phase-heat" label="Heat to, °C" :error="errors['heatToC']">
-        <InputText
-          id="phase-heat"
-          class="mono"
-          inputmode="decimal"
-          :model-value="valueOf('heatToC')"
-          :invalid="!!errors['heatToC']"
-          placeholder="not heated"
-          fluid
-          @update:model-value="onNumber('heatToC', $event ?? '')"
-        />
-      </FormField>
-      <FormField id="phase-hold" label="Hold, minutes" :error="errors['holdMinutes']">
-        <InputText
-          id="phase-hold"
-          class="mono"
-          inputmode="numeric"
-          :model-value="valueOf('holdMinutes')"
-          :invalid="!!errors['holdMinutes']"
-          placeholder="no hold"
-          fluid
-          @update:model-value="onNumber('holdMinutes', $event ?? '')"
-        />
-      </FormField>
-      <FormField id="phase-below" label="Add below, °C" :error="errors['belowC']">
-        <InputText
-          id="phase-below"
-          class="mono"
-          inputmode="decimal"
-          :model-value="valueOf('belowC')"
-          :invalid="!!errors['belowC']"
-          placeholder="any"
-          fluid
-          @update:model-value="onNumber('belowC', $event ?? '')"
-        />
-      </FormField>
-      <FormField id="phase-note" label="Note" class="wide">
-        <Textarea
-          id="phase-note"
-          rows="2"
-          auto-resize
-          :maxlength="LIMITS.note"
-          :model-value="phase.note ?? ''"
-          fluid
-          @update:model-value="patch({ note: $event || undefined }, 'note')"
-        />
-      </FormField>
+      <TextField
+        label="Name"
+        autofocus
+        :maxlength="LIMITS.name"
+        :model-value="phase.name"
+        @update:model-value="patch({ name: $event ?? '' }, 'name')"
+      />
+      <ChoiceField
+        label="Role"
+        :model-value="phase.role"
+        :options="ROLES"
+        @update:model-value="patch({ role: $event }, 'role')"
+      />
+      <TextField
+        label="Heat to, °C"
+        :error="errors['heatToC']"
+        :model-value="valueOf('heatToC')"
+        placeholder="not heated"
+        @update:model-value="onNumber('heatToC', $event ?? '')"
+        figure
+      />
+      <TextField
+        label="Hold, minutes"
+        :error="errors['holdMinutes']"
+        inputmode="numeric"
+        :model-value="valueOf('holdMinutes')"
+        placeholder="no hold"
+        @update:model-value="onNumber('holdMinutes', $event ?? '')"
+        mono
+      />
+      <TextField
+        label="Add below, °C"
+        :error="errors['belowC']"
+        :model-value="valueOf('belowC')"
+        placeholder="any"
+        @update:model-value="onNumber('belowC', $event ?? '')"
+        figure
+      />
+      <TextField
+        label="Note"
+        class="wide"
+        :rows="2"
+        :maxlength="LIMITS.note"
+        :model-value="phase.note ?? ''"
+        @update:model-value="patch({ note: $event || undefined }, 'note')"
+      />
       <div class="dialog-buttons"><Button type="submit" label="Done" /></div>
     </form>
-  </Dialog>
+  </PopUp>
 </template>

@@ -1,15 +1,12 @@
 <script setup lang="ts">
 import { LIMITS, parseNumber, sayNumber } from '@omblet/core'
-import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
+import { PlainButton } from '../../components/buttons'
+import { PopUp } from '../../components/dialogs'
 import InputText from 'primevue/inputtext'
-import Select from 'primevue/select'
-import SelectButton from 'primevue/selectbutton'
-import Textarea from 'primevue/textarea'
 import { computed, ref } from 'vue'
-import FormField from '../../components/FormField.vue'
+import ProductFields from '../../components/ProductFields.vue'
+import TextField from '../../components/TextField.vue'
 import { rememberScale } from '../../browser/scale'
-import { kindOptions, madeForOptions, regionOptions, rinseOptions, siteOptions } from '../../components/words'
 import { useEditor } from '../../stores/editor'
 
 const open = defineModel<boolean>('open', { required: true })
@@ -71,108 +68,35 @@ function onNote(event: Event) {
 </script>
 
 <template>
-  <Dialog
-    v-model:visible="open"
-    modal
-    header="What it is"
-    :style="{ width: 'min(36rem, calc(100vw - 2rem))' }"
-    :draggable="false"
-    @hide="editor.settle()"
-  >
+  <PopUp v-model:visible="open" header="What it is" @hide="editor.settle()" width="36rem">
     <div class="dialog-form">
-      <FormField id="product-kind" label="Kind">
-        <Select
-          label-id="product-kind"
-          :model-value="product.kind"
-          :options="kindOptions"
-          option-label="label"
-          option-value="value"
-          fluid
-          @update:model-value="set({ kind: $event })"
-        />
-      </FormField>
-      <FormField id="product-site" label="Used on">
-        <Select
-          label-id="product-site"
-          :model-value="product.site"
-          :options="siteOptions"
-          option-label="label"
-          option-value="value"
-          fluid
-          @update:model-value="set({ site: $event })"
-        />
-      </FormField>
-      <FormField id="product-for" label="Made for">
-        <Select
-          label-id="product-for"
-          :model-value="product.for"
-          :options="madeForOptions"
-          option-label="label"
-          option-value="value"
-          placeholder="Not said"
-          show-clear
-          fluid
-          @update:model-value="set({ for: $event ?? undefined })"
-        />
-      </FormField>
-      <div class="field">
-        <span id="product-rinse" class="label">How it is used</span>
-        <SelectButton
-          :model-value="product.rinse"
-          :options="rinseOptions"
-          option-label="label"
-          option-value="value"
-          :allow-empty="false"
-          aria-labelledby="product-rinse"
-          @update:model-value="set({ rinse: $event })"
-        />
-      </div>
-      <FormField id="product-region" label="Rules of">
-        <Select
-          label-id="product-region"
-          :model-value="product.region"
-          :options="regionOptions"
-          option-label="label"
-          option-value="value"
-          fluid
-          @update:model-value="set({ region: $event })"
-        />
-        <p v-if="product.region === 'other'" class="muted small">
-          The strictest rule known here is shown. Look up your own.
-        </p>
-      </FormField>
-      <FormField id="product-scale" label="Scale shows steps of, in grams" :error="scaleError">
-        <InputText
-          id="product-scale"
-          :model-value="scaleText ?? sayNumber(formula.scaleResolutionGrams ?? 0.01, 4)"
-          list="scales"
-          inputmode="decimal"
-          class="mono"
-          fluid
-          :invalid="scaleError !== null"
-          @update:model-value="onScale($event ?? '')"
-          @blur="settleScale"
-        />
+      <ProductFields :product="product" made-for @change="set" />
+      <TextField
+        label="Scale shows steps of, in grams"
+        :error="scaleError"
+        :model-value="scaleText ?? sayNumber(formula.scaleResolutionGrams ?? 0.01, 4)"
+        list="scales"
+        figure
+        @update:model-value="onScale"
+        @blur="settleScale"
+      >
         <datalist id="scales"><option v-for="s in SCALES" :key="s" :value="String(s)"></option></datalist>
         <p class="muted small">With two scales, the finer one.</p>
-      </FormField>
-      <FormField id="product-repeats" label="It repeats to, in grams" :error="repeatsError">
-        <InputText
-          id="product-repeats"
-          :model-value="
-            repeatsText ??
-            (formula.scaleRepeatabilityGrams ? sayNumber(formula.scaleRepeatabilityGrams, 4) : '')
-          "
-          inputmode="decimal"
-          class="mono"
-          fluid
-          placeholder="as its maker states"
-          :invalid="repeatsError !== null"
-          @update:model-value="onRepeats($event ?? '')"
-          @blur="settleScale"
-        />
+      </TextField>
+      <TextField
+        label="It repeats to, in grams"
+        :error="repeatsError"
+        :model-value="
+          repeatsText ??
+          (formula.scaleRepeatabilityGrams ? sayNumber(formula.scaleRepeatabilityGrams, 4) : '')
+        "
+        figure
+        placeholder="as its maker states"
+        @update:model-value="onRepeats"
+        @blur="settleScale"
+      >
         <p class="muted small">Left empty, one step is reckoned with.</p>
-      </FormField>
+      </TextField>
       <div class="field wide">
         <label for="product-claim">What you say of it</label>
         <ul v-if="claims.length" class="claims">
@@ -192,13 +116,7 @@ function onNote(event: Event) {
             fluid
             @keydown.enter.prevent="addClaim(claim)"
           />
-          <Button
-            label="Add"
-            severity="secondary"
-            outlined
-            :disabled="claim.trim() === ''"
-            @click="addClaim(claim)"
-          />
+          <PlainButton label="Add" :disabled="claim.trim() === ''" @click="addClaim(claim)" />
         </div>
         <div class="suggest">
           <button v-for="text in suggestions" :key="text" type="button" class="chip" @click="addClaim(text)">
@@ -206,18 +124,9 @@ function onNote(event: Event) {
           </button>
         </div>
       </div>
-      <FormField id="product-note" label="Note" class="wide">
-        <Textarea
-          id="product-note"
-          :model-value="formula.note ?? ''"
-          rows="2"
-          auto-resize
-          fluid
-          @input="onNote"
-        />
-      </FormField>
+      <TextField label="Note" class="wide" :model-value="formula.note ?? ''" :rows="2" @input="onNote" />
     </div>
-  </Dialog>
+  </PopUp>
 </template>
 
 <style scoped>

@@ -15,7 +15,7 @@ const reacted = computed(() => batches.heads.filter((b) => b.reacted && b.formul
 </script>
 
 <template>
-  <aside class="reading-column" aria-label="Reading">
+  <aside class="reading-column stacked" aria-label="Reading">
     <Notice v-for="b in reacted" :key="b.id" kind="stop"
       >Skin reacted to <RouterLink :to="`/keeping/${b.id}`">{{ b.code }}</RouterLink> in a patch test. Look at
       it before you make more.</Notice
@@ -34,9 +34,7 @@ const reacted = computed(() => batches.heads.filter((b) => b.reacted && b.formul
 
 <style scoped>
 .reading-column {
-  display: grid;
   align-content: start;
-  gap: 0.75rem;
   padding: 0.875rem;
 }
 </style>

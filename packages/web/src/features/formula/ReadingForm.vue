@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { METHODS, parseReading, recordReading, type Reading } from '@omblet/core'
-import Button from 'primevue/button'
+import { PlainButton } from '../../components/buttons'
 import Select from 'primevue/select'
 import { ref } from 'vue'
 import { useEditor } from '../../stores/editor'
@@ -32,7 +32,7 @@ function record() {
 </script>
 
 <template>
-  <form class="reading" :class="{ big }" @submit.prevent="record">
+  <form class="reading abreast wraps" :class="{ big }" @submit.prevent="record">
     <label class="muted small" :for="id">{{ label }}</label>
     <input
       :id="id"
@@ -51,18 +51,12 @@ function record() {
       size="small"
       aria-label="How it was read"
     />
-    <Button type="submit" label="Record" size="small" severity="secondary" outlined />
+    <PlainButton type="submit" label="Record" size="small" />
     <p v-if="error" class="error-text" role="alert">{{ error }}</p>
   </form>
 </template>
 
 <style scoped>
-.reading {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.375rem;
-}
 label {
   width: 2.375rem;
 }

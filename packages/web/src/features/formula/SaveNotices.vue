@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import { PlainButton } from '../../components/buttons'
 import { useToast } from 'primevue/usetoast'
 import { download, fileName } from '../../browser/download'
 import Notice from '../../components/Notice.vue'
@@ -22,47 +23,37 @@ async function keepBoth() {
 </script>
 
 <template>
-  <div class="notices">
+  <div class="notices stacked closer">
     <Notice v-if="editor.state === 'conflict'" kind="stop">
       This formula was also changed in another tab. Nothing is overwritten until you choose.
       <template #actions>
         <Button label="Keep both" size="small" @click="keepBoth" />
-        <Button
-          label="Take the other one"
-          size="small"
-          severity="secondary"
-          outlined
-          @click="editor.takeOther()"
-        />
+        <PlainButton label="Take the other one" size="small" @click="editor.takeOther()" />
       </template>
     </Notice>
     <Notice v-else-if="editor.state === 'gone'" kind="stop">
       This formula was deleted in another tab. What you see is not stored any more.
       <template #actions>
         <Button label="Store it again" size="small" @click="editor.storeAgain()" />
-        <Button label="Export it" size="small" severity="secondary" outlined @click="exportIt" />
+        <PlainButton label="Export it" size="small" @click="exportIt" />
       </template>
     </Notice>
     <Notice v-else-if="editor.state === 'failed'" kind="stop">
       {{ editor.problem }}
       <template #actions>
         <Button label="Export it" size="small" @click="exportIt" />
-        <Button label="Try again" size="small" severity="secondary" outlined @click="editor.tryAgain()" />
+        <PlainButton label="Try again" size="small" @click="editor.tryAgain()" />
       </template>
     </Notice>
     <Notice v-if="editor.refused" kind="check">
       This was not done: {{ editor.refused }}
-      <template #actions
-        ><Button label="Close" size="small" severity="secondary" outlined @click="editor.refused = null"
-      /></template>
+      <template #actions><PlainButton label="Close" size="small" @click="editor.refused = null" /></template>
     </Notice>
   </div>
 </template>
 
 <style scoped>
 .notices {
-  display: grid;
-  gap: 0.5rem;
   padding: 0.75rem 1rem 0;
 }
 .notices:not(:has(> *)) {

@@ -146,7 +146,7 @@ defineExpose({ focusLine, currentPhase, addPhase, keepPlace })
 </script>
 
 <template>
-  <div ref="root" class="sheet" @focusin="onFocusIn">
+  <div ref="root" class="sheet stacked" @focusin="onFocusIn">
     <h2 class="hidden-text">Sheet</h2>
     <PhaseBlock
       v-for="(phase, p) in formula.phases"
@@ -167,7 +167,7 @@ defineExpose({ focusLine, currentPhase, addPhase, keepPlace })
       @remove-phase="removePhase(p)"
       @move-phase="editor.apply({ type: 'move-phase', from: p, to: p + $event })"
     />
-    <div class="foot">
+    <div class="abreast wraps spread">
       <Button label="Add a phase" icon="pi pi-plus" text size="small" @click="addPhase()" />
       <div class="total" :class="{ off: !a.amounts.balanced }">
         <span>Total</span>
@@ -185,16 +185,7 @@ defineExpose({ focusLine, currentPhase, addPhase, keepPlace })
 .sheet {
   min-width: 0;
   padding: 0.875rem 0 4rem;
-  display: grid;
   align-content: start;
-  gap: 0.75rem;
-}
-.foot {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
-  gap: 0.5rem;
 }
 .total {
   display: flex;

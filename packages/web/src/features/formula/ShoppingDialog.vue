@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { capitalise, formatGrams, sayMoney, shoppingList } from '@omblet/core'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
+import { PlainButton } from '../../components/buttons'
+import { PopUp } from '../../components/dialogs'
 import { useToast } from 'primevue/usetoast'
 import { computed } from 'vue'
 import FindingMark from '../../components/FindingMark.vue'
@@ -34,18 +35,14 @@ async function copy() {
 </script>
 
 <template>
-  <Dialog
-    v-model:visible="open"
-    modal
-    header="Shopping list"
-    :style="{ width: 'min(34rem, calc(100vw - 1rem))' }"
-    :draggable="false"
-  >
+  <PopUp v-model:visible="open" header="Shopping list">
     <p class="muted small lead">
       For {{ grams(editor.assessment!.amounts.batchGrams) }} of {{ editor.formula!.name }}; water is left out,
       and so is what is past its date.
     </p>
-    <p v-if="lacking.length === 0" class="fine"><FindingMark severity="fine" />All of it is on your shelf.</p>
+    <p v-if="lacking.length === 0" class="fine abreast">
+      <FindingMark severity="fine" />All of it is on your shelf.
+    </p>
     <table v-if="needs.length">
       <thead>
         <tr>
@@ -74,17 +71,10 @@ async function copy() {
       >. Packs are larger.
     </p>
     <div class="dialog-buttons buttons">
-      <Button
-        label="Copy what lacks"
-        icon="pi pi-copy"
-        severity="secondary"
-        outlined
-        :disabled="lacking.length === 0"
-        @click="copy"
-      />
+      <PlainButton label="Copy what lacks" icon="pi pi-copy" :disabled="lacking.length === 0" @click="copy" />
       <Button label="Done" @click="open = false" />
     </div>
-  </Dialog>
+  </PopUp>
 </template>
 
 <style scoped>
@@ -95,28 +85,16 @@ async function copy() {
   padding-bottom: 0.75rem;
 }
 .fine {
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
   padding-bottom: 0.5rem;
 }
 table {
-  width: 100%;
-  border-collapse: collapse;
   font-size: var(--text-less);
 }
 th {
-  color: var(--muted);
-  font-size: var(--text-small);
-  font-weight: 400;
   text-align: right;
 }
 th:first-child {
   text-align: left;
-}
-td {
-  padding: 0.35rem 0.25rem;
-  border-top: 1px solid var(--line);
 }
 td:not(:first-child) {
   text-align: right;

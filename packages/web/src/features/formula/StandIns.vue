@@ -10,6 +10,7 @@ import {
   type Substitute,
 } from '@omblet/core'
 import Button from 'primevue/button'
+import { PlainButton } from '../../components/buttons'
 import { computed, ref, watch } from 'vue'
 import FindingMark from '../../components/FindingMark.vue'
 import { useEditor } from '../../stores/editor'
@@ -58,16 +59,14 @@ watch(
       <p v-if="list.length === 0" class="muted small">Nothing in the catalogue does its work.</p>
       <ul>
         <li v-for="s in shown" :key="s.material.id">
-          <div class="head">
+          <div class="head abreast wraps">
             <strong>{{ capitalise(s.material.name) }}</strong>
             <span v-if="lots.owned.has(s.material.id)" class="muted small">on your shelf</span>
             <span v-if="priceWords(s)" class="muted small">{{ priceWords(s) }}</span>
-            <span class="mono small amount">{{ sayPercent(s.percent) }}</span>
-            <Button
+            <span class="mono small to-end">{{ sayPercent(s.percent) }}</span>
+            <PlainButton
               label="Use it"
               size="small"
-              severity="secondary"
-              outlined
               :aria-label="`Use ${s.material.name}`"
               @click="emit('take', s)"
             />
@@ -114,13 +113,7 @@ li {
   border-top: 1px solid var(--line);
 }
 .head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.25rem 0.625rem;
-}
-.amount {
-  margin-left: auto;
+  gap: 0.25rem 0.5rem;
 }
 .brings {
   display: grid;

@@ -22,7 +22,7 @@ const told = computed(() => (props.material.parts ?? []).reduce((s, p) => s + p.
 
 <template>
   <section class="stock" aria-label="Recipe of this stock">
-    <header>
+    <header class="abreast spread">
       <h3>
         Make <span class="mono">{{ formatGrams(grams, resolution) }}</span> of it
       </h3>
@@ -53,13 +53,8 @@ const told = computed(() => (props.material.parts ?? []).reduce((s, p) => s + p.
   border-top: 1px solid var(--line);
 }
 header {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
   padding-bottom: 0.375rem;
-}
-h3 {
-  font-size: var(--text-body);
+  gap: 0;
 }
 label :deep(input) {
   width: 3.5rem;

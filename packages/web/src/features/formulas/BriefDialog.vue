@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import { fromBrief, LIMITS, parseNumber, USUAL_BATCH, type Kind, type Product } from '@omblet/core'
+import { fromBrief, LIMITS, parseNumber, USUAL_BATCH, type Product } from '@omblet/core'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
-import InputText from 'primevue/inputtext'
-import Select from 'primevue/select'
-import SelectButton from 'primevue/selectbutton'
+import { QuietButton } from '../../components/buttons'
+import { PopUp } from '../../components/dialogs'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import ChoiceField from '../../components/ChoiceField.vue'
-import FormField from '../../components/FormField.vue'
-import { kindOptions, kindWord, regionOptions, rinseOptions, siteOptions } from '../../components/words'
+import ProductFields from '../../components/ProductFields.vue'
+import TextField from '../../components/TextField.vue'
+import { kindWord } from '../../components/words'
 import { rememberedScale } from '../../browser/scale'
 import { useLibrary } from '../../stores/library'
 
@@ -35,8 +34,11 @@ watch(open, (isOpen) => {
   batchTouched.value = false
   brief.batch = String(USUAL_BATCH[brief.product.kind])
 })
-function chooseKind(kind: Kind) {
-  brief.product.kind = kind
+/** Another kind brings what is usual for it. */
+function change(patch: Partial<Product>) {
+  Object.assign(brief.product, patch)
+  const { kind } = patch
+  if (!kind) return
   if (kind === 'leave-in') brief.product.site = 'hair'
   else if (brief.product.site === 'hair') brief.product.site = 'face'
   if (kind === 'butter') brief.product.site = 'body'
@@ -80,73 +82,32 @@ async function create() {
 </script>
 
 <template>
-  <Dialog
-    v-model:visible="open"
-    modal
-    header="New formula"
-    :style="{ width: 'min(34rem, calc(100vw - 2rem))' }"
-    :draggable="false"
-  >
+  <PopUp v-model:visible="open" header="New formula">
     <form class="dialog-form" @submit.prevent="create">
-      <FormField id="brief-name" label="Name" :error="nameError" class="wide">
-        <InputText
-          id="brief-name"
-          v-model="brief.name"
-          autofocus
-          fluid
-          :placeholder="`New ${kindWord(brief.product.kind).toLowerCase()}`"
-          :invalid="nameError !== null"
-        />
-      </FormField>
-      <FormField id="brief-kind" label="Kind">
-        <Select
-          input-id="brief-kind"
-          label-id="brief-kind"
-          :model-value="brief.product.kind"
-          :options="kindOptions"
-          option-label="label"
-          option-value="value"
-          fluid
-          @update:model-value="chooseKind"
-        />
-      </FormField>
-      <ChoiceField id="brief-site" v-model="brief.product.site" label="For" :options="siteOptions" />
-      <div class="field">
-        <span id="brief-rinse" class="label">How it is used</span>
-        <SelectButton
-          v-model="brief.product.rinse"
-          :options="rinseOptions"
-          option-label="label"
-          option-value="value"
-          :allow-empty="false"
-          aria-labelledby="brief-rinse"
-        />
-      </div>
-      <ChoiceField
-        id="brief-region"
-        v-model="brief.product.region"
-        label="Rules of"
-        :options="regionOptions"
+      <TextField
+        label="Name"
+        :error="nameError"
+        class="wide"
+        v-model="brief.name"
+        autofocus
+        :placeholder="`New ${kindWord(brief.product.kind).toLowerCase()}`"
       />
-      <FormField id="brief-batch" label="Batch, in grams" :error="batchError">
-        <InputText
-          id="brief-batch"
-          v-model="brief.batch"
-          inputmode="decimal"
-          class="mono"
-          :invalid="batchError !== null"
-          fluid
-          @input="batchTouched = true"
-        />
-      </FormField>
-      <ChoiceField id="brief-scale" v-model="brief.scale" label="Scale shows steps of" :options="scales" />
+      <ProductFields :product="brief.product" @change="change" />
+      <TextField
+        label="Batch, in grams"
+        :error="batchError"
+        v-model="brief.batch"
+        @input="batchTouched = true"
+        figure
+      />
+      <ChoiceField v-model="brief.scale" label="Scale shows steps of" :options="scales" />
       <p class="wide muted small">
         It starts with the phases that suit this kind, and water filling up to 100 %.
       </p>
       <div class="dialog-buttons">
-        <Button type="button" label="Cancel" severity="secondary" text @click="open = false" />
+        <QuietButton type="button" label="Cancel" @click="open = false" />
         <Button type="submit" label="Start" :disabled="batchError !== null || nameError !== null" />
       </div>
     </form>
-  </Dialog>
+  </PopUp>
 </template>

@@ -8,7 +8,7 @@ import type { FormulaRecord } from '../../storage/schema'
 const props = defineProps<{ records: readonly FormulaRecord[] }>()
 
 const LEAST_WIDTH = 312
-const GAP = 14
+const GAP = 12
 const ROW = 126
 const FEW_ROWS = 24
 
@@ -66,8 +66,8 @@ const measure = (element: unknown) => {
   position: absolute;
   inset: 0 0 auto;
   display: grid;
-  gap: 14px;
-  padding-bottom: 14px;
+  gap: 0.75rem;
+  padding-bottom: 0.75rem;
   contain: layout style;
 }
 </style>

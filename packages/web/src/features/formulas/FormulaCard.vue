@@ -63,7 +63,7 @@ const product = computed(
 .formula {
   position: relative;
   display: flex;
-  gap: 0.875rem;
+  gap: 0.75rem;
   height: 100%;
   padding: 0.875rem 0.5rem 0.875rem 1rem;
   transition: border-color 0.12s;
@@ -83,14 +83,12 @@ const product = computed(
   gap: 0.125rem;
 }
 h2 {
-  font-size: var(--text-lead);
   line-height: 1.25;
   overflow: hidden;
   display: -webkit-box;
   -webkit-line-clamp: 2;
   line-clamp: 2;
   -webkit-box-orient: vertical;
-  overflow-wrap: anywhere;
 }
 h2 a {
   color: inherit;

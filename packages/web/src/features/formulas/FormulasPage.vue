@@ -1,22 +1,26 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import PageHead from '../../components/PageHead.vue'
+import { PlainButton } from '../../components/buttons'
 import Menu from 'primevue/menu'
 import type { MenuItem } from 'primevue/menuitem'
 import Select from 'primevue/select'
 import { useToast } from 'primevue/usetoast'
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { defineAsyncComponent, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { download, fileName, hand } from '../../browser/download'
 import NothingYet from '../../components/NothingYet.vue'
 import Notice from '../../components/Notice.vue'
 import SearchField from '../../components/SearchField.vue'
 import { notify } from '../../components/notify'
-import { kindOptions } from '../../components/words'
 import type { FormulaRecord } from '../../storage/schema'
 import { useCards } from '../../stores/cards'
 import { useFiles } from '../../stores/files'
 import { useLibrary } from '../../stores/library'
 import CardGrid from './CardGrid.vue'
+import EmptyJar from './EmptyJar.vue'
+import { useFound } from './use-found'
+import { useTaking } from './use-taking'
 import FormulaCard from './FormulaCard.vue'
 
 const BriefDialog = defineAsyncComponent(() => import('./BriefDialog.vue'))
@@ -27,16 +31,12 @@ const files = useFiles()
 const router = useRouter()
 const toast = useToast()
 
-const words = ref('')
-const kind = ref<string | null>(null)
-const state = ref<string | null>(null)
 const briefOpen = ref(false)
 /** Fetched when it is first asked for. */
 const briefUsed = ref(false)
 watch(briefOpen, (open) => open && (briefUsed.value = true))
 const chosen = ref<string[]>([])
-const dragging = ref(false)
-const problems = ref<string[]>([])
+const { problems, dragging, onPick, onDrop } = useTaking()
 const picker = ref<HTMLInputElement>()
 
 const ways = ref<InstanceType<typeof Menu>>()
@@ -47,37 +47,7 @@ const WAYS = [
   { label: 'An ingredient list', icon: 'pi pi-list', command: go('/start/label') },
 ]
 
-const kinds = [{ value: null, label: 'Every kind' }, ...kindOptions]
-const states = [
-  { value: null, label: 'Any state' },
-  { value: 'stop', label: 'With a stop' },
-  { value: 'check', label: 'With a check' },
-  { value: 'clean', label: 'No stops or checks' },
-]
-
-const shown = computed(() => {
-  const wanted = words.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return library.records.filter((r) => {
-    if (kind.value && r.formula.product.kind !== kind.value) return false
-    if (state.value !== null) {
-      const counts = cards.isJudged(r) ? cards.countsOf(r) : null
-      if (!counts) return false
-      if (state.value === 'stop' && counts.stop === 0) return false
-      if (state.value === 'check' && counts.check === 0) return false
-      if (state.value === 'clean' && counts.stop + counts.check > 0) return false
-    }
-    return wanted.length === 0 || wanted.every((word) => cards.wordsOf(r).includes(word))
-  })
-})
-/** A state can be asked for only of what was judged. */
-watch([state, () => library.records], () => state.value !== null && cards.judgeAll())
-const filtered = computed(() => words.value !== '' || kind.value !== null || state.value !== null)
-
-function clearFilters() {
-  words.value = ''
-  kind.value = null
-  state.value = null
-}
+const { words, kind, state, kinds, states, shown, filtered, judging, clearFilters } = useFound()
 
 async function duplicateOne(record: FormulaRecord) {
   const id = await library.copy(record)
@@ -127,46 +97,6 @@ async function exportChosen() {
   notify(toast, `${ids.length} exported to your downloads.`)
 }
 
-async function take(list: FileList | readonly File[] | null | undefined) {
-  problems.value = []
-  const told: string[] = []
-  let last: string | undefined
-  for (const file of list ?? []) {
-    const result = await files.take(file)
-    if ('error' in result) problems.value.push(`${file.name}: ${result.error}`)
-    else {
-      told.push(result.message)
-      last = result.to
-    }
-  }
-  if (told.length > 0) {
-    const to = last
-    notify(
-      toast,
-      told.length === 1 ? told[0]! : `${told.length} files imported.`,
-      to ? { label: 'Open', run: () => void router.push(to) } : undefined,
-    )
-  }
-}
-/** Files that the system hands to the installed application. */
-interface LaunchQueue {
-  setConsumer: (consumer: (params: { files: { getFile: () => Promise<File> }[] }) => void) => void
-}
-;(window as Window & { launchQueue?: LaunchQueue }).launchQueue?.setConsumer(async ({ files: handles }) => {
-  await take(await Promise.all(handles.map((h) => h.getFile())))
-})
-
-async function onPick(event: Event) {
-  const input = event.target as HTMLInputElement
-  await take(input.files)
-  input.value = ''
-}
-
-function onDrop(event: DragEvent) {
-  dragging.value = false
-  void take(event.dataTransfer?.files)
-}
-
 const toggle = (id: string, on: boolean) => {
   chosen.value = on ? [...chosen.value, id] : chosen.value.filter((other) => other !== id)
 }
@@ -180,49 +110,33 @@ const toggle = (id: string, on: boolean) => {
     @dragleave.self="dragging = false"
     @drop.prevent="onDrop"
   >
-    <header class="head">
-      <h1>Formulas</h1>
-      <div class="tools">
-        <Button
-          label="Open a file"
-          icon="pi pi-folder-open"
-          severity="secondary"
-          outlined
-          @click="picker?.click()"
-        />
-        <Button
-          label="Start from…"
-          icon="pi pi-directions"
-          severity="secondary"
-          outlined
-          aria-haspopup="menu"
-          @click="ways?.toggle($event)"
-        />
-        <Menu ref="ways" :model="WAYS" popup />
-        <Menu ref="cardMenu" :model="cardItems" popup />
-        <Button label="New formula" icon="pi pi-plus" @click="briefOpen = true" />
-        <input
-          ref="picker"
-          type="file"
-          accept=".json,.zip,.txt,application/json"
-          multiple
-          hidden
-          data-testid="file-picker"
-          @change="onPick"
-        />
-      </div>
-    </header>
+    <PageHead title="Formulas">
+      <PlainButton label="Open a file" icon="pi pi-folder-open" @click="picker?.click()" />
+      <PlainButton
+        label="Start from…"
+        icon="pi pi-directions"
+        aria-haspopup="menu"
+        @click="ways?.toggle($event)"
+      />
+      <Menu ref="ways" :model="WAYS" popup />
+      <Menu ref="cardMenu" :model="cardItems" popup />
+      <Button label="New formula" icon="pi pi-plus" @click="briefOpen = true" />
+      <input
+        ref="picker"
+        type="file"
+        accept=".json,.zip,.txt,application/json"
+        multiple
+        hidden
+        data-testid="file-picker"
+        @change="onPick"
+      />
+    </PageHead>
 
-    <div class="notices">
+    <div class="notices stacked closer">
       <Notice v-for="problem in problems" :key="problem" kind="stop">
         {{ problem }}{{ / not imported\.$/.test(problem) ? '' : ' Nothing was changed.' }}
         <template #actions
-          ><Button
-            label="Close"
-            size="small"
-            severity="secondary"
-            outlined
-            @click="problems = problems.filter((p) => p !== problem)"
+          ><PlainButton label="Close" size="small" @click="problems = problems.filter((p) => p !== problem)"
         /></template>
       </Notice>
       <Notice v-if="files.report" kind="check">
@@ -233,18 +147,14 @@ const toggle = (id: string, on: boolean) => {
             <li v-for="(item, i) in part.items" :key="i">{{ item }}</li>
           </ul>
         </details>
-        <template #actions
-          ><Button label="Close" size="small" severity="secondary" outlined @click="files.report = null"
-        /></template>
+        <template #actions><PlainButton label="Close" size="small" @click="files.report = null" /></template>
       </Notice>
       <Notice v-if="library.hasDemo" kind="note">
         These are examples from a small harbour town. Change or copy them, or clear them away.
         <template #actions>
-          <Button
+          <PlainButton
             label="Remove the examples"
             size="small"
-            severity="secondary"
-            outlined
             @click="
               removeSome(
                 library.records.filter((r) => r.demo).map((r) => r.id),
@@ -256,7 +166,7 @@ const toggle = (id: string, on: boolean) => {
       </Notice>
     </div>
 
-    <div v-if="library.records.length > 0" class="filters" role="search">
+    <div v-if="library.records.length > 0" class="filters abreast wraps" role="search">
       <SearchField v-model="words" label="Search formulas" placeholder="Name, material or active" />
       <Select
         v-model="kind"
@@ -274,30 +184,24 @@ const toggle = (id: string, on: boolean) => {
         placeholder="Any state"
         aria-label="State"
       />
-      <span class="muted small count" aria-live="polite"
+      <span class="muted small count to-end" aria-live="polite"
         >{{ shown.length }} of {{ library.records.length
-        }}<template v-if="state !== null && cards.judged < library.records.length"
-          >, {{ cards.judged }} judged</template
-        ></span
+        }}<template v-if="judging">, {{ cards.judged }} judged</template></span
       >
     </div>
 
-    <div v-if="chosen.length > 0" class="chosen card" role="region" aria-label="Chosen formulas">
+    <div
+      v-if="chosen.length > 0"
+      class="chosen card abreast wraps"
+      role="region"
+      aria-label="Chosen formulas"
+    >
       <span>{{ chosen.length }} chosen</span>
-      <Button
-        label="Export"
-        icon="pi pi-file-export"
-        size="small"
-        severity="secondary"
-        outlined
-        @click="exportChosen"
-      />
-      <Button
+      <PlainButton label="Export" icon="pi pi-file-export" size="small" @click="exportChosen" />
+      <PlainButton
         label="Delete"
         icon="pi pi-trash"
         size="small"
-        severity="secondary"
-        outlined
         @click="removeSome(chosen, `${chosen.length} deleted.`)"
       />
       <Button label="Choose none" size="small" text @click="chosen = []" />
@@ -314,49 +218,22 @@ const toggle = (id: string, on: boolean) => {
 
     <NothingYet v-else-if="filtered">
       <p>
-        {{
-          state !== null && cards.judged < library.records.length
-            ? 'Judging your formulas…'
-            : 'No formula matches.'
-        }}
+        {{ judging ? 'Judging your formulas…' : 'No formula matches.' }}
       </p>
       <template #actions>
-        <Button label="Show all" severity="secondary" outlined @click="clearFilters" />
+        <PlainButton label="Show all" @click="clearFilters" />
       </template>
     </NothingYet>
 
     <NothingYet v-else>
       <template #picture>
-        <svg viewBox="0 0 80 96" width="72" height="86" aria-hidden="true">
-          <rect
-            x="16"
-            y="4"
-            width="48"
-            height="14"
-            rx="4"
-            fill="none"
-            stroke="currentColor"
-            stroke-width="3"
-          />
-          <path
-            d="M8 24h64v52a14 14 0 0 1-14 14H22A14 14 0 0 1 8 76z"
-            fill="none"
-            stroke="currentColor"
-            stroke-width="3"
-          />
-          <path d="M10 56h60v20a12 12 0 0 1-12 12H22a12 12 0 0 1-12-12z" fill="var(--band)" />
-        </svg>
+        <EmptyJar />
       </template>
       <p>The shelf is empty. Start a formula, or drop a file here.</p>
       <template #actions>
         <Button label="New formula" icon="pi pi-plus" @click="briefOpen = true" />
-        <Button
-          label="Start from a brief"
-          severity="secondary"
-          outlined
-          @click="router.push('/start/brief')"
-        />
-        <Button label="Bring the examples" severity="secondary" outlined @click="library.loadDemo()" />
+        <PlainButton label="Start from a brief" @click="router.push('/start/brief')" />
+        <PlainButton label="Bring the examples" @click="library.loadDemo()" />
       </template>
     </NothingYet>
 
@@ -368,52 +245,22 @@ const toggle = (id: string, on: boolean) => {
 <style scoped>
 .page {
   position: relative;
+  display: block;
   min-height: 100%;
-  padding: 1rem 1.25rem 3rem;
-  max-width: 1360px;
-}
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
-  gap: 0.75rem;
-  padding-bottom: 0.875rem;
-}
-h1 {
-  font-size: var(--text-head-1);
-}
-.tools {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.5rem;
 }
 .notices {
-  display: grid;
-  gap: 0.5rem;
   padding-bottom: 0.875rem;
 }
 .notices:empty {
   display: none;
 }
 .filters {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.5rem;
   padding-bottom: 0.875rem;
-}
-.count {
-  margin-left: auto;
 }
 .chosen {
   position: sticky;
   top: 0.5rem;
   z-index: 2;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.5rem;
   margin-bottom: 0.875rem;
   padding: 0.5rem 0.875rem;
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { colourChange, GREY_CARD, sayNumber, WHITE_PAPER, type Answer, type Rgb } from '@omblet/core'
 import Button from 'primevue/button'
+import { QuietButton } from '../../components/buttons'
 import SelectButton from 'primevue/selectbutton'
 import { computed, nextTick, onBeforeUnmount, ref, useTemplateRef } from 'vue'
 import { smallPicture } from '../../browser/picture'
@@ -87,7 +88,7 @@ async function keep() {
 </script>
 
 <template>
-  <div class="reader">
+  <div class="stacked">
     <p class="muted small">
       The card or the same white paper beside the product, the same lamp, no flash. Tap the card first, then
       the product.
@@ -131,17 +132,13 @@ async function keep() {
     <p v-else-if="told" role="status">The first picture: later ones are compared with it.</p>
     <p v-if="error" class="error-text" role="alert">{{ error }}</p>
     <div class="acts">
-      <Button label="Answer in words instead" text severity="secondary" @click="emit('cancel')" />
+      <QuietButton label="Answer in words instead" @click="emit('cancel')" />
       <Button label="Enter" size="large" :disabled="!told || 'why' in told" @click="keep" />
     </div>
   </div>
 </template>
 
 <style scoped>
-.reader {
-  display: grid;
-  gap: 0.75rem;
-}
 .frame {
   position: relative;
 }

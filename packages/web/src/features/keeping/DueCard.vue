@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { calendarOf, capitalise, PROPERTIES } from '@omblet/core'
 import Button from 'primevue/button'
+import { PlainButton, QuietButton } from '../../components/buttons'
 import { useToast } from 'primevue/usetoast'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -138,8 +139,8 @@ async function remind() {
     </template>
 
     <div v-if="keeping.watched.length" class="acts quiet">
-      <Button label="Calendar file" icon="pi pi-calendar" severity="secondary" outlined @click="calendar" />
-      <Button v-if="mayNotify()" label="Remind me" severity="secondary" text @click="remind" />
+      <PlainButton label="Calendar file" icon="pi pi-calendar" @click="calendar" />
+      <QuietButton v-if="mayNotify()" label="Remind me" @click="remind" />
     </div>
   </section>
 </template>
@@ -149,9 +150,6 @@ async function remind() {
   display: grid;
   gap: 0.25rem;
   padding: 0.875rem 1rem 1rem;
-}
-h2 {
-  font-size: var(--text-head-3);
 }
 h3 {
   padding-top: 0.75rem;
@@ -164,7 +162,7 @@ h3 {
   gap: 0.5rem;
   padding-top: 0.5rem;
 }
-@media (max-width: 960px) {
+@media (max-width: 1000px) {
   .acts :deep(button) {
     min-height: 44px;
   }

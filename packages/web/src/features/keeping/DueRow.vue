@@ -13,9 +13,14 @@ defineProps<{
 
 <template>
   <li>
-    <RouterLink :to="to" class="row" :class="{ current }" :aria-current="current ? 'true' : undefined">
+    <RouterLink
+      :to="to"
+      class="row abreast"
+      :class="{ current }"
+      :aria-current="current ? 'true' : undefined"
+    >
       <span class="words">
-        <strong class="cut">{{ title }}</strong>
+        <strong class="breaks">{{ title }}</strong>
         <span class="small muted">{{ detail }}</span>
         <span class="small muted">{{ more }}</span>
       </span>
@@ -30,9 +35,6 @@ li {
   contain-intrinsic-size: auto 76px;
 }
 .row {
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
   min-height: 44px;
   margin: 0 -0.5rem;
   padding: 0.5rem;
@@ -49,9 +51,6 @@ li {
   flex: 1;
   min-width: 0;
   line-height: 1.3;
-}
-.cut {
-  overflow-wrap: anywhere;
 }
 .when {
   flex: none;

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import PageHead from '../../components/PageHead.vue'
+import { PlainButton } from '../../components/buttons'
 import { computed, defineAsyncComponent, onMounted, watch } from 'vue'
 import NothingYet from '../../components/NothingYet.vue'
 import Notice from '../../components/Notice.vue'
@@ -30,13 +32,8 @@ const empty = computed(() => keeping.watched.length === 0 && keeping.unwatched.l
 </script>
 
 <template>
-  <div class="page" :class="{ chosen: id }">
-    <header class="head">
-      <RouterLink v-if="id" to="/keeping" class="back" aria-label="All that is kept"
-        ><i class="pi pi-arrow-left" aria-hidden="true"></i
-      ></RouterLink>
-      <h1>Keeping</h1>
-    </header>
+  <div class="page stacked" :class="{ chosen: id }">
+    <PageHead title="Keeping" class="head" :up="id ? '/keeping' : undefined" up-label="All that is kept" />
     <Notice v-if="batches.problem" kind="stop">{{ batches.problem }}</Notice>
     <template v-if="batches.ready">
       <NothingYet v-if="empty && !id" title="Nothing is kept yet">
@@ -48,16 +45,11 @@ const empty = computed(() => keeping.watched.length === 0 && keeping.unwatched.l
           <RouterLink v-slot="{ navigate }" to="/bench" custom>
             <Button label="To the Bench" icon="pi pi-stopwatch" @click="navigate" />
           </RouterLink>
-          <Button
-            label="Try three example batches"
-            severity="secondary"
-            outlined
-            @click="takeInDemoBatches()"
-          />
+          <PlainButton label="Try three example batches" @click="takeInDemoBatches()" />
         </template>
         <DueCard v-if="keeping.ends.length" class="ends" />
       </NothingYet>
-      <div v-else class="two">
+      <div v-else class="columns">
         <DueCard class="due" :chosen="shown" />
         <LifeCard v-if="shown" :id="shown" :key="shown" class="life" :title="id !== undefined" />
       </div>
@@ -68,49 +60,23 @@ const empty = computed(() => keeping.watched.length === 0 && keeping.unwatched.l
 
 <style scoped>
 .page {
-  display: grid;
-  gap: 0.75rem;
-  padding: 0 1rem 3rem;
+  max-width: none;
 }
-.head {
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
-  min-height: 60px;
-}
-h1 {
-  font-size: var(--text-head-1);
-}
-.back {
-  display: none;
-}
-.two {
-  display: grid;
-  grid-template-columns: minmax(17rem, 21rem) minmax(0, 1fr);
-  align-items: start;
-  gap: 1rem;
+.columns {
+  --columns: minmax(17rem, 21rem) minmax(0, 1fr);
 }
 .ends {
   text-align: left;
 }
-@media (max-width: 960px) {
-  .page {
-    padding-inline: 0.5rem;
+@media (min-width: 1001px) {
+  .head :deep(.up) {
+    display: none;
   }
-  .two {
-    grid-template-columns: minmax(0, 1fr);
-  }
+}
+@media (max-width: 1000px) {
   .chosen .due,
   .page:not(.chosen) .life {
     display: none;
-  }
-  .back {
-    display: grid;
-    place-items: center;
-    width: 44px;
-    height: 44px;
-    color: var(--muted);
-    text-decoration: none;
   }
 }
 @media print {
@@ -118,7 +84,7 @@ h1 {
   .due {
     display: none;
   }
-  .two {
+  .columns {
     display: block;
   }
 }

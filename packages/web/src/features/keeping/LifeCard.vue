@@ -14,6 +14,7 @@ import {
 } from '@omblet/core'
 import { differenceInMinutes } from 'date-fns'
 import Button from 'primevue/button'
+import { PlainButton, QuietButton } from '../../components/buttons'
 import Menu from 'primevue/menu'
 import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -27,6 +28,7 @@ import { useLots } from '../../stores/lots'
 import AnswersCard from './AnswersCard.vue'
 import PatchCard from './PatchCard.vue'
 import PropertyRow from './PropertyRow.vue'
+import TroublesList from './TroublesList.vue'
 import { useEarlier } from './use-earlier'
 import { useLife } from './use-life'
 import { MARK, sayDue, sayLook } from './words'
@@ -118,23 +120,25 @@ const ordered = computed(() =>
 </script>
 
 <template>
-  <section v-if="life.phase.value === 'here' && history" class="card life" aria-labelledby="life-title">
+  <section
+    v-if="life.phase.value === 'here' && history"
+    class="card life stacked"
+    aria-labelledby="life-title"
+  >
     <Notice v-if="batch.held" kind="stop"
       >{{ batch.held.why }} The last answers are shown and not stored yet.
       <template #actions><Button label="Try again" size="small" @click="batch.pump()" /></template>
     </Notice>
     <Notice v-if="batch.told" kind="check">{{ batch.told }}</Notice>
-    <header>
+    <header class="abreast wraps">
       <h2 id="life-title">{{ batch.info!.name }}</h2>
       <span class="chip mono">{{ batch.info!.code }}</span>
       <span v-if="age" class="chip">{{ age === 'today' ? 'made today' : `${age} old` }}</span>
-      <span class="push"></span>
-      <Button
+      <span class="push grow"></span>
+      <QuietButton
         v-if="planned"
         icon="pi pi-ellipsis-v"
-        text
         rounded
-        severity="secondary"
         aria-label="More for this batch"
         aria-haspopup="menu"
         @click="menu?.toggle($event)"
@@ -159,29 +163,13 @@ const ordered = computed(() =>
       </template>
     </NothingYet>
     <template v-else>
-      <div class="verdict" :data-grade="verdict?.grade ?? 'none'" role="status">
+      <div class="verdict abreast text-lead" :data-grade="verdict?.grade ?? 'none'" role="status">
         <FindingMark v-if="verdict?.grade" :severity="MARK[verdict.grade]" :size="22" />
         <p>{{ troubles.length && !reacted ? verdict?.head : verdict?.says }}</p>
       </div>
-      <ul v-if="troubles.length" class="troubles">
-        <li v-for="v in troubles" :key="`${v.series.sample} ${v.series.property}`">
-          <FindingMark :severity="MARK[v.grade]" />
-          <div>
-            <strong>{{ label(v.series.storage) }}: {{ v.first }}</strong> {{ v.why }}
-            <template v-if="v.cause">
-              <span class="block"
-                ><span class="muted">Likely cause:</span>
-                {{ v.cause.title.charAt(0).toLowerCase() + v.cause.title.slice(1) }}.
-                {{ v.cause.because }}</span
-              >
-              <span v-if="v.cause.moves[0]" class="block">{{ v.cause.moves[0] }}</span>
-            </template>
-            <span class="block">{{ v.next }}</span>
-          </div>
-        </li>
-      </ul>
+      <TroublesList v-if="troubles.length" :troubles="troubles" />
 
-      <div class="bar">
+      <div class="bar abreast wraps">
         <div class="samples" role="group" aria-label="Samples">
           <button
             v-for="s in ordered"
@@ -225,7 +213,7 @@ const ordered = computed(() =>
         :earlier="earlier"
         :assessment="made!.assessment"
       />
-      <div class="acts">
+      <div class="acts abreast wraps">
         <Button
           v-if="next"
           :label="next.label"
@@ -233,11 +221,9 @@ const ordered = computed(() =>
           :outlined="!next.due"
           @click="router.push(next.to)"
         />
-        <Button
+        <PlainButton
           label="Two-page report"
           icon="pi pi-print"
-          severity="secondary"
-          outlined
           @click="router.push(`/keeping/${id}/report`)"
         />
       </div>
@@ -259,48 +245,14 @@ const ordered = computed(() =>
 
 <style scoped>
 .life {
-  display: grid;
-  gap: 0.75rem;
   padding: 0.875rem 1rem 1.25rem;
   min-width: 0;
-}
-header,
-.bar,
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.375rem 0.625rem;
 }
 .bar {
   justify-content: space-between;
 }
-.push {
-  flex: 1;
-}
 h2 {
   font-size: var(--text-head-2);
-  overflow-wrap: anywhere;
-}
-.verdict {
-  display: flex;
-  align-items: center;
-  gap: 0.625rem;
-  font-size: var(--text-lead);
-}
-.troubles {
-  display: grid;
-  gap: 0.625rem;
-}
-.troubles li {
-  display: flex;
-  gap: 0.625rem;
-}
-.troubles .mark {
-  margin-top: 0.15rem;
-}
-.block {
-  display: block;
 }
 .samples {
   display: flex;
@@ -324,7 +276,7 @@ h2 {
 .opening {
   padding: 2rem;
 }
-@media (max-width: 960px) {
+@media (max-width: 1000px) {
   .pick,
   .acts :deep(button) {
     min-height: 44px;

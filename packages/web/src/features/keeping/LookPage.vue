@@ -2,22 +2,20 @@
 import { choicesOf, PROPERTIES, sayAge, sayNumber, WATCH, waysOf, type Answer } from '@omblet/core'
 import { differenceInMinutes } from 'date-fns'
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
+import { PlainButton, QuietButton } from '../../components/buttons'
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import FindingMark from '../../components/FindingMark.vue'
-import FormField from '../../components/FormField.vue'
+import TextField from '../../components/TextField.vue'
 import NotHere from '../../components/NotHere.vue'
 import Notice from '../../components/Notice.vue'
-import { smallPicture } from '../../browser/picture'
-import { savePhoto } from '../../storage/batches'
-import { makeId } from '../../storage/channel'
-import { explainStorage } from '../../storage/db'
 import { useKeeping } from '../../stores/keeping'
 import ColourReader from './ColourReader.vue'
+import LookHead from './LookHead.vue'
 import NumberAnswer from './NumberAnswer.vue'
 import { useLife } from './use-life'
 import { useQuestions, type Wanted } from './use-questions'
+import { usePhoto } from './use-photo'
 import { MARK, sayLook } from './words'
 
 /** Looking: one question a screen, large, with what was seen last beside it. Without a batch: all that is due. */
@@ -56,9 +54,7 @@ const choices = computed(() => (question.value ? choicesOf(question.value.proper
 const ways = computed(() => (question.value ? waysOf(question.value.property).filter((w) => w !== 'photo') : [])) // prettier-ignore
 const note = ref('')
 const colour = ref(false)
-/** A photograph for the answer that comes next; it is stored before the answer that names it. */
-const photo = ref<string | null>(null)
-const photoError = ref<string | null>(null)
+const { photo, photoError, takePhoto } = usePhoto(() => life.batch.info!.id)
 const field = useTemplateRef<InstanceType<typeof NumberAnswer>>('field')
 const title = useTemplateRef<HTMLElement>('title')
 
@@ -77,23 +73,6 @@ watch(
   },
   { immediate: true },
 )
-async function takePhoto(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (!file) return
-  try {
-    const id = makeId()
-    await savePhoto({ id, batch: life.batch.info!.id, blob: await smallPicture(file) })
-    photo.value = id
-    photoError.value = null
-  } catch (failure) {
-    photoError.value =
-      failure instanceof DOMException && failure.name === 'InvalidStateError'
-        ? 'This is no picture that can be read here. Take a JPEG, PNG or WebP.'
-        : explainStorage(failure)
-  }
-}
 const says = () => ({
   ...(note.value.trim() ? { text: note.value.trim() } : {}),
   ...(photo.value ? { photo: photo.value } : {}),
@@ -135,31 +114,22 @@ function next() {
 </script>
 
 <template>
-  <div class="page" :data-storing="life.batch.pending.length > 0 || undefined">
-    <header>
-      <RouterLink :to="current ? `/keeping/${current}` : '/keeping'" class="up" aria-label="Stop looking"
-        ><i class="pi pi-times" aria-hidden="true"></i
-      ></RouterLink>
-      <template v-if="life.batch.info && current">
-        <div class="what">
-          <strong>{{ life.batch.info.name }}</strong>
-          <span class="muted small"
-            ><span class="mono">{{ life.batch.info.code }}</span
-            ><template v-if="age">, {{ age === 'today' ? 'made today' : `${age} old` }}</template></span
-          >
-        </div>
-        <span v-if="question && asked.list.value.length > 1" class="mono small count"
-          >{{ asked.at.value + 1 }} of {{ asked.list.value.length }}</span
-        >
-      </template>
-    </header>
+  <div class="page stacked" :data-storing="life.batch.pending.length > 0 || undefined">
+    <LookHead
+      :life="life"
+      :id="current"
+      :age="age"
+      :at="
+        question && asked.list.value.length > 1 ? `${asked.at.value + 1} of ${asked.list.value.length}` : ''
+      "
+    />
     <Notice v-if="life.batch.held" kind="stop"
       >{{ life.batch.held.why }} The last answers are kept here and not stored yet.
       <template #actions><Button label="Try again" size="small" @click="life.batch.pump()" /></template>
     </Notice>
     <Notice v-if="life.batch.told" kind="check">{{ life.batch.told }}</Notice>
 
-    <p v-if="queue.length === 0" class="done">Nothing is due today.</p>
+    <p v-if="queue.length === 0" class="done stacked">Nothing is due today.</p>
     <NotHere
       v-else-if="life.phase.value === 'missing'"
       what="batch"
@@ -167,7 +137,7 @@ function next() {
       to="/keeping"
       to-label="All that is kept"
     />
-    <section v-else-if="question && facts" class="ask" aria-labelledby="ask-title">
+    <section v-else-if="question && facts" class="stacked" aria-labelledby="ask-title">
       <p class="where">
         {{ WATCH.storages[question.storage].label
         }}<template v-if="question.day !== null">, {{ sayLook(question.storage, question.day) }}</template>
@@ -184,7 +154,7 @@ function next() {
         @cancel="colour = false"
       />
       <template v-else>
-        <ul v-if="choices.length" class="choices">
+        <ul v-if="choices.length" class="choices stacked closer">
           <li v-for="c in choices" :key="c.id">
             <button type="button" @click="choose(c.id)">
               <FindingMark :severity="MARK[c.grade]" />{{ c.words }}
@@ -200,18 +170,14 @@ function next() {
           :usual="asked.usualWay.value"
           @answer="asked.answer({ ...$event, ...says() })"
         />
-        <Button
+        <PlainButton
           v-if="question.property === 'colour'"
           label="Measure it in a photograph"
           icon="pi pi-camera"
-          severity="secondary"
-          outlined
           size="large"
           @click="colour = true"
         />
-        <FormField id="look-note" label="A word beside it">
-          <InputText id="look-note" v-model="note" maxlength="1000" fluid />
-        </FormField>
+        <TextField label="A word beside it" v-model="note" maxlength="1000" />
         <label class="chip photo"
           ><i class="pi pi-camera" aria-hidden="true"></i>
           {{ photo ? 'A photograph goes with it. Take another' : 'A photograph beside it'
@@ -224,27 +190,18 @@ function next() {
         /></label>
         <p v-if="photoError" class="error-text" role="alert">{{ photoError }}</p>
       </template>
-      <div class="feet">
-        <Button
-          v-if="asked.at.value > 0"
-          label="Back"
-          icon="pi pi-arrow-left"
-          text
-          severity="secondary"
-          @click="back"
-        />
+      <div class="feet for-hands">
+        <QuietButton v-if="asked.at.value > 0" label="Back" icon="pi pi-arrow-left" @click="back" />
         <!-- prettier-ignore -->
-        <Button label="Not this time" text severity="secondary" @click="skip" />
-        <Button
+        <QuietButton label="Not this time" @click="skip" />
+        <QuietButton
           v-if="question.day !== null && !question.corrects"
           label="Leave this look out"
-          text
-          severity="secondary"
           @click="pass"
         />
       </div>
     </section>
-    <section v-else-if="over" class="done" role="status">
+    <section v-else-if="over" class="done stacked" role="status">
       <div class="verdict">
         <FindingMark v-if="life.verdict.value?.grade" :severity="MARK[life.verdict.value.grade]" :size="26" />
         <p>{{ life.verdict.value?.says }}</p>
@@ -262,44 +219,14 @@ function next() {
 
 <style scoped>
 .done {
-  display: grid;
-  gap: 0.875rem;
   padding-top: 1rem;
 }
 .page {
-  display: grid;
   align-content: start;
-  gap: 0.875rem;
   max-width: 34rem;
   margin-inline: auto;
   padding: 0.5rem 0.875rem 2rem;
 }
-header {
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
-  min-height: 52px;
-}
-.up {
-  display: grid;
-  place-items: center;
-  flex: none;
-  width: 44px;
-  height: 44px;
-  margin-left: -0.5rem;
-  color: var(--muted);
-  text-decoration: none;
-}
-.what {
-  display: grid;
-  flex: 1;
-  min-width: 0;
-  line-height: 1.3;
-}
-.count {
-  color: var(--muted);
-}
-.ask,
 .where {
   color: var(--accent-ink);
   font-weight: 700;
@@ -311,10 +238,6 @@ h1 {
 }
 .beside {
   margin-top: -0.5rem;
-}
-.choices {
-  display: grid;
-  gap: 0.5rem;
 }
 .choices button {
   display: flex;
@@ -353,9 +276,6 @@ h1 {
   display: flex;
   flex-wrap: wrap;
   gap: 0.25rem;
-}
-.feet :deep(button) {
-  min-height: 44px;
 }
 .verdict {
   display: flex;

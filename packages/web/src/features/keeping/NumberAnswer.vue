@@ -34,7 +34,7 @@ defineExpose({ focus: () => field.value?.focus() })
 </script>
 
 <template>
-  <form class="numbers" @submit.prevent="read">
+  <form class="numbers stacked for-hands" @submit.prevent="read">
     <NumberField
       id="look-value"
       ref="field"
@@ -58,7 +58,6 @@ defineExpose({ focus: () => field.value?.focus() })
     />
     <ChoiceField
       v-if="ways.length > 1 && way"
-      id="look-way"
       v-model="way"
       label="How"
       :options="ways.map((w) => ({ value: w, label: WATCH.ways[w].label }))"
@@ -79,15 +78,6 @@ defineExpose({ focus: () => field.value?.focus() })
 </template>
 
 <style scoped>
-.numbers {
-  display: grid;
-  gap: 0.875rem;
-}
-
-.numbers :deep(.p-select) {
-  min-height: 44px;
-}
-
 .large :deep(input) {
   height: 64px;
   font-size: var(--text-figure);

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { PATCH_NOT_FOR, PATCH_WAYS, PATCH_WORDS, patchSays, sayNumber, type History } from '@omblet/core'
 import Button from 'primevue/button'
+import { PlainButton, QuietButton } from '../../components/buttons'
 import Checkbox from 'primevue/checkbox'
-import Dialog from 'primevue/dialog'
-import InputText from 'primevue/inputtext'
+import { PopUp } from '../../components/dialogs'
 import { computed, ref, watch } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import FindingMark from '../../components/FindingMark.vue'
-import FormField from '../../components/FormField.vue'
+import TextField from '../../components/TextField.vue'
 import Notice from '../../components/Notice.vue'
 import { useBatch } from '../../stores/batch'
 
@@ -71,15 +71,15 @@ const hours = (h: number) => (h < 48 ? `${sayNumber(h, h < 2 ? 1 : 0)} h` : `${M
 
 <template>
   <section class="patch" aria-labelledby="patch-title">
-    <div class="head">
+    <div class="head abreast">
       <h3 id="patch-title">Patch test</h3>
-      <Button label="Begin one" size="small" severity="secondary" outlined @click="open = true" />
+      <PlainButton label="Begin one" size="small" @click="open = true" />
     </div>
     <p v-if="tests.length === 0" class="muted small">
       Before it goes on a face: a little on the inner forearm, and three days of looking.
     </p>
     <ul v-else>
-      <li v-for="t in tests" :key="t.n">
+      <li class="abreast" v-for="t in tests" :key="t.n">
         <FindingMark :severity="MARK[t.told.state]" />
         <div>
           <strong>{{ t.who }}</strong>, {{ PATCH_WAYS[t.way].label.toLowerCase() }}, {{ t.place }}.
@@ -89,58 +89,39 @@ const hours = (h: number) => (h < 48 ? `${sayNumber(h, h < 2 ? 1 : 0)} h` : `${M
           </span>
           <span class="block">{{ t.told.says }}</span>
         </div>
-        <Button
-          v-if="t.told.state === 'open'"
-          label="Write down"
-          size="small"
-          severity="secondary"
-          outlined
-          @click="seen = t.n"
-        />
+        <PlainButton v-if="t.told.state === 'open'" label="Write down" size="small" @click="seen = t.n" />
       </li>
     </ul>
-    <Dialog v-model:visible="open" modal header="A patch test" :style="{ width: 'min(34rem, 96vw)' }">
+    <PopUp v-model:visible="open" header="A patch test">
       <form class="dialog-form" @submit.prevent="begin">
         <Notice kind="check" class="wide">{{ PATCH_NOT_FOR }}</Notice>
-        <FormField id="patch-who" label="On whom: initials only">
-          <InputText id="patch-who" v-model="who" maxlength="4" autofocus fluid />
-        </FormField>
-        <ChoiceField id="patch-way" v-model="way" label="How" :options="ways" />
+        <TextField label="On whom: initials only" v-model="who" maxlength="4" autofocus />
+        <ChoiceField v-model="way" label="How" :options="ways" />
         <p class="wide muted small">{{ PATCH_WAYS[way].how }}</p>
-        <FormField id="patch-place" label="Where on the body" class="wide">
-          <InputText id="patch-place" v-model="place" maxlength="100" fluid />
-        </FormField>
-        <label class="wide tick"
+        <TextField label="Where on the body" class="wide" v-model="place" maxlength="100" />
+        <label class="wide tick abreast"
           ><Checkbox v-model="consent" binary input-id="patch-yes" /> They said yes to it, and to its being
           written down with these initials.</label
         >
         <div class="dialog-buttons">
-          <Button type="button" label="Cancel" text severity="secondary" @click="open = false" />
+          <QuietButton type="button" label="Cancel" @click="open = false" />
           <Button type="submit" label="It is on" :disabled="!valid" />
         </div>
       </form>
-    </Dialog>
-    <Dialog
-      :visible="seen !== null"
-      modal
-      header="What is to be seen?"
-      :style="{ width: 'min(30rem, 96vw)' }"
-      @update:visible="seen = null"
-    >
+    </PopUp>
+    <PopUp :visible="seen !== null" header="What is to be seen?" @update:visible="seen = null" width="30rem">
       <form class="dialog-form" @submit.prevent="enter">
-        <ChoiceField id="patch-grade" v-model="grade" label="The place" :options="grades" class="wide" />
-        <label class="wide tick"
+        <ChoiceField v-model="grade" label="The place" :options="grades" class="wide" />
+        <label class="wide tick abreast"
           ><Checkbox v-model="itches" binary input-id="patch-itch" /> It itches for more than an hour.</label
         >
-        <FormField id="patch-text" label="In words, if you like" class="wide">
-          <InputText id="patch-text" v-model="text" maxlength="1000" fluid />
-        </FormField>
+        <TextField label="In words, if you like" class="wide" v-model="text" maxlength="1000" />
         <div class="dialog-buttons">
-          <Button type="button" label="Cancel" text severity="secondary" @click="seen = null" />
+          <QuietButton type="button" label="Cancel" @click="seen = null" />
           <Button type="submit" label="Keep" />
         </div>
       </form>
-    </Dialog>
+    </PopUp>
   </section>
 </template>
 
@@ -151,24 +132,11 @@ const hours = (h: number) => (h < 48 ? `${sayNumber(h, h < 2 ? 1 : 0)} h` : `${M
   padding-top: 0.75rem;
   border-top: 1px solid var(--line);
 }
-.head,
-li,
-.tick {
-  display: flex;
-  align-items: center;
-  gap: 0.625rem;
-}
-h3 {
-  font-size: var(--text-body);
-}
 li {
   align-items: start;
 }
 li > div {
   flex: 1;
-}
-.block {
-  display: block;
 }
 .tick {
   min-height: 44px;

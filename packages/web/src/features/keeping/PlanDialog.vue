@@ -9,8 +9,9 @@ import {
   STORAGES,
 } from '@omblet/core'
 import Button from 'primevue/button'
+import { QuietButton } from '../../components/buttons'
 import Checkbox from 'primevue/checkbox'
-import Dialog from 'primevue/dialog'
+import { PopUp } from '../../components/dialogs'
 import { computed, ref, watch } from 'vue'
 import NumberField from '../../components/NumberField.vue'
 import { sayLook } from './words'
@@ -80,18 +81,13 @@ function save() {
 </script>
 
 <template>
-  <Dialog
-    v-model:visible="open"
-    modal
-    header="What to look at, and when"
-    :style="{ width: 'min(46rem, 98vw)' }"
-  >
+  <PopUp v-model:visible="open" header="What to look at, and when" width="46rem">
     <form v-if="proposal" class="plan" @submit.prevent="save">
       <section>
         <h3>Set aside</h3>
-        <ul>
+        <ul class="stacked closer">
           <li v-for="s in storages" :key="s" class="sample">
-            <label class="tick">
+            <label class="tick abreast">
               <Checkbox
                 :model-value="on.includes(s)"
                 binary
@@ -105,7 +101,6 @@ function save() {
             </label>
             <NumberField
               v-if="on.includes(s) && s !== 'use'"
-              :id="`plan-g-${s}`"
               :model-value="grams[s] ?? null"
               label="Grams"
               unit="g"
@@ -122,9 +117,9 @@ function save() {
       </section>
       <section>
         <h3>Look at</h3>
-        <ul>
+        <ul class="stacked closer">
           <li v-for="m in proposal.matters" :key="m.property">
-            <label class="tick">
+            <label class="tick abreast">
               <Checkbox
                 :model-value="properties.includes(m.property)"
                 binary
@@ -161,11 +156,11 @@ function save() {
         <span class="muted small sum" role="status"
           >{{ looks.length }} looks, about {{ minutes }} minutes in all</span
         >
-        <Button type="button" label="Cancel" text severity="secondary" @click="open = false" />
+        <QuietButton type="button" label="Cancel" @click="open = false" />
         <Button type="submit" label="Watch it" :disabled="looks.length === 0" />
       </div>
     </form>
-  </Dialog>
+  </PopUp>
 </template>
 
 <style scoped>
@@ -175,19 +170,11 @@ function save() {
 }
 h3 {
   padding-bottom: 0.25rem;
-  font-size: var(--text-body);
 }
 .tick {
-  display: flex;
   flex: 1;
-  align-items: center;
-  gap: 0.625rem;
   min-height: 44px;
   cursor: pointer;
-}
-ul {
-  display: grid;
-  gap: 0.375rem;
 }
 .tick .small {
   display: block;

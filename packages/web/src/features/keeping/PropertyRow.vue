@@ -81,7 +81,7 @@ const aside = computed(() => [...new Set(props.list.flatMap((v) => v.series.asid
 .row {
   display: grid;
   grid-template-columns: 7rem minmax(0, 1fr) 12rem;
-  gap: 0.25rem 0.875rem;
+  gap: 0.25rem 0.75rem;
   padding-top: 0.625rem;
   border-top: 1px solid var(--line);
 }
@@ -90,29 +90,26 @@ const aside = computed(() => [...new Set(props.list.flatMap((v) => v.series.asid
   align-content: start;
   line-height: 1.3;
 }
-h3 {
-  font-size: var(--text-body);
-}
 .middle {
   min-width: 0;
 }
 .said {
   display: flex;
   flex-wrap: wrap;
-  gap: 0.125rem 0.875rem;
+  gap: 0.125rem 0.75rem;
   padding-bottom: 0.25rem;
 }
 .answer {
   display: inline-flex;
   align-items: center;
-  gap: 0.3rem;
+  gap: 0.25rem;
 }
 .means {
   display: grid;
   align-content: start;
   gap: 0.25rem;
 }
-@media (max-width: 760px) {
+@media (max-width: 860px) {
   .row {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -14,6 +14,7 @@ import {
 import { format } from 'date-fns'
 import Button from 'primevue/button'
 import { computed } from 'vue'
+import UpLink from '../../components/UpLink.vue'
 import FindingMark from '../../components/FindingMark.vue'
 import NotHere from '../../components/NotHere.vue'
 import PropertyRow from './PropertyRow.vue'
@@ -73,21 +74,19 @@ const print = () => window.print()
 
 <template>
   <div v-if="life.phase.value === 'here' && history && state && made" class="page">
-    <div class="acts">
-      <RouterLink :to="`/keeping/${id}`" class="up" aria-label="Back to the batch"
-        ><i class="pi pi-arrow-left" aria-hidden="true"></i
-      ></RouterLink>
-      <span class="push"></span>
+    <div class="acts abreast">
+      <UpLink :to="`/keeping/${id}`" label="Back to the batch" />
+      <span class="push grow"></span>
       <Button label="Print" icon="pi pi-print" @click="print" />
     </div>
-    <article class="sheet">
+    <article class="sheet stacked">
       <h1>{{ batch.info!.name }}</h1>
       <p class="muted">
         Batch <span class="mono">{{ batch.info!.code }}</span>, begun {{ day(state.start.at)
         }}<template v-if="history.filledAt">, filled {{ day(history.filledAt) }}</template
         ><template v-if="batch.info!.who">, by {{ batch.info!.who }}</template>
       </p>
-      <div class="verdict">
+      <div class="verdict abreast">
         <FindingMark v-if="verdict?.grade" :severity="MARK[verdict.grade]" :size="22" />
         <p>{{ verdict?.says }}</p>
       </div>
@@ -117,7 +116,7 @@ const print = () => window.print()
       />
       <p v-if="room.length === 0" class="muted">Nothing was measured at room yet.</p>
     </article>
-    <article class="sheet second">
+    <article class="sheet second stacked">
       <h2>Everything that was seen</h2>
       <div class="scroll">
         <table class="small">
@@ -156,56 +155,15 @@ const print = () => window.print()
   max-width: 60rem;
   padding: 0.5rem 1rem 3rem;
 }
-.acts,
-.verdict {
-  display: flex;
-  align-items: center;
-  gap: 0.625rem;
-}
-.push {
-  flex: 1;
-}
-.up {
-  display: grid;
-  place-items: center;
-  width: 44px;
-  height: 44px;
-  color: var(--muted);
-  text-decoration: none;
-}
 .sheet {
-  display: grid;
-  gap: 0.625rem;
   padding: 1.25rem;
   border: 1px solid var(--line);
   border-radius: var(--round-l);
   background: var(--paper);
   min-width: 0;
 }
-h1 {
-  font-size: var(--text-head-1);
-}
 h2 {
   padding-top: 0.5rem;
-  font-size: var(--text-head-3);
-}
-.scroll {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
-td {
-  padding: 0.25rem 0.5rem 0.25rem 0;
-  border-bottom: 1px solid var(--line);
-  text-align: left;
-  vertical-align: top;
-  font-weight: 400;
-}
-thead th {
-  color: var(--muted);
 }
 @media print {
   .acts {

@@ -2,6 +2,7 @@
 import { ALLERGENS } from '@omblet/core'
 import AutoComplete from 'primevue/autocomplete'
 import Button from 'primevue/button'
+import { QuietButton } from '../../components/buttons'
 import InputText from 'primevue/inputtext'
 import { ref } from 'vue'
 
@@ -25,7 +26,7 @@ const remove = (index: number) => (rows.value = rows.value.filter((_, i) => i !=
 </script>
 
 <template>
-  <fieldset>
+  <fieldset class="stacked closer">
     <legend>Its analysis, percent of the material (leave empty what the paper does not tell)</legend>
     <div v-for="(row, i) in rows" :key="i" class="part">
       <AutoComplete
@@ -45,12 +46,10 @@ const remove = (index: number) => (rows.value = rows.value.filter((_, i) => i !=
         placeholder="%"
         @update:model-value="change(i, { percent: $event ?? '' })"
       />
-      <Button
+      <QuietButton
         type="button"
         icon="pi pi-times"
-        text
         rounded
-        severity="secondary"
         :aria-label="`Remove ${row.inci || `substance ${i + 1}`}`"
         @click="remove(i)"
       />
@@ -69,9 +68,7 @@ const remove = (index: number) => (rows.value = rows.value.filter((_, i) => i !=
 
 <style scoped>
 fieldset {
-  display: grid;
   justify-items: start;
-  gap: 0.375rem;
   margin: 0;
   padding: 0;
   border: 0;

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { Container, CONTAINER_KINDS, containerWord, WALL_KINDS, wallWord } from '@omblet/core'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
-import InputText from 'primevue/inputtext'
+import { QuietButton } from '../../components/buttons'
+import { PopUp } from '../../components/dialogs'
 import { computed, reactive, ref } from 'vue'
 import ChoiceField from '../../components/ChoiceField.vue'
-import FormField from '../../components/FormField.vue'
+import TextField from '../../components/TextField.vue'
 import NumberField from '../../components/NumberField.vue'
 import { makeId } from '../../storage/channel'
 import { useContainers } from '../../stores/containers'
@@ -56,29 +56,24 @@ async function save() {
 </script>
 
 <template>
-  <Dialog
-    visible
-    modal
+  <PopUp
+    :visible="true"
     :header="container ? 'Change a container' : 'Add a container'"
-    :style="{ width: 'min(34rem, calc(100vw - 1rem))' }"
-    :draggable="false"
     @update:visible="emit('close')"
   >
     <form class="dialog-form" @submit.prevent="save">
-      <FormField id="container-name" label="Name" class="wide" :error="errors.name">
-        <InputText
-          id="container-name"
-          v-model="form.name"
-          autofocus
-          maxlength="200"
-          placeholder="Amber jar, 60 mL"
-          fluid
-        />
-      </FormField>
-      <ChoiceField id="container-kind" v-model="form.kind" label="Kind" :options="kinds" />
-      <ChoiceField id="container-wall" v-model="form.wall" label="Made of" :options="walls" />
+      <TextField
+        label="Name"
+        class="wide"
+        :error="errors.name"
+        v-model="form.name"
+        autofocus
+        maxlength="200"
+        placeholder="Amber jar, 60 mL"
+      />
+      <ChoiceField v-model="form.kind" label="Kind" :options="kinds" />
+      <ChoiceField v-model="form.wall" label="Made of" :options="walls" />
       <NumberField
-        id="container-nominal"
         v-model="form.nominalMl"
         label="Holds"
         unit="mL"
@@ -87,7 +82,6 @@ async function save() {
         :error="errors.nominalMl"
       />
       <NumberField
-        id="container-brim"
         v-model="form.brimMl"
         label="Brimful"
         unit="mL"
@@ -96,32 +90,18 @@ async function save() {
         :error="errors.brimMl"
       />
       <NumberField
-        id="container-left"
         v-model="form.left"
         label="How many are left"
         :max="1000000"
         what="the number"
         :error="errors.left"
       />
-      <NumberField
-        id="container-empty"
-        v-model="form.emptyGrams"
-        label="Weighs empty"
-        unit="g"
-        :max="10000"
-        what="the weight"
-      />
-      <NumberField
-        id="container-price"
-        v-model="form.price"
-        label="Price of one"
-        :max="100000"
-        what="the price"
-      />
+      <NumberField v-model="form.emptyGrams" label="Weighs empty" unit="g" :max="10000" what="the weight" />
+      <NumberField v-model="form.price" label="Price of one" :max="100000" what="the price" />
       <div class="dialog-buttons">
-        <Button type="button" label="Cancel" text severity="secondary" @click="emit('close')" />
+        <QuietButton type="button" label="Cancel" @click="emit('close')" />
         <Button type="submit" :label="container ? 'Save' : 'Add'" />
       </div>
     </form>
-  </Dialog>
+  </PopUp>
 </template>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { containerRows, containerWord, sayNumber, wallWord, type Container } from '@omblet/core'
 import Button from 'primevue/button'
+import PageHead from '../../components/PageHead.vue'
+import { PlainButton, QuietButton } from '../../components/buttons'
 import Menu from 'primevue/menu'
 import { useToast } from 'primevue/usetoast'
 import { onMounted, ref, useTemplateRef } from 'vue'
@@ -55,20 +57,13 @@ async function onPick(event: Event) {
 </script>
 
 <template>
-  <div class="page">
-    <header class="head">
-      <RouterLink to="/shelf" class="up" aria-label="Shelf"
-        ><i class="pi pi-arrow-left" aria-hidden="true"></i
-      ></RouterLink>
-      <h1>Containers</h1>
-      <span class="push"></span>
-      <Button label="Take in" icon="pi pi-upload" severity="secondary" outlined @click="picker?.click()" />
-      <Button
+  <div class="page stacked">
+    <PageHead title="Containers" up="/shelf" up-label="Shelf">
+      <PlainButton label="Take in" icon="pi pi-upload" @click="picker?.click()" />
+      <PlainButton
         v-if="store.containers.length"
         label="Hand out"
         icon="pi pi-download"
-        severity="secondary"
-        outlined
         aria-haspopup="menu"
         @click="menu?.toggle($event)"
       />
@@ -82,7 +77,7 @@ async function onPick(event: Event) {
         hidden
         @change="onPick"
       />
-    </header>
+    </PageHead>
     <Notice v-if="store.problem" kind="stop">{{ store.problem }}</Notice>
     <div v-if="store.containers.length" class="card scroll">
       <table>
@@ -100,7 +95,7 @@ async function onPick(event: Event) {
         <tbody>
           <tr v-for="c in store.containers" :key="c.id">
             <td>
-              <button type="button" class="name" @click="open = { container: c }">{{ c.name }}</button>
+              <button type="button" class="name bare" @click="open = { container: c }">{{ c.name }}</button>
             </td>
             <td>
               {{ containerWord(c.kind)
@@ -119,14 +114,7 @@ async function onPick(event: Event) {
               <strong v-if="c.left === 0">none</strong><template v-else>{{ c.left }}</template>
             </td>
             <td class="number">
-              <Button
-                icon="pi pi-trash"
-                text
-                rounded
-                severity="secondary"
-                :aria-label="`Delete ${c.name}`"
-                @click="remove(c)"
-              />
+              <QuietButton icon="pi pi-trash" rounded :aria-label="`Delete ${c.name}`" @click="remove(c)" />
             </td>
           </tr>
         </tbody>
@@ -139,7 +127,7 @@ async function onPick(event: Event) {
       </p>
       <template #actions>
         <Button label="Add a container" icon="pi pi-plus" @click="open = { container: null }" />
-        <Button label="Try the example shelf" severity="secondary" outlined @click="takeInDemoShelf" />
+        <PlainButton label="Try the example shelf" @click="takeInDemoShelf" />
       </template>
     </NothingYet>
     <ContainerDialog v-if="open" :container="open.container" @close="open = null" />
@@ -148,73 +136,21 @@ async function onPick(event: Event) {
 
 <style scoped>
 .page {
-  display: grid;
-  align-content: start;
-  gap: 0.875rem;
   max-width: 1100px;
-  padding: 1.25rem;
-}
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.625rem;
-}
-h1 {
-  font-size: var(--text-head-1);
-}
-.push {
-  flex: 1;
-}
-.up {
-  display: grid;
-  place-items: center;
-  width: 2rem;
-  height: 2rem;
-  color: var(--accent-ink);
 }
 .scroll {
   padding: 0.25rem 1rem;
   overflow-x: auto;
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-variant-numeric: tabular-nums;
-}
-th {
-  color: var(--muted);
-  font-size: var(--text-note);
-  font-weight: 400;
-  text-align: left;
-}
-th,
-td {
-  padding: 0.5rem 0.5rem 0.5rem 0;
-  border-bottom: 1px solid var(--line);
-  vertical-align: top;
-}
 .number {
   text-align: right;
 }
-.block {
-  display: block;
-}
 .name {
   min-height: 24px;
-  padding: 0;
-  border: 0;
-  background: none;
   color: var(--accent-ink);
-  font: inherit;
-  text-align: left;
-  cursor: pointer;
   overflow-wrap: anywhere;
 }
 @media (max-width: 620px) {
-  .page {
-    padding: 0.75rem 0.5rem;
-  }
   .wide-only {
     display: none;
   }

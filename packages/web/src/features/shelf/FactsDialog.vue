@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { catalogue as base, FactChange, parseNumber, sayNumber, type Material } from '@omblet/core'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
-import InputText from 'primevue/inputtext'
-import Textarea from 'primevue/textarea'
+import { QuietButton } from '../../components/buttons'
+import { PopUp } from '../../components/dialogs'
 import { useToast } from 'primevue/usetoast'
 import { computed, reactive } from 'vue'
-import FormField from '../../components/FormField.vue'
+import TextField from '../../components/TextField.vue'
 import RangeField from '../../components/RangeField.vue'
 import { notify } from '../../components/notify'
 import { readRange } from '../../components/range'
@@ -96,14 +95,7 @@ async function reset() {
 </script>
 
 <template>
-  <Dialog
-    visible
-    modal
-    header="Change facts"
-    :style="{ width: 'min(34rem, calc(100vw - 1rem))' }"
-    :draggable="false"
-    @update:visible="emit('close')"
-  >
+  <PopUp :visible="true" header="Change facts" @update:visible="emit('close')">
     <form class="dialog-form" @submit.prevent="save" @keydown.stop>
       <p class="muted small wide">
         By the paper of your lot, or your own experience. The catalogue stays as it is; your figures win over
@@ -119,33 +111,22 @@ async function reset() {
         autofocus
       />
       <RangeField id="fact-ph" v-model="form.ph" legend="pH" name="pH" :read="ph" />
-      <FormField id="fact-heat" label="Stands, °C" :error="errorOf('heat')">
-        <InputText id="fact-heat" v-model="form.heat" class="mono" inputmode="decimal" fluid />
-      </FormField>
-      <FormField id="fact-density" label="Density, g/mL" :error="errorOf('density')">
-        <InputText id="fact-density" v-model="form.density" class="mono" inputmode="decimal" fluid />
-      </FormField>
-      <FormField v-if="!m.parts" id="fact-strength" label="Supplied at, %" :error="errorOf('strength')">
-        <InputText id="fact-strength" v-model="form.strength" class="mono" inputmode="decimal" fluid />
-      </FormField>
-      <FormField v-if="m.emulsifier" id="fact-hlb" label="HLB" :error="errorOf('hlb')">
-        <InputText id="fact-hlb" v-model="form.hlb" class="mono" inputmode="decimal" fluid />
-      </FormField>
-      <FormField id="fact-note" label="Note" class="wide">
-        <Textarea id="fact-note" v-model="form.note" rows="2" auto-resize maxlength="1000" fluid />
-      </FormField>
+      <TextField label="Stands, °C" :error="errorOf('heat')" v-model="form.heat" figure />
+      <TextField label="Density, g/mL" :error="errorOf('density')" v-model="form.density" figure />
+      <TextField
+        v-if="!m.parts"
+        label="Supplied at, %"
+        :error="errorOf('strength')"
+        v-model="form.strength"
+        figure
+      />
+      <TextField v-if="m.emulsifier" label="HLB" :error="errorOf('hlb')" v-model="form.hlb" figure />
+      <TextField label="Note" class="wide" v-model="form.note" :rows="2" maxlength="1000" />
       <div class="dialog-buttons">
-        <Button
-          v-if="m.changed"
-          type="button"
-          label="Reset to the catalogue"
-          text
-          severity="secondary"
-          @click="reset"
-        />
-        <Button type="button" label="Cancel" text severity="secondary" @click="emit('close')" />
+        <QuietButton v-if="m.changed" type="button" label="Reset to the catalogue" @click="reset" />
+        <QuietButton type="button" label="Cancel" @click="emit('close')" />
         <Button type="submit" label="Save" :disabled="!valid" />
       </div>
     </form>
-  </Dialog>
+  </PopUp>
 </template>

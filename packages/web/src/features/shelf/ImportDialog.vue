@@ -1,18 +1,20 @@
 <script setup lang="ts">
-import { capitalise, sayNumber, sayPercent, type Lot, type Material, type TableRead } from '@omblet/core'
+import { type TableRead } from '@omblet/core'
 import { proxy, wrap } from 'comlink'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
+import { PlainButton, QuietButton } from '../../components/buttons'
+import { PopUp } from '../../components/dialogs'
 import SelectButton from 'primevue/selectbutton'
 import VirtualScroller from 'primevue/virtualscroller'
 import { useToast } from 'primevue/usetoast'
-import { computed, onBeforeUnmount, ref, shallowRef, useTemplateRef } from 'vue'
+import { onBeforeUnmount, ref, shallowRef, useTemplateRef } from 'vue'
 import FindingMark from '../../components/FindingMark.vue'
 import { notify } from '../../components/notify'
 import { explainStorage } from '../../storage/db'
 import { useLots } from '../../stores/lots'
 import { useMaterials } from '../../stores/materials'
 import type { TableWorker } from '../../workers/table.worker'
+import { useTableRows, type ShownRow } from './use-table-rows'
 
 const open = defineModel<boolean>('open', { required: true })
 const materials = useMaterials()
@@ -78,65 +80,7 @@ function onDrop(event: DragEvent) {
   void take(event.dataTransfer?.files[0])
 }
 
-const of = (status: string) => read.value?.rows.filter((r) => r.status === status).length ?? 0
-const toStore = computed(() => of('new') + of('changes'))
-const what = computed(() => (read.value?.kind === 'lots' ? 'lots' : 'materials'))
-const STATUS = {
-  new: { word: 'new', mark: 'fine' },
-  changes: { word: 'changes yours', mark: 'check' },
-  same: { word: 'the same', mark: 'note' },
-} as const
-const nameOf = (id: string) => capitalise(materials.catalogue.find(id)?.name ?? id)
-const describe = (item: Lot | Material) =>
-  'leftGrams' in item
-    ? {
-        name: nameOf(item.material),
-        detail: [
-          `${sayNumber(item.leftGrams, 2)} g left`,
-          item.batch && `lot ${item.batch}`,
-          item.expires && `until ${item.expires}`,
-          item.supplier,
-        ],
-      }
-    : {
-        name: capitalise(item.name),
-        detail: [
-          item.inci.join(', '),
-          item.usage && `${sayPercent(item.usage.min)} – ${sayPercent(item.usage.max)}`,
-          item.parts && `${item.parts.length} parts`,
-        ],
-      }
-
-interface Shown {
-  key: string
-  row: number
-  mark: 'fine' | 'check' | 'note' | 'stop'
-  word: string
-  name: string
-  detail: string
-}
-const rows = computed<Shown[]>(() => {
-  if (!read.value) return []
-  const refused = read.value.refused.map((r): Shown => ({
-    key: `x${r.row}`,
-    row: r.row,
-    mark: 'stop',
-    word: 'refused',
-    name: r.what || 'no name',
-    detail: r.why,
-  }))
-  if (show.value === 'refused') return refused
-  const taken = read.value.rows.map((r): Shown => {
-    const { name, detail } = describe(r.item)
-    const { mark, word } = STATUS[r.status]
-    return { key: `r${r.row}`, row: r.row, mark, word, name, detail: detail.filter(Boolean).join(' · ') }
-  })
-  return [...taken, ...refused].sort((a, b) => a.row - b.row)
-})
-const filters = computed(() => [
-  { value: 'all', label: `All ${(read.value?.rows.length ?? 0) + (read.value?.refused.length ?? 0)}` },
-  { value: 'refused', label: `Refused ${read.value?.refused.length ?? 0}` },
-])
+const { of, toStore, what, rows, filters } = useTableRows(read, show)
 
 async function store() {
   if (!read.value || toStore.value === 0) return
@@ -162,16 +106,8 @@ async function store() {
 </script>
 
 <template>
-  <Dialog
-    v-model:visible="open"
-    modal
-    header="Take in materials or lots"
-    :style="{ width: 'min(52rem, calc(100vw - 1rem))' }"
-    :draggable="false"
-    @show="begin"
-    @hide="stop"
-  >
-    <div class="import">
+  <PopUp v-model:visible="open" header="Take in materials or lots" @show="begin" @hide="stop" width="52rem">
+    <div class="stacked">
       <p v-if="!read" class="muted">
         A .csv or .xlsx file whose first row names the columns. Lots: <em>material, left_grams</em> and what
         else you keep (pack_grams, price, supplier, batch, bought, opened, expires, analysis, note). Materials
@@ -180,7 +116,7 @@ async function store() {
       </p>
       <div
         v-if="!read && !progress"
-        class="drop"
+        class="drop stacked closer"
         :class="{ over: dragging }"
         @dragover.prevent="dragging = true"
         @dragleave="dragging = false"
@@ -206,7 +142,7 @@ async function store() {
           ></span
         >
         <progress :value="progress.total ? progress.done : undefined" :max="progress.total || 1"></progress>
-        <Button label="Stop" severity="secondary" outlined size="small" @click="begin" />
+        <PlainButton label="Stop" size="small" @click="begin" />
       </div>
       <template v-if="read">
         <p>
@@ -227,7 +163,7 @@ async function store() {
         />
         <div class="rows" tabindex="0" role="region" aria-label="Rows of the file">
           <VirtualScroller v-if="rows.length" :items="rows" :item-size="46" class="scroller">
-            <template #item="{ item }: { item: Shown }">
+            <template #item="{ item }: { item: ShownRow }">
               <div class="row">
                 <span class="mono muted small">{{ item.row }}</span>
                 <FindingMark :severity="item.mark" :size="16" />
@@ -241,9 +177,9 @@ async function store() {
         </div>
       </template>
       <div class="buttons">
-        <Button v-if="read" label="Another file" text severity="secondary" @click="begin" />
+        <QuietButton v-if="read" label="Another file" @click="begin" />
         <span></span>
-        <Button label="Cancel" text severity="secondary" @click="open = false" />
+        <QuietButton label="Cancel" @click="open = false" />
         <Button
           v-if="read"
           :label="toStore === 0 ? 'Nothing to store' : `Store ${toStore} ${what}`"
@@ -253,23 +189,17 @@ async function store() {
         />
       </div>
     </div>
-  </Dialog>
+  </PopUp>
 </template>
 
 <style scoped>
-.import {
-  display: grid;
-  gap: 0.75rem;
-}
 em {
   font-style: normal;
   font-family: var(--mono);
   font-size: var(--text-note);
 }
 .drop {
-  display: grid;
   justify-items: center;
-  gap: 0.5rem;
   padding: 2rem 1rem;
   border: 1.5px dashed var(--line-strong);
   border-radius: var(--round-xl);
@@ -305,7 +235,7 @@ progress {
   display: grid;
   grid-template-columns: 2.5rem 16px 4rem minmax(0, 11rem) minmax(0, 1fr);
   align-items: center;
-  gap: 0.625rem;
+  gap: 0.75rem;
   height: 46px;
   padding: 0 0.75rem;
   border-bottom: 1px solid var(--line);

@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { Lot, parseNumber, sayNumber, usualTraces, type Material } from '@omblet/core'
 import Button from 'primevue/button'
+import { PlainButton, QuietButton } from '../../components/buttons'
 import Checkbox from 'primevue/checkbox'
-import Dialog from 'primevue/dialog'
-import InputText from 'primevue/inputtext'
-import Textarea from 'primevue/textarea'
+import { PopUp } from '../../components/dialogs'
 import { computed, onMounted, reactive, ref, useTemplateRef } from 'vue'
 import AnalysisEditor, { type AnalysisRow } from './AnalysisEditor.vue'
 import DayField from '../../components/DayField.vue'
-import FormField from '../../components/FormField.vue'
+import TextField from '../../components/TextField.vue'
 import { makeId } from '../../storage/channel'
 import { useLots } from '../../stores/lots'
 import { useMaterials } from '../../stores/materials'
@@ -146,57 +145,37 @@ async function save() {
 </script>
 
 <template>
-  <Dialog
-    visible
-    modal
-    :header="lot ? 'Change a lot' : 'Add a lot'"
-    :style="{ width: 'min(34rem, calc(100vw - 1rem))' }"
-    :draggable="false"
-    @update:visible="emit('close')"
-  >
+  <PopUp :visible="true" :header="lot ? 'Change a lot' : 'Add a lot'" @update:visible="emit('close')">
     <form class="dialog-form" @submit.prevent="save">
-      <FormField id="lot-pack" label="Pack, in grams" :error="errors.pack">
-        <InputText id="lot-pack" v-model="form.pack" autofocus inputmode="decimal" class="mono" fluid />
-      </FormField>
-      <FormField id="lot-left" label="Left, in grams" :error="errors.left">
-        <InputText
-          id="lot-left"
-          v-model="form.left"
-          inputmode="decimal"
-          class="mono"
-          :placeholder="form.pack"
-          fluid
-          @blur="asked = true"
-        />
-      </FormField>
-      <FormField id="lot-price" label="Price of the pack" :error="errors.price">
-        <InputText id="lot-price" v-model="form.price" inputmode="decimal" class="mono" fluid />
-      </FormField>
-      <FormField id="lot-postage" label="Its share of the postage" :error="errors.postage">
-        <InputText id="lot-postage" v-model="form.postage" inputmode="decimal" class="mono" fluid />
-      </FormField>
-      <DayField id="lot-expires" v-model="form.expires" label="Good until" />
-      <DayField id="lot-bought" v-model="form.bought" label="Bought" />
-      <DayField id="lot-opened" v-model="form.opened" label="Opened" />
-      <FormField id="lot-supplier" label="From">
-        <InputText id="lot-supplier" v-model="form.supplier" maxlength="200" fluid />
-      </FormField>
-      <FormField id="lot-batch" label="Lot number">
-        <InputText id="lot-batch" v-model="form.batch" maxlength="100" fluid />
-      </FormField>
-      <FormField id="lot-note" label="Note" class="wide">
-        <Textarea id="lot-note" v-model="form.note" rows="2" auto-resize maxlength="2000" fluid />
-      </FormField>
+      <TextField label="Pack, in grams" :error="errors.pack" v-model="form.pack" autofocus figure />
+      <TextField
+        label="Left, in grams"
+        :error="errors.left"
+        v-model="form.left"
+        :placeholder="form.pack"
+        @blur="asked = true"
+        figure
+      />
+      <TextField label="Price of the pack" :error="errors.price" v-model="form.price" figure />
+      <TextField label="Its share of the postage" :error="errors.postage" v-model="form.postage" figure />
+      <DayField v-model="form.expires" label="Good until" />
+      <DayField v-model="form.bought" label="Bought" />
+      <DayField v-model="form.opened" label="Opened" />
+      <TextField label="From" v-model="form.supplier" maxlength="200" />
+      <TextField label="Lot number" v-model="form.batch" maxlength="100" />
+      <TextField label="Note" class="wide" v-model="form.note" :rows="2" maxlength="2000" />
       <fieldset v-if="sources.length" class="wide sources">
         <legend>Made from these lots</legend>
-        <label v-for="source in sources" :key="source.id" class="source">
+        <label v-for="source in sources" :key="source.id" class="source abreast">
           <Checkbox v-model="madeFrom" :value="source.id" />
           {{ sourceWords(source) }}
         </label>
       </fieldset>
       <AnalysisEditor v-if="asksAnalysis" v-model="analysis" class="wide" :error="errors.analysis" />
       <div class="field wide">
-        <span id="paper-label" class="label">Its paper (certificate, data sheet, photograph)</span>
+        <span id="paper-label" class="label text-note muted"
+          >Its paper (certificate, data sheet, photograph)</span
+        >
         <div class="paper">
           <Button
             v-if="paper"
@@ -208,35 +187,25 @@ async function save() {
             class="paper-name"
             @click="openPaper"
           />
-          <Button
+          <PlainButton
             type="button"
             :label="paper ? 'Choose another' : 'Choose a file'"
-            severity="secondary"
-            outlined
             size="small"
             aria-describedby="paper-label"
             @click="paperPicker?.click()"
           />
-          <Button
-            v-if="paper"
-            type="button"
-            label="Take away"
-            text
-            severity="secondary"
-            size="small"
-            @click="paper = null"
-          />
+          <QuietButton v-if="paper" type="button" label="Take away" size="small" @click="paper = null" />
           <input ref="paperPicker" type="file" data-testid="paper-picker" hidden @change="onPaper" />
         </div>
         <p v-if="paperError" class="error" role="alert">{{ paperError }}</p>
         <p class="muted small">It stays in this browser; a backup does not carry it.</p>
       </div>
       <div class="dialog-buttons">
-        <Button type="button" label="Cancel" text severity="secondary" @click="emit('close')" />
+        <QuietButton type="button" label="Cancel" @click="emit('close')" />
         <Button type="submit" :label="lot ? 'Save' : 'Add'" :disabled="!valid" />
       </div>
     </form>
-  </Dialog>
+  </PopUp>
 </template>
 
 <style scoped>
@@ -252,14 +221,7 @@ async function save() {
   color: var(--muted);
 }
 .source {
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
   min-height: 36px;
-}
-.label {
-  font-size: var(--text-note);
-  color: var(--muted);
 }
 .paper {
   display: flex;

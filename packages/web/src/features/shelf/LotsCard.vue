@@ -10,7 +10,8 @@ import {
   type Lot,
   type Material,
 } from '@omblet/core'
-import Button from 'primevue/button'
+import TitledCard from '../../components/TitledCard.vue'
+import { PlainButton, QuietButton } from '../../components/buttons'
 import { useToast } from 'primevue/usetoast'
 import { computed, ref } from 'vue'
 import FindingMark from '../../components/FindingMark.vue'
@@ -53,11 +54,11 @@ async function remove(lot: Lot) {
 </script>
 
 <template>
-  <section class="card" aria-labelledby="lots-title">
-    <header>
-      <h2 id="lots-title">On my shelf</h2>
-      <span v-if="lots.length" class="mono">{{ sayNumber(store.left(material.id), 1) }} g</span>
-    </header>
+  <TitledCard title="On my shelf" :level="2">
+    <template #beside
+      ><span v-if="lots.length" class="mono">{{ sayNumber(store.left(material.id), 1) }} g</span></template
+    >
+
     <p v-if="store.problem" class="error-text" role="alert">{{ store.problem }}</p>
     <p v-if="lots.length === 0" class="muted">None. Add what you have, with its date and price.</p>
     <p v-if="price !== null" class="muted small">
@@ -69,11 +70,11 @@ async function remove(lot: Lot) {
     <ul>
       <li v-for="lot in lots" :key="lot.id">
         <FindingMark :severity="MARK[freshnessOf(lot, today())]" :size="16" />
-        <div class="what">
+        <div class="what grow breaks">
           <p>
             <strong>{{ sayNumber(lot.leftGrams, 2) }} g</strong> left, {{ lasts(lot) }}
           </p>
-          <p v-if="lot.off" class="off">Off: {{ lot.off }}</p>
+          <p v-if="lot.off" class="off stop-ink bold">Off: {{ lot.off }}</p>
           <p v-if="details(lot)" class="muted small">{{ details(lot) }}</p>
           <p v-if="lot.analysis?.length" class="muted small">
             analysis: {{ lot.analysis.map((a) => `${a.inci} ${sayPercent(a.percent)}`).join(', ') }}
@@ -83,70 +84,39 @@ async function remove(lot: Lot) {
         <RouterLink :to="`/shelf/lots/${lot.id}`" class="went" aria-label="Where this lot went"
           ><i class="pi pi-sitemap" aria-hidden="true"></i
         ></RouterLink>
-        <Button
+        <QuietButton
           icon="pi pi-pencil"
-          text
           rounded
-          severity="secondary"
           size="small"
           aria-label="Change this lot"
           @click="editing = lot"
         />
-        <Button
+        <QuietButton
           icon="pi pi-trash"
-          text
           rounded
-          severity="secondary"
           size="small"
           aria-label="Take this lot off the shelf"
           @click="remove(lot)"
         />
       </li>
     </ul>
-    <Button
-      label="Add a lot"
-      icon="pi pi-plus"
-      size="small"
-      severity="secondary"
-      outlined
-      @click="editing = 'new'"
-    />
+    <PlainButton label="Add a lot" icon="pi pi-plus" size="small" @click="editing = 'new'" />
     <LotDialog
       v-if="editing"
       :material="material"
       :lot="editing === 'new' ? null : editing"
       @close="editing = null"
     />
-  </section>
+  </TitledCard>
 </template>
 
 <style scoped>
-header {
-  display: flex;
-  justify-content: space-between;
-}
-h2 {
-  font-size: var(--text-body);
-  padding-bottom: 0.625rem;
-}
-.card {
-  padding: 0.875rem 1rem;
-}
 li {
   display: flex;
   align-items: flex-start;
-  gap: 0.625rem;
+  gap: 0.5rem;
   padding: 0.5rem 0;
   border-top: 1px solid var(--line);
-}
-.what {
-  flex: 1;
-  min-width: 0;
-  overflow-wrap: anywhere;
-}
-.off {
-  color: var(--stop);
-  font-weight: 700;
 }
 .went {
   display: grid;

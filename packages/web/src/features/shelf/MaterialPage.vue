@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { acidBaseOf, capitalise, clashesOf, limitRowsOf, slug } from '@omblet/core'
-import Button from 'primevue/button'
+import PageHead from '../../components/PageHead.vue'
+import { PlainButton, QuietButton } from '../../components/buttons'
 import { useToast } from 'primevue/usetoast'
 import { computed, defineAsyncComponent, ref, watchEffect } from 'vue'
 import { useRouter } from 'vue-router'
@@ -66,32 +67,18 @@ async function removeOwn() {
     <p><RouterLink to="/shelf">Go to the Shelf</RouterLink></p>
   </div>
   <div v-else class="page">
-    <p class="back">
-      <RouterLink to="/shelf"><i class="pi pi-arrow-left" aria-hidden="true"></i> Shelf</RouterLink>
-    </p>
-    <header class="head">
-      <h1>{{ capitalise(material.name) }}</h1>
-      <Button
+    <PageHead :title="capitalise(material.name)" up="/shelf" up-label="Shelf">
+      <PlainButton
         :label="material.own ? 'Change' : 'Change facts'"
         icon="pi pi-pencil"
-        severity="secondary"
-        outlined
         size="small"
         @click="changing = true"
       />
-      <Button
-        v-if="material.own"
-        label="Take out"
-        icon="pi pi-trash"
-        severity="secondary"
-        text
-        size="small"
-        @click="removeOwn"
-      />
-    </header>
+      <QuietButton v-if="material.own" label="Take out" icon="pi pi-trash" size="small" @click="removeOwn" />
+    </PageHead>
     <p v-if="material.note" class="lead">{{ material.note }}</p>
     <div class="columns">
-      <div class="stack">
+      <div class="stacked">
         <section class="card" aria-labelledby="facts-title">
           <h2 id="facts-title">Facts</h2>
           <MaterialFacts :material="material" />
@@ -110,7 +97,7 @@ async function removeOwn() {
           </ul>
         </section>
       </div>
-      <div class="stack">
+      <div class="stacked">
         <section v-if="solid" class="card" aria-labelledby="solubility-title">
           <h2 id="solubility-title">What stays dissolved</h2>
           <SolubilityCharts :solid="solid" />
@@ -171,29 +158,6 @@ async function removeOwn() {
 </template>
 
 <style scoped>
-.page {
-  padding: 1rem 1.25rem 3rem;
-  max-width: 1360px;
-}
-.back a {
-  display: inline-flex;
-  align-items: center;
-  gap: 0.5rem;
-  min-height: 28px;
-  color: var(--accent-ink);
-  text-decoration: none;
-}
-h1 {
-  font-size: var(--text-head-1);
-  padding-bottom: 0.25rem;
-  overflow-wrap: anywhere;
-}
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.5rem 0.75rem;
-}
 h2 {
   font-size: var(--text-body);
   padding-bottom: 0.625rem;
@@ -202,38 +166,14 @@ h2 {
   max-width: 44rem;
 }
 .columns {
-  display: grid;
-  grid-template-columns: minmax(20rem, 5fr) minmax(0, 7fr);
-  gap: 0.875rem;
-  align-items: start;
-  padding-top: 0.875rem;
-}
-.stack {
-  display: grid;
-  gap: 0.875rem;
+  --columns: minmax(20rem, 5fr) minmax(0, 7fr);
 }
 .card {
   min-width: 0;
   padding: 0.875rem 1rem;
 }
-.scroll {
-  overflow-x: auto;
-}
 table {
-  width: 100%;
-  border-collapse: collapse;
   font-size: var(--text-note);
-}
-th {
-  padding: 0 0.5rem 0.25rem 0;
-  color: var(--muted);
-  font-weight: 400;
-  text-align: left;
-}
-td {
-  padding: 0.4rem 0.5rem 0.4rem 0;
-  border-top: 1px solid var(--line);
-  vertical-align: top;
 }
 .cap {
   white-space: nowrap;
@@ -250,7 +190,7 @@ small {
 .users {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(14rem, 1fr));
-  gap: 0.625rem;
+  gap: 0.75rem;
 }
 .users li {
   display: flex;
@@ -260,10 +200,5 @@ small {
 .users a {
   color: inherit;
   overflow-wrap: anywhere;
-}
-@media (max-width: 980px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -1,86 +1,28 @@
 <script setup lang="ts">
-import {
-  capitalise,
-  lotRows,
-  materialRows,
-  sayNumber,
-  sayPercent,
-  standOf,
-  type Material,
-} from '@omblet/core'
-import Button from 'primevue/button'
+import { capitalise, lotRows, materialRows, sayNumber, sayPercent, type Material } from '@omblet/core'
+import PageHead from '../../components/PageHead.vue'
+import { PlainButton } from '../../components/buttons'
 import Menu from 'primevue/menu'
 import Select from 'primevue/select'
 import VirtualScroller from 'primevue/virtualscroller'
-import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
+import { useRouter } from 'vue-router'
 import { downloadCsv, downloadSpreadsheet } from '../../browser/download'
 import NothingYet from '../../components/NothingYet.vue'
 import Notice from '../../components/Notice.vue'
 import OwnMaterialDialog from '../../components/OwnMaterialDialog.vue'
 import SearchField from '../../components/SearchField.vue'
-import { useLibrary } from '../../stores/library'
 import { useMaterials } from '../../stores/materials'
-import { today, useLots } from '../../stores/lots'
-import { GROUPS, groupOf } from './groups'
-import { shelfRows, standWords, type ShelfRow } from './rows'
+import { useLots } from '../../stores/lots'
+import { standWords, type ShelfRow } from './rows'
+import { useShelf } from './use-shelf'
 
 const ImportDialog = defineAsyncComponent(() => import('./ImportDialog.vue'))
 const materials = useMaterials()
-const library = useLibrary()
 const lots = useLots()
-const route = useRoute()
 const router = useRouter()
 
-const words = ref(String(route.query['q'] ?? ''))
-const group = ref<string | null>((route.query['group'] as string | undefined) ?? null)
-const phase = ref<string | null>(null)
-const which = ref<'all' | 'shelf' | 'used' | 'own'>('all')
-
-const groups = [{ value: null, label: 'Every kind' }, ...GROUPS.map((g) => ({ value: g.id, label: g.label }))]
-const phases = [
-  { value: null, label: 'Any phase' },
-  { value: 'water', label: 'Water' },
-  { value: 'oil', label: 'Oil' },
-  { value: 'cool-down', label: 'Cool-down' },
-  { value: 'any', label: 'Goes anywhere' },
-]
-const whiches = [
-  { value: 'all', label: 'All materials' },
-  { value: 'shelf', label: 'On my shelf' },
-  { value: 'used', label: 'In my formulas' },
-  { value: 'own', label: 'My own' },
-]
-
-const used = computed(() => {
-  const ids = new Set<string>()
-  for (const { formula } of library.records) {
-    for (const p of formula.phases)
-      for (const line of p.lines) ids.add(materials.catalogue.find(line.material)?.id ?? line.material)
-  }
-  return ids
-})
-const found = computed<readonly Material[]>(() =>
-  words.value.trim() === '' ? materials.catalogue.materials : materials.search(words.value, 400),
-)
-const inWhich = (m: Material) =>
-  which.value === 'all' ||
-  (which.value === 'own' ? m.own === true : (which.value === 'shelf' ? lots.owned : used.value).has(m.id))
-const shown = computed(() =>
-  found.value.filter(
-    (m) =>
-      (group.value === null || groupOf(m.kind) === group.value) &&
-      (phase.value === null || m.phase === phase.value) &&
-      inWhich(m),
-  ),
-)
-/** A search is in the order of what fits best; without one, what is the maker's own comes first. */
-const rows = computed(() =>
-  shelfRows(shown.value, {
-    standOf: (id) => (lots.owned.has(id) ? standOf(lots.lots, id, today()) : null),
-    used: words.value.trim() === '' ? used.value : new Set<string>(),
-  }),
-)
+const { words, group, phase, which, groups, phases, whiches, shown, rows, remember, clear } = useShelf()
 const EMPTY = {
   all: 'No material matches.',
   shelf: 'Nothing stands on your shelf here. Open a material and add a lot.',
@@ -90,11 +32,6 @@ const EMPTY = {
 const nameOf = (id: string) => materials.catalogue.find(id)?.name ?? id
 const range = (m: Material) =>
   m.usage ? `${sayNumber(m.usage.min, 4)}–${sayPercent(m.usage.max)}` : 'no range known'
-const remember = () =>
-  void router.replace({
-    query: { ...(words.value ? { q: words.value } : {}), ...(group.value ? { group: group.value } : {}) },
-  })
-watch(words, remember)
 const making = ref(false)
 const importing = ref(false)
 const importUsed = ref(false)
@@ -129,43 +66,33 @@ function onMade(material: Material) {
   making.value = false
   void router.push(`/shelf/${material.id}`)
 }
-function clear() {
-  words.value = ''
-  group.value = null
-  phase.value = null
-  which.value = 'all'
-  remember()
-}
 </script>
 
 <template>
   <div class="page">
-    <header class="head">
-      <h1>Shelf</h1>
-      <span class="muted small count" aria-live="polite"
-        >{{ shown.length }} of {{ materials.catalogue.materials.length }} materials</span
+    <PageHead title="Shelf"
+      ><template #beside
+        ><span class="muted small count grow" aria-live="polite"
+          >{{ shown.length }} of {{ materials.catalogue.materials.length }} materials</span
+        ></template
       >
-      <Button
+      <PlainButton
         as="a"
         href="/shelf/containers"
         label="Containers"
         icon="pi pi-inbox"
-        severity="secondary"
-        outlined
         @click.prevent="router.push('/shelf/containers')"
       />
-      <Button label="New material" icon="pi pi-plus" severity="secondary" outlined @click="making = true" />
-      <Button label="Take in" icon="pi pi-upload" severity="secondary" outlined @click="takeIn" />
-      <Button
+      <PlainButton label="New material" icon="pi pi-plus" @click="making = true" />
+      <PlainButton label="Take in" icon="pi pi-upload" @click="takeIn" />
+      <PlainButton
         label="Hand out"
         icon="pi pi-download"
-        severity="secondary"
-        outlined
         aria-haspopup="true"
         @click="menu?.toggle($event)"
       />
       <Menu ref="menu" :model="exports" popup />
-    </header>
+    </PageHead>
     <div class="filters" role="search">
       <SearchField v-model="words" label="Search materials" placeholder="INCI, common name or what it does" />
       <Select
@@ -236,7 +163,7 @@ function clear() {
     </div>
     <NothingYet v-else>
       <p>{{ EMPTY[which] }}</p>
-      <template #actions><Button label="Show all" severity="secondary" outlined @click="clear" /></template>
+      <template #actions><PlainButton label="Show all" @click="clear" /></template>
     </NothingYet>
     <OwnMaterialDialog v-model:open="making" :name="words.trim()" action="Make" @made="onMade" />
     <ImportDialog v-if="importUsed" v-model:open="importing" />
@@ -254,22 +181,8 @@ function clear() {
   display: flex;
   flex-direction: column;
   height: 100dvh;
-  padding: 1rem 1.25rem;
-  max-width: 1360px;
-}
-.head {
-  display: flex;
-  align-items: baseline;
-  flex-wrap: wrap;
-  gap: 0.5rem;
-  padding-bottom: 0.875rem;
-}
-h1 {
-  padding-right: 0.5rem;
-  font-size: var(--text-head-1);
-}
-.count {
-  flex: 1;
+  padding-bottom: 1rem;
+  gap: 0;
 }
 .filters {
   display: flex;
@@ -336,11 +249,6 @@ h1 {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
-}
-.num {
-  text-align: right;
-  white-space: nowrap;
-  font-variant-numeric: tabular-nums;
 }
 @media (max-width: 860px) {
   .page {

@@ -105,7 +105,7 @@ const FACTOR = { high: 1.3, medium: 1.5, low: 2 }
       summary="How much stays dissolved in water with a solvent."
       :table="tableOf('Solvent, %', solventSeries, false)"
     />
-    <p class="small">
+    <p class="small wide">
       <template v-if="!byPh"
         >About {{ sayNumber((solid.waterSolubility ?? 0) / 10, 2) }} % stays dissolved in water at 25
         °C<template v-if="solid.enthalpy"
@@ -123,8 +123,5 @@ const FACTOR = { high: 1.3, medium: 1.5, low: 2 }
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(100%, 18rem), 1fr));
   gap: 0.5rem 1rem;
-}
-p {
-  grid-column: 1 / -1;
 }
 </style>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { capitalise, sayNumber, WATCH, whereLotWent, type BatchHead, type Went } from '@omblet/core'
 import { format } from 'date-fns'
-import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
+import TitledCard from '../../components/TitledCard.vue'
+import PageHead from '../../components/PageHead.vue'
+import { PlainButton } from '../../components/buttons'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { downloadCsv } from '../../browser/download'
-import FormField from '../../components/FormField.vue'
+import TextField from '../../components/TextField.vue'
 import NotHere from '../../components/NotHere.vue'
 import Notice from '../../components/Notice.vue'
 import { everyBatch } from '../../storage/batches'
@@ -75,36 +76,17 @@ const looksAt = computed(() =>
 </script>
 
 <template>
-  <div v-if="lot" class="page">
-    <header class="head">
-      <RouterLink :to="`/shelf/${lot.material}`" class="up" aria-label="Back to the material"
-        ><i class="pi pi-arrow-left" aria-hidden="true"></i
-      ></RouterLink>
-      <h1>{{ name }}, {{ called }}</h1>
-      <span class="push"></span>
-      <Button v-if="rows?.length" label="CSV" icon="pi pi-table" severity="secondary" outlined @click="csv" />
-      <Button
-        v-if="rows?.length"
-        label="Print"
-        icon="pi pi-print"
-        severity="secondary"
-        outlined
-        @click="print"
-      />
-    </header>
+  <div v-if="lot" class="page stacked">
+    <PageHead :title="`${name}, ${called}`" :up="`/shelf/${lot.material}`" up-label="Back to the material">
+      <PlainButton v-if="rows?.length" label="CSV" icon="pi pi-table" @click="csv" />
+      <PlainButton v-if="rows?.length" label="Print" icon="pi pi-print" @click="print" />
+    </PageHead>
     <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
     <Notice v-if="lot.off" kind="stop"
       ><strong>This lot is off:</strong> {{ lot.off }}. Use no more of it.
-      <template #actions
-        ><Button
-          label="It is not off"
-          size="small"
-          severity="secondary"
-          outlined
-          @click="takeBack" /></template
+      <template #actions><PlainButton label="It is not off" size="small" @click="takeBack" /></template
     ></Notice>
-    <section class="card" aria-labelledby="went-title">
-      <h2 id="went-title">Where it went</h2>
+    <TitledCard title="Where it went" :level="2" class="closer">
       <p v-if="rows === null && !problem" class="muted">Looking through all batches…</p>
       <p v-else-if="rows?.length === 0" class="muted">No batch on this machine holds it.</p>
       <div v-else-if="rows" class="scroll">
@@ -113,7 +95,7 @@ const looksAt = computed(() =>
             <tr>
               <th scope="col">Batch</th>
               <th scope="col">Product</th>
-              <th scope="col" class="number">Of this lot</th>
+              <th scope="col" class="number num">Of this lot</th>
               <th scope="col">Jars</th>
               <th v-if="lot.off" scope="col">What to do</th>
             </tr>
@@ -132,7 +114,7 @@ const looksAt = computed(() =>
                   >by way of {{ r.by.join(', then ') }}</span
                 >
               </td>
-              <td class="number mono">{{ sayNumber(r.grams, 2) }} g</td>
+              <td class="number mono num">{{ sayNumber(r.grams, 2) }} g</td>
               <td>{{ jars(r.head) }}</td>
               <td v-if="lot.off">{{ todo(r) }}</td>
             </tr>
@@ -144,12 +126,10 @@ const looksAt = computed(() =>
         {{ looksAt }} What looks well proves nothing: a batch with something that is off in it is thrown away
         in doubt, and whoever has a jar of it is told.
       </p>
-    </section>
-    <form v-if="!lot.off" class="card mark" @submit.prevent="markOff">
-      <FormField id="lot-off" label="Something is wrong with this lot: what?">
-        <InputText id="lot-off" v-model="why" maxlength="500" fluid />
-      </FormField>
-      <Button type="submit" label="This lot is off" severity="secondary" outlined :disabled="!why.trim()" />
+    </TitledCard>
+    <form v-if="!lot.off" class="card mark stacked closer padded" @submit.prevent="markOff">
+      <TextField id="lot-off" label="Something is wrong with this lot: what?" v-model="why" maxlength="500" />
+      <PlainButton type="submit" label="This lot is off" :disabled="!why.trim()" />
     </form>
   </div>
   <NotHere v-else what="lot" why="" to="/shelf" to-label="The Shelf" />
@@ -157,40 +137,7 @@ const looksAt = computed(() =>
 
 <style scoped>
 .page {
-  display: grid;
-  gap: 0.75rem;
   max-width: 64rem;
-  padding: 0 1rem 3rem;
-}
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.5rem;
-  min-height: 60px;
-}
-.push {
-  flex: 1;
-}
-.up {
-  display: grid;
-  place-items: center;
-  width: 44px;
-  height: 44px;
-  color: var(--muted);
-  text-decoration: none;
-}
-h1 {
-  font-size: var(--text-head-2);
-  overflow-wrap: anywhere;
-}
-h2 {
-  font-size: var(--text-head-3);
-}
-.card {
-  display: grid;
-  gap: 0.5rem;
-  padding: 0.875rem 1rem;
 }
 .mark {
   justify-items: start;
@@ -198,38 +145,11 @@ h2 {
 .mark > :first-child {
   width: 100%;
 }
-.scroll {
-  overflow-x: auto;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th,
-td {
-  padding: 0.375rem 0.75rem 0.375rem 0;
-  border-bottom: 1px solid var(--line);
-  text-align: left;
-  vertical-align: top;
-}
-th {
-  color: var(--muted);
-  font-size: var(--text-small);
-  font-weight: 400;
-}
-.number {
-  text-align: right;
-}
 td a {
   color: var(--accent-ink);
 }
-.block {
-  display: block;
-}
 @media print {
-  .mark,
-  .head :deep(button),
-  .up {
+  .mark {
     display: none;
   }
 }

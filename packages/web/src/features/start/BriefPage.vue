@@ -5,9 +5,6 @@ import {
   CONSTRAINTS,
   countFindings,
   LIMITS,
-  NEED_WORDS,
-  NEEDS,
-  OIL_PHASE_OF,
   parseAmount,
   parseNumber,
   USUAL_BATCH,
@@ -18,7 +15,7 @@ import {
   type Proposals,
 } from '@omblet/core'
 import AutoComplete from 'primevue/autocomplete'
-import Button from 'primevue/button'
+import { QuietButton } from '../../components/buttons'
 import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
 import { computed, reactive, ref, watch } from 'vue'
@@ -26,13 +23,14 @@ import { useRouter } from 'vue-router'
 import { plain } from '../../browser/plain'
 import { useDesign, usePrices } from '../../composables/design'
 import ChoiceField from '../../components/ChoiceField.vue'
-import FormField from '../../components/FormField.vue'
+import TextField from '../../components/TextField.vue'
 import Notice from '../../components/Notice.vue'
 import { kindWord } from '../../components/words'
 import { useLibrary } from '../../stores/library'
 import { useLots } from '../../stores/lots'
 import { useMaterials } from '../../stores/materials'
-import ProductFields from './ProductFields.vue'
+import ProductFields from '../../components/ProductFields.vue'
+import { ABSORPTION, CONSTRAINT_WORDS, FEEL, needs, RICHNESS } from './brief-words'
 import ProposalCard from './ProposalCard.vue'
 import StartFrame from './StartFrame.vue'
 
@@ -55,38 +53,6 @@ const wish = reactive<Pick<Brief, 'richness' | 'absorption' | 'feel' | 'need'>>(
 const constraints = ref<Constraint[]>([])
 const actives = ref<{ material: string; label: string; amount: string }[]>([])
 
-const RICHNESS_WORDS: Record<Brief['richness'], string> = {
-  milk: 'Milk',
-  lotion: 'Lotion',
-  cream: 'Cream',
-  'rich-cream': 'Rich cream',
-  butter: 'Emulsified butter',
-}
-const RICHNESS = (Object.keys(RICHNESS_WORDS) as Brief['richness'][]).map((value) => ({
-  value,
-  label: `${RICHNESS_WORDS[value]}, ${OIL_PHASE_OF[value]} % oil phase`,
-}))
-const ABSORPTION: { value: Brief['absorption']; label: string }[] = [
-  { value: 'fast', label: 'Fast, leaves little behind' },
-  { value: 'medium', label: 'Middling' },
-  { value: 'slow', label: 'Slow, stays on the skin' },
-]
-const FEEL: { value: Brief['feel']; label: string }[] = [
-  { value: 'dry', label: 'Dry' },
-  { value: 'silky', label: 'Silky' },
-  { value: 'rich', label: 'Rich' },
-]
-const needs = NEEDS.map((value) => ({ value, label: capitalise(NEED_WORDS[value]) }))
-const CONSTRAINT_WORDS: Record<Constraint, string> = {
-  'no-oil': 'No oil',
-  'no-silicone': 'No silicone',
-  vegan: 'Vegan',
-  'natural-style': 'Nothing synthetic',
-  'fragrance-free': 'Fragrance-free',
-  'cold-process': 'Cold process',
-  'low-budget': 'Low budget',
-  'only-shelf': 'Only what is on my shelf',
-}
 const isEmulsion = computed(() => asksEmulsion({ product: product.value, constraints: constraints.value }))
 watch(
   () => product.value.kind,
@@ -131,12 +97,17 @@ const doseOf = (amount: string) => {
 }
 const doseError = (amount: string) => (doseOf(amount) === null ? 'Type a percent above 0.' : null)
 
+/** What it is called and how much is made are as typed when a proposal is started, also while new ones are worked out. */
+const named = computed(() => ({
+  name: name.value.trim() || `New ${kindWord(product.value.kind).toLowerCase()}`,
+  batchGrams: 'value' in grams.value ? grams.value.value! : 100,
+}))
 const brief = computed<Brief | null>(() => {
   if (batchError.value || actives.value.some((a) => doseError(a.amount))) return null
   return {
-    name: name.value.trim() || `New ${kindWord(product.value.kind).toLowerCase()}`,
+    name: '',
+    batchGrams: named.value.batchGrams,
     product: { ...product.value },
-    batchGrams: 'value' in grams.value ? grams.value.value! : 100,
     ...wish,
     constraints: [...constraints.value],
     actives: actives.value.map((a) => ({ material: a.material, percent: doseOf(a.amount)! })),
@@ -161,7 +132,7 @@ async function start(index: number) {
   const proposal = proposals.value[index]
   if (!proposal || making.value !== null) return
   making.value = index
-  const { id } = await library.create(proposal.formula)
+  const { id } = await library.create({ ...proposal.formula, ...named.value })
   making.value = null
   if (id) await router.push(`/formulas/${id}`)
 }
@@ -170,43 +141,32 @@ async function start(index: number) {
 <template>
   <StartFrame way="brief" title="Start from a brief">
     <section class="card start-card" aria-label="The brief">
-      <FormField id="brief-page-name" label="Name">
-        <InputText
-          id="brief-page-name"
-          v-model="name"
-          autofocus
-          :placeholder="`New ${kindWord(product.kind).toLowerCase()}`"
-          :maxlength="LIMITS.name"
-          fluid
-        />
-      </FormField>
-      <ProductFields v-model="product" />
-      <div class="two">
-        <FormField id="brief-page-batch" label="Batch, in grams" :error="batchError">
-          <InputText
-            id="brief-page-batch"
-            v-model="batch"
-            class="mono"
-            inputmode="decimal"
-            fluid
-            :invalid="batchError !== null"
-            @input="batchTouched = true"
-          />
-        </FormField>
-        <ChoiceField id="brief-page-need" v-model="wish.need" label="Need" :options="needs" />
-      </div>
-      <ChoiceField
-        v-if="isEmulsion"
-        id="brief-page-rich"
-        v-model="wish.richness"
-        label="Richness"
-        :options="RICHNESS"
+      <TextField
+        label="Name"
+        v-model="name"
+        autofocus
+        :placeholder="`New ${kindWord(product.kind).toLowerCase()}`"
+        :maxlength="LIMITS.name"
       />
       <div class="two">
-        <ChoiceField id="brief-page-speed" v-model="wish.absorption" label="Sinks in" :options="ABSORPTION" />
-        <ChoiceField id="brief-page-feel" v-model="wish.feel" label="Feels" :options="FEEL" />
+        <ProductFields :product="product" @change="product = { ...product, ...$event }" />
       </div>
-      <fieldset>
+      <div class="two">
+        <TextField
+          label="Batch, in grams"
+          :error="batchError"
+          v-model="batch"
+          @input="batchTouched = true"
+          figure
+        />
+        <ChoiceField v-model="wish.need" label="Need" :options="needs" />
+      </div>
+      <ChoiceField v-if="isEmulsion" v-model="wish.richness" label="Richness" :options="RICHNESS" />
+      <div class="two">
+        <ChoiceField v-model="wish.absorption" label="Sinks in" :options="ABSORPTION" />
+        <ChoiceField v-model="wish.feel" label="Feels" :options="FEEL" />
+      </div>
+      <fieldset class="stacked closer">
         <legend>Actives that must be in it</legend>
         <div v-for="(a, i) in actives" :key="a.material" class="active">
           <span>{{ capitalise(a.label) }}</span>
@@ -219,11 +179,9 @@ async function start(index: number) {
             :invalid="doseError(a.amount) !== null"
           />
           <span class="muted small">%</span>
-          <Button
+          <QuietButton
             icon="pi pi-times"
-            text
             rounded
-            severity="secondary"
             :aria-label="`Take off ${a.label}`"
             @click="actives = actives.filter((_, k) => k !== i)"
           />
@@ -243,7 +201,7 @@ async function start(index: number) {
           @option-select="addActive($event.value)"
         />
       </fieldset>
-      <fieldset>
+      <fieldset class="stacked closer">
         <legend>It must be</legend>
         <div class="checks">
           <label v-for="c in CONSTRAINTS" :key="c"
@@ -253,7 +211,7 @@ async function start(index: number) {
       </fieldset>
     </section>
 
-    <section class="out" aria-labelledby="brief-out" :aria-busy="busy">
+    <section class="stacked" aria-labelledby="brief-out" :aria-busy="busy">
       <header class="start-head">
         <h2 id="brief-out">Proposals</h2>
         <p class="muted small" role="status">
@@ -290,17 +248,10 @@ async function start(index: number) {
 </template>
 
 <style scoped>
-.two {
-  display: grid;
-  grid-template-columns: repeat(2, minmax(0, 1fr));
-  gap: 0.625rem;
-}
 .two :deep(.field) {
   min-width: 0;
 }
 fieldset {
-  display: grid;
-  gap: 0.5rem;
   margin: 0;
   padding: 0;
   border: 0;
@@ -320,13 +271,10 @@ legend {
   width: 4.5rem;
   text-align: right;
 }
-.wide {
-  grid-column: 1 / -1;
-}
 .checks {
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
-  gap: 0.375rem 0.625rem;
+  gap: 0.375rem 0.75rem;
 }
 .checks label {
   display: inline-flex;
@@ -334,9 +282,5 @@ legend {
   gap: 0.5rem;
   min-height: 28px;
   font-size: var(--text-less);
-}
-.out {
-  display: grid;
-  gap: 0.75rem;
 }
 </style>

@@ -40,7 +40,7 @@ const others = (names: readonly { name: string }[]) =>
 <template>
   <article class="card proposal">
     <Jar :layers="layers" class="jar" />
-    <div class="body">
+    <div class="body stacked closer">
       <header>
         <h3>{{ proposal.title }}</h3>
         <Counts :counts="counts" />
@@ -52,8 +52,8 @@ const others = (names: readonly { name: string }[]) =>
             <td class="muted small part">{{ c.part }}</td>
             <th scope="row">
               {{ capitalise(c.material.name) }}
-              <span class="small muted why">{{ capitalise(c.why) }}</span>
-              <span v-if="open && c.alternatives.length" class="small why"
+              <span class="small muted why block">{{ capitalise(c.why) }}</span>
+              <span v-if="open && c.alternatives.length" class="small why block"
                 >Or {{ others(c.alternatives) }}</span
               >
             </th>
@@ -62,7 +62,7 @@ const others = (names: readonly { name: string }[]) =>
           <tr>
             <td class="muted small part">rest</td>
             <th scope="row">
-              Distilled water <span class="small muted why">Takes what is left to 100</span>
+              Distilled water <span class="small muted why block">Takes what is left to 100</span>
             </th>
             <td class="mono figure">{{ formatNumber(water, 2) }} %</td>
           </tr>
@@ -104,8 +104,6 @@ const others = (names: readonly { name: string }[]) =>
   height: 16rem;
 }
 .body {
-  display: grid;
-  gap: 0.375rem;
   min-width: 0;
 }
 header {
@@ -114,23 +112,6 @@ header {
   justify-content: space-between;
   gap: 0.25rem 0.75rem;
 }
-h3 {
-  font-size: var(--text-body);
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th {
-  font-weight: 400;
-  text-align: left;
-}
-th,
-td {
-  padding: 0.25rem 0.75rem 0.25rem 0;
-  border-top: 1px solid var(--line);
-  vertical-align: baseline;
-}
 .part {
   width: 5.5rem;
 }
@@ -138,9 +119,6 @@ td {
   width: 5rem;
   text-align: right;
   white-space: nowrap;
-}
-.why {
-  display: block;
 }
 .misses {
   display: grid;
@@ -158,7 +136,7 @@ footer {
   justify-content: flex-end;
   gap: 0.5rem;
 }
-@media (max-width: 760px) {
+@media (max-width: 860px) {
   .proposal {
     grid-template-columns: minmax(0, 1fr);
   }

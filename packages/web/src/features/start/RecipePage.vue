@@ -5,23 +5,22 @@ import {
   MOST_RECIPE_LINES,
   sayNumber,
   unpackRecipe,
-  type Cell,
   type LineAnswer,
   type Product,
 } from '@omblet/core'
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
-import Textarea from 'primevue/textarea'
-import { computed, reactive, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { PlainButton } from '../../components/buttons'
+import { computed, reactive, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useDesign } from '../../composables/design'
 import FindingMark from '../../components/FindingMark.vue'
-import FormField from '../../components/FormField.vue'
+import TextField from '../../components/TextField.vue'
 import Notice from '../../components/Notice.vue'
 import { useLibrary } from '../../stores/library'
 import { useMaterials } from '../../stores/materials'
-import ProductFields from './ProductFields.vue'
+import ProductFields from '../../components/ProductFields.vue'
 import RecipeRow from './RecipeRow.vue'
+import { useRecipeSource } from './use-recipe-source'
 import StartFrame from './StartFrame.vue'
 
 const materials = useMaterials()
@@ -41,10 +40,7 @@ Phase C
 Vitamin E - 10 drops
 Preservative`
 
-const text = ref('')
-const cells = shallowRef<readonly (readonly Cell[])[] | null>(null)
-const fileName = ref('')
-const problem = ref<string | null>(null)
+const { text, cells, fileName, problem, tooLong, source, onPick, onType } = useRecipeSource()
 const product = ref<Product>({ kind: 'lotion', site: 'body', rinse: 'leave-on', region: 'EU' })
 const name = ref('')
 const batch = ref('')
@@ -55,15 +51,6 @@ const answers = reactive<{ lines: Record<string, LineAnswer>; fillWithWater: boo
 })
 const picker = useTemplateRef<HTMLInputElement>('picker')
 
-/** Reading runs beside the page, so that no text stops the typing. */
-const tooLong = computed(
-  () => (cells.value ? cells.value.length : text.value.split('\n').length) > MOST_RECIPE_LINES,
-)
-const source = computed(() => {
-  if (tooLong.value) return null
-  if (cells.value) return { cells: cells.value }
-  return text.value.trim() === '' ? null : { text: text.value }
-})
 const {
   answer: read,
   busy: reading,
@@ -135,37 +122,6 @@ function answer(index: number, patch: LineAnswer) {
   answers.lines[key] = { ...answers.lines[key], ...patch }
 }
 
-async function take(file: File | undefined) {
-  problem.value = null
-  if (!file) return
-  if (file.size > 5_000_000) {
-    problem.value = `${file.name} is larger than 5 MB: no recipe is. Check that it is the right file.`
-    return
-  }
-  try {
-    if (/\.xlsx$/i.test(file.name)) {
-      const { readSheet } = await import('read-excel-file/browser')
-      cells.value = (await readSheet(file)) as readonly (readonly Cell[])[]
-      text.value = ''
-    } else {
-      cells.value = null
-      text.value = await file.text()
-    }
-    fileName.value = file.name
-  } catch {
-    problem.value = `${file.name} could not be read. Save it as .xlsx, .csv or plain text, or paste it here.`
-  }
-}
-function onPick(event: Event) {
-  const input = event.target as HTMLInputElement
-  void take(input.files?.[0])
-  input.value = ''
-}
-function onType() {
-  cells.value = null
-  fileName.value = ''
-}
-
 const busy = ref(false)
 async function make() {
   if (!built.value || busy.value || tooMany.value) return
@@ -183,27 +139,18 @@ async function make() {
 <template>
   <StartFrame way="recipe" title="Start from a recipe">
     <section class="card start-card give" aria-label="The recipe">
-      <FormField id="recipe-text" label="Paste it as it is: text or a table">
-        <Textarea
-          id="recipe-text"
-          v-model="text"
-          rows="13"
-          class="mono"
-          autofocus
-          spellcheck="false"
-          placeholder="Water to 100 %&#10;Glycerin 4 %&#10;…"
-          @input="onType"
-        />
-      </FormField>
-      <div class="acts">
-        <Button
-          label="Choose a file"
-          icon="pi pi-upload"
-          severity="secondary"
-          outlined
-          size="small"
-          @click="picker?.click()"
-        />
+      <TextField
+        label="Paste it as it is: text or a table"
+        v-model="text"
+        :rows="13"
+        autofocus
+        spellcheck="false"
+        placeholder="Water to 100 %&#10;Glycerin 4 %&#10;…"
+        @input="onType"
+        mono
+      />
+      <div class="abreast wraps">
+        <PlainButton label="Choose a file" icon="pi pi-upload" size="small" @click="picker?.click()" />
         <Button
           v-if="text === '' && !cells"
           label="Show an example"
@@ -211,7 +158,7 @@ async function make() {
           size="small"
           @click="text = EXAMPLE"
         />
-        <span v-if="fileName" class="muted small file">{{ fileName }}</span>
+        <span v-if="fileName" class="muted small file breaks">{{ fileName }}</span>
         <input
           ref="picker"
           type="file"
@@ -221,32 +168,27 @@ async function make() {
           @change="onPick"
         />
       </div>
-      <p v-if="reading" class="reading muted small" role="status">
+      <p v-if="reading" class="reading muted small abreast" role="status">
         Reading…
-        <Button label="Stop" size="small" severity="secondary" outlined @click="stopReading" />
+        <PlainButton label="Stop" size="small" @click="stopReading" />
       </p>
       <p v-if="problem" class="error-text" role="alert">{{ problem }}</p>
-      <FormField id="recipe-name" label="Name">
-        <InputText
-          id="recipe-name"
-          v-model="name"
-          :placeholder="recipe?.title ?? 'Recipe'"
-          :maxlength="LIMITS.name"
-          fluid
-        />
-      </FormField>
-      <FormField id="recipe-batch" label="Batch, in grams" :error="batchError">
-        <InputText
-          id="recipe-batch"
-          v-model="batch"
-          inputmode="decimal"
-          class="mono"
-          :placeholder="built ? sayNumber(built.formula.batchGrams ?? 100, 2) : '100'"
-          :invalid="batchError !== null"
-          fluid
-        />
-      </FormField>
-      <ProductFields v-model="product" />
+      <TextField
+        label="Name"
+        v-model="name"
+        :placeholder="recipe?.title ?? 'Recipe'"
+        :maxlength="LIMITS.name"
+      />
+      <TextField
+        label="Batch, in grams"
+        :error="batchError"
+        v-model="batch"
+        :placeholder="built ? sayNumber(built.formula.batchGrams ?? 100, 2) : '100'"
+        figure
+      />
+      <div class="two">
+        <ProductFields :product="product" @change="product = { ...product, ...$event }" />
+      </div>
     </section>
 
     <section class="card start-card" aria-labelledby="understood-title">
@@ -289,7 +231,7 @@ async function make() {
             @answer="answer(row.index, $event)"
           />
         </ol>
-        <footer>
+        <footer class="abreast wraps spread">
           <span class="sum"
             ><FindingMark
               :severity="built.gapPercent === null || Math.abs(built.gapPercent) <= 0.05 ? 'fine' : 'check'"
@@ -317,9 +259,6 @@ async function make() {
 
 <style scoped>
 .reading {
-  display: flex;
-  align-items: center;
-  gap: 0.625rem;
   animation: late 0.2s 0.6s both;
 }
 @keyframes late {
@@ -331,25 +270,9 @@ async function make() {
   font-family: var(--mono);
   font-size: var(--text-note);
 }
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.5rem;
-}
-.file {
-  overflow-wrap: anywhere;
-}
 .remarks {
   display: grid;
   gap: 0.125rem;
-}
-footer {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
-  gap: 0.5rem;
 }
 .sum {
   display: inline-flex;

@@ -11,6 +11,7 @@ import {
 } from '@omblet/core'
 import AutoComplete from 'primevue/autocomplete'
 import Button from 'primevue/button'
+import { PlainButton, QuietButton } from '../../components/buttons'
 import { computed, ref, watch } from 'vue'
 import FindingMark from '../../components/FindingMark.vue'
 import { useMaterials } from '../../stores/materials'
@@ -80,12 +81,12 @@ function onAmount() {
     <span class="mono muted small number">{{ row.row }}</span>
     <FindingMark :severity="mark" :size="16" />
     <template v-if="!read || !ingredient">
-      <span class="source">{{ row.text }}</span>
+      <span class="source breaks">{{ row.text }}</span>
       <span class="muted small what">{{ row.kind === 'ingredient' ? '' : WORDS[row.kind] }}</span>
     </template>
     <template v-else>
       <div class="main">
-        <div class="top">
+        <div class="top abreast wraps">
           <strong v-if="read.material" class="name">{{ capitalise(read.material.name) }}</strong>
           <strong v-else class="name">{{ ingredient.name }}</strong>
           <span v-if="confidence" class="muted small">{{ confidence }}</span>
@@ -99,16 +100,14 @@ function onAmount() {
             @click="changing = true"
           />
         </div>
-        <span class="muted small source">{{ row.text }}</span>
-        <div v-if="(asksMaterial || changing) && !read.leftOut" class="choose">
+        <span class="muted small source breaks">{{ row.text }}</span>
+        <div v-if="(asksMaterial || changing) && !read.leftOut" class="choose abreast wraps">
           <span v-if="asksMaterial" class="small ask">What is it?</span>
-          <Button
+          <PlainButton
             v-for="m in guesses"
             :key="m.id"
             :label="capitalise(m.name)"
             size="small"
-            severity="secondary"
-            outlined
             @click="choose(m)"
           />
           <AutoComplete
@@ -146,11 +145,9 @@ function onAmount() {
         >
         <span v-if="amountError" class="error-text" role="alert">{{ amountError }}</span>
       </div>
-      <Button
+      <QuietButton
         :icon="read.leftOut ? 'pi pi-undo' : 'pi pi-times'"
-        text
         rounded
-        severity="secondary"
         :aria-label="read.leftOut ? `Put ${ingredient.name} back` : `Leave ${ingredient.name} out`"
         :title="read.leftOut ? 'Put back' : 'Leave out'"
         @click="emit('answer', { leaveOut: !read.leftOut })"
@@ -164,7 +161,7 @@ function onAmount() {
   display: grid;
   grid-template-columns: 1.75rem 16px minmax(0, 1fr) auto 36px;
   align-items: start;
-  gap: 0.25rem 0.625rem;
+  gap: 0.25rem 0.75rem;
   padding: 0.4rem 0;
   border-top: 1px solid var(--line);
 }
@@ -183,9 +180,6 @@ function onAmount() {
   font-weight: 700;
   color: var(--ink);
 }
-.source {
-  overflow-wrap: anywhere;
-}
 .what {
   grid-column: 4 / -1;
   justify-self: end;
@@ -196,20 +190,13 @@ function onAmount() {
   min-width: 0;
 }
 .top {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0 0.625rem;
+  gap: 0 0.5rem;
 }
 .tiny {
   padding: 0 0.375rem;
   min-height: 24px;
 }
 .choose {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.375rem;
   padding: 0.25rem 0;
 }
 .ask {
@@ -218,7 +205,7 @@ function onAmount() {
 }
 .remarks {
   display: grid;
-  gap: 0.1rem;
+  gap: 0.125rem;
 }
 .amount {
   display: grid;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import UpLink from '../../components/UpLink.vue'
 import { onMounted } from 'vue'
 
 /** The frame of the ways to start a formula: a brief, a recipe from elsewhere, an ingredient list. */
@@ -15,10 +16,8 @@ onMounted(() => {
 
 <template>
   <div class="start">
-    <header>
-      <RouterLink to="/formulas" class="back" aria-label="Back to the formulas"
-        ><i class="pi pi-arrow-left" aria-hidden="true"></i
-      ></RouterLink>
+    <header class="abreast wraps">
+      <UpLink to="/formulas" label="Back to the formulas" />
       <h1>{{ title }}</h1>
       <nav aria-label="Ways to start">
         <RouterLink
@@ -31,7 +30,7 @@ onMounted(() => {
         >
       </nav>
     </header>
-    <div class="columns">
+    <div class="columns leaf">
       <slot />
     </div>
   </div>
@@ -42,9 +41,6 @@ header {
   position: sticky;
   top: 0;
   z-index: 4;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
   gap: 0.375rem 0.75rem;
   min-height: 60px;
   padding: 0.375rem 1rem;
@@ -54,22 +50,10 @@ header {
 h1 {
   font-size: var(--text-head-2);
 }
-.back {
-  display: grid;
-  place-items: center;
-  width: 36px;
-  height: 36px;
-  border-radius: 50%;
-  color: var(--muted);
-  text-decoration: none;
-}
-.back:hover {
-  background: var(--wash);
-}
 nav {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px;
+  gap: 0.125rem;
   margin-left: auto;
 }
 nav a {
@@ -88,17 +72,7 @@ nav a.on {
   font-weight: 700;
 }
 .columns {
-  display: grid;
-  grid-template-columns: minmax(0, 24rem) minmax(0, 1fr);
-  align-items: start;
-  gap: 0.875rem;
-  padding: 0.875rem 1rem 3rem;
-  max-width: 1480px;
-}
-@media (max-width: 1000px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
+  --columns: minmax(0, 24rem) minmax(0, 1fr);
 }
 @media (max-width: 620px) {
   header {
@@ -106,9 +80,6 @@ nav a.on {
   }
   nav {
     margin-left: 0;
-  }
-  .columns {
-    padding-inline: 0.5rem;
   }
 }
 </style>

@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { asVersionOf, decided, losersOf, trialVerdict, type PlannedTrial } from '@omblet/core'
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
-import Textarea from 'primevue/textarea'
 import { useToast } from 'primevue/usetoast'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import TitledCard from '../../components/TitledCard.vue'
 import ChoiceField from '../../components/ChoiceField.vue'
-import FormField from '../../components/FormField.vue'
+import TextField from '../../components/TextField.vue'
 import Notice from '../../components/Notice.vue'
 import { plain } from '../../browser/plain'
 import { notify } from '../../components/notify'
@@ -77,20 +76,19 @@ async function decide() {
 </script>
 
 <template>
-  <section class="card part" aria-labelledby="decide-title">
-    <h2 id="decide-title">Decide</h2>
+  <TitledCard title="Decide" :level="2">
     <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
     <dl v-if="done">
-      <dt>Keep</dt>
+      <dt class="muted text-note">Keep</dt>
       <dd>
         <strong>{{ nameOf(done.keep) }}</strong>
       </dd>
-      <dt>Because</dt>
+      <dt class="muted text-note">Because</dt>
       <dd>{{ done.because || 'no reason was written' }}</dd>
-      <dt>Next</dt>
+      <dt class="muted text-note">Next</dt>
       <dd>{{ done.next || 'nothing' }}</dd>
       <template v-if="done.version !== undefined && trial.plan.of?.id">
-        <dt>Where</dt>
+        <dt class="muted text-note">Where</dt>
         <dd>
           <RouterLink :to="`/formulas/${trial.plan.of.id}/versions`"
             >Version {{ done.version }} of {{ trial.plan.of.name }}</RouterLink
@@ -98,38 +96,29 @@ async function decide() {
         </dd>
       </template>
     </dl>
-    <form v-else class="form" @submit.prevent="decide">
-      <ChoiceField id="decide-keep" v-model="keep" label="Keep" :options="choices" />
-      <FormField id="decide-because" label="Because">
-        <Textarea id="decide-because" v-model="because" rows="2" maxlength="2000" auto-resize fluid />
-      </FormField>
-      <FormField id="decide-next" label="The next question">
-        <InputText
-          id="decide-next"
-          v-model="next"
-          maxlength="500"
-          fluid
-          placeholder="half the cetyl alcohol, for less white"
-        />
-      </FormField>
-      <FormField
+    <form v-else class="stacked" @submit.prevent="decide">
+      <ChoiceField v-model="keep" label="Keep" :options="choices" />
+      <TextField id="decide-because" label="Because" v-model="because" :rows="2" maxlength="2000" />
+      <TextField
+        label="The next question"
+        v-model="next"
+        maxlength="500"
+        placeholder="half the cetyl alcohol, for less white"
+      />
+      <TextField
         v-for="l in losers"
-        :id="`lesson-${l.material}`"
         :key="l.material"
         :label="`What ${l.name} taught (stays with it)`"
-      >
-        <InputText
-          :id="`lesson-${l.material}`"
-          v-model="lessons[l.material]"
-          maxlength="300"
-          fluid
-          placeholder="sets too fast for me"
-        />
-      </FormField>
+        :id="`lesson-${l.material}`"
+        :model-value="lessons[l.material] ?? ''"
+        @update:model-value="lessons[l.material] = $event"
+        maxlength="300"
+        placeholder="sets too fast for me"
+      />
       <p v-if="keep !== NONE && !sheet" class="muted small">
         The formula is not here any more, so the decision stays with the trial.
       </p>
-      <div class="buttons end">
+      <div class="dialog-buttons">
         <Button
           type="submit"
           :label="keep === NONE ? 'Write it down' : 'Keep the winner'"
@@ -138,24 +127,15 @@ async function decide() {
         />
       </div>
     </form>
-  </section>
+  </TitledCard>
 </template>
 
-<style scoped src="./trials.css"></style>
 <style scoped>
-.form {
-  display: grid;
-  gap: 0.75rem;
-}
 dl {
   display: grid;
   grid-template-columns: 5rem minmax(0, 1fr);
   gap: 0.5rem 0.75rem;
   margin: 0;
-}
-dt {
-  color: var(--muted);
-  font-size: var(--text-note);
 }
 dd {
   margin: 0;

@@ -12,6 +12,7 @@ import {
   type PlannedTrial,
 } from '@omblet/core'
 import { computed, onBeforeUnmount, shallowRef, watch } from 'vue'
+import TitledCard from '../../components/TitledCard.vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import NumberField from '../../components/NumberField.vue'
 import { readBatch } from '../../composables/batch-state'
@@ -73,8 +74,7 @@ const choice = (sample: string, what: Measured['what'], value: string) =>
 </script>
 
 <template>
-  <section class="card part" aria-labelledby="found-title">
-    <h2 id="found-title">Forecast and found</h2>
+  <TitledCard title="Forecast and found" :level="2">
     <ul class="rows">
       <li v-for="r in rows" :key="r.s.id">
         <Letter :at="r.i" :reference="r.s.reference" />
@@ -122,10 +122,9 @@ const choice = (sample: string, what: Measured['what'], value: string) =>
         </div>
       </li>
     </ul>
-  </section>
+  </TitledCard>
 </template>
 
-<style scoped src="./trials.css"></style>
 <style scoped>
 .photos {
   display: flex;
@@ -141,7 +140,7 @@ const choice = (sample: string, what: Measured['what'], value: string) =>
 .rows > li {
   display: grid;
   grid-template-columns: 28px minmax(0, 1fr);
-  gap: 0.625rem;
+  gap: 0.75rem;
   padding: 0.625rem 0;
   border-top: 1px solid var(--line);
 }
@@ -156,7 +155,7 @@ summary {
 .fields {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(8.5rem, 1fr));
-  gap: 0.625rem;
+  gap: 0.75rem;
   padding: 0.5rem 0;
 }
 </style>

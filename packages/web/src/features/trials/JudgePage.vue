@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { scaleOf, servingOf } from '@omblet/core'
 import Button from 'primevue/button'
+import UpLink from '../../components/UpLink.vue'
+import { QuietButton } from '../../components/buttons'
 import { computed, nextTick, onMounted, useTemplateRef, watch } from 'vue'
 import NotHere from '../../components/NotHere.vue'
 import Notice from '../../components/Notice.vue'
@@ -37,9 +39,7 @@ const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds
 <template>
   <div class="judge bench-room">
     <header class="bar">
-      <RouterLink :to="`/trials/${id}`" class="up" aria-label="Back to the trial"
-        ><i class="pi pi-arrow-left" aria-hidden="true"></i
-      ></RouterLink>
+      <UpLink :to="`/trials/${id}`" label="Back to the trial" />
       <h1>{{ j.who.value ? name : 'Who judges?' }}</h1>
       <span v-if="j.who.value" class="muted small count"
         >{{ j.done.value }} of {{ j.asked.value.length }}</span
@@ -153,8 +153,8 @@ const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds
         <Button label="Next person" icon="pi pi-users" size="large" @click="j.stand" />
       </template>
       <div v-if="j.step.value" class="foot">
-        <Button label="Back" text severity="secondary" :disabled="!j.canBack.value" @click="j.back" />
-        <Button label="Someone else" text severity="secondary" @click="j.stand" />
+        <QuietButton label="Back" :disabled="!j.canBack.value" @click="j.back" />
+        <QuietButton label="Someone else" @click="j.stand" />
       </div>
     </div>
   </div>

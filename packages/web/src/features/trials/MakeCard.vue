@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { formatGrams, type BatchHead, type PlannedTrial } from '@omblet/core'
 import Button from 'primevue/button'
+import TitledCard from '../../components/TitledCard.vue'
+import { PlainButton } from '../../components/buttons'
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import FindingMark from '../../components/FindingMark.vue'
@@ -32,10 +34,9 @@ async function go(what: string, begin: () => Promise<string | null>) {
 </script>
 
 <template>
-  <section class="card part" aria-labelledby="make-title">
-    <h2 id="make-title">Make them</h2>
+  <TitledCard title="Make them" :level="2">
     <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
-    <div v-if="base.formula" class="base">
+    <div v-if="base.formula" class="base stacked closer">
       <div class="line">
         <span class="what"
           ><strong>{{ base.kind === 'whole' ? 'The base, made once' : 'What is common, made once' }}</strong>
@@ -50,12 +51,10 @@ async function go(what: string, begin: () => Promise<string | null>) {
           :loading="busy === 'base'"
           @click="go('base', beginBase)"
         />
-        <Button
+        <PlainButton
           v-else-if="!over(baseHead)"
           label="To the table"
           size="small"
-          severity="secondary"
-          outlined
           @click="router.push(to(baseHead))"
         />
       </div>
@@ -65,7 +64,7 @@ async function go(what: string, begin: () => Promise<string | null>) {
         </li>
       </ul>
     </div>
-    <p v-for="f in base.forbids" :key="f" class="told small">
+    <p v-for="f in base.forbids" :key="f" class="told small abreast level">
       <FindingMark severity="note" :size="14" /> <span>{{ f }}</span>
     </p>
     <ul class="jars">
@@ -78,24 +77,20 @@ async function go(what: string, begin: () => Promise<string | null>) {
           >
         </div>
         <span class="small muted">{{ stand(j.head) }}</span>
-        <Button
+        <PlainButton
           v-if="!j.head"
           :label="base.formula && baseDone ? 'Make it from the base' : 'Make it'"
           :aria-label="`${base.formula && baseDone ? 'Make it from the base' : 'Make it'}: ${j.name}`"
           icon="pi pi-play"
           size="small"
-          severity="secondary"
-          outlined
           :loading="busy === j.id"
           @click="go(j.id, () => beginJar(j.id))"
         />
-        <Button
+        <PlainButton
           v-else
           :label="over(j.head) ? 'Record' : 'To the table'"
           :aria-label="`${over(j.head) ? 'Record' : 'To the table'}: ${j.name}`"
           size="small"
-          severity="secondary"
-          outlined
           @click="router.push(to(j.head))"
         />
       </li>
@@ -106,12 +101,10 @@ async function go(what: string, begin: () => Promise<string | null>) {
         </div>
       </li>
     </ul>
-    <div class="buttons">
-      <Button
+    <div class="abreast wraps">
+      <PlainButton
         label="Weigh-out sheet"
         icon="pi pi-print"
-        severity="secondary"
-        outlined
         size="small"
         @click="router.push(`/trials/${trial.plan.id}/paper?what=make`)"
       />
@@ -120,14 +113,11 @@ async function go(what: string, begin: () => Promise<string | null>) {
       Same pots, same fill, same age within a day, pH within 0.2. No colour to tell them apart: it would name
       them.
     </p>
-  </section>
+  </TitledCard>
 </template>
 
-<style scoped src="./trials.css"></style>
 <style scoped>
 .base {
-  display: grid;
-  gap: 0.375rem;
   padding: 0.75rem;
   border: 1px solid var(--line);
   border-radius: var(--round-l);
@@ -149,11 +139,6 @@ async function go(what: string, begin: () => Promise<string | null>) {
   display: grid;
   min-width: 0;
   overflow-wrap: anywhere;
-}
-.told {
-  display: flex;
-  align-items: baseline;
-  gap: 0.5rem;
 }
 .told :deep(svg) {
   flex: none;

@@ -12,7 +12,7 @@ const press = (code: string) => {
 </script>
 
 <template>
-  <div class="order">
+  <div class="order stacked">
     <button
       v-for="c in props.codes"
       :key="c"
@@ -21,7 +21,7 @@ const press = (code: string) => {
       :aria-pressed="order.includes(c)"
       @click="press(c)"
     >
-      <span>{{ c }}</span><span class="place">{{
+      <span>{{ c }}</span><span class="muted">{{
         order.includes(c) ? `${order.indexOf(c) + 1}.` : '–'
       }}</span>
     </button>
@@ -35,10 +35,6 @@ const press = (code: string) => {
 </template>
 
 <style scoped>
-.order {
-  display: grid;
-  gap: 0.625rem;
-}
 .order > button.card {
   display: flex;
   justify-content: space-between;
@@ -49,8 +45,5 @@ const press = (code: string) => {
 }
 .order > button[aria-pressed='true'] {
   border-color: var(--accent);
-}
-.place {
-  color: var(--muted);
 }
 </style>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
-import InputText from 'primevue/inputtext'
+import { QuietButton } from '../../components/buttons'
+import { PopUp } from '../../components/dialogs'
 import { computed, ref } from 'vue'
-import FormField from '../../components/FormField.vue'
+import TextField from '../../components/TextField.vue'
 
 /** An attribute of one's own, with a neutral word at each end. */
 const emit = defineEmits<{ add: [name: string, low: string, high: string] }>()
@@ -22,28 +22,24 @@ function add() {
 
 <template>
   <Button label="One of your own" icon="pi pi-plus" text size="small" @click="open = true" />
-  <Dialog
-    v-model:visible="open"
-    modal
-    header="Something of your own to judge"
-    :style="{ width: 'min(28rem, calc(100vw - 2rem))' }"
-    :draggable="false"
-  >
+  <PopUp v-model:visible="open" header="Something of your own to judge" width="28rem">
     <form class="dialog-form" @submit.prevent="add">
-      <FormField id="own-name" label="What it is" class="wide">
-        <InputText id="own-name" v-model="name" autofocus maxlength="60" placeholder="sound" fluid />
-      </FormField>
-      <FormField id="own-low" label="Word at 0">
-        <InputText id="own-low" v-model="low" maxlength="60" placeholder="dull" fluid />
-      </FormField>
-      <FormField id="own-high" label="Word at 10">
-        <InputText id="own-high" v-model="high" maxlength="60" placeholder="squeaky" fluid />
-      </FormField>
+      <TextField
+        id="own-name"
+        label="What it is"
+        class="wide"
+        v-model="name"
+        autofocus
+        maxlength="60"
+        placeholder="sound"
+      />
+      <TextField id="own-low" label="Word at 0" v-model="low" maxlength="60" placeholder="dull" />
+      <TextField id="own-high" label="Word at 10" v-model="high" maxlength="60" placeholder="squeaky" />
       <p class="muted small wide">Words that are neither good nor bad: liking is asked last, apart.</p>
       <div class="dialog-buttons">
-        <Button type="button" label="Cancel" text severity="secondary" @click="open = false" />
+        <QuietButton type="button" label="Cancel" @click="open = false" />
         <Button type="submit" label="Add it" :disabled="!whole" />
       </div>
     </form>
-  </Dialog>
+  </PopUp>
 </template>

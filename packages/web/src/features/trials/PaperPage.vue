@@ -73,7 +73,7 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
     />
     <NotHere v-if="trials.ready && !trial" what="trial" why="" to="/trials" to-label="All trials" />
     <template v-else-if="trial">
-      <article v-if="codes" class="sheet">
+      <article v-if="codes" class="sheet stacked">
         <h2>{{ trial.name }}: the key</h2>
         <p>A new code for every sitting. Same pots, same fill; the label under the bottom.</p>
         <section v-for="k in key" :key="k.id" class="jar">
@@ -96,13 +96,13 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
               <th scope="row">{{ personOf(s.person) }}</th>
               <td>{{ s.round }}</td>
               <td>
-                <span v-for="x in s.served" :key="x.code" class="served"
+                <span v-for="x in s.served" :key="x.code" class="served block"
                   ><strong class="mono">{{ x.code }}</strong> {{ nameOf(x.sample) }}, {{ x.place }}</span
                 >
-                <span v-for="(t, i) in s.trios" :key="`t${i}`" class="served"
+                <span v-for="(t, i) in s.trios" :key="`t${i}`" class="served block"
                   >triangle <strong class="mono">{{ t.codes.join(' ') }}</strong></span
                 >
-                <span v-for="(d, i) in s.duos" :key="`d${i}`" class="served"
+                <span v-for="(d, i) in s.duos" :key="`d${i}`" class="served block"
                   >pair <strong class="mono">{{ d.codes.join(' ') }}</strong></span
                 >
               </td>
@@ -110,7 +110,7 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
           </tbody>
         </table>
       </article>
-      <article v-if="what === 'make'" class="sheet">
+      <article v-if="what === 'make'" class="sheet stacked">
         <h2>{{ trial.name }}: weigh-out</h2>
         <section v-for="p in base.parts" :key="p.letters">
           <h3>{{ p.name }}, once for all: {{ say(p.gramsEach) }} into each of {{ base.jars }} jars</h3>
@@ -147,7 +147,7 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
       <article
         v-for="{ sitting, steps } in what === 'sheets' ? sheets : []"
         :key="`${sitting.person} ${sitting.round}`"
-        class="sheet"
+        class="sheet stacked"
       >
         <h2>{{ personOf(sitting.person) }}, round {{ sitting.round }}</h2>
         <p>{{ serving.before }} {{ serving.amount }} each, from left to right. {{ serving.how }}</p>
@@ -156,7 +156,7 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
             <tr>
               <th scope="col">When, what, from 0 to 10</th>
               <th v-for="x in sitting.served" :key="x.code" scope="col">
-                <span class="mono">{{ x.code }}</span><br /><small>{{ x.place }}</small>
+                <span class="mono">{{ x.code }}</span><br /><small class="block">{{ x.place }}</small>
               </th>
             </tr>
           </thead>
@@ -164,7 +164,7 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
             <tr v-for="r in rowsOf(steps)" :key="r.attribute.id">
               <th scope="row">
                 {{ r.moment }}: <strong>{{ r.attribute.name }}</strong>
-                <small>{{
+                <small class="block">{{
                   r.attribute.ask === 'seconds'
                     ? `in seconds, up to ${scaleOf(r.attribute)[1]}`
                     : `${r.attribute.low} – ${r.attribute.high}`
@@ -195,12 +195,7 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
 h2 {
   font-size: var(--text-head-2);
 }
-h3 {
-  font-size: var(--text-less);
-}
 .sheet {
-  display: grid;
-  gap: 0.75rem;
   max-width: 190mm;
   margin: 1rem auto;
   padding: 1.25rem;
@@ -235,10 +230,6 @@ td {
   text-align: right;
   white-space: nowrap;
 }
-small,
-.served {
-  display: block;
-}
 @media print {
   .sheet {
     margin: 0;
@@ -248,5 +239,9 @@ small,
   .sheet:last-child {
     break-after: auto;
   }
+}
+thead th {
+  color: inherit;
+  font-size: inherit;
 }
 </style>

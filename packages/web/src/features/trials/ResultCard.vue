@@ -40,9 +40,9 @@ const readings = computed(() => verdict.value.readings.map((r) => {
 </script>
 
 <template>
-  <section class="card part" aria-labelledby="result-title">
+  <section class="card stacked padded" aria-labelledby="result-title">
     <h2 id="result-title" class="hidden-text">What it tells</h2>
-    <p class="head-words">
+    <p class="head-words text-lead">
       <strong>{{ verdict.head[0] }}</strong> {{ verdict.head.slice(1).join(' ') }}
     </p>
     <p v-for="c in verdict.choices" :key="c">{{ c }}</p>
@@ -80,7 +80,7 @@ const readings = computed(() => verdict.value.readings.map((r) => {
     </div>
     <details v-if="readings.length">
       <summary class="small muted">As a table</summary>
-      <div class="wide">
+      <div class="scroll">
         <table class="small">
           <thead>
             <tr>
@@ -112,11 +112,7 @@ const readings = computed(() => verdict.value.readings.map((r) => {
   </section>
 </template>
 
-<style scoped src="./trials.css"></style>
 <style scoped>
-.head-words {
-  font-size: var(--text-lead);
-}
 .reading {
   display: grid;
   grid-template-columns: minmax(7rem, 10rem) minmax(12rem, 1.2fr) minmax(0, 1fr);
@@ -157,17 +153,8 @@ const readings = computed(() => verdict.value.readings.map((r) => {
 .says.tells {
   font-weight: 600;
 }
-.wide {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
-}
 th,
 td {
-  padding: 0.25rem 1rem 0.25rem 0;
-  text-align: left;
-  font-weight: 400;
   white-space: nowrap;
 }
 summary {

@@ -33,7 +33,7 @@ function stop() {
 </script>
 
 <template>
-  <div class="watch">
+  <div class="watch stacked">
     <p class="mono figure" role="timer">{{ since === null ? (typed ?? 0) : ran }} s</p>
     <Button
       v-if="since === null"
@@ -43,16 +43,8 @@ function stop() {
       @click="start"
     />
     <Button v-else label="Stop" icon="pi pi-stop" size="large" severity="warn" @click="stop" />
-    <form class="by-hand" @submit.prevent="typed !== null && emit('answer', typed)">
-      <NumberField
-        id="seconds"
-        v-model="typed"
-        label="Seconds"
-        unit="s"
-        :min="scale[0]"
-        :max="scale[1]"
-        what="the time"
-      />
+    <form class="by-hand for-hands" @submit.prevent="typed !== null && emit('answer', typed)">
+      <NumberField v-model="typed" label="Seconds" unit="s" :min="scale[0]" :max="scale[1]" what="the time" />
       <Button type="submit" label="Next" :disabled="typed === null || since !== null" />
     </form>
     <p class="muted small">{{ most }} seconds count as “not within {{ most }} seconds”.</p>
@@ -60,10 +52,6 @@ function stop() {
 </template>
 
 <style scoped>
-.watch {
-  display: grid;
-  gap: 0.875rem;
-}
 .figure {
   font-size: var(--text-figure-xl);
   text-align: center;
@@ -73,8 +61,5 @@ function stop() {
   grid-template-columns: minmax(0, 1fr) auto;
   align-items: end;
   gap: 0.75rem;
-}
-.by-hand :deep(button) {
-  min-height: 44px;
 }
 </style>

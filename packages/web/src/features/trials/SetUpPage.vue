@@ -1,18 +1,19 @@
 <script setup lang="ts">
-import { formatNumber, type Varies } from '@omblet/core'
+import { type Varies } from '@omblet/core'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
-import InputText from 'primevue/inputtext'
 import { computed, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import TitledCard from '../../components/TitledCard.vue'
+import PageHead from '../../components/PageHead.vue'
 import ChoiceField from '../../components/ChoiceField.vue'
-import FindingMark from '../../components/FindingMark.vue'
-import FormField from '../../components/FormField.vue'
+import TextField from '../../components/TextField.vue'
 import Notice from '../../components/Notice.vue'
 import NumberField from '../../components/NumberField.vue'
 import { explainStorage } from '../../storage/db'
 import { useLibrary } from '../../stores/library'
 import { useTrials } from '../../stores/trials'
+import CandidateList from './CandidateList.vue'
 import OwnAttribute from './OwnAttribute.vue'
 import { NONE, useSetUp } from './use-set-up'
 import { VARIES } from './use-varied'
@@ -49,11 +50,6 @@ const decisions = computed(() => [
   { value: NONE, label: 'None named' },
   ...s.attributes.value.flatMap((a) => (s.asked.value.includes(a.id) ? [{ value: a.id, label: a.name ?? a.id }] : [])), // prettier-ignore
 ])
-/** Against the formula as it is: what was to heed before is nothing that a candidate brings. */
-const asItIs = computed(() => s.options.value.find((o) => o.current) ?? { stops: 0, checks: 0 })
-type Counts = { stops: number; checks: number }
-const severity = (o: Counts) => (o.stops > asItIs.value.stops ? 'stop' : o.checks > asItIs.value.checks ? 'check' : 'fine') // prettier-ignore
-const markWords = (o: Counts) => ({ stop: 'brings a stop', check: 'brings something to check', fine: 'brings nothing to heed' })[severity(o)] // prettier-ignore
 /** The long list of attributes is folded: those of the product come first. */
 const more = ref(false)
 const usual = computed(() =>
@@ -79,20 +75,13 @@ async function begin() {
 
 <template>
   <form class="page" @submit.prevent="begin">
-    <header class="head">
-      <RouterLink to="/trials" class="back" aria-label="All trials"
-        ><i class="pi pi-arrow-left" aria-hidden="true"></i
-      ></RouterLink>
-      <h1>Set up a trial</h1>
-    </header>
+    <PageHead title="Set up a trial" up="/trials" up-label="All trials" />
     <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
     <div class="columns">
       <div class="left">
-        <section class="card part" aria-labelledby="vary-title">
-          <h2 id="vary-title">What is varied</h2>
+        <TitledCard title="What is varied" :level="2">
           <div class="pair">
             <ChoiceField
-              id="trial-formula"
               v-model="s.formulaId.value"
               label="Formula"
               :options="formulas"
@@ -100,7 +89,6 @@ async function begin() {
               filter
             />
             <ChoiceField
-              id="trial-varies"
               :model-value="s.varies.value"
               label="What differs"
               :options="kinds"
@@ -108,22 +96,19 @@ async function begin() {
             />
             <ChoiceField
               v-if="s.varies.value === 'material' || s.varies.value === 'level'"
-              id="trial-line"
               v-model="s.line.value"
               label="Which line"
               :options="s.lines.value"
               placeholder="Choose a line"
             />
-            <FormField
+            <TextField
               v-if="s.varies.value === 'level'"
-              id="trial-levels"
               label="Levels, % (apart by a semicolon)"
-            >
-              <InputText id="trial-levels" v-model="s.levels.value" class="mono" fluid />
-            </FormField>
+              v-model="s.levels.value"
+              mono
+            />
             <ChoiceField
               v-if="s.varies.value === 'school'"
-              id="trial-school"
               v-model="s.school.value"
               label="Which question"
               :options="schools"
@@ -144,28 +129,7 @@ async function begin() {
           >
             There is nothing of this kind to vary in this formula.
           </p>
-          <ul v-if="s.offered.value.length" class="options">
-            <li v-for="o in s.offered.value" :key="o.key">
-              <label>
-                <Checkbox v-model="s.picked.value" :value="o.key" />
-                <FindingMark
-                  v-if="
-                    s.varies.value !== 'version' && s.varies.value !== 'jar' && s.varies.value !== 'school'
-                  "
-                  :severity="severity(o)"
-                  :size="16"
-                />
-                <span class="name"
-                  >{{ o.label }}<span v-if="o.current" class="muted small"> · as it is now</span
-                  ><span class="hidden-text">, {{ markWords(o) }}</span></span
-                >
-                <span v-if="o.percent !== null" class="mono amount"
-                  >{{ formatNumber(o.percent, 1, 3) }} %</span
-                >
-              </label>
-              <p v-if="o.says" class="muted small says">{{ o.says }}</p>
-            </li>
-          </ul>
+          <CandidateList v-if="s.offered.value.length" :set-up="s" />
           <Button
             v-if="s.options.value.length > s.offered.value.length || s.all.value"
             :label="s.all.value ? 'Show fewer' : `Show all ${s.options.value.length}`"
@@ -175,24 +139,19 @@ async function begin() {
             @click="s.all.value = !s.all.value"
           />
           <div class="pair">
-            <FormField id="trial-bought" label="A bought product too">
-              <InputText
-                id="trial-bought"
-                v-model="s.bought.value"
-                maxlength="120"
-                placeholder="the jar in use since June"
-                fluid
-              />
-            </FormField>
+            <TextField
+              label="A bought product too"
+              v-model="s.bought.value"
+              maxlength="120"
+              placeholder="the jar in use since June"
+            />
             <ChoiceField
-              id="trial-reference"
               :model-value="s.reference.value ?? NONE"
               label="Held against"
               :options="references"
               @update:model-value="s.reference.value = $event === NONE ? null : $event"
             />
             <NumberField
-              id="trial-grams"
               v-model="s.grams.value"
               label="Of each is made"
               unit="g"
@@ -201,22 +160,17 @@ async function begin() {
               what="each jar"
             />
           </div>
-        </section>
+        </TitledCard>
 
-        <section class="card part" aria-labelledby="judge-title">
-          <h2 id="judge-title">Who judges what</h2>
+        <TitledCard title="Who judges what" :level="2">
           <div class="pair">
-            <FormField id="trial-people" label="Who judges, with commas">
-              <InputText
-                id="trial-people"
-                v-model="s.people.value"
-                placeholder="Ina, Bo, Una"
-                autocomplete="off"
-                fluid
-              />
-            </FormField>
+            <TextField
+              label="Who judges, with commas"
+              v-model="s.people.value"
+              placeholder="Ina, Bo, Una"
+              autocomplete="off"
+            />
             <NumberField
-              id="trial-rounds"
               v-model="s.rounds.value"
               label="Rounds of each"
               :min="1"
@@ -233,7 +187,7 @@ async function begin() {
               >
             </label>
           </fieldset>
-          <div class="buttons">
+          <div class="abreast wraps">
             <Button
               :label="more ? 'Fewer to choose from' : 'More to choose from'"
               text
@@ -244,7 +198,6 @@ async function begin() {
           </div>
           <div class="pair">
             <ChoiceField
-              id="trial-decides"
               :model-value="s.decides.value ?? NONE"
               label="Which one decides"
               :options="decisions"
@@ -258,21 +211,18 @@ async function begin() {
               <label><Checkbox v-model="s.pair.value" binary /> Pairs: which of two is preferred</label>
             </div>
           </div>
-          <FormField id="trial-name" label="What the trial is called">
-            <InputText
-              id="trial-name"
-              v-model="s.name.value"
-              maxlength="120"
-              :placeholder="s.usualName.value"
-              fluid
-            />
-          </FormField>
-        </section>
+          <TextField
+            label="What the trial is called"
+            v-model="s.name.value"
+            maxlength="120"
+            :placeholder="s.usualName.value"
+          />
+        </TitledCard>
       </div>
       <div class="right">
         <VariantsCard :set-up="s" />
         <Notice v-if="tried && s.fault.value" kind="stop">{{ s.fault.value }}</Notice>
-        <div class="buttons end">
+        <div class="dialog-buttons">
           <Button label="Set it up" icon="pi pi-check" type="submit" :loading="busy" />
         </div>
       </div>
@@ -280,18 +230,11 @@ async function begin() {
   </form>
 </template>
 
-<style scoped src="./trials.css"></style>
 <style scoped>
-.columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
-  align-items: start;
-  gap: 0.875rem;
-}
 .left,
 .right {
   display: grid;
-  gap: 0.875rem;
+  gap: 0.75rem;
   min-width: 0;
 }
 .pair {
@@ -299,26 +242,13 @@ async function begin() {
   grid-template-columns: repeat(auto-fit, minmax(min(100%, 13rem), 1fr));
   gap: 0.75rem;
 }
-.options li {
-  padding: 0.25rem 0;
-  border-top: 1px solid var(--line);
-}
-.options label,
 .felt,
 .tests label {
   display: flex;
   align-items: center;
-  gap: 0.625rem;
+  gap: 0.5rem;
   min-height: 40px;
   cursor: pointer;
-}
-.name {
-  flex: 1;
-  min-width: 0;
-  overflow-wrap: anywhere;
-}
-.says {
-  padding-left: 2.15rem;
 }
 fieldset {
   display: grid;
@@ -340,10 +270,5 @@ legend {
 }
 .start {
   justify-self: start;
-}
-@media (max-width: 960px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

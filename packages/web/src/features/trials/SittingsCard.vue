@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { ended, servingOf, standOfSittings, type PlannedTrial } from '@omblet/core'
 import Button from 'primevue/button'
+import TitledCard from '../../components/TitledCard.vue'
+import { PlainButton } from '../../components/buttons'
 import { useToast } from 'primevue/usetoast'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
@@ -33,8 +35,7 @@ async function end() {
 </script>
 
 <template>
-  <section class="card part" aria-labelledby="judging-title">
-    <h2 id="judging-title">Judge them</h2>
+  <TitledCard title="Judge them" :level="2">
     <p class="small">{{ serving.before }} {{ serving.amount }} each. {{ serving.how }}</p>
     <table>
       <caption class="hidden-text">
@@ -55,25 +56,21 @@ async function end() {
         </tr>
       </tbody>
     </table>
-    <div class="buttons">
+    <div class="abreast wraps">
       <Button
         v-if="!all"
         label="Judge on this device"
         icon="pi pi-play"
         @click="router.push(`/trials/${plan.id}/judge`)"
       />
-      <Button
+      <PlainButton
         label="Codes for the jars"
         icon="pi pi-tag"
-        severity="secondary"
-        outlined
         @click="router.push(`/trials/${plan.id}/paper?what=codes`)"
       />
-      <Button
+      <PlainButton
         label="Sheets on paper"
         icon="pi pi-print"
-        severity="secondary"
-        outlined
         @click="router.push(`/trials/${plan.id}/paper?what=sheets`)"
       />
     </div>
@@ -81,7 +78,7 @@ async function end() {
       Whoever puts the codes on the jars knows them, and does not say. Scores and codes stay closed until the
       end.
     </p>
-    <div class="buttons end">
+    <div class="dialog-buttons">
       <Button
         :label="all ? 'Open the codes and read the result' : 'End it now'"
         :icon="all ? 'pi pi-lock-open' : undefined"
@@ -91,26 +88,10 @@ async function end() {
         @click="end"
       />
     </div>
-  </section>
+  </TitledCard>
 </template>
 
-<style scoped src="./trials.css"></style>
 <style scoped>
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
-td {
-  padding: 0.375rem 0.75rem 0.375rem 0;
-  border-bottom: 1px solid var(--line);
-  text-align: left;
-  font-weight: 400;
-}
-thead th {
-  color: var(--muted);
-  font-size: var(--text-small);
-}
 .done {
   color: var(--fine);
   font-weight: 600;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { scoreRows, writeTrial } from '@omblet/core'
-import Button from 'primevue/button'
+import PageHead from '../../components/PageHead.vue'
+import { PlainButton } from '../../components/buttons'
 import { useToast } from 'primevue/usetoast'
 import { computed, onMounted, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -49,42 +50,18 @@ async function remove() {
 <template>
   <div class="page">
     <template v-if="trial">
-      <header class="head">
-        <RouterLink to="/trials" class="back" aria-label="All trials"
-          ><i class="pi pi-arrow-left" aria-hidden="true"></i
-        ></RouterLink>
-        <h1>{{ trial.name }}</h1>
-        <span v-for="c in chips" :key="c" class="chip">{{ c }}</span>
-        <div class="right-side">
-          <Button
-            v-if="over"
-            label="Scores as CSV"
-            icon="pi pi-table"
-            severity="secondary"
-            outlined
-            @click="csv"
-          />
-          <Button
-            v-if="over"
-            label="As a file"
-            icon="pi pi-download"
-            severity="secondary"
-            outlined
-            @click="asFile"
-          />
-          <Button
-            icon="pi pi-trash"
-            aria-label="Delete this trial"
-            severity="secondary"
-            outlined
-            @click="remove"
-          />
-        </div>
-      </header>
+      <PageHead :title="trial.name" up="/trials" up-label="All trials"
+        ><template #beside
+          ><span v-for="c in chips" :key="c" class="chip">{{ c }}</span></template
+        >
+        <PlainButton v-if="over" label="Scores as CSV" icon="pi pi-table" @click="csv" />
+        <PlainButton v-if="over" label="As a file" icon="pi pi-download" @click="asFile" />
+        <PlainButton icon="pi pi-trash" aria-label="Delete this trial" @click="remove" />
+      </PageHead>
       <Notice v-if="trials.problem" kind="stop">{{ trials.problem }}</Notice>
       <template v-if="over">
         <ResultCard :trial="trial" />
-        <div class="two">
+        <div class="columns">
           <FoundCard :trial="trial" />
           <DecideCard :trial="trial" />
         </div>
@@ -93,7 +70,7 @@ async function remove() {
           <MakeCard :trial="trial" />
         </details>
       </template>
-      <div v-else class="two">
+      <div v-else class="columns">
         <MakeCard :trial="trial" />
         <SittingsCard :trial="trial" />
       </div>
@@ -103,13 +80,9 @@ async function remove() {
   </div>
 </template>
 
-<style scoped src="./trials.css"></style>
 <style scoped>
-.two {
-  display: grid;
-  grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr);
-  align-items: start;
-  gap: 0.875rem;
+.columns {
+  --columns: minmax(0, 1.3fr) minmax(0, 1fr);
 }
 .chip {
   white-space: normal;
@@ -118,10 +91,5 @@ async function remove() {
   min-height: 40px;
   color: var(--accent-ink);
   cursor: pointer;
-}
-@media (max-width: 960px) {
-  .two {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

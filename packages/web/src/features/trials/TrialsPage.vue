@@ -2,6 +2,8 @@
 import { standOfSittings, type PlannedTrial } from '@omblet/core'
 import { format } from 'date-fns'
 import Button from 'primevue/button'
+import PageHead from '../../components/PageHead.vue'
+import { PlainButton } from '../../components/buttons'
 import { computed, onMounted } from 'vue'
 import { useRouter } from 'vue-router'
 import NothingYet from '../../components/NothingYet.vue'
@@ -37,12 +39,9 @@ const rows = computed(() =>
 
 <template>
   <div class="page">
-    <header class="head">
-      <h1>Trials</h1>
-      <div class="right-side">
-        <Button label="Set up a trial" icon="pi pi-plus" @click="router.push('/trials/new')" />
-      </div>
-    </header>
+    <PageHead title="Trials">
+      <Button label="Set up a trial" icon="pi pi-plus" @click="router.push('/trials/new')" />
+    </PageHead>
     <Notice v-if="trials.problem" kind="stop">{{ trials.problem }}</Notice>
     <ul v-if="rows.length" class="card list">
       <li v-for="r in rows" :key="r.id">
@@ -65,14 +64,13 @@ const rows = computed(() =>
       </p>
       <template #actions>
         <Button label="Set up a trial" icon="pi pi-plus" @click="router.push('/trials/new')" />
-        <Button label="Try two example trials" severity="secondary" outlined @click="takeInDemoTrials()" />
+        <PlainButton label="Try two example trials" @click="takeInDemoTrials()" />
       </template>
     </NothingYet>
     <p v-else class="muted">Reading the trials…</p>
   </div>
 </template>
 
-<style scoped src="./trials.css"></style>
 <style scoped>
 .row {
   display: grid;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { forecastOf, formulaToMake, forecastWords, listWords, sharedBase, type Forecast } from '@omblet/core'
 import { computed } from 'vue'
+import TitledCard from '../../components/TitledCard.vue'
 import FindingMark from '../../components/FindingMark.vue'
 import { usePrices } from '../../composables/design'
 import { useMaterials } from '../../stores/materials'
@@ -49,8 +50,7 @@ const baseWords = computed(() => {
 </script>
 
 <template>
-  <section class="card part" aria-labelledby="variants-title">
-    <h2 id="variants-title">What is compared</h2>
+  <TitledCard title="What is compared" :level="2">
     <p v-if="rows.length < 2" class="muted">
       Choose at least two. Each jar is told here with what Omblet expects of it.
     </p>
@@ -66,7 +66,7 @@ const baseWords = computed(() => {
               ><span class="muted">{{ w.what }}</span> {{ w.words }}</span
             >
           </p>
-          <p v-if="firsts[r.i]" class="small first">
+          <p v-if="firsts[r.i]" class="small first abreast level">
             <FindingMark :severity="firsts[r.i]!.severity" :size="14" />
             <span
               ><span class="hidden-text">{{ firsts[r.i]!.severity }}: </span>{{ firsts[r.i]!.message }}</span
@@ -76,38 +76,31 @@ const baseWords = computed(() => {
       </li>
     </ul>
     <template v-if="rows.length > 1">
-      <p v-if="setUp.varies.value !== 'jar' && differs.oneThing" class="told">
+      <p v-if="setUp.varies.value !== 'jar' && differs.oneThing" class="told abreast level">
         <FindingMark severity="fine" :size="16" /> <span>{{ only }}</span>
       </p>
-      <p v-for="w in setUp.warnings.value" :key="w" class="told">
+      <p v-for="w in setUp.warnings.value" :key="w" class="told abreast level">
         <FindingMark severity="check" :size="16" /> <span>{{ w }}</span>
       </p>
-      <p v-if="base" class="told">
+      <p v-if="base" class="told abreast level">
         <FindingMark severity="note" :size="16" /> <span>{{ baseWords }}</span>
       </p>
     </template>
-  </section>
+  </TitledCard>
 </template>
 
-<style scoped src="./trials.css"></style>
 <style scoped>
 .rows li {
   display: grid;
   grid-template-columns: 28px minmax(0, 1fr);
-  gap: 0.625rem;
+  gap: 0.75rem;
   padding: 0.5rem 0;
   border-top: 1px solid var(--line);
 }
 .facts {
   display: flex;
   flex-wrap: wrap;
-  gap: 0 0.875rem;
-}
-.first,
-.told {
-  display: flex;
-  align-items: baseline;
-  gap: 0.5rem;
+  gap: 0 0.75rem;
 }
 .first :deep(svg),
 .told :deep(svg) {

@@ -8,8 +8,9 @@ import {
   type BatchState,
 } from '@omblet/core'
 import Button from 'primevue/button'
+import { PlainButton } from '../../../components/buttons'
 import Checkbox from 'primevue/checkbox'
-import Dialog from 'primevue/dialog'
+import { PopUp } from '../../../components/dialogs'
 import { useToast } from 'primevue/usetoast'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -83,7 +84,7 @@ async function save() {
 </script>
 
 <template>
-  <Dialog v-model:visible="open" modal header="Next version of the formula" :style="{ width: '34rem' }">
+  <PopUp v-model:visible="open" header="Next version of the formula">
     <form class="dialog-form" @submit.prevent="save">
       <p class="wide">
         What this batch did otherwise, in percent of what was made. Choose what proved right; the q.s. line
@@ -91,7 +92,7 @@ async function save() {
       </p>
       <ul v-if="changes.length" class="wide">
         <li v-for="c in changes" :key="c.id">
-          <label
+          <label class="abreast"
             ><Checkbox v-model="chosen" :value="c.id" :input-id="`proved-${c.id}`" /> {{ words(c) }}</label
           >
         </li>
@@ -101,18 +102,15 @@ async function save() {
       </p>
       <p v-if="error" class="error-text wide" role="alert">{{ error }}</p>
       <div class="dialog-buttons">
-        <Button label="Cancel" severity="secondary" outlined @click="open = false" />
+        <PlainButton label="Cancel" @click="open = false" />
         <Button type="submit" label="Save as the next version" :disabled="chosen.length === 0" />
       </div>
     </form>
-  </Dialog>
+  </PopUp>
 </template>
 
 <style scoped>
 label {
-  display: flex;
-  align-items: center;
-  gap: 0.625rem;
   min-height: 44px;
   cursor: pointer;
 }

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { eventTable, headOf } from '@omblet/core'
 import Button from 'primevue/button'
+import UpLink from '../../../components/UpLink.vue'
+import { PlainButton, QuietButton } from '../../../components/buttons'
 import Menu from 'primevue/menu'
 import { useToast } from 'primevue/usetoast'
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue'
@@ -84,7 +86,7 @@ const items = [
 <template>
   <div
     v-if="phase === 'here' && batch.state && head"
-    class="page"
+    class="record-page"
     :data-storing="batch.pending.length > 0 || undefined"
   >
     <Notice v-if="batch.held" kind="stop" class="told">
@@ -92,9 +94,7 @@ const items = [
       <template #actions><Button label="Try again" size="small" @click="batch.pump()" /></template>
     </Notice>
     <header class="bench-head">
-      <RouterLink to="/bench" class="up" aria-label="All batches"
-        ><i class="pi pi-arrow-left" aria-hidden="true"></i
-      ></RouterLink>
+      <UpLink to="/bench" label="All batches" />
       <h1>{{ head.name }}</h1>
       <span class="chip mono">{{ head.code }}</span>
       <span class="chip" :class="head.status">{{ STATUS_WORDS[head.status] }}</span>
@@ -113,20 +113,16 @@ const items = [
           :outlined="head.watch !== undefined"
           @click="router.push(head.watch ? `/keeping/${id}` : `/keeping/${id}?plan=1`)"
         />
-        <Button
+        <PlainButton
           v-if="!running"
           label="Write beside it"
           icon="pi pi-pencil"
-          severity="secondary"
-          outlined
           @click="dialog = 'correct'"
         />
-        <Button
+        <PlainButton
           v-if="!running && head.formulaId"
           label="Next version"
           icon="pi pi-bookmark"
-          severity="secondary"
-          outlined
           @click="dialog = 'proved'"
         />
         <Button
@@ -137,11 +133,11 @@ const items = [
           @click="print"
         />
         <!-- prettier-ignore -->
-        <Button
+        <QuietButton
           icon="pi pi-ellipsis-v"
-          text
+         
           rounded
-          severity="secondary"
+         
           aria-label="More for this batch"
           aria-haspopup="menu"
           @click="menu?.toggle($event)"
@@ -168,7 +164,7 @@ const items = [
 
 <style scoped src="../head.css"></style>
 <style scoped>
-.page {
+.record-page {
   padding-bottom: 3rem;
 }
 .discarded {
@@ -189,11 +185,10 @@ const items = [
     min-height: 0;
     border-color: var(--print-ink);
   }
-  .right,
-  .up {
+  .right {
     display: none;
   }
-  .page {
+  .record-page {
     padding: 0;
   }
 }

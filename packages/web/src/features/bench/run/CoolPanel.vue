@@ -10,7 +10,7 @@ import {
   vesselOf,
 } from '@omblet/core'
 import { format } from 'date-fns'
-import Button from 'primevue/button'
+import { PlainButton } from '../../../components/buttons'
 import SelectButton from 'primevue/selectbutton'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
@@ -102,7 +102,7 @@ function remindStir() {
 </script>
 
 <template>
-  <div class="cool">
+  <div class="stacked">
     <div class="figures">
       <div>
         <p class="label">Now</p>
@@ -143,7 +143,7 @@ function remindStir() {
       :places="2"
     />
     <TemperatureForm />
-    <div class="ways">
+    <div class="ways abreast at-foot wraps for-hands">
       <div class="field">
         <span class="label">It stands</span>
         <SelectButton
@@ -157,7 +157,6 @@ function remindStir() {
         />
       </div>
       <NumberField
-        id="room"
         v-model="room"
         :label="way === 'bath' ? 'Water around it' : 'Room'"
         unit="°C"
@@ -168,22 +167,13 @@ function remindStir() {
         @focusout="setRoom"
         @keydown.enter="setRoom"
       />
-      <Button
+      <PlainButton
         v-if="left !== null && !there"
         label="Timer until then"
         icon="pi pi-stopwatch"
-        severity="secondary"
-        outlined
         @click="remind"
       />
-      <Button
-        v-if="!there"
-        :label="`Stir in ${stir} min`"
-        icon="pi pi-stopwatch"
-        severity="secondary"
-        outlined
-        @click="remindStir"
-      />
+      <PlainButton v-if="!there" :label="`Stir in ${stir} min`" icon="pi pi-stopwatch" @click="remindStir" />
     </div>
     <p class="muted small">
       Newton’s law of cooling through your own readings. It leaves out evaporation, stirring and the heat of
@@ -194,10 +184,6 @@ function remindStir() {
 
 <style scoped src="./figures.css"></style>
 <style scoped>
-.cool {
-  display: grid;
-  gap: 0.875rem;
-}
 .left {
   color: var(--accent-ink);
 }
@@ -205,17 +191,7 @@ function remindStir() {
   flex: 1 1 14rem;
   color: var(--muted);
 }
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
-  gap: 0.625rem 0.875rem;
-}
 .ways :deep(.field:has(input)) {
   width: 8.5rem;
-}
-.ways :deep(button),
-.ways :deep(input) {
-  min-height: 44px;
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { decimalsOf, formatNumber, sayNumber, type PreDilution } from '@omblet/core'
 import Button from 'primevue/button'
+import { QuietButton } from '../../../components/buttons'
 import { computed, ref } from 'vue'
 import NumberField from '../../../components/NumberField.vue'
 import { useBatch } from '../../../stores/batch'
@@ -53,12 +54,12 @@ function record() {
       {{ names.carrier }} and stir until it is clear or even. Both weighings together are right to within
       {{ sayNumber(dilution.errorPercent, 0) }} %.
     </p>
-    <form @submit.prevent="record">
-      <NumberField id="dil-solute" v-model="solute" :label="names.solute" unit="g" what="the weight" />
-      <NumberField id="dil-carrier" v-model="carrier" :label="names.carrier" unit="g" what="the weight" />
-      <NumberField id="dil-used" v-model="used" label="Used of it" unit="g" what="the weight" />
+    <form class="abreast at-foot wraps for-hands" @submit.prevent="record">
+      <NumberField v-model="solute" :label="names.solute" unit="g" what="the weight" />
+      <NumberField v-model="carrier" :label="names.carrier" unit="g" what="the weight" />
+      <NumberField v-model="used" label="Used of it" unit="g" what="the weight" />
       <Button type="submit" label="Record" icon="pi pi-check" :disabled="!solute || !carrier || !used" />
-      <Button label="Weigh it as it is" severity="secondary" text @click="emit('close')" />
+      <QuietButton label="Weigh it as it is" @click="emit('close')" />
     </form>
     <p v-if="wanted" class="muted">
       By these weights use {{ say(wanted) }} g<template v-if="brings !== null"
@@ -76,17 +77,7 @@ function record() {
 h3 {
   font-size: var(--text-head-2);
 }
-form {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
-  gap: 0.625rem;
-}
 form :deep(.field) {
   width: 9.5rem;
-}
-form :deep(button),
-form :deep(input) {
-  min-height: 48px;
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { eventRow, rowValue, UNDOABLE, type Happening } from '@omblet/core'
 import { format } from 'date-fns'
-import Button from 'primevue/button'
+import { QuietButton } from '../../../components/buttons'
 import { computed } from 'vue'
 import { useBatch } from '../../../stores/batch'
 import { useRun } from './run'
@@ -26,18 +26,16 @@ const rows = computed(() => {
 </script>
 
 <template>
-  <ul v-if="rows.length" class="entries" aria-label="Last entries">
-    <li v-for="{ e, row } in rows" :key="e.n">
+  <ul v-if="rows.length" class="entries text-less" aria-label="Last entries">
+    <li class="abreast wraps for-hands" v-for="{ e, row } in rows" :key="e.n">
       <span class="mono muted">{{ format(new Date(e.at), 'HH:mm') }}</span>
       <span>{{ row.what }} {{ row.material }}</span>
       <strong class="mono">{{ rowValue(row, run.resolution.value) }}</strong>
-      <Button
+      <QuietButton
         v-if="UNDOABLE.has(e.type)"
         label="Take back"
         :aria-label="`Take back: ${row.what} ${row.material} ${rowValue(row, run.resolution.value)}`"
-        text
         size="small"
-        severity="secondary"
         @click="batch.enter({ type: 'undo', of: e.n })"
       />
     </li>
@@ -45,16 +43,7 @@ const rows = computed(() => {
 </template>
 
 <style scoped>
-.entries {
-  font-size: var(--text-less);
-}
 li {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0 0.625rem;
-}
-li :deep(button) {
-  min-height: 44px;
+  gap: 0 0.5rem;
 }
 </style>

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { deviations, madeGrams, sayNumber } from '@omblet/core'
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
 import ChoiceField from '../../../components/ChoiceField.vue'
-import FormField from '../../../components/FormField.vue'
+import TextField from '../../../components/TextField.vue'
 import NumberField from '../../../components/NumberField.vue'
 import { useBatch } from '../../../stores/batch'
 import { useContainers } from '../../../stores/containers'
@@ -87,7 +86,6 @@ function finish() {
     />
     <div v-if="outcome === 'kept'" class="fields">
       <NumberField
-        id="filled"
         v-model="filled"
         data-first
         label="Filled, in all"
@@ -95,25 +93,15 @@ function finish() {
         :placeholder="sayNumber(made, 0)"
         what="the weight"
       />
-      <NumberField
-        id="jars"
-        v-model="count"
-        label="Containers"
-        :max="10000"
-        placeholder="0"
-        what="the number"
-      />
+      <NumberField v-model="count" label="Containers" :max="10000" placeholder="0" what="the number" />
       <ChoiceField
         v-if="containers.containers.length"
-        id="into"
         v-model="into"
         label="Filled into"
         :options="choices"
       />
     </div>
-    <FormField v-else id="reason" label="Why">
-      <InputText id="reason" v-model="reason" maxlength="1000" fluid />
-    </FormField>
+    <TextField v-else label="Why" v-model="reason" maxlength="1000" />
     <p v-if="error" class="error-text" role="alert">{{ error }}</p>
     <p v-for="step in run.state.value.plan.later" :key="step.key" class="later">
       <strong>{{ step.title }}:</strong> {{ step.detail }} Write it beside the batch then.
@@ -130,14 +118,11 @@ function finish() {
 .finish {
   display: grid;
   justify-items: start;
-  gap: 0.875rem;
+  gap: 0.75rem;
   padding: 1.25rem;
 }
 h2 {
   font-size: var(--text-head-1);
-}
-h3 {
-  font-size: var(--text-lead);
 }
 .sum {
   font-size: var(--text-head-3);

@@ -9,7 +9,7 @@ import {
   USUAL_ADJUSTER,
   type Hand,
 } from '@omblet/core'
-import Button from 'primevue/button'
+import { PlainButton, QuietButton } from '../../../components/buttons'
 import Select from 'primevue/select'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import NumberField from '../../../components/NumberField.vue'
@@ -74,67 +74,49 @@ onBeforeUnmount(() => clearInterval(look))
 </script>
 
 <template>
-  <section class="card hands" aria-labelledby="hands-title">
-    <div class="row">
+  <section class="card hands for-hands" aria-labelledby="hands-title">
+    <div class="row abreast at-foot wraps">
       <h3 id="hands-title">Simulated bench</h3>
       <Select v-model="vessel" :options="letters" aria-label="Beaker" />
-      <Button
+      <PlainButton
         v-if="onPan !== vessel"
         :label="`Put beaker ${vessel} on the scale`"
-        severity="secondary"
-        outlined
         @click="act({ do: 'place', vessel })"
       />
       <template v-else-if="task">
-        <Button
+        <PlainButton
           label="Pour to the target"
           :aria-label="`Pour ${run.label(task.line)} to the target`"
-          severity="secondary"
-          outlined
           @click="careful"
         />
-        <NumberField id="hand-grams" v-model="amount" label="or grams" what="the amount" />
-        <Button label="Pour" severity="secondary" outlined :disabled="!amount" @click="pour(amount!)" />
-        <Button
+        <NumberField v-model="amount" label="or grams" what="the amount" />
+        <PlainButton label="Pour" :disabled="!amount" @click="pour(amount!)" />
+        <PlainButton
           label="Take out"
-          severity="secondary"
-          outlined
           :disabled="!amount"
           @click="act({ do: 'take', line: task!.line, grams: amount! })"
         />
       </template>
       <template v-else-if="kind === 'water' || kind === 'heat'">
-        <NumberField id="hand-water" v-model="amount" label="Water, g" what="the amount" />
-        <Button
-          label="Pour water"
-          severity="secondary"
-          outlined
-          :disabled="!amount"
-          @click="act({ do: 'water', grams: amount! })"
-        />
+        <NumberField v-model="amount" label="Water, g" what="the amount" />
+        <PlainButton label="Pour water" :disabled="!amount" @click="act({ do: 'water', grams: amount! })" />
       </template>
       <template v-else-if="kind === 'ph'">
-        <NumberField id="hand-drip" v-model="amount" label="Lye 10 %, g" what="the amount" />
-        <Button
+        <NumberField v-model="amount" label="Lye 10 %, g" what="the amount" />
+        <PlainButton
           label="Drip in"
-          severity="secondary"
-          outlined
           :disabled="!amount"
           @click="act({ do: 'drip', material: USUAL_ADJUSTER.up, strengthPercent: 10, grams: amount! })"
         />
       </template>
-      <Button
+      <PlainButton
         v-if="kind === 'ph' && truth?.probeIn !== vessel"
         label="Probe in"
-        severity="secondary"
-        outlined
         @click="act({ do: 'probe', vessel })"
       />
-      <Button
+      <PlainButton
         v-if="run.step.value?.warms"
         :label="here?.heatTo == null ? 'Into the hot bath' : 'Out of the hot bath'"
-        severity="secondary"
-        outlined
         @click="
           act({
             do: 'heat',
@@ -143,30 +125,15 @@ onBeforeUnmount(() => clearInterval(look))
           })
         "
       />
-      <Button
-        v-if="run.step.value?.from.length"
-        label="Pour together"
-        severity="secondary"
-        outlined
-        @click="combine"
-      />
-      <Button
+      <PlainButton v-if="run.step.value?.from.length" label="Pour together" @click="combine" />
+      <PlainButton
         v-if="kind === 'cool'"
         :label="here?.way === 'bath' ? 'Out of cold water' : 'Into cold water'"
-        severity="secondary"
-        outlined
         @click="act({ do: 'way', vessel, way: here?.way === 'bath' ? 'air' : 'bath' })"
       />
-      <Button
-        :label="open ? 'Less' : 'More'"
-        text
-        severity="secondary"
-        :aria-expanded="open"
-        class="last"
-        @click="open = !open"
-      />
+      <QuietButton :label="open ? 'Less' : 'More'" :aria-expanded="open" class="last" @click="open = !open" />
     </div>
-    <div v-if="open" class="row">
+    <div v-if="open" class="row abreast at-foot wraps">
       <Select
         :model-value="truth?.speed ?? 1"
         :options="speeds"
@@ -175,27 +142,21 @@ onBeforeUnmount(() => clearInterval(look))
         aria-label="Heat and cold run"
         @update:model-value="act({ do: 'speed', speed: $event as number })"
       />
-      <Button
+      <QuietButton
         :label="here?.covered === false ? 'Cover it' : 'Take the cover off'"
-        severity="secondary"
-        text
         @click="act({ do: 'cover', vessel, covered: here?.covered === false })"
       />
-      <Button
+      <QuietButton
         v-for="from in others"
         :key="from"
         :label="`Pour ${from} into ${vessel}`"
-        severity="secondary"
-        text
         @click="act({ do: 'combine', from, into: vessel })"
       />
-      <Button label="Free the scale and zero it" severity="secondary" text @click="zero" />
-      <Button
+      <QuietButton label="Free the scale and zero it" @click="zero" />
+      <QuietButton
         v-for="k in INSTRUMENTS"
         :key="k"
         :label="`${truth?.plugged[k] === false ? 'Plug in' : 'Unplug'}: ${INSTRUMENT_WORDS[k]}`"
-        severity="secondary"
-        text
         @click="act({ do: 'plug', instrument: k, in: truth?.plugged[k] === false })"
       />
       <span v-if="here" class="muted small">
@@ -219,14 +180,7 @@ onBeforeUnmount(() => clearInterval(look))
   border-color: var(--line-strong);
 }
 h3 {
-  font-size: var(--text-less);
   align-self: center;
-}
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
-  gap: 0.375rem 0.5rem;
 }
 .row > .small {
   align-self: center;
@@ -241,10 +195,6 @@ h3 {
 }
 .last {
   margin-left: auto;
-}
-.hands :deep(button),
-.hands :deep(.p-select) {
-  min-height: 44px;
 }
 .row :deep(.p-select) {
   align-items: center;

@@ -100,9 +100,6 @@ const lost = computed(() => {
   padding-top: 0.75rem;
   border-top: 1px solid var(--line);
 }
-h3 {
-  font-size: var(--text-head-3);
-}
 .lost {
   font-size: var(--text-head-3);
 }

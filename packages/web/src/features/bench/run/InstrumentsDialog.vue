@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { INSTRUMENTS, UNITS, type InstrumentKind } from '@omblet/core'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
+import { PlainButton, QuietButton } from '../../../components/buttons'
+import { PopUp } from '../../../components/dialogs'
 import { computed, ref } from 'vue'
 import Notice from '../../../components/Notice.vue'
 import { hasSerial } from '../../../instruments/serial'
@@ -43,8 +44,8 @@ async function connect(kind: InstrumentKind) {
 </script>
 
 <template>
-  <Dialog v-model:visible="open" modal header="Instruments" :style="{ width: 'min(40rem, 96vw)' }">
-    <div class="all">
+  <PopUp v-model:visible="open" header="Instruments" width="40rem">
+    <div class="all for-hands">
       <p class="muted">
         Every figure can be typed. What is connected shows itself beside the field; losing it loses nothing.
       </p>
@@ -56,22 +57,18 @@ async function connect(kind: InstrumentKind) {
           >
           <span class="mono">{{ row.value }}</span>
           <span class="do">
-            <Button
+            <QuietButton
               v-if="row.state.from === 'serial'"
               label="Let go"
               size="small"
-              severity="secondary"
-              text
               @click="instruments.detach(row.kind)"
             />
-            <Button
+            <PlainButton
               v-if="serial"
               label="Serial port"
               :aria-label="`Serial port for the ${INSTRUMENT_WORDS[row.kind]}`"
               :aria-expanded="setting === row.kind"
               size="small"
-              severity="secondary"
-              outlined
               @click="setting = setting === row.kind ? null : row.kind"
             />
           </span>
@@ -99,28 +96,25 @@ async function connect(kind: InstrumentKind) {
           icon="pi pi-box"
           @click="simulate"
         />
-        <span v-else class="two">
-          <Button label="Set up anew" severity="secondary" outlined @click="simulate" />
-          <Button label="Put them away" severity="secondary" outlined @click="instruments.stopSimulated()" />
+        <span v-else class="either">
+          <PlainButton label="Set up anew" @click="simulate" />
+          <PlainButton label="Put them away" @click="instruments.stopSimulated()" />
         </span>
       </section>
     </div>
-  </Dialog>
+  </PopUp>
 </template>
 
 <style scoped>
 .all,
 .simulated {
   display: grid;
-  gap: 0.875rem;
+  gap: 0.75rem;
 }
 .simulated {
   justify-items: start;
   padding-top: 0.875rem;
   border-top: 1px solid var(--line);
-}
-h3 {
-  font-size: var(--text-lead);
 }
 li {
   display: grid;
@@ -133,10 +127,7 @@ li {
 .wide {
   grid-column: 1 / -1;
 }
-.all :deep(button) {
-  min-height: 44px;
-}
-.two {
+.either {
   display: flex;
   flex-wrap: wrap;
   gap: 0.5rem;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Dialog from 'primevue/dialog'
+import { PopUp } from '../../../components/dialogs'
 
 const open = defineModel<boolean>('open', { required: true })
 const KEYS = [
@@ -16,7 +16,7 @@ const KEYS = [
 </script>
 
 <template>
-  <Dialog v-model:visible="open" modal header="Keys at the Bench" :style="{ width: '32rem' }">
+  <PopUp v-model:visible="open" header="Keys at the Bench" width="32rem">
     <dl>
       <template v-for="[key, does] in KEYS" :key="key">
         <dt>
@@ -25,7 +25,7 @@ const KEYS = [
         <dd>{{ does }}</dd>
       </template>
     </dl>
-  </Dialog>
+  </PopUp>
 </template>
 
 <style scoped>

@@ -27,7 +27,7 @@ const words = computed(
 
 <template>
   <div class="live" :data-where="where">
-    <p class="shown">
+    <p class="shown abreast level wraps">
       <span class="mono value" data-testid="live">{{ say(net) }}<span class="unit"> g</span></span>
       <span class="words">{{ words }}</span>
       <span class="muted">{{ steady ? 'settled' : 'moving' }}</span>
@@ -47,9 +47,6 @@ const words = computed(
 
 <style scoped>
 .shown {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
   gap: 0.25rem 1rem;
 }
 .value {

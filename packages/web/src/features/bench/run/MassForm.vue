@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { heldIn, massOf } from '@omblet/core'
-import Button from 'primevue/button'
+import { PlainButton } from '../../../components/buttons'
 import { computed, ref } from 'vue'
 import NumberField from '../../../components/NumberField.vue'
 import { useBatch } from '../../../stores/batch'
@@ -58,7 +58,6 @@ function record() {
 <template>
   <form class="mass" @submit.prevent="record">
     <NumberField
-      :id="`mass-${when}`"
       v-model="typed"
       :label="label"
       unit="g"
@@ -68,14 +67,13 @@ function record() {
     />
     <NumberField
       v-if="known === null && (when === 'batch' || (when === 'after' && !before))"
-      :id="`mass-tare-${when}`"
       v-model="tared"
       label="Empty beaker"
       unit="g"
       what="the weight"
     />
     <span v-else-if="known !== null" class="muted small">less beaker, {{ run.grams(known) }}</span>
-    <Button type="submit" label="Record" severity="secondary" outlined />
+    <PlainButton type="submit" label="Record" />
   </form>
 </template>
 

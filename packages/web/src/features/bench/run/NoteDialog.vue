@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
-import Textarea from 'primevue/textarea'
+import { PlainButton } from '../../../components/buttons'
+import { PopUp } from '../../../components/dialogs'
 import { ref, watch } from 'vue'
-import FormField from '../../../components/FormField.vue'
+import TextField from '../../../components/TextField.vue'
 import { savePhoto } from '../../../storage/batches'
 import { makeId } from '../../../storage/channel'
 import { explainStorage } from '../../../storage/db'
@@ -69,12 +69,17 @@ async function save() {
 </script>
 
 <template>
-  <Dialog v-model:visible="open" modal header="Note or photo" :style="{ width: '30rem' }">
-    <form class="dialog-form" @submit.prevent="save">
-      <FormField id="note-text" label="What you see, smell or did" class="wide">
-        <Textarea id="note-text" v-model="text" rows="4" maxlength="4000" autofocus auto-resize fluid />
-      </FormField>
-      <div class="wide photo">
+  <PopUp v-model:visible="open" header="Note or photo" width="30rem">
+    <form class="dialog-form for-hands" @submit.prevent="save">
+      <TextField
+        label="What you see, smell or did"
+        class="wide"
+        v-model="text"
+        :rows="4"
+        maxlength="4000"
+        autofocus
+      />
+      <div class="wide photo abreast wraps">
         <img v-if="preview" :src="preview" alt="The photo to keep" />
         <label class="chip pick"
           ><i class="pi pi-camera" aria-hidden="true"></i> {{ preview ? 'Another photo' : 'Add a photo'
@@ -83,18 +88,15 @@ async function save() {
       </div>
       <p v-if="error" class="error-text wide" role="alert">{{ error }}</p>
       <div class="dialog-buttons">
-        <Button label="Cancel" severity="secondary" outlined @click="open = false" />
+        <PlainButton label="Cancel" @click="open = false" />
         <Button type="submit" label="Keep" :loading="busy" :disabled="!text.trim() && !photo" />
       </div>
     </form>
-  </Dialog>
+  </PopUp>
 </template>
 
 <style scoped>
 .photo {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
   gap: 0.75rem;
 }
 img {
@@ -116,8 +118,5 @@ img {
 }
 .pick:focus-within {
   outline: 2px solid var(--cobalt-400);
-}
-form :deep(button) {
-  min-height: 44px;
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { decimalsOf, formatNumber, percentWords, pourRemedies, type PourRemedy } from '@omblet/core'
 import Button from 'primevue/button'
+import { QuietButton } from '../../../components/buttons'
 import { computed, ref } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
 import NumberField from '../../../components/NumberField.vue'
@@ -42,16 +43,15 @@ function takeOut() {
 </script>
 
 <template>
-  <section class="over" aria-labelledby="over-title">
-    <h3 id="over-title">
+  <section class="over stacked" aria-labelledby="over-title">
+    <h3 class="abreast" id="over-title">
       <FindingMark severity="stop" /> {{ say(surplus) }} g too much {{ run.label(line) }}
     </h3>
     <p>
       {{ say(state.weighed) }} g are in, {{ say(state.target) }} g were wanted. Nothing is lost yet. Choose:
     </p>
-    <form v-if="taking" class="taking" @submit.prevent="takeOut">
+    <form v-if="taking" class="abreast at-foot wraps for-hands" @submit.prevent="takeOut">
       <NumberField
-        id="out"
         v-model="out"
         label="Taken out"
         unit="g"
@@ -59,10 +59,10 @@ function takeOut() {
         what="the amount"
       />
       <Button type="submit" :label="`It is out: ${say(out ?? fallen ?? surplus)} g`" />
-      <Button label="Something else" severity="secondary" text @click="taking = false" />
+      <QuietButton label="Something else" @click="taking = false" />
     </form>
-    <ol v-else>
-      <li v-for="(r, i) in remedies" :key="r.id" class="remedy">
+    <ol class="stacked closer" v-else>
+      <li v-for="(r, i) in remedies" :key="r.id" class="remedy abreast spread">
         <div class="text">
           <h4>{{ r.title }}</h4>
           <p>{{ r.detail }}</p>
@@ -97,14 +97,7 @@ function takeOut() {
 </template>
 
 <style scoped>
-.over {
-  display: grid;
-  gap: 0.75rem;
-}
 h3 {
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
   font-size: var(--text-head-1);
   color: var(--stop);
 }
@@ -112,14 +105,7 @@ h4 {
   margin: 0;
   font-size: var(--text-lead);
 }
-ol {
-  display: grid;
-  gap: 0.5rem;
-}
 .remedy {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
   gap: 1rem;
   padding: 0.75rem 0.875rem;
   border: 1px solid var(--line);
@@ -144,16 +130,6 @@ ol {
 }
 .brings :deep(svg) {
   margin-top: 3px;
-}
-.taking {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
-  gap: 0.625rem;
-}
-.taking :deep(button),
-.taking :deep(input) {
-  min-height: 48px;
 }
 @media (max-width: 520px) {
   .remedy {

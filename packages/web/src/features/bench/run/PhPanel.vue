@@ -3,38 +3,31 @@ import {
   ADJUSTER_GROUPS,
   adjusterName,
   aimPh,
-  atResolution,
-  decimalsOf,
+  chargedToFill,
   DOSE_WAIT,
-  DOSE_WAIT_MINUTES,
-  doseFault,
-  doseWords,
   formatNumber,
   formatRange,
   handling,
   landsWords,
   phFormula,
-  readingFault,
   sayNumber,
-  type Reading,
 } from '@omblet/core'
 import Button from 'primevue/button'
+import { PlainButton } from '../../../components/buttons'
 import Select from 'primevue/select'
 import SelectButton from 'primevue/selectbutton'
-import { computed, inject, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, inject, onBeforeUnmount, onMounted } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
 import FormField from '../../../components/FormField.vue'
 import Notice from '../../../components/Notice.vue'
 import NumberField from '../../../components/NumberField.vue'
-import { useBatch } from '../../../stores/batch'
 import { useTools } from '../../../stores/tools'
 import { useMaterials } from '../../../stores/materials'
 import { useDosing } from '../../../composables/dosing'
-import { allowAlarm } from './alarm'
 import Entries from './Entries.vue'
 import { PEDAL, useRun, useShown, useTare } from './run'
+import { useDoseEntry, usePhReading } from './use-ph-step'
 
-const batch = useBatch()
 const bench = useTools()
 const materials = useMaterials()
 const run = useRun()
@@ -72,97 +65,30 @@ const inAim = computed(
     stands.value.ph <= aim.value.max + 0.05,
 )
 
-// Reading
-const METHODS = [
-  { value: 'strip', label: 'Strip' },
-  { value: 'meter-direct', label: 'Meter, direct' },
-  { value: 'meter-10pct', label: 'Meter on 10 %' },
-] as const
-const method = ref<Reading['method']>(s.value.readings.at(-1)?.method ?? 'meter-direct')
-const typedPh = ref<number | null>(null)
-const phError = ref<string | null>(null)
-const reading = computed(() => typedPh.value ?? (probe.value?.steady ? probe.value.value : null))
-function read() {
-  const ph = reading.value
-  phError.value =
-    ph === null
-      ? probe.value
-        ? 'The probe has not settled yet.'
-        : 'Type what the meter or strip shows.'
-      : readingFault(ph)
-  if (ph === null || phError.value) return
-  if (batch.enter({ type: 'ph', ph: Number(ph.toFixed(3)), method: method.value })) typedPh.value = null
-}
-
-// Dose
-/** Of the solution, as typed; also what cannot be stays in the field. */
-const strength = computed({
-  get: () =>
-    strengthText.value === null ? (dosing.value?.usualPercent ?? null) : Number(strengthText.value) || null,
-  set: (percent) => (strengthText.value = percent === null ? '' : String(percent)),
+const { METHODS, method, typedPh, phError, reading, read, sample, takeSample } = usePhReading(probe)
+const doseEntry = useDoseEntry({
+  dosing,
+  strengthText,
+  scale,
+  batchGrams: () => a.value?.amounts.batchGrams ?? 0,
 })
-const strengthFault = computed(() =>
-  dosing.value && 'error' in dosing.value.strength && strength.value !== null
-    ? dosing.value.strength.error
-    : null,
-)
-const plan = computed(() => dosing.value?.planned ?? null)
-const dose = computed(() => dosing.value?.plan ?? null)
-const words = computed(() => (dose.value ? doseWords(dose.value, say) : null))
+const {
+  strength,
+  strengthFault,
+  plan,
+  dose,
+  words,
+  fault,
+  net,
+  typedGrams,
+  drops,
+  grams,
+  doseError,
+  say,
+  add,
+} = doseEntry
 const care = computed(() => (dosing.value && !inAim.value ? handling(dosing.value.adjuster) : null))
-const fault = computed(() => (plan.value && 'fault' in plan.value ? plan.value : null))
-const say = (g: number) => formatNumber(g, decimalsOf(run.resolution.value))
-const tared = computed(() => {
-  const last = s.value.events.findLast((e) => e.step === run.step.value?.key && e.type !== 'timer')
-  return last?.type === 'tare'
-})
-const net = computed(() =>
-  tared.value && scale.value?.steady
-    ? atResolution(scale.value.value - s.value.zero, run.resolution.value)
-    : null,
-)
-const typedGrams = ref<number | null>(null)
-const drops = ref<number | null>(null)
-const gramsOfDrops = computed(() =>
-  drops.value && dose.value ? drops.value * dose.value.drops.gramsEach : null,
-)
-const grams = computed(
-  () => typedGrams.value ?? gramsOfDrops.value ?? (net.value !== null && net.value > 0 ? net.value : null),
-)
-const doseError = ref<string | null>(null)
-function add() {
-  const held = dosing.value
-  doseError.value =
-    doseFault(grams.value, a.value?.amounts.batchGrams ?? 0) ??
-    (held && 'error' in held.strength ? held.strength.error : null)
-  if (doseError.value || !grams.value || !strength.value || !held) return
-  const done = batch.enter({
-    type: 'dose',
-    material: held.adjuster,
-    strengthPercent: strength.value,
-    grams: Number(grams.value.toFixed(6)),
-    ...(typedGrams.value === null && drops.value ? { drops: Math.round(drops.value) } : {}),
-  })
-  if (!done) return
-  typedGrams.value = null
-  drops.value = null
-  allowAlarm()
-  batch.enter({ type: 'timer', id: 'ph wait', title: 'Stirred and waited: read the pH', minutes: DOSE_WAIT_MINUTES }) // prettier-ignore
-}
-const sample = ref<number | null>(null)
-const takeSample = () => {
-  if (sample.value && batch.enter({ type: 'sample', grams: sample.value })) sample.value = null
-}
-
-/** What was dripped in, charged against the q.s. line. */
-const charged = computed(() => {
-  const total = s.value.doses.reduce((sum, d) => sum + d.grams, 0)
-  const fill = s.value.plan.fill
-  if (total <= 0 || fill === null || !a.value) return null
-  const made = s.value.lines.reduce((sum, l) => sum + l.weighed, 0) + total
-  const before = s.value.plan.a.lines[fill]!
-  return { total, label: before.label, from: before.percent, to: (100 * s.value.lines[fill]!.weighed) / made }
-})
+const charged = computed(() => chargedToFill(s.value))
 function press() {
   if (reading.value !== null && current.value === null) {
     read()
@@ -209,9 +135,8 @@ onBeforeUnmount(() => {
         :allow-empty="false"
         aria-label="How it is read"
       />
-      <form class="entry" @submit.prevent="read">
+      <form class="entry abreast at-foot wraps for-hands" @submit.prevent="read">
         <NumberField
-          id="ph-reading"
           v-model="typedPh"
           data-first
           :label="probe ? 'Or type it' : 'pH'"
@@ -224,7 +149,7 @@ onBeforeUnmount(() => {
           type="submit"
           :label="reading === null ? 'Record pH' : `Record pH ${formatNumber(reading, 2)}`"
         />
-        <span v-if="probe" class="live"
+        <span v-if="probe" class="live abreast level"
           ><span class="mono" data-testid="probe">{{ formatNumber(probe.value, 2) }}</span>
           <span class="muted">{{ probe.steady ? 'settled' : 'moving' }}</span></span
         >
@@ -232,23 +157,16 @@ onBeforeUnmount(() => {
       <p v-if="method === 'meter-10pct'" class="muted small">
         1 g of the batch in 9 g of fresh distilled water; stir, wait five minutes. Throw it away afterwards.
       </p>
-      <form class="entry" @submit.prevent="takeSample">
-        <NumberField
-          id="sample"
-          v-model="sample"
-          label="Taken away for it"
-          unit="g"
-          placeholder="0"
-          what="the sample"
-        />
-        <Button type="submit" label="Note it" severity="secondary" outlined :disabled="!sample" />
+      <form class="entry abreast at-foot wraps for-hands" @submit.prevent="takeSample">
+        <NumberField v-model="sample" label="Taken away for it" unit="g" placeholder="0" what="the sample" />
+        <PlainButton type="submit" label="Note it" :disabled="!sample" />
       </form>
     </section>
 
     <section v-if="!inAim" aria-labelledby="dose-title">
       <h3 id="dose-title">Bring it there</h3>
       <p v-if="!aim" class="muted">This formula has no pH to aim for. Set one on its pH leaf, or go on.</p>
-      <div class="entry">
+      <div class="entry abreast at-foot wraps for-hands">
         <FormField id="adjuster" label="With">
           <Select
             :model-value="dosing?.adjuster"
@@ -263,7 +181,6 @@ onBeforeUnmount(() => {
           />
         </FormField>
         <NumberField
-          id="strength"
           v-model="strength"
           label="Strength"
           unit="%"
@@ -277,10 +194,8 @@ onBeforeUnmount(() => {
       <Notice v-if="fault" kind="check">
         {{ fault.fault }}
         <template v-if="fault.instead" #actions>
-          <Button
+          <PlainButton
             :label="`Take ${adjusterName(fault.instead.adjuster).toLowerCase()}, ${sayNumber(fault.instead.strengthPercent)} %`"
-            severity="secondary"
-            outlined
             @click="choose(fault.instead.adjuster, fault.instead.strengthPercent)"
           />
         </template>
@@ -297,9 +212,8 @@ onBeforeUnmount(() => {
       <p v-if="current === null" class="muted">
         Not read yet: this rests on the weights alone. Read it first.
       </p>
-      <form class="entry" @submit.prevent="add">
+      <form class="entry abreast at-foot wraps for-hands" @submit.prevent="add">
         <NumberField
-          id="dose-grams"
           v-model="typedGrams"
           :label="net === null ? 'Went in' : 'Or type it'"
           unit="g"
@@ -307,22 +221,9 @@ onBeforeUnmount(() => {
           :error="doseError"
           what="the dose"
         />
-        <NumberField
-          id="dose-drops"
-          v-model="drops"
-          label="or drops"
-          :max="1000"
-          placeholder="0"
-          what="the drops"
-        />
+        <NumberField v-model="drops" label="or drops" :max="1000" placeholder="0" what="the drops" />
         <Button type="submit" :label="grams ? `Record ${sayNumber(grams, 3)} g` : 'Record dose'" />
-        <Button
-          v-if="scale"
-          :label="taring ? 'Settling…' : 'Tare'"
-          severity="secondary"
-          outlined
-          @click="tare"
-        />
+        <PlainButton v-if="scale" :label="taring ? 'Settling…' : 'Tare'" @click="tare" />
       </form>
       <p class="muted small">{{ DOSE_WAIT }} A timer starts by itself.</p>
       <Notice v-if="care" kind="note">
@@ -357,25 +258,11 @@ section {
   padding-top: 0.75rem;
   border-top: 1px solid var(--line);
 }
-h3 {
-  font-size: var(--text-head-3);
-}
 .figures > div {
   align-self: start;
 }
-.entry {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
-  gap: 0.625rem 0.75rem;
-}
 .entry :deep(.field:has(input)) {
   width: 9rem;
-}
-.entry :deep(button),
-.entry :deep(input),
-.entry :deep(.p-select) {
-  min-height: 48px;
 }
 .entry :deep(.p-select) {
   align-items: center;
@@ -385,9 +272,6 @@ h3 {
   min-height: 44px;
 }
 .live {
-  display: flex;
-  align-items: baseline;
-  gap: 0.5rem;
   padding-bottom: 0.375rem;
 }
 .live .mono {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { atResolution, decimalsOf, formatNumber } from '@omblet/core'
-import Button from 'primevue/button'
+import { PlainButton } from '../../../components/buttons'
 import { computed, ref } from 'vue'
 import NumberField from '../../../components/NumberField.vue'
 import { useBatch } from '../../../stores/batch'
@@ -33,45 +33,32 @@ function record() {
 </script>
 
 <template>
-  <form class="put" @submit.prevent="record">
+  <form class="put abreast at-foot wraps for-hands" @submit.prevent="record">
     <p class="wanted">
       Put back <strong class="mono" data-testid="put-back">{{ say(wanted) }} g</strong>
     </p>
     <NumberField
-      id="put-back"
       v-model="typed"
       label="Water put back"
       unit="g"
       :placeholder="net !== null && net > 0 ? say(net) : say(wanted)"
       what="the water"
     />
-    <Button v-if="shown" :label="taring ? 'Settling…' : 'Tare'" severity="secondary" outlined @click="tare" />
-    <Button
+    <PlainButton v-if="shown" :label="taring ? 'Settling…' : 'Tare'" @click="tare" />
+    <PlainButton
       type="submit"
       :label="grams ? `Record ${say(grams)} g water` : 'Record water'"
-      severity="secondary"
-      outlined
       :disabled="!grams"
     />
   </form>
 </template>
 
 <style scoped>
-.put {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
-  gap: 0.5rem 0.75rem;
-}
 .wanted {
   flex: 1 1 100%;
   font-size: var(--text-head-2);
 }
 .put :deep(.field) {
   width: 10rem;
-}
-.put :deep(button),
-.put :deep(input) {
-  min-height: 48px;
 }
 </style>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { looksAt, rescue, SYMPTOMS, type Symptom } from '@omblet/core'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
+import { PlainButton } from '../../../components/buttons'
+import { PopUp } from '../../../components/dialogs'
 import { computed, ref, watch } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
 import Notice from '../../../components/Notice.vue'
@@ -34,13 +35,8 @@ const note = () =>
 </script>
 
 <template>
-  <Dialog
-    v-model:visible="open"
-    modal
-    :header="symptom ? label : 'What looks wrong?'"
-    :style="{ width: 'min(46rem, 96vw)' }"
-  >
-    <div v-if="!symptom" class="found">
+  <PopUp v-model:visible="open" :header="symptom ? label : 'What looks wrong?'" width="46rem">
+    <div v-if="!symptom" class="stacked">
       <p v-if="looks.now.length === 0">Nothing is in the vessel yet that could look wrong.</p>
       <ul v-else class="looks">
         <li v-for="(x, i) in looks.now" :key="x.id">
@@ -56,15 +52,17 @@ const note = () =>
         </ul>
       </details>
     </div>
-    <div v-else-if="found" class="found">
+    <div v-else-if="found" class="stacked">
       <p v-if="found.harmless" class="harmless">
         <FindingMark severity="fine" /><span><strong>Likely harmless.</strong> {{ found.harmless }}</span>
       </p>
       <p v-if="found.causes.length === 0">
         Nothing that is in this batch so far explains it. Wait until the phases are together, and look again.
       </p>
-      <h3 v-else>{{ found.causes.length > 1 ? 'Likely causes, the likeliest first' : 'Likely cause' }}</h3>
-      <ol>
+      <h3 class="muted" v-else>
+        {{ found.causes.length > 1 ? 'Likely causes, the likeliest first' : 'Likely cause' }}
+      </h3>
+      <ol class="stacked">
         <li v-for="(c, i) in found.causes" :key="c.title">
           <h4>{{ i + 1 }}. {{ c.title }}</h4>
           <p v-if="c.because" class="because">{{ c.because }}</p>
@@ -79,20 +77,18 @@ const note = () =>
         The order follows this batch’s weights, temperatures and pH; the causes are common practice, from
         memory. Where skin or eyes are hurt, ask a doctor.
       </p>
-      <div class="dialog-buttons">
-        <Button label="Other looks" severity="secondary" outlined @click="symptom = null" />
-        <Button
+      <div class="dialog-buttons for-hands">
+        <PlainButton label="Other looks" @click="symptom = null" />
+        <PlainButton
           :label="noted ? 'Written down' : 'Write it down'"
           icon="pi pi-pencil"
-          severity="secondary"
-          outlined
           :disabled="noted"
           @click="note"
         />
         <Button label="Back to the table" @click="open = false" />
       </div>
     </div>
-  </Dialog>
+  </PopUp>
 </template>
 
 <style scoped>
@@ -115,10 +111,6 @@ const note = () =>
 .looks button:hover {
   background: var(--wash);
 }
-.found {
-  display: grid;
-  gap: 0.875rem;
-}
 summary {
   min-height: 44px;
   padding-block: 0.625rem;
@@ -127,7 +119,7 @@ summary {
 }
 .harmless {
   display: flex;
-  gap: 0.625rem;
+  gap: 0.5rem;
   padding: 0.75rem;
   border: 1px solid color-mix(in srgb, var(--fine) 40%, transparent);
   border-radius: var(--round-l);
@@ -136,13 +128,6 @@ h3,
 h4 {
   margin: 0;
   font-size: var(--text-body);
-}
-h3 {
-  color: var(--muted);
-}
-ol {
-  display: grid;
-  gap: 0.875rem;
 }
 .because {
   font-weight: 600;
@@ -153,8 +138,5 @@ ol {
 }
 .dialog-buttons {
   flex-wrap: wrap;
-}
-.dialog-buttons :deep(button) {
-  min-height: 44px;
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { INSTRUMENTS, listWords, type InstrumentKind } from '@omblet/core'
-import Button from 'primevue/button'
+import UpLink from '../../../components/UpLink.vue'
+import { PlainButton, QuietButton } from '../../../components/buttons'
 import Menu from 'primevue/menu'
 import { useToast } from 'primevue/usetoast'
 import { computed, useTemplateRef } from 'vue'
@@ -59,28 +60,22 @@ const items = [
 
 <template>
   <header class="bench-head">
-    <RouterLink to="/bench" class="up" aria-label="All batches"
-      ><i class="pi pi-arrow-left" aria-hidden="true"></i
-    ></RouterLink>
+    <UpLink to="/bench" label="All batches" />
     <h1 :title="batch.info!.name">{{ batch.info!.name }}</h1>
     <span class="chip mono">{{ chip }}</span>
     <div class="right">
       <button type="button" class="chip link" :class="link.state" @click="emit('instruments')">
         {{ link.words }}
       </button>
-      <Button
+      <PlainButton
         label="Something looks wrong"
         icon="pi pi-question-circle"
-        severity="secondary"
-        outlined
         class="wrong"
         @click="emit('rescue')"
       />
-      <Button
+      <QuietButton
         icon="pi pi-ellipsis-v"
-        text
         rounded
-        severity="secondary"
         aria-label="More for this batch"
         aria-haspopup="menu"
         @click="menu?.toggle($event)"
@@ -113,9 +108,6 @@ button.chip {
     padding: 0.25rem 0.5rem;
     gap: 0.25rem 0.5rem;
   }
-  .up {
-    margin-left: -0.25rem;
-  }
   h1 {
     display: -webkit-box;
     flex: 1 1 0;
@@ -131,7 +123,7 @@ button.chip {
     min-height: 44px;
   }
 }
-@media (max-width: 480px) {
+@media (max-width: 520px) {
   .link:not(.open, .lost) {
     display: none;
   }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { sayMinutes } from '@omblet/core'
 import Button from 'primevue/button'
+import { PlainButton, QuietButton } from '../../../components/buttons'
 import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, onMounted, provide, ref, shallowReactive, watch } from 'vue' // prettier-ignore
 import { useRouter } from 'vue-router'
 import { answerJump, jump } from '../../../browser/steady'
@@ -157,7 +158,7 @@ onBeforeUnmount(() => {
       <template #actions>
         <Button v-if="batch.held.gone" label="Put the batch back" size="small" @click="batch.putBack()" />
         <Button v-else label="Try again" size="small" @click="batch.pump()" />
-        <Button label="Keep as a file" size="small" severity="secondary" outlined @click="keepAsFile" />
+        <PlainButton label="Keep as a file" size="small" @click="keepAsFile" />
       </template>
     </Notice>
     <Notice v-else-if="batch.told" kind="check" class="told">{{ batch.told }}</Notice>
@@ -166,17 +167,11 @@ onBeforeUnmount(() => {
       it sleep, or was its clock set?
       <template #actions>
         <Button label="It slept: count the time" size="small" @click="answerJump('slept')" />
-        <Button
-          label="Its clock was set"
-          size="small"
-          severity="secondary"
-          outlined
-          @click="answerJump('set')"
-        />
+        <PlainButton label="Its clock was set" size="small" @click="answerJump('set')" />
       </template>
     </Notice>
     <TimerStrip />
-    <div v-if="batch.state!.paused" class="card pause" role="status">
+    <div v-if="batch.state!.paused" class="card pause stacked" role="status">
       <h2>Paused</h2>
       <p v-if="batch.state!.paused.reason">{{ batch.state!.paused.reason }}</p>
       <p class="muted">Everything is kept. Timers go on: a gum swells and a beaker cools by themselves.</p>
@@ -188,27 +183,20 @@ onBeforeUnmount(() => {
         @click="batch.enter({ type: 'resume' })"
       />
     </div>
-    <div v-else class="columns">
+    <div v-else class="table-columns">
       <StepList />
-      <div ref="stage" class="stage" tabindex="-1">
+      <div ref="stage" class="stage stacked" tabindex="-1">
         <FinishPanel v-if="over" />
         <StepCard v-else :key="run.step.value!.key" :step="run.step.value!" />
         <HandsPanel v-if="instruments.simulated" />
       </div>
     </div>
-    <footer v-if="!batch.state!.paused" class="bar">
-      <Button
-        label="Back"
-        icon="pi pi-arrow-left"
-        severity="secondary"
-        outlined
-        :disabled="batch.state!.at === 0"
-        @click="back"
-      />
+    <footer v-if="!batch.state!.paused" class="bar for-hands">
+      <PlainButton label="Back" icon="pi pi-arrow-left" :disabled="batch.state!.at === 0" @click="back" />
       <span v-if="batch.pending.length && !batch.held" class="storing muted" role="status">{{
         batch.pending.length === 1 ? 'Storing the last entry…' : `Storing ${batch.pending.length} entries…`
       }}</span>
-      <Button v-if="!over" label="Leave out" severity="secondary" text @click="dialog = 'skip'" />
+      <QuietButton v-if="!over" label="Leave out" @click="dialog = 'skip'" />
       <Button
         v-if="!over"
         class="done"
@@ -248,7 +236,7 @@ onBeforeUnmount(() => {
 .told :deep(button) {
   min-height: 44px;
 }
-.columns {
+.table-columns {
   display: grid;
   grid-template-columns: 250px minmax(0, 1fr);
   align-items: start;
@@ -257,8 +245,6 @@ onBeforeUnmount(() => {
   padding: 0.875rem 1rem 1rem;
 }
 .stage {
-  display: grid;
-  gap: 0.875rem;
   outline: none;
   max-width: 60rem;
   scroll-margin-top: 72px;
@@ -273,9 +259,6 @@ onBeforeUnmount(() => {
   border-top: 1px solid var(--line);
   background: var(--paper);
 }
-.bar :deep(button) {
-  min-height: 48px;
-}
 .storing {
   align-self: center;
   animation: late 0.2s 0.3s both;
@@ -284,9 +267,7 @@ onBeforeUnmount(() => {
   margin-left: auto;
 }
 .pause {
-  display: grid;
   justify-items: start;
-  gap: 0.75rem;
   margin: 0.875rem 1rem;
   padding: 1.5rem;
 }
@@ -305,9 +286,9 @@ onBeforeUnmount(() => {
   .stage {
     scroll-margin-top: 8px;
   }
-  .columns {
+  .table-columns {
     grid-template-columns: minmax(0, 1fr);
-    gap: 0.625rem;
+    gap: 0.5rem;
     padding: 0.5rem;
   }
   .bar {

@@ -2,10 +2,9 @@
 import { readLine, SerialSettings, type InstrumentKind } from '@omblet/core'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
-import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import ChoiceField from '../../../components/ChoiceField.vue'
-import FormField from '../../../components/FormField.vue'
+import TextField from '../../../components/TextField.vue'
 import { useInstruments } from '../../../stores/instruments'
 
 /** How a serial instrument speaks, tried on a line of its manual before it is connected. */
@@ -49,60 +48,38 @@ function connect() {
 
 <template>
   <form class="serial dialog-form" @submit.prevent="connect">
-    <ChoiceField :id="`${kind}-baud`" v-model="s.baudRate" label="Speed, baud" :options="SPEEDS" />
-    <ChoiceField :id="`${kind}-bits`" v-model="s.dataBits" label="Data bits" :options="BITS" />
-    <ChoiceField :id="`${kind}-stop`" v-model="s.stopBits" label="Stop bits" :options="STOPS" />
-    <ChoiceField :id="`${kind}-parity`" v-model="s.parity" label="Parity" :options="PARITIES" />
-    <FormField :id="`${kind}-marker`" label="Only lines with this text">
-      <InputText
-        :id="`${kind}-marker`"
-        v-model="s.pattern.marker"
-        placeholder="all lines"
-        maxlength="40"
-        class="mono"
-        fluid
-      />
-    </FormField>
-    <FormField :id="`${kind}-steady`" label="Settled when it says">
-      <InputText
-        :id="`${kind}-steady`"
-        v-model="s.pattern.steady"
-        placeholder="when it stays the same"
-        maxlength="40"
-        class="mono"
-        fluid
-      />
-    </FormField>
-    <FormField :id="`${kind}-fault`" label="Cannot read when it says">
-      <InputText
-        :id="`${kind}-fault`"
-        v-model="s.pattern.fault"
-        placeholder="never"
-        maxlength="40"
-        class="mono"
-        fluid
-      />
-    </FormField>
-    <FormField :id="`${kind}-ask`" label="Ask it with">
-      <InputText
-        :id="`${kind}-ask`"
-        v-model="s.ask"
-        placeholder="it speaks by itself"
-        maxlength="40"
-        class="mono"
-        fluid
-      />
-    </FormField>
-    <FormField :id="`${kind}-factor`" label="Times" :error="valid">
-      <InputText :id="`${kind}-factor`" v-model="factorText" inputmode="decimal" class="mono" fluid />
-    </FormField>
-    <label class="comma"
+    <ChoiceField v-model="s.baudRate" label="Speed, baud" :options="SPEEDS" />
+    <ChoiceField v-model="s.dataBits" label="Data bits" :options="BITS" />
+    <ChoiceField v-model="s.stopBits" label="Stop bits" :options="STOPS" />
+    <ChoiceField v-model="s.parity" label="Parity" :options="PARITIES" />
+    <TextField
+      label="Only lines with this text"
+      v-model="s.pattern.marker"
+      placeholder="all lines"
+      maxlength="40"
+      mono
+    />
+    <TextField
+      label="Settled when it says"
+      v-model="s.pattern.steady"
+      placeholder="when it stays the same"
+      maxlength="40"
+      mono
+    />
+    <TextField
+      label="Cannot read when it says"
+      v-model="s.pattern.fault"
+      placeholder="never"
+      maxlength="40"
+      mono
+    />
+    <TextField label="Ask it with" v-model="s.ask" placeholder="it speaks by itself" maxlength="40" mono />
+    <TextField label="Times" :error="valid" v-model="factorText" figure />
+    <label class="comma abreast"
       ><Checkbox v-model="s.pattern.decimalComma" binary :input-id="`${kind}-comma`" /> Comma as decimal
       mark</label
     >
-    <FormField :id="`${kind}-try`" label="Try a line" class="wide">
-      <InputText :id="`${kind}-try`" v-model="line" maxlength="200" class="mono" fluid />
-    </FormField>
+    <TextField label="Try a line" class="wide" v-model="line" maxlength="200" mono />
     <p class="wide muted small" role="status">
       {{ tried || 'The first number of a line is the reading. \\r and \\n may be typed in “Ask it with”.' }}
     </p>
@@ -117,9 +94,6 @@ function connect() {
   padding: 0.5rem 0 1rem;
 }
 .comma {
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
   align-self: end;
   min-height: 44px;
 }

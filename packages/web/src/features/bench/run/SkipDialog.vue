@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
-import InputText from 'primevue/inputtext'
+import { PlainButton } from '../../../components/buttons'
+import { PopUp } from '../../../components/dialogs'
 import { ref, watch } from 'vue'
-import FormField from '../../../components/FormField.vue'
+import TextField from '../../../components/TextField.vue'
 import { useBatch } from '../../../stores/batch'
 import { useRun } from './run'
 
@@ -20,21 +20,19 @@ const OFTEN = ['Not needed this time', 'Done already', 'Tool not at hand']
 </script>
 
 <template>
-  <Dialog v-model:visible="open" modal header="Leave this step out" :style="{ width: '28rem' }">
+  <PopUp v-model:visible="open" header="Leave this step out" width="28rem">
     <form class="dialog-form" @submit.prevent="skip">
       <p class="wide">{{ run.step.value?.title }}</p>
-      <FormField id="skip-reason" label="Why" class="wide">
-        <InputText id="skip-reason" v-model="reason" maxlength="500" autofocus fluid />
-      </FormField>
+      <TextField label="Why" class="wide" v-model="reason" maxlength="500" autofocus />
       <div class="wide often">
         <button v-for="o in OFTEN" :key="o" type="button" class="chip" @click="reason = o">{{ o }}</button>
       </div>
       <div class="dialog-buttons">
-        <Button label="Cancel" severity="secondary" outlined @click="open = false" />
+        <PlainButton label="Cancel" @click="open = false" />
         <Button type="submit" label="Leave it out" :disabled="reason.trim() === ''" />
       </div>
     </form>
-  </Dialog>
+  </PopUp>
 </template>
 
 <style scoped>

@@ -26,8 +26,8 @@ const role = computed(
 </script>
 
 <template>
-  <article class="card step" :aria-label="step.title">
-    <header>
+  <article class="card step stacked" :aria-label="step.title">
+    <header class="abreast">
       <span v-if="step.letter" class="phase-badge" :data-role="role">{{ step.letter }}</span>
       <span v-else class="number mono">{{ number }}</span>
       <h2>{{ step.title }}</h2>
@@ -36,7 +36,9 @@ const role = computed(
       {{ mark.how === 'done' ? 'Was done before.' : `Was left out: ${mark.reason}` }}
     </p>
     <p v-if="step.detail && !weighs && !SAID_BELOW.has(step.kind)" class="detail">{{ step.detail }}</p>
-    <p v-if="step.look" class="look"><FindingMark severity="fine" :size="16" /> Until: {{ step.look }}</p>
+    <p v-if="step.look" class="look abreast text-lead">
+      <FindingMark severity="fine" :size="16" /> Until: {{ step.look }}
+    </p>
     <p v-if="step.note" class="note">{{ step.note }}</p>
     <WeighPanel v-if="weighs" :step="step" />
     <p v-if="step.detail && weighs && step.kind !== 'weigh'" class="detail">{{ step.detail }}</p>
@@ -50,26 +52,15 @@ const role = computed(
 </template>
 
 <style scoped>
-.look {
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
-  font-size: var(--text-lead);
-}
 .step {
-  display: grid;
-  gap: 0.875rem;
   padding: 1rem 1.25rem 1.25rem;
 }
 header {
-  display: flex;
-  align-items: center;
   gap: 0.75rem;
 }
 h2 {
   font-size: var(--text-head-1);
   line-height: 1.25;
-  overflow-wrap: anywhere;
 }
 .phase-badge {
   min-width: 32px;

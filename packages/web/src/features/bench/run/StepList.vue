@@ -49,7 +49,7 @@ const WORD = { done: 'done', skip: 'left out' }
             <i v-else-if="mark(step.key)" class="pi pi-minus"></i>
             <template v-else>{{ i + 1 }}</template>
           </span>
-          <span class="title">{{ step.title }}</span>
+          <span class="title breaks">{{ step.title }}</span>
           <span v-if="mark(step.key)" class="hidden-text">{{ WORD[mark(step.key)!.how] }}</span>
         </button>
       </li>
@@ -66,13 +66,13 @@ const WORD = { done: 'done', skip: 'left out' }
 }
 ol {
   display: grid;
-  gap: 2px;
+  gap: 0.125rem;
 }
 li button {
   display: grid;
   grid-template-columns: 24px 1fr;
   align-items: center;
-  gap: 0.625rem;
+  gap: 0.75rem;
   width: 100%;
   min-height: 40px;
   padding: 0.25rem 0.625rem;
@@ -122,9 +122,6 @@ li .over {
 }
 .mark i {
   font-size: var(--text-tiny);
-}
-.title {
-  overflow-wrap: anywhere;
 }
 .sum {
   display: none;

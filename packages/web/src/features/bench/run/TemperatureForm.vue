@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { sayNumber } from '@omblet/core'
-import Button from 'primevue/button'
+import { PlainButton } from '../../../components/buttons'
 import { computed, ref, watch } from 'vue'
 import NumberField from '../../../components/NumberField.vue'
 import { useBatch } from '../../../stores/batch'
@@ -44,7 +44,6 @@ watch(shown, async (s) => {
 <template>
   <form class="temperature" @submit.prevent="record">
     <NumberField
-      id="celsius"
       v-model="typed"
       data-first
       :label="shown ? 'Or type it' : 'The thermometer shows'"
@@ -55,7 +54,7 @@ watch(shown, async (s) => {
       :error="error"
       what="the temperature"
     />
-    <Button type="submit" label="Record" severity="secondary" outlined />
+    <PlainButton type="submit" label="Record" />
     <span v-if="shown" class="muted small">Written down by itself as it changes.</span>
   </form>
 </template>

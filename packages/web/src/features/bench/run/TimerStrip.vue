@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
-import Button from 'primevue/button'
+import { QuietButton } from '../../../components/buttons'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useBatch } from '../../../stores/batch'
 import { sound } from './alarm'
@@ -39,18 +39,16 @@ watch(timers, (list) => {
 
 <template>
   <ul v-if="timers.length" class="timers" aria-label="Timers">
-    <li v-for="t in timers" :key="t.id" class="card" :class="{ over: t.left <= 0 }">
+    <li v-for="t in timers" :key="t.id" class="card abreast for-hands" :class="{ over: t.left <= 0 }">
       <i class="pi pi-stopwatch" aria-hidden="true"></i>
       <span class="title">{{ t.title }}</span>
       <span v-if="t.left > 0" class="mono left">{{ say(t.left) }}</span>
       <strong v-else class="left" role="alert">Time is up</strong>
       <span v-if="t.left > 0" class="muted small">at {{ format(t.clock, 'HH:mm') }}</span>
-      <Button
+      <QuietButton
         :label="t.left > 0 ? 'Stop' : 'Seen'"
         :aria-label="`${t.left > 0 ? 'Stop' : 'Seen'}: ${t.title}`"
         size="small"
-        severity="secondary"
-        text
         @click="batch.enter({ type: 'timer-end', id: t.id })"
       />
     </li>
@@ -65,14 +63,8 @@ watch(timers, (list) => {
   padding: 0.75rem 1rem 0;
 }
 li {
-  display: flex;
-  align-items: center;
-  gap: 0.625rem;
   padding: 0 0.25rem 0 0.875rem;
   min-height: 48px;
-}
-li :deep(button) {
-  min-height: 44px;
 }
 .left {
   font-size: var(--text-head-2);

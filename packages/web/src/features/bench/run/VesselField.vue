@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import { PlainButton } from '../../../components/buttons'
 import { onMounted, ref, shallowRef } from 'vue'
 import * as z from 'zod'
 import NumberField from '../../../components/NumberField.vue'
@@ -34,11 +35,11 @@ const known = () => run.state.value.vessels.get(props.vessel) ?? null
 
 <template>
   <div class="vessel">
-    <p v-if="known() !== null && !open">
+    <p class="abreast" v-if="known() !== null && !open">
       Empty beaker {{ vessel }}: <span class="mono">{{ run.grams(known()!) }}</span>
       <Button label="Change" text size="small" @click="open = true" />
     </p>
-    <p v-else-if="!open">
+    <p class="abreast" v-else-if="!open">
       <Button
         :label="`Empty beaker ${vessel}: not weighed`"
         icon="pi pi-plus"
@@ -47,16 +48,19 @@ const known = () => run.state.value.vessels.get(props.vessel) ?? null
         @click="open = true"
       />
     </p>
-    <form v-else @submit.prevent="save(typed ?? (shown?.steady ? shown.value : null))">
+    <form
+      class="abreast at-foot wraps"
+      v-else
+      @submit.prevent="save(typed ?? (shown?.steady ? shown.value : null))"
+    >
       <NumberField
-        :id="`vessel-${vessel}`"
         v-model="typed"
         :label="`Empty beaker ${vessel}`"
         unit="g"
         :placeholder="shown?.steady ? String(shown.value) : '0'"
         what="the weight"
       />
-      <Button type="submit" label="Keep" severity="secondary" outlined />
+      <PlainButton type="submit" label="Keep" />
       <Button
         v-if="before !== null"
         :label="`As last time, ${run.grams(before)}`"
@@ -69,17 +73,9 @@ const known = () => run.state.value.vessels.get(props.vessel) ?? null
 
 <style scoped>
 p {
-  display: flex;
-  align-items: center;
   gap: 0.25rem 0.5rem;
   min-height: 44px;
   color: var(--muted);
-}
-form {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
-  gap: 0.5rem;
 }
 form :deep(.field) {
   width: 10rem;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { sayMinutes } from '@omblet/core'
 import type { MethodStep } from '@omblet/core'
-import Button from 'primevue/button'
+import { PlainButton } from '../../../components/buttons'
 import { computed, ref } from 'vue'
 import NumberField from '../../../components/NumberField.vue'
 import { useBatch } from '../../../stores/batch'
@@ -31,7 +31,6 @@ function set() {
 <template>
   <form v-if="!running" class="wait" @submit.prevent="set">
     <NumberField
-      :id="`wait-${id}`"
       v-model="minutes"
       :label="title === step.title ? 'Wait' : title"
       unit="min"
@@ -39,7 +38,7 @@ function set() {
       :max="20000"
       what="the time"
     />
-    <Button type="submit" label="Set timer" icon="pi pi-stopwatch" severity="secondary" outlined />
+    <PlainButton type="submit" label="Set timer" icon="pi pi-stopwatch" />
     <span v-if="hint" class="muted">{{ hint }}</span>
   </form>
 </template>
@@ -49,7 +48,7 @@ function set() {
   display: flex;
   flex-wrap: wrap;
   align-items: end;
-  gap: 0.625rem;
+  gap: 0.5rem;
 }
 .wait :deep(.field) {
   width: 9rem;

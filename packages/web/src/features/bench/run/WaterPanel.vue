@@ -23,7 +23,7 @@ const covered = computed(() => s.value.plan.formula.method?.choices?.evaporation
 </script>
 
 <template>
-  <div class="make-up">
+  <div class="stacked">
     <p class="sum">
       The batch should weigh
       <strong class="mono" data-testid="expected">{{ run.grams(massOf(s)) }}</strong> now, with what is still
@@ -58,10 +58,6 @@ const covered = computed(() => s.value.plan.formula.method?.choices?.evaporation
 </template>
 
 <style scoped>
-.make-up {
-  display: grid;
-  gap: 0.75rem;
-}
 .sum {
   font-size: var(--text-head-3);
 }

@@ -1,21 +1,15 @@
 <script setup lang="ts">
 import {
   activeTask,
-  decimalsOf,
-  formatNumber,
-  isUntared,
   largerBatch,
-  netOf,
-  whyNoWeight,
   NOTE_PERCENT,
   preDilution,
   sayNumber,
   tasksOf,
   type BenchStep,
-  lotLabel,
-  lotsToUse,
 } from '@omblet/core'
 import Button from 'primevue/button'
+import { PlainButton } from '../../../components/buttons'
 import Select from 'primevue/select'
 import { computed, inject, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
@@ -23,18 +17,17 @@ import Notice from '../../../components/Notice.vue'
 import NumberField from '../../../components/NumberField.vue'
 import { useBatch } from '../../../stores/batch'
 import { useInstruments } from '../../../stores/instruments'
-import { today, useLots } from '../../../stores/lots'
 import DilutionForm from './DilutionForm.vue'
 import Entries from './Entries.vue'
 import LiveBar from './LiveBar.vue'
 import OverPour from './OverPour.vue'
-import { PEDAL, useRun, useShown, useTare } from './run'
+import { PEDAL, useRun, useShown } from './run'
+import { useLotChoice, useWeighing } from './use-weighing'
 import VesselField from './VesselField.vue'
 import WeighTable from './WeighTable.vue'
 
 const props = defineProps<{ step: BenchStep }>()
 const batch = useBatch()
-const lots = useLots()
 const instruments = useInstruments()
 const run = useRun()
 const pedal = inject(PEDAL)!
@@ -48,85 +41,14 @@ const line = computed(() => (active.value ? run.state.value.plan.a.lines[active.
 watch(
   () => active.value?.line,
   () => {
-    typed.value = null
-    recording.value = false
+    weighing.clear()
     diluting.value = false
-    told.value = null
   },
 )
 
-const say = (g: number) => formatNumber(g, decimalsOf(run.resolution.value))
-const untared = computed(() => shown.value !== null && isUntared(run.state.value, props.step.key))
-const net = computed(() => netOf(run.state.value, props.step.key, shown.value))
-const typed = ref<number | null>(null)
-const told = ref<string | null>(null)
-const amount = computed(() => typed.value ?? (shown.value?.steady ? net.value : null))
-
-const choices = computed(() => (line.value ? lotsToUse(lots.of(line.value.id), today()) : []))
-const picked = ref<Record<number, string | null>>({})
-const lot = computed({
-  get: () => {
-    const own = active.value ? picked.value[active.value.line] : undefined
-    return own === undefined ? (choices.value[0]?.id ?? null) : own
-  },
-  set: (id) => {
-    if (active.value) picked.value[active.value.line] = id
-  },
-})
-const lotOptions = computed(() => [
-  ...choices.value.map((l) => ({ value: l.id, label: lotLabel(l, today()) })),
-  { value: null, label: 'Not from a lot' },
-])
-
-/** Pressed while the scale moved: it is recorded as soon as it has settled. */
-const recording = ref(false)
-watch(shown, (s) => {
-  if (!recording.value || (s && !s.steady)) return
-  recording.value = false
-  if (s) record()
-})
-function record() {
-  const task = active.value
-  if (!task) return
-  if (typed.value === null && shown.value && !shown.value.steady && !untared.value) {
-    recording.value = true
-    return
-  }
-  const grams = amount.value
-  if (grams === null || grams <= 0) {
-    told.value = whyNoWeight(shown.value, net.value, run.resolution.value)
-    return
-  }
-  told.value = null
-  const from = typed.value === null && shown.value ? { gross: shown.value.value } : {}
-  const done = batch.enter({
-    type: 'weigh',
-    line: task.line,
-    grams,
-    ...(lot.value ? { lot: lot.value } : {}),
-    ...from,
-  })
-  if (!done) return
-  typed.value = null
-  chosen.value = null
-  instruments.states.scale.returned = false
-  if (task.part && grams < task.leftLow) told.value = `Recorded. ${say(task.left - grams)} g more.`
-}
-const { tare, waiting: taring } = useTare(run.now)
-/** The pedal takes a reading that is right, says what is missing, and leaves the step only when all is weighed. */
-function press(): boolean {
-  const task = active.value
-  if (!task) return false
-  if (task.over) {
-    told.value = 'Choose first what to do about the over-pour.'
-    return true
-  }
-  const grams = amount.value
-  if (typed.value === null && grams !== null && grams < task.leftLow && grams > 0)
-    told.value = `${say(task.left - grams)} g more. Press Record to take this part as it is.`
-  else record()
-  return true
-}
+const { choices, lot, lotOptions } = useLotChoice(active, line)
+const weighing = useWeighing({ step: () => props.step, active, shown, lot })
+const { say, untared, net, typed, told, amount, recording, record, tare, taring, press } = weighing
 onMounted(() => (pedal.press = press))
 onBeforeUnmount(() => {
   if (pedal.press === press) pedal.press = null
@@ -179,7 +101,7 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
         :lot="lot"
         @close="diluting = false"
       />
-      <section v-else class="active" :aria-label="`Weigh ${run.label(active.line)}`">
+      <section v-else class="stacked" :aria-label="`Weigh ${run.label(active.line)}`">
         <div class="target">
           <p class="material">{{ run.label(active.line) }}</p>
           <p class="figure mono" data-testid="target">{{ say(active.left) }}<span class="unit"> g</span></p>
@@ -215,9 +137,8 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
           >The scale came back and may count from another zero. What was poured since the last record: type
           it. Otherwise press tare, then pour.</Notice
         >
-        <form class="entry" @submit.prevent="record">
+        <form class="entry abreast at-foot wraps" @submit.prevent="record">
           <NumberField
-            id="weight"
             ref="field"
             v-model="typed"
             class="big"
@@ -234,17 +155,15 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
               recording ? 'Settling…' : amount !== null && amount > 0 ? `Record ${say(amount)} g` : 'Record'
             "
           />
-          <Button
+          <PlainButton
             v-if="shown"
             :label="taring ? 'Settling…' : 'Tare'"
             aria-keyshortcuts="t"
-            severity="secondary"
-            outlined
             @click="tare"
           />
         </form>
         <p v-if="told" class="told" role="status">{{ told }}</p>
-        <div v-if="choices.length" class="lot">
+        <div v-if="choices.length" class="lot abreast wraps">
           <label for="lot">From lot</label>
           <Select
             v-model="lot"
@@ -255,32 +174,23 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
             aria-label="From lot"
           />
         </div>
-        <div v-if="small" class="small-amount">
+        <div v-if="small" class="abreast wraps for-hands">
           <FindingMark severity="note" :size="16" />
           <span
             >This scale weighs {{ say(state.target) }} g to within
             {{ sayNumber(state.errorPercent, 0) }} %.</span
           >
-          <Button
-            v-if="dilution"
-            label="Weigh it as a dilution"
-            size="small"
-            severity="secondary"
-            outlined
-            @click="diluting = true"
-          />
-          <Button
+          <PlainButton v-if="dilution" label="Weigh it as a dilution" size="small" @click="diluting = true" />
+          <PlainButton
             v-if="larger"
             :label="`Make the batch ${sayNumber(larger.total)} g`"
             size="small"
-            severity="secondary"
-            outlined
             @click="makeLarger"
           />
         </div>
       </section>
     </template>
-    <p v-else-if="tasks.length" class="all">
+    <p v-else-if="tasks.length" class="all abreast">
       <FindingMark severity="fine" /> All of it is weighed: {{ say(inBeaker) }} g.
     </p>
     <p v-else class="muted">Nothing to weigh here: its lines have no amount.</p>
@@ -298,10 +208,6 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
   display: grid;
   gap: 1rem;
 }
-.active {
-  display: grid;
-  gap: 0.75rem;
-}
 .material {
   font-size: var(--text-head-1);
   font-weight: 700;
@@ -317,12 +223,6 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
 }
 .note {
   padding-top: 0.25rem;
-}
-.entry {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
-  gap: 0.625rem;
 }
 .entry .big {
   width: 12rem;
@@ -346,12 +246,6 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
   font-weight: 700;
   color: var(--check);
 }
-.lot {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.625rem;
-}
 .lot label {
   color: var(--muted);
 }
@@ -360,19 +254,7 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
   max-width: 100%;
   min-height: 44px;
 }
-.small-amount {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.5rem 0.625rem;
-}
-.small-amount :deep(button) {
-  min-height: 44px;
-}
 .all {
-  display: flex;
-  align-items: center;
-  gap: 0.625rem;
   font-size: var(--text-head-2);
   font-weight: 700;
 }

@@ -18,20 +18,20 @@ const inBeaker = computed(() => props.tasks.reduce((sum, t) => sum + t.weighed, 
     <thead>
       <tr>
         <th scope="col">Material</th>
-        <th scope="col" class="number">Target</th>
-        <th scope="col" class="number">Weighed</th>
+        <th scope="col" class="number num">Target</th>
+        <th scope="col" class="number num">Weighed</th>
         <th scope="col"><span class="hidden-text">State</span></th>
       </tr>
     </thead>
     <tbody>
       <tr v-for="t in tasks" :key="t.line" :class="{ on: t.line === active }">
         <td>
-          <button type="button" class="choose" @click="emit('choose', t.line)">
+          <button type="button" class="choose bare" @click="emit('choose', t.line)">
             {{ run.label(t.line) }}<span v-if="t.part" class="muted small"> part</span>
           </button>
         </td>
-        <td class="mono number">{{ say(t.target) }} g</td>
-        <td class="mono number">{{ t.weighed > 0 ? `${say(t.weighed)} g` : '–' }}</td>
+        <td class="mono number num">{{ say(t.target) }} g</td>
+        <td class="mono number num">{{ t.weighed > 0 ? `${say(t.weighed)} g` : '–' }}</td>
         <td class="is">
           <template v-if="t.over"><FindingMark severity="stop" :size="16" /> too much</template>
           <template v-else-if="t.accepted"><FindingMark severity="note" :size="16" /> left so</template>
@@ -44,7 +44,7 @@ const inBeaker = computed(() => props.tasks.reduce((sum, t) => sum + t.weighed, 
       <tr>
         <td>In the beaker</td>
         <td></td>
-        <td class="mono number" data-testid="running">{{ say(inBeaker) }} g</td>
+        <td class="mono number num" data-testid="running">{{ say(inBeaker) }} g</td>
         <td></td>
       </tr>
     </tfoot>
@@ -52,33 +52,13 @@ const inBeaker = computed(() => props.tasks.reduce((sum, t) => sum + t.weighed, 
 </template>
 
 <style scoped>
-table {
-  border-collapse: collapse;
-  width: 100%;
-}
-th {
-  padding: 0.25rem 0.625rem;
-  color: var(--muted);
-  font-size: var(--text-small);
-  font-weight: 400;
-  text-align: left;
-}
 td {
-  padding: 0 0.625rem;
-  border-top: 1px solid var(--line);
   height: 44px;
-}
-.number {
-  text-align: right;
-  white-space: nowrap;
+  vertical-align: middle;
 }
 .choose {
   width: 100%;
   min-height: 44px;
-  border: 0;
-  background: none;
-  text-align: left;
-  cursor: pointer;
   overflow-wrap: anywhere;
 }
 .on td {
@@ -95,9 +75,6 @@ td {
   display: inline-block;
   vertical-align: -3px;
   margin-right: 0.25rem;
-}
-tfoot td {
-  font-weight: 700;
 }
 @media (max-width: 520px) {
   td,

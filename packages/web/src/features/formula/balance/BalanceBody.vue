@@ -6,6 +6,7 @@ import { useToast } from 'primevue/usetoast'
 import { computed, reactive, ref } from 'vue'
 import { plain } from '../../../browser/plain'
 import { useDesign, usePrices } from '../../../composables/design'
+import TitledCard from '../../../components/TitledCard.vue'
 import { notify } from '../../../components/notify'
 import { useEditor } from '../../../stores/editor'
 import ChangesCard from './ChangesCard.vue'
@@ -94,12 +95,9 @@ function take() {
 </script>
 
 <template>
-  <div class="columns">
+  <div class="columns leaf">
     <h2 class="hidden-text">Balance</h2>
-    <section class="card wishes" aria-labelledby="wishes-title">
-      <header>
-        <h3 id="wishes-title">Change as little as possible so that</h3>
-      </header>
+    <TitledCard title="Change as little as possible so that" class="wishes">
       <ul>
         <li>
           <label class="check"><Checkbox :model-value="true" binary disabled /> the total is 100 %</label>
@@ -183,13 +181,13 @@ function take() {
             <span class="phase-badge" :data-role="l.role" :style="{ background: 'var(--phase)' }">{{
               l.letter
             }}</span>
-            <span class="label">{{ l.label }}</span></label
+            <span class="label breaks">{{ l.label }}</span></label
           >
           <span class="mono small percent">{{ l.fill ? 'q.s.' : `${formatNumber(l.percent, 2, 4)} %` }}</span>
           <span v-if="l.kept" class="muted small">stays</span>
         </li>
       </ul>
-    </section>
+    </TitledCard>
     <ChangesCard
       :answer="answer"
       :busy="busy"
@@ -203,20 +201,7 @@ function take() {
 
 <style scoped>
 .columns {
-  display: grid;
-  grid-template-columns: minmax(0, 26rem) minmax(0, 1fr);
-  align-items: start;
-  gap: 0.875rem;
-  padding: 0.875rem 1rem 3rem;
-  max-width: 1360px;
-}
-.wishes {
-  display: grid;
-  gap: 0.625rem;
-  padding: 0.875rem 1rem 1rem;
-}
-h3 {
-  font-size: var(--text-lead);
+  --columns: minmax(0, 26rem) minmax(0, 1fr);
 }
 h4 {
   margin: 0.5rem 0 0;
@@ -235,7 +220,7 @@ h4 {
 .check {
   display: inline-flex;
   align-items: center;
-  gap: 0.625rem;
+  gap: 0.5rem;
   min-width: 0;
 }
 .figure {
@@ -257,18 +242,5 @@ h4 {
 }
 .lines .check {
   flex: 1 1 12rem;
-}
-.label {
-  overflow-wrap: anywhere;
-}
-@media (max-width: 1000px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-@media (max-width: 620px) {
-  .columns {
-    padding-inline: 0.5rem;
-  }
 }
 </style>

@@ -56,7 +56,7 @@ const lead = computed(() => {
 
 <template>
   <section class="card changes" aria-labelledby="changes-title" :aria-busy="busy">
-    <header>
+    <header class="abreast level wraps spread">
       <h3 id="changes-title">What would change</h3>
       <span class="muted small" role="status">{{ busy && !result ? 'Loading the solver…' : lead }}</span>
     </header>
@@ -65,7 +65,7 @@ const lead = computed(() => {
     <template v-if="result && !empty">
       <template v-if="result.status === 'impossible'">
         <Notice kind="check">{{ conflict }}</Notice>
-        <ul v-if="result.nearest" class="missed">
+        <ul v-if="result.nearest" class="missed stacked closer">
           <li v-for="m in result.missed" :key="m.id + m.about">
             <FindingMark severity="check" :size="16" />
             <span
@@ -140,32 +140,7 @@ const lead = computed(() => {
   padding: 0.875rem 1rem 1rem;
 }
 header {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-  align-items: baseline;
   gap: 0.25rem 1rem;
-}
-h3 {
-  font-size: var(--text-lead);
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th {
-  font-weight: 400;
-  text-align: left;
-}
-th,
-td {
-  padding: 0.375rem 0.75rem 0.375rem 0;
-  border-top: 1px solid var(--line);
-}
-thead th {
-  border-top: 0;
-  color: var(--muted);
-  font-size: var(--text-small);
 }
 .figure {
   width: 7rem;
@@ -177,10 +152,6 @@ thead th {
 }
 .qs {
   margin-left: 0.5rem;
-}
-.missed {
-  display: grid;
-  gap: 0.375rem;
 }
 .missed li,
 .fine {

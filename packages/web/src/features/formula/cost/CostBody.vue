@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { capitalise, costRows, sayNumber, type Costing } from '@omblet/core'
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
+import TitledCard from '../../../components/TitledCard.vue'
+import { PlainButton } from '../../../components/buttons'
 import { computed } from 'vue'
 import { axis, chartBase, palette } from '../../../components/chart'
 import ChartFigure from '../../../components/ChartFigure.vue'
 import FindingMark from '../../../components/FindingMark.vue'
-import FormField from '../../../components/FormField.vue'
+import TextField from '../../../components/TextField.vue'
 import NothingYet from '../../../components/NothingYet.vue'
 import Notice from '../../../components/Notice.vue'
 import NumberField from '../../../components/NumberField.vue'
@@ -115,29 +116,26 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
 </script>
 
 <template>
-  <div class="columns">
+  <div class="columns leaf">
     <h2 class="hidden-text">Cost</h2>
     <Notice v-if="lost" kind="check" class="wide"
       >That batch is not here any more: this is the formula from the shelf.</Notice
     >
-    <section class="card" aria-labelledby="cost-title">
-      <header>
-        <h3 id="cost-title">
-          {{ batch ? `Batch ${batch.code}, the lots that were taken` : 'From your shelf' }}
-        </h3>
-        <div class="acts">
+    <TitledCard :title="batch ? `Batch ${batch.code}, the lots that were taken` : 'From your shelf'">
+      <template #beside
+        ><div class="abreast wraps">
           <Button label="CSV" size="small" text @click="downloadCsv(name, costRows(assessment, cost))" />
           <Button
             label="XLSX"
             size="small"
             text
             @click="downloadSpreadsheet(name, costRows(assessment, cost))"
-          />
-        </div>
-      </header>
+          /></div
+      ></template>
+
       <dl>
         <div v-for="f in figures" :key="f.label">
-          <dt>{{ f.label }}</dt>
+          <dt class="muted text-note">{{ f.label }}</dt>
           <dd :class="f.value === 'not known' ? 'muted' : 'mono'">{{ f.value }}</dd>
           <dd class="muted small">{{ f.note }}</dd>
         </div>
@@ -148,13 +146,7 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
           first.
         </p>
         <template #actions>
-          <Button
-            label="Try the example shelf"
-            size="small"
-            severity="secondary"
-            outlined
-            @click="takeInDemoShelf"
-          />
+          <PlainButton label="Try the example shelf" size="small" @click="takeInDemoShelf" />
         </template>
       </NothingYet>
       <template v-else>
@@ -189,11 +181,10 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
         </p>
       </div>
       <p v-if="cost.waste" class="small">{{ money(cost.waste) }} of it was thrown away or stayed behind.</p>
-    </section>
-    <div class="right">
+    </TitledCard>
+    <div class="right stacked">
       <FillCard :a="assessment" :chosen="editor.formula!.label?.container ?? null" @choose="choose" />
-      <section class="card" aria-labelledby="phases-title">
-        <h3 id="phases-title">By phase</h3>
+      <TitledCard title="By phase">
         <table>
           <tbody>
             <tr v-for="p in phases" :key="p.phase">
@@ -206,20 +197,22 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
                 >
               </td>
               <td>{{ p.name }}</td>
-              <td class="number" :class="p.cost === null ? 'muted' : 'mono'">{{ money(p.cost) }}</td>
+              <td class="number num" :class="p.cost === null ? 'muted' : 'mono'">{{ money(p.cost) }}</td>
             </tr>
           </tbody>
         </table>
-      </section>
-      <section class="card" aria-labelledby="beside-title">
-        <h3 id="beside-title">Beside the materials</h3>
-        <FormField id="cost-currency" label="Money you count in">
-          <InputText id="cost-currency" v-model="currency" maxlength="8" placeholder="€" class="money" />
-        </FormField>
+      </TitledCard>
+      <TitledCard title="Beside the materials">
+        <TextField
+          v-model="currency"
+          label="Money you count in"
+          maxlength="8"
+          placeholder="€"
+          class="money"
+        />
         <div class="grid">
           <NumberField
             v-for="f in FIELDS"
-            :id="`cost-${f.key}`"
             :key="f.key"
             :label="f.label"
             :unit="f.unit ?? ''"
@@ -233,50 +226,23 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
           At {{ sayNumber(costing.marginPercent!, 1) }} % margin a container would sell for
           <strong class="mono">{{ money(price) }}</strong>.
         </p>
-        <p v-if="costing.marginPercent !== undefined" class="small caution">
+        <p v-if="costing.marginPercent !== undefined" class="small caution abreast wraps">
           <FindingMark severity="note" :size="16" /><span
             >Selling falls under cosmetic law: a safety assessment, tests, a file and a lawful label come
             first. Your local rules decide.</span
           >
         </p>
-      </section>
+      </TitledCard>
     </div>
   </div>
 </template>
 
 <style scoped>
 .columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1.5fr) minmax(0, 1fr);
-  align-items: start;
-  gap: 0.875rem;
-  padding: 0.875rem 1.25rem 2rem;
-}
-.right {
-  display: grid;
-  gap: 0.875rem;
+  --columns: minmax(0, 1.5fr) minmax(0, 1fr);
 }
 .wide {
   grid-column: 1 / -1;
-}
-.card {
-  display: grid;
-  gap: 0.625rem;
-  padding: 0.875rem 1rem;
-}
-h3 {
-  font-size: var(--text-lead);
-}
-header,
-.acts,
-.caution {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.5rem;
-}
-header {
-  justify-content: space-between;
 }
 .caution {
   flex-wrap: nowrap;
@@ -285,10 +251,6 @@ dl {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: 0.5rem;
-}
-dt {
-  color: var(--muted);
-  font-size: var(--text-note);
 }
 dd {
   margin: 0;
@@ -318,22 +280,5 @@ dd.mono {
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: 0.5rem 0.75rem;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-td {
-  padding: 0.25rem 0.25rem 0.25rem 0;
-  border-top: 1px solid var(--line);
-}
-.number {
-  text-align: right;
-}
-@media (max-width: 960px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-    padding-inline: 0.5rem;
-  }
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { densityOf, fillFrom, findAll, gramsToFill, lossOf, proposeWatch, sayNumber, suits, type Assessment } from '@omblet/core' // prettier-ignore
-import Button from 'primevue/button'
+import TitledCard from '../../../components/TitledCard.vue'
+import { PlainButton } from '../../../components/buttons'
 import Checkbox from 'primevue/checkbox'
 import { computed, ref } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
@@ -39,21 +40,20 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <section class="card" aria-labelledby="fill-title">
-    <h3 id="fill-title">What it fills</h3>
+  <TitledCard title="What it fills" class="closer">
     <p class="muted small">
       Density about {{ sayNumber(density.value, 2) }} g/mL ({{ sayNumber(density.low, 2) }} to
       {{ sayNumber(density.high, 2) }}), {{ sayNumber(loss.low, 0) }} to {{ sayNumber(loss.high, 0) }} % stays
       behind. Weigh 50 mL to know.
     </p>
-    <label v-if="planned > 0" class="aside small"
+    <label v-if="planned > 0" class="aside small abreast"
       ><Checkbox v-model="watched" binary /> {{ sayNumber(planned, 0) }} g of it are set aside to be
       watched</label
     >
     <ul v-if="rows.length">
-      <li v-for="r in rows" :key="r.c.id">
+      <li class="abreast" v-for="r in rows" :key="r.c.id">
         <FindingMark :severity="r.suits ? 'fine' : 'check'" />
-        <div class="what">
+        <div class="what grow breaks">
           <strong>{{ r.c.name }}</strong>
           <div class="small">
             <template v-if="r.suits"
@@ -65,12 +65,10 @@ const rows = computed(() =>
           </div>
         </div>
         <span v-if="chosen === r.c.id" class="muted small">chosen</span>
-        <Button
+        <PlainButton
           v-else-if="r.suits"
           label="Take"
           size="small"
-          severity="secondary"
-          outlined
           :aria-label="`Take ${r.c.name}`"
           @click="$emit('choose', r.c.id, r.fill.count, r.c.price)"
         />
@@ -80,39 +78,17 @@ const rows = computed(() =>
       No containers yet. <RouterLink to="/shelf/containers">Add them on the Shelf</RouterLink>, and it says
       which suit and how many a batch fills.
     </p>
-  </section>
+  </TitledCard>
 </template>
 
 <style scoped>
 .aside {
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
   min-height: 32px;
   cursor: pointer;
 }
-.card {
-  display: grid;
-  gap: 0.5rem;
-  padding: 0.875rem 1rem;
-}
-h3 {
-  font-size: var(--text-lead);
-}
 li {
-  display: flex;
-  align-items: center;
-  gap: 0.625rem;
   padding: 0.5rem 0;
   border-top: 1px solid var(--line);
-}
-.what {
-  flex: 1;
-  min-width: 0;
-  overflow-wrap: anywhere;
-}
-.block {
-  display: block;
 }
 a {
   color: var(--accent-ink);

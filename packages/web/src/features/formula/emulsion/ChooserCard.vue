@@ -8,6 +8,8 @@ import {
   type SwapAmount,
 } from '@omblet/core'
 import Button from 'primevue/button'
+import TitledCard from '../../../components/TitledCard.vue'
+import { PlainButton } from '../../../components/buttons'
 import Checkbox from 'primevue/checkbox'
 import SelectButton from 'primevue/selectbutton'
 import { useToast } from 'primevue/usetoast'
@@ -95,10 +97,9 @@ const setUp = () => {
 </script>
 
 <template>
-  <section class="card chooser" aria-labelledby="chooser-title">
-    <header>
-      <h3 id="chooser-title">What else would carry it</h3>
-      <SelectButton
+  <TitledCard title="What else would carry it" class="chooser closer">
+    <template #beside
+      ><SelectButton
         v-model="which"
         :options="CHOICES"
         option-label="label"
@@ -106,8 +107,8 @@ const setUp = () => {
         :allow-empty="false"
         size="small"
         aria-label="What to choose"
-      />
-    </header>
+    /></template>
+
     <SelectButton
       v-if="inUse"
       v-model="amount"
@@ -134,7 +135,7 @@ const setUp = () => {
       <li v-for="c in shown" :key="c.material.id" :class="{ current: c.current }">
         <button
           type="button"
-          class="line"
+          class="line bare"
           :aria-expanded="open === c.material.id"
           @click="open = open === c.material.id ? null : c.material.id"
         >
@@ -144,14 +145,14 @@ const setUp = () => {
             }}<span v-if="c.current" class="muted small"> · in use</span></span
           >
           <span class="small verdict" :class="mark(c)">{{ verdict(c) }}</span>
-          <span class="mono amount">{{ sayPercent(c.percent) }}</span>
+          <span class="mono num">{{ sayPercent(c.percent) }}</span>
           <i
             class="pi"
             :class="open === c.material.id ? 'pi-chevron-up' : 'pi-chevron-down'"
             aria-hidden="true"
           ></i>
         </button>
-        <div v-if="open === c.material.id" class="detail">
+        <div v-if="open === c.material.id" class="detail stacked closer">
           <p class="small muted">{{ c.material.inci.join(', ') }}</p>
           <ul class="small reasons">
             <li v-for="r in c.reasonsFor" :key="r"><span class="sign">+</span>{{ capitalise(r) }}</li>
@@ -171,7 +172,7 @@ const setUp = () => {
                 <FindingMark severity="fine" :size="14" /><span>{{ f.message }}</span>
               </li>
             </ul>
-            <div class="acts">
+            <div class="acts abreast wraps">
               <Button :label="`Take it, ${sayPercent(c.percent)}`" size="small" @click="take(c)" />
               <label class="try small"
                 ><Checkbox v-model="compared" :value="c.material.id" /> Compare it in a trial</label
@@ -181,14 +182,12 @@ const setUp = () => {
         </div>
       </li>
     </ul>
-    <Button
+    <PlainButton
       v-if="compared.length"
       :label="
         compared.length === 1 ? 'Set up a trial with it' : `Set up a trial with these ${compared.length}`
       "
       size="small"
-      severity="secondary"
-      outlined
       class="keep"
       @click="setUp"
     />
@@ -200,25 +199,10 @@ const setUp = () => {
       class="more"
       @click="all = !all"
     />
-  </section>
+  </TitledCard>
 </template>
 
 <style scoped>
-.chooser {
-  display: grid;
-  gap: 0.5rem;
-  padding: 0.875rem 1rem;
-}
-header {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
-  gap: 0.5rem;
-}
-h3 {
-  font-size: var(--text-lead);
-}
 .chooser > ul > li {
   border-top: 1px solid var(--line);
 }
@@ -226,14 +210,10 @@ h3 {
   display: grid;
   grid-template-columns: 16px minmax(0, 1fr) auto 4rem 16px;
   align-items: center;
-  gap: 0.625rem;
+  gap: 0.75rem;
   width: 100%;
   min-height: 44px;
   padding: 0.25rem 0;
-  border: 0;
-  background: none;
-  text-align: left;
-  cursor: pointer;
 }
 .line:hover {
   background: var(--wash);
@@ -254,12 +234,7 @@ h3 {
 .verdict.stop {
   color: var(--stop);
 }
-.amount {
-  text-align: right;
-}
 .detail {
-  display: grid;
-  gap: 0.375rem;
   justify-items: start;
   padding: 0 0 0.75rem 1.625rem;
 }
@@ -285,9 +260,6 @@ h3 {
   margin-top: 0.15rem;
 }
 .acts {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
   gap: 0.5rem 1rem;
 }
 .try {

@@ -17,7 +17,7 @@ const fatty = computed(() => (editor.assessment ? fattyBalance(editor.assessment
 </script>
 
 <template>
-  <div v-if="editor.assessment" class="columns">
+  <div v-if="editor.assessment" class="columns leaf">
     <h2 class="hidden-text">Emulsion</h2>
     <ProfileCard
       v-if="profile && editor.assessment.emulsion"
@@ -27,7 +27,7 @@ const fatty = computed(() => (editor.assessment ? fattyBalance(editor.assessment
       :weather="weather"
       :fatty="fatty"
     />
-    <section v-else class="card none">
+    <section v-else class="card none stacked closer">
       <h3>There is no emulsion here</h3>
       <p>
         {{
@@ -43,25 +43,9 @@ const fatty = computed(() => (editor.assessment ? fattyBalance(editor.assessment
 
 <style scoped>
 .columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr);
-  align-items: start;
-  gap: 0.875rem;
-  padding: 0.875rem 1rem 3rem;
+  --columns: minmax(0, 1fr) minmax(0, 1.2fr);
 }
 .none {
-  display: grid;
-  gap: 0.5rem;
   padding: 2rem 1.25rem;
-}
-@media (max-width: 1000px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-@media (max-width: 620px) {
-  .columns {
-    padding-inline: 0.5rem;
-  }
 }
 </style>

@@ -2,9 +2,7 @@
 import {
   capitalise,
   formatNumber,
-  listWords,
   sayNumber,
-  type Body,
   type ColdAndWarm,
   type Emulsion,
   type EmulsionProfile,
@@ -13,6 +11,7 @@ import {
 } from '@omblet/core'
 import { computed } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
+import BodyScale from './BodyScale.vue'
 import { RICHNESS_WORDS } from './words'
 
 const props = defineProps<{
@@ -43,23 +42,6 @@ const fats = computed(() => {
     { key: 'solid', percent: solidPercent, share: (100 * solidPercent) / total, word: 'solid' },
   ].filter((x) => x.percent > 0)
 })
-const BODY_STEPS: readonly Body[] = ['milk', 'lotion', 'cream', 'rich cream', 'butter']
-/** From the lower end of a body's span to the upper, as shares of the scale. */
-function stretch(at: ExpectedBody['now']) {
-  const step = (b: Body) => BODY_STEPS.indexOf(b)
-  const width = 100 / BODY_STEPS.length
-  return { left: `${step(at.low) * width}%`, width: `${(step(at.high) - step(at.low) + 1) * width}%` }
-}
-const days = computed(() =>
-  props.body
-    ? [
-        { label: 'When it is filled', at: props.body.now },
-        { label: 'A day later', at: props.body.tomorrow },
-      ]
-    : [],
-)
-const span = (at: ExpectedBody['now']) =>
-  at.low === at.high ? at.likely : `${at.likely} (${at.low} to ${at.high})`
 const FROST = {
   stands: 'should stand a frost',
   doubtful: 'a frost may split it',
@@ -72,8 +54,8 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
 </script>
 
 <template>
-  <section class="card profile" aria-labelledby="profile-title">
-    <header>
+  <section class="card stacked closer padded" aria-labelledby="profile-title">
+    <header class="abreast level wraps spread">
       <h3 id="profile-title">
         {{ emulsion.type === 'oil-in-water' ? 'Oil in water' : 'Water in oil' }},
         {{ RICHNESS_WORDS[emulsion.richness] }}
@@ -83,15 +65,15 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
     <dl class="figures">
       <div>
         <dd class="mono">{{ formatNumber(emulsion.oilsPercent, 1) }} %</dd>
-        <dt>oils</dt>
+        <dt class="muted small">oils</dt>
       </div>
       <div>
         <dd class="mono">{{ formatNumber(emulsion.emulsifierPercent + emulsion.polymericPercent, 1) }} %</dd>
-        <dt>emulsifiers</dt>
+        <dt class="muted small">emulsifiers</dt>
       </div>
       <div>
         <dd class="mono">{{ formatNumber(emulsion.fattyAlcoholPercent, 1) }} %</dd>
-        <dt>fatty alcohols</dt>
+        <dt class="muted small">fatty alcohols</dt>
       </div>
     </dl>
     <template v-if="spread.length">
@@ -117,22 +99,7 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
         <span v-if="profile.softensAtC !== null" class="muted">melting from {{ profile.softensAtC }} °C</span>
       </p>
     </template>
-    <template v-if="body">
-      <h4>Body to expect</h4>
-      <div v-for="d in days" :key="d.label" class="day">
-        <span class="small">{{ d.label }}</span>
-        <span class="small span">{{ span(d.at) }}</span>
-        <span class="scale" aria-hidden="true"><i :style="stretch(d.at)"></i></span>
-      </div>
-      <div class="steps muted" aria-hidden="true">
-        <span v-for="b in BODY_STEPS" :key="b">{{ b }}</span>
-      </div>
-      <p class="muted small">
-        From {{ listWords(body.because.slice(0, 3)) }}. Very roughly
-        {{ body.viscosity.low.toLocaleString('en') }} to {{ body.viscosity.high.toLocaleString('en') }} mPa·s
-        a day later; good to about one step.
-      </p>
-    </template>
+    <BodyScale v-if="body" :body="body" />
     <h4>How much emulsifier: which guide holds here</h4>
     <ul class="guides">
       <li v-for="g in profile.guides" :key="g.name">
@@ -175,7 +142,7 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
       </p>
     </template>
     <h4>What to expect</h4>
-    <ul class="notes">
+    <ul class="notes stacked closer">
       <li v-if="profile.setting">Sets {{ SETTING[profile.setting] }} while it cools.</li>
       <li v-if="profile.whitening !== null">
         Whitening when rubbed in: {{ WHITENING[profile.whitening] }}, by the emulsifier.
@@ -195,21 +162,6 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
 </template>
 
 <style scoped>
-.profile {
-  display: grid;
-  gap: 0.5rem;
-  padding: 0.875rem 1rem 1rem;
-}
-header {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: 0.5rem;
-}
-h3 {
-  font-size: var(--text-lead);
-}
 h4 {
   margin: 0.5rem 0 0;
   font-size: var(--text-note);
@@ -225,10 +177,6 @@ dd {
   margin: 0;
   font-size: var(--text-head-2);
   font-weight: 700;
-}
-dt {
-  color: var(--muted);
-  font-size: var(--text-small);
 }
 .figures div {
   display: flex;
@@ -270,7 +218,7 @@ dt {
 .keys span {
   display: inline-flex;
   align-items: center;
-  gap: 0.35rem;
+  gap: 0.375rem;
 }
 .keys i {
   width: 12px;
@@ -280,7 +228,7 @@ dt {
 .guides li {
   display: grid;
   grid-template-columns: 16px minmax(0, 1fr);
-  gap: 0.625rem;
+  gap: 0.75rem;
   padding: 0.375rem 0;
   border-top: 1px solid var(--line);
 }
@@ -290,57 +238,14 @@ dt {
 .guides :deep(svg) {
   margin-top: 0.2rem;
 }
-.day {
-  display: grid;
-  grid-template-columns: auto minmax(0, 1fr);
-  gap: 0.125rem 0.75rem;
-}
-.day .span {
-  text-align: right;
-}
-.day .scale {
-  grid-column: 1 / -1;
-}
-.scale {
-  position: relative;
-  height: 14px;
-  border-radius: var(--round-m);
-  background: var(--track);
-}
-.scale i {
-  position: absolute;
-  top: 0;
-  bottom: 0;
-  border-radius: var(--round-m);
-  background: var(--band);
-}
-.steps {
-  display: grid;
-  grid-template-columns: repeat(5, 1fr);
-  font-size: var(--text-tiny);
-  text-align: center;
-}
 .fatty {
   display: grid;
   grid-template-columns: 16px minmax(0, 1fr);
-  gap: 0.625rem;
+  gap: 0.75rem;
   padding-top: 0.375rem;
 }
 .fatty :deep(svg) {
   margin-top: 0.15rem;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th {
-  font-weight: 400;
-  text-align: left;
-}
-th,
-td {
-  padding: 0.3rem 0.5rem 0.3rem 0;
-  border-top: 1px solid var(--line);
 }
 td.mono {
   text-align: right;
@@ -350,8 +255,6 @@ td.mono {
   padding-left: 0.75rem;
 }
 .notes {
-  display: grid;
-  gap: 0.375rem;
   padding-left: 1.1rem;
   list-style: disc;
 }

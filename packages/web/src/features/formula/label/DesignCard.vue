@@ -12,11 +12,10 @@ import {
   type StickerSheet,
 } from '@omblet/core'
 import Checkbox from 'primevue/checkbox'
-import InputText from 'primevue/inputtext'
-import Textarea from 'primevue/textarea'
 import { computed } from 'vue'
+import TitledCard from '../../../components/TitledCard.vue'
 import ChoiceField from '../../../components/ChoiceField.vue'
-import FormField from '../../../components/FormField.vue'
+import TextField from '../../../components/TextField.vue'
 import NumberField from '../../../components/NumberField.vue'
 import { useContainers } from '../../../stores/containers'
 import { MARK_WORDS } from './marks'
@@ -125,18 +124,16 @@ const shapes = [
 </script>
 
 <template>
-  <section class="card" aria-labelledby="design-title">
-    <h3 id="design-title">What stands on it, and how it looks</h3>
+  <TitledCard title="What stands on it, and how it looks">
     <div class="grid">
-      <FormField id="label-line" label="What it is, in a few words" class="wide">
-        <InputText
-          id="label-line"
-          v-model="line"
-          maxlength="120"
-          :placeholder="room.label.value.function ?? 'Hand and foot balm'"
-          fluid
-        />
-      </FormField>
+      <TextField
+        id="label-line"
+        label="What it is, in a few words"
+        class="wide"
+        v-model="line"
+        maxlength="120"
+        :placeholder="room.label.value.function ?? 'Hand and foot balm'"
+      />
       <span class="content">
         <NumberField
           id="label-content"
@@ -146,32 +143,33 @@ const shapes = [
           :max="10000"
           what="the content"
         />
-        <ChoiceField id="label-unit" v-model="unit" label="Unit" :options="units" />
+        <ChoiceField v-model="unit" label="Unit" :options="units" />
       </span>
-      <ChoiceField id="label-region" v-model="region" label="Rules of" :options="regions" />
-      <FormField id="label-address" label="Name and address" class="wide">
-        <Textarea id="label-address" v-model="address" rows="2" auto-resize maxlength="300" fluid />
-      </FormField>
-      <FormField id="label-storage" label="How it is kept" class="wide">
-        <InputText id="label-storage" v-model="storage" maxlength="200" :placeholder="USUAL_STORAGE" fluid />
-      </FormField>
-      <ChoiceField
-        id="label-sheet"
-        v-model="sheet"
-        label="Sheet of stickers"
-        :options="sheets"
+      <ChoiceField v-model="region" label="Rules of" :options="regions" />
+      <TextField
+        id="label-address"
+        label="Name and address"
         class="wide"
+        v-model="address"
+        :rows="2"
+        maxlength="300"
       />
+      <TextField
+        label="How it is kept"
+        class="wide"
+        v-model="storage"
+        maxlength="200"
+        :placeholder="USUAL_STORAGE"
+      />
+      <ChoiceField v-model="sheet" label="Sheet of stickers" :options="sheets" class="wide" />
       <template v-if="sheet === 'own' && own">
         <ChoiceField
-          id="grid-paper"
           label="Paper"
           :options="papers"
           :model-value="own.paper"
           @update:model-value="setGrid({ paper: $event })"
         />
         <ChoiceField
-          id="grid-shape"
           label="Shape"
           :options="shapes"
           :model-value="own.shape"
@@ -179,7 +177,6 @@ const shapes = [
         />
         <NumberField
           v-for="g in GRID"
-          :id="`grid-${g.key}`"
           :key="g.key"
           :label="g.label"
           :min="whole.has(g.key) ? 1 : 0"
@@ -194,38 +191,25 @@ const shapes = [
         />
         <p v-if="gridFault" class="error wide" role="alert">{{ gridFault }}</p>
       </template>
-      <ChoiceField id="label-container" v-model="into" label="Filled into" :options="kinds" />
-      <ChoiceField id="label-faces" v-model="faces" label="Labels" :options="FACES" />
-      <ChoiceField id="label-mark" v-model="mark" label="Mark" :options="marks" />
-      <ChoiceField
-        id="label-concentrates"
-        v-model="concentrates"
-        label="Concentrates"
-        :options="CONCENTRATES"
-      />
-      <label class="tick"
+      <ChoiceField v-model="into" label="Filled into" :options="kinds" />
+      <ChoiceField v-model="faces" label="Labels" :options="FACES" />
+      <ChoiceField v-model="mark" label="Mark" :options="marks" />
+      <ChoiceField v-model="concentrates" label="Concentrates" :options="CONCENTRATES" />
+      <label class="tick abreast"
         ><Checkbox v-model="qr" binary input-id="label-qr" /> Code of the batch as a square</label
       >
-      <label class="tick"
+      <label class="tick abreast"
         ><Checkbox v-model="directions" binary input-id="label-directions" /> How to use it</label
       >
     </div>
-  </section>
+  </TitledCard>
 </template>
 
 <style scoped>
-.card {
-  display: grid;
-  gap: 0.625rem;
-  padding: 0.875rem 1rem;
-}
-h3 {
-  font-size: var(--text-lead);
-}
 .grid {
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
-  gap: 0.625rem 0.875rem;
+  gap: 0.75rem 0.75rem;
 }
 .wide {
   grid-column: 1 / -1;
@@ -236,12 +220,9 @@ h3 {
   gap: 0.5rem;
 }
 .tick {
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
   min-height: 32px;
 }
-@media (max-width: 480px) {
+@media (max-width: 520px) {
   .grid {
     grid-template-columns: minmax(0, 1fr);
   }

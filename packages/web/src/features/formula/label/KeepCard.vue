@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { keptMonths, sayMonths } from '@omblet/core'
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
+import TitledCard from '../../../components/TitledCard.vue'
+import { PlainButton, QuietButton } from '../../../components/buttons'
 import { computed, ref } from 'vue'
-import FormField from '../../../components/FormField.vue'
+import TextField from '../../../components/TextField.vue'
 import LearnedNote from '../../../components/LearnedNote.vue'
 import NumberField from '../../../components/NumberField.vue'
 import { useEditor } from '../../../stores/editor'
@@ -46,8 +47,7 @@ const span = ([low, high]: readonly [number, number]) =>
 </script>
 
 <template>
-  <section class="card" aria-labelledby="keep-title">
-    <h3 id="keep-title">Use within</h3>
+  <TitledCard title="Use within" class="closer">
     <p class="figure mono">{{ sayMonths(now.closed) }}, opened {{ sayMonths(now.opened) }}</p>
     <p class="muted small">
       <template v-if="room.design.value.keep"
@@ -70,32 +70,16 @@ const span = ([low, high]: readonly [number, number]) =>
     <LearnedNote lesson="sound" :of="editor.id" says="What was kept stayed sound for" unit="months" />
     <LearnedNote lesson="failed" :of="editor.id" says="One had to be thrown away after" unit="months" />
     <form v-if="setting" class="set" @submit.prevent="keep">
-      <NumberField
-        id="keep-closed"
-        v-model="closed"
-        label="Closed"
-        unit="months"
-        :max="60"
-        what="the months"
-      />
-      <NumberField
-        id="keep-opened"
-        v-model="opened"
-        label="Opened"
-        unit="months"
-        :max="60"
-        what="the months"
-      />
-      <FormField id="keep-reason" label="Why" class="wide" :error="fault">
-        <InputText id="keep-reason" v-model="reason" maxlength="300" fluid />
-      </FormField>
+      <NumberField v-model="closed" label="Closed" unit="months" :max="60" what="the months" />
+      <NumberField v-model="opened" label="Opened" unit="months" :max="60" what="the months" />
+      <TextField label="Why" class="wide" :error="fault" v-model="reason" maxlength="300" />
       <div class="acts wide">
         <Button type="submit" label="Set" size="small" :disabled="fault !== null" />
-        <Button label="Cancel" size="small" text severity="secondary" @click="setting = false" />
+        <QuietButton label="Cancel" size="small" @click="setting = false" />
       </div>
     </form>
     <div v-else class="acts">
-      <Button label="Set another" size="small" severity="secondary" outlined @click="begin" />
+      <PlainButton label="Set another" size="small" @click="begin" />
       <Button
         v-if="room.design.value.keep"
         label="Back to the proposal"
@@ -104,18 +88,10 @@ const span = ([low, high]: readonly [number, number]) =>
         @click="room.change({ keep: undefined })"
       />
     </div>
-  </section>
+  </TitledCard>
 </template>
 
 <style scoped>
-.card {
-  display: grid;
-  gap: 0.5rem;
-  padding: 0.875rem 1rem;
-}
-h3 {
-  font-size: var(--text-lead);
-}
 .figure {
   font-size: var(--text-head-2);
 }

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { capitalise, fieldsOf, listWords, sheetWords } from '@omblet/core'
 import Button from 'primevue/button'
+import TitledCard from '../../../components/TitledCard.vue'
+import { PlainButton, QuietButton } from '../../../components/buttons'
 import Menu from 'primevue/menu'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -74,36 +76,31 @@ const items = [
 </script>
 
 <template>
-  <div class="columns">
+  <div class="columns leaf">
     <h2 class="hidden-text">Label</h2>
     <div class="left">
       <Notice v-if="room.lostBatch.value" kind="check"
         >That batch is not here any more: this is the label of the formula.</Notice
       >
-      <section class="card preview" aria-labelledby="preview-title">
-        <header>
-          <h3 id="preview-title">{{ made ? `For batch ${made.code}` : 'Draft from the formula' }}</h3>
-          <div class="acts">
-            <Button
+      <TitledCard :title="made ? `For batch ${made.code}` : 'Draft from the formula'" class="preview">
+        <template #beside
+          ><div class="abreast at-foot wraps">
+            <QuietButton
               :label="zoom === 'true' ? 'Larger' : 'True size'"
               size="small"
-              text
-              severity="secondary"
               @click="zoom = zoom === 'true' ? 'large' : 'true'"
             />
-            <Button
+            <PlainButton
               label="Save as"
               icon="pi pi-chevron-down"
               icon-pos="right"
               size="small"
-              severity="secondary"
-              outlined
               aria-haspopup="menu"
               @click="menu?.toggle($event)"
             />
-            <Menu ref="menu" :model="items" popup />
-          </div>
-        </header>
+            <Menu ref="menu" :model="items" popup /></div
+        ></template>
+
         <div ref="drawn" class="faces" :class="zoom">
           <figure v-for="f in faces" :key="f.what">
             <LabelFace
@@ -123,19 +120,19 @@ const items = [
           smallest letters allowed. Take a larger sticker, a front and a back, or put the rest on a tag or a
           leaflet.</Notice
         >
-      </section>
-      <section class="card" aria-labelledby="sheet-title">
-        <header>
-          <h3 id="sheet-title">On the sheet</h3>
-          <span class="muted small">{{ sheetWords(sheet) }}</span>
-        </header>
-        <div class="count">
-          <NumberField id="jars" v-model="jars" label="Jars" :min="1" :max="500" what="the number of jars" />
+      </TitledCard>
+      <TitledCard title="On the sheet">
+        <template #beside
+          ><span class="muted small">{{ sheetWords(sheet) }}</span></template
+        >
+
+        <div class="count abreast at-foot wraps">
+          <NumberField v-model="jars" label="Jars" :min="1" :max="500" what="the number of jars" />
           <Button icon="pi pi-print" :label="`Print ${stickers}`" @click="print" />
         </div>
         <p class="muted small">Press the first free field of a half-used sheet.</p>
         <SheetDrawing v-model:first="first" :sheet="sheet" :count="stickers" />
-      </section>
+      </TitledCard>
     </div>
     <div class="right">
       <LeavesCard :room="room" />
@@ -148,40 +145,11 @@ const items = [
 </template>
 
 <style scoped>
-.columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
-  align-items: start;
-  gap: 0.875rem;
-  padding: 0.875rem 1.25rem 2rem;
-}
 .left,
 .right {
   display: grid;
-  gap: 0.875rem;
+  gap: 0.75rem;
   min-width: 0;
-}
-h3 {
-  font-size: var(--text-lead);
-}
-header {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
-  gap: 0.5rem;
-}
-.card {
-  display: grid;
-  gap: 0.625rem;
-  padding: 0.875rem 1rem;
-}
-.acts,
-.count {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
-  gap: 0.5rem;
 }
 .count :deep(.field) {
   width: 6rem;
@@ -219,11 +187,5 @@ figure {
 }
 .faces.large figure:has(svg.round) {
   width: min(22rem, 100%);
-}
-@media (max-width: 960px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-    padding-inline: 0.5rem;
-  }
 }
 </style>

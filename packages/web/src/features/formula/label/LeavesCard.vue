@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { capitalise, doesNotFit, sayNumber, suits } from '@omblet/core'
-import Button from 'primevue/button'
+import TitledCard from '../../../components/TitledCard.vue'
+import { PlainButton } from '../../../components/buttons'
 import { computed } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
 import { useContainers } from '../../../stores/containers'
@@ -61,8 +62,7 @@ const READS_WELL = 1.2
 </script>
 
 <template>
-  <section class="card" aria-labelledby="leaves-title">
-    <h3 id="leaves-title">Before it leaves the house</h3>
+  <TitledCard title="Before it leaves the house" class="closer">
     <ul>
       <li v-for="f in claims" :key="f.message">
         <FindingMark :severity="f.severity" /><span>{{ f.message }} {{ f.why }}</span>
@@ -85,12 +85,10 @@ const READS_WELL = 1.2
         <span
           ><strong>{{ m.what }}</strong> <span class="muted">{{ m.why }}</span></span
         >
-        <Button
+        <PlainButton
           v-if="m.field"
           label="Enter"
           size="small"
-          severity="secondary"
-          outlined
           :aria-label="`Enter ${m.what.toLowerCase()}`"
           @click="goTo(m.field)"
         />
@@ -115,22 +113,14 @@ const READS_WELL = 1.2
       </li>
     </ul>
     <p class="muted small">General information, no legal advice: your local rules decide.</p>
-  </section>
+  </TitledCard>
 </template>
 
 <style scoped>
-.card {
-  display: grid;
-  gap: 0.5rem;
-  padding: 0.875rem 1rem;
-}
-h3 {
-  font-size: var(--text-lead);
-}
 li {
   display: flex;
   align-items: center;
-  gap: 0.625rem;
+  gap: 0.5rem;
   padding: 0.375rem 0;
   border-bottom: 1px solid var(--line);
 }

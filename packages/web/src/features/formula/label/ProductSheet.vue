@@ -21,7 +21,7 @@ const cautions = computed(() => label.value.statements.filter((s) => s.code !== 
 <template>
   <div class="print-page">
     <PrintBar :back="{ path: `/formulas/${editor.id}/label`, query: route.query }" />
-    <article class="page" :class="{ letter }">
+    <article class="product-sheet" :class="{ letter }">
       <header>
         <h1>{{ label.name }}</h1>
         <p class="line">{{ design.line || label.function }}</p>
@@ -70,7 +70,7 @@ const cautions = computed(() => label.value.statements.filter((s) => s.code !== 
 </template>
 
 <style scoped>
-.page {
+.product-sheet {
   display: grid;
   align-content: start;
   gap: 6mm;
@@ -84,20 +84,18 @@ const cautions = computed(() => label.value.statements.filter((s) => s.code !== 
   box-shadow: var(--shadow-high);
   color-scheme: light;
 }
-.page.letter {
+.product-sheet.letter {
   width: 8.5in;
 }
-.page > header {
+.product-sheet > header {
   padding-bottom: 4mm;
   border-bottom: 1.2pt solid var(--rail);
 }
 h1 {
   font-size: var(--text-figure);
-  overflow-wrap: anywhere;
 }
 h2 {
   margin-bottom: 1mm;
-  font-size: var(--text-head-3);
 }
 ul {
   padding-left: 1.25rem;
@@ -108,8 +106,8 @@ footer {
   border-top: 1px solid currentcolor;
 }
 @media print {
-  .page,
-  .page.letter {
+  .product-sheet,
+  .product-sheet.letter {
     width: auto;
     max-width: none;
     min-height: 0;
@@ -118,7 +116,7 @@ footer {
     box-shadow: none;
     page: a4-sheet;
   }
-  .page.letter {
+  .product-sheet.letter {
     page: letter-sheet;
   }
 }

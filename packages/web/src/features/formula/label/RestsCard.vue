@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { namesInOrder, sayPercent } from '@omblet/core'
 import Button from 'primevue/button'
+import TitledCard from '../../../components/TitledCard.vue'
+import { PlainButton } from '../../../components/buttons'
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import type { LabelRoom } from './use-label'
 
@@ -39,8 +41,7 @@ async function move(at: number, by: -1 | 1) {
 </script>
 
 <template>
-  <section class="card" aria-labelledby="rests-title">
-    <h3 id="rests-title">It rests on</h3>
+  <TitledCard title="It rests on" class="closer">
     <p class="muted small">
       {{
         room.made.value
@@ -57,7 +58,7 @@ async function move(at: number, by: -1 | 1) {
         <tbody>
           <tr v-for="r in rows" :key="r.name">
             <td>{{ r.name }}<span v-if="r.allergen" class="muted small"> (allergen)</span></td>
-            <td class="mono number" :class="{ open: r.open }">{{ r.percent }}</td>
+            <td class="mono number num" :class="{ open: r.open }">{{ r.percent }}</td>
           </tr>
         </tbody>
       </table>
@@ -71,12 +72,10 @@ async function move(at: number, by: -1 | 1) {
         ><template v-else>No order is sure</template
         ><template v-if="free.length > 1">; below 1 % you may choose.</template><template v-else>.</template>
       </p>
-      <Button
+      <PlainButton
         v-if="free.length > 1"
         :label="choosing ? 'Done' : 'Choose'"
         size="small"
-        severity="secondary"
-        outlined
         :aria-expanded="choosing"
         @click="choosing = !choosing"
       />
@@ -111,34 +110,13 @@ async function move(at: number, by: -1 | 1) {
       text
       @click="room.change({ order: undefined })"
     />
-  </section>
+  </TitledCard>
 </template>
 
 <style scoped>
-.card {
-  display: grid;
-  gap: 0.5rem;
-  padding: 0.875rem 1rem;
-}
-h3 {
-  font-size: var(--text-lead);
-}
 summary {
   min-height: 24px;
   cursor: pointer;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-td {
-  padding: 0.25rem 0;
-  border-top: 1px solid var(--line);
-  overflow-wrap: anywhere;
-}
-.number {
-  text-align: right;
-  white-space: nowrap;
 }
 .open {
   color: var(--muted);

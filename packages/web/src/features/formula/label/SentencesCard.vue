@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { capitalise } from '@omblet/core'
+import TitledCard from '../../../components/TitledCard.vue'
 import type { LabelRoom } from './use-label'
 
 /** The sentences of the label, each with where it comes from. */
@@ -7,26 +8,17 @@ const { room } = defineProps<{ room: LabelRoom }>()
 </script>
 
 <template>
-  <section class="card" aria-labelledby="sentences-title">
-    <h3 id="sentences-title">Sentences on it</h3>
+  <TitledCard title="Sentences on it" class="closer">
     <ul>
       <li v-for="s in room.label.value.statements" :key="s.code">
         <p>{{ s.quoted ? `“${s.text}”` : capitalise(s.text) }}</p>
         <p class="muted small">{{ s.source }}; {{ s.confidence }} confidence</p>
       </li>
     </ul>
-  </section>
+  </TitledCard>
 </template>
 
 <style scoped>
-.card {
-  display: grid;
-  gap: 0.5rem;
-  padding: 0.875rem 1rem;
-}
-h3 {
-  font-size: var(--text-lead);
-}
 li + li {
   margin-top: 0.5rem;
 }

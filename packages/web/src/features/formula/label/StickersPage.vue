@@ -47,7 +47,7 @@ const paper = computed(() => PAPERS[sheet.value.paper])
       hint="Print at 100 %, without margins of the browser. Try plain paper first and hold it against the stickers."
     />
     <Notice v-if="!fits" kind="check" class="told">Not all of it fits: see the label.</Notice>
-    <div class="desk" tabindex="0" role="region" aria-label="The sheets, at true size">
+    <div class="desk scroll" tabindex="0" role="region" aria-label="The sheets, at true size">
       <div
         v-for="(page, n) in pages"
         :key="n"
@@ -85,9 +85,6 @@ const paper = computed(() => PAPERS[sheet.value.paper])
 <style scoped>
 .told {
   margin: 0.5rem 1rem;
-}
-.desk {
-  overflow-x: auto;
 }
 .stickers {
   position: relative;

@@ -5,41 +5,26 @@ import {
   labelText,
   layLabel,
   leastOf,
-  lotsToUse,
   sheetOf,
   type Assessment,
   type ContainerKind,
   type LabelDesign,
   type Made,
 } from '@omblet/core'
-import { differenceInCalendarDays, parseISO } from 'date-fns'
 import { computed } from 'vue'
 import { useBatchInRoute } from '../../../composables/batch-in-route'
 import { useEditor } from '../../../stores/editor'
-import { useLearned } from '../../../stores/learned'
-import { today, useLots } from '../../../stores/lots'
+import { useLots } from '../../../stores/lots'
 import { useMaterials } from '../../../stores/materials'
 import { useMeasure } from './measure'
+import { useKeepingFacts } from './use-keeping-facts'
 
-const DAYS_OF_MONTH = 30.4
 const CODE_MM = 11
 const MARK_MM = 7
 
-/** The label of the formula that is open, or of one of its batches: design, words and how they lie. */
-export function useLabel() {
-  const editor = useEditor()
-  const materials = useMaterials()
-  const lots = useLots()
-  const measure = useMeasure()
-  const learned = useLearned()
-
-  const { batch, lost: lostBatch } = useBatchInRoute()
-  const made = computed<Made | null>(() =>
-    batch.value ? { code: batch.value.code, day: batch.value.state.start.at.slice(0, 10) } : null,
-  )
-
+/** How the label of the open formula looks, and changing it: what is emptied goes. */
+function useDesignOf(editor: ReturnType<typeof useEditor>) {
   const design = computed<LabelDesign>(() => editor.formula?.label ?? {})
-  /** Changes the design; what is emptied goes. */
   function change(
     patch: { [K in keyof LabelDesign]?: LabelDesign[K] | undefined },
     key: string | null = null,
@@ -49,6 +34,22 @@ export function useLabel() {
     ) as LabelDesign
     editor.apply({ type: 'patch', patch: { label: Object.keys(next).length > 0 ? next : undefined } }, key)
   }
+  return { design, change }
+}
+
+/** The label of the formula that is open, or of one of its batches: design, words and how they lie. */
+export function useLabel() {
+  const editor = useEditor()
+  const materials = useMaterials()
+  const lots = useLots()
+  const measure = useMeasure()
+
+  const { batch, lost: lostBatch } = useBatchInRoute()
+  const made = computed<Made | null>(() =>
+    batch.value ? { code: batch.value.code, day: batch.value.state.start.at.slice(0, 10) } : null,
+  )
+
+  const { design, change } = useDesignOf(editor)
 
   /** The very lots that went into the batch: their analyses count, and no others. */
   const wentIn = computed(() => {
@@ -64,28 +65,7 @@ export function useLabel() {
   const container = computed<ContainerKind | undefined>(() =>
     CONTAINER_KINDS.find((k) => k === design.value.containerKind),
   )
-  /** The lot that ends first: of those that went into the batch, else of those that would be used. */
-  const firstLot = computed(() => {
-    const taken = batch.value?.state.lines.map((l) => lots.lots.filter((lot) => l.lots.includes(lot.id)))
-    const ends = (batch.value?.state.plan.a ?? assessment.value).lines.flatMap((l, i) =>
-      (l.grams > 0 ? (taken ? taken[i]! : lotsToUse(lots.of(l.id), today()).slice(0, 1)) : []).flatMap(
-        (lot) => (lot.expires ? [{ label: l.label, expires: lot.expires }] : []),
-      ),
-    )
-    const first = ends.sort((x, y) => x.expires.localeCompare(y.expires))[0]
-    if (!first) return undefined
-    const days = differenceInCalendarDays(parseISO(first.expires), parseISO(made.value?.day ?? today()))
-    return { label: first.label, months: Math.max(0, Math.floor((10 * days) / DAYS_OF_MONTH) / 10) }
-  })
-
-  /** What was watched of batches of this formula: how long they stayed sound, and when one did not. */
-  const watched = computed(() => {
-    const [sound, failed] = [learned.of('sound', editor.id), learned.of('failed', editor.id)]
-    return {
-      ...(sound ? { soundMonths: sound.most } : {}),
-      ...(failed ? { failedMonths: failed.least } : {}),
-    }
-  })
+  const keeping = useKeepingFacts(batch, assessment)
   const label = computed(() => {
     const d = design.value
     return labelOf(assessment.value, {
@@ -97,8 +77,7 @@ export function useLabel() {
       function: d.line ?? '',
       keeping: {
         ...(container.value ? { container: container.value } : {}),
-        ...(firstLot.value ? { firstLot: firstLot.value } : {}),
-        ...watched.value,
+        ...keeping.value,
       },
     })
   })
@@ -131,20 +110,6 @@ export function useLabel() {
   const faces = computed(() => facesOf(made.value))
   const fits = computed(() => faces.value.every((f) => f.layout.fits))
 
-  return {
-    design,
-    change,
-    assessment,
-    label,
-    made,
-    batch,
-    lostBatch,
-    sheet,
-    space,
-    least,
-    faces,
-    facesOf,
-    fits,
-  }
+  return { design, change, assessment, label, made, batch, lostBatch, sheet, faces, facesOf, fits }
 }
 export type LabelRoom = ReturnType<typeof useLabel>

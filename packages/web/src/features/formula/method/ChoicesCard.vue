@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { questionsOf, type Assessment, type MethodChoices, type School, type Schools } from '@omblet/core'
 import { computed } from 'vue'
+import TitledCard from '../../../components/TitledCard.vue'
 import ChoiceField from '../../../components/ChoiceField.vue'
 
 /** The questions with two schools; both are right, and each has its price. */
@@ -12,12 +13,10 @@ const why = (q: School) => q.options.find((o) => o.value === props.schools[q.key
 </script>
 
 <template>
-  <section v-if="asked.length" class="card choices" aria-labelledby="choices-title">
-    <h3 id="choices-title">Your way</h3>
+  <TitledCard title="Your way" v-if="asked.length" class="choices">
     <div class="grid">
       <div v-for="q in asked" :key="q.key">
         <ChoiceField
-          :id="`choice-${q.key}`"
           :label="q.label"
           :model-value="schools[q.key] as string"
           :options="q.options"
@@ -27,22 +26,14 @@ const why = (q: School) => q.options.find((o) => o.value === props.schools[q.key
         <p class="small muted why">{{ why(q) }}</p>
       </div>
     </div>
-  </section>
+  </TitledCard>
 </template>
 
 <style scoped>
-.choices {
-  display: grid;
-  gap: 0.625rem;
-  padding: 0.875rem 1rem 1rem;
-}
-h3 {
-  font-size: var(--text-lead);
-}
 .grid {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(10.5rem, 1fr));
-  gap: 0.75rem 0.875rem;
+  gap: 0.75rem 0.75rem;
 }
 .why {
   padding-top: 0.25rem;

@@ -16,6 +16,7 @@ import Button from 'primevue/button'
 import { useToast } from 'primevue/usetoast'
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
+import TitledCard from '../../../components/TitledCard.vue'
 import FlowDrawing from '../../../components/FlowDrawing.vue'
 import { notify } from '../../../components/notify'
 import { makeId } from '../../../storage/channel'
@@ -76,20 +77,20 @@ function startOver() {
 </script>
 
 <template>
-  <div class="columns">
+  <div class="columns leaf">
     <h2 class="hidden-text">Method</h2>
-    <div class="left">
+    <div class="left stacked">
       <ChoicesCard
         :a="editor.assessment!"
         :schools="schoolsOf(editor.assessment!, edits.choices)"
         :choices="edits.choices ?? {}"
         @choose="choose"
       />
-      <section class="card steps" aria-labelledby="steps-title">
-        <header>
-          <h3 id="steps-title">Steps</h3>
-          <Button v-if="changed" label="Back to the formula’s own" text size="small" @click="startOver" />
-        </header>
+      <TitledCard title="Steps" class="steps">
+        <template #beside
+          ><Button v-if="changed" label="Back to the formula’s own" text size="small" @click="startOver"
+        /></template>
+
         <ol ref="list">
           <StepRow
             v-for="(step, i) in method.steps"
@@ -116,15 +117,14 @@ function startOver() {
             <Button label="Put back" text size="small" @click="putBack(step)" />
           </li>
         </ul>
-      </section>
+      </TitledCard>
     </div>
-    <div class="right">
-      <section class="card drawing" aria-labelledby="flow-title">
-        <h3 id="flow-title">How it flows together</h3>
+    <div class="right stacked">
+      <TitledCard title="How it flows together">
         <div class="scroll" tabindex="0" role="group" aria-label="Drawing of the procedure">
           <FlowDrawing :a="editor.assessment!" :steps="method.steps" :lit="open" />
         </div>
-      </section>
+      </TitledCard>
       <PlanCard :steps="method.steps" />
       <NeedsCard :equipment="method.equipment" :day-before="method.dayBefore" />
     </div>
@@ -132,35 +132,9 @@ function startOver() {
 </template>
 
 <style scoped>
-.columns {
-  display: grid;
-  grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
-  align-items: start;
-  gap: 0.875rem;
-  padding: 0.875rem 1rem 3rem;
-  max-width: 1480px;
-}
-.left,
-.right {
-  display: grid;
-  gap: 0.875rem;
-}
-.steps,
-.drawing {
-  padding: 0.875rem 1rem;
-}
 .scroll {
   overflow-x: auto;
   padding-top: 0.5rem;
-}
-header {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  min-height: 32px;
-}
-h3 {
-  font-size: var(--text-lead);
 }
 .more {
   border-top: 1px solid var(--line);
@@ -171,15 +145,5 @@ h3 {
   display: flex;
   align-items: center;
   justify-content: space-between;
-}
-@media (max-width: 1000px) {
-  .columns {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-@media (max-width: 620px) {
-  .columns {
-    padding-inline: 0.5rem;
-  }
 }
 </style>

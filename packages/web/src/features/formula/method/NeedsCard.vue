@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TitledCard from '../../../components/TitledCard.vue'
 import type { MethodStep } from '@omblet/core'
 import { capitalise } from '@omblet/core'
 
@@ -6,11 +7,10 @@ defineProps<{ equipment: readonly string[]; dayBefore: readonly MethodStep[] }>(
 </script>
 
 <template>
-  <section class="card needs" aria-labelledby="needs-title">
-    <h3 id="needs-title">What is needed</h3>
+  <TitledCard title="What is needed" class="closer">
     <template v-if="dayBefore.length">
       <h4>The day before</h4>
-      <ul class="before">
+      <ul class="stacked closer">
         <li v-for="s in dayBefore" :key="s.key">
           <strong>{{ s.title }}</strong><br /><span class="small muted">{{ s.ahead }}</span>
         </li>
@@ -20,26 +20,14 @@ defineProps<{ equipment: readonly string[]; dayBefore: readonly MethodStep[] }>(
     <ul class="things">
       <li v-for="e in equipment" :key="e">{{ e.startsWith('pH') ? e : capitalise(e) }}</li>
     </ul>
-  </section>
+  </TitledCard>
 </template>
 
 <style scoped>
-.needs {
-  display: grid;
-  gap: 0.5rem;
-  padding: 0.875rem 1rem 1rem;
-}
-h3 {
-  font-size: var(--text-lead);
-}
 h4 {
   margin: 0.25rem 0 0;
   font-size: var(--text-note);
   color: var(--muted);
-}
-.before {
-  display: grid;
-  gap: 0.375rem;
 }
 .things {
   columns: 2;

@@ -3,6 +3,7 @@ import { schedule, type MethodStep, clockAt, minutesOfDay, sayMinutes } from '@o
 import Checkbox from 'primevue/checkbox'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
+import TitledCard from '../../../components/TitledCard.vue'
 import TimeField from '../../../components/TimeField.vue'
 
 const props = defineProps<{ steps: readonly MethodStep[] }>()
@@ -39,14 +40,14 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <section class="card plan" aria-labelledby="plan-title">
-    <header>
-      <h3 id="plan-title">Plan</h3>
-      <span class="muted small"
+  <TitledCard title="Plan" class="plan">
+    <template #beside
+      ><span class="muted small"
         >{{ sayMinutes(plan.totalMinutes) }}, {{ sayMinutes(plan.handsMinutes) }} of it with your hands</span
-      >
-    </header>
-    <div class="ask">
+      ></template
+    >
+
+    <div class="abreast wraps">
       <SelectButton
         v-model="which"
         :options="WHICH"
@@ -103,31 +104,10 @@ const rows = computed(() =>
     <p class="muted small">
       One pair of hands; waiting runs beside it. Times are estimates, from common practice.
     </p>
-  </section>
+  </TitledCard>
 </template>
 
 <style scoped>
-.plan {
-  display: grid;
-  gap: 0.625rem;
-  padding: 0.875rem 1rem 1rem;
-}
-header {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: 0.25rem 1rem;
-}
-h3 {
-  font-size: var(--text-lead);
-}
-.ask {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.5rem;
-}
 .check {
   display: inline-flex;
   align-items: center;
@@ -194,7 +174,7 @@ i.wait {
 .keys span {
   display: inline-flex;
   align-items: center;
-  gap: 0.35rem;
+  gap: 0.375rem;
 }
 .keys i {
   width: 14px;

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { linesOfStep, parseNumber, type MethodStep, sayMinutes } from '@omblet/core'
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
-import Textarea from 'primevue/textarea'
+import { QuietButton } from '../../../components/buttons'
 import { computed, ref, watch } from 'vue'
-import FormField from '../../../components/FormField.vue'
+import TextField from '../../../components/TextField.vue'
 import { useEditor } from '../../../stores/editor'
 
 const props = defineProps<{
@@ -90,31 +89,25 @@ const time = computed(() => {
       </div>
       <span class="mono small time" :title="step.wait > 0 ? 'hands + waiting' : 'hands'">{{ time }}</span>
       <div class="acts">
-        <Button
+        <QuietButton
           icon="pi pi-arrow-up"
-          text
           rounded
-          severity="secondary"
           data-move="-1"
           :aria-label="`Move ${step.title} up`"
           :disabled="first"
           @click="emit('move', -1)"
         />
-        <Button
+        <QuietButton
           icon="pi pi-arrow-down"
-          text
           rounded
-          severity="secondary"
           data-move="1"
           :aria-label="`Move ${step.title} down`"
           :disabled="last"
           @click="emit('move', 1)"
         />
-        <Button
+        <QuietButton
           icon="pi pi-pencil"
-          text
           rounded
-          severity="secondary"
           :aria-label="`Change ${step.title}`"
           :aria-expanded="open"
           @click="emit('toggle')"
@@ -122,38 +115,28 @@ const time = computed(() => {
       </div>
     </div>
     <form v-if="open" class="edit" @submit.prevent="submit">
-      <FormField :id="`step-title-${number}`" label="What is done" :error="titleError" class="wide">
-        <InputText :id="`step-title-${number}`" v-model="title" maxlength="300" fluid autofocus />
-      </FormField>
-      <FormField :id="`step-hands-${number}`" label="Hands, minutes" :error="handsError">
-        <InputText :id="`step-hands-${number}`" v-model="hands" class="mono" inputmode="decimal" fluid />
-      </FormField>
-      <FormField :id="`step-wait-${number}`" label="Waiting, minutes" :error="waitError">
-        <InputText :id="`step-wait-${number}`" v-model="wait" class="mono" inputmode="decimal" fluid />
-      </FormField>
-      <FormField :id="`step-note-${number}`" label="Note" class="wide">
-        <Textarea :id="`step-note-${number}`" v-model="note" rows="2" maxlength="4000" fluid />
-      </FormField>
+      <TextField
+        label="What is done"
+        :error="titleError"
+        class="wide"
+        v-model="title"
+        maxlength="300"
+        autofocus
+      />
+      <TextField label="Hands, minutes" :error="handsError" v-model="hands" figure />
+      <TextField label="Waiting, minutes" :error="waitError" v-model="wait" figure />
+      <TextField label="Note" class="wide" v-model="note" :rows="2" maxlength="4000" />
       <div class="buttons">
-        <Button
-          type="button"
-          label="Take it out"
-          severity="secondary"
-          text
-          size="small"
-          @click="emit('remove')"
-        />
-        <Button
+        <QuietButton type="button" label="Take it out" size="small" @click="emit('remove')" />
+        <QuietButton
           v-if="step.changed && step.kind !== 'own'"
           type="button"
           label="As it was"
-          severity="secondary"
-          text
           size="small"
           @click="emit('reset')"
         />
         <span></span>
-        <Button type="button" label="Cancel" severity="secondary" text size="small" @click="emit('toggle')" />
+        <QuietButton type="button" label="Cancel" size="small" @click="emit('toggle')" />
         <Button type="submit" label="Keep" size="small" />
       </div>
     </form>
@@ -186,7 +169,7 @@ li {
 }
 .text {
   display: grid;
-  gap: 0.1rem;
+  gap: 0.125rem;
 }
 .text strong {
   font-weight: 600;
@@ -209,7 +192,7 @@ li {
 .edit {
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
-  gap: 0.625rem;
+  gap: 0.75rem;
   padding: 0.5rem 0 0.5rem 2.25rem;
 }
 .wide,

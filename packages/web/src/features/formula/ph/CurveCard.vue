@@ -8,7 +8,7 @@ import {
   oilyAcids,
   sayNumber,
 } from '@omblet/core'
-import Button from 'primevue/button'
+import { PlainButton } from '../../../components/buttons'
 import { computed, defineAsyncComponent } from 'vue'
 import Notice from '../../../components/Notice.vue'
 import TargetFields from './TargetFields.vue'
@@ -68,20 +68,20 @@ const neglected = computed(() => {
 </script>
 
 <template>
-  <section class="card curve" aria-labelledby="curve-title">
+  <section class="card padded" aria-labelledby="curve-title">
     <h3 id="curve-title" class="hidden-text">Where it stands and what it takes</h3>
     <div class="figures">
       <div>
-        <p class="label">Now</p>
+        <p class="label muted text-less">Now</p>
         <p class="figure mono" data-testid="now">{{ nowFigure }}</p>
         <p class="muted small">{{ nowWords }}</p>
       </div>
       <div class="aim">
-        <p class="label">Target</p>
+        <p class="label muted text-less">Target</p>
         <TargetFields />
       </div>
       <div>
-        <p class="label">Still to add</p>
+        <p class="label muted text-less">Still to add</p>
         <template v-if="t.plan.value">
           <p class="figure mono" data-testid="dose">
             {{ grams(t.plan.value.grams) }}<span class="unit"> g</span>
@@ -100,11 +100,9 @@ const neglected = computed(() => {
     <Notice v-if="fault" kind="check" class="fault">
       {{ fault.fault }}
       <template v-if="fault.instead" #actions>
-        <Button
+        <PlainButton
           :label="`Take ${adjusterName(fault.instead.adjuster).toLowerCase()}, ${sayNumber(fault.instead.strengthPercent)} %`"
           size="small"
-          severity="secondary"
-          outlined
           @click="t.choose(fault.instead.adjuster, fault.instead.strengthPercent)"
         />
       </template>
@@ -122,18 +120,11 @@ const neglected = computed(() => {
 </template>
 
 <style scoped>
-.curve {
-  padding: 0.875rem 1rem;
-}
 .figures {
   display: grid;
   grid-template-columns: minmax(9rem, 1fr) auto minmax(11rem, 1.3fr);
   gap: 0.5rem 2rem;
   padding-bottom: 0.5rem;
-}
-.label {
-  color: var(--muted);
-  font-size: var(--text-less);
 }
 .figure {
   font-size: var(--text-figure);

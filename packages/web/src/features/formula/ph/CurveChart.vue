@@ -225,7 +225,7 @@ const summary = computed(
 .keys span {
   display: inline-flex;
   align-items: center;
-  gap: 0.4rem;
+  gap: 0.375rem;
 }
 .line {
   width: 18px;

@@ -2,6 +2,7 @@
 import { formatNumber, phEffects, sayNumber, type DoseEffect } from '@omblet/core'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
+import TitledCard from '../../../components/TitledCard.vue'
 import FindingMark from '../../../components/FindingMark.vue'
 import { useTitration } from './titration'
 
@@ -33,10 +34,9 @@ const figure = (e: DoseEffect, value: number) =>
 </script>
 
 <template>
-  <section class="card effects" aria-labelledby="effects-title">
-    <header>
-      <h3 id="effects-title">What pH does here</h3>
-      <SelectButton
+  <TitledCard title="What pH does here" class="closer">
+    <template #beside
+      ><SelectButton
         v-model="which"
         :options="choices"
         option-label="label"
@@ -44,13 +44,13 @@ const figure = (e: DoseEffect, value: number) =>
         :allow-empty="false"
         size="small"
         aria-label="At which pH"
-      />
-    </header>
+    /></template>
+
     <p class="small muted">{{ blockers }}</p>
     <ul v-if="rows.length">
       <li v-for="row in rows" :key="row.id">
         <FindingMark :severity="row.state" :size="16" /><span class="hidden-text">{{ WORD[row.state] }}</span>
-        <strong class="name">{{ row.label }}</strong>
+        <strong class="name breaks">{{ row.label }}</strong>
         <template v-if="row.percent !== null && row.of !== null">
           <span class="muted small what">{{ row.what }}</span>
           <span class="mono figures">{{ part(row.percent) }} % of {{ part(row.of) }} %</span>
@@ -87,35 +87,17 @@ const figure = (e: DoseEffect, value: number) =>
         </tbody>
       </table>
     </template>
-  </section>
+  </TitledCard>
 </template>
 
 <style scoped>
-.effects {
-  display: grid;
-  gap: 0.5rem;
-  padding: 0.875rem 1rem;
-}
-header {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
-  gap: 0.5rem;
-}
-h3 {
-  font-size: var(--text-less);
-}
 li {
   display: grid;
   grid-template-columns: 16px minmax(7rem, 11rem) 5.5rem 9.5rem minmax(4rem, 1fr);
   align-items: center;
-  gap: 0.125rem 0.625rem;
+  gap: 0.125rem 0.75rem;
   padding: 0.5rem 0;
   border-top: 1px solid var(--line);
-}
-.name {
-  overflow-wrap: anywhere;
 }
 .figures {
   font-size: var(--text-note);
@@ -142,23 +124,7 @@ li {
 .text.wide {
   line-height: 1.25;
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th {
-  text-align: left;
-  font-weight: 400;
-}
-td,
-th {
-  padding: 0.3rem 0.5rem 0.3rem 0;
-}
-tbody tr {
-  border-top: 1px solid var(--line);
-}
 .num {
-  text-align: right;
   width: 5.5rem;
 }
 td:last-child {

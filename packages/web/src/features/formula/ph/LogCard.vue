@@ -11,7 +11,8 @@ import {
   type LogEntry,
 } from '@omblet/core'
 import { format, isToday } from 'date-fns'
-import Button from 'primevue/button'
+import TitledCard from '../../../components/TitledCard.vue'
+import { PlainButton } from '../../../components/buttons'
 import { useToast } from 'primevue/usetoast'
 import { computed } from 'vue'
 import { notify } from '../../../components/notify'
@@ -71,8 +72,7 @@ function remove(entry: LogEntry) {
 </script>
 
 <template>
-  <section class="card log" aria-labelledby="log-title">
-    <h3 id="log-title">Log</h3>
+  <TitledCard title="Log" class="closer">
     <ol v-if="entries.length">
       <li v-for="entry in entries" :key="`${entry.kind}${entry.index}`" :class="entry.kind">
         <span class="mono small muted">{{ stamp(entry) }}</span>
@@ -97,28 +97,12 @@ function remove(entry: LogEntry) {
       Nothing yet. A reading before the first drop makes every prediction here sharper.
     </p>
     <p v-for="line in counted" :key="line" class="small muted">{{ line }}</p>
-    <Button
-      v-if="open.length"
-      label="Take into the formula"
-      size="small"
-      severity="secondary"
-      outlined
-      class="take"
-      @click="takeIn"
-    />
+    <PlainButton v-if="open.length" label="Take into the formula" size="small" class="take" @click="takeIn" />
     <ReadingForm v-if="!t.model.value" id="log-read" label="Read" />
-  </section>
+  </TitledCard>
 </template>
 
 <style scoped>
-.log {
-  display: grid;
-  gap: 0.5rem;
-  padding: 0.875rem;
-}
-h3 {
-  font-size: var(--text-less);
-}
 li {
   display: grid;
   grid-template-columns: 3.1rem minmax(0, 1fr) auto 28px;

@@ -12,8 +12,8 @@ const used = ref(false)
 </script>
 
 <template>
-  <section class="card meter" aria-labelledby="meter-title">
-    <header>
+  <section class="card meter stacked closer" aria-labelledby="meter-title">
+    <header class="abreast spread">
       <h3 id="meter-title">My meter</h3>
       <Button
         :label="bench.meter ? 'Set again' : 'Set with buffers'"
@@ -31,7 +31,7 @@ const used = ref(false)
           {{ bench.meter.ageDays === 0 ? 'set today' : `set ${bench.meter.ageDays} days ago` }}.</span
         >
       </p>
-      <ul v-if="bench.meter.findings.length">
+      <ul class="stacked closer" v-if="bench.meter.findings.length">
         <li v-for="f in bench.meter.findings" :key="f.message">
           <FindingMark :severity="f.severity" :size="16" />
           <span class="small"
@@ -54,17 +54,10 @@ const used = ref(false)
 
 <style scoped>
 .meter {
-  display: grid;
-  gap: 0.375rem;
   padding: 0.625rem 0.875rem 0.75rem;
 }
 header {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-}
-h3 {
-  font-size: var(--text-less);
+  gap: 0;
 }
 .state,
 li {
@@ -75,9 +68,5 @@ li {
 .state :deep(svg),
 li :deep(svg) {
   margin-top: 0.2rem;
-}
-ul {
-  display: grid;
-  gap: 0.375rem;
 }
 </style>

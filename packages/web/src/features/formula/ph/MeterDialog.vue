@@ -2,11 +2,11 @@
 import { calibrationFault, meterState, nernstSlope, parseNumber, sayNumber } from '@omblet/core'
 import { format } from 'date-fns'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
-import InputText from 'primevue/inputtext'
+import { QuietButton } from '../../../components/buttons'
+import { PopUp } from '../../../components/dialogs'
 import { computed, reactive, ref, watch } from 'vue'
 import DayField from '../../../components/DayField.vue'
-import FormField from '../../../components/FormField.vue'
+import TextField from '../../../components/TextField.vue'
 import { useTools } from '../../../stores/tools'
 
 const open = defineModel<boolean>('open', { required: true })
@@ -95,35 +95,37 @@ async function save() {
 </script>
 
 <template>
-  <Dialog
-    v-model:visible="open"
-    modal
-    header="Set the meter with two buffers"
-    :style="{ width: 'min(32rem, calc(100vw - 1rem))' }"
-    :draggable="false"
-  >
+  <PopUp v-model:visible="open" header="Set the meter with two buffers" width="32rem">
     <form class="dialog-form" @submit.prevent="save">
       <p class="muted small wide">
         Rinse, dip, wait until the figure stands still, and type the millivolts. Take buffers on either side
         of what you measure: 7.00 and 4.01 suit most leave-on products.
       </p>
-      <FormField id="high-ph" label="First buffer, pH" :error="errorOf('highPh')">
-        <InputText id="high-ph" v-model="form.highPh" inputmode="decimal" class="mono" fluid />
-      </FormField>
-      <FormField id="high-mv" :label="`In ${form.highPh} it shows, mV`" :error="errorOf('highMv')">
-        <InputText id="high-mv" v-model="form.highMv" autofocus class="mono" placeholder="about 0" fluid />
-      </FormField>
-      <FormField id="low-ph" label="Second buffer, pH" :error="errorOf('lowPh')">
-        <InputText id="low-ph" v-model="form.lowPh" inputmode="decimal" class="mono" fluid />
-      </FormField>
-      <FormField id="low-mv" :label="`In ${form.lowPh} it shows, mV`" :error="errorOf('lowMv')">
-        <InputText id="low-mv" v-model="form.lowMv" class="mono" placeholder="about 177" fluid />
-      </FormField>
-      <FormField id="meter-celsius" label="Temperature of the buffers, °C" :error="errorOf('celsius')">
-        <InputText id="meter-celsius" v-model="form.celsius" inputmode="decimal" class="mono" fluid />
-      </FormField>
-      <DayField id="meter-at" v-model="form.at" label="Day" />
-      <DayField id="meter-since" v-model="form.since" label="Electrode in use since" />
+      <TextField label="First buffer, pH" :error="errorOf('highPh')" v-model="form.highPh" figure />
+      <TextField
+        :label="`In ${form.highPh} it shows, mV`"
+        :error="errorOf('highMv')"
+        v-model="form.highMv"
+        autofocus
+        placeholder="about 0"
+        mono
+      />
+      <TextField label="Second buffer, pH" :error="errorOf('lowPh')" v-model="form.lowPh" figure />
+      <TextField
+        :label="`In ${form.lowPh} it shows, mV`"
+        :error="errorOf('lowMv')"
+        v-model="form.lowMv"
+        placeholder="about 177"
+        mono
+      />
+      <TextField
+        label="Temperature of the buffers, °C"
+        :error="errorOf('celsius')"
+        v-model="form.celsius"
+        figure
+      />
+      <DayField v-model="form.at" label="Day" />
+      <DayField v-model="form.since" label="Electrode in use since" />
       <div class="result wide" role="status">
         <p v-if="preview">
           Slope <strong class="mono">{{ sayNumber(preview.slopePercent, 1) }} %</strong> of
@@ -135,11 +137,11 @@ async function save() {
         <p v-else-if="problem" class="error-text">{{ problem }}</p>
       </div>
       <div class="dialog-buttons">
-        <Button type="button" label="Cancel" text severity="secondary" @click="open = false" />
+        <QuietButton type="button" label="Cancel" @click="open = false" />
         <Button type="submit" label="Keep" />
       </div>
     </form>
-  </Dialog>
+  </PopUp>
 </template>
 
 <style scoped>

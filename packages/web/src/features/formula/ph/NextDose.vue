@@ -15,6 +15,8 @@ import {
   sayNumber,
 } from '@omblet/core'
 import Button from 'primevue/button'
+import TitledCard from '../../../components/TitledCard.vue'
+import { PlainButton } from '../../../components/buttons'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import Slider from 'primevue/slider'
@@ -106,8 +108,7 @@ async function setDrop() {
 </script>
 
 <template>
-  <section class="card next" aria-labelledby="next-title">
-    <h3 id="next-title">Next dose</h3>
+  <TitledCard title="Next dose" class="closer">
     <div class="pick">
       <Select
         :model-value="t.adjuster.value"
@@ -120,7 +121,7 @@ async function setDrop() {
         class="adjuster"
         @update:model-value="t.choose($event as string)"
       />
-      <span class="strength">
+      <span class="strength abreast">
         <InputText
           :model-value="t.strengthText.value ?? sayNumber(t.usual.value)"
           inputmode="decimal"
@@ -134,9 +135,9 @@ async function setDrop() {
     </div>
     <p v-if="'error' in t.strength.value" class="error-text" role="alert">{{ t.strength.value.error }}</p>
     <p v-if="listed" class="muted small">{{ listed.note }}</p>
-    <ol>
+    <ol class="stacked">
       <li>
-        <form class="add" @submit.prevent="add">
+        <form class="add abreast wraps" @submit.prevent="add">
           <label for="add-grams">Add</label>
           <input
             id="add-grams"
@@ -192,11 +193,11 @@ async function setDrop() {
       />
     </div>
     <LearnedNote v-if="!bench.tools.dropGrams" lesson="drop" says="A drop weighed" unit="g" :places="4" />
-    <form v-if="dropOpen" class="add" @submit.prevent="setDrop">
+    <form v-if="dropOpen" class="add abreast wraps" @submit.prevent="setDrop">
       <label for="twenty">20 drops weigh</label>
       <input id="twenty" v-model="twenty" class="mono" inputmode="decimal" />
       <span>g</span>
-      <Button type="submit" label="Keep" size="small" severity="secondary" outlined />
+      <PlainButton type="submit" label="Keep" size="small" />
       <p v-if="dropError" class="error-text" role="alert">{{ dropError }}</p>
     </form>
     <Notice v-if="care" kind="note">
@@ -209,18 +210,10 @@ async function setDrop() {
       :name="adjusterName(t.adjuster.value)"
       :strength-percent="t.strengthPercent.value ?? t.usual.value"
     />
-  </section>
+  </TitledCard>
 </template>
 
 <style scoped>
-.next {
-  display: grid;
-  gap: 0.5rem;
-  padding: 0.875rem;
-}
-h3 {
-  font-size: var(--text-less);
-}
 .pick {
   display: flex;
   gap: 0.5rem;
@@ -230,8 +223,6 @@ h3 {
   min-width: 0;
 }
 .strength {
-  display: flex;
-  align-items: center;
   gap: 0.25rem;
 }
 .strength :deep(input) {
@@ -239,8 +230,6 @@ h3 {
   text-align: right;
 }
 ol {
-  display: grid;
-  gap: 0.625rem;
   counter-reset: step;
   padding-top: 0.25rem;
 }
@@ -260,12 +249,6 @@ li::before {
 }
 li:nth-child(2)::before {
   top: 0;
-}
-.add {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 0.5rem;
 }
 .add input {
   width: 5rem;

@@ -54,10 +54,10 @@ const blockers = computed(() => {
 </script>
 
 <template>
-  <div class="columns">
+  <div class="ph-columns">
     <div class="main">
       <h2 class="hidden-text">pH</h2>
-      <section v-if="without" class="card without" aria-labelledby="without-title">
+      <section v-if="without" class="card without stacked closer" aria-labelledby="without-title">
         <h3 id="without-title">{{ without.title }}</h3>
         <p>{{ without.text }}</p>
       </section>
@@ -96,7 +96,7 @@ const blockers = computed(() => {
 </template>
 
 <style scoped>
-.columns {
+.ph-columns {
   flex: 1;
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(19rem, 21.5rem);
@@ -105,7 +105,7 @@ const blockers = computed(() => {
 .side {
   display: grid;
   align-content: start;
-  gap: 0.875rem;
+  gap: 0.75rem;
   padding: 0.875rem 1rem 3rem;
   min-width: 0;
 }
@@ -115,8 +115,6 @@ const blockers = computed(() => {
   background: var(--side);
 }
 .without {
-  display: grid;
-  gap: 0.5rem;
   padding: 2.5rem 1.5rem;
   max-width: 40rem;
 }
@@ -124,7 +122,7 @@ const blockers = computed(() => {
   font-size: var(--text-head-3);
 }
 @media (max-width: 1000px) {
-  .columns {
+  .ph-columns {
     grid-template-columns: minmax(0, 1fr);
   }
   .side {

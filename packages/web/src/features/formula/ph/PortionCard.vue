@@ -10,7 +10,7 @@ import {
   scalePortion,
   type Portion,
 } from '@omblet/core'
-import Button from 'primevue/button'
+import { PlainButton, QuietButton } from '../../../components/buttons'
 import { computed, ref } from 'vue'
 import { useTools } from '../../../stores/tools'
 import { useEditor } from '../../../stores/editor'
@@ -105,7 +105,7 @@ const say = (grams: number) =>
           ><span class="muted small">pH read</span
           ><input v-model="form.ph" class="mono" inputmode="decimal" placeholder="pH"
         /></label>
-        <Button type="submit" label="Note" size="small" severity="secondary" outlined />
+        <PlainButton type="submit" label="Note" size="small" />
       </form>
       <p v-if="error" class="error-text" role="alert">{{ error }}</p>
       <p v-if="scaled" class="result">
@@ -115,12 +115,10 @@ const say = (grams: number) =>
           (about {{ sayNumber(scaled.dropsInBatch, 0) }} drops)</template
         >. The curve has learnt from it. Throw the portion away.
       </p>
-      <Button
+      <QuietButton
         v-if="portion"
         label="Clear the portion"
-        text
         size="small"
-        severity="secondary"
         class="clear"
         @click="set(undefined)"
       />
@@ -133,9 +131,6 @@ const say = (grams: number) =>
   display: grid;
   gap: 0.5rem;
   padding: 0.625rem 0.875rem;
-}
-h3 {
-  font-size: var(--text-less);
 }
 h3 button {
   display: flex;

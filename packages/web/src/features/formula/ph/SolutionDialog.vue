@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { decimalsOf, formatNumber, parseNumber, sayNumber, solutionRecipe } from '@omblet/core'
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
-import InputText from 'primevue/inputtext'
+import { QuietButton } from '../../../components/buttons'
+import { PopUp } from '../../../components/dialogs'
 import { computed, reactive, watch } from 'vue'
-import FormField from '../../../components/FormField.vue'
+import TextField from '../../../components/TextField.vue'
 import { useTitration } from './titration'
 
 const open = defineModel<boolean>('open', { required: true })
@@ -46,38 +46,19 @@ function use() {
 </script>
 
 <template>
-  <Dialog
-    v-model:visible="open"
-    modal
-    :header="`A solution of ${name.toLowerCase()}`"
-    :style="{ width: 'min(34rem, calc(100vw - 1rem))' }"
-    :draggable="false"
-  >
+  <PopUp v-model:visible="open" :header="`A solution of ${name.toLowerCase()}`">
     <form class="dialog-form" @submit.prevent="use">
-      <FormField id="solution-grams" label="How much, g" :error="said(grams)">
-        <InputText
-          id="solution-grams"
-          v-model="form.grams"
-          autofocus
-          inputmode="decimal"
-          class="mono"
-          fluid
-        />
-      </FormField>
-      <FormField id="solution-strength" label="Strength, %" :error="said(strength)">
-        <InputText id="solution-strength" v-model="form.strength" inputmode="decimal" class="mono" fluid />
-      </FormField>
-      <FormField id="solution-stock" label="What you weigh has, %" :error="said(stock)">
-        <InputText id="solution-stock" v-model="form.stock" inputmode="decimal" class="mono" fluid />
-      </FormField>
-      <div v-if="recipe" class="wide recipe" role="status">
+      <TextField label="How much, g" :error="said(grams)" v-model="form.grams" autofocus figure />
+      <TextField label="Strength, %" :error="said(strength)" v-model="form.strength" figure />
+      <TextField label="What you weigh has, %" :error="said(stock)" v-model="form.stock" figure />
+      <div v-if="recipe" class="wide stacked" role="status">
         <p v-if="'fault' in recipe" class="error-text">{{ recipe.fault }}</p>
         <template v-else>
           <dl>
             <dt>Distilled water</dt>
-            <dd class="mono">{{ say(recipe.waterGrams) }} g</dd>
+            <dd class="mono num bold">{{ say(recipe.waterGrams) }} g</dd>
             <dt>{{ name }}</dt>
-            <dd class="mono">{{ say(recipe.solidGrams) }} g</dd>
+            <dd class="mono num bold">{{ say(recipe.solidGrams) }} g</dd>
           </dl>
           <ol>
             <li v-for="step in recipe.steps" :key="step">{{ step }}</li>
@@ -88,18 +69,14 @@ function use() {
         </template>
       </div>
       <div class="dialog-buttons">
-        <Button type="button" label="Close" text severity="secondary" @click="open = false" />
+        <QuietButton type="button" label="Close" @click="open = false" />
         <Button type="submit" label="Dose with this strength" :disabled="!recipe || 'fault' in recipe" />
       </div>
     </form>
-  </Dialog>
+  </PopUp>
 </template>
 
 <style scoped>
-.recipe {
-  display: grid;
-  gap: 0.75rem;
-}
 dl {
   display: grid;
   grid-template-columns: 1fr auto;
@@ -110,10 +87,6 @@ dd {
   margin: 0;
   padding: 0.375rem 0;
   border-top: 1px solid var(--line);
-}
-dd {
-  text-align: right;
-  font-weight: 700;
 }
 ol {
   list-style: decimal;

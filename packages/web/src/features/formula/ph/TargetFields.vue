@@ -23,7 +23,7 @@ const middle = computed({
 
 <template>
   <div class="target">
-    <div class="fields">
+    <div class="fields abreast">
       <input
         class="mono"
         inputmode="decimal"
@@ -55,18 +55,18 @@ const middle = computed({
       class="slider"
       @slideend="editor.settle()"
     />
-    <p v-if="error" class="error-text" role="alert">{{ error }}</p>
-    <p v-else-if="!own && t.target.value" class="muted small">
+    <p v-if="error" class="error-text abreast wraps" role="alert">{{ error }}</p>
+    <p v-else-if="!own && t.target.value" class="muted small abreast wraps">
       where everything works
       <Button label="Keep it" size="small" text @click="choose({ ...t.target.value })" />
     </p>
-    <p v-else-if="!own" class="muted small">Type the pH you aim for.</p>
+    <p v-else-if="!own" class="muted small abreast wraps">Type the pH you aim for.</p>
     <p
       v-else-if="
         t.assessment.value.ph.shared &&
         (own.max < t.assessment.value.ph.shared.min || own.min > t.assessment.value.ph.shared.max)
       "
-      class="error-text"
+      class="error-text abreast wraps"
     >
       Everything works at {{ formatRange(t.assessment.value.ph.shared) }}.
     </p>
@@ -75,8 +75,6 @@ const middle = computed({
 
 <style scoped>
 .fields {
-  display: flex;
-  align-items: center;
   gap: 0.25rem;
 }
 input {
@@ -95,8 +93,6 @@ input {
   margin: 0.75rem 0.5rem 0.5rem;
 }
 p {
-  display: flex;
-  align-items: center;
-  flex-wrap: wrap;
+  gap: 0;
 }
 </style>

@@ -52,9 +52,6 @@ const rows = computed(() =>
 </template>
 
 <style scoped>
-h3 {
-  font-size: var(--text-head-3);
-}
 .sheet {
   display: grid;
   gap: 1rem;

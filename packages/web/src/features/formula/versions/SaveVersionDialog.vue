@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import Dialog from 'primevue/dialog'
-import InputText from 'primevue/inputtext'
+import { QuietButton } from '../../../components/buttons'
+import { PopUp } from '../../../components/dialogs'
 import { useToast } from 'primevue/usetoast'
 import { ref } from 'vue'
-import FormField from '../../../components/FormField.vue'
+import TextField from '../../../components/TextField.vue'
 import { notify } from '../../../components/notify'
 import { makeId } from '../../../storage/channel'
 import { explainStorage } from '../../../storage/db'
@@ -38,31 +38,22 @@ async function save() {
 </script>
 
 <template>
-  <Dialog
-    v-model:visible="open"
-    modal
-    header="Save a version"
-    :style="{ width: 'min(26rem, calc(100vw - 2rem))' }"
-    :draggable="false"
-  >
+  <PopUp v-model:visible="open" header="Save a version" width="26rem">
     <form class="dialog-form" @submit.prevent="save">
-      <FormField id="version-name" label="What is new in it (may stay empty)">
-        <InputText
-          id="version-name"
-          v-model="name"
-          autofocus
-          maxlength="120"
-          fluid
-          placeholder="less wax, more glycerin"
-        />
-      </FormField>
+      <TextField
+        label="What is new in it (may stay empty)"
+        v-model="name"
+        autofocus
+        maxlength="120"
+        placeholder="less wax, more glycerin"
+      />
       <p class="muted small">
         A version is a picture of the formula as it stands. You can open and restore it later.
       </p>
       <div class="dialog-buttons">
-        <Button type="button" label="Cancel" text severity="secondary" @click="open = false" />
+        <QuietButton type="button" label="Cancel" @click="open = false" />
         <Button type="submit" label="Save version" />
       </div>
     </form>
-  </Dialog>
+  </PopUp>
 </template>

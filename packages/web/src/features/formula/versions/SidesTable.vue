@@ -55,12 +55,12 @@ const steps = computed(() => [
         </tr>
       </tbody>
     </table>
-    <div class="two">
+    <div class="brings">
       <section v-for="f in findings" :key="f.title">
         <h3>{{ f.title }}</h3>
         <p v-if="f.list.length === 0" class="muted small">{{ f.none }}</p>
         <ul class="small">
-          <li v-for="x in f.list" :key="x.code + x.message">
+          <li class="abreast level" v-for="x in f.list" :key="x.code + x.message">
             <FindingMark :severity="x.severity" :size="14" /><span
               ><span class="hidden-text">{{ x.severity }}: </span>{{ x.message }}</span
             >
@@ -70,7 +70,7 @@ const steps = computed(() => [
       <section v-for="s in steps" :key="s.title">
         <h3>{{ s.title }}</h3>
         <ul class="small plain">
-          <li v-for="t in s.list" :key="t">{{ t }}</li>
+          <li class="abreast level" v-for="t in s.list" :key="t">{{ t }}</li>
         </ul>
       </section>
     </div>
@@ -83,25 +83,9 @@ const steps = computed(() => [
   gap: 1rem;
   overflow-x: auto;
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
 th,
 td {
-  padding: 0.3rem 0.5rem;
-  border-top: 1px solid var(--line);
-  font-weight: 400;
-  text-align: left;
   overflow-wrap: anywhere;
-}
-thead th {
-  border-top: 0;
-  color: var(--muted);
-  font-size: var(--text-small);
-}
-.num {
-  text-align: right;
 }
 .changed > * {
   background: var(--wash);
@@ -115,15 +99,12 @@ h3 {
   color: var(--muted);
   font-size: var(--text-note);
 }
-.two {
+.brings {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(100%, 16rem), 1fr));
   gap: 1rem;
 }
 li {
-  display: flex;
-  gap: 0.5rem;
-  align-items: baseline;
   padding: 0.2rem 0;
 }
 li :deep(svg) {

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import type { VersionStory } from '@omblet/core'
 import Rating from 'primevue/rating'
-import Textarea from 'primevue/textarea'
 import { ref, watch } from 'vue'
-import FormField from '../../../components/FormField.vue'
+import TextField from '../../../components/TextField.vue'
 import type { VersionRecord } from '../../../storage/schema'
 
 /** Why a version was made, what came of it, and how good it is: what one wants to read a year later. */
@@ -23,35 +22,25 @@ watch(
 
 <template>
   <div class="story">
-    <FormField
+    <TextField
       id="version-reason"
       :label="parent ? `Why ${version.number} after ${parent.number}` : 'Why it was made'"
-    >
-      <Textarea
-        id="version-reason"
-        v-model="reason"
-        rows="2"
-        auto-resize
-        maxlength="2000"
-        placeholder="less white when rubbed in"
-        fluid
-        @change="emit('tell', { reason: reason.trim() })"
-      />
-    </FormField>
-    <FormField id="version-result" label="What came of it">
-      <Textarea
-        id="version-result"
-        v-model="result"
-        rows="2"
-        auto-resize
-        maxlength="4000"
-        placeholder="sinks in sooner, smells the same"
-        fluid
-        @change="emit('tell', { result: result.trim() })"
-      />
-    </FormField>
-    <div class="foot">
-      <span class="rating"
+      v-model="reason"
+      :rows="2"
+      maxlength="2000"
+      placeholder="less white when rubbed in"
+      @change="emit('tell', { reason: reason.trim() })"
+    />
+    <TextField
+      label="What came of it"
+      v-model="result"
+      :rows="2"
+      maxlength="4000"
+      placeholder="sinks in sooner, smells the same"
+      @change="emit('tell', { result: result.trim() })"
+    />
+    <div class="foot abreast wraps">
+      <span class="abreast"
         ><span id="rating-label" class="muted small">Rating</span>
         <Rating
           :model-value="version.rating ?? 0"
@@ -76,14 +65,6 @@ watch(
 }
 .foot {
   grid-column: 1 / -1;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
   gap: 0.5rem 1.25rem;
-}
-.rating {
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
 }
 </style>

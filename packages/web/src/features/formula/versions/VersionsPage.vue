@@ -2,6 +2,7 @@
 import { type Formula } from '@omblet/core'
 import { format } from 'date-fns'
 import Button from 'primevue/button'
+import { PlainButton } from '../../../components/buttons'
 import { useToast } from 'primevue/usetoast'
 import { onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -44,17 +45,15 @@ const stars = (n: number | undefined) => (n ? `${'★'.repeat(n)}${'☆'.repeat(
 </script>
 
 <template>
-  <div class="page">
+  <div class="versions-page">
     <div class="body">
       <section class="list" aria-label="Versions">
         <div class="buttons">
           <Button label="Save a version" icon="pi pi-bookmark" @click="saveOpen = true" />
-          <Button
+          <PlainButton
             v-if="versions.length"
             label="Print the history"
             icon="pi pi-print"
-            severity="secondary"
-            outlined
             @click="router.push(`/formulas/${editor.id}/history`)"
           />
         </div>
@@ -73,7 +72,7 @@ const stars = (n: number | undefined) => (n ? `${'★'.repeat(n)}${'☆'.repeat(
             <div class="facts">
               <button
                 type="button"
-                class="open"
+                class="open bare bold"
                 :aria-pressed="version.id === openId"
                 @click="openId = version.id"
               >
@@ -98,30 +97,20 @@ const stars = (n: number | undefined) => (n ? `${'★'.repeat(n)}${'☆'.repeat(
           </li>
         </ul>
       </section>
-      <section v-if="opened && pair" class="card view" :aria-label="`Version ${opened.number}`">
+      <section
+        v-if="opened && pair"
+        class="card view stacked padded"
+        :aria-label="`Version ${opened.number}`"
+      >
         <header>
           <h2>
             Version {{ opened.number }}<span v-if="opened.name">: {{ opened.name }}</span>
           </h2>
-          <Button
-            label="Restore it"
-            icon="pi pi-history"
-            severity="secondary"
-            outlined
-            size="small"
-            @click="restore(opened)"
-          />
+          <PlainButton label="Restore it" icon="pi pi-history" size="small" @click="restore(opened)" />
         </header>
         <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
         <StoryForm :version="opened" :parent="parent" @tell="v.tell(opened.id, $event)" />
-        <ChoiceField
-          id="against"
-          v-model="againstId"
-          label="Beside it"
-          :options="choices"
-          small
-          class="against"
-        />
+        <ChoiceField v-model="againstId" label="Beside it" :options="choices" small class="against" />
         <SidesTable :pair="pair" />
       </section>
     </div>
@@ -140,7 +129,7 @@ const stars = (n: number | undefined) => (n ? `${'★'.repeat(n)}${'☆'.repeat(
 .list,
 .list ul {
   display: grid;
-  gap: 0.625rem;
+  gap: 0.75rem;
 }
 .buttons {
   display: flex;
@@ -164,13 +153,6 @@ const stars = (n: number | undefined) => (n ? `${'★'.repeat(n)}${'☆'.repeat(
   min-width: 0;
   flex: 1;
 }
-.open {
-  padding: 0;
-  border: 0;
-  background: none;
-  font-weight: 700;
-  cursor: pointer;
-}
 .open::after {
   content: '';
   position: absolute;
@@ -191,9 +173,6 @@ const stars = (n: number | undefined) => (n ? `${'★'.repeat(n)}${'☆'.repeat(
   border-color: var(--line);
 }
 .view {
-  display: grid;
-  gap: 0.875rem;
-  padding: 1rem;
   min-width: 0;
 }
 .view header {
@@ -203,10 +182,6 @@ const stars = (n: number | undefined) => (n ? `${'★'.repeat(n)}${'☆'.repeat(
 }
 .against {
   max-width: 20rem;
-}
-h2 {
-  font-size: var(--text-lead);
-  overflow-wrap: anywhere;
 }
 @media (max-width: 860px) {
   .body {

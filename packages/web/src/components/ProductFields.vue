@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import type { Product } from '@omblet/core'
+import ChoiceField from './ChoiceField.vue'
+import { kindOptions, madeForOptions, regionOptions, rinseOptions, siteOptions } from './words'
+
+/** What a product is: its kind, where and how it is used, and whose rules it follows. Tells only what was changed. */
+defineProps<{ product: Product; madeFor?: boolean }>()
+const emit = defineEmits<{ change: [patch: Partial<Product>] }>()
+const FIELDS = [
+  { key: 'kind', label: 'Kind', options: kindOptions },
+  { key: 'site', label: 'For', options: siteOptions },
+  { key: 'rinse', label: 'How it is used', options: rinseOptions },
+  { key: 'region', label: 'Rules of', options: regionOptions },
+] as const
+const forWhom = [{ value: null, label: 'Not said' }, ...madeForOptions]
+</script>
+
+<template>
+  <ChoiceField
+    v-for="f in FIELDS"
+    :key="f.key"
+    :label="f.label"
+    :model-value="product[f.key]"
+    :options="f.options"
+    @update:model-value="emit('change', { [f.key]: $event })"
+  />
+  <ChoiceField
+    v-if="madeFor"
+    label="Made for"
+    :model-value="product.for ?? null"
+    :options="forWhom"
+    @update:model-value="emit('change', { for: $event ?? undefined })"
+  />
+  <p v-if="product.region === 'other'" class="muted small wide">
+    The strictest rule known here is shown. Look up your own.
+  </p>
+</template>

@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import { listWords, type Body, type ExpectedBody } from '@omblet/core'
+import { computed } from 'vue'
+
+/** The body to expect, when it is filled and a day later, on a scale from milk to butter. */
+const props = defineProps<{ body: ExpectedBody }>()
+const BODY_STEPS: readonly Body[] = ['milk', 'lotion', 'cream', 'rich cream', 'butter']
+/** From the lower end of a body's span to the upper, as shares of the scale. */
+function stretch(at: ExpectedBody['now']) {
+  const step = (b: Body) => BODY_STEPS.indexOf(b)
+  const width = 100 / BODY_STEPS.length
+  return { left: `${step(at.low) * width}%`, width: `${(step(at.high) - step(at.low) + 1) * width}%` }
+}
+const days = computed(() => [
+  { label: 'When it is filled', at: props.body.now },
+  { label: 'A day later', at: props.body.tomorrow },
+])
+const span = (at: ExpectedBody['now']) =>
+  at.low === at.high ? at.likely : `${at.likely} (${at.low} to ${at.high})`
+</script>
+
+<template>
+  <h4>Body to expect</h4>
+  <div v-for="d in days" :key="d.label" class="day">
+    <span class="small">{{ d.label }}</span>
+    <span class="small span">{{ span(d.at) }}</span>
+    <span class="scale" aria-hidden="true"><i :style="stretch(d.at)"></i></span>
+  </div>
+  <div class="steps muted" aria-hidden="true">
+    <span v-for="b in BODY_STEPS" :key="b">{{ b }}</span>
+  </div>
+  <p class="muted small">
+    From {{ listWords(body.because.slice(0, 3)) }}. Very roughly
+    {{ body.viscosity.low.toLocaleString('en') }} to {{ body.viscosity.high.toLocaleString('en') }} mPa·s a
+    day later; good to about one step.
+  </p>
+</template>
+
+<style scoped>
+h4 {
+  margin: 0.5rem 0 0;
+  font-size: var(--text-note);
+  color: var(--muted);
+}
+.day {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: 0.125rem 0.75rem;
+}
+.day .span {
+  text-align: right;
+}
+.day .scale {
+  grid-column: 1 / -1;
+}
+.scale {
+  position: relative;
+  height: 14px;
+  border-radius: var(--round-m);
+  background: var(--track);
+}
+.scale i {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  border-radius: var(--round-m);
+  background: var(--band);
+}
+.steps {
+  display: grid;
+  grid-template-columns: repeat(5, 1fr);
+  font-size: var(--text-tiny);
+  text-align: center;
+}
+</style>

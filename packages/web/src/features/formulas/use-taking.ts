@@ -1,0 +1,56 @@
+import { useToast } from 'primevue/usetoast'
+import { ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { notify } from '../../components/notify'
+import { useFiles } from '../../stores/files'
+
+/** Files that the system hands to the installed application. */
+interface LaunchQueue {
+  setConsumer: (consumer: (params: { files: { getFile: () => Promise<File> }[] }) => void) => void
+}
+
+/** Taking in files that are chosen, dropped or handed over; what could not be taken in stands in `problems`. */
+export function useTaking() {
+  const files = useFiles()
+  const router = useRouter()
+  const toast = useToast()
+  const dragging = ref(false)
+  const problems = ref<string[]>([])
+
+  async function take(list: FileList | readonly File[] | null | undefined) {
+    problems.value = []
+    const told: string[] = []
+    let last: string | undefined
+    for (const file of list ?? []) {
+      const result = await files.take(file)
+      if ('error' in result) problems.value.push(`${file.name}: ${result.error}`)
+      else {
+        told.push(result.message)
+        last = result.to
+      }
+    }
+    if (told.length > 0) {
+      const to = last
+      notify(
+        toast,
+        told.length === 1 ? told[0]! : `${told.length} files imported.`,
+        to ? { label: 'Open', run: () => void router.push(to) } : undefined,
+      )
+    }
+  }
+  ;(window as Window & { launchQueue?: LaunchQueue }).launchQueue?.setConsumer(async ({ files: handles }) => {
+    await take(await Promise.all(handles.map((h) => h.getFile())))
+  })
+
+  async function onPick(event: Event) {
+    const input = event.target as HTMLInputElement
+    await take(input.files)
+    input.value = ''
+  }
+
+  function onDrop(event: DragEvent) {
+    dragging.value = false
+    void take(event.dataTransfer?.files)
+  }
+  return { problems, dragging, onPick, onDrop }
+}

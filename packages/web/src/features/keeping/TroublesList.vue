@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { WATCH, type Verdict } from '@omblet/core'
+import FindingMark from '../../components/FindingMark.vue'
+import { MARK } from './words'
+
+/** What is not fine: of which sample, why, what is likely behind it and what to do. */
+defineProps<{ troubles: readonly Verdict[] }>()
+</script>
+
+<template>
+  <ul class="stacked">
+    <li v-for="v in troubles" :key="`${v.series.sample} ${v.series.property}`">
+      <FindingMark :severity="MARK[v.grade]" />
+      <div>
+        <strong>{{ WATCH.storages[v.series.storage].label }}: {{ v.first }}</strong> {{ v.why }}
+        <template v-if="v.cause">
+          <span class="block"
+            ><span class="muted">Likely cause:</span>
+            {{ v.cause.title.charAt(0).toLowerCase() + v.cause.title.slice(1) }}. {{ v.cause.because }}</span
+          >
+          <span v-if="v.cause.moves[0]" class="block">{{ v.cause.moves[0] }}</span>
+        </template>
+        <span class="block">{{ v.next }}</span>
+      </div>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+li {
+  display: flex;
+  gap: 0.5rem;
+}
+.mark {
+  margin-top: 0.15rem;
+}
+</style>

@@ -1,0 +1,35 @@
+import { capitalise, NEEDS, NEED_WORDS, OIL_PHASE_OF, type Brief, type Constraint } from '@omblet/core'
+
+/** What can be chosen in a brief, in words. */
+const RICHNESS_WORDS: Record<Brief['richness'], string> = {
+  milk: 'Milk',
+  lotion: 'Lotion',
+  cream: 'Cream',
+  'rich-cream': 'Rich cream',
+  butter: 'Emulsified butter',
+}
+export const RICHNESS = (Object.keys(RICHNESS_WORDS) as Brief['richness'][]).map((value) => ({
+  value,
+  label: `${RICHNESS_WORDS[value]}, ${OIL_PHASE_OF[value]} % oil phase`,
+}))
+export const ABSORPTION: { value: Brief['absorption']; label: string }[] = [
+  { value: 'fast', label: 'Fast, leaves little behind' },
+  { value: 'medium', label: 'Middling' },
+  { value: 'slow', label: 'Slow, stays on the skin' },
+]
+export const FEEL: { value: Brief['feel']; label: string }[] = [
+  { value: 'dry', label: 'Dry' },
+  { value: 'silky', label: 'Silky' },
+  { value: 'rich', label: 'Rich' },
+]
+export const needs = NEEDS.map((value) => ({ value, label: capitalise(NEED_WORDS[value]) }))
+export const CONSTRAINT_WORDS: Record<Constraint, string> = {
+  'no-oil': 'No oil',
+  'no-silicone': 'No silicone',
+  vegan: 'Vegan',
+  'natural-style': 'Nothing synthetic',
+  'fragrance-free': 'Fragrance-free',
+  'cold-process': 'Cold process',
+  'low-budget': 'Low budget',
+  'only-shelf': 'Only what is on my shelf',
+}

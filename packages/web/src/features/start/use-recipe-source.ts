@@ -1,0 +1,50 @@
+import { MOST_RECIPE_LINES, type Cell } from '@omblet/core'
+import { computed, ref, shallowRef } from 'vue'
+
+/** A recipe as it is given: pasted, or out of a file; why a file cannot be one is said. */
+export function useRecipeSource() {
+  const text = ref('')
+  const cells = shallowRef<readonly (readonly Cell[])[] | null>(null)
+  const fileName = ref('')
+  const problem = ref<string | null>(null)
+  /** Reading runs beside the page, so that no text stops the typing. */
+  const tooLong = computed(
+    () => (cells.value ? cells.value.length : text.value.split('\n').length) > MOST_RECIPE_LINES,
+  )
+  const source = computed(() => {
+    if (tooLong.value) return null
+    if (cells.value) return { cells: cells.value }
+    return text.value.trim() === '' ? null : { text: text.value }
+  })
+  async function take(file: File | undefined) {
+    problem.value = null
+    if (!file) return
+    if (file.size > 5_000_000) {
+      problem.value = `${file.name} is larger than 5 MB: no recipe is. Check that it is the right file.`
+      return
+    }
+    try {
+      if (/\.xlsx$/i.test(file.name)) {
+        const { readSheet } = await import('read-excel-file/browser')
+        cells.value = (await readSheet(file)) as readonly (readonly Cell[])[]
+        text.value = ''
+      } else {
+        cells.value = null
+        text.value = await file.text()
+      }
+      fileName.value = file.name
+    } catch {
+      problem.value = `${file.name} could not be read. Save it as .xlsx, .csv or plain text, or paste it here.`
+    }
+  }
+  function onPick(event: Event) {
+    const input = event.target as HTMLInputElement
+    void take(input.files?.[0])
+    input.value = ''
+  }
+  function onType() {
+    cells.value = null
+    fileName.value = ''
+  }
+  return { text, cells, fileName, problem, tooLong, source, onPick, onType }
+}

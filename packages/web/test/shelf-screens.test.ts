@@ -1,0 +1,210 @@
+// @vitest-environment happy-dom
+// The Shelf as it is filled: lots, own figures, own materials and whole tables, each read back from the store.
+import 'fake-indexeddb/auto'
+import { useWorkersHere } from './workers' // before what it stands in for
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import ContainersPage from '../src/features/shelf/ContainersPage.vue'
+import FactsDialog from '../src/features/shelf/FactsDialog.vue'
+import ImportDialog from '../src/features/shelf/ImportDialog.vue'
+import LotDialog from '../src/features/shelf/LotDialog.vue'
+import MaterialPage from '../src/features/shelf/MaterialPage.vue'
+import ShelfPage from '../src/features/shelf/ShelfPage.vue'
+import OwnMaterialDialog from '../src/components/OwnMaterialDialog.vue'
+import { useContainers } from '../src/stores/containers'
+import { useLots } from '../src/stores/lots'
+import { useMaterials } from '../src/stores/materials'
+import { freshBrowser } from './formula-room'
+import { mountedAt, newPage } from './mounted'
+import { button, buttons, field, part, press, send, settled, shows, text, type, until } from './screen'
+
+let pages: Awaited<ReturnType<typeof mountedAt>>[] = []
+const know = () => Promise.all([useMaterials().load(), useLots().load(), useContainers().load()])
+const open = async (component: Parameters<typeof mountedAt>[1], props = {}, path = '/shelf') => {
+  pages.push(await mountedAt(path, component, props))
+}
+const close = () => {
+  pages.forEach((p) => p.unmount())
+  pages = []
+  document.body.replaceChildren()
+}
+const material = (id: string) => useMaterials().catalogue.find(id)!
+/** What a page that is opened later finds. */
+async function reopened() {
+  close()
+  newPage()
+  await know()
+}
+beforeEach(async () => {
+  useWorkersHere()
+  await freshBrowser()
+  await know()
+})
+afterEach(close)
+
+describe('a lot', () => {
+  const lot = () => useLots().lots[0]!
+  it('is added with what was typed, a full pack where nothing is said of what is left', async () => {
+    await open(LotDialog, { material: material('glycerin'), lot: null })
+    await type('Pack, in grams', '1 000')
+    await type('Price of the pack', '8,40')
+    await type('From', 'the chandler')
+    await type('Lot number', 'G-17')
+    await send('Lot number')
+    await until(() => useLots().lots.length === 1)
+    await reopened()
+    expect(lot()).toMatchObject({ material: 'glycerin', packGrams: 1000, leftGrams: 1000, price: 8.4, supplier: 'the chandler', batch: 'G-17' }) // prettier-ignore
+    expect(lot()).not.toHaveProperty('note')
+  })
+  it('is not added without an amount, nor with words for a figure, and keeps what was typed', async () => {
+    await open(LotDialog, { material: material('glycerin'), lot: null })
+    await send('Lot number')
+    await shows('Type how many grams are left.')
+    await type('Left, in grams', 'half')
+    expect(part('[role="alert"]', /./).textContent).toMatch(/number/)
+    expect(button('Add').disabled).toBe(true)
+    expect(field('Left, in grams').value).toBe('half')
+    expect(useLots().lots).toEqual([])
+  })
+  it('that is changed keeps what the dialog does not show', async () => {
+    const was = { id: 'l1', material: 'glycerin', leftGrams: 50, batch: 'G-1', off: 'smells of fish' }
+    await useLots().put(was)
+    await open(LotDialog, { material: material('glycerin'), lot: lot() })
+    await type('Left, in grams', '40')
+    await type('Lot number', '')
+    await send('Lot number')
+    await until(() => lot().leftGrams === 40)
+    await reopened()
+    expect(lot()).toMatchObject({ id: 'l1', off: 'smells of fish' })
+    expect(lot()).not.toHaveProperty('batch')
+  })
+  it('of a natural oil takes the analysis of its paper, and asks for the name of each percent', async () => {
+    const oil = useMaterials().catalogue.materials.find((m) => m.kind === 'essential-oil')!
+    await open(LotDialog, { material: oil, lot: null })
+    expect(text()).toMatch(/analysis|paper/i)
+    const percents = [...document.querySelectorAll<HTMLInputElement>('fieldset input.mono, .part input.mono')]
+    expect(percents.length).toBeGreaterThan(0)
+    await type('Pack, in grams', '10')
+    percents[0]!.value = '140'
+    percents[0]!.dispatchEvent(new Event('input', { bubbles: true }))
+    await settled()
+    expect(button('Add').disabled).toBe(true)
+    percents[0]!.value = '1.4'
+    percents[0]!.dispatchEvent(new Event('input', { bubbles: true }))
+    await settled()
+    await send('Pack, in grams')
+    await until(() => useLots().lots.length === 1)
+    expect(lot().analysis).toEqual([expect.objectContaining({ percent: 1.4 })])
+  })
+})
+
+describe('figures of one’s own for a material', () => {
+  it('win over the catalogue until they are reset, also after the page was closed', async () => {
+    const before = material('glycerin').usage
+    await open(FactsDialog, { material: material('glycerin') })
+    await type('Usual range from, percent', '3')
+    await type('Usual range to, percent', '6')
+    await type('Density, g/mL', '1.25')
+    await send('Density, g/mL')
+    await until(() => material('glycerin').usage?.max === 6)
+    await reopened()
+    expect(material('glycerin')).toMatchObject({ usage: { min: 3, max: 6 }, density: 1.25 })
+    await open(FactsDialog, { material: material('glycerin') })
+    await press('Reset to the catalogue')
+    await until(() => material('glycerin').usage?.max === before?.max)
+    expect(material('glycerin').usage).toEqual(before)
+  })
+  it('that are turned about are not kept, and what is wrong stands beside them', async () => {
+    await open(FactsDialog, { material: material('glycerin') })
+    await type('Usual range from, percent', '9')
+    await type('Usual range to, percent', '2')
+    expect(part('[role="alert"]', /./).textContent).not.toBe('')
+    expect(button('Save').disabled).toBe(true)
+  })
+})
+
+describe('a material of one’s own', () => {
+  it('is found by its name and stands first among one’s own', async () => {
+    await open(OwnMaterialDialog, { open: true, name: 'Wrack water', action: 'Make' })
+    await type('INCI names, with commas between them (may stay empty)', 'Fucus Vesiculosus Extract')
+    await press('Make')
+    await until(() => useMaterials().own.length === 1)
+    await reopened()
+    expect(useMaterials().search('wrack', 5)[0]).toMatchObject({ name: 'Wrack water', own: true, inci: ['Fucus Vesiculosus Extract'] }) // prettier-ignore
+  })
+  it('without a name is not made', async () => {
+    await open(OwnMaterialDialog, { open: true, name: '', action: 'Make' })
+    await press('Make').catch(() => undefined)
+    expect(useMaterials().own).toEqual([])
+  })
+})
+
+describe('a table of lots', () => {
+  const take = async (name: string, csv: string) => {
+    await open(ImportDialog, { open: true })
+    const picker = document.querySelector<HTMLInputElement>('[data-testid="table-picker"]')!
+    Object.defineProperty(picker, 'files', { value: [new File([csv], name, { type: 'text/csv' })] })
+    picker.dispatchEvent(new Event('change'))
+    await settled()
+  }
+  it('is shown row by row before anything is stored; refused rows say why', async () => {
+    await take(
+      'lots.csv',
+      'material,left_grams,price,colour\nGlycerin,250,3.2,red\nMermaid tears,5,1,blue\nPanthenol,much,4,\n',
+    )
+    await shows('1 new lots')
+    expect(text()).toContain('2 refused')
+    expect(text()).toContain('Columns that mean nothing here: colour.')
+    expect(useLots().lots).toEqual([])
+    await press('Store 1 lots')
+    await until(() => useLots().lots.length === 1)
+    expect(useLots().lots[0]).toMatchObject({ material: 'glycerin', leftGrams: 250, price: 3.2 })
+  })
+  it('that names no column is refused in a sentence', async () => {
+    await take('notes.csv', 'dear diary\nthe sea was flat\n')
+    await until(() => document.querySelector('[role="alert"]') !== null)
+    expect(part('[role="alert"]', /./).textContent!.length).toBeGreaterThan(20)
+    expect(buttons(/^Store/)).toEqual([])
+  })
+})
+
+describe('the list', () => {
+  it('counts what fits, and says what to do where nothing does', async () => {
+    await open(ShelfPage)
+    const all = useMaterials().catalogue.materials.length
+    expect(text()).toContain(`${all} of ${all} materials`)
+    const search = document.querySelector<HTMLInputElement>('input[type="search"], .search input, input')!
+    search.value = 'zzz no such thing'
+    search.dispatchEvent(new Event('input', { bubbles: true }))
+    await shows('No material matches.')
+    await press('Show all')
+    await shows(`${all} of ${all} materials`)
+  })
+  it('opens a material with its limits and its lots, and says so where there is none of that name', async () => {
+    await open(MaterialPage, { id: 'salicylic-acid' }, '/shelf/salicylic-acid')
+    await shows('Salicylic acid')
+    expect(text()).toContain('Limits')
+    close()
+    await open(MaterialPage, { id: 'sea-glass' }, '/shelf/sea-glass')
+    expect(text()).toContain('This material is not here')
+  })
+})
+
+describe('containers', () => {
+  it('are added, changed and taken out with a way back', async () => {
+    await open(ContainersPage, {}, '/shelf/containers')
+    await press('Add a container')
+    await type('Name', 'Green vial')
+    await type('Holds', '30')
+    await send('Name')
+    await shows('Type how many there are.')
+    await type('How many are left', '12')
+    await send('Name')
+    await until(() => useContainers().containers.length === 1)
+    await press('Green vial')
+    await type('Name', 'Green vial, large')
+    await send('Name')
+    await until(() => useContainers().containers[0]!.name === 'Green vial, large')
+    await press('Delete Green vial, large')
+    await until(() => useContainers().containers.length === 0)
+  })
+})
