@@ -195,7 +195,7 @@ test('a page that is killed at every step finds nothing lost', async ({ page, co
     // What is still on its way to the store says so, and may be lost with the page.
     await allStored(p)
     // Clocks and running timers go on by themselves.
-    const texts = await p.locator('.columns, .pause').allInnerTexts()
+    const texts = await p.locator('.table-columns, .pause').allInnerTexts()
     return texts.join('\n')
   }
   const kill = async () => {

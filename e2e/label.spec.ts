@@ -11,7 +11,7 @@ const boxes = (pdf: Buffer) =>
 test('a batch gets its label on a half-used sheet of stickers, at its true size', async ({ page }) => {
   await openFormula(page, 'Harbour Fog face cream')
   await page.getByRole('link', { name: 'Make', exact: true }).click()
-  await page.locator('#code').fill('HF-77')
+  await page.getByLabel('Batch code').fill('HF-77')
   await button(page, 'Begin').click()
   await expect(page.getByText('HF-77')).toBeVisible()
   const id = /\/bench\/([^/?]+)/.exec(page.url())![1]!

@@ -284,6 +284,7 @@ test('photographs go along in a backup by choice', async ({ page, browser, baseU
   await elsewhere.getByTestId('file-picker').setInputFiles((await file.path())!)
   await expect(toast(elsewhere)).toContainText('1 batch')
   await elsewhere.getByRole('link', { name: 'Bench', exact: true }).click()
+  await expect(elsewhere.getByRole('heading', { name: 'Bench', exact: true })).toBeVisible()
   await elsewhere.getByRole('link', { name: /Neap toner/ }).click()
   await expect(button(elsewhere, 'Step is done')).toBeVisible()
   await elsewhere.goto(`${elsewhere.url()}/record`)
