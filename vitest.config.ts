@@ -6,6 +6,7 @@ export default defineConfig({
   // property tests take long on a machine that is busy
   test: {
     include: ['packages/*/test/**/*.test.ts'],
+    setupFiles: ['scripts/test-setup.ts'],
     environment: 'node',
     testTimeout: 60_000,
     maxWorkers: 2,

@@ -3,13 +3,14 @@ import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
 import { assess, countFindings, findAll, isCaution } from '@omblet/core'
 import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, expect, it, vi } from 'vitest'
+import { beforeEach, expect, it } from 'vitest'
 import { closeStore } from '../src/storage/db'
 import { saveFormula } from '../src/storage/formulas'
 import { useBin } from '../src/stores/bin'
 import { useCards } from '../src/stores/cards'
 import { useLibrary } from '../src/stores/library'
 import { useMaterials } from '../src/stores/materials'
+import { eventually } from './patience'
 import { toner } from './toner'
 
 const AT = '2026-11-27T08:00:00.000Z'
@@ -26,12 +27,12 @@ it('says how each formula is judged, a little later, as the rules do', async () 
   const cards = useCards()
   const [record] = useLibrary().records
   expect(cards.countsOf(record!)).toBeNull()
-  await vi.waitFor(() => expect(cards.isJudged(record!)).toBe(true))
+  await eventually(() => expect(cards.isJudged(record!)).toBe(true))
   const findings = findAll(assess(record!.formula, useMaterials().catalogue))
   expect(cards.countsOf(record!)).toEqual(countFindings(findings.filter((f) => !isCaution(f) || f.severity !== 'note'))) // prettier-ignore
   expect(cards.judged).toBe(1)
   cards.judgeAll()
-  await vi.waitFor(() => expect(cards.judged).toBe(2))
+  await eventually(() => expect(cards.judged).toBe(2))
 })
 
 it('finds by name and written material at once, and by every name when the catalogue is here', async () => {
@@ -48,10 +49,10 @@ it('is judged again when a fact of the catalogue is changed', async () => {
   const cards = useCards()
   const [record] = useLibrary().records
   cards.countsOf(record!)
-  await vi.waitFor(() => expect(cards.isJudged(record!)).toBe(true))
+  await eventually(() => expect(cards.isJudged(record!)).toBe(true))
   const before = cards.countsOf(record!)!
   await useMaterials().change({ id: 'glycerin', usage: { min: 0, max: 0.1 } })
-  await vi.waitFor(() => expect(cards.countsOf(record!)).not.toBeNull())
+  await eventually(() => expect(cards.countsOf(record!)).not.toBeNull())
   expect(cards.countsOf(record!)!).not.toEqual(before)
 })
 

@@ -4,6 +4,7 @@ import { afterEach, describe, expect, it, vi } from 'vitest'
 import type { Link, LineSource } from '../src/instruments/port'
 import { serialPort } from '../src/instruments/serial'
 import { streamed } from '../src/instruments/streamed'
+import { eventually } from './patience'
 
 afterEach(() => {
   vi.useRealTimers()
@@ -33,10 +34,10 @@ describe('a streamed instrument', () => {
     })
     const source = streamed('/instruments/x/scale')
     const heard = listen(source)
-    await vi.waitFor(() => expect(heard.lines).toEqual(['mass 1.00 g steady']))
+    await eventually(() => expect(heard.lines).toEqual(['mass 1.00 g steady']))
     await vi.advanceTimersByTimeAsync(400)
     await vi.advanceTimersByTimeAsync(640)
-    await vi.waitFor(() => expect(heard.lines).toContain('mass 3.00 g'))
+    await eventually(() => expect(heard.lines).toContain('mass 3.00 g'))
     expect(heard.links.slice(0, 4)).toEqual(['opening', 'open', 'lost', 'lost'])
     source.close()
     const before = asked
@@ -46,7 +47,7 @@ describe('a streamed instrument', () => {
   it('gives up, saying why, where its bench is gone', async () => {
     vi.stubGlobal('fetch', () => Promise.resolve(new Response('{}', { status: 404 })))
     const heard = listen(streamed('/instruments/x/scale'))
-    await vi.waitFor(() => expect(heard.links.at(-1)).toMatch(/^lost: .*Set it up again/))
+    await eventually(() => expect(heard.links.at(-1)).toMatch(/^lost: .*Set it up again/))
   })
 })
 
@@ -78,9 +79,9 @@ describe('a serial port', () => {
     const p = port(['  12.', '34 g\r', '\n  12.35 g\r\n'])
     const source = serialPort(p, { ...DEFAULT_SERIAL, baudRate: 4800, parity: 'even' })
     const heard = listen(source)
-    await vi.waitFor(() => expect(heard.lines).toEqual(['  12.34 g', '  12.35 g']))
+    await eventually(() => expect(heard.lines).toEqual(['  12.34 g', '  12.35 g']))
     expect(p.asked[0]).toEqual({ baudRate: 4800, dataBits: 8, stopBits: 1, parity: 'even' })
-    await vi.waitFor(() => expect(heard.links.at(-1)).toMatch(/^lost: .*cable/))
+    await eventually(() => expect(heard.links.at(-1)).toMatch(/^lost: .*cable/))
     source.close()
   })
   it('is opened again when it comes back', async () => {
@@ -88,9 +89,9 @@ describe('a serial port', () => {
     const p = port(['1\n'])
     const source = serialPort(p, DEFAULT_SERIAL)
     const heard = listen(source)
-    await vi.waitFor(() => expect(heard.lines).toHaveLength(1))
+    await eventually(() => expect(heard.lines).toHaveLength(1))
     await vi.advanceTimersByTimeAsync(2000)
-    await vi.waitFor(() => expect(heard.lines).toHaveLength(2))
+    await eventually(() => expect(heard.lines).toHaveLength(2))
     source.close()
   })
 })

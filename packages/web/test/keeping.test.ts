@@ -15,7 +15,7 @@ import {
 import { flushPromises } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { effectScope } from 'vue'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it } from 'vitest'
 import LearnedNote from '../src/components/LearnedNote.vue'
 import { demoBatches } from '../src/demo-batches'
 import AnswersCard from '../src/features/keeping/AnswersCard.vue'
@@ -40,6 +40,7 @@ import { useKeeping } from '../src/stores/keeping'
 import { useLearned } from '../src/stores/learned'
 import { useLots } from '../src/stores/lots'
 import { mounted } from './mounted'
+import { eventually } from './patience'
 
 beforeEach(async () => {
   setActivePinia(createPinia())
@@ -252,7 +253,7 @@ function opened(i: number) {
 describe('the place', () => {
   it('says what to do where nothing is kept', async () => {
     const page = mounted(KeepingPage)
-    await vi.waitFor(() => expect(page.text()).toContain('Nothing is kept yet'))
+    await eventually(() => expect(page.text()).toContain('Nothing is kept yet'))
     expect(page.text()).toContain('Try three example batches')
   })
   it('lists what is due by batch, with a way to look', async () => {
@@ -301,7 +302,7 @@ describe('the plan', () => {
     const upTo = first!.events.findIndex((e) => e.type === 'keep')
     await takeInBatch({ ...first!, events: first!.events.slice(0, upTo) })
     const life = inScope(() => useLife(() => first!.batch.id))
-    await vi.waitFor(() => expect(life.phase.value).toBe('here'))
+    await eventually(() => expect(life.phase.value).toBe('here'))
     const dialog = mounted(PlanDialog, { life, open: true })
     await flushPromises()
     const body = document.body
@@ -315,7 +316,7 @@ describe('the plan', () => {
     ;[...body.querySelectorAll<HTMLButtonElement>('.day')].find((b) => b.textContent!.trim() === '3 days')!.click() // prettier-ignore
     await flushPromises()
     body.querySelector('form')!.dispatchEvent(new Event('submit'))
-    await vi.waitFor(() => expect(life.history.value!.samples.length).toBeGreaterThan(0))
+    await eventually(() => expect(life.history.value!.samples.length).toBeGreaterThan(0))
     const { samples, looks } = life.history.value!
     expect(samples.map((x) => x.id)).toEqual(['room', 'use'])
     expect(samples[0]!.grams).toBeGreaterThan(0)
@@ -332,7 +333,7 @@ describe('where a lot went', () => {
     await takeInBatch({ ...first!, events })
     await useLots().put({ id: 'l', material: 'propanediol', leftGrams: 30, batch: 'P-1' })
     const page = mounted(WentPage, { id: 'l' })
-    await vi.waitFor(() => expect(page.text()).toContain('LT-D1'))
+    await eventually(() => expect(page.text()).toContain('LT-D1'))
     expect(page.text()).toContain('Low Tide toner')
     await page.get('#lot-off').setValue('smells of plastic')
     await page.get('form').trigger('submit')
@@ -346,7 +347,7 @@ describe('where a lot went', () => {
   it('says so where no batch holds it', async () => {
     await useLots().put({ id: 'l', material: 'propanediol', leftGrams: 30 })
     const page = mounted(WentPage, { id: 'l' })
-    await vi.waitFor(() => expect(page.text()).toContain('No batch on this machine holds it.'))
+    await eventually(() => expect(page.text()).toContain('No batch on this machine holds it.'))
     expect(mounted(WentPage, { id: 'gone' }).text()).toContain('lot')
   })
 })
@@ -355,7 +356,7 @@ describe('patch tests', () => {
   it('need initials and a yes, and stop where skin reacts', async () => {
     await takeInBatch(demo()[0]!)
     const life = inScope(() => useLife(() => 'demo-LT-D1'))
-    await vi.waitFor(() => expect(life.phase.value).toBe('here'))
+    await eventually(() => expect(life.phase.value).toBe('here'))
     const { batch } = life
     expect(
       batch.enter({ type: 'patch', who: 'Ina Marsh', consent: true, way: 'once', place: 'arm' }, null),
@@ -370,7 +371,7 @@ describe('patch tests', () => {
     expect(card.text()).toContain('IM')
     expect(card.text()).toContain('see a doctor')
     expect(life.verdict.value!.says).toBe('Do not use. A patch test reacted.')
-    await vi.waitFor(() => expect(batch.pending).toHaveLength(0))
+    await eventually(() => expect(batch.pending).toHaveLength(0))
     expect((await everyBatch())[0]!.head.reacted).toBe(true)
   })
 })
@@ -379,7 +380,7 @@ describe('questions', () => {
   it('come one after the other, keep what was given, and are put right on the way back', async () => {
     for (const b of demo()) await takeInBatch(b)
     const life = inScope(() => useLife(() => 'demo-LT-D1'))
-    await vi.waitFor(() => expect(life.phase.value).toBe('here'))
+    await eventually(() => expect(life.phase.value).toBe('here'))
     const asked = inScope(() => useQuestions(life, () => ({ sample: 'room', day: 56 })))
     expect(asked.list.value.map((q) => q.property)).toEqual(['germs', 'gas', 'smell', 'ph', 'mass'])
     expect(asked.lastWords.value).toBe('Last: nothing to be seen')
@@ -394,13 +395,13 @@ describe('questions', () => {
     asked.at.value = 3
     expect(asked.usualWay.value).toBe('meter')
     expect(asked.answer({ value: 5.9, way: 'meter' })).toBe(true)
-    await vi.waitFor(() => expect(life.batch.pending).toHaveLength(0))
+    await eventually(() => expect(life.batch.pending).toHaveLength(0))
     expect((await everyBatch()).find((b) => b.head.id === 'demo-LT-D1')!.head.watch!.grade).toBe('again')
   })
   it('ask all that matters between the planned looks, and one answer to be put right', async () => {
     for (const b of demo()) await takeInBatch(b)
     const life = inScope(() => useLife(() => 'demo-SW-D2'))
-    await vi.waitFor(() => expect(life.phase.value).toBe('here'))
+    await eventually(() => expect(life.phase.value).toBe('here'))
     const n = life.history.value!.answers[0]!.n
     const one = inScope(() => useQuestions(life, () => ({ corrects: n })))
     expect(one.list.value).toMatchObject([{ property: 'ph', sample: 'room', corrects: n }])

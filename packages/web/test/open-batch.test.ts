@@ -10,6 +10,7 @@ import RecordPage from '../src/features/bench/record/RecordPage.vue'
 import { closeStore } from '../src/storage/db'
 import { useBatch } from '../src/stores/batch'
 import { mounted, newPage } from './mounted'
+import { eventually } from './patience'
 import { toner } from './toner'
 
 beforeEach(async () => {
@@ -33,7 +34,7 @@ describe('a batch from its address', () => {
     const order: string[] = []
     const { phase, batch } = openedBy(() => id, { before: () => order.push('before'), opened: (x) => order.push(x) }) // prettier-ignore
     expect(phase.value).toBe('opening')
-    await vi.waitFor(() => expect(phase.value).toBe('here'))
+    await eventually(() => expect(phase.value).toBe('here'))
     expect(order).toEqual(['before', id])
     expect(batch.info!.code).toBe('QW-1')
     expect(document.title).toBe('QW-1 Quay water – Omblet')
@@ -43,10 +44,10 @@ describe('a batch from its address', () => {
     const address = ref('nowhere')
     const opened = vi.fn()
     const { phase, refused } = openedBy(() => address.value, { opened })
-    await vi.waitFor(() => expect(phase.value).toBe('missing'))
+    await eventually(() => expect(phase.value).toBe('missing'))
     expect([refused.value, opened.mock.calls]).toEqual(['', []])
     address.value = id
-    await vi.waitFor(() => expect(phase.value).toBe('here'))
+    await eventually(() => expect(phase.value).toBe('here'))
   })
   it('says why where the store refuses', async () => {
     await closeStore()
@@ -54,7 +55,7 @@ describe('a batch from its address', () => {
       throw new DOMException('no', 'SecurityError')
     })
     const { phase, refused } = openedBy(() => 'x')
-    await vi.waitFor(() => expect(phase.value).toBe('missing'))
+    await eventually(() => expect(phase.value).toBe('missing'))
     expect(refused.value).toMatch(/refuses storage/)
   })
 })
@@ -65,12 +66,12 @@ describe('the record of a batch', () => {
     const batch = useBatch()
     await batch.append({ type: 'weigh', line: 1, grams: 5.02 })
     const page = mounted(RecordPage, { id })
-    await vi.waitFor(() => expect(page.text()).toContain('What was weighed'))
+    await eventually(() => expect(page.text()).toContain('What was weighed'))
     expect(page.text()).toContain('QW-1')
     expect(page.text()).toMatch(/5\.02/)
     expect(page.findAll('button').map((b) => b.text())).toContain('To the table')
     const lost = mounted(RecordPage, { id: 'nowhere' })
-    await vi.waitFor(() => expect(lost.text()).toContain('This batch is not here'))
+    await eventually(() => expect(lost.text()).toContain('This batch is not here'))
     await flushPromises()
   })
 })

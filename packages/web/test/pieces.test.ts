@@ -4,7 +4,7 @@ import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
 import { derivedOf, catalogue, knownOf, phNotTold, withKeys, type Formula } from '@omblet/core'
 import { flushPromises } from '@vue/test-utils'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it } from 'vitest'
 import Counts from '../src/components/Counts.vue'
 import DoseRail from '../src/components/DoseRail.vue'
 import Jar from '../src/components/Jar.vue'
@@ -20,6 +20,7 @@ import { getFormula, saveFormula } from '../src/storage/formulas'
 import { useEditor } from '../src/stores/editor'
 import { useLibrary } from '../src/stores/library'
 import { mounted, newPage } from './mounted'
+import { eventually } from './patience'
 import { toner } from './toner'
 
 const AT = '2026-11-27T08:00:00.000Z'
@@ -157,7 +158,7 @@ describe('a card', () => {
     expect(card.text()).toContain('Toner · face')
     expect(card.text()).toContain('2 lines')
     expect(card.find('.counts').exists()).toBe(false)
-    await vi.waitFor(() => expect(card.find('.counts').exists()).toBe(true))
+    await eventually(() => expect(card.find('.counts').exists()).toBe(true))
     await card.get('input[type="checkbox"]').setValue(true)
     expect(card.emitted('choose')).toEqual([[true]])
     await flushPromises()

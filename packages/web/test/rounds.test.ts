@@ -40,7 +40,6 @@ const close = () => {
 }
 beforeEach(async () => {
   useWorkersHere()
-  vi.stubGlobal('requestIdleCallback', () => 0) // nothing is fetched beforehand
   await freshBrowser()
   await Promise.all([useMaterials().load(), useLots().load()])
 })

@@ -1,6 +1,7 @@
 import { flushPromises } from '@vue/test-utils'
-import { vi } from 'vitest'
+import {} from 'vitest'
 import { nextTick } from 'vue'
+import { eventually } from './patience'
 
 /** What stands on the page, dialogs and menus included, found by its words as a person finds it. */
 
@@ -22,7 +23,11 @@ export const settled = async () => {
   await flushPromises()
 }
 /** Waits until it is so. */
-export const until = (check: () => unknown) => vi.waitFor(async () => { await settled(); const so = await check(); if (so === false) throw new Error(`not yet: ${text().slice(0, 800)}`) }, { timeout: 8000, interval: 15 }) // prettier-ignore
+export const until = (check: () => unknown) =>
+  eventually(async () => {
+    await settled()
+    if ((await check()) === false) throw new Error(`not yet: ${text().slice(0, 800)}`)
+  })
 export const shows = (words: Words) =>
   until(() => (typeof words === 'string' ? text().includes(words) : words.test(text())))
 

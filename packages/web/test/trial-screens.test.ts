@@ -42,6 +42,7 @@ import { useLibrary } from '../src/stores/library'
 import { useMaterials } from '../src/stores/materials'
 import { useTrials } from '../src/stores/trials'
 import { mounted, newPage } from './mounted'
+import { eventually } from './patience'
 import { AT, inScope, judgeAll, lotion, trialOf, waxes } from './trial-pieces'
 
 beforeEach(async () => {
@@ -167,7 +168,7 @@ describe('making', () => {
     expect(course).toHaveLength(1)
     const again = inScope(() => useMaking(() => trials.find('t1')))
     await flushPromises()
-    await vi.waitFor(() => expect(again.baseDone.value).toBe(true))
+    await eventually(() => expect(again.baseDone.value).toBe(true))
     const jar = (await again.beginJar('b'))!
     const { state } = (await readBatch(jar))!
     expect(foldBatch(state.plan, state.events).lines.filter((l) => l.weighed > 0).length).toBeGreaterThan(4)
@@ -181,12 +182,12 @@ describe('the screens of a trial', () => {
   it('lists trials with where each stands, and offers examples where there is none', async () => {
     const empty = mounted(TrialsPage)
     await flushPromises()
-    await vi.waitFor(() => expect(empty.text()).toContain('Nothing is compared yet'))
+    await eventually(() => expect(empty.text()).toContain('Nothing is compared yet'))
     for (const t of demoTrials(Date.parse(AT), () => null)) await addTrial(t)
     newPage()
     const list = mounted(TrialsPage)
     await flushPromises()
-    await vi.waitFor(() => expect(list.text()).toMatch(/kept/))
+    await eventually(() => expect(list.text()).toMatch(/kept/))
     expect(list.text()).toMatch(/kept: Polyglyceryl methylglucose distearate/)
     expect(list.text()).toMatch(/1 of 2 sittings done/)
   })
@@ -219,7 +220,7 @@ describe('the screens of a trial', () => {
     const id = useBatch().info!.id
     await savePhoto({ id: 'q', batch: id, blob: new Blob(['y'], { type: 'image/png' }) })
     const card = mounted(FoundCard, { trial: withBatch(done(), 'b', id) })
-    await vi.waitFor(() => expect(card.findAll('.photos img')).toHaveLength(1))
+    await eventually(() => expect(card.findAll('.photos img')).toHaveLength(1))
     expect(card.find('.photos').attributes('aria-label')).toMatch(/^Photographs of /)
   })
   it('keeps the winner as a version with reason and result, and the loser’s lesson with its material', async () => {
@@ -236,7 +237,7 @@ describe('the screens of a trial', () => {
     await lesson.setValue('sets too fast for me')
     await card.find('form').trigger('submit')
     await flushPromises()
-    await vi.waitFor(async () => expect((await getTrial('t1'))!.plan.decision).toMatchObject({ keep: 'c', because: 'glides', version: 1 })) // prettier-ignore
+    await eventually(async () => expect((await getTrial('t1'))!.plan.decision).toMatchObject({ keep: 'c', because: 'glides', version: 1 })) // prettier-ignore
     const [version] = await listVersions(made.id)
     expect(version).toMatchObject({ reason: 'glides', trialId: 't1' })
     expect(version!.result).toMatch(/C spreads further/)

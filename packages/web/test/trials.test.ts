@@ -17,7 +17,7 @@ import {
 } from '@omblet/core'
 import { flushPromises } from '@vue/test-utils'
 import { computed, nextTick, type Ref } from 'vue'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it } from 'vitest'
 import { demoTrials } from '../src/demo-trials'
 import { BOUGHT, useSetUp } from '../src/features/trials/use-set-up'
 import { readLevels, readNames } from '../src/features/trials/words'
@@ -30,6 +30,7 @@ import { addVersion, listVersions, saveFormula } from '../src/storage/formulas'
 import { addTrial, changeTrial, deleteTrial, getTrial, listTrials, TrialGone } from '../src/storage/trials'
 import { useLibrary } from '../src/stores/library'
 import { newPage } from './mounted'
+import { eventually } from './patience'
 import { AT, inScope, judgeAll, lotion, trialOf } from './trial-pieces'
 
 beforeEach(async () => {
@@ -193,7 +194,7 @@ describe('setting up', () => {
     await flushPromises()
     s.formulaId.value = id
     await flushPromises()
-    await vi.waitFor(() => expect(s.options.value.map((o) => o.label)).toEqual(['As it is on the sheet', 'Version 1, milder'])) // prettier-ignore
+    await eventually(() => expect(s.options.value.map((o) => o.label)).toEqual(['As it is on the sheet', 'Version 1, milder'])) // prettier-ignore
     s.picked.value = s.options.value.map((o) => o.key)
     expect(s.differs.value.also).toEqual(['the pH aimed at'])
     s.varies.value = 'school'

@@ -13,7 +13,7 @@ import {
 } from '@omblet/core'
 import { flushPromises } from '@vue/test-utils'
 import { effectScope, type Component } from 'vue'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it } from 'vitest'
 import Select from 'primevue/select'
 import { demoFormulas } from '../src/demo'
 import FillCard from '../src/features/formula/cost/FillCard.vue'
@@ -37,6 +37,7 @@ import { useLearned } from '../src/stores/learned'
 import { useLibrary } from '../src/stores/library'
 import { useMaterials } from '../src/stores/materials'
 import { mounted, newPage } from './mounted'
+import { eventually } from './patience'
 
 const AT = '2026-03-01T10:00:00.000Z'
 const serum = demoFormulas().find((f) => f.name.startsWith('Night Watch'))!
@@ -104,7 +105,7 @@ describe('versions on the screen', () => {
     await v.tell('v2', { reason: 'more bite', rating: 5 })
     expect(v.opened.value).toMatchObject({ reason: 'more bite', rating: 5 })
     await v.restore(v.opened.value!)
-    await vi.waitFor(async () => expect((await getFormula(id))!.from).toBe('v2'))
+    await eventually(async () => expect((await getFormula(id))!.from).toBe('v2'))
     expect(v.choices.value[0]!.value).toBe(SHEET)
   })
   it('show their story, mark what differs in words too, and print as a history', async () => {
@@ -112,12 +113,12 @@ describe('versions on the screen', () => {
     await addVersion(id, serum, 'first light', 'v1', AT)
     await addVersion(id, at(6), 'more bite', 'v2', AT, { reason: 'nothing was felt', rating: 4 })
     const page = mounted(VersionsPage)
-    await vi.waitFor(() => expect(page.text()).toContain('Version 2'))
+    await eventually(() => expect(page.text()).toContain('Version 2'))
     expect(page.text()).toContain('★★★★☆')
     expect(page.find('tr.changed').text()).toMatch(/differs/)
     await tellVersion('v2', { result: 'tingles' })
     const history = mounted(HistoryPage)
-    await vi.waitFor(() => expect(history.text()).toContain('nothing was felt'))
+    await eventually(() => expect(history.text()).toContain('nothing was felt'))
     expect(history.text()).toContain('What came of it: tingles')
     expect(history.text()).toMatch(/Mandelic acid 4\.00 % → 6\.00 %/)
     expect(history.text()).toMatch(/from version 1, rated 4 of 5/)
@@ -138,7 +139,7 @@ describe('versions on the screen', () => {
     await addVersion(id, serum, 'one', 'v1', AT)
     await addVersion(id, at(6), 'two', 'v2', AT)
     const page = mounted(VersionsPage)
-    await vi.waitFor(() => expect(page.text()).toContain('Version 2'))
+    await eventually(() => expect(page.text()).toContain('Version 2'))
     page.findComponent(Select as Component).vm.$emit('update:modelValue', 'v1')
     await flushPromises()
     expect(page.findAll('thead th').map((h) => h.text())).toEqual(['%', 'Version 1', 'Version 2'])

@@ -6,6 +6,7 @@ import type { useKeeping } from '../stores/keeping'
 import { useBin } from '../stores/bin'
 import { useSafety } from '../stores/safety'
 import { isDark, setTheme } from '../browser/dark'
+import { whenIdle } from '../browser/idle'
 import { useToast } from 'primevue/usetoast'
 import { useRoute } from 'vue-router'
 
@@ -32,8 +33,7 @@ onMounted(() => {
     const { tellOfLooks } = await import('../stores/notify-due')
     await tellOfLooks(store.due.length)
   }
-  if ('requestIdleCallback' in window) requestIdleCallback(() => void count(), { timeout: 3000 })
-  else setTimeout(() => void count(), 1000)
+  whenIdle(() => void count())
 })
 
 async function backup(pictures: boolean) {

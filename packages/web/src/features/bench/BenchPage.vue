@@ -12,6 +12,7 @@ import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { notAfter } from '../../browser/days'
 import { download, fileName } from '../../browser/download'
+import { whenIdle } from '../../browser/idle'
 import Notice from '../../components/Notice.vue'
 import { notify } from '../../components/notify'
 import SearchField from '../../components/SearchField.vue'
@@ -30,7 +31,7 @@ onMounted(() => {
   document.title = 'Bench – Omblet'
   void batches.load().then(batches.loadOrphans)
   // The table is likely next: its code is fetched while the list is looked at.
-  requestIdleCallback?.(() => void import('./run/RunPage.vue'))
+  whenIdle(() => void import('./run/RunPage.vue'))
 })
 
 const words = ref('')
