@@ -1,39 +1,14 @@
-import { ref } from 'vue'
+import { usePreferredDark, useStorage } from '@vueuse/core'
+import { computed, watchEffect } from 'vue'
 
-export type ThemeChoice = 'system' | 'light' | 'dark'
+/** Evening colours, day colours, or what the device has. */
+const chosen = useStorage<'system' | 'light' | 'dark'>('omblet-theme', 'system', undefined, {
+  writeDefaults: false,
+  onError: () => undefined, // where nothing may be kept, the choice lasts until the page is left
+})
+const system = usePreferredDark()
+export const isDark = computed(() => chosen.value === 'dark' || (chosen.value !== 'light' && system.value))
 
-const KEY = 'omblet-theme'
-const system = matchMedia('(prefers-color-scheme: dark)')
-
-function stored(): ThemeChoice {
-  try {
-    const value = localStorage.getItem(KEY)
-    return value === 'light' || value === 'dark' ? value : 'system'
-  } catch {
-    return 'system'
-  }
-}
-
-export const themeChoice = ref<ThemeChoice>('system')
-export const isDark = ref(false)
-
-function apply() {
-  isDark.value = themeChoice.value === 'dark' || (themeChoice.value === 'system' && system.matches)
-  document.documentElement.classList.toggle('dark', isDark.value)
-}
-
-export function startTheme() {
-  themeChoice.value = stored()
-  system.addEventListener('change', apply)
-  apply()
-}
-
-export function setTheme(choice: ThemeChoice) {
-  themeChoice.value = choice
-  try {
-    localStorage.setItem(KEY, choice)
-  } catch {
-    // The choice then lasts until the page is left.
-  }
-  apply()
-}
+export const startTheme = () =>
+  watchEffect(() => void document.documentElement.classList.toggle('dark', isDark.value), { flush: 'sync' })
+export const setTheme = (choice: 'light' | 'dark') => (chosen.value = choice)

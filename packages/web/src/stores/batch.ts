@@ -19,6 +19,7 @@ import { computed, shallowRef } from 'vue'
 import * as z from 'zod'
 import { steadyIso } from '../browser/steady'
 import { plain } from '../browser/plain'
+import { useUnstored } from '../composables/unstored'
 import { appendEvent, BatchGone, eventsFrom, EventTaken, getBatch, type LotUse } from '../storage/batches'
 import { listBin, takeFromBin } from '../storage/bin'
 import { announce, listen, makeId } from '../storage/channel'
@@ -43,8 +44,6 @@ interface Held {
   why: string
   gone: boolean
 }
-
-const TRY_AGAIN_MS = 10_000
 
 /**
  * The batch that is open. Everything that happens is an event. An entry belongs to what was seen when it was made: it is
@@ -242,7 +241,7 @@ export const useBatch = defineStore('batch', () => {
       waiting.forEach((p) => p.settle(false))
     } else {
       held.value = { why: explainStorage(error), gone: false }
-      setTimeout(() => held.value && !held.value.gone && void pump(), TRY_AGAIN_MS)
+      later()
     }
   }
 
@@ -260,9 +259,10 @@ export const useBatch = defineStore('batch', () => {
   /** The batch with everything that is shown, as a file: the way out where the store does not take it. */
   const asFile = () => (info.value ? writeBatch({ batch: info.value, events: all.value, photos: [] }) : null)
 
-  addEventListener('beforeunload', (event) => {
-    if (unstored.value.length > 0) event.preventDefault()
-  })
+  const { later } = useUnstored(
+    () => unstored.value.length > 0,
+    () => held.value && !held.value.gone && void pump(),
+  )
   listen((message) => {
     if (message.type === 'batch' && message.id === info.value?.id) void catchUp()
   })

@@ -2,6 +2,7 @@ import { Formula as FormulaShape, withKeys, type Formula } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 import * as z from 'zod'
+import { useUnstored } from '../composables/unstored'
 import { announce } from '../storage/channel'
 import { ConflictError, GoneError, saveFormula } from '../storage/formulas'
 import { forget, keep, kept, keptNames } from '../storage/keepsake'
@@ -23,7 +24,6 @@ export interface Draft {
 }
 const NAME = 'formula:'
 const KeptDraft = z.object({ formula: FormulaShape, rev: z.number(), state: z.enum(['failed', 'conflict', 'gone']) }) // prettier-ignore
-const RETRY_MS = 10_000
 
 /** Changes that are not stored, apart from those of the open formula: named, kept over a reload, and tried again. */
 export const useDrafts = defineStore('drafts', () => {
@@ -42,11 +42,7 @@ export const useDrafts = defineStore('drafts', () => {
   })
   if (found.length > 0) drafts.value = new Map(found)
 
-  let again: ReturnType<typeof setTimeout> | undefined
-  const later = () => {
-    clearTimeout(again)
-    if ([...drafts.value.values()].some((d) => d.state === 'failed')) again = setTimeout(() => void tryAgain(), RETRY_MS) // prettier-ignore
-  }
+  const { later } = useUnstored(() => drafts.value.size > 0, tryAgain)
   later()
 
   function layAside(id: string, draft: Draft) {
@@ -78,9 +74,5 @@ export const useDrafts = defineStore('drafts', () => {
     }
   }
 
-  addEventListener('visibilitychange', () => document.visibilityState === 'visible' && void tryAgain())
-  addEventListener('beforeunload', (event) => {
-    if (drafts.value.size > 0) event.preventDefault()
-  })
   return { drafts, layAside, drop, safekeep, release, tryAgain }
 })

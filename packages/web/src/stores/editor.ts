@@ -9,8 +9,10 @@ import {
   type Edit,
   type Formula,
 } from '@omblet/core'
+import { useEventListener } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import { useUnstored } from '../composables/unstored'
 import { announce, listen } from '../storage/channel'
 import { explainStorage } from '../storage/db'
 import { ConflictError, getFormula, GoneError, saveFormula } from '../storage/formulas'
@@ -20,8 +22,6 @@ import { useLibrary } from './library'
 import { useMaterials } from './materials'
 
 type SaveState = 'saved' | 'saving' | 'failed' | 'conflict' | 'gone'
-
-const RETRY_MS = 10_000
 
 /**
  * The open formula: what it says, what was worked out from it, its undo history and how it is saved. Changes that cannot
@@ -191,7 +191,7 @@ export const useEditor = defineStore('editor', () => {
       } else {
         state.value = 'failed'
         problem.value = explainStorage(error)
-        setTimeout(() => void tryAgain(), RETRY_MS)
+        later()
       }
     }
   }
@@ -266,11 +266,8 @@ export const useEditor = defineStore('editor', () => {
     else if (record.rev > rev && !dirty) adopt(record)
   })
 
-  addEventListener('pagehide', () => void save())
-  addEventListener('visibilitychange', () => document.visibilityState === 'visible' && void tryAgain())
-  addEventListener('beforeunload', (event) => {
-    if (dirty || saving) event.preventDefault()
-  })
+  useEventListener(window, 'pagehide', () => void save())
+  const { later } = useUnstored(() => dirty || saving !== null, tryAgain)
 
   return { id, formula, assessment, findings, derived, state, problem, refused, opening, elsewhere, canUndo, canRedo, open, apply, replace, settle, undo, redo, flush, save, tryAgain, takeOther, keepAsCopy, storeAgain } // prettier-ignore
 })

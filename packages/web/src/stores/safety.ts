@@ -1,3 +1,4 @@
+import { useNow } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { backupAge, localDay } from '../browser/days'
@@ -19,7 +20,7 @@ export const useSafety = defineStore('safety', () => {
   /** Whether the browser promised not to clear what is stored; null where it does not tell. */
   const persisted = ref<boolean | null>(null)
   const lastBackup = shallowRef<string | null>(null)
-  const now = ref(new Date())
+  const now = useNow({ interval: 60_000 })
   whenStoreWaits((is) => (waiting.value = is))
 
   const age = computed(() => backupAge(lastBackup.value, now.value))
@@ -27,7 +28,6 @@ export const useSafety = defineStore('safety', () => {
 
   async function load() {
     lastBackup.value = (await getSetting<string>(KEY).catch(() => null)) ?? null
-    setInterval(() => (now.value = new Date()), 60_000)
     await askToPersist()
   }
   /** Asks the browser to keep what is stored, once there is something of one's own. */

@@ -11,7 +11,8 @@ import {
 } from '@omblet/core'
 import { PlainButton, QuietButton } from '../../../components/buttons'
 import Select from 'primevue/select'
-import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import { useIntervalFn } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
 import NumberField from '../../../components/NumberField.vue'
 import { useInstruments } from '../../../stores/instruments'
 import { INSTRUMENT_WORDS } from '../words'
@@ -69,8 +70,7 @@ async function combine() {
   vessel.value = step.into
 }
 const others = computed(() => letters.value.filter((l) => l !== vessel.value))
-const look = setInterval(() => void instruments.look(), 1500)
-onBeforeUnmount(() => clearInterval(look))
+useIntervalFn(() => void instruments.look(), 1500)
 </script>
 
 <template>

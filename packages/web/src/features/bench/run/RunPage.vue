@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { sayMinutes } from '@omblet/core'
+import { useWakeLock } from '@vueuse/core'
 import Button from 'primevue/button'
 import { PlainButton, QuietButton } from '../../../components/buttons'
-import { computed, defineAsyncComponent, nextTick, onBeforeUnmount, onMounted, provide, ref, shallowReactive, watch } from 'vue' // prettier-ignore
+import { computed, defineAsyncComponent, nextTick, provide, ref, shallowReactive, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { answerJump, jump } from '../../../browser/steady'
 import { download, fileName } from '../../../browser/download'
@@ -18,6 +19,7 @@ import SkipDialog from './SkipDialog.vue'
 import StepCard from './StepCard.vue'
 import StepList from './StepList.vue'
 import TimerStrip from './TimerStrip.vue'
+import { useRunKeys, type Opened } from './use-run-keys'
 
 const RescueDialog = defineAsyncComponent(() => import('./RescueDialog.vue'))
 const NoteDialog = defineAsyncComponent(() => import('./NoteDialog.vue'))
@@ -51,7 +53,7 @@ watch(
 const here = computed(() => phase.value === 'here' && batch.state !== null && batch.info?.id === props.id)
 const over = computed(() => here.value && run.step.value === null)
 
-const dialog = ref<'rescue' | 'note' | 'instruments' | 'skip' | 'keys' | null>(null)
+const dialog = ref<Opened | null>(null)
 const opened = ref(new Set<string>())
 watch(dialog, (d) => d && opened.value.add(d))
 const close = (which: string) => (open: boolean) => {
@@ -103,41 +105,17 @@ function keepAsFile() {
   if (text) download(fileName(`${batch.info!.code} ${batch.info!.name}`, '.omblet-batch.json'), text)
 }
 
-function onKey(event: KeyboardEvent) {
-  if (!here.value || event.ctrlKey || event.metaKey || event.altKey || dialog.value !== null) return
-  if (event.key === 'PageDown' || event.key === 'PageUp') {
-    event.preventDefault()
-    if (event.repeat) return
-    if (event.key === 'PageDown') forward()
-    else back()
-    return
-  }
-  const target = event.target as HTMLElement
-  if (target.closest('input, textarea, select, [role=combobox], [role=listbox], [role=dialog]')) return
-  const does = { w: 'rescue', n: 'note', i: 'instruments', s: 'skip', '?': 'keys' } as const
-  const which = does[event.key as keyof typeof does]
-  if (which && !(which === 'skip' && over.value)) {
-    event.preventDefault()
-    dialog.value = which
-  }
-}
-let lock: { release: () => Promise<void> } | null = null
-async function stayAwake() {
-  if (document.visibilityState !== 'visible') return
-  const wake = (navigator as Navigator & { wakeLock?: { request: (what: 'screen') => Promise<typeof lock> } })
-    .wakeLock
-  lock = (await wake?.request('screen').catch(() => null)) ?? null
-}
-onMounted(() => {
-  window.addEventListener('keydown', onKey)
-  document.addEventListener('visibilitychange', stayAwake)
-  void stayAwake()
+useRunKeys({
+  listens: () => here.value && dialog.value === null,
+  forward,
+  back,
+  open: (which) => {
+    if (which !== 'skip' || !over.value) dialog.value = which
+  },
 })
-onBeforeUnmount(() => {
-  window.removeEventListener('keydown', onKey)
-  document.removeEventListener('visibilitychange', stayAwake)
-  void lock?.release().catch(() => undefined)
-})
+// The screen stays on while something is made.
+const { request: stayAwake } = useWakeLock()
+stayAwake('screen').catch(() => undefined)
 </script>
 
 <template>

@@ -1,13 +1,13 @@
-import { onBeforeUnmount, readonly, ref } from 'vue'
+import { useIntervalFn } from '@vueuse/core'
+import { readonly, ref } from 'vue'
 import { lookAtClock, steadyNow } from '../../../browser/steady'
 
 /** Milliseconds since 1970, once a second, by the clock that nobody sets. */
 export function useNow(every = 1000) {
   const now = ref(steadyNow())
-  const timer = setInterval(() => {
+  useIntervalFn(() => {
     lookAtClock()
     now.value = steadyNow()
   }, every)
-  onBeforeUnmount(() => clearInterval(timer))
   return readonly(now)
 }

@@ -7,13 +7,14 @@ import {
   type Candidate,
   type SwapAmount,
 } from '@omblet/core'
+import { watchDebounced } from '@vueuse/core'
 import Button from 'primevue/button'
 import TitledCard from '../../../components/TitledCard.vue'
 import { PlainButton } from '../../../components/buttons'
 import Checkbox from 'primevue/checkbox'
 import SelectButton from 'primevue/selectbutton'
 import { useToast } from 'primevue/usetoast'
-import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import FindingMark from '../../../components/FindingMark.vue'
 import { notify } from '../../../components/notify'
@@ -47,16 +48,12 @@ const inUse = computed(() => list.value.some((c) => c.current))
 /** Judging every candidate takes a tenth of a second, so it waits until the typing rests. */
 const list = shallowRef<readonly Candidate[]>(rank())
 const REST_MS = 120
-let timer: ReturnType<typeof setTimeout> | undefined
-watch(
+watchDebounced(
   () => editor.assessment,
-  () => {
-    clearTimeout(timer)
-    timer = setTimeout(() => (list.value = rank()), REST_MS)
-  },
+  () => (list.value = rank()),
+  { debounce: REST_MS },
 )
 watch([which, amount], () => (list.value = rank()))
-onBeforeUnmount(() => clearTimeout(timer))
 const MOST = 8
 const all = ref(false)
 watch(which, () => (all.value = false))
@@ -77,7 +74,6 @@ const verdict = (c: Candidate) => {
 }
 function take(c: Candidate) {
   editor.apply(c.edit)
-  clearTimeout(timer)
   list.value = rank()
   open.value = null
   notify(toast, `${capitalise(c.material.name)} at ${sayPercent(c.percent)}.`, {
