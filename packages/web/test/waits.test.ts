@@ -6,7 +6,10 @@ import { useNewest } from '../src/composables/newest'
 import { useUnstored } from '../src/composables/unstored'
 import { useRunKeys } from '../src/features/bench/run/use-run-keys'
 
-vi.mock('comlink', () => ({ wrap: (worker: object) => Object.create(worker) as unknown, expose: () => undefined }))
+vi.mock('comlink', () => ({
+  wrap: (worker: object) => Object.create(worker) as unknown,
+  expose: () => undefined,
+}))
 
 let scope: EffectScope
 const within = <T>(work: () => T) => scope.run(work)!
