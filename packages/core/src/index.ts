@@ -263,6 +263,7 @@ export {
   type LineRef,
   MADE_FOR,
   type MadeFor,
+  METHOD_WORDS,
   METHODS,
   Phase,
   Portion,

@@ -349,11 +349,13 @@ describe('a trial', () => {
     expect(rows[1]!.says).toBe('Omblet was low')
     expect(forecastAndFound(null, [{ sample: 'a', what: 'ph', value: 5 }])[0]!.fits).toBeNull()
   })
-  it('gives a reading the room of how it was read: a strip tells less than a meter', () => {
+  it('gives a reading the room of how it was read: a strip tells less than a meter, and so does what nobody said', () => {
     const f = forecastOf(derivedOf(lotion, catalogue), noPrice)
     const at = f.ph!.high + 0.4
     const fits = (way?: 'strip' | 'meter-direct') => forecastAndFound(f, [{ sample: 'a', what: 'ph', value: at, ...(way ? { way } : {}) }])[0]!.fits // prettier-ignore
-    expect([fits('strip'), fits('meter-direct'), fits()]).toEqual([true, false, false])
+    expect([fits('strip'), fits('meter-direct'), fits()]).toEqual([true, false, true])
+    const found = (way?: 'meter-10pct') => forecastAndFound(null, [{ sample: 'a', what: 'ph', value: 5.4, ...(way ? { way } : {}) }])[0]!.found // prettier-ignore
+    expect([found('meter-10pct'), found()]).toEqual(['5.40 (meter on 10 %)', '5.40'])
   })
   it('takes the pH of a jar from its batch: of all of it, and before anything was set right', () => {
     const batch = (parts: Partial<Parameters<typeof foundInBatch>[1]>) => foundInBatch('a', { readings: [], doses: [], events: [], ...parts }) // prettier-ignore

@@ -212,6 +212,34 @@ describe('the screens of a trial', () => {
     await flushPromises()
     expect((await getTrial('t1'))!.plan.measured).toContainEqual({ sample: 'a', what: 'spread', value: 61.5 })
   })
+  it('asks how a pH was read, and keeps it while the figure is put right', async () => {
+    await addTrial(done())
+    await useTrials().load()
+    const card = mounted(FoundCard, { trial: done() })
+    const stored = async () => (await getTrial('t1'))!
+    const ways = () => card.findAllComponents(ChoiceField as Component).filter((c) => c.props('label') === 'pH, how it was read') // prettier-ignore
+    expect(ways()).toHaveLength(0)
+    await card.find('#found-a-ph').setValue('5,4')
+    await flushPromises()
+    await card.setProps({ trial: (await stored()) as PlannedTrial })
+    expect(ways()).toHaveLength(1)
+    ways()[0]!.vm.$emit('update:modelValue', 'strip')
+    await flushPromises()
+    await card.setProps({ trial: (await stored()) as PlannedTrial })
+    expect(card.text()).toContain('found 5.40 (strip)')
+    await card.find('#found-a-ph').setValue('5,6')
+    await flushPromises()
+    expect((await stored()).plan.measured).toContainEqual({
+      sample: 'a',
+      what: 'ph',
+      value: 5.6,
+      way: 'strip',
+    })
+    await card.setProps({ trial: (await stored()) as PlannedTrial })
+    await card.find('#found-a-ph').setValue('')
+    await flushPromises()
+    expect((await stored()).plan.measured).toEqual([])
+  })
   it('shows the photographs of a jar’s batch beside what was found', async () => {
     vi.spyOn(URL, 'createObjectURL').mockReturnValue('blob:seen')
     vi.spyOn(URL, 'revokeObjectURL').mockReturnValue()

@@ -1,4 +1,5 @@
 import { adjusterName } from '../dosing/log.ts'
+import { METHOD_WORDS } from '../shapes/formula.ts'
 import { formatCelsius, formatGrams, sayNumber } from '../text/format.ts'
 import type { BenchEvent, EventOf } from './events.ts'
 import { choicesOf, WATCH } from '../keeping/data.ts'
@@ -110,7 +111,7 @@ const TELLS: Tells = {
   ph: (e) => ({
     value: e.ph,
     unit: 'pH',
-    detail: { strip: 'strip', 'meter-direct': 'meter, direct', 'meter-10pct': 'meter on 10 %' }[e.method],
+    detail: METHOD_WORDS[e.method],
   }),
   dose: (e) =>
     grams(e.grams, {

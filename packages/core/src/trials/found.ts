@@ -2,6 +2,7 @@ import { READING_SD } from '../dosing/fit.ts'
 import { FROST, type Forecast } from '../derived/forecast.ts'
 import { BODIES } from '../feel/body.ts'
 import type { BatchState } from '../bench/types.ts'
+import { METHOD_WORDS } from '../shapes/formula.ts'
 import type { Measured } from '../shapes/trial.ts'
 import { capitalise, formatNumber } from '../text/format.ts'
 
@@ -23,8 +24,8 @@ export interface ForecastAndFound {
   says: string
 }
 
-/** Room that a reading has beside a forecast, pH: twice the error of how it was read; of a meter where nobody said. */
-const roomOf = (way: Measured['way']) => 2 * READING_SD[way ?? 'meter-direct']
+/** Room that a reading has beside a forecast, pH: twice the error of how it was read; of a strip where nobody said. */
+const roomOf = (way: Measured['way']) => 2 * READING_SD[way ?? 'strip']
 
 /** Forecast against what was found of one sample, where both are there or something was found. */
 export function forecastAndFound(f: Forecast | null, measured: readonly Measured[]): ForecastAndFound[] {
@@ -36,7 +37,7 @@ export function forecastAndFound(f: Forecast | null, measured: readonly Measured
     const e = f?.ph ?? null
     const room = roomOf(read?.way)
     const fits = e ? ph >= e.low - room && ph <= e.high + room : null
-    rows.push({ what: 'pH', expected: e ? `${formatNumber(e.low, 1)} to ${formatNumber(e.high, 1)}` : 'not told', found: formatNumber(ph, 2), fits, says: fits === false ? (ph > e!.high ? 'Omblet was low' : 'Omblet was high') : '' }) // prettier-ignore
+    rows.push({ what: 'pH', expected: e ? `${formatNumber(e.low, 1)} to ${formatNumber(e.high, 1)}` : 'not told', found: `${formatNumber(ph, 2)}${read?.way ? ` (${METHOD_WORDS[read.way]})` : ''}`, fits, says: fits === false ? (ph > e!.high ? 'Omblet was low' : 'Omblet was high') : '' }) // prettier-ignore
   }
   const body = last('body')?.choice
   if (body !== undefined) {

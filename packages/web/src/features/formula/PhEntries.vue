@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatRange, phLog, removeEntry, sayNumber, type Reading } from '@omblet/core'
+import { formatRange, METHOD_WORDS, phLog, removeEntry, sayNumber, type Reading } from '@omblet/core'
 import Button from 'primevue/button'
 import { useEditor } from '../../stores/editor'
 import ReadingForm from './ReadingForm.vue'
@@ -16,7 +16,6 @@ const editor = useEditor()
 
 const { texts, error, onText, settle } = useTargetFields(() => props.target)
 
-const METHOD_WORDS = { strip: 'strip', 'meter-direct': 'meter, direct', 'meter-10pct': 'meter, 10 %' }
 function removeReading() {
   const last = phLog(editor.formula!).findLast((entry) => entry.kind === 'read')
   if (last) editor.apply(removeEntry(editor.formula!, last))

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { METHODS, parseReading, recordReading, type Reading } from '@omblet/core'
+import { parseReading, recordReading, type Reading } from '@omblet/core'
 import { PlainButton } from '../../components/buttons'
 import Select from 'primevue/select'
 import { ref } from 'vue'
+import { READING_WAYS } from '../../components/reading-ways'
 import { useEditor } from '../../stores/editor'
 
 withDefaults(defineProps<{ id: string; label: string; big?: boolean }>(), { big: false })
@@ -11,8 +12,6 @@ const editor = useEditor()
 
 const text = ref('')
 const error = ref<string | null>(null)
-const METHOD_WORDS = { strip: 'strip', 'meter-direct': 'meter', 'meter-10pct': 'meter, 10 %' }
-const METHOD_OPTIONS = METHODS.map((value) => ({ value, label: METHOD_WORDS[value] }))
 const method = ref<Reading['method']>(editor.formula?.readings?.at(-1)?.method ?? 'meter-10pct')
 
 function record() {
@@ -45,7 +44,7 @@ function record() {
     />
     <Select
       v-model="method"
-      :options="METHOD_OPTIONS"
+      :options="READING_WAYS"
       option-label="label"
       option-value="value"
       size="small"

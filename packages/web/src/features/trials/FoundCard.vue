@@ -15,6 +15,7 @@ import { computed, onBeforeUnmount, shallowRef, watch } from 'vue'
 import TitledCard from '../../components/TitledCard.vue'
 import ChoiceField from '../../components/ChoiceField.vue'
 import NumberField from '../../components/NumberField.vue'
+import { READING_WAYS } from '../../components/reading-ways'
 import { readBatch } from '../../composables/batch-state'
 import { photosOf } from '../../storage/batches'
 import { useMaterials } from '../../stores/materials'
@@ -61,14 +62,16 @@ const rows = computed(() =>
     return { s, i, rows: forecastAndFound(forecast, mine), value, photos }
   }),
 )
+const ways = [{ value: null, label: 'not said' }, ...READING_WAYS]
 const NONE = 'none'
 /** Those that are figures; the others are chosen. */
 const figures = KITCHEN.filter((k) => k.what !== 'body' && k.what !== 'frost')
 const bodies = [{ value: NONE, label: 'not seen' }, ...BODY_FOUND.map((b) => ({ value: b.id as string, label: b.words }))] // prettier-ignore
 const frosts = [{ value: NONE, label: 'not tried' }, ...FROST_FOUND.map((f) => ({ value: f.id as string, label: f.words }))] // prettier-ignore
 const put = (found: Measured) => void trials.change(props.trial.plan.id, (here) => withFound(here, found))
-const number = (sample: string, what: Measured['what'], value: number | null) =>
-  put({ sample, what, ...(value === null ? {} : { value }) })
+/** A figure; a pH keeps how it was read. */
+const number = (sample: string, what: Measured['what'], value: number | null, way?: Measured['way']) =>
+  put({ sample, what, ...(value === null ? {} : { value, ...(way ? { way } : {}) }) })
 const choice = (sample: string, what: Measured['what'], value: string) =>
   put({ sample, what, ...(value === NONE ? {} : { choice: value }) })
 </script>
@@ -92,17 +95,27 @@ const choice = (sample: string, what: Measured['what'], value: string) =>
           <details>
             <summary class="small">Write down what was found</summary>
             <div class="fields">
-              <NumberField
-                v-for="k in figures"
-                :id="`found-${r.s.id}-${k.what}`"
-                :key="k.what"
-                :model-value="r.value(k.what)?.value ?? null"
-                :label="k.label"
-                :unit="k.unit"
-                :max="k.what === 'ph' ? 14 : 1000"
-                :what="`the ${k.label.toLowerCase()}`"
-                @update:model-value="number(r.s.id, k.what, $event)"
-              />
+              <template v-for="k in figures" :key="k.what">
+                <NumberField
+                  :id="`found-${r.s.id}-${k.what}`"
+                  :model-value="r.value(k.what)?.value ?? null"
+                  :label="k.label"
+                  :unit="k.unit"
+                  :max="k.what === 'ph' ? 14 : 1000"
+                  :what="`the ${k.label.toLowerCase()}`"
+                  @update:model-value="number(r.s.id, k.what, $event, r.value(k.what)?.way)"
+                />
+                <ChoiceField
+                  v-if="k.what === 'ph' && r.value('ph')"
+                  :id="`found-${r.s.id}-way`"
+                  :model-value="r.value('ph')?.way ?? null"
+                  label="pH, how it was read"
+                  :options="ways"
+                  @update:model-value="
+                    number(r.s.id, 'ph', r.value('ph')?.value ?? null, $event ?? undefined)
+                  "
+                />
+              </template>
               <ChoiceField
                 :id="`found-${r.s.id}-body`"
                 :model-value="r.value('body')?.choice ?? NONE"

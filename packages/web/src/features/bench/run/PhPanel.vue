@@ -1,51 +1,45 @@
 <script setup lang="ts">
 import {
-  ADJUSTER_GROUPS,
   adjusterName,
   aimPh,
   chargedToFill,
-  DOSE_WAIT,
+  decimalsOf,
   formatNumber,
   formatRange,
-  handling,
-  landsWords,
   phFormula,
   sayNumber,
 } from '@omblet/core'
 import Button from 'primevue/button'
 import { PlainButton } from '../../../components/buttons'
-import Select from 'primevue/select'
 import SelectButton from 'primevue/selectbutton'
 import { computed, inject, onBeforeUnmount, onMounted } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
-import FormField from '../../../components/FormField.vue'
-import Notice from '../../../components/Notice.vue'
 import NumberField from '../../../components/NumberField.vue'
+import { READING_WAYS } from '../../../components/reading-ways'
 import { useTools } from '../../../stores/tools'
 import { useMaterials } from '../../../stores/materials'
 import { useDosing } from '../../../composables/dosing'
+import DoseForm from './DoseForm.vue'
 import Entries from './Entries.vue'
-import { PEDAL, useRun, useShown, useTare } from './run'
-import { useDoseEntry, usePhReading } from './use-ph-step'
+import { PEDAL, useRun, useShown } from './run'
+import { usePhReading } from './use-ph-step'
 
 const bench = useTools()
 const materials = useMaterials()
 const run = useRun()
-const { tare, waiting: taring } = useTare(run.now)
 const pedal = inject(PEDAL)!
 const probe = useShown('ph', run.now)
-const scale = useShown('scale', run.now)
 onMounted(() => void bench.load())
 
 const s = computed(() => run.state.value)
 const formula = computed(() => phFormula(s.value))
 const a = computed(() => (formula.value ? materials.derive(formula.value).assessment : null))
-const { stand, dosing, strengthText, choose } = useDosing(
+const dosed = useDosing(
   () => a.value,
   () => s.value.plan.a,
 )
 const aim = computed(() => aimPh(s.value.plan.a))
-const now = computed(() => stand.value?.now ?? null)
+const now = computed(() => dosed.stand.value?.now ?? null)
 const current = computed(() => s.value.readings.filter((r) => r.n > s.value.changedAt).at(-1) ?? null)
 /** Where it stands: by the model where one can be made, else as it was read. */
 const stands = computed(() =>
@@ -65,29 +59,7 @@ const inAim = computed(
     stands.value.ph <= aim.value.max + 0.05,
 )
 
-const { METHODS, method, typedPh, phError, reading, read, sample, takeSample } = usePhReading(probe)
-const doseEntry = useDoseEntry({
-  dosing,
-  strengthText,
-  scale,
-  batchGrams: () => a.value?.amounts.batchGrams ?? 0,
-})
-const {
-  strength,
-  strengthFault,
-  plan,
-  dose,
-  words,
-  fault,
-  net,
-  typedGrams,
-  drops,
-  grams,
-  doseError,
-  say,
-  add,
-} = doseEntry
-const care = computed(() => (dosing.value && !inAim.value ? handling(dosing.value.adjuster) : null))
+const { method, typedPh, phError, reading, read, sample, takeSample } = usePhReading(probe)
 const charged = computed(() => chargedToFill(s.value))
 function press() {
   if (reading.value !== null && current.value === null) {
@@ -129,7 +101,7 @@ onBeforeUnmount(() => {
       <h3 id="read-title">Read</h3>
       <SelectButton
         v-model="method"
-        :options="[...METHODS]"
+        :options="READING_WAYS"
         option-label="label"
         option-value="value"
         :allow-empty="false"
@@ -163,76 +135,16 @@ onBeforeUnmount(() => {
       </form>
     </section>
 
-    <section v-if="!inAim" aria-labelledby="dose-title">
-      <h3 id="dose-title">Bring it there</h3>
-      <p v-if="!aim" class="muted">This formula has no pH to aim for. Set one on its pH leaf, or go on.</p>
-      <div class="entry abreast at-foot wraps for-hands">
-        <FormField id="adjuster" label="With">
-          <Select
-            :model-value="dosing?.adjuster"
-            label-id="adjuster"
-            :options="ADJUSTER_GROUPS"
-            option-label="label"
-            option-value="value"
-            option-group-label="label"
-            option-group-children="items"
-            aria-label="With"
-            @update:model-value="choose($event as string)"
-          />
-        </FormField>
-        <NumberField
-          v-model="strength"
-          label="Strength"
-          unit="%"
-          :min="0.01"
-          :max="100"
-          :error="strengthFault"
-          what="the strength"
-        />
-      </div>
-      <p v-if="plan && 'there' in plan" class="muted">{{ plan.there }}</p>
-      <Notice v-if="fault" kind="check">
-        {{ fault.fault }}
-        <template v-if="fault.instead" #actions>
-          <PlainButton
-            :label="`Take ${adjusterName(fault.instead.adjuster).toLowerCase()}, ${sayNumber(fault.instead.strengthPercent)} %`"
-            @click="choose(fault.instead.adjuster, fault.instead.strengthPercent)"
-          />
-        </template>
-      </Notice>
-      <p v-if="a && !stand?.model" class="muted">
-        The pH of this batch cannot be reckoned: add a little, stir, wait and read.
-      </p>
-      <div v-if="dose" class="dose">
-        <p class="figure mono" data-testid="dose">{{ say(dose.first.grams) }}<span class="unit"> g</span></p>
-        <p v-if="words">
-          first, {{ words.how }}. {{ landsWords(dose.first.lands) }} {{ words.whole }} {{ words.chance }}
-        </p>
-      </div>
-      <p v-if="current === null" class="muted">
-        Not read yet: this rests on the weights alone. Read it first.
-      </p>
-      <form class="entry abreast at-foot wraps for-hands" @submit.prevent="add">
-        <NumberField
-          v-model="typedGrams"
-          :label="net === null ? 'Went in' : 'Or type it'"
-          unit="g"
-          :placeholder="net !== null && net > 0 ? say(net) : '0'"
-          :error="doseError"
-          what="the dose"
-        />
-        <NumberField v-model="drops" label="or drops" :max="1000" placeholder="0" what="the drops" />
-        <Button type="submit" :label="grams ? `Record ${sayNumber(grams, 3)} g` : 'Record dose'" />
-        <PlainButton v-if="scale" :label="taring ? 'Settling…' : 'Tare'" @click="tare" />
-      </form>
-      <p class="muted small">{{ DOSE_WAIT }} A timer starts by itself.</p>
-      <Notice v-if="care" kind="note">
-        <strong>{{ care.strong }}</strong> {{ care.then }}
-      </Notice>
-    </section>
+    <DoseForm
+      v-if="!inAim"
+      :of="dosed"
+      :batch-grams="a?.amounts.batchGrams ?? 0"
+      :aimed="aim !== null"
+      :read="current !== null"
+    />
 
     <p v-if="charged" class="charged" data-testid="charged">
-      {{ say(charged.total) }} g
+      {{ formatNumber(charged.total, decimalsOf(run.resolution.value)) }} g
       {{
         s.doses
           .map((d) => adjusterName(d.material).toLowerCase())
@@ -261,12 +173,8 @@ section {
 .figures > div {
   align-self: start;
 }
-.entry :deep(.field:has(input)) {
+.entry :deep(.field) {
   width: 9rem;
-}
-.entry :deep(.p-select) {
-  align-items: center;
-  max-width: 100%;
 }
 .ph :deep(.p-togglebutton) {
   min-height: 44px;
@@ -279,21 +187,9 @@ section {
   font-weight: 700;
   color: var(--accent-ink);
 }
-.dose {
-  display: grid;
-  grid-template-columns: auto minmax(0, 1fr);
-  align-items: center;
-  gap: 0.5rem 1.25rem;
-  max-width: 46rem;
-}
 .charged {
   padding: 0.5rem 0.75rem;
   border-radius: var(--round-m);
   background: var(--wash);
-}
-@media (max-width: 520px) {
-  .dose {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -20,11 +20,6 @@ type Shown = ReturnType<typeof useShown>
 export function usePhReading(probe: Shown) {
   const batch = useBatch()
   const run = useRun()
-  const METHODS = [
-    { value: 'strip', label: 'Strip' },
-    { value: 'meter-direct', label: 'Meter, direct' },
-    { value: 'meter-10pct', label: 'Meter on 10 %' },
-  ] as const
   const method = ref<Reading['method']>(run.state.value.readings.at(-1)?.method ?? 'meter-direct')
   const typedPh = ref<number | null>(null)
   const phError = ref<string | null>(null)
@@ -44,7 +39,7 @@ export function usePhReading(probe: Shown) {
   const takeSample = () => {
     if (sample.value && batch.enter({ type: 'sample', grams: sample.value })) sample.value = null
   }
-  return { METHODS, method, typedPh, phError, reading, read, sample, takeSample }
+  return { method, typedPh, phError, reading, read, sample, takeSample }
 }
 
 /** A dose on its way into the batch: strength, how much by scale, figure or drops, and why it cannot be. */

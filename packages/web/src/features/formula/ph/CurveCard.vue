@@ -5,6 +5,7 @@ import {
   decimalsOf,
   formatNumber,
   listWords,
+  METHOD_WORDS,
   oilyAcids,
   sayNumber,
 } from '@omblet/core'
@@ -17,12 +18,11 @@ import { useTitration } from './titration'
 const CurveChart = defineAsyncComponent(() => import('./CurveChart.vue'))
 const t = useTitration()
 
-const METHODS = { strip: 'strip', 'meter-direct': 'meter, direct', 'meter-10pct': 'meter on 10 %' }
 const nowWords = computed(() => {
   const n = t.now.value!
   const band = `likely ${sayNumber(n.low, 1)} to ${sayNumber(n.high, 1)}`
   if (!n.read) return `${n.from === 'prediction' ? 'computed' : 'fitted'}, ${band}`
-  const read = `read ${sayNumber(n.read.ph, 2)}, ${METHODS[n.read.method]}`
+  const read = `read ${sayNumber(n.read.ph, 2)}, ${METHOD_WORDS[n.read.method]}`
   if (n.from === 'reading and additions') return `computed since ${read}; ${band}`
   return n.read.method === 'meter-10pct' ? `${read}; in the product itself ${band}` : `${read}; ${band}`
 })

@@ -3,6 +3,7 @@ import {
   adjusterName,
   decimalsOf,
   formatNumber,
+  METHOD_WORDS,
   partsOfAddition,
   phLog,
   removeEntry,
@@ -26,7 +27,6 @@ const toast = useToast()
 
 const entries = computed(() => phLog(t.formula.value))
 const places = computed(() => decimalsOf(t.assessment.value.amounts.resolutionGrams))
-const METHODS = { strip: 'strip', 'meter-direct': 'meter', 'meter-10pct': 'meter, 10 %' }
 
 function when(at: string | undefined) {
   const day = at ? new Date(at) : null
@@ -36,7 +36,7 @@ function when(at: string | undefined) {
 const stamp = (e: LogEntry) => when(e.kind === 'read' ? e.reading.at : e.addition.at)
 const words = (e: LogEntry) =>
   e.kind === 'read'
-    ? `read, ${METHODS[e.reading.method]}`
+    ? `read, ${METHOD_WORDS[e.reading.method]}`
     : `${adjusterName(e.addition.material).toLowerCase()}, ${sayNumber(e.addition.strengthPercent)} %`
 const value = (e: LogEntry) =>
   e.kind === 'read' ? sayNumber(e.reading.ph) : `${formatNumber(e.addition.grams, places.value)} g`

@@ -1,0 +1,4 @@
+import { capitalise, METHOD_WORDS, METHODS } from '@omblet/core'
+
+/** How a pH was read, to be chosen from. */
+export const READING_WAYS = METHODS.map((value) => ({ value, label: capitalise(METHOD_WORDS[value]) }))
