@@ -79,6 +79,33 @@ describe('variants', () => {
       expect(state.marks.has(own.steps[state.at]!.key)).toBe(false)
     }
   })
+  it('tells what of the base a jar cannot count, and counts a material whose facts were put right since', () => {
+    const kelp = (material: string, inci = 'Kelp Extract'): Formula => {
+      const water = lotion.phases[0]!
+      const line = {
+        material,
+        percent: 5,
+        ...(material === 'Kelp' ? { custom: { inci: [inci], functions: ['humectant'] } } : {}),
+      }
+      return { ...lotion, phases: [{ ...water, lines: [...water.lines, line] }, ...lotion.phases.slice(1)] }
+    }
+    const jars = [0.2, 0.4].map((percent) => levelOptions(kelp('Kelp'), lotion.phases[0]!.lines.length + 1, [percent])[0]!.formula).map((f) => formulaToMake(f, 60)) // prettier-ignore
+    const base = sharedBase(jars, catalogue)
+    const plan = benchPlan(base.formula!)
+    const events: BenchEvent[] = [{ n: 0, at: '2026-03-01T10:00:00.000Z', step: null, type: 'start', formula: base.formula!, version: null }] // prettier-ignore
+    for (const step of plan.steps)
+      for (const t of tasksOf(foldBatch(plan, events), step))
+        events.push({ n: events.length, at: '2026-03-01T10:00:00.000Z', step: step.key, type: 'weigh', line: t.line, grams: t.left }) // prettier-ignore
+    const made = foldBatch(plan, events)
+    const told = (jar: Formula) => eventsOfBase(benchPlan(formulaToMake(jar, 60)), made, base, '2026-03-01T11:00:00.000Z') // prettier-ignore
+    const weighed = (jar: Formula) => told(jar).reduce((s, e) => s + (e.type === 'weigh' ? e.grams : 0), 0)
+    const note = (jar: Formula) => told(jar).flatMap((e) => (e.type === 'note' ? [e.text] : []))[0]!
+    const whole = weighed(kelp('Kelp'))
+    expect(note(kelp('Kelp'))).not.toMatch(/not counted/)
+    expect(weighed(kelp('Kelp', 'Laminaria Digitata Extract'))).toBeCloseTo(whole, 6)
+    expect(note(kelp('panthenol'))).toMatch(/In it is 3\.0\sg Kelp, which this jar’s formula does not have there: in the jar, and not counted\.$/) // prettier-ignore
+    expect(weighed(kelp('panthenol'))).toBeCloseTo(whole - 3, 1)
+  })
   it('share the whole emulsion where only what comes last differs, and phases where the wax does', () => {
     const late = lotion.phases.slice(0, 2).reduce((n, p) => n + p.lines.length, 0)
     const whole = sharedBase(levelOptions(lotion, late, [0.2, 0.4]).map((o) => formulaToMake(o.formula, 60)), catalogue) // prettier-ignore

@@ -5,19 +5,36 @@ import type { BenchPlan } from '../bench/plan.ts'
 import { foldBatch } from '../bench/state.ts'
 import { tasksOf } from '../bench/tasks.ts'
 import type { BatchState } from '../bench/types.ts'
-import { formatGrams } from '../text/format.ts'
+import type { Line } from '../shapes/formula.ts'
+import { formatGrams, listWords } from '../text/format.ts'
 import { KEPT_STEPS, sameStuff, type SharedBase } from './common.ts'
+
+/** What is in the jar by way of the base, and that its formula cannot count. */
+const foreignWords = (foreign: readonly string[]) =>
+  foreign.length === 0
+    ? ''
+    : ` In it ${foreign.length === 1 ? 'is' : 'are'} ${listWords(foreign)}, which this jar’s formula does not have there: in the jar, and not counted.`
+
+/** The line of the plan that is this one: of the same facts, else of the same material; -1 where none is. */
+function lineLike({ a, formula }: BenchPlan, line: Line, phase: string | undefined, free: (line: number) => boolean): number {
+  const here = (same: (x: Line, y: Line) => boolean) => a.lines.findIndex((x, n) => free(n) && formula.phases[x.phase]?.id === phase && same(x.source, line))
+  const exact = here(sameStuff)
+  return exact >= 0 ? exact : here((x, y) => sameStuff({ ...x, custom: undefined }, { ...y, custom: undefined }))
+} // prettier-ignore
 
 type Stepped = Happening & { step: string | null }
 
 /**
  * What a jar's batch begins with when its base was made: each shared line as weighed, in the step that asks for it, by
- * what really went into the base; steps that the base did already are over. `made` is the batch of the base.
+ * what really went into the base; steps that the base did already are over. What the base has and the jar's formula has
+ * not is told and not counted; a material whose facts were put right since is still that material. `made` is the batch of the base.
  */
 export function eventsOfBase(plan: BenchPlan, made: BatchState, shared: SharedBase, at: string): BenchEvent[] {
   const grams = actualGrams(made, linesIn(made, true))
   const left = new Map<number, number>()
+  const foreign: string[] = []
   let each = 0
+  const resolution = plan.a.amounts.resolutionGrams
   for (const part of shared.parts) {
     const inPart = made.plan.a.lines.flatMap((l, i) => (part.phases.includes(l.phase) ? [i] : []))
     const total = inPart.reduce((s, i) => s + grams[i]!, 0)
@@ -26,17 +43,19 @@ export function eventsOfBase(plan: BenchPlan, made: BatchState, shared: SharedBa
     for (const i of inPart) {
       const l = made.plan.a.lines[i]!
       const phase = made.plan.formula.phases[l.phase]?.id
-      const line = plan.a.lines.findIndex((x, n) => !left.has(n) && sameStuff(x.source, l.source) && plan.formula.phases[x.phase]?.id === phase)
-      if (line >= 0) left.set(line, (grams[i]! * part.gramsEach) / total)
+      const line = lineLike(plan, l.source, phase, (n) => !left.has(n))
+      const share = (grams[i]! * part.gramsEach) / total
+      if (line >= 0) left.set(line, share)
+      else if (share > resolution / 2) foreign.push(`${formatGrams(share, resolution)} ${l.label}`)
     }
   }
-  if (left.size === 0) return []
+  if (left.size === 0 && foreign.length === 0) return []
   const inBase = new Set(left.keys())
   const events: BenchEvent[] = []
   const start: BenchEvent = { n: 0, at, step: null, type: 'start', formula: plan.formula, version: null }
   const put = (h: Stepped) => events.push({ n: events.length + 1, at, ...h })
   const now = () => foldBatch(plan, [start, ...events])
-  put({ step: plan.steps[0]?.key ?? null, type: 'note', text: `Shared base: ${formatGrams(each, plan.a.amounts.resolutionGrams)} of what was made once for all jars.` })
+  put({ step: plan.steps[0]?.key ?? null, type: 'note', text: `Shared base: ${formatGrams(each, resolution)} of what was made once for all jars.${foreignWords(foreign)}` })
   /** Up to here the base is the product itself. */
   let one = shared.kind === 'whole'
   const open: string[] = []
