@@ -9,18 +9,19 @@ const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-back
 /** Does something with a way to new browsers, in which nothing is stored; stops all afterwards. */
 export async function served(work) {
   const server = spawn(`${root}/node_modules/.bin/tsx`, [`${root}/packages/server/src/main.ts`], { cwd: root, env: { ...process.env, PORT: String(PORT) }, stdio: ['ignore', 'pipe', 'inherit'] }) // prettier-ignore
-  await new Promise((resolve, reject) => {
-    server.stdout.once('data', resolve)
-    server.once('exit', () => reject(new Error('The server did not start. Run: npm run build')))
-  })
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ARGS })
+  let browser
   try {
+    await new Promise((resolve, reject) => {
+      server.stdout.once('data', resolve)
+      server.once('exit', () => reject(new Error('The server did not start. Run: npm run build')))
+    })
+    browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ARGS })
     await work(async () => {
       const context = await browser.newContext({ baseURL: `http://localhost:${PORT}`, viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' }) // prettier-ignore
       return context.newPage()
     })
   } finally {
-    await browser.close()
+    await browser?.close()
     server.kill('SIGTERM')
   }
 }
