@@ -9,7 +9,7 @@ const openPh = async (page: Page, name: string) => {
 const chart = (page: Page) => page.locator('.apexcharts-svg').first()
 const log = (page: Page) => page.getByRole('region', { name: 'Log' })
 const next = (page: Page) => page.getByRole('region', { name: 'Next dose' })
-const WORDS = { strip: 'strip', 'meter-direct': 'meter', 'meter-10pct': 'meter, 10 %' }
+const WORDS = { strip: 'Strip', 'meter-direct': 'Meter, direct', 'meter-10pct': 'Meter, 10 %' }
 const record = async (page: Page, ph: string, method: keyof typeof WORDS = 'meter-direct') => {
   await next(page).getByRole('combobox', { name: 'How it was read' }).click()
   await page.getByRole('option', { name: WORDS[method], exact: true }).click()

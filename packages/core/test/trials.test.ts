@@ -355,7 +355,7 @@ describe('a trial', () => {
     const fits = (way?: 'strip' | 'meter-direct') => forecastAndFound(f, [{ sample: 'a', what: 'ph', value: at, ...(way ? { way } : {}) }])[0]!.fits // prettier-ignore
     expect([fits('strip'), fits('meter-direct'), fits()]).toEqual([true, false, true])
     const found = (way?: 'meter-10pct') => forecastAndFound(null, [{ sample: 'a', what: 'ph', value: 5.4, ...(way ? { way } : {}) }])[0]!.found // prettier-ignore
-    expect([found('meter-10pct'), found()]).toEqual(['5.40 (meter on 10 %)', '5.40'])
+    expect([found('meter-10pct'), found()]).toEqual(['5.40 (meter, 10 %)', '5.40'])
   })
   it('takes the pH of a jar from its batch: of all of it, and before anything was set right', () => {
     const batch = (parts: Partial<Parameters<typeof foundInBatch>[1]>) => foundInBatch('a', { readings: [], doses: [], events: [], ...parts }) // prettier-ignore

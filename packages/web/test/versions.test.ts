@@ -13,7 +13,7 @@ import {
 } from '@omblet/core'
 import { flushPromises } from '@vue/test-utils'
 import { effectScope, type Component } from 'vue'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import Select from 'primevue/select'
 import { demoFormulas } from '../src/demo'
 import FillCard from '../src/features/formula/cost/FillCard.vue'
@@ -133,6 +133,21 @@ describe('versions on the screen', () => {
     await form.find('#version-reason').trigger('change')
     expect(form.emitted('tell')!.at(-1)).toEqual([{ reason: 'less wax' }])
     expect(form.findAll('a').map((a) => a.attributes('href'))).toEqual(['/trials/t1', '/bench/b1/record'])
+  })
+  it('are missing only where they were looked for', async () => {
+    await open()
+    const page = mounted(VersionsPage)
+    expect(page.text()).toBe('') // nothing is said before they are read
+    await eventually(() => expect(page.text()).toContain('No version yet'))
+    expect(page.findAll('button').map((b) => b.text())).toEqual(['Save a version'])
+    page.unmount()
+    const getAll = vi.spyOn(IDBIndex.prototype, 'getAll').mockImplementation(() => {
+      throw new DOMException('gone', 'UnknownError')
+    })
+    const blind = mounted(VersionsPage)
+    await eventually(() => expect(blind.find('.notice, [role="alert"]').exists()).toBe(true))
+    expect(blind.text()).not.toContain('No version yet')
+    getAll.mockRestore()
   })
   it('can be chosen to lie beside the open one', async () => {
     const id = await open()

@@ -26,7 +26,7 @@ export const METHODS = ['strip', 'meter-direct', 'meter-10pct'] as const
 export const METHOD_WORDS: Readonly<Record<(typeof METHODS)[number], string>> = {
   strip: 'strip',
   'meter-direct': 'meter, direct',
-  'meter-10pct': 'meter on 10 %',
+  'meter-10pct': 'meter, 10 %',
 }
 
 /** The longest texts and largest counts a formula may hold; beyond them a file is refused with a sentence. */

@@ -72,7 +72,7 @@ nav a.on {
   font-weight: 700;
 }
 .columns {
-  --columns: minmax(0, 24rem) minmax(0, 1fr);
+  --columns: minmax(0, 27rem) minmax(0, 1fr);
 }
 @media (max-width: 620px) {
   header {

@@ -40,7 +40,12 @@ const rows = computed(() =>
 <template>
   <div class="page">
     <PageHead title="Trials">
-      <Button label="Set up a trial" icon="pi pi-plus" @click="router.push('/trials/new')" />
+      <Button
+        v-if="rows.length"
+        label="Set up a trial"
+        icon="pi pi-plus"
+        @click="router.push('/trials/new')"
+      />
     </PageHead>
     <Notice v-if="trials.problem" kind="stop">{{ trials.problem }}</Notice>
     <ul v-if="rows.length" class="card list">

@@ -8,6 +8,7 @@ import { onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import ChoiceField from '../../../components/ChoiceField.vue'
 import Jar from '../../../components/Jar.vue'
+import NothingYet from '../../../components/NothingYet.vue'
 import Notice from '../../../components/Notice.vue'
 import { notify } from '../../../components/notify'
 import type { VersionRecord } from '../../../storage/schema'
@@ -24,7 +25,7 @@ const materials = useMaterials()
 const router = useRouter()
 const toast = useToast()
 const v = useVersions()
-const { versions, openId, againstId, tree, opened, parent, choices, pair, problem } = v
+const { ready, versions, openId, againstId, tree, opened, parent, choices, pair, problem } = v
 const saveOpen = ref(false)
 onMounted(() => void v.load())
 defineExpose({ reload: () => void v.load() } satisfies Leaf)
@@ -46,20 +47,23 @@ const stars = (n: number | undefined) => (n ? `${'★'.repeat(n)}${'☆'.repeat(
 
 <template>
   <div class="versions-page">
-    <div class="body">
+    <Notice v-if="problem" kind="stop" class="leaf">{{ problem }}</Notice>
+    <NothingYet v-if="ready && versions.length === 0" title="No version yet">
+      <p>Save one before you try something, and you can always come back to it.</p>
+      <template #actions>
+        <Button label="Save a version" icon="pi pi-bookmark" @click="saveOpen = true" />
+      </template>
+    </NothingYet>
+    <div v-else-if="versions.length" class="body">
       <section class="list" aria-label="Versions">
         <div class="buttons">
           <Button label="Save a version" icon="pi pi-bookmark" @click="saveOpen = true" />
           <PlainButton
-            v-if="versions.length"
             label="Print the history"
             icon="pi pi-print"
             @click="router.push(`/formulas/${editor.id}/history`)"
           />
         </div>
-        <p v-if="versions.length === 0" class="muted">
-          No version yet. Save one before you try something, and you can always come back to it.
-        </p>
         <ul>
           <li
             v-for="{ version, parent: from, depth } in tree"
@@ -108,7 +112,6 @@ const stars = (n: number | undefined) => (n ? `${'★'.repeat(n)}${'☆'.repeat(
           </h2>
           <PlainButton label="Restore it" icon="pi pi-history" size="small" @click="restore(opened)" />
         </header>
-        <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
         <StoryForm :version="opened" :parent="parent" @tell="v.tell(opened.id, $event)" />
         <ChoiceField v-model="againstId" label="Beside it" :options="choices" small class="against" />
         <SidesTable :pair="pair" />

@@ -17,8 +17,16 @@ export function useVersions() {
   const problem = shallowRef<string | null>(null)
   const openId = ref<string | null>(null)
   const againstId = ref<string>(SHEET)
+  /** Whether they were read; that there is none is only said then. */
+  const ready = shallowRef(false)
   async function load() {
-    versions.value = await listVersions(editor.id!).catch(() => [])
+    try {
+      versions.value = await listVersions(editor.id!)
+      ready.value = true
+    } catch (error) {
+      problem.value = explainStorage(error)
+      return
+    }
     if (!versions.value.some((v) => v.id === openId.value)) openId.value = versions.value[0]?.id ?? null
     if (againstId.value !== SHEET && !versions.value.some((v) => v.id === againstId.value))
       againstId.value = SHEET
@@ -58,5 +66,19 @@ export function useVersions() {
     await editor.flush()
     await goOnFrom(editor.id!, version.id).catch((error: unknown) => (problem.value = explainStorage(error)))
   }
-  return { versions, problem, openId, againstId, tree, opened, parent, choices, pair, load, tell, restore }
+  return {
+    ready,
+    versions,
+    problem,
+    openId,
+    againstId,
+    tree,
+    opened,
+    parent,
+    choices,
+    pair,
+    load,
+    tell,
+    restore,
+  }
 }
