@@ -121,7 +121,7 @@ test('what is filled is counted down on the shelf, and the batch knows what it c
   await page.getByRole('combobox', { name: 'Filled into' }).click()
   await page.getByRole('option', { name: /^Mist bottle/ }).click()
   await button(page, 'Finish the batch').click()
-  await expect(page.getByText('in 2', { exact: false }).first()).toBeVisible()
+  await expect(page.getByText('in 2 containers', { exact: false }).first()).toBeVisible()
   await button(page, 'More for this batch').click()
   await page.getByRole('menuitem', { name: 'Cost' }).click()
   await expect(page.getByRole('heading', { name: /the lots that were taken/ })).toBeVisible()

@@ -32,7 +32,7 @@ const faults = (page: Page, ticks: number) =>
         if (high < wanted - 0.5 || wide < wanted - 0.5) found.push(`too small to hit, ${Math.round(box.width)} by ${Math.round(box.height)}: ${named(e)}`) // prettier-ignore
       }
       for (const e of document.querySelectorAll<HTMLElement>(
-        'h1, h2, h3, button, label, th, legend, summary',
+        'h1, h2, h3, button, label, th, legend, summary, .p-select-label',
       ))
         if (
           seen(e) &&
@@ -43,6 +43,8 @@ const faults = (page: Page, ticks: number) =>
         )
           // prettier-ignore
           found.push(`cut: ${named(e)}`)
+      for (const e of document.querySelectorAll('a'))
+        if (seen(e) && /^rgb\((0, 0, 238|85, 26, 139)\)$/.test(getComputedStyle(e).color)) found.push(`a link in no colour of ours: ${named(e)}`) // prettier-ignore
       return found
     },
     [LEAST, ticks] as const,

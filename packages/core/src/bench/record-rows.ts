@@ -7,6 +7,9 @@ import type { BatchState } from './types.ts'
 import { formatCelsius, formatGrams, sayNumber } from '../text/format.ts'
 import { sayMinutes } from '../text/minutes.ts'
 
+const inContainers = (n: number | undefined) =>
+  n ? ` in ${n === 1 ? 'one container' : `${n} containers`}` : ''
+
 /** A line of the batch as the record shows it; grams, and percent of what was made. */
 export interface RecordRow {
   letter: string
@@ -75,7 +78,7 @@ export function recordFacts(
       'Filled',
       filled === undefined
         ? null
-        : `${grams(filled)}${share === null ? '' : `, ${sayNumber(share, 1)} %`}${finished?.containers ? ` in ${finished.containers}` : ''}`,
+        : `${grams(filled)}${share === null ? '' : `, ${sayNumber(share, 1)} %`}${inContainers(finished?.containers)}`,
     ),
     ...row(
       'Water that left',

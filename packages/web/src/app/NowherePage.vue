@@ -10,7 +10,4 @@
 .nowhere {
   padding: 3rem 2rem;
 }
-a {
-  color: var(--accent-ink);
-}
 </style>

@@ -270,9 +270,6 @@ h2 {
   color: var(--muted);
   font-size: var(--text-small);
 }
-.row a {
-  color: var(--accent-ink);
-}
 .state.discarded {
   color: var(--stop);
 }

@@ -122,9 +122,6 @@ defineExpose({
   border-bottom: 1px solid var(--line);
   background: var(--wash);
 }
-.shown-step a {
-  color: var(--accent-ink);
-}
 .sheet-page {
   flex: 1;
   display: flex;

@@ -169,9 +169,6 @@ function replace() {
 .more {
   padding-bottom: 0.75rem;
 }
-.more a {
-  color: var(--accent-ink);
-}
 .lead {
   padding-bottom: 0.75rem;
 }

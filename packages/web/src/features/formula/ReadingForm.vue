@@ -80,9 +80,11 @@ input {
   height: 36px;
   font-size: var(--text-body);
 }
+.reading {
+  gap: 0.25rem;
+}
 .reading :deep(.p-select) {
-  flex: 1 1 4rem;
-  min-width: 0;
+  flex: 1 1 6rem;
 }
 .reading :deep(.p-select-label) {
   padding-inline: 0.375rem 0;

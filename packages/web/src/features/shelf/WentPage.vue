@@ -145,9 +145,6 @@ const looksAt = computed(() =>
 .mark > :first-child {
   width: 100%;
 }
-td a {
-  color: var(--accent-ink);
-}
 @media print {
   .mark {
     display: none;

@@ -90,7 +90,4 @@ li {
   padding: 0.5rem 0;
   border-top: 1px solid var(--line);
 }
-a {
-  color: var(--accent-ink);
-}
 </style>

@@ -124,9 +124,6 @@ li {
   padding: 0.375rem 0;
   border-bottom: 1px solid var(--line);
 }
-a {
-  color: var(--accent-ink);
-}
 li > span {
   flex: 1;
   min-width: 0;
