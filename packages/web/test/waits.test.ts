@@ -3,7 +3,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope, nextTick, ref, type EffectScope } from 'vue'
 import { useNewest } from '../src/composables/newest'
-import { useUnstored } from '../src/composables/unstored'
+import { useUnstored } from '../src/browser/unstored'
 import { useRunKeys } from '../src/features/bench/run/use-run-keys'
 
 vi.mock('comlink', () => ({

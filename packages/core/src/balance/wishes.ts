@@ -1,12 +1,12 @@
 import type { Assessment } from '../assess/types.ts'
 import type { AssessedLine } from '../lines/types.ts'
 import { inOilPhase, isEmulsifier, isOil } from '../emulsion/emulsion.ts'
-import { NO_MINIMUM } from '../findings/usage.ts'
 import type { LineRef } from '../shapes/formula.ts'
 import { limitsFor } from '../materials/legal.ts'
-import type { Material, MaterialKind } from '../shapes/material.ts'
+import type { Material } from '../shapes/material.ts'
 import type { Row } from '../solve/lp.ts'
 import { sayNumber } from '../text/format.ts'
+import { kindHas } from '../shapes/kinds.ts'
 
 /** What a balance shall reach. Percents are of the product. */
 export interface Wishes {
@@ -45,25 +45,7 @@ export interface Wish {
   fixed: ReadonlySet<number>
 }
 
-/** Lines that a maker chose for what they do: their dose is a decision, not a filling. */
-const CHOSEN: ReadonlySet<MaterialKind> = new Set<MaterialKind>([
-  'active',
-  'hyaluronate',
-  'protein',
-  'cooling',
-  'acid',
-  'base',
-  'buffer',
-  'chelator',
-  'antioxidant',
-  'preservative',
-  'extract',
-  'essential-oil',
-  'fragrance',
-  'colourant',
-  'uv-filter',
-])
-export const isChosen = (m: Material | null) => m !== null && CHOSEN.has(m.kind)
+export const isChosen = (m: Material | null) => m !== null && kindHas(m.kind, 'chosen')
 
 export const isNatural = (m: Material | null) =>
   m !== null && m.origin !== 'synthetic' && m.origin !== 'unknown'
@@ -210,7 +192,7 @@ function rangeRows({ a, doseFactors }: WishContext): WishRow[] {
     return [
       {
         terms: lines.map((i) => [i, doseFactors[i]!]),
-        lower: NO_MINIMUM.has(material.kind) ? -Infinity : min,
+        lower: kindHas(material.kind, 'no-minimum') ? -Infinity : min,
         upper: max,
         unit: Math.max(0.05, (max - min) / 2),
         about: `${material.name} at ${sayNumber(min, 3)}–${sayNumber(max, 3)} %`,

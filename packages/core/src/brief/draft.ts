@@ -5,16 +5,8 @@ import { countFindings } from '../findings/index.ts'
 import type { Formula, Line, Phase, Role } from '../shapes/formula.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { HOT_C } from '../formula/templates.ts'
-import { usualRole, type Material, type MaterialKind } from '../shapes/material.ts'
+import { usualRole, type Material } from '../shapes/material.ts'
 import { ruledOut, type Brief, type BriefContext, type Choice } from './brief.ts'
-
-export const OILY: ReadonlySet<MaterialKind> = new Set<MaterialKind>([
-  'oil',
-  'butter',
-  'ester',
-  'alkane',
-  'silicone',
-])
 
 /** What is known of a maker's wishes, and what may be used. */
 export class Palette {

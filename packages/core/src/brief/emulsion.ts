@@ -5,8 +5,9 @@ import type { Role } from '../shapes/formula.ts'
 import type { Material } from '../shapes/material.ts'
 import { sayNumber } from '../text/format.ts'
 import { BUTTERED, CASCADE, FATTY_OF, OIL_PHASE_OF } from './brief.ts'
-import { OILY, round1, type Palette, type BriefDraft } from './draft.ts'
+import { round1, type Palette, type BriefDraft } from './draft.ts'
 import { HOT_C } from '../formula/templates.ts'
+import { kindHas } from '../shapes/kinds.ts'
 
 export type Family = 'polymer' | 'cationic' | 'anionic' | 'hlb' | 'layers'
 export const familyOf = (m: Material): Family => {
@@ -47,7 +48,7 @@ function emollients(
     (m.usage && m.usage.max < 20 ? 2 : 0) -
     palette.cheap(m)
   return palette.allowed
-    .filter((m) => OILY.has(m.kind) && spreadOf(m) === spread && !m.traits?.includes('fragrance'))
+    .filter((m) => kindHas(m.kind, 'emollient') && spreadOf(m) === spread && !m.traits?.includes('fragrance'))
     .filter((m) => (m.kind === 'butter') === solid && m.solubility[0] === 'oil')
     .filter((m) => (m.usage?.max ?? 100) >= percent && !(draft.hot && (m.heatMaxC ?? 100) < HOT_C))
     .map((m) => ({ m, s: score(m) }))

@@ -8,6 +8,7 @@ import { applyEdit, type Edit } from '../formula/edit.ts'
 import { formatRange, listWords, sayNumber } from '../text/format.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { hasTrait, type Material, type MaterialKind } from '../shapes/material.ts'
+import { kindHas } from '../shapes/kinds.ts'
 
 /** A material that could stand in for another one in a formula. */
 export interface Substitute {
@@ -24,23 +25,6 @@ export interface Substitute {
   likeness: number
 }
 
-/** Kinds of which one replaces another gram for gram; others go by their own usual dose. */
-const GRAM_FOR_GRAM: ReadonlySet<MaterialKind> = new Set<MaterialKind>([
-  'water',
-  'hydrosol',
-  'aloe',
-  'humectant',
-  'oil',
-  'butter',
-  'ester',
-  'alkane',
-  'silicone',
-  'wax',
-  'fatty-alcohol',
-  'powder',
-  'clay',
-  'solvent',
-])
 /** Kinds that do each other's work. */
 const FAMILIES: readonly ReadonlySet<MaterialKind>[] = [
   new Set<MaterialKind>(['oil', 'ester', 'alkane', 'silicone', 'butter']),
@@ -124,7 +108,7 @@ function hlbLikeness(old: Material, m: Material, alike: string[], differs: strin
 function doseFor(a: Assessment, line: AssessedLine, old: Material, m: Material): number {
   if (m.emulsifier && old.emulsifier && m.emulsifier.role !== 'solubiliser' && a.emulsion)
     return emulsifierDose(m, a.emulsion.oilsPercent)
-  const same = GRAM_FOR_GRAM.has(old.kind) && GRAM_FOR_GRAM.has(m.kind)
+  const same = kindHas(old.kind, 'gram-for-gram') && kindHas(m.kind, 'gram-for-gram')
   const raw =
     same || !old.usage || !m.usage ? line.percent : (line.percent * m.usage.typical) / old.usage.typical
   const within = m.usage ? Math.max(Math.min(raw, m.usage.max), same ? 0 : m.usage.min) : raw

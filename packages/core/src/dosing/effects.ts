@@ -9,6 +9,7 @@ import { doseAt, titrantOf } from './titrate.ts'
 import { dosesOf } from './fit.ts'
 import { withDoses, type PhModel } from './model.ts'
 import type { WindowItem } from '../assess/windows.ts'
+import { kindHas } from '../shapes/kinds.ts'
 
 /** One thing that a pH does to a formula. */
 export interface PhEffect {
@@ -159,8 +160,6 @@ export function blockersOf(a: Assessment): Blocker[] {
   ]
 }
 
-const SLOW_KINDS = new Set(['extract', 'protein', 'clay'])
-
 /** Materials, in the formula or dosed, that go on moving the pH. */
 export function driftingOf(a: Assessment) {
   const dosed = new Set(dosesOf(a.formula).map((d) => d.key))
@@ -178,7 +177,7 @@ export function driftsOf(a: Assessment): string[] {
   const drifts = driftingOf(a).map(({ drift }) => drift.says)
   if (a.solubility.some((s) => s.verdict !== 'dissolves'))
     drifts.push('A solid that dissolves slowly, or comes out in the cold, goes on moving the pH.')
-  if (a.lines.some((l) => l.percent >= 0.5 && l.material && SLOW_KINDS.has(l.material.kind)))
+  if (a.lines.some((l) => l.percent >= 0.5 && l.material && kindHas(l.material.kind, 'slow-ph')))
     drifts.push('Extracts, proteins and clays come to rest only overnight.')
   return drifts
 }

@@ -1,5 +1,6 @@
 import type { AssessedLine } from '../lines/types.ts'
-import { hasTrait, type Material, type MaterialKind } from '../shapes/material.ts'
+import { hasTrait, type Material } from '../shapes/material.ts'
+import { kindHas } from '../shapes/kinds.ts'
 
 export type Richness = 'milk' | 'lotion' | 'cream' | 'rich-cream' | 'butter'
 
@@ -29,36 +30,16 @@ export interface Emulsion {
   hlbApplies: boolean
 }
 
-const OILS: ReadonlySet<MaterialKind> = new Set<MaterialKind>([
-  'oil',
-  'butter',
-  'ester',
-  'alkane',
-  'silicone',
-  'wax',
-  'fatty-acid',
-  'essential-oil',
-  'fragrance',
-])
-
 /** An oil or something dissolved in oil that the emulsifier has to carry. */
 export const isOil = (material: Material) =>
-  OILS.has(material.kind)
+  kindHas(material.kind, 'oil')
     ? material.solubility[0] !== 'water'
     : material.solubility[0] === 'oil' &&
       !material.emulsifier &&
       material.kind !== 'fatty-alcohol' &&
       material.kind !== 'preservative'
 
-/** Oils with a polar group, that take up what is fat-loving: not silicones, alkanes and waxes. */
-const POLAR: ReadonlySet<MaterialKind> = new Set<MaterialKind>([
-  'oil',
-  'butter',
-  'ester',
-  'essential-oil',
-  'fragrance',
-])
-export const dissolvesOily = (material: Material) => POLAR.has(material.kind)
+export const dissolvesOily = (material: Material) => kindHas(material.kind, 'polar-oil')
 
 const EMULSIFYING = new Set(['oil-in-water', 'water-in-oil', 'co-emulsifier', 'cationic'])
 export const isEmulsifier = (material: Material) =>

@@ -3,6 +3,7 @@ import type { AssessedLine } from '../lines/types.ts'
 import type { Material } from '../shapes/material.ts'
 import { listWords } from '../text/format.ts'
 import { isEmulsifier, isOil, emulsifierRange } from '../emulsion/emulsion.ts'
+import { kindHas } from '../shapes/kinds.ts'
 
 export type Spread = 'fast' | 'medium' | 'slow'
 
@@ -177,8 +178,6 @@ function pairsFor(a: Assessment, find: (id: string) => Material | null): HlbPair
   })
 }
 
-const FIRMS = new Set(['gum', 'polymer'])
-
 function notesFor(
   a: Assessment,
   main: Material | null,
@@ -187,7 +186,7 @@ function notesFor(
 ): string[] {
   const e = a.emulsion!
   const notes: string[] = []
-  const gum = known(a).some((l) => FIRMS.has(l.material.kind) && !l.material.emulsifier)
+  const gum = known(a).some((l) => kindHas(l.material.kind, 'gum') && !l.material.emulsifier)
   if (e.fattyAlcoholPercent >= 1 || solidPercent >= 3)
     notes.push('It thickens for about a day while fatty alcohols and butters crystallise: judge it tomorrow.')
   else if (gum) notes.push('Gums reach their full body overnight: judge it tomorrow.')

@@ -6,6 +6,7 @@ import { cosolventsOf, MOST_FRACTION } from '../lines/cosolvent.ts'
 import { solubilityAt, type SolubilityResult } from '../solubility/solubility.ts'
 import { formatCelsius, sayNumber, sayPercent } from '../text/format.ts'
 import { finding, type Finding, type Remedy, type Rule } from './types.ts'
+import { kindHas } from '../shapes/kinds.ts'
 
 /** Lipophilic acids share themselves out into the oil of an emulsion, which the model does not count. */
 const EMULSION_LENIENCE = 1.5
@@ -83,7 +84,6 @@ const isSuspended = (a: Assessment, key: string) => {
 
 /** From here a solid dissolves in what is hot, °C. */
 const DISSOLVES_FROM = 50
-const HOLDS = new Set(['gum', 'polymer', 'clay', 'hyaluronate'])
 const AS_SALT = 'Partly neutralised, at pH 5 and above, it dissolves as its salt.'
 
 /** What becomes of a fine powder that does not dissolve: needles where it was hot, and nothing holds it in bare water. */
@@ -98,7 +98,8 @@ function fateOf(a: Assessment, indexes: readonly number[]): { check: boolean; wh
       why: `What dissolves hot comes back as needles when it cools. Stir the micronised powder in cold, or take more solvent. ${AS_SALT}`,
     }
   const held =
-    a.emulsion !== null || a.lines.some((l) => l.percent > 0 && l.material && HOLDS.has(l.material.kind))
+    a.emulsion !== null ||
+    a.lines.some((l) => l.percent > 0 && l.material && kindHas(l.material.kind, 'holds-up'))
   return held
     ? {
         check: false,
@@ -180,12 +181,11 @@ export const premixes: Rule = (a) =>
     ]
   })
 
-const OILY = new Set(['oil', 'butter', 'ester', 'fatty-alcohol'])
-
 /** solubility.no-solvent and may-crystallise: an oil-soluble solid with next to no oil, or more than the cold oils hold. */
 export const oilSolids: Rule = (a) => {
   const oils = a.lines.reduce(
-    (s, l) => s + (l.material && OILY.has(l.material.kind) && l.percent > 0 ? l.percent : 0),
+    (s, l) =>
+      s + (l.material && kindHas(l.material.kind, 'dissolves-solids') && l.percent > 0 ? l.percent : 0),
     0,
   )
   return a.lines.flatMap((line, index) => {

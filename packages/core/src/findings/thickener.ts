@@ -5,6 +5,7 @@ import { carriersOf, saltPercent } from '../assess/carriers.ts'
 import { linesOf, linesWhere } from '../assess/lines.ts'
 import { hasTrait, type Material } from '../shapes/material.ts'
 import { COMMON_PRACTICE, finding, type Rule } from './types.ts'
+import { kindHas } from '../shapes/kinds.ts'
 
 const WETTING = ['humectant', 'solvent', 'oil', 'ester', 'alkane', 'silicone']
 
@@ -105,7 +106,8 @@ export const makeUpWater: Rule = (a) => {
   const hot = a.phases.flatMap((p, i) => {
     if ((a.formula.phases[i]!.heatToC ?? 0) < 60 || p.lines === 0) return []
     const water = a.lines.reduce(
-      (s, l) => (l.phase === i && l.material && WATERY.has(l.material.kind) ? s + Math.max(0, l.percent) : s),
+      (s, l) =>
+        l.phase === i && l.material && kindHas(l.material.kind, 'watery') ? s + Math.max(0, l.percent) : s,
       0,
     )
     return p.role === 'water' || (p.percent > 0 && water >= (p.percent * WATERY_FROM) / 100) ? [p] : []
@@ -127,7 +129,6 @@ export const makeUpWater: Rule = (a) => {
     }),
   ]
 }
-const WATERY = new Set(['water', 'hydrosol', 'aloe'])
 
 type Outside = { code: string; kinds: readonly string[]; emulsifiers: boolean; why: string }
 const OUTSIDE: Outside[] = [

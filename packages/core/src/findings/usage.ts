@@ -1,58 +1,12 @@
 import type { Assessment } from '../assess/types.ts'
 import type { AssessedLine } from '../lines/types.ts'
-import type { Material, MaterialKind } from '../shapes/material.ts'
+import type { Material } from '../shapes/material.ts'
 import { materialOfSubstance } from '../assess/carriers.ts'
 import { emulsifierRange, isEmulsifier } from '../emulsion/emulsion.ts'
 import { oncePer } from '../assess/memo.ts'
 import { capitalise, listWords, sayPercent } from '../text/format.ts'
 import { finding, type Finding, type Rule } from './types.ts'
-
-/** Kinds of which a small amount is a choice rather than a mistake. */
-export const NO_MINIMUM: ReadonlySet<MaterialKind> = new Set<MaterialKind>([
-  'water',
-  'hydrosol',
-  'aloe',
-  'humectant',
-  'oil',
-  'butter',
-  'ester',
-  'alkane',
-  'silicone',
-  'fatty-alcohol',
-  'fatty-acid',
-  'wax',
-  'acid',
-  'base',
-  'buffer',
-  'salt',
-  'colourant',
-  'essential-oil',
-  'fragrance',
-  'solvent',
-  'extract',
-  'preservative',
-  'powder',
-  'film-former',
-])
-
-/** Kinds whose upper end is a matter of feel and keeping rather than of safety: above it is a note. */
-const BULK: ReadonlySet<MaterialKind> = new Set<MaterialKind>([
-  'hydrosol',
-  'aloe',
-  'humectant',
-  'oil',
-  'butter',
-  'ester',
-  'alkane',
-  'silicone',
-  'fatty-alcohol',
-  'fatty-acid',
-  'wax',
-  'clay',
-  'powder',
-  'colourant',
-  'solvent',
-])
+import { kindHas } from '../shapes/kinds.ts'
 
 interface Dose {
   material: Material
@@ -126,7 +80,7 @@ function aboveMax(a: Assessment, dose: Dose): Finding | null {
   // where there is no water nothing is emulsified, and it only has to rinse off
   const idle = a.emulsion === null && a.waterPercent < 5 && isEmulsifier(dose.material)
   const softens = dose.material.functions.includes('keratolytic')
-  const mild = spent || idle || (BULK.has(dose.material.kind) && !softens)
+  const mild = spent || idle || (kindHas(dose.material.kind, 'bulk') && !softens)
   const far = isScent(dose.material) && dose.percent >= usage.max * FAR_BEYOND
   return finding(a, {
     code: 'usage.above-max',
@@ -162,7 +116,7 @@ function aboveMax(a: Assessment, dose: Dose): Finding | null {
 
 function belowMin(a: Assessment, dose: Dose): Finding | null {
   const { usage } = dose.material
-  if (!usage || dose.direct.length === 0 || NO_MINIMUM.has(dose.material.kind) || dose.material.cover)
+  if (!usage || dose.direct.length === 0 || kindHas(dose.material.kind, 'no-minimum') || dose.material.cover)
     return null
   const given = dose.direct.every((i) => a.lines[i]!.given && !a.lines[i]!.fill)
   if (!given || dose.percent >= usage.min * (1 - 1e-6)) return null

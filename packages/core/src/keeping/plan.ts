@@ -5,6 +5,7 @@ import { hasTrait, type Material } from '../shapes/material.ts'
 import { PROPERTIES, type PlannedLook, type Property, type Sample, type Storage } from '../shapes/keeping.ts'
 import { formatRange, listWords } from '../text/format.ts'
 import { WATCH } from './data.ts'
+import { kindHas } from '../shapes/kinds.ts'
 
 /** A property that matters for this formula, and why; `pressing` where the formula gives a reason of its own. */
 export interface Matter {
@@ -20,9 +21,6 @@ export interface WatchPlan {
 }
 
 const MOVES = /^emulsion\.|^phase\./
-const SETS = new Set<Material['kind']>(['fatty-alcohol', 'fatty-acid', 'wax', 'gum', 'polymer', 'clay'])
-const MELTS = new Set<Material['kind']>(['butter', 'wax'])
-const COLOURS = new Set<Material['kind']>(['extract', 'oil', 'aloe', 'protein', 'colourant'])
 
 /** Names of lines in the product for which a test holds, three at most. */
 function named(a: Assessment, test: (m: Material) => boolean): string | null {
@@ -73,11 +71,11 @@ function crystalMatters(a: Assessment): Matter[] {
 /** What is worth looking at in a product of this formula, in the order of looking, each with its reason. */
 export function mattersOf(a: Assessment, findings: readonly Finding[]): Matter[] {
   const wet = a.waterPercent >= 1
-  const butters = named(a, (m) => MELTS.has(m.kind))
-  const sets = named(a, (m) => SETS.has(m.kind))
+  const butters = named(a, (m) => kindHas(m.kind, 'melts'))
+  const sets = named(a, (m) => kindHas(m.kind, 'sets'))
   const fades = named(a, (m) => hasTrait(m, 'browned-by-metals') || hasTrait(m, 'retinoid'))
   const rancid = named(a, (m) => m.oxidation === 'fast')
-  const coloured = named(a, (m) => COLOURS.has(m.kind))
+  const coloured = named(a, (m) => kindHas(m.kind, 'coloured'))
   const scented = fades ?? rancid ?? coloured
   const list: (Matter | Matter[] | null)[] = [
     wet ? { property: 'germs', why: 'There is water in it: what grows condemns the whole batch.', pressing: !a.preservation.adequate } : null,

@@ -3,9 +3,10 @@ import { findAll } from '../findings/index.ts'
 import type { Formula, Phase, Role } from '../shapes/formula.ts'
 import { COOL_C, HOT_C } from '../formula/templates.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
-import { usualRole, type Material, type MaterialKind } from '../shapes/material.ts'
+import { usualRole, type Material } from '../shapes/material.ts'
 import { substanceSources } from './list.ts'
 import type { LabelContext, LabelRange, LabelRanges } from './ranges.ts'
+import { kindHas } from '../shapes/kinds.ts'
 
 interface DraftLine {
   material: string
@@ -51,9 +52,6 @@ function homelessBlends(ranges: readonly LabelRange[], catalogue: Catalogue): Bl
   return found
 }
 
-/** What a blend is thinned with tells nothing of it. */
-const CARRIERS: ReadonlySet<MaterialKind> = new Set<MaterialKind>(['water', 'humectant', 'solvent'])
-
 /**
  * Ready-made blends of a kind whose parts all stand in the list, in the order of the blend: makers buy them far more
  * often than their parts (common practice).
@@ -73,7 +71,7 @@ function readyMade(
     ([m, keys]) => keys.length > 1 && m.parts && !m.own && m.usage && is(m),
   )
   for (const [blend, keys] of candidates.sort((x, y) => y[1].length - x[1].length)) {
-    const telling = keys.filter((key) => !CARRIERS.has(catalogue.find(key)?.kind ?? 'other'))
+    const telling = keys.filter((key) => !kindHas(catalogue.find(key)?.kind ?? 'other', 'thins'))
     if (telling.length < 2 || !keys.every((key) => place.has(key)) || telling.some((key) => used.has(key)))
       continue
     const share = (key: string) => shareIn(catalogue, blend, key)

@@ -6,6 +6,7 @@ import { guessOf } from '../materials/guess.ts'
 import { hasTrait, type MaterialKind } from '../shapes/material.ts'
 import type { Program, Row, Solver, Variable } from '../solve/lp.ts'
 import { substanceSources, type LabelList, type LabelName } from './list.ts'
+import { kindHas } from '../shapes/kinds.ts'
 
 export interface LabelRange {
   name: LabelName
@@ -80,19 +81,6 @@ interface Bounds {
   bound: string
 }
 
-const DOSED: ReadonlySet<MaterialKind> = new Set<MaterialKind>([
-  'preservative',
-  'emulsifier',
-  'emulsifier-wo',
-  'cationic',
-  'gum',
-  'polymer',
-  'hyaluronate',
-  'chelator',
-  'antioxidant',
-  'active',
-])
-
 /** A usual amount of what is known by its kind alone, percent (common practice). */
 const BY_KIND: Partial<Record<MaterialKind, number>> = {
   extract: 1,
@@ -131,7 +119,7 @@ function boundsOf(name: LabelName, context: LabelContext): Omit<Bounds, 'maybe'>
   const kind = (name.material ?? guessOf(name.text))?.kind
   const typical =
     (usual.find((u) => u.direct) ?? usual[0])?.typical ?? (kind ? (BY_KIND[kind] ?? null) : null)
-  const dosed = kind !== undefined && DOSED.has(kind)
+  const dosed = kind !== undefined && kindHas(kind, 'by-effect')
   const caps = limitsFor(name.key, context.product).flatMap(({ limit, factors }) =>
     limit.kind === 'law' && !limit.from && limit.maxPercent > 0
       ? [{ max: limit.maxPercent / (factors.get(name.key) ?? 1), authority: limit.authority }]

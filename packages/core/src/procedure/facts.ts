@@ -1,6 +1,7 @@
 import type { Assessment } from '../assess/types.ts'
 import type { AssessedLine } from '../lines/types.ts'
 import { hasTrait, type Material, type MaterialKind } from '../shapes/material.ts'
+import { kindHas } from '../shapes/kinds.ts'
 
 const kindIn = (...kinds: MaterialKind[]) => {
   const set = new Set<string>(kinds)
@@ -8,11 +9,9 @@ const kindIn = (...kinds: MaterialKind[]) => {
 }
 
 /** Swells or thickens and lumps where it meets water unprepared. */
-export const isGum = kindIn('gum', 'polymer')
-/** Stays a powder in whatever it is stirred into. */
-const STAYS = kindIn('clay', 'powder', 'abrasive')
+export const isGum = (m: Material | null) => m !== null && kindHas(m.kind, 'gum')
 export const staysPowder = (m: Material | null): boolean =>
-  STAYS(m) ||
+  (m !== null && kindHas(m.kind, 'stays-powder')) ||
   (m?.form === 'powder' &&
     m.solubility[0] === 'dispersible' &&
     !isGum(m) &&
@@ -43,7 +42,6 @@ export const preserves = (l: AssessedLine) => l.material?.cover !== undefined
 export const SWELLS_HOURS = 2
 export const swellsLong = (m: Material | null) => (m?.hydrationHours?.max ?? 0) >= SWELLS_HOURS
 
-const MELTS = kindIn('wax', 'fatty-alcohol', 'butter', 'fatty-acid')
 /** Lowest melting point that asks for heat: what melts below runs on a warm day. */
 const LEAST_MELT = 30
 /** What kinds of it commonly melt at, where nothing is known of one, °C (common practice). */
@@ -51,7 +49,7 @@ const USUAL_MELT = { wax: 65, 'fatty-alcohol': 52, butter: 36, 'fatty-acid': 60 
 /** Where something has to be melted, the temperature at which it is liquid; null for what pours. */
 export function meltsAt(m: Material | null): number | null {
   if (!m || m.form === 'liquid') return null
-  const at = m.meltsC ?? (MELTS(m) ? USUAL_MELT[m.kind]! : null)
+  const at = m.meltsC ?? (m !== null && kindHas(m.kind, 'solid-fat') ? USUAL_MELT[m.kind]! : null)
   return at !== null && at >= LEAST_MELT ? at : null
 }
 

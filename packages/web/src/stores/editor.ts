@@ -12,7 +12,7 @@ import {
 import { useEventListener } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { useUnstored } from '../composables/unstored'
+import { useUnstored } from '../browser/unstored'
 import { announce, listen } from '../storage/channel'
 import { explainStorage } from '../storage/db'
 import { ConflictError, getFormula, GoneError, saveFormula } from '../storage/formulas'
