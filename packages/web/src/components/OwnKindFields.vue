@@ -113,9 +113,6 @@ const charged = computed(() => props.group === 'emulsifier' || props.group === '
   display: flex;
   flex-wrap: wrap;
   gap: 0.375rem 1.25rem;
-  padding: 0;
-  margin: 0;
-  border: 0;
 }
 .checks label {
   display: inline-flex;

@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import { capitalise, partsOfFormula, type Material, type OwnPart } from '@omblet/core'
-import AutoComplete from 'primevue/autocomplete'
 import Button from 'primevue/button'
-import { QuietButton } from './buttons'
-import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed, ref } from 'vue'
 import { useLibrary } from '../stores/library'
 import { useMaterials } from '../stores/materials'
+import PercentRows from './PercentRows.vue'
 
 export interface PartRow {
   /** A material that was chosen, or the text of a name. */
@@ -19,16 +17,8 @@ const rows = defineModel<PartRow[]>({ required: true })
 defineProps<{ fault: string | null; sum: number }>()
 const materials = useMaterials()
 const library = useLibrary()
-const found = ref<Material[]>([])
-
-const look = (query: string) => {
-  found.value = materials.search(query, 12)
-}
 const label = (m: Material | string) => (typeof m === 'string' ? m : capitalise(m.name))
 const add = () => (rows.value = [...rows.value, { material: '', percent: '' }])
-const remove = (index: number) => (rows.value = rows.value.filter((_, i) => i !== index))
-const change = (index: number, patch: Partial<PartRow>) =>
-  (rows.value = rows.value.map((row, i) => (i === index ? { ...row, ...patch } : row)))
 
 const formulas = computed(() => library.records.map((r) => ({ id: r.id, name: r.formula.name })))
 const taken = ref<string | null>(null)
@@ -44,29 +34,16 @@ function takeFormula() {
 </script>
 
 <template>
-  <fieldset class="parts stacked closer">
+  <fieldset class="stacked closer">
     <legend>Made of, in percent (for a mixture, a solution or a stock)</legend>
-    <div v-for="(row, i) in rows" :key="i" class="part">
-      <AutoComplete
-        :model-value="row.material"
-        :suggestions="found"
-        :option-label="label"
-        :aria-label="`Part ${i + 1}`"
-        placeholder="Material"
-        fluid
-        @complete="look($event.query)"
-        @update:model-value="change(i, { material: $event ?? '' })"
-      />
-      <InputText
-        :model-value="row.percent"
-        class="mono"
-        inputmode="decimal"
-        :aria-label="`Percent of part ${i + 1}`"
-        placeholder="%"
-        @update:model-value="change(i, { percent: $event ?? '' })"
-      />
-      <QuietButton icon="pi pi-times" rounded :aria-label="`Remove part ${i + 1}`" @click="remove(i)" />
-    </div>
+    <PercentRows
+      v-model="rows"
+      of="material"
+      what="part"
+      placeholder="Material"
+      :suggest="(typed) => materials.search(typed, 12)"
+      :option-label="label"
+    />
     <p v-if="fault" class="error-text" role="alert">{{ fault }}</p>
     <p v-else-if="sum > 0 && sum < 99.95" class="muted small">
       {{ Number(sum.toFixed(2)) }} % is told; what the rest is stays unknown.
@@ -86,25 +63,3 @@ function takeFormula() {
     </div>
   </fieldset>
 </template>
-
-<style scoped>
-.parts {
-  margin: 0;
-  padding: 0;
-  border: 0;
-  min-width: 0;
-}
-legend {
-  padding: 0 0 0.3rem;
-  font-size: var(--text-note);
-  color: var(--muted);
-}
-.part {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 6rem 2.5rem;
-  gap: 0.5rem;
-}
-.part :deep(.mono) {
-  text-align: right;
-}
-</style>

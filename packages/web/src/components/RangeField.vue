@@ -41,17 +41,6 @@ defineProps<{
 </template>
 
 <style scoped>
-fieldset {
-  margin: 0;
-  padding: 0;
-  border: 0;
-  min-width: 0;
-}
-legend {
-  padding: 0 0 0.3rem;
-  font-size: var(--text-note);
-  color: var(--muted);
-}
 .pair {
   display: grid;
   grid-template-columns: 1fr auto 1fr;

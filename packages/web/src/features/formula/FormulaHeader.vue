@@ -2,13 +2,13 @@
 import { formatDistanceToNow } from 'date-fns'
 import Button from 'primevue/button'
 import { PlainButton, QuietButton } from '../../components/buttons'
-import Menu from 'primevue/menu'
 import { useToast } from 'primevue/usetoast'
 import { computed, ref, watch } from 'vue'
 import { useRouter, type RouteMeta } from 'vue-router'
 import { canShareFiles, download, fileName, share } from '../../browser/download'
 import { notify } from '../../components/notify'
 import { productLine } from '../../components/words'
+import MenuButton from '../../components/MenuButton.vue'
 import { useEditor } from '../../stores/editor'
 import { useLibrary } from '../../stores/library'
 import { useMaterials } from '../../stores/materials'
@@ -44,7 +44,6 @@ const productOpen = ref(false)
 const versionOpen = ref(false)
 const shoppingOpen = ref(false)
 const lastVersion = ref<{ number: number; savedAt: string } | null>(null)
-const menu = ref<InstanceType<typeof Menu>>()
 
 async function loadVersion() {
   lastVersion.value = (await listVersions(editor.id!).catch(() => []))[0] ?? null
@@ -147,14 +146,7 @@ async function onVersionSaved() {
         label="Print"
         @click.prevent="router.push(`/formulas/${editor.id}/print`)"
       />
-      <QuietButton
-        icon="pi pi-ellipsis-v"
-        rounded
-        aria-label="More for this formula"
-        aria-haspopup="menu"
-        @click="menu?.toggle($event)"
-      />
-      <Menu ref="menu" :model="items" popup />
+      <MenuButton :items="items" more="More for this formula" />
     </div>
     <nav class="leaves" aria-label="Leaves of this formula">
       <RouterLink

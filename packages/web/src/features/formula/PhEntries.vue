@@ -4,6 +4,7 @@ import Button from 'primevue/button'
 import { useEditor } from '../../stores/editor'
 import ReadingForm from './ReadingForm.vue'
 import { useTargetFields } from './target'
+import TargetInputs from './TargetInputs.vue'
 
 const props = defineProps<{
   shared: { min: number; max: number } | null
@@ -14,7 +15,8 @@ const props = defineProps<{
 }>()
 const editor = useEditor()
 
-const { texts, error, onText, settle } = useTargetFields(() => props.target)
+const fields = useTargetFields(() => props.target)
+const { error } = fields
 
 function removeReading() {
   const last = phLog(editor.formula!).findLast((entry) => entry.kind === 'read')
@@ -26,27 +28,7 @@ function removeReading() {
   <div class="entries">
     <div class="entry abreast wraps">
       <span class="muted small" id="target-label">Target</span>
-      <input
-        class="mono"
-        inputmode="decimal"
-        aria-label="Target pH from"
-        data-history
-        :value="texts.min ?? (target ? sayNumber(target.min) : '')"
-        placeholder="from"
-        @input="onText('min', ($event.target as HTMLInputElement).value)"
-        @blur="settle"
-      />
-      <span class="muted">–</span>
-      <input
-        class="mono"
-        inputmode="decimal"
-        aria-label="Target pH to"
-        data-history
-        :value="texts.max ?? (target ? sayNumber(target.max) : '')"
-        placeholder="to"
-        @input="onText('max', ($event.target as HTMLInputElement).value)"
-        @blur="settle"
-      />
+      <TargetInputs :of="fields" :target="target" />
       <Button
         v-if="!target && shared"
         :label="`Use ${formatRange(shared)}`"
@@ -81,7 +63,7 @@ function removeReading() {
 .entry > :first-child {
   width: 2.375rem;
 }
-.entry input {
+.entry :deep(input) {
   width: 3.1rem;
   height: 30px;
   padding: 0 0.375rem;

@@ -9,7 +9,7 @@ import {
   type Phase,
   type PhaseTotal,
 } from '@omblet/core'
-import { QuietButton } from '../../components/buttons'
+import MenuButton from '../../components/MenuButton.vue'
 import Menu from 'primevue/menu'
 import type { MenuItem } from 'primevue/menuitem'
 import { computed, inject, ref } from 'vue'
@@ -39,7 +39,6 @@ const emit = defineEmits<{
 
 const editor = useEditor()
 const api = inject(sheetKey)!
-const menu = ref<InstanceType<typeof Menu>>()
 /** Everything that a row shows: of three hundred rows a keystroke draws only those that look otherwise now. */
 const looks = (line: AssessedLine, at: number) => {
   const cap = editor.derived!.caps[at]
@@ -103,16 +102,7 @@ const items = computed(() => [
         <span>{{ formatNumber(total.percent) }} %</span>
         <span class="grams">{{ formatGrams(total.grams, editor.assessment!.amounts.resolutionGrams) }}</span>
       </span>
-      <QuietButton
-        class="dots"
-        icon="pi pi-ellipsis-v"
-        rounded
-        size="small"
-        :aria-label="`More for phase ${total.letter}`"
-        aria-haspopup="menu"
-        @click="menu?.toggle($event)"
-      />
-      <Menu ref="menu" :model="items" popup />
+      <MenuButton class="dots" :items="items" :more="`More for phase ${total.letter}`" size="small" />
     </header>
     <p v-if="phase.note" class="note small">{{ phase.note }}</p>
     <ol class="lines">
@@ -185,7 +175,7 @@ header {
   min-width: 7.2rem;
   text-align: right;
 }
-.dots {
+header :deep(.dots) {
   width: 28px;
   height: 28px;
 }

@@ -13,6 +13,7 @@ import NothingYet from '../../components/NothingYet.vue'
 import Notice from '../../components/Notice.vue'
 import SearchField from '../../components/SearchField.vue'
 import { notify } from '../../components/notify'
+import MenuButton from '../../components/MenuButton.vue'
 import type { FormulaRecord } from '../../storage/schema'
 import { useCards } from '../../stores/cards'
 import { useFiles } from '../../stores/files'
@@ -39,7 +40,6 @@ const chosen = ref<string[]>([])
 const { problems, dragging, onPick, onDrop } = useTaking()
 const picker = ref<HTMLInputElement>()
 
-const ways = ref<InstanceType<typeof Menu>>()
 const go = (path: string) => () => void router.push(path)
 const WAYS = [
   { label: 'A brief', icon: 'pi pi-compass', command: go('/start/brief') },
@@ -112,13 +112,7 @@ const toggle = (id: string, on: boolean) => {
   >
     <PageHead title="Formulas">
       <PlainButton label="Open a file" icon="pi pi-folder-open" @click="picker?.click()" />
-      <PlainButton
-        label="Start from…"
-        icon="pi pi-directions"
-        aria-haspopup="menu"
-        @click="ways?.toggle($event)"
-      />
-      <Menu ref="ways" :model="WAYS" popup />
+      <MenuButton :items="WAYS" label="Start from…" icon="pi pi-directions" />
       <Menu ref="cardMenu" :model="cardItems" popup />
       <Button label="New formula" icon="pi pi-plus" @click="briefOpen = true" />
       <input

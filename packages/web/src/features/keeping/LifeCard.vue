@@ -14,15 +14,15 @@ import {
 } from '@omblet/core'
 import { differenceInMinutes } from 'date-fns'
 import Button from 'primevue/button'
-import { PlainButton, QuietButton } from '../../components/buttons'
-import Menu from 'primevue/menu'
-import { computed, defineAsyncComponent, ref, useTemplateRef, watch } from 'vue'
+import { PlainButton } from '../../components/buttons'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { downloadCsv, fileName } from '../../browser/download'
 import FindingMark from '../../components/FindingMark.vue'
 import NotHere from '../../components/NotHere.vue'
 import NothingYet from '../../components/NothingYet.vue'
 import Notice from '../../components/Notice.vue'
+import MenuButton from '../../components/MenuButton.vue'
 import { useKeeping } from '../../stores/keeping'
 import { useLots } from '../../stores/lots'
 import AnswersCard from './AnswersCard.vue'
@@ -103,7 +103,6 @@ const dialog = ref(route.query['plan'] !== undefined)
 const used = ref(dialog.value)
 watch(dialog, (now) => now && (used.value = true))
 const csv = () => void downloadCsv(fileName(`${batch.info!.code} looks`, ''), observationRows(history.value!))
-const menu = useTemplateRef<InstanceType<typeof Menu>>('menu')
 const items = computed(() => [
   { label: 'Change the plan', icon: 'pi pi-calendar', command: () => void (dialog.value = true) },
   { label: 'All answers as CSV', icon: 'pi pi-table', command: csv },
@@ -135,15 +134,7 @@ const ordered = computed(() =>
       <span class="chip mono">{{ batch.info!.code }}</span>
       <span v-if="age" class="chip">{{ age === 'today' ? 'made today' : `${age} old` }}</span>
       <span class="push grow"></span>
-      <QuietButton
-        v-if="planned"
-        icon="pi pi-ellipsis-v"
-        rounded
-        aria-label="More for this batch"
-        aria-haspopup="menu"
-        @click="menu?.toggle($event)"
-      />
-      <Menu ref="menu" :model="items" popup />
+      <MenuButton v-if="planned" :items="items" more="More for this batch" />
     </header>
 
     <Notice v-for="l in offLots" :key="l.id" kind="stop"

@@ -3,13 +3,13 @@ import { containerRows, containerWord, sayNumber, wallWord, type Container } fro
 import Button from 'primevue/button'
 import PageHead from '../../components/PageHead.vue'
 import { PlainButton, QuietButton } from '../../components/buttons'
-import Menu from 'primevue/menu'
 import { useToast } from 'primevue/usetoast'
 import { onMounted, ref, useTemplateRef } from 'vue'
 import { downloadCsv, downloadSpreadsheet } from '../../browser/download'
 import NothingYet from '../../components/NothingYet.vue'
 import Notice from '../../components/Notice.vue'
 import { notify } from '../../components/notify'
+import MenuButton from '../../components/MenuButton.vue'
 import { useContainers } from '../../stores/containers'
 import { takeInDemoShelf } from '../../stores/demo-shelf'
 import ContainerDialog from './ContainerDialog.vue'
@@ -18,7 +18,6 @@ import { takeInContainers } from './containers'
 const store = useContainers()
 const toast = useToast()
 const open = ref<{ container: Container | null } | null>(null)
-const menu = useTemplateRef<InstanceType<typeof Menu>>('menu')
 const exports = [
   {
     label: 'As CSV',
@@ -60,14 +59,7 @@ async function onPick(event: Event) {
   <div class="page stacked">
     <PageHead title="Containers" up="/shelf" up-label="Shelf">
       <PlainButton label="Take in" icon="pi pi-upload" @click="picker?.click()" />
-      <PlainButton
-        v-if="store.containers.length"
-        label="Hand out"
-        icon="pi pi-download"
-        aria-haspopup="menu"
-        @click="menu?.toggle($event)"
-      />
-      <Menu ref="menu" :model="exports" popup />
+      <MenuButton v-if="store.containers.length" :items="exports" label="Hand out" icon="pi pi-download" />
       <Button label="Add a container" icon="pi pi-plus" @click="open = { container: null }" />
       <input
         ref="picker"

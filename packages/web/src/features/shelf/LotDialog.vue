@@ -211,14 +211,6 @@ async function save() {
 <style scoped>
 .sources {
   display: grid;
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
-.sources legend {
-  padding: 0;
-  font-size: var(--text-note);
-  color: var(--muted);
 }
 .source {
   min-height: 36px;

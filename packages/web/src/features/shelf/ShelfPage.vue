@@ -2,16 +2,16 @@
 import { capitalise, lotRows, materialRows, sayNumber, sayPercent, type Material } from '@omblet/core'
 import PageHead from '../../components/PageHead.vue'
 import { PlainButton } from '../../components/buttons'
-import Menu from 'primevue/menu'
 import Select from 'primevue/select'
 import VirtualScroller from 'primevue/virtualscroller'
-import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { downloadCsv, downloadSpreadsheet } from '../../browser/download'
 import NothingYet from '../../components/NothingYet.vue'
 import Notice from '../../components/Notice.vue'
 import OwnMaterialDialog from '../../components/OwnMaterialDialog.vue'
 import SearchField from '../../components/SearchField.vue'
+import MenuButton from '../../components/MenuButton.vue'
 import { useMaterials } from '../../stores/materials'
 import { useLots } from '../../stores/lots'
 import { standWords, type ShelfRow } from './rows'
@@ -35,7 +35,6 @@ const range = (m: Material) =>
 const making = ref(false)
 const importing = ref(false)
 const importUsed = ref(false)
-const menu = useTemplateRef<InstanceType<typeof Menu>>('menu')
 function takeIn() {
   importUsed.value = true
   importing.value = true
@@ -85,13 +84,7 @@ function onMade(material: Material) {
       />
       <PlainButton label="New material" icon="pi pi-plus" @click="making = true" />
       <PlainButton label="Take in" icon="pi pi-upload" @click="takeIn" />
-      <PlainButton
-        label="Hand out"
-        icon="pi pi-download"
-        aria-haspopup="true"
-        @click="menu?.toggle($event)"
-      />
-      <Menu ref="menu" :model="exports" popup />
+      <MenuButton :items="exports" label="Hand out" icon="pi pi-download" />
     </PageHead>
     <div class="filters" role="search">
       <SearchField v-model="words" label="Search materials" placeholder="INCI, common name or what it does" />

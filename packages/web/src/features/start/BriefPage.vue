@@ -251,16 +251,6 @@ async function start(index: number) {
 .two :deep(.field) {
   min-width: 0;
 }
-fieldset {
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
-legend {
-  padding: 0 0 0.3rem;
-  font-size: var(--text-note);
-  color: var(--muted);
-}
 .active {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 4.5rem auto 36px;

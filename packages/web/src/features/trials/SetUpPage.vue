@@ -254,15 +254,6 @@ fieldset {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(100%, 13rem), 1fr));
   gap: 0 1rem;
-  margin: 0;
-  padding: 0;
-  border: 0;
-  min-width: 0;
-}
-legend {
-  padding: 0;
-  font-size: var(--text-note);
-  color: var(--muted);
 }
 .tests {
   display: grid;

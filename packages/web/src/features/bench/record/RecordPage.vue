@@ -2,15 +2,15 @@
 import { eventTable, headOf } from '@omblet/core'
 import Button from 'primevue/button'
 import UpLink from '../../../components/UpLink.vue'
-import { PlainButton, QuietButton } from '../../../components/buttons'
-import Menu from 'primevue/menu'
+import { PlainButton } from '../../../components/buttons'
 import { useToast } from 'primevue/usetoast'
-import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { canShareFiles, downloadCsv, fileName, hand, share } from '../../../browser/download'
 import NotHere from '../../../components/NotHere.vue'
 import Notice from '../../../components/Notice.vue'
 import { notify } from '../../../components/notify'
+import MenuButton from '../../../components/MenuButton.vue'
 import { photosOf } from '../../../storage/batches'
 import { useOpenBatch } from '../../../composables/open-batch'
 import { useBatches } from '../../../stores/batches'
@@ -72,7 +72,6 @@ const ofFormula = (leaf: 'label' | 'cost') =>
   batch.info!.formulaId
     ? router.push({ path: `/formulas/${batch.info!.formulaId}/${leaf}`, query: { batch: props.id } })
     : notify(toast, 'Its formula is not here any more. Import it again, and label and cost can be made.')
-const menu = useTemplateRef<InstanceType<typeof Menu>>('menu')
 const items = [
   { label: 'Label', icon: 'pi pi-tag', command: () => void ofFormula('label') },
   { label: 'Cost', icon: 'pi pi-calculator', command: () => void ofFormula('cost') },
@@ -132,17 +131,7 @@ const items = [
           :severity="running || !head.watch ? 'secondary' : undefined"
           @click="print"
         />
-        <!-- prettier-ignore -->
-        <QuietButton
-          icon="pi pi-ellipsis-v"
-         
-          rounded
-         
-          aria-label="More for this batch"
-          aria-haspopup="menu"
-          @click="menu?.toggle($event)"
-        />
-        <Menu ref="menu" :model="items" popup />
+        <MenuButton :items="items" more="More for this batch" />
       </div>
     </header>
     <RecordBody :state="batch.state" :head="head" :photos="photos" :lots="lotNames" />

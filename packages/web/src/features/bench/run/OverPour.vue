@@ -103,6 +103,7 @@ h3 {
 }
 h4 {
   margin: 0;
+  color: var(--ink);
   font-size: var(--text-lead);
 }
 .remedy {

@@ -127,6 +127,7 @@ summary {
 h3,
 h4 {
   margin: 0;
+  color: var(--ink);
   font-size: var(--text-body);
 }
 .because {

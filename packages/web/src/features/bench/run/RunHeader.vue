@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { INSTRUMENTS, listWords, type InstrumentKind } from '@omblet/core'
 import UpLink from '../../../components/UpLink.vue'
-import { PlainButton, QuietButton } from '../../../components/buttons'
-import Menu from 'primevue/menu'
+import { PlainButton } from '../../../components/buttons'
 import { useToast } from 'primevue/usetoast'
-import { computed, useTemplateRef } from 'vue'
+import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { notify } from '../../../components/notify'
+import MenuButton from '../../../components/MenuButton.vue'
 import { useBatch } from '../../../stores/batch'
 import { useBatches } from '../../../stores/batches'
 import { useInstruments } from '../../../stores/instruments'
@@ -47,7 +47,6 @@ async function remove() {
   await router.push('/bench')
   if (undo) notify(toast, 'Batch deleted.', { label: 'Undo', run: () => void undo() })
 }
-const menu = useTemplateRef<InstanceType<typeof Menu>>('menu')
 const items = [
   { label: 'Pause', icon: 'pi pi-pause', command: () => batch.enter({ type: 'pause' }) },
   { label: 'Note or photo', icon: 'pi pi-pencil', command: () => emit('note') },
@@ -73,14 +72,7 @@ const items = [
         class="wrong"
         @click="emit('rescue')"
       />
-      <QuietButton
-        icon="pi pi-ellipsis-v"
-        rounded
-        aria-label="More for this batch"
-        aria-haspopup="menu"
-        @click="menu?.toggle($event)"
-      />
-      <Menu ref="menu" :model="items" popup />
+      <MenuButton :items="items" more="More for this batch" />
     </div>
   </header>
 </template>

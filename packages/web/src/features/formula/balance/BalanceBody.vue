@@ -203,11 +203,6 @@ function take() {
 .columns {
   --columns: minmax(0, 26rem) minmax(0, 1fr);
 }
-h4 {
-  margin: 0.5rem 0 0;
-  font-size: var(--text-note);
-  color: var(--muted);
-}
 .wishes > ul > li {
   display: flex;
   flex-wrap: wrap;

@@ -37,11 +37,6 @@ const span = (at: ExpectedBody['now']) =>
 </template>
 
 <style scoped>
-h4 {
-  margin: 0.5rem 0 0;
-  font-size: var(--text-note);
-  color: var(--muted);
-}
 .day {
   display: grid;
   grid-template-columns: auto minmax(0, 1fr);

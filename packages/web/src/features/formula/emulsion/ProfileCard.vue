@@ -162,11 +162,6 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
 </template>
 
 <style scoped>
-h4 {
-  margin: 0.5rem 0 0;
-  font-size: var(--text-note);
-  color: var(--muted);
-}
 .figures {
   display: grid;
   grid-template-columns: repeat(3, 1fr);

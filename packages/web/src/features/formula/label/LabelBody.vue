@@ -2,13 +2,13 @@
 import { capitalise, fieldsOf, listWords, sheetWords } from '@omblet/core'
 import Button from 'primevue/button'
 import TitledCard from '../../../components/TitledCard.vue'
-import { PlainButton, QuietButton } from '../../../components/buttons'
-import Menu from 'primevue/menu'
+import { QuietButton } from '../../../components/buttons'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { fileName } from '../../../browser/download'
 import NumberField from '../../../components/NumberField.vue'
 import Notice from '../../../components/Notice.vue'
+import MenuButton from '../../../components/MenuButton.vue'
 import { useEditor } from '../../../stores/editor'
 import DesignCard from './DesignCard.vue'
 import KeepCard from './KeepCard.vue'
@@ -52,7 +52,6 @@ function print() {
   })
 }
 const drawn = useTemplateRef<HTMLElement>('drawn')
-const menu = useTemplateRef<InstanceType<typeof Menu>>('menu')
 async function save(kind: 'svg' | 'png') {
   const { savePng, saveSvg } = await import('./picture')
   for (const [i, svg] of [...(drawn.value?.querySelectorAll('svg') ?? [])].entries()) {
@@ -90,15 +89,13 @@ const items = [
               size="small"
               @click="zoom = zoom === 'true' ? 'large' : 'true'"
             />
-            <PlainButton
+            <MenuButton
+              :items="items"
               label="Save as"
               icon="pi pi-chevron-down"
               icon-pos="right"
               size="small"
-              aria-haspopup="menu"
-              @click="menu?.toggle($event)"
-            />
-            <Menu ref="menu" :model="items" popup /></div
+            /></div
         ></template>
 
         <div ref="drawn" class="faces" :class="zoom">

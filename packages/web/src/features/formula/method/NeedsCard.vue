@@ -24,11 +24,6 @@ defineProps<{ equipment: readonly string[]; dayBefore: readonly MethodStep[] }>(
 </template>
 
 <style scoped>
-h4 {
-  margin: 0.25rem 0 0;
-  font-size: var(--text-note);
-  color: var(--muted);
-}
 .things {
   columns: 2;
   gap: 1rem;

@@ -1,16 +1,18 @@
 <script setup lang="ts">
-import { formatRange, sayNumber } from '@omblet/core'
+import { formatRange } from '@omblet/core'
 import Button from 'primevue/button'
 import Slider from 'primevue/slider'
 import { computed } from 'vue'
 import { useEditor } from '../../../stores/editor'
 import { useTargetFields } from '../target'
+import TargetInputs from '../TargetInputs.vue'
 import { useTitration } from './titration'
 
 const editor = useEditor()
 const t = useTitration()
 const own = computed(() => t.formula.value.targetPh ?? null)
-const { texts, error, onText, settle, choose } = useTargetFields(() => t.target.value)
+const fields = useTargetFields(() => t.target.value)
+const { error, choose } = fields
 /** Moves the target as a whole; its width stays. */
 const middle = computed({
   get: () => (t.target.value ? (t.target.value.min + t.target.value.max) / 2 : 5),
@@ -24,27 +26,7 @@ const middle = computed({
 <template>
   <div class="target">
     <div class="fields abreast">
-      <input
-        class="mono"
-        inputmode="decimal"
-        aria-label="Target pH from"
-        data-history
-        :value="texts.min ?? (t.target.value ? sayNumber(t.target.value.min) : '')"
-        placeholder="from"
-        @input="onText('min', ($event.target as HTMLInputElement).value)"
-        @blur="settle"
-      />
-      <span class="muted">–</span>
-      <input
-        class="mono"
-        inputmode="decimal"
-        aria-label="Target pH to"
-        data-history
-        :value="texts.max ?? (t.target.value ? sayNumber(t.target.value.max) : '')"
-        placeholder="to"
-        @input="onText('max', ($event.target as HTMLInputElement).value)"
-        @blur="settle"
-      />
+      <TargetInputs :of="fields" :target="t.target.value" />
     </div>
     <Slider
       v-model="middle"
@@ -77,7 +59,7 @@ const middle = computed({
 .fields {
   gap: 0.25rem;
 }
-input {
+.fields :deep(input) {
   width: 4.1rem;
   height: 2.75rem;
   padding: 0 0.25rem;
