@@ -257,7 +257,8 @@ test('a material of one’s own is changed and taken out again, with a way back'
   await page.getByRole('button', { name: 'Take out' }).click()
   await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible()
   await page.locator('.p-toast').getByRole('button', { name: 'Undo' }).click()
-  await page.goto('/shelf/samphire-glycerite')
+  await page.getByLabel('Search materials').fill('samphire')
+  await page.getByRole('link', { name: /^Samphire glycerite/ }).click()
   await expect(page.getByRole('heading', { name: 'Samphire glycerite' })).toBeVisible()
 })
 

@@ -1,7 +1,6 @@
 import ICAL from 'ical.js'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { actualFormula } from '../src/bench/actual.ts'
 import { refusal } from '../src/bench/refuse.ts'
 import { headOf } from '../src/bench/record.ts'
 import type { Happening } from '../src/bench/events.ts'
@@ -15,54 +14,10 @@ import { patchSays } from '../src/keeping/patch.ts'
 import { mattersOf, proposeWatch } from '../src/keeping/plan.ts'
 import { stocksWith, whereLotWent } from '../src/keeping/recall.ts'
 import { observationRows } from '../src/keeping/rows.ts'
-import { verdictOf } from '../src/keeping/verdict.ts'
 import { assess, findAll, type Formula } from '../src/index.ts'
 import { Making } from './bench-helpers.ts'
-import { cream, simple, PRESERVED } from './helpers.ts'
-
-const DAY = 24 * 60
-/** A batch that was made, filled and is kept at room and in frost, with looks by hand. */
-class Kept extends Making {
-  private filled = 0
-  constructor(formula: Formula) {
-    super({ ...formula, batchGrams: 200 })
-    this.upTo(null)
-    this.do({ type: 'finish', outcome: 'kept', filledGrams: 190 })
-    this.plan_()
-  }
-  plan_() {
-    const { a } = this.plan
-    const p = proposeWatch(a, findAll(a), 190)
-    return this.do({ type: 'keep', samples: p.samples.map(({ why: _w, ...s }) => s), looks: p.looks }, 'x')
-  }
-  /** So many days after filling, by the clock. */
-  after(days: number) {
-    this.wait((days - this.filled) * DAY)
-    this.filled = days
-    return this
-  }
-  saw(
-    sample: string,
-    property: 'ph' | 'mass' | 'body' | 'smell' | 'layer' | 'germs',
-    answer: object,
-    day: number | null = null,
-  ) {
-    // prettier-ignore
-    return this.do({ type: 'observe', sample, day, property, ...answer } as Happening, 'x')
-  }
-  ph(days: number, value: number, way = 'meter') {
-    return this.after(days).saw('room', 'ph', { value, way }, null)
-  }
-  get history() {
-    return historyOf(this.state.events)
-  }
-  get verdict() {
-    return verdictOf(this.state, this.history, this.plan.a)
-  }
-}
-const toner = simple([['glycerin', 4], ['sodium lactate', 2], PRESERVED], { targetPh: { min: 5, max: 5.8 } })
-const lactone = simple([['gluconolactone', 4], ['sodium lactate', 2], PRESERVED], { targetPh: { min: 3.6, max: 4.4 } }) // prettier-ignore
-const lotion = cream()
+import { cream, simple } from './helpers.ts'
+import { Kept, toner, lactone, lotion } from './keeping-helpers.ts'
 
 describe('the plan of looks', () => {
   it('asks of each formula what matters for it, with a reason', () => {
@@ -208,109 +163,6 @@ describe('answers', () => {
     const events = read.kind === 'batch' ? read.batch.events : []
     expect(historyOf(events)).toEqual(k.history)
     expect(headOf(batch, k.state).watch).toMatchObject({ grade: 'again', looked: 2 })
-  })
-})
-
-describe('what it means', () => {
-  it('is steady where a toner moves less than the meter tells', () => {
-    const k = new Kept(toner).ph(1, 5.42).ph(7, 5.4).ph(14, 5.43).ph(28, 5.38).ph(56, 5.41)
-    expect(k.verdict).toMatchObject({ grade: 'fine' })
-    expect(k.verdict.says).toContain('less than the meter can tell')
-  })
-  it('is harmless where a lactone falls and rests, as forecast', () => {
-    const k = new Kept(lactone).ph(0.02, 4.3).ph(1, 4.08).ph(7, 4.02).ph(14, 4.01).ph(28, 4.03)
-    expect(k.verdict.grade).toBe('fine')
-    expect(k.verdict.says).toContain('as forecast')
-  })
-  it('asks to look again, with the day a limit is met, where it drifts for real', () => {
-    const urea = simple([['urea', 8], ['sodium lactate', 1], PRESERVED], { targetPh: { min: 5, max: 6 } })
-    const k = new Kept(urea).ph(1, 5.3).ph(7, 5.38).ph(14, 5.45).ph(28, 5.62).ph(56, 5.9)
-    expect(k.verdict.grade).toBe('again')
-    const v = k.verdict.list.find((x) => x.series.property === 'ph')!
-    expect(v.first).toContain('rose by 0.6')
-    expect(v.why).toContain('ammonia')
-    expect(v.why).toMatch(/on day \d+/)
-    expect(v.cause?.title).toBe('A material goes on moving the pH')
-  })
-  it('condemns what left the window of its preservation, and what moved far without a reason', () => {
-    const weak = simple([['glycerin', 4], ['sodium benzoate', 0.5], ['potassium sorbate', 0.3], ['lactic acid', 0.3]]) // prettier-ignore
-    const window = assess(weak).preservation.window!
-    const fresh = new Kept(weak).ph(1, window.max + 0.8)
-    expect(fresh.verdict).toMatchObject({ grade: 'again' })
-    expect(fresh.verdict.list[0]!.next).toContain('Bring it back inside today')
-    const late = new Kept(weak).ph(1, window.max - 0.3).ph(14, window.max + 0.8)
-    expect(late.verdict).toMatchObject({ grade: 'discard' })
-    expect(
-      headOf({ id: 'b', code: 'B', name: 'B', formulaId: null, who: '' }, late.state).watch!.open,
-    ).toEqual([])
-    expect(late.ph(28, window.max - 0.3).verdict.grade).toBe('discard')
-    expect(new Kept(toner).ph(1, 5.4).ph(14, 6.7).verdict.grade).toBe('discard')
-  })
-  it('warns where it keeps and its materials do not work, and condemns what burns', () => {
-    const acid = simple([['mandelic acid', 5], ['sodium hydroxide', 0.5], PRESERVED], { targetPh: { min: 3.5, max: 4 } }) // prettier-ignore
-    const shared = assess(acid).ph.shared!
-    const high = new Kept(acid).ph(1, shared.max + 0.5)
-    expect(high.verdict).toMatchObject({ grade: 'again' })
-    expect(high.verdict.says).toContain('where its materials work or hold')
-    expect(new Kept(toner).ph(7, 10.2).verdict.grade).toBe('discard')
-  })
-  it('does not let a strip tell what it cannot, nor compares it with a meter', () => {
-    const k = new Kept(toner).ph(1, 5.5, 'strip').ph(7, 5, 'strip').ph(14, 5.5, 'strip').ph(28, 5.1)
-    const v = k.verdict.list.find((x) => x.series.property === 'ph')!
-    expect(v.grade).toBe('fine')
-    expect(v.series.aside[0]!.why).toContain('not compared')
-  })
-  it('takes a split in frost for a warning, and one at room for the end', () => {
-    const frost = new Kept(lotion).after(4).saw('frost', 'layer', { choice: 'free' }, 4)
-    expect(frost.verdict.grade).toBe('again')
-    expect(frost.verdict.says).toContain('after turn 2')
-    expect(frost.verdict.list[0]!.next).toContain('room decides')
-    const room = new Kept(lotion).after(28).saw('room', 'layer', { choice: 'free' }, 28)
-    expect(room.verdict.grade).toBe('discard')
-  })
-  it('condemns the whole batch for anything that grows, wherever it is seen', () => {
-    const k = new Kept(lotion).after(14).saw('warm', 'germs', { choice: 'growth' }, 14)
-    expect(k.verdict.grade).toBe('discard')
-    expect(k.verdict.says).toMatch(/^Do not use\./)
-    k.after(28).saw('warm', 'germs', { choice: 'none' }, 28)
-    expect(k.verdict.grade).toBe('discard')
-  })
-  it('is the same in the list and on the page: that of what was really made', () => {
-    const k = new Kept(lactone).ph(1, 4.1).ph(14, 4)
-    const page = verdictOf(k.state, k.history, assess(actualFormula(k.state)!))
-    const { watch } = headOf({ id: 'b', code: 'B', name: 'B', formulaId: null, who: '' }, k.state)
-    expect([watch!.grade, watch!.says]).toEqual([page.grade, page.says])
-    expect(page.says.startsWith(page.head)).toBe(true)
-  })
-  it('condemns a batch to which skin reacted', () => {
-    const k = new Kept(toner).ph(1, 5.4)
-    k.do({ type: 'patch', who: 'IM', consent: true, way: 'once', place: 'left forearm' }, 'x')
-    k.do({ type: 'patch-look', of: k.events.length - 1, grade: 2 }, 'x')
-    expect(k.verdict).toMatchObject({ grade: 'discard', says: 'Do not use. A patch test reacted.' })
-    expect(headOf({ id: 'b', code: 'B', name: 'B', formulaId: null, who: '' }, k.state).reacted).toBe(true)
-  })
-  it('tells a layer by its height', () => {
-    const at = (value: number) => new Kept(lotion).after(28).saw('room', 'layer', { value, way: 'ruler' }, 28).verdict // prettier-ignore
-    expect([1.5, 4, 12].map((v) => at(v).grade)).toEqual(['fine', 'again', 'discard'])
-    expect(at(4).list[0]!.first).toContain('4 % of the height')
-  })
-  it('never calls anything safe', () => {
-    const k = new Kept(toner).ph(1, 5.4).ph(84, 5.4)
-    expect(JSON.stringify(k.verdict)).not.toMatch(/\bsafe\b/i)
-    expect(new Kept(toner).verdict).toMatchObject({ grade: null })
-  })
-  it('tells mass and body with their errors', () => {
-    const k = new Kept(lotion).after(7).saw('warm', 'mass', { value: 50, way: 'scale' }, 7)
-    k.after(56).saw('warm', 'mass', { value: 49.2, way: 'scale' }, 56)
-    expect(k.verdict.list[0]).toMatchObject({
-      grade: 'again',
-      first: expect.stringContaining('5.3 %') as string,
-    })
-    const b = new Kept(lotion).after(3).saw('room', 'body', { value: 60, way: 'spread' })
-    b.after(28).saw('room', 'body', { value: 61, way: 'spread' })
-    expect(b.verdict.grade).toBe('fine')
-    b.after(56).saw('room', 'body', { value: 72, way: 'spread' })
-    expect(b.verdict.list[0]).toMatchObject({ grade: 'again', first: expect.stringContaining('thinner') as string }) // prettier-ignore
   })
 })
 
