@@ -59,3 +59,9 @@ export const upload = (page: Page, name: string, text: string) =>
   page
     .getByTestId('file-picker')
     .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
+/** A table as a file to be chosen. */
+export const table = (name: string, text: string) => ({
+  name,
+  mimeType: 'text/csv',
+  buffer: Buffer.from(text),
+})
