@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="T extends string | number | null">
-import Select from 'primevue/select'
 import FormField from './FormField.vue'
+import Choice from './Choice.vue'
 
 /** One of several, with its label. */
 defineProps<{
@@ -18,13 +18,11 @@ const chosen = defineModel<T>({ required: true })
 
 <template>
   <FormField :id="id" v-slot="{ id: named }" :label="label" class="choice">
-    <Select
+    <Choice
       v-model="chosen"
       :label-id="named"
-      :aria-label="label"
-      :options="[...options]"
-      option-label="label"
-      option-value="value"
+      :label="label"
+      :options="options"
       :placeholder="placeholder ?? options.find((o) => o.value === null)?.label"
       :filter="filter"
       :size="small ? 'small' : undefined"

@@ -5,7 +5,6 @@ import Button from 'primevue/button'
 import TitledCard from '../../components/TitledCard.vue'
 import PageHead from '../../components/PageHead.vue'
 import { PlainButton } from '../../components/buttons'
-import Select from 'primevue/select'
 import VirtualScroller from 'primevue/virtualscroller'
 import { useToast } from 'primevue/usetoast'
 import { computed, onMounted, ref, useTemplateRef } from 'vue'
@@ -16,6 +15,7 @@ import { whenIdle } from '../../browser/idle'
 import Notice from '../../components/Notice.vue'
 import { notify } from '../../components/notify'
 import SearchField from '../../components/SearchField.vue'
+import Choice from '../../components/Choice.vue'
 import type { Orphan } from '../../storage/batches'
 import { useBatches } from '../../stores/batches'
 import { useFiles } from '../../stores/files'
@@ -141,13 +141,7 @@ async function take(event: Event) {
         <h2 id="made-title">Made</h2>
         <div class="filters" role="search">
           <SearchField v-model="words" label="Search batches" placeholder="Name, code or who" />
-          <Select
-            v-model="which"
-            :options="WHICH"
-            option-label="label"
-            option-value="value"
-            aria-label="Which batches"
-          />
+          <Choice v-model="which" :options="WHICH" label="Which batches" />
         </div>
       </div>
       <div class="card table" role="table" aria-label="Batches that were made" :aria-rowcount="shown.length">

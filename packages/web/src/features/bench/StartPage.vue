@@ -13,7 +13,6 @@ import Button from 'primevue/button'
 import TitledCard from '../../components/TitledCard.vue'
 import PageHead from '../../components/PageHead.vue'
 import { PlainButton } from '../../components/buttons'
-import SelectButton from 'primevue/selectbutton'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import ChoiceField from '../../components/ChoiceField.vue'
@@ -21,6 +20,7 @@ import TextField from '../../components/TextField.vue'
 import LearnedNote from '../../components/LearnedNote.vue'
 import Notice from '../../components/Notice.vue'
 import NumberField from '../../components/NumberField.vue'
+import OneOf from '../../components/OneOf.vue'
 import { explainStorage } from '../../storage/db'
 import { listVersions } from '../../storage/formulas'
 import type { VersionRecord } from '../../storage/schema'
@@ -163,14 +163,7 @@ async function begin() {
         />
         <ChoiceField v-if="versions.length" v-model="versionId" label="Version" :options="versionChoices" />
         <div class="amount">
-          <SelectButton
-            v-model="by"
-            :options="BY"
-            option-label="label"
-            option-value="value"
-            :allow-empty="false"
-            aria-label="Amount by"
-          />
+          <OneOf v-model="by" :options="BY" label="Amount by" />
           <NumberField
             v-if="by === 'grams'"
             v-model="grams"

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { parseReading, recordReading, type Reading } from '@omblet/core'
 import { PlainButton } from '../../components/buttons'
-import Select from 'primevue/select'
 import { ref } from 'vue'
 import { READING_WAYS } from '../../components/reading-ways'
+import Choice from '../../components/Choice.vue'
 import { useEditor } from '../../stores/editor'
 
 withDefaults(defineProps<{ id: string; label: string; big?: boolean }>(), { big: false })
@@ -42,14 +42,7 @@ function record() {
       title="A strip between two colours: 5-6"
       :aria-invalid="!!error"
     />
-    <Select
-      v-model="method"
-      :options="READING_WAYS"
-      option-label="label"
-      option-value="value"
-      size="small"
-      aria-label="How it was read"
-    />
+    <Choice v-model="method" :options="READING_WAYS" size="small" label="How it was read" />
     <PlainButton type="submit" label="Record" size="small" />
     <p v-if="error" class="error-text" role="alert">{{ error }}</p>
   </form>

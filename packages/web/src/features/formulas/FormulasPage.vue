@@ -4,7 +4,6 @@ import PageHead from '../../components/PageHead.vue'
 import { PlainButton } from '../../components/buttons'
 import Menu from 'primevue/menu'
 import type { MenuItem } from 'primevue/menuitem'
-import Select from 'primevue/select'
 import { useToast } from 'primevue/usetoast'
 import { defineAsyncComponent, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -14,6 +13,7 @@ import Notice from '../../components/Notice.vue'
 import SearchField from '../../components/SearchField.vue'
 import { notify } from '../../components/notify'
 import MenuButton from '../../components/MenuButton.vue'
+import Choice from '../../components/Choice.vue'
 import type { FormulaRecord } from '../../storage/schema'
 import { useCards } from '../../stores/cards'
 import { useFiles } from '../../stores/files'
@@ -162,22 +162,8 @@ const toggle = (id: string, on: boolean) => {
 
     <div v-if="library.records.length > 0" class="filters abreast wraps" role="search">
       <SearchField v-model="words" label="Search formulas" placeholder="Name, material or active" />
-      <Select
-        v-model="kind"
-        :options="kinds"
-        option-label="label"
-        option-value="value"
-        placeholder="Every kind"
-        aria-label="Kind of product"
-      />
-      <Select
-        v-model="state"
-        :options="states"
-        option-label="label"
-        option-value="value"
-        placeholder="Any state"
-        aria-label="State"
-      />
+      <Choice v-model="kind" :options="kinds" placeholder="Every kind" label="Kind of product" />
+      <Choice v-model="state" :options="states" placeholder="Any state" label="State" />
       <span class="muted small count to-end" aria-live="polite"
         >{{ shown.length }} of {{ library.records.length
         }}<template v-if="judging">, {{ cards.judged }} judged</template></span

@@ -2,10 +2,10 @@
 import { colourChange, GREY_CARD, sayNumber, WHITE_PAPER, type Answer, type Rgb } from '@omblet/core'
 import Button from 'primevue/button'
 import { QuietButton } from '../../components/buttons'
-import SelectButton from 'primevue/selectbutton'
 import { computed, nextTick, onBeforeUnmount, ref, useTemplateRef } from 'vue'
 import { smallPicture } from '../../browser/picture'
 import Notice from '../../components/Notice.vue'
+import OneOf from '../../components/OneOf.vue'
 import { savePhoto } from '../../storage/batches'
 import { makeId } from '../../storage/channel'
 import { explainStorage } from '../../storage/db'
@@ -93,15 +93,7 @@ async function keep() {
       The card or the same white paper beside the product, the same lamp, no flash. Tap the card first, then
       the product.
     </p>
-    <SelectButton
-      v-if="!first"
-      v-model="reflects"
-      :options="CARDS"
-      option-label="label"
-      option-value="value"
-      :allow-empty="false"
-      aria-label="What lies beside it"
-    />
+    <OneOf v-if="!first" v-model="reflects" :options="CARDS" label="What lies beside it" />
     <label class="chip pick"
       ><i class="pi pi-camera" aria-hidden="true"></i> {{ blob ? 'Another picture' : 'Take the picture'
       }}<input type="file" accept="image/*" capture="environment" data-testid="colour-photo" @change="pick"

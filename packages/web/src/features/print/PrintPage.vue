@@ -9,12 +9,12 @@ import {
   weighOut,
 } from '@omblet/core'
 import { format } from 'date-fns'
-import SelectButton from 'primevue/selectbutton'
 import { computed } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import FindingMark from '../../components/FindingMark.vue'
 import { productLine } from '../../components/words'
 import PrintBar from '../../components/PrintBar.vue'
+import OneOf from '../../components/OneOf.vue'
 import { useEditor } from '../../stores/editor'
 import { useMaterials } from '../../stores/materials'
 import MethodSheet from './MethodSheet.vue'
@@ -64,22 +64,8 @@ const inci = computed(() => derived.value?.inci ?? '')
 <template>
   <div v-if="formula && a && sheet" class="print-page">
     <PrintBar :back="`/formulas/${editor.id}`">
-      <SelectButton
-        v-model="what"
-        :options="sheets"
-        option-label="label"
-        option-value="value"
-        :allow-empty="false"
-        aria-label="What to print"
-      />
-      <SelectButton
-        v-model="paper"
-        :options="papers"
-        option-label="label"
-        option-value="value"
-        :allow-empty="false"
-        aria-label="Paper"
-      />
+      <OneOf v-model="what" :options="sheets" label="What to print" />
+      <OneOf v-model="paper" :options="papers" label="Paper" />
     </PrintBar>
 
     <article class="paper" :class="paper">

@@ -4,12 +4,12 @@ import { proxy, wrap } from 'comlink'
 import Button from 'primevue/button'
 import { PlainButton, QuietButton } from '../../components/buttons'
 import { PopUp } from '../../components/dialogs'
-import SelectButton from 'primevue/selectbutton'
 import VirtualScroller from 'primevue/virtualscroller'
 import { useToast } from 'primevue/usetoast'
 import { onBeforeUnmount, ref, shallowRef, useTemplateRef } from 'vue'
 import FindingMark from '../../components/FindingMark.vue'
 import { notify } from '../../components/notify'
+import OneOf from '../../components/OneOf.vue'
 import { explainStorage } from '../../storage/db'
 import { useLots } from '../../stores/lots'
 import { useMaterials } from '../../stores/materials'
@@ -152,15 +152,7 @@ async function store() {
         <p v-if="read.ignored.length" class="muted small">
           Columns that mean nothing here: {{ read.ignored.join(', ') }}.
         </p>
-        <SelectButton
-          v-model="show"
-          :options="filters"
-          option-label="label"
-          option-value="value"
-          :allow-empty="false"
-          size="small"
-          aria-label="Which rows"
-        />
+        <OneOf v-model="show" :options="filters" size="small" label="Which rows" />
         <div class="rows" tabindex="0" role="region" aria-label="Rows of the file">
           <VirtualScroller v-if="rows.length" :items="rows" :item-size="46" class="scroller">
             <template #item="{ item }: { item: ShownRow }">

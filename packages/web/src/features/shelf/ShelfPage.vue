@@ -2,7 +2,6 @@
 import { capitalise, lotRows, materialRows, sayNumber, sayPercent, type Material } from '@omblet/core'
 import PageHead from '../../components/PageHead.vue'
 import { PlainButton } from '../../components/buttons'
-import Select from 'primevue/select'
 import VirtualScroller from 'primevue/virtualscroller'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -12,6 +11,7 @@ import Notice from '../../components/Notice.vue'
 import OwnMaterialDialog from '../../components/OwnMaterialDialog.vue'
 import SearchField from '../../components/SearchField.vue'
 import MenuButton from '../../components/MenuButton.vue'
+import Choice from '../../components/Choice.vue'
 import { useMaterials } from '../../stores/materials'
 import { useLots } from '../../stores/lots'
 import { standWords, type ShelfRow } from './rows'
@@ -88,30 +88,15 @@ function onMade(material: Material) {
     </PageHead>
     <div class="filters" role="search">
       <SearchField v-model="words" label="Search materials" placeholder="INCI, common name or what it does" />
-      <Select
+      <Choice
         v-model="group"
         :options="groups"
-        option-label="label"
-        option-value="value"
         placeholder="Every kind"
-        aria-label="Kind of material"
+        label="Kind of material"
         @change="remember"
       />
-      <Select
-        v-model="phase"
-        :options="phases"
-        option-label="label"
-        option-value="value"
-        placeholder="Any phase"
-        aria-label="Phase"
-      />
-      <Select
-        v-model="which"
-        :options="whiches"
-        option-label="label"
-        option-value="value"
-        aria-label="Which materials"
-      />
+      <Choice v-model="phase" :options="phases" placeholder="Any phase" label="Phase" />
+      <Choice v-model="which" :options="whiches" label="Which materials" />
     </div>
     <Notice v-if="lots.expiring.length" kind="check" class="expiring">
       Ending soon or past:

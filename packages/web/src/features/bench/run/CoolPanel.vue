@@ -11,11 +11,11 @@ import {
 } from '@omblet/core'
 import { format } from 'date-fns'
 import { PlainButton } from '../../../components/buttons'
-import SelectButton from 'primevue/selectbutton'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
 import NumberField from '../../../components/NumberField.vue'
 import LearnedNote from '../../../components/LearnedNote.vue'
+import OneOf from '../../../components/OneOf.vue'
 import { useBatch } from '../../../stores/batch'
 import { useLearned } from '../../../stores/learned'
 import { allowAlarm } from './alarm'
@@ -34,7 +34,7 @@ const way = computed(() => (run.state.value.cooling?.way === 'bath' ? 'bath' : '
 const WAYS = [
   { value: 'air', label: 'In air' },
   { value: 'bath', label: 'In cold water' },
-]
+] as const
 const since = computed(() => run.state.value.cooling?.since ?? 0)
 const readings = computed(
   () =>
@@ -146,13 +146,10 @@ function remindStir() {
     <div class="ways abreast at-foot wraps for-hands">
       <div class="field">
         <span class="label">It stands</span>
-        <SelectButton
+        <OneOf
           :model-value="way"
           :options="WAYS"
-          option-label="label"
-          option-value="value"
-          :allow-empty="false"
-          aria-label="How it cools"
+          label="How it cools"
           @update:model-value="batch.enter({ type: 'cooling', way: $event })"
         />
       </div>

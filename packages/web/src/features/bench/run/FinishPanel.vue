@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { deviations, madeGrams, sayNumber } from '@omblet/core'
 import Button from 'primevue/button'
-import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
 import ChoiceField from '../../../components/ChoiceField.vue'
 import TextField from '../../../components/TextField.vue'
 import NumberField from '../../../components/NumberField.vue'
+import OneOf from '../../../components/OneOf.vue'
 import { useBatch } from '../../../stores/batch'
 import { useContainers } from '../../../stores/containers'
 import { useRun } from './run'
@@ -76,14 +76,7 @@ function finish() {
       </ul>
     </template>
     <p v-else class="muted">Everything went as planned.</p>
-    <SelectButton
-      v-model="outcome"
-      :options="[...OUTCOMES]"
-      option-label="label"
-      option-value="value"
-      :allow-empty="false"
-      aria-label="What becomes of it"
-    />
+    <OneOf v-model="outcome" :options="OUTCOMES" label="What becomes of it" />
     <div v-if="outcome === 'kept'" class="fields">
       <NumberField
         v-model="filled"

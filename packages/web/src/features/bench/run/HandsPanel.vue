@@ -14,6 +14,7 @@ import Select from 'primevue/select'
 import { useIntervalFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import NumberField from '../../../components/NumberField.vue'
+import Choice from '../../../components/Choice.vue'
 import { useInstruments } from '../../../stores/instruments'
 import { INSTRUMENT_WORDS } from '../words'
 import { useRun } from './run'
@@ -134,12 +135,10 @@ useIntervalFn(() => void instruments.look(), 1500)
       <QuietButton :label="open ? 'Less' : 'More'" :aria-expanded="open" class="last" @click="open = !open" />
     </div>
     <div v-if="open" class="row abreast at-foot wraps">
-      <Select
+      <Choice
         :model-value="truth?.speed ?? 1"
         :options="speeds"
-        option-label="label"
-        option-value="value"
-        aria-label="Heat and cold run"
+        label="Heat and cold run"
         @update:model-value="act({ do: 'speed', speed: $event as number })"
       />
       <QuietButton

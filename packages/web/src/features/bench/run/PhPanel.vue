@@ -11,11 +11,11 @@ import {
 } from '@omblet/core'
 import Button from 'primevue/button'
 import { PlainButton } from '../../../components/buttons'
-import SelectButton from 'primevue/selectbutton'
 import { computed, inject, onBeforeUnmount, onMounted } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
 import NumberField from '../../../components/NumberField.vue'
 import { READING_WAYS } from '../../../components/reading-ways'
+import OneOf from '../../../components/OneOf.vue'
 import { useTools } from '../../../stores/tools'
 import { useMaterials } from '../../../stores/materials'
 import { useDosing } from '../../../composables/dosing'
@@ -99,14 +99,7 @@ onBeforeUnmount(() => {
 
     <section aria-labelledby="read-title">
       <h3 id="read-title">Read</h3>
-      <SelectButton
-        v-model="method"
-        :options="READING_WAYS"
-        option-label="label"
-        option-value="value"
-        :allow-empty="false"
-        aria-label="How it is read"
-      />
+      <OneOf v-model="method" :options="READING_WAYS" label="How it is read" />
       <form class="entry abreast at-foot wraps for-hands" @submit.prevent="read">
         <NumberField
           v-model="typedPh"

@@ -10,11 +10,11 @@ import {
 } from '@omblet/core'
 import Button from 'primevue/button'
 import { PlainButton } from '../../../components/buttons'
-import Select from 'primevue/select'
 import { computed, inject, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
 import Notice from '../../../components/Notice.vue'
 import NumberField from '../../../components/NumberField.vue'
+import Choice from '../../../components/Choice.vue'
 import { useBatch } from '../../../stores/batch'
 import { useInstruments } from '../../../stores/instruments'
 import DilutionForm from './DilutionForm.vue'
@@ -165,14 +165,7 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
         <p v-if="told" class="told" role="status">{{ told }}</p>
         <div v-if="choices.length" class="lot abreast wraps">
           <label for="lot">From lot</label>
-          <Select
-            v-model="lot"
-            label-id="lot"
-            :options="lotOptions"
-            option-label="label"
-            option-value="value"
-            aria-label="From lot"
-          />
+          <Choice v-model="lot" label-id="lot" :options="lotOptions" label="From lot" />
         </div>
         <div v-if="small" class="abreast wraps for-hands">
           <FindingMark severity="note" :size="16" />

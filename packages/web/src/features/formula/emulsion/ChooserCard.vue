@@ -12,12 +12,12 @@ import Button from 'primevue/button'
 import TitledCard from '../../../components/TitledCard.vue'
 import { PlainButton } from '../../../components/buttons'
 import Checkbox from 'primevue/checkbox'
-import SelectButton from 'primevue/selectbutton'
 import { useToast } from 'primevue/usetoast'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import FindingMark from '../../../components/FindingMark.vue'
 import { notify } from '../../../components/notify'
+import OneOf from '../../../components/OneOf.vue'
 import { useEditor } from '../../../stores/editor'
 import { useMaterials } from '../../../stores/materials'
 
@@ -95,26 +95,10 @@ const setUp = () => {
 <template>
   <TitledCard title="What else would carry it" class="chooser closer">
     <template #beside
-      ><SelectButton
-        v-model="which"
-        :options="CHOICES"
-        option-label="label"
-        option-value="value"
-        :allow-empty="false"
-        size="small"
-        aria-label="What to choose"
+      ><OneOf v-model="which" :options="CHOICES" size="small" label="What to choose"
     /></template>
 
-    <SelectButton
-      v-if="inUse"
-      v-model="amount"
-      :options="AMOUNTS"
-      option-label="label"
-      option-value="value"
-      :allow-empty="false"
-      size="small"
-      aria-label="Amount of a swap"
-    />
+    <OneOf v-if="inUse" v-model="amount" :options="AMOUNTS" size="small" label="Amount of a swap" />
     <p v-if="list.length" class="muted small">
       Each was put into this formula
       {{ amount === 'own' ? 'at the amount it wants' : 'one for one, at the amount of the one in use' }}, and

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { schedule, type MethodStep, clockAt, minutesOfDay, sayMinutes } from '@omblet/core'
 import Checkbox from 'primevue/checkbox'
-import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
 import TitledCard from '../../../components/TitledCard.vue'
 import TimeField from '../../../components/TimeField.vue'
+import OneOf from '../../../components/OneOf.vue'
 
 const props = defineProps<{ steps: readonly MethodStep[] }>()
 
@@ -48,15 +48,7 @@ const rows = computed(() =>
     >
 
     <div class="abreast wraps">
-      <SelectButton
-        v-model="which"
-        :options="WHICH"
-        option-label="label"
-        option-value="value"
-        :allow-empty="false"
-        size="small"
-        aria-label="Which time is given"
-      />
+      <OneOf v-model="which" :options="WHICH" size="small" label="Which time is given" />
       <TimeField v-model="time" :label="which === 'start' ? 'Begin at' : 'Be done by'" />
       <span v-if="origin !== null" class="small" role="status"
         >{{ clockAt(origin) }} to {{ clockAt(origin + plan.totalMinutes) }}</span

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { formatNumber, phEffects, sayNumber, type DoseEffect } from '@omblet/core'
-import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
 import TitledCard from '../../../components/TitledCard.vue'
 import FindingMark from '../../../components/FindingMark.vue'
+import OneOf from '../../../components/OneOf.vue'
 import { useTitration } from './titration'
 
 defineProps<{ blockers: string }>()
@@ -35,16 +35,7 @@ const figure = (e: DoseEffect, value: number) =>
 
 <template>
   <TitledCard title="What pH does here" class="closer">
-    <template #beside
-      ><SelectButton
-        v-model="which"
-        :options="choices"
-        option-label="label"
-        option-value="value"
-        :allow-empty="false"
-        size="small"
-        aria-label="At which pH"
-    /></template>
+    <template #beside><OneOf v-model="which" :options="choices" size="small" label="At which pH" /></template>
 
     <p class="small muted">{{ blockers }}</p>
     <ul v-if="rows.length">
