@@ -123,6 +123,25 @@ describe('a question to a worker', () => {
     await answered('of rain')
     expect([asking.failed.value, asking.answer.value]).toEqual([false, 'of rain'])
   })
+  it('says so too where the worker cannot be begun, and is ready for the next', async () => {
+    const request = ref<string | null>('fog')
+    let begun = 0
+    const { failed, busy, answer } = within(() =>
+      useNewest<object, string, string>(request, {
+        worker: () => {
+          if (++begun === 1) throw new Error('no such part')
+          return { terminate: vi.fn() } as unknown as Worker
+        },
+        ask: (_remote, wanted) => Promise.resolve(`of ${wanted}`),
+      }),
+    )
+    await vi.advanceTimersByTimeAsync(5)
+    expect([failed.value, busy.value]).toEqual([true, false])
+    request.value = 'rain'
+    await nextTick()
+    await vi.advanceTimersByTimeAsync(5)
+    expect([failed.value, answer.value]).toEqual([false, 'of rain'])
+  })
   it('that is given up is forgotten with its worker, and the next is asked anew', async () => {
     const { asked, ended, asking, want, answered } = slow()
     await want('fog')

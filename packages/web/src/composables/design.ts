@@ -33,8 +33,8 @@ export function useDesign<Request, Answer>(
     async ask(worker, wanted) {
       const { knowledge } = materials
       if (taught?.worker !== worker || taught.knowledge !== knowledge) {
-        taught = { worker, knowledge }
         await worker.learn(plain(knowledge))
+        taught = { worker, knowledge }
       }
       return ask(worker, wanted)
     },

@@ -24,21 +24,25 @@ export function useNewest<Api, Request, Answer>(
   let remote: Remote<Api> | null = null
   let waiting: Request | null = null
 
+  /** What was asked before it was given up counts no more. */
+  let round = 0
+
   async function run(wanted: Request) {
     if (busy.value) {
       waiting = wanted
       return
     }
     busy.value = true
-    worker ??= make()
-    const asked = (remote ??= wrap<Api>(worker))
+    const asked = round
     try {
-      const result = await ask(asked, wanted)
-      if (asked !== remote) return
+      worker ??= make()
+      remote ??= wrap<Api>(worker)
+      const result = await ask(remote, wanted)
+      if (asked !== round) return
       if (waiting === null && request.value !== null) answer.value = result
       failed.value = false
     } catch {
-      if (asked !== remote) return
+      if (asked !== round) return
       failed.value = true
     }
     busy.value = false
@@ -61,6 +65,7 @@ export function useNewest<Api, Request, Answer>(
   /** Gives up what is under way; the next request begins anew. */
   function stop() {
     leave()
+    round++
     worker?.terminate()
     worker = remote = waiting = null
     busy.value = false
