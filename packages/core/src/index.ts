@@ -5,49 +5,6 @@ export type { Assessment, PhaseTotal } from './assess/types.ts'
 export type { PhWindows } from './assess/windows.ts'
 export { balance, type Balance, type Standing, standingOf } from './balance/balance.ts'
 export { isChosen, type Wishes } from './balance/wishes.ts'
-export { actualFormula, chargedToFill, phFormula } from './bench/actual.ts'
-export { looksAt, type Symptom, SYMPTOMS } from './bench/looks.ts'
-export { type CoolFit, type CoolReading, fitCooling, stirEvery } from './bench/cool-fit.ts'
-export { eventRow, eventTable, rowValue } from './bench/event-rows.ts'
-export { BatchInfo, BenchEvent, eventFault, Happening, UNDOABLE } from './bench/events.ts'
-export {
-  DEFAULT_SERIAL,
-  Follower,
-  type InstrumentKind,
-  INSTRUMENTS,
-  LineCutter,
-  readLine,
-  SerialSettings,
-  type Shown,
-  SIMULATED,
-  UNITS,
-} from './bench/instruments.ts'
-export { benchPlan, type BenchPlan, type BenchStep } from './bench/plan.ts'
-export {
-  batchCode,
-  type BatchHead,
-  type BatchStatus,
-  deviations,
-  gramsForContainers,
-  headOf,
-  headOfFile,
-  madeGrams,
-  provedChanges,
-  withProved,
-  yieldPercent,
-} from './bench/record.ts'
-export { recordFacts, recordReadings, recordRows } from './bench/record-rows.ts'
-export { isUntared, netOf, whyNoWeight } from './bench/shown.ts'
-export { formulaToMake, largerBatch, smallWeighings } from './bench/start.ts'
-export { lotUse, refusal } from './bench/refuse.ts'
-export { percentWords, pourRemedies, type PourRemedy } from './bench/remedies.ts'
-export { rescue } from './bench/rescue.ts'
-export { type Hand, SimBench } from './bench/simulated.ts'
-export { foldBatch } from './bench/state.ts'
-export { heldIn, linesIn, looseDoses, massOf, waterToAdd } from './bench/contents.ts'
-export { activeTask, tasksOf, type WeighTask } from './bench/tasks.ts'
-export { batchToWeigh } from './bench/tolerance.ts'
-export type { BatchState } from './bench/types.ts'
 export { axisSteps, curveToDraw, frameOf, lettingGo, readingsOnCurve, takenOf } from './dosing/drawing.ts'
 export {
   asksEmulsion,
@@ -67,32 +24,6 @@ export {
 } from './choose/emulsifiers.ts'
 export { shoppingList } from './choose/shopping.ts'
 export { type Substitute, substitutesFor } from './choose/substitutes.ts'
-export {
-  type Cost,
-  costByPrices,
-  costDrivers,
-  costFromShelf,
-  costOfBatch,
-  costReport,
-  costRows,
-  priceAtMargin,
-  swapCost,
-} from './cost/cost.ts'
-export { readPrices } from './cost/prices.ts'
-export {
-  Container,
-  CONTAINER_KINDS,
-  type ContainerKind,
-  containerWord,
-  densityOf,
-  doesNotFit,
-  fillFrom,
-  gramsToFill,
-  lossOf,
-  suits,
-  WALL_KINDS,
-  wallWord,
-} from './fill/containers.ts'
 export { derivedOf } from './derived/derived.ts'
 export { adjustTo, freeAcids } from './dosing/adjust.ts'
 export { aimPh } from './dosing/aim.ts'
@@ -141,8 +72,6 @@ export { readFile } from './files/gate.ts'
 export { report } from './files/report.ts'
 export { readReadings } from './files/trend-table.ts'
 export { bringsTrial, readTrial, writeTrial } from './files/trial.ts'
-export { trialReport } from './trials/report.ts'
-export { trendOf } from './stats/trend.ts'
 export { besideId, brings, placeOf, same, sameEvent, sameFormula } from './files/same.ts'
 export { lotRows, materialRows, readTable, TableError, type TableRead } from './files/tables.ts'
 export { groupNotes } from './findings/groups.ts'
@@ -228,28 +157,6 @@ export {
 } from './ph/meter.ts'
 export { phNotTold, oilyAcids, type PhPrediction } from './ph/predict.ts'
 export { solvePh } from './ph/solver.ts'
-export {
-  addOwnStep,
-  changeStep,
-  moveStep,
-  putBackStep,
-  resetStep,
-  takeOutStep,
-  tidyEdits,
-} from './procedure/edits.ts'
-export { type Method, methodOf, type MethodStep } from './procedure/method.ts'
-export { questionsOf, type School } from './procedure/questions.ts'
-export { schedule } from './procedure/schedule.ts'
-export { schoolsOf } from './procedure/schools.ts'
-export {
-  flowOf,
-  goesWords,
-  linesOfStep,
-  procedureReport,
-  routeChoices,
-  stepOfLine,
-} from './procedure/view.ts'
-export { weighOut } from './procedure/weigh-out.ts'
 export { buildRecipe } from './recipes/build.ts'
 export { packRecipe, unpackRecipe } from './recipes/pack.ts'
 export { MOST_RECIPE_LINES, readRecipe, readRecipeCells } from './recipes/read.ts'
@@ -301,22 +208,6 @@ export { firstIssue, ReadError } from './text/json.ts'
 export { slug } from './text/names.ts'
 export { clockAt, minutesOfDay, sayMinutes } from './text/minutes.ts'
 export { parseAmount, parseNumber } from './text/numbers.ts'
-export { preDilution, type PreDilution } from './weighing/dilution.ts'
-export { atResolution, NOTE_PERCENT, smallestWeighable, weighingErrorPercent } from './weighing/error.ts'
-export { calendarOf } from './keeping/calendar.ts'
-export { colourChange, GREY_CARD, WHITE_PAPER } from './keeping/colour.ts'
-export { choicesOf, WATCH, waysOf } from './keeping/data.ts'
-export { daysUntil, dueLooks, openLooks, sayAge } from './keeping/due.ts'
-export { inVessel, type Learned, learn, type Lesson, vesselOf } from './keeping/learned.ts'
-export { type Answer, type History, historyOf } from './keeping/history.ts'
-export { creamingPercent } from './keeping/measures.ts'
-export { PATCH_NOT_FOR, PATCH_WAYS, PATCH_WORDS, patchSays } from './keeping/patch.ts'
-export { looksOf, mattersOf, proposeWatch } from './keeping/plan.ts'
-export { whereLotWent, type Went } from './keeping/recall.ts'
-export { observationRows } from './keeping/rows.ts'
-export { type Series, seriesOf } from './keeping/series.ts'
-export { UNSEEN, type Verdict, verdictOf } from './keeping/verdict.ts'
-export type { Watch } from './keeping/watch.ts'
 export {
   PROPERTIES,
   type Property,
@@ -326,35 +217,7 @@ export {
   type Storage,
   type Way,
 } from './shapes/keeping.ts'
-export { bandAt } from './stats/trend.ts'
 export { type Forecast, forecastOf, forecastWords } from './derived/forecast.ts'
 export { type SideRow, sideBySide } from './derived/side.ts'
-export { eventsOfBase } from './trials/base-events.ts'
-export { sharedBase } from './trials/common.ts'
-export { attributesFor, ownAttribute, scaleOf, servingOf, usualAttributes } from './trials/data.ts'
-export { asVersionOf, losersOf } from './trials/lesson.ts'
-export { BODY_FOUND, forecastAndFound, foundInBatch, foundWords, FROST_FOUND } from './trials/found.ts'
-export {
-  decided,
-  ended,
-  planTrial,
-  scoreRows,
-  trialFault,
-  trialWarnings,
-  type TrialWish,
-  withBatch,
-  withFound,
-} from './trials/plan.ts'
-export {
-  type JudgeAnswer,
-  type JudgeStep,
-  isAnswered,
-  judgeSteps,
-  nextStep,
-  sittingsOf,
-  standOfSittings,
-  withAnswer,
-} from './trials/sittings.ts'
-export { type Option, variantOptions, type VariantWish, whatDiffers } from './trials/variants.ts'
-export { type Reading as TrialReading, trialVerdict } from './trials/verdict.ts'
 export { type Measured, type PlannedTrial, type TrialAttribute, type Varies } from './shapes/trial.ts'
+export * from './making.ts'

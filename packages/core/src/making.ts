@@ -1,0 +1,139 @@
+// What others may take of making and what comes after it: the procedure, the Bench, keeping and trials.
+export { actualFormula, chargedToFill, phFormula } from './bench/actual.ts'
+export { looksAt, type Symptom, SYMPTOMS } from './bench/looks.ts'
+export { type CoolFit, type CoolReading, fitCooling, stirEvery } from './bench/cool-fit.ts'
+export { eventRow, eventTable, rowValue } from './bench/event-rows.ts'
+export { BatchInfo, BenchEvent, eventFault, Happening, UNDOABLE } from './bench/events.ts'
+export {
+  DEFAULT_SERIAL,
+  Follower,
+  type InstrumentKind,
+  INSTRUMENTS,
+  LineCutter,
+  readLine,
+  SerialSettings,
+  type Shown,
+  SIMULATED,
+  UNITS,
+} from './bench/instruments.ts'
+export { benchPlan, type BenchPlan, type BenchStep } from './bench/plan.ts'
+export {
+  batchCode,
+  type BatchHead,
+  type BatchStatus,
+  deviations,
+  gramsForContainers,
+  headOf,
+  headOfFile,
+  madeGrams,
+  provedChanges,
+  withProved,
+  yieldPercent,
+} from './bench/record.ts'
+export { recordFacts, recordReadings, recordRows } from './bench/record-rows.ts'
+export { isUntared, netOf, whyNoWeight } from './bench/shown.ts'
+export { formulaToMake, largerBatch, smallWeighings } from './bench/start.ts'
+export { lotUse, refusal } from './bench/refuse.ts'
+export { percentWords, pourRemedies, type PourRemedy } from './bench/remedies.ts'
+export { rescue } from './bench/rescue.ts'
+export { type Hand, SimBench } from './bench/simulated.ts'
+export { foldBatch } from './bench/state.ts'
+export { heldIn, linesIn, looseDoses, massOf, waterToAdd } from './bench/contents.ts'
+export { activeTask, tasksOf, type WeighTask } from './bench/tasks.ts'
+export { batchToWeigh } from './bench/tolerance.ts'
+export type { BatchState } from './bench/types.ts'
+export {
+  type Cost,
+  costByPrices,
+  costDrivers,
+  costFromShelf,
+  costOfBatch,
+  costReport,
+  costRows,
+  priceAtMargin,
+  swapCost,
+} from './cost/cost.ts'
+export { readPrices } from './cost/prices.ts'
+export {
+  Container,
+  CONTAINER_KINDS,
+  type ContainerKind,
+  containerWord,
+  densityOf,
+  doesNotFit,
+  fillFrom,
+  gramsToFill,
+  lossOf,
+  suits,
+  WALL_KINDS,
+  wallWord,
+} from './fill/containers.ts'
+export { trialReport } from './trials/report.ts'
+export { trendOf } from './stats/trend.ts'
+export {
+  addOwnStep,
+  changeStep,
+  moveStep,
+  putBackStep,
+  resetStep,
+  takeOutStep,
+  tidyEdits,
+} from './procedure/edits.ts'
+export { type Method, methodOf, type MethodStep } from './procedure/method.ts'
+export { questionsOf, type School } from './procedure/questions.ts'
+export { schedule } from './procedure/schedule.ts'
+export { schoolsOf } from './procedure/schools.ts'
+export {
+  flowOf,
+  goesWords,
+  linesOfStep,
+  procedureReport,
+  routeChoices,
+  stepOfLine,
+} from './procedure/view.ts'
+export { weighOut } from './procedure/weigh-out.ts'
+export { preDilution, type PreDilution } from './weighing/dilution.ts'
+export { atResolution, NOTE_PERCENT, smallestWeighable, weighingErrorPercent } from './weighing/error.ts'
+export { calendarOf } from './keeping/calendar.ts'
+export { colourChange, GREY_CARD, WHITE_PAPER } from './keeping/colour.ts'
+export { choicesOf, WATCH, waysOf } from './keeping/data.ts'
+export { daysUntil, dueLooks, openLooks, sayAge } from './keeping/due.ts'
+export { inVessel, type Learned, learn, type Lesson, vesselOf } from './keeping/learned.ts'
+export { type Answer, type History, historyOf } from './keeping/history.ts'
+export { creamingPercent } from './keeping/measures.ts'
+export { PATCH_NOT_FOR, PATCH_WAYS, PATCH_WORDS, patchSays } from './keeping/patch.ts'
+export { looksOf, mattersOf, proposeWatch } from './keeping/plan.ts'
+export { whereLotWent, type Went } from './keeping/recall.ts'
+export { observationRows } from './keeping/rows.ts'
+export { type Series, seriesOf } from './keeping/series.ts'
+export { UNSEEN, type Verdict, verdictOf } from './keeping/verdict.ts'
+export type { Watch } from './keeping/watch.ts'
+export { bandAt } from './stats/trend.ts'
+export { eventsOfBase } from './trials/base-events.ts'
+export { sharedBase } from './trials/common.ts'
+export { attributesFor, ownAttribute, scaleOf, servingOf, usualAttributes } from './trials/data.ts'
+export { asVersionOf, losersOf } from './trials/lesson.ts'
+export { BODY_FOUND, forecastAndFound, foundInBatch, foundWords, FROST_FOUND } from './trials/found.ts'
+export {
+  decided,
+  ended,
+  planTrial,
+  scoreRows,
+  trialFault,
+  trialWarnings,
+  type TrialWish,
+  withBatch,
+  withFound,
+} from './trials/plan.ts'
+export {
+  type JudgeAnswer,
+  type JudgeStep,
+  isAnswered,
+  judgeSteps,
+  nextStep,
+  sittingsOf,
+  standOfSittings,
+  withAnswer,
+} from './trials/sittings.ts'
+export { type Option, variantOptions, type VariantWish, whatDiffers } from './trials/variants.ts'
+export { type Reading as TrialReading, trialVerdict } from './trials/verdict.ts'
