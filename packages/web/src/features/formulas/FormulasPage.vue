@@ -5,7 +5,7 @@ import { PlainButton } from '../../components/buttons'
 import Menu from 'primevue/menu'
 import type { MenuItem } from 'primevue/menuitem'
 import { useToast } from 'primevue/usetoast'
-import { defineAsyncComponent, ref, watch } from 'vue'
+import { defineAsyncComponent, ref, watch, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { download, fileName, hand } from '../../browser/download'
 import NothingYet from '../../components/NothingYet.vue'
@@ -37,7 +37,8 @@ const briefOpen = ref(false)
 const briefUsed = ref(false)
 watch(briefOpen, (open) => open && (briefUsed.value = true))
 const chosen = ref<string[]>([])
-const { problems, dragging, onPick, onDrop } = useTaking()
+const page = useTemplateRef<HTMLElement>('page')
+const { problems, dragging, onPick } = useTaking(page)
 const picker = ref<HTMLInputElement>()
 
 const go = (path: string) => () => void router.push(path)
@@ -103,13 +104,7 @@ const toggle = (id: string, on: boolean) => {
 </script>
 
 <template>
-  <div
-    class="page"
-    :class="{ dragging }"
-    @dragover.prevent="dragging = true"
-    @dragleave.self="dragging = false"
-    @drop.prevent="onDrop"
-  >
+  <div ref="page" class="page" :class="{ dragging }">
     <PageHead title="Formulas">
       <PlainButton label="Open a file" icon="pi pi-folder-open" @click="picker?.click()" />
       <MenuButton :items="WAYS" label="Start from…" icon="pi pi-directions" />

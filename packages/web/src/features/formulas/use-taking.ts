@@ -1,5 +1,6 @@
+import { useDropZone } from '@vueuse/core'
 import { useToast } from 'primevue/usetoast'
-import { ref } from 'vue'
+import { ref, type Ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { notify } from '../../components/notify'
 import { useFiles } from '../../stores/files'
@@ -9,12 +10,11 @@ interface LaunchQueue {
   setConsumer: (consumer: (params: { files: { getFile: () => Promise<File> }[] }) => void) => void
 }
 
-/** Taking in files that are chosen, dropped or handed over; what could not be taken in stands in `problems`. */
-export function useTaking() {
+/** Taking in files that are chosen, dropped onto `zone` or handed over; what could not be taken in stands in `problems`. */
+export function useTaking(zone: Readonly<Ref<HTMLElement | null>>) {
   const files = useFiles()
   const router = useRouter()
   const toast = useToast()
-  const dragging = ref(false)
   const problems = ref<string[]>([])
 
   async function take(list: FileList | readonly File[] | null | undefined) {
@@ -48,9 +48,6 @@ export function useTaking() {
     input.value = ''
   }
 
-  function onDrop(event: DragEvent) {
-    dragging.value = false
-    void take(event.dataTransfer?.files)
-  }
-  return { problems, dragging, onPick, onDrop }
+  const { isOverDropZone: dragging } = useDropZone(zone, { onDrop: (dropped) => void take(dropped) })
+  return { problems, dragging, onPick }
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { type TableRead } from '@omblet/core'
+import { useDropZone } from '@vueuse/core'
 import { proxy, wrap } from 'comlink'
 import Button from 'primevue/button'
 import { PlainButton, QuietButton } from '../../components/buttons'
@@ -28,7 +29,8 @@ const storing = ref(false)
 const read = shallowRef<TableRead | null>(null)
 const show = ref<'all' | 'refused'>('all')
 const picker = useTemplateRef<HTMLInputElement>('picker')
-const dragging = ref(false)
+const zone = useTemplateRef<HTMLElement>('zone')
+const { isOverDropZone: dragging } = useDropZone(zone, { onDrop: (dropped) => void take(dropped?.[0]) })
 let worker: Worker | null = null
 
 function stop() {
@@ -75,10 +77,6 @@ function onPick(event: Event) {
   void take(input.files?.[0])
   input.value = ''
 }
-function onDrop(event: DragEvent) {
-  dragging.value = false
-  void take(event.dataTransfer?.files[0])
-}
 
 const { of, toStore, what, rows, filters } = useTableRows(read, show)
 
@@ -114,14 +112,7 @@ async function store() {
         of your own: <em>name, inci</em> and functions, solubility, phase, usage_min, usage_max, ph_min,
         ph_max, parts. Nothing is stored before you have seen it.
       </p>
-      <div
-        v-if="!read && !progress"
-        class="drop stacked closer"
-        :class="{ over: dragging }"
-        @dragover.prevent="dragging = true"
-        @dragleave="dragging = false"
-        @drop.prevent="onDrop"
-      >
+      <div v-if="!read && !progress" ref="zone" class="drop stacked closer" :class="{ over: dragging }">
         <Button label="Choose a file" icon="pi pi-upload" @click="picker?.click()" />
         <span class="muted small">or drop it here</span>
         <input
