@@ -159,6 +159,24 @@ describe('a table of lots', () => {
     await until(() => useLots().lots.length === 1)
     expect(useLots().lots[0]).toMatchObject({ material: 'glycerin', leftGrams: 250, price: 3.2 })
   })
+  it('may be dropped, and its place shows that it can be', async () => {
+    await open(ImportDialog, { open: true })
+    const zone = part('div.drop', 'or drop it here')
+    const files = [new File(['material,left_grams\nGlycerin,80\n'], 'lots.csv', { type: 'text/csv' })]
+    const drag = async (kind: string) => {
+      const event = Object.assign(new Event(kind, { bubbles: true, cancelable: true }), { dataTransfer: { files, items: [{ kind: 'file', type: 'text/csv' }] } }) // prettier-ignore
+      zone.dispatchEvent(event)
+      await settled()
+      return event.defaultPrevented
+    }
+    await drag('dragenter')
+    expect(zone.classList.contains('over')).toBe(true)
+    await drag('dragleave')
+    expect(zone.classList.contains('over')).toBe(false)
+    expect(await drag('drop')).toBe(true) // the browser does not open the file itself
+    await shows('1 new lots')
+    expect(useLots().lots).toEqual([])
+  })
   it('that names no column is refused in a sentence', async () => {
     await take('notes.csv', 'dear diary\nthe sea was flat\n')
     await until(() => document.querySelector('[role="alert"]') !== null)
