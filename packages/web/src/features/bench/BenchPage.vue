@@ -7,7 +7,7 @@ import PageHead from '../../components/PageHead.vue'
 import { PlainButton } from '../../components/buttons'
 import VirtualScroller from 'primevue/virtualscroller'
 import { useToast } from 'primevue/usetoast'
-import { computed, onMounted, ref, useTemplateRef } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { notAfter } from '../../browser/days'
 import { download, fileName } from '../../browser/download'
@@ -16,6 +16,7 @@ import Notice from '../../components/Notice.vue'
 import { notify } from '../../components/notify'
 import SearchField from '../../components/SearchField.vue'
 import Choice from '../../components/Choice.vue'
+import FileButton from '../../components/FileButton.vue'
 import type { Orphan } from '../../storage/batches'
 import { useBatches } from '../../stores/batches'
 import { useFiles } from '../../stores/files'
@@ -63,13 +64,8 @@ async function removeOrphan(o: Orphan) {
   if (undo) notify(toast, 'Removed. It lies in the bin for 30 days.', { label: 'Undo', run: () => void undo().then(batches.loadOrphans) }) // prettier-ignore
 }
 
-const picker = useTemplateRef<HTMLInputElement>('picker')
 const problem = ref<string | null>(null)
-async function take(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (!file) return
+async function take(file: File) {
   const result = await files.take(file)
   if ('error' in result) problem.value = `${file.name}: ${result.error}`
   else {
@@ -88,8 +84,13 @@ async function take(event: Event) {
           batches.heads.length === 1 ? '1 batch' : `${batches.heads.length} batches`
         }}</span></template
       >
-      <PlainButton label="Take in a batch" icon="pi pi-upload" @click="picker?.click()" />
-      <input ref="picker" type="file" accept=".json,.txt" hidden data-testid="batch-picker" @change="take" />
+      <FileButton
+        label="Take in a batch"
+        icon="pi pi-upload"
+        accept=".json,.txt"
+        testid="batch-picker"
+        @picked="take"
+      />
       <Button label="Start a batch" icon="pi pi-play" @click="router.push('/bench/start')" />
     </PageHead>
     <Notice v-if="problem" kind="stop">{{ problem }}</Notice>

@@ -14,6 +14,7 @@ import SearchField from '../../components/SearchField.vue'
 import { notify } from '../../components/notify'
 import MenuButton from '../../components/MenuButton.vue'
 import Choice from '../../components/Choice.vue'
+import FileButton from '../../components/FileButton.vue'
 import type { FormulaRecord } from '../../storage/schema'
 import { useCards } from '../../stores/cards'
 import { useFiles } from '../../stores/files'
@@ -38,8 +39,7 @@ const briefUsed = ref(false)
 watch(briefOpen, (open) => open && (briefUsed.value = true))
 const chosen = ref<string[]>([])
 const page = useTemplateRef<HTMLElement>('page')
-const { problems, dragging, onPick } = useTaking(page)
-const picker = ref<HTMLInputElement>()
+const { problems, dragging, take } = useTaking(page)
 
 const go = (path: string) => () => void router.push(path)
 const WAYS = [
@@ -106,19 +106,17 @@ const toggle = (id: string, on: boolean) => {
 <template>
   <div ref="page" class="page" :class="{ dragging }">
     <PageHead title="Formulas">
-      <PlainButton label="Open a file" icon="pi pi-folder-open" @click="picker?.click()" />
+      <FileButton
+        label="Open a file"
+        icon="pi pi-folder-open"
+        accept=".json,.zip,.txt,application/json"
+        multiple
+        testid="file-picker"
+        @picked="(_first, all) => take(all)"
+      />
       <MenuButton :items="WAYS" label="Start from…" icon="pi pi-directions" />
       <Menu ref="cardMenu" :model="cardItems" popup />
       <Button label="New formula" icon="pi pi-plus" @click="briefOpen = true" />
-      <input
-        ref="picker"
-        type="file"
-        accept=".json,.zip,.txt,application/json"
-        multiple
-        hidden
-        data-testid="file-picker"
-        @change="onPick"
-      />
     </PageHead>
 
     <div class="notices stacked closer">

@@ -42,12 +42,6 @@ export function useTaking(zone: Readonly<Ref<HTMLElement | null>>) {
     await take(await Promise.all(handles.map((h) => h.getFile())))
   })
 
-  async function onPick(event: Event) {
-    const input = event.target as HTMLInputElement
-    await take(input.files)
-    input.value = ''
-  }
-
   const { isOverDropZone: dragging } = useDropZone(zone, { onDrop: (dropped) => void take(dropped) })
-  return { problems, dragging, onPick }
+  return { problems, dragging, take }
 }

@@ -6,6 +6,7 @@ import { computed, nextTick, onBeforeUnmount, ref, useTemplateRef } from 'vue'
 import { smallPicture } from '../../browser/picture'
 import Notice from '../../components/Notice.vue'
 import OneOf from '../../components/OneOf.vue'
+import PhotoField from '../../components/PhotoField.vue'
 import { savePhoto } from '../../storage/batches'
 import { makeId } from '../../storage/channel'
 import { explainStorage } from '../../storage/db'
@@ -30,11 +31,7 @@ const marks = ref<{ x: number; y: number; what: string }[]>([])
 let image: ImageBitmap | null = null
 onBeforeUnmount(() => image?.close())
 
-async function pick(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (!file) return
+async function pick(file: File) {
   try {
     blob.value = await smallPicture(file)
     image?.close()
@@ -94,10 +91,12 @@ async function keep() {
       the product.
     </p>
     <OneOf v-if="!first" v-model="reflects" :options="CARDS" label="What lies beside it" />
-    <label class="chip pick"
-      ><i class="pi pi-camera" aria-hidden="true"></i> {{ blob ? 'Another picture' : 'Take the picture'
-      }}<input type="file" accept="image/*" capture="environment" data-testid="colour-photo" @change="pick"
-    /></label>
+    <PhotoField
+      :label="blob ? 'Another picture' : 'Take the picture'"
+      testid="colour-photo"
+      class="pick"
+      @picked="pick"
+    />
     <div v-if="blob" class="frame">
       <canvas
         ref="canvas"
@@ -151,16 +150,9 @@ canvas {
   pointer-events: none;
 }
 .pick {
-  position: relative;
   min-height: 52px;
   justify-content: center;
-  cursor: pointer;
-}
-.pick input {
-  position: absolute;
-  inset: 0;
-  opacity: 0;
-  cursor: pointer;
+  justify-self: stretch;
 }
 .acts {
   display: flex;

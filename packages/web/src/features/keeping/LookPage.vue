@@ -9,6 +9,7 @@ import FindingMark from '../../components/FindingMark.vue'
 import TextField from '../../components/TextField.vue'
 import NotHere from '../../components/NotHere.vue'
 import Notice from '../../components/Notice.vue'
+import PhotoField from '../../components/PhotoField.vue'
 import { useKeeping } from '../../stores/keeping'
 import ColourReader from './ColourReader.vue'
 import LookHead from './LookHead.vue'
@@ -178,16 +179,11 @@ function next() {
           @click="colour = true"
         />
         <TextField label="A word beside it" v-model="note" maxlength="1000" />
-        <label class="chip photo"
-          ><i class="pi pi-camera" aria-hidden="true"></i>
-          {{ photo ? 'A photograph goes with it. Take another' : 'A photograph beside it'
-          }}<input
-            type="file"
-            accept="image/*"
-            capture="environment"
-            data-testid="look-photo"
-            @change="takePhoto"
-        /></label>
+        <PhotoField
+          :label="photo ? 'A photograph goes with it. Take another' : 'A photograph beside it'"
+          testid="look-photo"
+          @picked="takePhoto"
+        />
         <p v-if="photoError" class="error-text" role="alert">{{ photoError }}</p>
       </template>
       <div class="feet for-hands">
@@ -255,22 +251,6 @@ h1 {
 }
 .choices button:hover {
   background: var(--wash);
-}
-.photo {
-  position: relative;
-  min-height: 44px;
-  justify-self: start;
-  color: var(--ink);
-  cursor: pointer;
-}
-.photo input {
-  position: absolute;
-  inset: 0;
-  opacity: 0;
-  cursor: pointer;
-}
-.photo:focus-within {
-  outline: 2px solid var(--cobalt-400);
 }
 .feet {
   display: flex;

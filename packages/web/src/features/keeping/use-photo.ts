@@ -8,11 +8,7 @@ import { explainStorage } from '../../storage/db'
 export function usePhoto(batch: () => string) {
   const photo = ref<string | null>(null)
   const photoError = ref<string | null>(null)
-  async function takePhoto(event: Event) {
-    const input = event.target as HTMLInputElement
-    const file = input.files?.[0]
-    input.value = ''
-    if (!file) return
+  async function takePhoto(file: File) {
     try {
       const id = makeId()
       await savePhoto({ id, batch: batch(), blob: await smallPicture(file) })

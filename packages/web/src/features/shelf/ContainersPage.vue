@@ -4,12 +4,13 @@ import Button from 'primevue/button'
 import PageHead from '../../components/PageHead.vue'
 import { PlainButton, QuietButton } from '../../components/buttons'
 import { useToast } from 'primevue/usetoast'
-import { onMounted, ref, useTemplateRef } from 'vue'
+import { onMounted, ref } from 'vue'
 import { downloadCsv, downloadSpreadsheet } from '../../browser/download'
 import NothingYet from '../../components/NothingYet.vue'
 import Notice from '../../components/Notice.vue'
 import { notify } from '../../components/notify'
 import MenuButton from '../../components/MenuButton.vue'
+import FileButton from '../../components/FileButton.vue'
 import { useContainers } from '../../stores/containers'
 import { takeInDemoShelf } from '../../stores/demo-shelf'
 import ContainerDialog from './ContainerDialog.vue'
@@ -30,7 +31,6 @@ const exports = [
     command: () => void downloadSpreadsheet('containers', containerRows(store.containers)),
   },
 ]
-const picker = useTemplateRef<HTMLInputElement>('picker')
 onMounted(() => (document.title = 'Containers – Omblet'))
 
 async function remove(container: Container) {
@@ -41,11 +41,7 @@ async function remove(container: Container) {
       run: () => void undo(),
     })
 }
-async function onPick(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (!file) return
+async function take(file: File) {
   const read = await takeInContainers(file, store.containers, store.put).catch(() => null)
   if (!read) return notify(toast, `${file.name} could not be read. Save it as .csv or .xlsx and take it in again.`, undefined, 'error') // prettier-ignore
   const { taken, refused } = read
@@ -58,17 +54,15 @@ async function onPick(event: Event) {
 <template>
   <div class="page stacked">
     <PageHead title="Containers" up="/shelf" up-label="Shelf">
-      <PlainButton label="Take in" icon="pi pi-upload" @click="picker?.click()" />
+      <FileButton
+        label="Take in"
+        icon="pi pi-upload"
+        accept=".csv,.txt,.xlsx"
+        testid="containers-picker"
+        @picked="take"
+      />
       <MenuButton v-if="store.containers.length" :items="exports" label="Hand out" icon="pi pi-download" />
       <Button label="Add a container" icon="pi pi-plus" @click="open = { container: null }" />
-      <input
-        ref="picker"
-        type="file"
-        accept=".csv,.txt,.xlsx"
-        data-testid="containers-picker"
-        hidden
-        @change="onPick"
-      />
     </PageHead>
     <Notice v-if="store.problem" kind="stop">{{ store.problem }}</Notice>
     <div v-if="store.containers.length" class="card scroll">

@@ -11,6 +11,7 @@ import { onBeforeUnmount, ref, shallowRef, useTemplateRef } from 'vue'
 import FindingMark from '../../components/FindingMark.vue'
 import { notify } from '../../components/notify'
 import OneOf from '../../components/OneOf.vue'
+import FileButton from '../../components/FileButton.vue'
 import { explainStorage } from '../../storage/db'
 import { useLots } from '../../stores/lots'
 import { useMaterials } from '../../stores/materials'
@@ -28,7 +29,6 @@ const progress = ref<{ done: number; total: number } | null>(null)
 const storing = ref(false)
 const read = shallowRef<TableRead | null>(null)
 const show = ref<'all' | 'refused'>('all')
-const picker = useTemplateRef<HTMLInputElement>('picker')
 const zone = useTemplateRef<HTMLElement>('zone')
 const { isOverDropZone: dragging } = useDropZone(zone, { onDrop: (dropped) => void take(dropped?.[0]) })
 let worker: Worker | null = null
@@ -72,12 +72,6 @@ async function take(file: File | undefined) {
   if (worker === mine) stop()
 }
 
-function onPick(event: Event) {
-  const input = event.target as HTMLInputElement
-  void take(input.files?.[0])
-  input.value = ''
-}
-
 const { of, toStore, what, rows, filters } = useTableRows(read, show)
 
 async function store() {
@@ -113,16 +107,15 @@ async function store() {
         ph_max, parts. Nothing is stored before you have seen it.
       </p>
       <div v-if="!read && !progress" ref="zone" class="drop stacked closer" :class="{ over: dragging }">
-        <Button label="Choose a file" icon="pi pi-upload" @click="picker?.click()" />
-        <span class="muted small">or drop it here</span>
-        <input
-          ref="picker"
-          type="file"
+        <FileButton
+          main
+          label="Choose a file"
+          icon="pi pi-upload"
           accept=".csv,.tsv,.txt,.xlsx"
-          data-testid="table-picker"
-          hidden
-          @change="onPick"
+          testid="table-picker"
+          @picked="take"
         />
+        <span class="muted small">or drop it here</span>
       </div>
       <p v-if="problem" class="error-text" role="alert">{{ problem }}</p>
       <div v-if="progress" class="reading" role="status">

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { Lot, parseNumber, sayNumber, usualTraces, type Material } from '@omblet/core'
 import Button from 'primevue/button'
-import { PlainButton, QuietButton } from '../../components/buttons'
+import { QuietButton } from '../../components/buttons'
 import Checkbox from 'primevue/checkbox'
 import { PopUp } from '../../components/dialogs'
-import { computed, onMounted, reactive, ref, useTemplateRef } from 'vue'
+import { computed, onMounted, reactive, ref } from 'vue'
 import AnalysisEditor, { type AnalysisRow } from './AnalysisEditor.vue'
 import DayField from '../../components/DayField.vue'
 import TextField from '../../components/TextField.vue'
+import FileButton from '../../components/FileButton.vue'
 import { makeId } from '../../storage/channel'
 import { useLots } from '../../stores/lots'
 import { useMaterials } from '../../stores/materials'
@@ -61,18 +62,13 @@ const sourceWords = (lot: Lot) =>
 const MOST_BYTES = 10_000_000
 const paper = ref<{ name: string; blob: Blob } | null>(null)
 const paperError = ref<string | null>(null)
-const paperPicker = useTemplateRef<HTMLInputElement>('paperPicker')
 let hadPaper = false
 onMounted(async () => {
   const kept = props.lot ? await store.fileOf(props.lot.id) : undefined
   hadPaper = kept !== undefined
   if (kept) paper.value = { name: kept.name, blob: kept.blob }
 })
-function onPaper(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (!file) return
+function takePaper(file: File) {
   paperError.value = file.size > MOST_BYTES ? `${file.name} is over 10 MB. Keep a smaller copy here.` : null
   if (!paperError.value) paper.value = { name: file.name, blob: file }
 }
@@ -187,15 +183,14 @@ async function save() {
             class="paper-name"
             @click="openPaper"
           />
-          <PlainButton
-            type="button"
+          <FileButton
             :label="paper ? 'Choose another' : 'Choose a file'"
             size="small"
             aria-describedby="paper-label"
-            @click="paperPicker?.click()"
+            testid="paper-picker"
+            @picked="takePaper"
           />
           <QuietButton v-if="paper" type="button" label="Take away" size="small" @click="paper = null" />
-          <input ref="paperPicker" type="file" data-testid="paper-picker" hidden @change="onPaper" />
         </div>
         <p v-if="paperError" class="error" role="alert">{{ paperError }}</p>
         <p class="muted small">It stays in this browser; a backup does not carry it.</p>

@@ -10,7 +10,7 @@ import {
 } from '@omblet/core'
 import Button from 'primevue/button'
 import { PlainButton } from '../../components/buttons'
-import { computed, reactive, ref, useTemplateRef, watch } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useDesign } from '../../composables/design'
 import FindingMark from '../../components/FindingMark.vue'
@@ -19,6 +19,7 @@ import Notice from '../../components/Notice.vue'
 import { useLibrary } from '../../stores/library'
 import { useMaterials } from '../../stores/materials'
 import ProductFields from '../../components/ProductFields.vue'
+import FileButton from '../../components/FileButton.vue'
 import RecipeRow from './RecipeRow.vue'
 import { useRecipeSource } from './use-recipe-source'
 import StartFrame from './StartFrame.vue'
@@ -40,7 +41,7 @@ Phase C
 Vitamin E - 10 drops
 Preservative`
 
-const { text, cells, fileName, problem, tooLong, source, onPick, onType } = useRecipeSource()
+const { text, cells, fileName, problem, tooLong, source, take, onType } = useRecipeSource()
 const product = ref<Product>({ kind: 'lotion', site: 'body', rinse: 'leave-on', region: 'EU' })
 const name = ref('')
 const batch = ref('')
@@ -49,7 +50,6 @@ const answers = reactive<{ lines: Record<string, LineAnswer>; fillWithWater: boo
   lines: {},
   fillWithWater: false,
 })
-const picker = useTemplateRef<HTMLInputElement>('picker')
 
 const {
   answer: read,
@@ -150,7 +150,14 @@ async function make() {
         mono
       />
       <div class="abreast wraps">
-        <PlainButton label="Choose a file" icon="pi pi-upload" size="small" @click="picker?.click()" />
+        <FileButton
+          label="Choose a file"
+          icon="pi pi-upload"
+          size="small"
+          accept=".txt,.csv,.tsv,.md,.xlsx"
+          testid="recipe-picker"
+          @picked="take"
+        />
         <Button
           v-if="text === '' && !cells"
           label="Show an example"
@@ -159,14 +166,6 @@ async function make() {
           @click="text = EXAMPLE"
         />
         <span v-if="fileName" class="muted small file breaks">{{ fileName }}</span>
-        <input
-          ref="picker"
-          type="file"
-          accept=".txt,.csv,.tsv,.md,.xlsx"
-          hidden
-          data-testid="recipe-picker"
-          @change="onPick"
-        />
       </div>
       <p v-if="reading" class="reading muted small abreast" role="status">
         Reading…

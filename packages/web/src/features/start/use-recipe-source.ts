@@ -37,14 +37,9 @@ export function useRecipeSource() {
       problem.value = `${file.name} could not be read. Save it as .xlsx, .csv or plain text, or paste it here.`
     }
   }
-  function onPick(event: Event) {
-    const input = event.target as HTMLInputElement
-    void take(input.files?.[0])
-    input.value = ''
-  }
   function onType() {
     cells.value = null
     fileName.value = ''
   }
-  return { text, cells, fileName, problem, tooLong, source, onPick, onType }
+  return { text, cells, fileName, problem, tooLong, source, take, onType }
 }

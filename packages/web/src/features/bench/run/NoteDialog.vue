@@ -4,6 +4,7 @@ import { PlainButton } from '../../../components/buttons'
 import { PopUp } from '../../../components/dialogs'
 import { ref, watch } from 'vue'
 import TextField from '../../../components/TextField.vue'
+import PhotoField from '../../../components/PhotoField.vue'
 import { savePhoto } from '../../../storage/batches'
 import { makeId } from '../../../storage/channel'
 import { explainStorage } from '../../../storage/db'
@@ -29,12 +30,6 @@ watch(open, () => {
   error.value = null
   clear()
 })
-function pick(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (file) making = take(file)
-}
 async function take(file: File) {
   clear()
   try {
@@ -81,10 +76,11 @@ async function save() {
       />
       <div class="wide photo abreast wraps">
         <img v-if="preview" :src="preview" alt="The photo to keep" />
-        <label class="chip pick"
-          ><i class="pi pi-camera" aria-hidden="true"></i> {{ preview ? 'Another photo' : 'Add a photo'
-          }}<input type="file" accept="image/*" capture="environment" data-testid="photo" @change="pick"
-        /></label>
+        <PhotoField
+          :label="preview ? 'Another photo' : 'Add a photo'"
+          testid="photo"
+          @picked="making = take($event)"
+        />
       </div>
       <p v-if="error" class="error-text wide" role="alert">{{ error }}</p>
       <div class="dialog-buttons">
@@ -103,20 +99,5 @@ img {
   max-width: 100%;
   max-height: 12rem;
   border-radius: var(--round-m);
-}
-.pick {
-  position: relative;
-  min-height: 44px;
-  cursor: pointer;
-  color: var(--ink);
-}
-.pick input {
-  position: absolute;
-  inset: 0;
-  opacity: 0;
-  cursor: pointer;
-}
-.pick:focus-within {
-  outline: 2px solid var(--cobalt-400);
 }
 </style>
