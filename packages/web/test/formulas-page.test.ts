@@ -11,7 +11,7 @@ import { useBin } from '../src/stores/bin'
 import { useLibrary } from '../src/stores/library'
 import { useMaterials } from '../src/stores/materials'
 import { freshBrowser } from './formula-room'
-import { at, mountedAt } from './mounted'
+import { at, leavePages, openAt } from './mounted'
 import { button, buttons, field, part, press, send, settled, shows, text, type, until } from './screen'
 
 // Cards are drawn where they are seen; here all of them are.
@@ -19,24 +19,14 @@ vi.mock('../src/features/formulas/CardGrid.vue', () => ({
   default: { props: ['records'], template: '<div><template v-for="record in records" :key="record.id"><slot :record="record" /></template></div>' },
 })) // prettier-ignore
 
-let pages: Awaited<ReturnType<typeof mountedAt>>[] = []
-const open = async (component: Parameters<typeof mountedAt>[1] = FormulasPage) => {
-  const page = await mountedAt('/formulas', component)
-  pages.push(page)
-  return page
-}
-const close = () => {
-  pages.forEach((p) => p.unmount())
-  pages = []
-  document.body.replaceChildren()
-}
+const open = (component: Parameters<typeof openAt>[1] = FormulasPage) => openAt('/formulas', component)
 beforeEach(async () => {
   useWorkersHere()
   await freshBrowser()
   await useMaterials().load()
   await useLibrary().start()
 })
-afterEach(close)
+afterEach(leavePages)
 
 const names = async () => (await listFormulas()).map((r) => r.formula.name).sort()
 const demoText = (name: string) => readFileSync(`demo/${name}.omblet.json`, 'utf8') // prettier-ignore
@@ -92,7 +82,7 @@ describe('the list', () => {
     await shows('2 chosen')
     await press('Delete')
     await until(async () => !(await names()).some((n) => /Gull Wing|Low Tide/.test(n)))
-    close()
+    leavePages()
     await useBin().load()
     await open(BinPage)
     part('li', 'Gull Wing').querySelector('button')!.click()

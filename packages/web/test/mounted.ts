@@ -21,6 +21,18 @@ export async function mountedAt(path: string, component: Component, props: Recor
   await flushPromises()
   return page
 }
+let pages: Awaited<ReturnType<typeof mountedAt>>[] = []
+/** The same, left with all others by `leavePages`. */
+export async function openAt(...of: Parameters<typeof mountedAt>) {
+  const page = await mountedAt(...of)
+  pages.push(page)
+  return page
+}
+export function leavePages() {
+  pages.forEach((p) => p.unmount())
+  pages = []
+  document.body.replaceChildren()
+}
 /** Where the page has gone to. */
 export const at = (page: ReturnType<typeof mounted>) => page.vm.$router.currentRoute.value.fullPath
 

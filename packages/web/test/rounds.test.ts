@@ -19,7 +19,7 @@ import { useMaterials } from '../src/stores/materials'
 import { useSafety } from '../src/stores/safety'
 import { useTools } from '../src/stores/tools'
 import { demo, freshBrowser } from './formula-room'
-import { at, mountedAt } from './mounted'
+import { at, leavePages, openAt } from './mounted'
 import { buttons, press, settled, shows, text, until } from './screen'
 
 // Rows are drawn where they are seen; here all of them are.
@@ -27,23 +27,12 @@ vi.mock('primevue/virtualscroller', () => ({
   default: { props: ['items'], template: '<div><template v-for="item in items"><slot name="item" :item="item" /></template></div>' },
 })) // prettier-ignore
 
-let pages: Awaited<ReturnType<typeof mountedAt>>[] = []
-const open = async (path: string, component: Parameters<typeof mountedAt>[1], props = {}) => {
-  const page = await mountedAt(path, component, props)
-  pages.push(page)
-  return page
-}
-const close = () => {
-  pages.forEach((p) => p.unmount())
-  pages = []
-  document.body.replaceChildren()
-}
 beforeEach(async () => {
   useWorkersHere()
   await freshBrowser()
   await Promise.all([useMaterials().load(), useLots().load()])
 })
-afterEach(close)
+afterEach(leavePages)
 
 describe('a round of looks', () => {
   const NOW = Date.now()
@@ -63,7 +52,7 @@ describe('a round of looks', () => {
     await useKeeping().load()
     const due = [...new Set(useKeeping().due.map((d) => d.head.id))]
     expect(due.length).toBeGreaterThan(1)
-    await open('/keeping/look', LookPage)
+    await openAt('/keeping/look', LookPage)
     await until(() => question() !== '')
     const first = (await everyBatch()).find((b) => b.head.id === due[0])!.events.length
     for (let n = 0; n < 40 && question() !== ''; n++) await answer()
@@ -74,13 +63,13 @@ describe('a round of looks', () => {
   })
   it('says so where nothing is due', async () => {
     await useKeeping().load()
-    await open('/keeping/look', LookPage)
+    await openAt('/keeping/look', LookPage)
     await shows('Nothing is due today.')
   })
   it('takes a mistyped answer back by another in its place, and leaves a look out when told', async () => {
     for (const b of demoBatches(NOW, () => null)) await takeInBatch(b)
     const id = 'demo-LT-D1'
-    const page = await open(`/keeping/${id}/look`, LookPage, { id })
+    const page = await openAt(`/keeping/${id}/look`, LookPage, { id })
     await until(() => question() !== '')
     const asked = question()
     await answer()
@@ -115,13 +104,13 @@ describe('everything of one browser', () => {
     await useLots().put({ id: 'l1', material: 'glycerin', leftGrams: 250, batch: 'G-1' })
     await useTools().patch({ dropGrams: 0.045, currency: '€' })
     const before = { formulas: await listFormulas(), batches: await everyBatch() }
-    await open('/formulas', Rail)
+    await openAt('/formulas', Rail)
     await useSafety().load()
     expect(useSafety().due).toBe(true)
     await press('Back up')
     await until(() => saved.file !== null && !useSafety().due)
     const file = new File([await saved.file!.text()], 'omblet-backup.json')
-    close()
+    leavePages()
     await freshBrowser()
     await Promise.all([useMaterials().load(), useLots().load()])
     const taken = await useFiles().take(file)
@@ -143,7 +132,7 @@ describe('the Bench with its batches', () => {
   it('lists what was made, newest first, and finds one by its code', async () => {
     for (const b of demoBatches(Date.now(), () => null)) await takeInBatch(b)
     await useBatches().load()
-    await open('/bench', BenchPage)
+    await openAt('/bench', BenchPage)
     await shows('3 batches')
     const codes = () => [...document.querySelectorAll('.row a')].map((a) => a.textContent!.trim()).filter((t) => /-D\d/.test(t)) // prettier-ignore
     expect(codes()).toHaveLength(3)
@@ -154,7 +143,7 @@ describe('the Bench with its batches', () => {
   })
   it('takes in a batch file, and says what is wrong with one that is none', async () => {
     await useBatches().load()
-    await open('/bench', BenchPage)
+    await openAt('/bench', BenchPage)
     const picker = document.querySelector<HTMLInputElement>('[data-testid="batch-picker"]')!
     Object.defineProperty(picker, 'files', { configurable: true, value: [new File(['{"format":"omblet-batch"}'], 'torn.json')] }) // prettier-ignore
     picker.dispatchEvent(new Event('change'))

@@ -4,23 +4,16 @@ import RunPage from '../src/features/bench/run/RunPage.vue'
 import { getBatch } from '../src/storage/batches'
 import { useBatch } from '../src/stores/batch'
 import { useMaterials } from '../src/stores/materials'
-import { mountedAt } from './mounted'
+import { leavePages, openAt } from './mounted'
 import { press, send, type, until } from './screen'
 
 /** A batch at the table, typed as a person types it. */
 
-let pages: Awaited<ReturnType<typeof mountedAt>>[] = []
-export async function open(path: string, component: Parameters<typeof mountedAt>[1], props = {}) {
-  const page = await mountedAt(path, component, props)
-  pages.push(page)
-  return page
-}
+export { openAt as open } from './mounted'
 /** Leaves all pages once everything is stored. */
 export async function leaveTable() {
   await useBatch().pump()
-  pages.forEach((p) => p.unmount())
-  pages = []
-  document.body.replaceChildren()
+  leavePages()
 }
 const stored = () => until(() => useBatch().pending.length === 0)
 export const events = async (id: string) => (await getBatch(id))!.events as BenchEvent[]
@@ -47,7 +40,7 @@ export async function begunBatch(formula: Formula, step: RegExp, grams: readonly
     { code: 'QW-1', name: 'Quay water', formulaId: null, who: 'Ina' },
     { type: 'start', formula: useMaterials().selfContained(formula), version: null },
   )
-  const page = await open(`/bench/${id}`, RunPage, { id })
+  const page = await openAt(`/bench/${id}`, RunPage, { id })
   await until(() => document.querySelector('article h2') !== null)
   let n = 0
   while (!step.test(title())) {
