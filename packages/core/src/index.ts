@@ -42,6 +42,7 @@ export {
 export { blockersOf, driftsOf, phEffects, thinningAt } from './dosing/effects.ts'
 export { adjusterKey, phModelOf, phNow } from './dosing/fit.ts'
 export {
+  adjusterAsWeighed,
   adjusterName,
   type LogEntry,
   partsOfAddition,
@@ -207,6 +208,7 @@ export {
 export { firstIssue, ReadError } from './text/json.ts'
 export { slug } from './text/names.ts'
 export { clockAt, minutesOfDay, sayMinutes } from './text/minutes.ts'
+export { weighedName, type WeighedName } from './lines/weighed.ts'
 export { parseAmount, parseNumber } from './text/numbers.ts'
 export {
   PROPERTIES,

@@ -47,7 +47,7 @@ describe('the record', () => {
     m.do({ type: 'step', how: 'skip', reason: 'meter broken' })
     expect(say(m).map((t) => t.replaceAll('\u202f', ' '))).toEqual([
       'Glycerin: 9.60 g instead of 8.00 g (+20 %), left so.',
-      '0.30 g sodium hydroxide, 10 %, added, which the formula does not name.',
+      '0.30 g sodium hydroxide, 10 % solution added, which the formula does not name.',
       'Left out: Measure the pH and bring it to 5–5.6 (meter broken).',
     ])
   })

@@ -126,7 +126,7 @@ describe('what was logged', () => {
     const [one] = findAll(assess(f)).filter((x) => x.code === 'record.adjuster-not-counted')
     expect(one).toMatchObject({
       severity: 'note',
-      message: 'Sodium hydroxide was added and is not in the formula.',
+      message: 'Sodium hydroxide, 10 % solution was added and is not in the formula.',
     })
   })
 })

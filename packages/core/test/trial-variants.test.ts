@@ -124,6 +124,6 @@ describe('variants', () => {
       catalogue,
     )
     expect(base.forbids.join(' ')).toMatch(/kaolin.* settles/i)
-    expect(base.parts.flatMap((p) => p.lines.map((l) => l.label)).join()).not.toMatch(/kaolin/i)
+    expect(base.parts.flatMap((p) => p.lines.map((l) => l.weighedAs)).join()).not.toMatch(/kaolin/i)
   })
 })

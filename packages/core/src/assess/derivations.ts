@@ -6,6 +6,7 @@ import type { AssessedLine, Substance } from '../lines/types.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { hasTrait } from '../shapes/material.ts'
 import { resolveLine } from '../materials/resolve.ts'
+import { weighedForm } from '../lines/weighed.ts'
 import { tracesOf } from '../materials/traces.ts'
 import { openEnds, predictPh, waterPhaseOf } from '../ph/predict.ts'
 import { phWindows } from './windows.ts'
@@ -102,6 +103,7 @@ export const DERIVATIONS: readonly Derivation[] = [
       const phaseSource = formula.phases[amount.phase]!
       const source = phaseSource.lines[amount.line]!
       const resolved = resolveLine(source, catalogue)
+      const form = weighedForm(source, resolved)
       // Spelt out: spreading here is the slowest thing an assessment would do.
       return {
         phase: amount.phase,
@@ -113,10 +115,13 @@ export const DERIVATIONS: readonly Derivation[] = [
         given: amount.given,
         source,
         phaseSource,
-        material: resolved.material,
+        material: form.material,
         guess: resolved.guess,
         id: resolved.id,
         label: resolved.label,
+        weighedAs: form.name,
+        strengthPercent: form.strengthPercent,
+        isSolution: form.isSolution,
         substances: resolved.substances,
         dosePercent: Math.max(0, amount.percent) * resolved.doseFactor,
       }

@@ -1,3 +1,4 @@
+import type { WeighedName } from '../lines/weighed.ts'
 import { assess } from '../assess/assess.ts'
 import type { Assessment } from '../assess/types.ts'
 import { applyEdit, type Edit } from '../formula/edit.ts'
@@ -11,7 +12,7 @@ import { type Start, type Least, startOf, leastChange, NO_WISH, contradiction } 
 
 export interface Change {
   at: LineRef
-  label: string
+  label: WeighedName
   /** Percent now; null where no amount was given. */
   from: number | null
   to: number
@@ -93,7 +94,7 @@ function outcome(a: Assessment, start: Start, least: Least, context: BalanceCont
       : [
           {
             at: { phase: line.phase, line: line.line },
-            label: line.label,
+            label: line.weighedAs,
             from: line.given ? line.percent : null,
             to: to[i]!,
             fill: line.fill,

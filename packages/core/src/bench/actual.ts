@@ -1,3 +1,4 @@
+import type { WeighedName } from '../lines/weighed.ts'
 import type { Formula, Line, Phase } from '../shapes/formula.ts'
 import { type BatchState, type DoseState } from './state.ts'
 import { linesIn, looseDoses } from './contents.ts'
@@ -130,12 +131,12 @@ export function phFormula(s: BatchState): Formula | null {
  */
 export function chargedToFill(
   s: BatchState,
-): { total: number; label: string; from: number; to: number } | null {
+): { total: number; label: WeighedName; from: number; to: number } | null {
   const total = s.doses.reduce((sum, d) => sum + d.grams, 0)
   const { fill, a } = s.plan
   if (total <= 0 || fill === null) return null
   const made = s.lines.reduce((sum, l) => sum + l.weighed, 0) + total
   if (made <= 0) return null
-  const { label, percent } = a.lines[fill]!
+  const { weighedAs: label, percent } = a.lines[fill]!
   return { total, label, from: percent, to: (100 * s.lines[fill]!.weighed) / made }
 }

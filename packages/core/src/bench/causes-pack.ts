@@ -36,7 +36,7 @@ export const PACK: Record<Extract<Symptom, 'pump' | 'oil-later'>, CauseList> = {
             (l) => l.material?.common !== undefined && l.dosePercent > l.material.common.to,
           )
           return g.length > 0
-            ? { weight: 8, because: `${listWords(g.map((l) => `${sayPercent(l.percent)} ${l.label}`))}.` }
+            ? { weight: 8, because: `${listWords(g.map((l) => `${sayPercent(l.percent)} ${l.weighedAs}`))}.` }
             : null
         },
         test: 'Pull it between two fingers: strings.',

@@ -66,7 +66,10 @@ export const SKIN: Record<
               l.dosePercent > l.material.usage.typical * 1.1,
           )
           return high.length > 0
-            ? { weight: 3, because: `${listWords(high.map((l) => `${sayPercent(l.percent)} ${l.label}`))}.` }
+            ? {
+                weight: 3,
+                because: `${listWords(high.map((l) => `${sayPercent(l.percent)} ${l.weighedAs}`))}.`,
+              }
             : null
         },
         test: 'A patch beside a product that stings nobody.',
@@ -162,7 +165,7 @@ export const SKIN: Record<
         when: (e) => {
           const g = [...new Set([...gums(e), ...e.has(kind('film-former'))])]
           return g.length > 0
-            ? { weight: 7, because: `${listWords(g.map((l) => `${sayPercent(l.percent)} ${l.label}`))}.` }
+            ? { weight: 7, because: `${listWords(g.map((l) => `${sayPercent(l.percent)} ${l.weighedAs}`))}.` }
             : null
         },
         test: 'It rolls after it is dry, and less on damp skin.',

@@ -1,6 +1,6 @@
-import { adjusterName } from '../dosing/log.ts'
+import { adjusterAsWeighed } from '../dosing/log.ts'
 import { METHOD_WORDS } from '../shapes/formula.ts'
-import { formatCelsius, formatGrams, sayNumber } from '../text/format.ts'
+import { capitalise, formatCelsius, formatGrams, sayNumber } from '../text/format.ts'
 import type { BenchEvent, EventOf } from './events.ts'
 import { choicesOf, WATCH } from '../keeping/data.ts'
 import { PATCH_WAYS } from '../keeping/patch.ts'
@@ -113,9 +113,9 @@ const TELLS: Tells = {
     unit: 'pH',
     detail: METHOD_WORDS[e.method],
   }),
-  dose: (e) =>
+  dose: (e, { s }) =>
     grams(e.grams, {
-      material: `${adjusterName(e.material)}, ${sayNumber(e.strengthPercent)} %`,
+      material: capitalise(adjusterAsWeighed(e, s.plan.a.catalogue)),
       detail: e.drops ? `${e.drops} drops` : '',
     }),
   timer: (e) => ({ value: e.minutes, unit: 'min', detail: e.title }),
@@ -163,7 +163,7 @@ const TELLS: Tells = {
 
 /** One event as a row of the record: what happened, to what, how much. */
 export function eventRow(s: BatchState, e: BenchEvent): EventRow {
-  const label = (i: number) => s.plan.a.lines[i]?.label ?? ''
+  const label = (i: number) => s.plan.a.lines[i]?.weighedAs ?? ''
   const tells = TELLS[e.type] as (e: BenchEvent, c: Context) => Partial<EventRow>
   return {
     n: e.n,

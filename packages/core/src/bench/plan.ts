@@ -1,7 +1,7 @@
 import { assess } from '../assess/assess.ts'
 import type { Assessment } from '../assess/types.ts'
 import { capOf } from '../findings/legal.ts'
-import type { Formula, LineRef } from '../shapes/formula.ts'
+import type { Formula, Line, LineRef } from '../shapes/formula.ts'
 import { catalogue as known, type Catalogue } from '../materials/catalogue.ts'
 import { methodOf, type MethodStep } from '../procedure/method.ts'
 import { stepOf } from '../procedure/steps.ts'
@@ -69,6 +69,44 @@ export function benchPlan(formula: Formula, catalogue: Catalogue = known): Bench
     water: waterLine(a),
     importance: a.lines.map((_, i) => importanceOf(a, i)),
     caps: a.lines.map((_, i) => capOf(a, i)?.maxPercent ?? Infinity),
+  }
+}
+
+/**
+ * The plan after a batch was made larger: what is still to do says the amounts of the batch that is made now. `factors`
+ * and `allFactor` are against the batch as it was planned; steps that are over keep their words.
+ */
+export function retold(
+  plan: BenchPlan,
+  made: { factors: readonly number[]; allFactor: number; marks: ReadonlyMap<string, unknown> },
+): BenchPlan {
+  let index = 0
+  const phases = plan.formula.phases.map((phase) => ({
+    ...phase,
+    lines: phase.lines.map((line): Line => {
+      const i = index++
+      if (line.fill) return line
+      const { percent: _percent, ...rest } = line
+      return { ...rest, grams: Math.max(0, plan.a.lines[i]!.grams) * made.factors[i]! }
+    }),
+  }))
+  const batchGrams = plan.a.amounts.batchGrams * made.allFactor
+  const larger = new Map(
+    benchPlan({ ...plan.formula, batchGrams, phases }, plan.a.catalogue).steps.map((s) => [s.key, s]),
+  )
+  return {
+    ...plan,
+    steps: plan.steps.map((step) => {
+      const now = made.marks.has(step.key) ? undefined : larger.get(step.key)
+      if (!now) return step
+      const gramsOf = (line: number) => now.lines.find((l) => l.line === line)?.grams ?? null
+      return {
+        ...step,
+        title: now.title,
+        detail: now.detail,
+        lines: step.lines.map((l) => (l.grams === null ? l : { ...l, grams: gramsOf(l.line) ?? l.grams })),
+      }
+    }),
   }
 }
 

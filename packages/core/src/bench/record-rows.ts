@@ -6,6 +6,7 @@ import { eventRow, type EventRow } from './event-rows.ts'
 import type { BatchState } from './types.ts'
 import { formatCelsius, formatGrams, sayNumber } from '../text/format.ts'
 import { sayMinutes } from '../text/minutes.ts'
+import type { WeighedName } from '../lines/weighed.ts'
 
 const inContainers = (n: number | undefined) =>
   n ? ` in ${n === 1 ? 'one container' : `${n} containers`}` : ''
@@ -14,7 +15,7 @@ const inContainers = (n: number | undefined) =>
 export interface RecordRow {
   letter: string
   role: string
-  label: string
+  label: WeighedName
   target: number
   weighed: number
   percent: number
@@ -42,7 +43,7 @@ export function recordRows(s: BatchState): RecordRow[] {
     return {
       letter: s.plan.a.phases[l.phase]!.letter,
       role: l.phaseSource.role,
-      label: l.label,
+      label: l.weighedAs,
       target: line.target,
       weighed: line.weighed,
       percent: made > 0 ? (100 * effective[i]!) / made : 0,

@@ -1,7 +1,7 @@
 import { assess } from '../assess/assess.ts'
 import { difference, type LineChange } from '../formula/versions.ts'
 import type { Formula } from '../shapes/formula.ts'
-import { adjusterName } from '../dosing/log.ts'
+import { adjusterAsWeighed } from '../dosing/log.ts'
 import { capitalise, formatGrams, sayNumber } from '../text/format.ts'
 import { actualFormula } from './actual.ts'
 import type { BatchInfo, BenchEvent } from './events.ts'
@@ -119,7 +119,7 @@ export function deviations(s: BatchState): { n: number; text: string }[] {
   const { a, steps } = s.plan
   const d = a.amounts.resolutionGrams
   const title = (key: string | null) => steps.find((x) => x.key === key)?.title ?? 'A step'
-  const label = (i: number) => a.lines[i]?.label ?? 'a line'
+  const label = (i: number) => a.lines[i]?.weighedAs ?? 'a line'
   const list = s.events.flatMap((e): { n: number; text: string }[] => {
     if (s.undone.has(e.n)) return []
     const say = (text: string) => [{ n: e.n, text: capitalise(text) }]
@@ -151,7 +151,7 @@ export function deviations(s: BatchState): { n: number; text: string }[] {
         )
       case 'dose':
         return s.doses.some((x) => x.n === e.n && x.line === null)
-          ? say(`${formatGrams(e.grams, d)} ${adjusterName(e.material).toLowerCase()}, ${sayNumber(e.strengthPercent)} %, added, which the formula does not name.`) // prettier-ignore
+          ? say(`${formatGrams(e.grams, d)} ${adjusterAsWeighed(e, a.catalogue)} added, which the formula does not name.`) // prettier-ignore
           : []
       case 'pause':
         return say(`Paused${e.reason ? `: ${e.reason}` : ''}.`)

@@ -74,7 +74,7 @@ export function pourRemedies(s: BatchState, index: number, catalogue?: Catalogue
   const d = plan.a.amounts.resolutionGrams
   const over = atResolution(line.weighed - line.target, d)
   if (over <= 0 || line.target <= 0) return []
-  const label = plan.a.lines[index]!.label
+  const label = plan.a.lines[index]!.weighedAs
   const factor = line.weighed / line.target
   const phase = plan.a.lines[index]!.phase
   const inPhase = s.lines.filter((l) => plan.a.lines[l.index]!.phase === phase)

@@ -3,6 +3,7 @@ import { applyEdit } from '../formula/edit.ts'
 import type { Formula } from '../shapes/formula.ts'
 import { NOTE_PERCENT, smallestWeighable, weighingErrorPercent } from '../weighing/error.ts'
 import { batchToWeigh } from './tolerance.ts'
+import type { WeighedName } from '../lines/weighed.ts'
 
 /** The formula of a batch of `grams`: amounts scaled, without what was read and added at the sheet before. */
 export function formulaToMake(formula: Formula, grams: number): Formula {
@@ -12,7 +13,7 @@ export function formulaToMake(formula: Formula, grams: number): Formula {
 
 /** A weighing that the scale tells badly: its grams, and the batch from which on it can be told (∞ for none). */
 export interface SmallWeighing {
-  label: string
+  label: WeighedName
   grams: number
   batch: number
 }
@@ -27,7 +28,7 @@ export function smallWeighings(a: Assessment): SmallWeighing[] {
         weighingErrorPercent(l.grams, resolutionGrams, repeatabilityGrams) > NOTE_PERCENT,
     )
     .map((l) => ({
-      label: l.label,
+      label: l.weighedAs,
       grams: l.grams,
       batch: batchToWeigh(batchGrams, l.grams, resolutionGrams, repeatabilityGrams),
     }))

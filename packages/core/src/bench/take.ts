@@ -3,6 +3,7 @@ import { adjusterKey } from '../dosing/fit.ts'
 import { heldIn, massOf, round } from './contents.ts'
 import type { BenchEvent, EventOf } from './events.ts'
 import { judge, judgeSome, type Working } from './judge.ts'
+import { retold } from './plan.ts'
 
 type Taking = { [T in BenchEvent['type']]: (s: Working, event: EventOf<T>) => void }
 const nothing = () => undefined
@@ -78,6 +79,7 @@ const TAKE: Taking = {
     }
     if (event.all) s.allFactor *= event.factor
     s.fillSettled = null
+    s.plan = retold(s.plan, s)
     judge(s)
   },
   discard(s, event) {
@@ -131,7 +133,7 @@ const TAKE: Taking = {
       return (
         source.phaseSource.role === 'adjust' &&
         (adjusterKey(source.source.material) ?? source.id) === key &&
-        (source.source.strengthPercent ?? 100) === event.strengthPercent
+        (source.strengthPercent ?? 100) === event.strengthPercent
       )
     })
     if (line) line.weighed = round(line.weighed + event.grams)

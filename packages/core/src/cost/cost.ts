@@ -1,3 +1,5 @@
+import { adjusterAsWeighed } from '../dosing/log.ts'
+import type { WeighedName } from '../lines/weighed.ts'
 import type { Assessment } from '../assess/types.ts'
 import { madeGrams } from '../bench/record.ts'
 import { lotUse } from '../bench/refuse.ts'
@@ -17,7 +19,7 @@ export interface CostLine {
   /** Index into the lines of the assessment; null for what was added beside them. */
   index: number | null
   material: string
-  label: string
+  label: WeighedName
   phase: number | null
   grams: number
   /** Of what has a price; null where nothing of it has. */
@@ -119,7 +121,7 @@ function summed(lines: CostLine[], grams: number, extras: Extras): Cost {
 
 const place = (a: Assessment, index: number) => {
   const line = a.lines[index]!
-  return { index, material: line.id, label: line.label, phase: line.phase }
+  return { index, material: line.id, label: line.weighedAs, phase: line.phase }
 }
 
 /** What a formula's batch costs by a price for each material. */
@@ -153,7 +155,7 @@ export function costOfBatch(s: BatchState, lots: readonly Lot[], extras: Extras 
   const byId = new Map(lots.map((l) => [l.id, l]))
   const { a } = s.plan
   const portions = a.lines.map((): Portion[] => [])
-  const beside = new Map<string, Portion[]>()
+  const beside = new Map<WeighedName, { material: string; portions: Portion[] }>()
   for (const e of s.events) {
     if (s.undone.has(e.n) || (e.type !== 'weigh' && e.type !== 'dose' && e.type !== 'dilution')) continue
     const use = lotUse(s.events, e)
@@ -165,13 +167,16 @@ export function costOfBatch(s: BatchState, lots: readonly Lot[], extras: Extras 
       price: (lot ? lotPrice(lot) : null) ?? pricePerGram(lots, material),
       lot: lot?.id ?? null,
     }
-    if (e.type === 'dose') beside.set(e.material, [...(beside.get(e.material) ?? []), portion])
-    else portions[e.line]!.push(portion)
+    if (e.type === 'dose') {
+      const name = adjusterAsWeighed(e, a.catalogue)
+      const seen = beside.get(name)?.portions ?? []
+      beside.set(name, { material: e.material, portions: [...seen, portion] })
+    } else portions[e.line]!.push(portion)
   }
   const lines = [
     ...portions.flatMap((p, i) => (p.length > 0 ? [costLine(place(a, i), p)] : [])),
-    ...[...beside].map(([material, p]) =>
-      costLine({ index: null, material, label: material.replaceAll('-', ' '), phase: null }, p),
+    ...[...beside].map(([label, of]) =>
+      costLine({ index: null, material: of.material, label, phase: null }, of.portions),
     ),
   ]
   return summed(lines, madeGrams(s), { wasteGrams: s.wasted, ...extras })

@@ -1,3 +1,4 @@
+import type { WeighedName } from '../lines/weighed.ts'
 import { missingFrom } from '../choose/emulsifiers.ts'
 import type { PriceOf } from '../cost/prices.ts'
 import type { Finding } from '../findings/types.ts'
@@ -10,7 +11,7 @@ import { forecastOf, forecastWords } from './forecast.ts'
 /** One material in two formulas. */
 export interface SideRow {
   material: string
-  label: string
+  label: WeighedName
   /** Percent and phase in the one and in the other; null where it is not in it, or has no amount. */
   left: { percent: number | null; phase: string; fill: boolean } | null
   right: { percent: number | null; phase: string; fill: boolean } | null
@@ -41,15 +42,17 @@ export function sideBySide(left: Derived, right: Derived, priceOf: PriceOf): Sid
     if (twin) rest.splice(rest.indexOf(twin), 1)
     return twin
   }
-  const row = (l: SideRow['left'], r: SideRow['right'], material: string, label: string): SideRow => ({
+  const row = (l: SideRow['left'], r: SideRow['right'], material: string, label: WeighedName): SideRow => ({
     material,
     label,
     left: l,
     right: r,
     changed: !l || !r || l.phase !== r.phase || Math.abs((l.percent ?? -1) - (r.percent ?? -1)) > 1e-6,
   })
-  const rows = right.assessment.lines.map((l) => row(cell(left, takeTwin(l)), cell(right, l), l.id, l.label))
-  for (const l of rest) rows.push(row(cell(left, l), null, l.id, l.label))
+  const rows = right.assessment.lines.map((l) =>
+    row(cell(left, takeTwin(l)), cell(right, l), l.id, l.weighedAs),
+  )
+  for (const l of rest) rows.push(row(cell(left, l), null, l.id, l.weighedAs))
   const plain = (d: Derived) => d.findings.filter((f) => !isCaution(f))
   return {
     rows,

@@ -44,7 +44,10 @@ export interface Dosing {
 const plannedOf = (formula: Assessment) =>
   formula.lines.flatMap((l) => {
     const key = l.phaseSource.role === 'adjust' ? adjusterKey(l.source.material) : null
-    return key ? [{ key, strengthPercent: l.source.strengthPercent ?? 100 }] : []
+    if (!key) return []
+    // a solid goes in as a solution of the usual strength
+    const asSolid = l.material?.form === 'powder' ? adjusterOf(key)?.usualPercent : undefined
+    return [{ key, strengthPercent: asSolid ?? l.strengthPercent ?? 100 }]
   })
 
 /**

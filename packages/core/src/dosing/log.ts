@@ -2,6 +2,8 @@ import type { Edit } from '../formula/edit.ts'
 import type { Addition, Formula, Reading } from '../shapes/formula.ts'
 import { capitalise } from '../text/format.ts'
 import { adjusterOf } from '../ph/adjusters.ts'
+import { catalogue as known, type Catalogue } from '../materials/catalogue.ts'
+import { weighedName, type WeighedName } from '../lines/weighed.ts'
 import { adjusterKey } from './fit.ts'
 
 /** One line of the log: what was read or added, in the order in which it happened. */
@@ -121,6 +123,16 @@ export function partsOfAddition(x: Pick<Addition, 'grams' | 'strengthPercent'>) 
 export const adjusterName = (material: string) => {
   const key = adjusterKey(material)
   return capitalise((key && adjusterOf(key)?.name) || material)
+}
+
+/** An adjuster as it goes in: `sodium hydroxide, 10 % solution`. */
+export function adjusterAsWeighed(
+  { material, strengthPercent }: Pick<Addition, 'material' | 'strengthPercent'>,
+  catalogue: Catalogue = known,
+): WeighedName {
+  const found = catalogue.find(material)
+  const name = found?.name ?? adjusterOf(adjusterKey(material) ?? material)?.name ?? material
+  return weighedName(name, strengthPercent < 100 ? strengthPercent : null, found)
 }
 
 export interface PortionScale {

@@ -99,7 +99,7 @@ function judge(a: Assessment, applicable: ApplicableLimit): Finding | null {
       only && !only.fill
         ? [
             {
-              label: `Set ${only.label} to ${sayNumber(floor4((only.percent * limit.maxPercent) / total), 4)} %`,
+              label: `Set ${only.weighedAs} to ${sayNumber(floor4((only.percent * limit.maxPercent) / total), 4)} %`,
               edit: {
                 type: 'set-percent',
                 at: only,

@@ -1,4 +1,5 @@
-import { adjusterName } from '../dosing/log.ts'
+import { adjusterKey } from '../dosing/fit.ts'
+import { adjusterAsWeighed } from '../dosing/log.ts'
 import { listWords } from '../text/format.ts'
 import { finding, type Rule } from './types.ts'
 
@@ -6,12 +7,12 @@ import { finding, type Rule } from './types.ts'
 export const notCounted: Rule = (a) => {
   const open = (a.formula.additions ?? []).filter((x) => !x.inFormula)
   if (open.length === 0) return []
-  const names = [...new Set(open.map((x) => adjusterName(x.material).toLowerCase()))]
+  const names = [...new Set(open.map((x) => adjusterAsWeighed(x, a.catalogue)))]
   return [
     finding(a, {
       code: 'record.adjuster-not-counted',
       severity: 'note',
-      materials: names,
+      materials: [...new Set(open.map((x) => adjusterKey(x.material) ?? x.material))],
       message: `${listWords(names)} ${names.length > 1 ? 'were' : 'was'} added and ${names.length > 1 ? 'are' : 'is'} not in the formula.`,
       why: 'Caps, the list of ingredients and the next batch do not know of it. Take it into the formula on the pH leaf.',
     }),
@@ -29,7 +30,7 @@ export const notFinal: Rule = (a) => {
         code: 'ph.not-final',
         severity: 'check',
         materials: [],
-        message: `After the last reading ${listWords([...new Set(since.map((x) => adjusterName(x.material).toLowerCase()))])} was added.`,
+        message: `After the last reading ${listWords([...new Set(since.map((x) => adjusterAsWeighed(x, a.catalogue)))])} was added.`,
         why: 'Mix, wait two minutes and read again; and once more the next day.',
       }),
     ]

@@ -68,7 +68,7 @@ function raiseSolvent(a: Assessment, result: SolubilityResult): Remedy[] {
   const high = halve(from, most, (percent) => holds(percent) === true)
   return [
     {
-      label: `Raise ${best.label} to ${sayPercent(high)}`,
+      label: `Raise ${best.weighedAs} to ${sayPercent(high)}`,
       edit: { type: 'set-percent', at: best, percent: high },
     },
   ]

@@ -2,16 +2,25 @@ import type { LineAmount } from '../formula/amounts.ts'
 import type { SubstanceShare } from '../materials/resolve.ts'
 import type { Line, Phase } from '../shapes/formula.ts'
 import type { Material } from '../shapes/material.ts'
+import type { WeighedName } from './weighed.ts'
 
 /** A line with its material, its amount and what it is made of. */
 export interface AssessedLine extends LineAmount {
   source: Line
   phaseSource: Phase
+  /** With the facts of the form in which it is weighed. */
   material: Material | null
   /** Of a name that nobody knows: what its words tell of its kind; inferred, so never the ground of a limit. */
   guess: Material | null
   id: string
+  /** Name of the material alone; beside an amount stands `weighedAs`. */
   label: string
+  /** Name of what is weighed, with its strength. */
+  weighedAs: WeighedName
+  /** Percent w/w of the material in what is weighed; null where it is pure. */
+  strengthPercent: number | null
+  /** A solution or dispersion of what comes dry otherwise. */
+  isSolution: boolean
   substances: readonly SubstanceShare[]
   /** Percent expressed at the strength that the material's usual range is written for. */
   dosePercent: number

@@ -191,12 +191,21 @@ function substancesOf(
   const active = strength ?? material.strengthPercent ?? 100
   const [only] = material.inci
   const shares = material.inci.length === 1 ? [exact(slug(only!), only!, active)] : openShares(material.inci, active) // prettier-ignore
-  const carriesWater =
-    active < 100 &&
-    (material.solubility[0] === 'water' ||
-      material.solubility.includes('water') ||
-      material.solubility[0] === 'dispersible')
-  return carriesWater ? [...shares, water(100 - active)] : shares
+  return active < 100 && thinsInWater(material) ? [...shares, water(100 - active)] : shares
+}
+
+const thinsInWater = ({ solubility }: Material) =>
+  solubility.includes('water') || solubility[0] === 'dispersible'
+
+/** A mixture at a strength: so much of it, the rest its carrier. */
+function thinned(
+  shares: SubstanceShare[],
+  strength: number | undefined,
+  material: Material,
+): SubstanceShare[] {
+  if (strength === undefined || strength >= 100) return shares
+  const less = shares.map((s) => scaled(s, strength / 100))
+  return thinsInWater(material) ? [...less, water(100 - strength)] : less
 }
 
 /**
@@ -228,17 +237,19 @@ function takeApart(line: Line, catalogue: Catalogue): ResolvedLine {
       doseFactor: 1,
     }
   }
-  const substances = line.custom?.parts
+  const isMixture = line.custom?.parts !== undefined || material.parts !== undefined
+  const whole = line.custom?.parts
     ? mixtureParts(line.custom.parts, catalogue, 0)
     : substancesOf(material, line.strengthPercent, catalogue, 0)
-  const reference = material.strengthPercent ?? 100
+  const substances = isMixture ? thinned(whole, line.strengthPercent, material) : whole
+  const reference = isMixture ? 100 : (material.strengthPercent ?? 100)
   return {
     material,
     id: found ? found.id : line.material,
     label: material.name,
     guess: null,
     substances: merge(substances),
-    doseFactor: line.strengthPercent !== undefined && !material.parts ? line.strengthPercent / reference : 1,
+    doseFactor: line.strengthPercent !== undefined ? line.strengthPercent / reference : 1,
   }
 }
 

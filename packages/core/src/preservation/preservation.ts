@@ -201,9 +201,9 @@ export function describePreservation(input: {
   const best = coverAt(list, null)
   const whole = waterPercent + alcoholPercent
   const micelles =
-    lines.reduce((sum, { material: m, percent }) => {
+    lines.reduce((sum, { material: m, percent, strengthPercent }) => {
       const binds = m?.kind === 'surfactant' || m?.kind === 'solubiliser'
-      return binds && percent > 0 ? sum + (percent * (m.strengthPercent ?? 100)) / 100 : sum
+      return binds && percent > 0 ? sum + (percent * (strengthPercent ?? 100)) / 100 : sum
     }, 0) / 100
   return {
     needed: waterPercent >= 1,

@@ -21,7 +21,7 @@ export function ahead(making: Making, parts: readonly Part[], wash: string) {
     m.loose({
       key: `ahead-${line.id}`,
       kind: 'dissolve',
-      title: `Make ${line.label}`,
+      title: `Make ${line.weighedAs}`,
       detail: `${formatGrams(line.grams, d)} of it is needed: ${listWords(own.map((p) => `${formatGrams((line.grams * p.percent) / 100, d)} ${a.catalogue.find(p.inci)?.name ?? p.inci}`))}. Make a little more, for what stays in the beaker. It is weighed into its phase like any material.`,
       look: 'even, or clear where it should be',
       hands: 10,
@@ -34,7 +34,7 @@ export function ahead(making: Making, parts: readonly Part[], wash: string) {
   for (const p of parts)
     for (const line of p.lines) {
       const times = line.material?.reconstitutesTo
-      if (times === undefined || line.grams <= 0) continue
+      if (times === undefined || line.grams <= 0 || line.isSolution) continue
       const share = water.take((times - 1) * line.grams)
       if (!share) continue
       apart.add(line)
@@ -44,7 +44,7 @@ export function ahead(making: Making, parts: readonly Part[], wash: string) {
         // a concentrate of one's own may be mixed first and then made up: two steps, two keys
         key: seen.has(line.id) ? `ahead-${line.id}-up` : `ahead-${line.id}`,
         kind: 'dissolve',
-        title: `Make up ${line.label}`,
+        title: `Make up ${line.weighedAs}`,
         detail: `Weigh ${formatGrams(line.grams, d)} and ${formatGrams(share.grams!, d)} of the water of the formula into a small beaker and stir.`,
         look: 'even, without grains',
         hands: 4,
@@ -77,9 +77,9 @@ function swellAhead({ a, m, choices, water, apart, stocks }: Making, parts: read
   const doses = kept.map((l) => keptShare(a, l, share.grams!))
   swelling.forEach(({ l }) => apart.add(l))
   kept.forEach((l, i) => doses[i]!.grams === undefined && apart.add(l))
-  const kinds = kept.map((l, i) => `${formatGrams(doses[i]!.grams ?? l.grams, d)} ${l.label}`)
+  const kinds = kept.map((l, i) => `${formatGrams(doses[i]!.grams ?? l.grams, d)} ${l.weighedAs}`)
   const hours = Math.max(...swelling.map(({ l }) => l.material!.hydrationHours!.max))
-  const names = listWords(swelling.map(({ l }) => l.label))
+  const names = listWords(swelling.map(({ l }) => l.weighedAs))
   const vessel = m.free(first.p.letter)
   stocks.add(vessel)
   m.with(vessel, {
@@ -116,7 +116,7 @@ function dyesOf(making: Making, parts: readonly Part[]) {
   const d = a.amounts.resolutionGrams
   for (const p of parts)
     for (const line of p.lines) {
-      if (!isDye(line.material) || line.percent <= 0 || apart.has(line) || p.route.to === 'ph') continue
+      if (!isDye(line) || line.percent <= 0 || apart.has(line) || p.route.to === 'ph') continue
       const exact = (line.percent * a.amounts.batchGrams) / 100
       const weighable = weighingErrorPercent(exact, d, a.amounts.repeatabilityGrams) <= CHECK_PERCENT
       const share = weighable ? water.take(exact * (100 / DYE_PERCENT - 1)) : null
@@ -126,12 +126,12 @@ function dyesOf(making: Making, parts: readonly Part[]) {
       m.with(vessel, {
         key: `dye-${p.id}-${line.id}`,
         kind: share ? 'dissolve' : 'wet',
-        title: `Make a solution of ${line.label}`,
+        title: `Make a solution of ${line.weighedAs}`,
         detail: share
           ? `Weigh ${formatGrams(line.grams, d)} into ${formatGrams(share.grams!, d)} of the water and stir.`
           : weighable
             ? `Weigh ${formatGrams(line.grams, d)}.`
-            : partOfSolution(exact, d, line.label),
+            : partOfSolution(exact, d, line.weighedAs),
         look: share ? 'clear, no specks' : '',
         hands: 4,
         letter: p.letter,

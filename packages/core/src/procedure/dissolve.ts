@@ -1,13 +1,13 @@
 import type { AssessedLine } from '../lines/types.ts'
-import { hasTrait } from '../shapes/material.ts'
 import { listWords, formatCelsius } from '../text/format.ts'
-import { LYE_ORDER } from '../text/lye.ts'
+import { LYE_CARE, LYE_ORDER } from '../text/lye.ts'
 import { heatingMinutes } from './cooling.ts'
 import {
   staysPowder,
   dissolves,
   lives,
   wantsGlycol,
+  isCaustic,
   isLiquid,
   isWater,
   isWetting,
@@ -27,7 +27,7 @@ export function takeUp({ a, water }: Making, p: Part, lines: readonly AssessedLi
   if (p.route.to !== 'batch' || p.oily) return null
   const takes = (l: AssessedLine) => (staysPowder(l.material) ? (isThick(a) ? 0 : 1.5) : dissolves(l.material) && lives(l.material, 'water') && !wantsGlycol(l.material) ? TAKE_UP : 0)
   const wanted = lines.reduce((sum, l) => sum + takes(l) * l.grams, 0)
-  const liquid = lines.reduce((sum, l) => sum + (isLiquid(l.material) && (isWater(l.material) || isWetting(l.material) || lives(l.material, 'water')) ? l.grams : 0), 0)
+  const liquid = lines.reduce((sum, l) => sum + (isLiquid(l.material) && (isWater(l.material) || isWetting(l) || lives(l.material, 'water')) ? l.grams : 0), 0)
   return wanted > 0 && liquid < 0.4 * wanted ? water.take(wanted) : null
 } // prettier-ignore
 
@@ -96,7 +96,7 @@ export function dissolveIn(making: Making, p: Part, name = p.letter, kept?: Kept
   const lines = kept?.key ? kept.lines : (kept?.lines ?? p.lines).filter((l) => !apart.has(l))
   const dry = undissolved(making, name)
   const powders = toDissolve(p, lines).filter((l) => !dry.includes(l))
-  const lye = powders.some((l) => l.material && hasTrait(l.material, 'lye'))
+  const lye = isCaustic(powders)
   const stays = lines.filter((l) => staysPowder(l.material) && !dry.includes(l))
   const already = m.celsius(name)
   if (powders.length > 0) {
@@ -111,7 +111,7 @@ export function dissolveIn(making: Making, p: Part, name = p.letter, kept?: Kept
         ? `Warm it to ${formatCelsius(celsius!)} and stir. What is still cloudy comes out again when it cools.`
         : already !== null
           ? 'In the warm liquid, one after the other.'
-          : `One after the other, stirring.${lye ? ` ${LYE_ORDER} It gets hot.` : ''}`,
+          : `One after the other, stirring.${lye ? ` ${LYE_CARE} ${LYE_ORDER} It gets hot.` : ''}`,
       look:
         !p.oily && lines.some((l) => isOily(l.material)) ? 'no grains left' : 'clear, nothing at the bottom',
       hands: 2 + powders.length,

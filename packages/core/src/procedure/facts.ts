@@ -11,14 +11,15 @@ const kindIn = (...kinds: MaterialKind[]) => {
 /** Swells or thickens and lumps where it meets water unprepared. */
 export const isGum = (m: Material | null) => m !== null && kindHas(m.kind, 'gum')
 export const staysPowder = (m: Material | null): boolean =>
-  (m !== null && kindHas(m.kind, 'stays-powder')) ||
+  (m !== null && m.form !== 'liquid' && kindHas(m.kind, 'stays-powder')) ||
   (m?.form === 'powder' &&
     m.solubility[0] === 'dispersible' &&
     !isGum(m) &&
     m.kind !== 'hyaluronate' &&
     m.emulsifier === undefined)
 /** Colours by dissolving, so strongly that it goes in as a weighed solution. */
-export const isDye = (m: Material | null) => m?.kind === 'colourant' && m.solubility[0] === 'water'
+export const isDye = ({ material, isSolution }: AssessedLine) =>
+  material?.kind === 'colourant' && material.solubility[0] === 'water' && !isSolution
 export const isLiquid = (m: Material | null) => m !== null && m.form !== 'powder'
 /** A powder that is to disappear in a liquid. */
 export const dissolves = (m: Material | null) =>
@@ -29,11 +30,11 @@ export const lives = (m: Material | null, where: Material['solubility'][number])
 export const isOily = (m: Material | null) =>
   m !== null && (m.solubility[0] === 'oil' || m.phase === 'oil') && !lives(m, 'water')
 /** Wets a gum without letting it swell. */
-export const isWetting = (m: Material | null) =>
+export const isWetting = ({ material: m, strengthPercent }: AssessedLine) =>
   m !== null &&
   (m.kind === 'humectant' || m.kind === 'solvent') &&
   isLiquid(m) &&
-  (m.strengthPercent ?? 100) >= 95 &&
+  (strengthPercent ?? 100) >= 95 &&
   !hasTrait(m, 'flammable')
 export const isWater = kindIn('water')
 export const preserves = (l: AssessedLine) => l.material?.cover !== undefined
@@ -59,6 +60,14 @@ export const isStrongAcid = (l: AssessedLine) =>
 /** A base that thickens what needs neutralising; a chelator does it in passing. */
 export const neutralises = (m: Material | null) =>
   m !== null && hasTrait(m, 'neutralises') && m.kind !== 'chelator'
+/** Above this strength a lye burns, percent (common practice). */
+const CAUSTIC_FROM = 1
+/** Lye among these lines, solid or as a solution that burns. */
+export const isCaustic = (lines: readonly AssessedLine[]) =>
+  lines.some(
+    ({ material, strengthPercent }) =>
+      material !== null && hasTrait(material, 'lye') && (strengthPercent ?? 100) > CAUSTIC_FROM,
+  )
 /** Dissolves in a glycol and hardly in water, so that it has to be warm. */
 export const wantsGlycol = (m: Material | null) => m !== null && dissolves(m) && m.solubility[0] === 'glycol'
 

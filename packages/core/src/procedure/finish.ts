@@ -1,8 +1,11 @@
 import type { AssessedLine } from '../lines/types.ts'
 import { aimPh } from '../dosing/aim.ts'
 import { DOSE_WAIT, DOSE_WAIT_MINUTES } from '../dosing/dosing.ts'
-import { formatGrams, formatRange, listWords } from '../text/format.ts'
-import { preserves, swellsLong } from './facts.ts'
+import { adjusterKey } from '../dosing/fit.ts'
+import { adjusterOf } from '../ph/adjusters.ts'
+import { formatGrams, formatRange, listWords, sayPercent } from '../text/format.ts'
+import { LYE_CARE, LYE_ORDER } from '../text/lye.ts'
+import { dissolves, preserves, swellsLong } from './facts.ts'
 import { coolTo } from './late.ts'
 import { labelsOf } from './maker.ts'
 import { isInverse, isWatery, whips, type Making } from './making.ts'
@@ -55,7 +58,7 @@ export function finish(making: Making, parts: readonly Part[], base: Part) {
     key: 'ph',
     kind: 'ph',
     title: `Measure the pH${aim ? ` and bring it to ${formatRange(aim)}` : ''}`,
-    detail: `On a small portion. A few drops of a dilute adjuster. ${DOSE_WAIT} Count what goes in.${adjusters.length > 0 ? ` The formula plans ${listWords(adjusters.map((l) => `${formatGrams(l.grams, a.amounts.resolutionGrams)} ${l.label}`))}.` : ''}`,
+    detail: `On a small portion. A few drops of a dilute adjuster. ${DOSE_WAIT} Count what goes in.${plannedAdjusters(making, adjusters)}`,
     look: 'the same reading twice',
     hands: 10,
     wait: DOSE_WAIT_MINUTES,
@@ -86,6 +89,23 @@ export function finish(making: Making, parts: readonly Part[], base: Part) {
       celsius: null,
       equipment: ['lid or film'],
     })
+}
+
+/** What the formula plans to adjust with in this batch; a solid as the solution that is made of it. */
+function plannedAdjusters({ a }: Making, adjusters: readonly AssessedLine[]): string {
+  const dosed = adjusters.filter((l) => l.grams > 0)
+  if (dosed.length === 0) return ''
+  const say = (grams: number) => formatGrams(grams, a.amounts.resolutionGrams)
+  const solutions = dosed.flatMap((l) => {
+    const adjuster = adjusterOf(adjusterKey(l.source.material) ?? '')
+    if (!adjuster || !dissolves(l.material) || adjuster.mostPercent === 100) return []
+    const whole = (l.grams * (l.strengthPercent ?? 100)) / adjuster.usualPercent
+    const caution = adjuster.hazard === 'lye' ? ` ${LYE_CARE} ${LYE_ORDER}` : ''
+    return [
+      ` Make a ${sayPercent(adjuster.usualPercent)} solution first: stir ${say(l.grams)} ${l.weighedAs} into ${say(whole - l.grams)} cold distilled water. Use ${say(whole)} of it.${caution}`,
+    ]
+  })
+  return ` The formula plans ${listWords(dosed.map((l) => `${say(l.grams)} ${l.weighedAs}`))}.${solutions.join('')}`
 }
 
 /** What the batch should weigh here, without what goes in later. */

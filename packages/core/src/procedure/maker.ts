@@ -9,7 +9,8 @@ export const refsOf = (lines: readonly LineRef[]): LineRef[] =>
 /** A minute a line and one for the vessel. */
 export const weighMinutes = (lines: readonly unknown[]) => 1 + lines.length
 export const round5 = (minutes: number) => Math.max(5, Math.round(minutes / 5) * 5)
-export const labelsOf = (lines: readonly AssessedLine[]) => lines.map((l) => l.label)
+/** Names of lines as they are weighed. */
+export const labelsOf = (lines: readonly AssessedLine[]) => lines.map((l) => l.weighedAs)
 
 /** What stands in a vessel: lines, how hot it is, and the steps that have to be over before something is done with it. */
 interface Vessel {

@@ -1,8 +1,8 @@
 import type { AssessedLine } from '../lines/types.ts'
 import { hasTrait } from '../shapes/material.ts'
 import { formatGrams, listWords, sayNumber } from '../text/format.ts'
-import { LYE_ORDER } from '../text/lye.ts'
-import { isGum, isWetting, neutralises, swellsLong } from './facts.ts'
+import { LYE_CARE, LYE_ORDER } from '../text/lye.ts'
+import { dissolves, isCaustic, isGum, isWetting, neutralises, swellsLong } from './facts.ts'
 import { labelsOf, refsOf, weighMinutes } from './maker.ts'
 import { keyOf, SMALL, type Kept, type Making } from './making.ts'
 import { CHECK_PERCENT, weighingErrorPercent } from '../weighing/error.ts'
@@ -23,7 +23,7 @@ function wettingOf(lines: readonly AssessedLine[], gums: readonly AssessedLine[]
   const needed = gums.reduce((sum, l) => sum + l.percent * (l.material!.slurry?.parts ?? 3), 0)
   return (
     lines
-      .filter((l) => isWetting(l.material) && l.percent >= needed * LEAST_WETTING)
+      .filter((l) => isWetting(l) && l.percent >= needed * LEAST_WETTING)
       .sort((x, y) => x.percent - y.percent)[0] ?? null
   )
 }
@@ -41,8 +41,8 @@ export function tooSmall({ a }: Making, lines: readonly AssessedLine[]): string 
         return []
       const dilution = preDilution(a, a.lines.indexOf(l), l.grams)
       if (!dilution) return []
-      const carrier = a.lines[dilution.carrier]!.label
-      return [`${formatGrams(l.grams, d)} ${l.label} is too little for this scale: stir ${formatGrams(dilution.soluteGrams, d)} into ${formatGrams(dilution.carrierGrams, d)} ${carrier} and take ${formatGrams(dilution.useGrams, d)} of that, counting its ${carrier} with the rest.`] // prettier-ignore
+      const carrier = a.lines[dilution.carrier]!.weighedAs
+      return [`${formatGrams(l.grams, d)} ${l.weighedAs} is too little for this scale: stir ${formatGrams(dilution.soluteGrams, d)} into ${formatGrams(dilution.carrierGrams, d)} ${carrier} and take ${formatGrams(dilution.useGrams, d)} of that, counting its ${carrier} with the rest.`] // prettier-ignore
     })
     .join(' ')
 }
@@ -61,7 +61,7 @@ export function prepare(making: Making, p: Part, name = p.letter, kept?: Kept) {
   const wetting = gum.length > 0 ? wettingOf(others, gum) : null
   /** Laid out by the maker as a slurry: nothing but what lumps and what wets it. */
   const slurry =
-    gum.length + swells.length > 0 && others.length > 0 && others.every((l) => l === wetting || isWetting(l.material))
+    gum.length + swells.length > 0 && others.length > 0 && others.every((l) => l === wetting || isWetting(l))
   const gums = gum
   const swelling = slurry ? [] : swells
   const first = slurry ? lines : others.filter((l) => l !== wetting)
@@ -72,7 +72,7 @@ export function prepare(making: Making, p: Part, name = p.letter, kept?: Kept) {
       key: `weigh-${keyOf(p, kept)}`,
       kind: 'weigh',
       title: `Weigh ${name}, ${p.name || 'unnamed'}`,
-      detail: `${listWords(labelsOf(first))}${extra ? `, and ${formatGrams(extra.grams!, making.a.amounts.resolutionGrams)} of the water to take it up` : ''}${tiny && `. ${tiny}`}`,
+      detail: `${listWords(labelsOf(first))}${extra ? `, and ${formatGrams(extra.grams!, making.a.amounts.resolutionGrams)} of the water to take it up` : ''}${tiny && `. ${tiny}`}${isCaustic(first) ? `${tiny ? '' : '.'} ${LYE_CARE}` : ''}`,
       hands: weighMinutes(first),
       letter: p.letter,
       weighs: [...(extra ? [extra] : []), ...refsOf(first)],
@@ -109,7 +109,7 @@ export function prepare(making: Making, p: Part, name = p.letter, kept?: Kept) {
       key: `neutralise-${p.id}`,
       kind: 'add',
       title: `Stir ${listWords(labelsOf(bases))} into ${name}`,
-      detail: `Drop by drop, slowly: it thickens at once, and stirred fast it keeps air.${bases.some((l) => hasTrait(l.material!, 'lye')) ? ` ${LYE_ORDER}` : ''}`,
+      detail: `Drop by drop, slowly: it thickens at once, and stirred fast it keeps air.${isCaustic(bases) ? ` ${LYE_CARE}` : ''}${bases.some((l) => isCaustic([l]) && dissolves(l.material)) ? ` ${LYE_ORDER}` : ''}`,
       look: 'clear and thick, without lumps',
       hands: 3 + weighMinutes(bases),
       letter: p.letter,
@@ -137,7 +137,7 @@ function wetGums({ m }: Making, p: Part, name: string, gums: AssessedLine[], wet
     m.with(small, {
       key: `gum-${p.id}`,
       kind: 'wet',
-      title: `Wet ${what} with ${wetting.label}`,
+      title: `Wet ${what} with ${wetting.weighedAs}`,
       detail: `Weigh ${listWords(labelsOf([...gums, wetting]))} into a small beaker and rub it smooth: it lumps in bare water.${restSays(rest)}`,
       look: 'no lumps between the fingers',
       hands: 4 + weighMinutes([...gums, wetting]),

@@ -40,7 +40,17 @@ export function procedureReport(a: Assessment) {
       vessel: s.vessel,
       lines: s.weighs.flatMap((ref) => {
         const grams = gramsIn(a, steps, s, ref)
-        return grams > 0 ? [{ phase: ref.phase, line: ref.line, grams }] : []
+        const of = a.lines.find((l) => isLine(l, ref))
+        if (!of || grams <= 0) return []
+        return [
+          {
+            phase: ref.phase,
+            line: ref.line,
+            name: of.weighedAs,
+            strengthPercent: of.strengthPercent,
+            grams,
+          },
+        ]
       }),
       from: s.from,
       into: s.into,

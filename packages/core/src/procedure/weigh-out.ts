@@ -1,9 +1,10 @@
 import type { Assessment } from '../assess/types.ts'
 import { methodOf, type MethodStep } from './method.ts'
 import { gramsIn } from './view.ts'
+import type { WeighedName } from '../lines/weighed.ts'
 
 export interface WeighRow {
-  label: string
+  label: WeighedName
   inci: string
   percent: number
   grams: number
@@ -48,7 +49,7 @@ export function weighOut(a: Assessment): { before: MethodStep[]; blocks: WeighBl
       const part = Math.abs(grams - line.grams) > 1e-9
       return [
         {
-          label: line.label,
+          label: line.weighedAs,
           inci: (line.material?.inci ?? [line.label]).join(', '),
           percent: line.grams > 0 ? (line.percent * grams) / line.grams : line.percent,
           grams,

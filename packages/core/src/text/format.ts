@@ -45,9 +45,11 @@ export const formatRange = (range: { min: number; max: number }) =>
 /** Celsius with its unit. */
 export const formatCelsius = (celsius: number) => `${sayNumber(celsius, 1)}${NARROW}°C`
 
-/** `a`, `a and b`, `a, b and c`. */
+/** `a`, `a and b`, `a, b and c`; where a comma stands inside one of them `a; b, 10 % solution; and c`. */
 export function listWords(words: readonly string[], last = 'and'): string {
   if (words.length <= 1) return words.join('')
+  if (words.length > 2 && words.some((word) => word.includes(', ')))
+    return `${words.slice(0, -1).join('; ')}; ${last} ${words.at(-1)}`
   return `${words.slice(0, -1).join(', ')} ${last} ${words.at(-1)}`
 }
 
@@ -59,7 +61,7 @@ export const listSome = (words: readonly string[]) =>
     ? listWords([...words.slice(0, SOME - 1), `${words.length - SOME + 1} more`])
     : listWords(words)
 
-export const capitalise = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+export const capitalise = <T extends string>(text: T) => (text.charAt(0).toUpperCase() + text.slice(1)) as T
 
 /** Cuts very long text for a sentence, saying so with an ellipsis. */
 export const shorten = (text: string, most = 60) =>

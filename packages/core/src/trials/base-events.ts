@@ -46,7 +46,7 @@ export function eventsOfBase(plan: BenchPlan, made: BatchState, shared: SharedBa
       const line = lineLike(plan, l.source, phase, (n) => !left.has(n))
       const share = (grams[i]! * part.gramsEach) / total
       if (line >= 0) left.set(line, share)
-      else if (share > resolution / 2) foreign.push(`${formatGrams(share, resolution)} ${l.label}`)
+      else if (share > resolution / 2) foreign.push(`${formatGrams(share, resolution)} ${l.weighedAs}`)
     }
   }
   if (left.size === 0 && foreign.length === 0) return []

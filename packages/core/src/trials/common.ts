@@ -1,3 +1,4 @@
+import type { WeighedName } from '../lines/weighed.ts'
 import { assess } from '../assess/assess.ts'
 import type { Assessment } from '../assess/types.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
@@ -12,7 +13,7 @@ import { formatGrams, listWords } from '../text/format.ts'
 export interface SharedLine {
   phase: number
   line: number
-  label: string
+  weighedAs: WeighedName
   percent: number
 }
 /** One mixture that is made once and split by weight. */
@@ -40,7 +41,7 @@ export interface SharedBase {
   /** The base as it is made at the table; null where nothing is shared. */
   formula: Formula | null
   /** What each jar gets of its own beside its shares, by the place of the variant. */
-  own: { label: string; grams: number }[][]
+  own: { weighedAs: WeighedName; grams: number }[][]
 }
 
 /** More is made than the jars take, since some stays in the beaker (common practice). */
@@ -81,7 +82,7 @@ function sharedLines(variants: readonly Variant[]): SharedLine[] {
     const least = Math.min(...percents)
     const alike = Math.max(...percents) - least < 1e-9
     if (least <= 0 || !(alike || lines.every((x) => x.fill))) return []
-    return [{ phase: l.phase, line: l.line, label: l.label, percent: least }]
+    return [{ phase: l.phase, line: l.line, weighedAs: l.weighedAs, percent: least }]
   })
 }
 
@@ -181,7 +182,7 @@ function settles(v: Variant, lines: readonly SharedLine[]): string | null {
     const m = v.a.lines.find((l) => l.phase === s.phase && l.line === s.line)?.material
     return m && (hasTrait(m, 'suspended') || staysPowder(m))
   })
-  return found ? `${found.label} settles: shares of one base would not be alike, so it is weighed into each jar.` : null // prettier-ignore
+  return found ? `${found.weighedAs} settles: shares of one base would not be alike, so it is weighed into each jar.` : null // prettier-ignore
 }
 
 const gramsOf = (lines: readonly SharedLine[], v: Variant) =>
@@ -254,7 +255,7 @@ function finished(kind: 'whole' | 'phases', parts: SharedPart[], variants: reado
     v.a.lines.flatMap((l, i) => {
       const here = held.find((s) => (v === first ? s.phase === l.phase && s.line === l.line : twin(v, first, s.phase, s.line) === i))
       const left = l.grams - ((here?.percent ?? 0) / 100) * v.a.amounts.batchGrams
-      return left > v.a.amounts.resolutionGrams / 2 ? [{ label: l.label, grams: left }] : []
+      return left > v.a.amounts.resolutionGrams / 2 ? [{ weighedAs: l.weighedAs, grams: left }] : []
     }),
   )
   return { kind, parts, forbids, jars, resolutionGrams: a.amounts.resolutionGrams, grams, formula: base, own }

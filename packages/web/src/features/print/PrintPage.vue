@@ -145,6 +145,7 @@ const inci = computed(() => derived.value?.inci ?? '')
           <ol class="plain">
             <li v-for="step in block.steps" :key="step.key">
               <b class="box"></b><strong>{{ step.title }}.</strong
+              ><template v-if="step.detail"> {{ step.detail }}</template
               ><template v-if="step.look"> Until: {{ step.look }}.</template
               ><template v-if="step.note"> {{ step.note }}</template>
             </li>
@@ -195,7 +196,7 @@ const inci = computed(() => derived.value?.inci ?? '')
                 <span v-if="l === 0" class="phase-badge">{{ phaseLetter(p) }}</span>
               </td>
               <td>
-                {{ capitalise(line.label) }}<small v-if="line.source.note">{{ line.source.note }}</small>
+                {{ capitalise(line.weighedAs) }}<small v-if="line.source.note">{{ line.source.note }}</small>
               </td>
               <td class="muted">{{ line.material?.inci.join(', ') ?? '–' }}</td>
               <td class="num mono">

@@ -117,8 +117,8 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
           <p>{{ p.split }}</p>
           <table>
             <tbody>
-              <tr v-for="l in p.lines" :key="l.label">
-                <th scope="row">{{ l.label }}</th>
+              <tr v-for="(l, i) in p.lines" :key="i">
+                <th scope="row">{{ l.weighedAs }}</th>
                 <td class="mono grams">{{ say(inBase(l.percent)) }}</td>
                 <td class="mono grams">☐ ________</td>
               </tr>
@@ -135,8 +135,8 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
                 <td class="mono grams">{{ say(p.gramsEach) }}</td>
                 <td class="mono grams">☐ ________</td>
               </tr>
-              <tr v-for="l in base.formula ? jar.own : linesOf(jar.formula)" :key="l.label">
-                <th scope="row">{{ l.label }}</th>
+              <tr v-for="(l, i) in base.formula ? jar.own : linesOf(jar.formula)" :key="i">
+                <th scope="row">{{ l.weighedAs }}</th>
                 <td class="mono grams">{{ say(l.grams) }}</td>
                 <td class="mono grams">☐ ________</td>
               </tr>

@@ -54,7 +54,7 @@ function useSubject(start: { formula?: string; varies?: Varies }) {
   const school = ref<string | null>(null)
   const lines = computed(() =>
     (assessment.value?.lines ?? []).flatMap((l, i) =>
-      l.fill || !l.given ? [] : [{ value: i, label: `${l.label}, ${sayNumber(l.percent, 3)} %` }],
+      l.fill || !l.given ? [] : [{ value: i, label: `${l.weighedAs}, ${sayNumber(l.percent, 3)} %` }],
     ),
   )
   const schools = computed(() => (assessment.value ? questionsOf(assessment.value) : []))

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import {
+  adjusterAsWeighed,
   capitalise,
   formatGrams,
   formatPercent,
   madeGrams,
   recordRows,
-  sayNumber,
   type BatchState,
 } from '@omblet/core'
 import { computed } from 'vue'
@@ -56,7 +56,7 @@ const lotNames = (ids: readonly string[]) =>
         </tr>
         <tr v-for="x in doses" :key="x.n">
           <td><span class="phase-badge" data-role="adjust">pH</span></td>
-          <td>{{ capitalise(x.material.replaceAll('-', ' ')) }}, {{ sayNumber(x.strengthPercent) }} %</td>
+          <td>{{ capitalise(adjusterAsWeighed(x, s.plan.a.catalogue)) }}</td>
           <td class="mono num target">–</td>
           <td class="mono num">{{ grams(x.grams) }}</td>
           <td class="mono num">{{ formatPercent(Number(((100 * x.grams) / made).toFixed(2))) }}</td>

@@ -1,4 +1,4 @@
-import { capitalise, formatGrams, type BatchState, type BenchStep, type InstrumentKind } from '@omblet/core'
+import { capitalise, formatGrams, type BatchState, type BenchStep, type InstrumentKind, type WeighedName } from '@omblet/core'
 import { computed, inject, ref, watch, type ComputedRef, type InjectionKey, type Ref } from 'vue'
 import { steadyNow } from '../../../browser/steady'
 import { useBatch } from '../../../stores/batch'
@@ -10,7 +10,8 @@ export interface Run {
   step: ComputedRef<BenchStep | null>
   resolution: ComputedRef<number>
   grams: (value: number) => string
-  label: (line: number) => string
+  /** Name of a line as it is weighed. */
+  label: (line: number) => WeighedName
   now: Readonly<{ value: number }>
   /** Line that the maker chose to weigh next; null for the order of the formula. */
   chosen: Ref<number | null>
@@ -27,7 +28,7 @@ export function makeRun(now: Readonly<{ value: number }>): Run {
     step: computed(() => batch.state?.plan.steps[batch.state.at] ?? null),
     resolution,
     grams: (value) => formatGrams(value, resolution.value),
-    label: (line) => capitalise(state.value.plan.a.lines[line]?.label ?? ''),
+    label: (line) => capitalise(state.value.plan.a.lines[line]!.weighedAs),
     now,
     chosen: ref(null),
   }

@@ -1,0 +1,85 @@
+import type { ResolvedLine } from '../materials/resolve.ts'
+import type { Line } from '../shapes/formula.ts'
+import { kindHas } from '../shapes/kinds.ts'
+import { hasTrait, type Material } from '../shapes/material.ts'
+import { sayPercent } from '../text/format.ts'
+
+declare const weighed: unique symbol
+/**
+ * The name of what stands on the scale, with its strength where it is a solution: `sodium hydroxide, 10 % solution`.
+ * Only `weighedName` makes one, and whatever shows an amount takes one: grams are never shown of a bare material.
+ */
+export type WeighedName = string & { readonly [weighed]: true }
+
+/** From this strength on a powder with something in it is a purity, not a solution, percent (common practice). */
+const PURITY_FROM = 75
+/** What melts above this is supplied as pellets or flakes, °C. */
+const SOLID_FROM_C = 30
+
+/** What a strength below 100 % means for a material: dissolved, dispersed, or the share of a solid that is active. */
+function strengthWord(material: Material | null, strengthPercent: number): string {
+  if (!material) return 'solution'
+  if (material.form === 'powder' && strengthPercent > PURITY_FROM) return 'pure'
+  if (material.meltsC !== undefined && material.meltsC >= SOLID_FROM_C) return 'active'
+  if (kindHas(material.kind, 'stays-powder')) return 'dispersion'
+  if (material.solubility[0] !== 'dispersible') return 'solution'
+  return material.kind === 'silicone' ? 'emulsion' : 'dispersion'
+}
+
+/**
+ * A material as it is weighed. `strengthPercent` is percent w/w of it in what is weighed, null where it is pure; a solid
+ * lye says that it is one.
+ */
+export function weighedName(
+  name: string,
+  strengthPercent: number | null,
+  material: Material | null,
+): WeighedName {
+  if (strengthPercent !== null)
+    return `${name}, ${sayPercent(strengthPercent)} ${strengthWord(material, strengthPercent)}` as WeighedName
+  const solidLye = material?.form === 'powder' && hasTrait(material, 'lye')
+  return (solidLye ? `${name}, solid` : name) as WeighedName
+}
+
+export interface WeighedForm {
+  name: WeighedName
+  /** Percent w/w of the material in what is weighed; null where it is pure. */
+  strengthPercent: number | null
+  /** The line is a solution or dispersion of a material that comes dry otherwise: it pours and is never dissolved again. */
+  isSolution: boolean
+  /** The material with the facts of the form in which it is weighed. */
+  material: Material | null
+}
+
+/** A dissolved powder: it pours, makes no dust, and needs no wetting, hydrating or melting any more. */
+function asLiquid(material: Material): Material {
+  const { slurry: _slurry, hydrationHours: _hydration, meltsC: _melts, ...rest } = material
+  return { ...rest, form: 'liquid', traits: rest.traits?.filter((t) => t !== 'dust') }
+}
+
+const forms = new WeakMap<ResolvedLine, WeighedForm>()
+
+/** How a line is weighed. A strength on the line holds over the strength at which the material is supplied. */
+export function weighedForm(line: Line, resolved: ResolvedLine): WeighedForm {
+  const known = forms.get(resolved)
+  if (known) return known
+  const { material, label } = resolved
+  const supplied = material?.parts ? undefined : material?.strengthPercent
+  const active = line.strengthPercent ?? supplied ?? 100
+  const strengthPercent = active < 100 ? active : null
+  // Crystal water is part of a salt as it is sold; its name needs no figure.
+  const ownForm =
+    line.strengthPercent === undefined && material?.form === 'powder' && !hasTrait(material, 'lye')
+  const isSolution =
+    line.strengthPercent !== undefined &&
+    line.strengthPercent < (supplied ?? 100) &&
+    !(material?.form === 'powder' && line.strengthPercent > PURITY_FROM)
+  const form: WeighedForm = {
+    name: weighedName(label, ownForm ? null : strengthPercent, material),
+    strengthPercent,
+    isSolution,
+    material: isSolution && material ? asLiquid(material) : material,
+  }
+  forms.set(resolved, form)
+  return form
+}
