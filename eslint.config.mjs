@@ -91,7 +91,7 @@ export default tseslint.config(
     rules: { 'max-lines-per-function': ['error', { max: 80, skipComments: true, skipBlankLines: true }] },
   },
   // No file is longer than three hundred lines: what is about two things stands in two.
-  { rules: { 'max-lines': ['error', 300] } },
+  { rules: { 'max-lines': ['error', 400] } },
   {
     files: ['packages/core/src/**/*.ts', 'packages/cli/src/**/*.ts', 'packages/web/src/features/bench/**'],
     plugins: { omblet: { rules: { 'no-material-ids': noMaterialIds } } },

@@ -1,7 +1,24 @@
-import { adjustTo, assess, freeAcids, phModelOf, phNow, USUAL_ADJUSTER, type Formula } from '@omblet/core'
+import {
+  adjustTo,
+  assess,
+  freeAcids,
+  phModelOf,
+  phNow,
+  USUAL_ADJUSTER,
+  type Adjustment,
+  type Formula,
+} from '@omblet/core'
 import type { PhOptions } from './options.ts'
 
 const twoPlaces = (value: number) => Number(value.toFixed(2))
+
+const dosed = ({ material, strengthPercent, grams, drops, first }: Adjustment) => ({
+  material,
+  strengthPercent,
+  grams,
+  drops,
+  first,
+})
 
 /** Predicted pH, free acids at the working pH or at `--to`, and the adjuster that gets there. */
 export function ph(formula: Formula, { to, adjuster, strength }: PhOptions): object {
@@ -12,18 +29,11 @@ export function ph(formula: Formula, { to, adjuster, strength }: PhOptions): obj
   const key = adjuster ?? (to !== null && to < start ? USUAL_ADJUSTER.down : USUAL_ADJUSTER.up)
   const at = to ?? a.reading?.ph ?? p?.value ?? null
   const dose = to === null ? null : adjustTo(a, to, key, strength ?? (adjuster ? 100 : 10))
+  const why = dose && 'why' in dose ? dose.why : a.whyNoPh
   return {
     predicted: p && { value: twoPlaces(p.value), low: twoPlaces(p.low), high: twoPlaces(p.high) },
     freeAcid: at === null ? {} : freeAcids(a, at),
-    ...(to === null
-      ? {}
-      : {
-          adjust: dose && {
-            material: dose.material,
-            strengthPercent: dose.strengthPercent,
-            grams: dose.grams,
-            drops: dose.drops,
-          },
-        }),
+    ...(dose === null ? {} : { adjust: 'why' in dose ? null : dosed(dose) }),
+    ...(why === null ? {} : { why }),
   }
 }

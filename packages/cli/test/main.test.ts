@@ -18,6 +18,7 @@ describe('omblet check', () => {
     expect(report.lines).toContainEqual({
       phase: 'Water',
       material: 'glycerin',
+      strengthPercent: null,
       percent: 3,
       grams: 6,
       fill: false,
@@ -25,6 +26,7 @@ describe('omblet check', () => {
     expect(report.lines).toContainEqual({
       phase: 'Water',
       material: 'my herb infusion',
+      strengthPercent: null,
       percent: 2,
       grams: 4,
       fill: false,

@@ -25,7 +25,7 @@ export {
 export { shoppingList } from './choose/shopping.ts'
 export { type Substitute, substitutesFor } from './choose/substitutes.ts'
 export { derivedOf } from './derived/derived.ts'
-export { adjustTo, freeAcids } from './dosing/adjust.ts'
+export { adjustTo, type Adjustment, freeAcids } from './dosing/adjust.ts'
 export { aimPh } from './dosing/aim.ts'
 export { type CurveRequest, phCurve, type PhCurve, spanOf } from './dosing/curve.ts'
 export {
@@ -208,8 +208,21 @@ export {
 export { firstIssue, ReadError } from './text/json.ts'
 export { slug } from './text/names.ts'
 export { clockAt, minutesOfDay, sayMinutes } from './text/minutes.ts'
+export { isSoundRemedy, soundRemedies } from './findings/sound-remedies.ts'
+export { nothingFits } from './findings/unsafe-ph.ts'
 export { weighedName, type WeighedName } from './lines/weighed.ts'
-export { parseAmount, parseNumber } from './text/numbers.ts'
+export { densityOf as solutionDensity, DROP_ML } from './ph/adjusters.ts'
+export { unitOf } from './text/units.ts'
+export { readDayText, type ReadDay } from './text/days.ts'
+export { measuredOf } from './materials/measured.ts'
+export {
+  parseAmount,
+  parseNumber,
+  parsePrice,
+  type FieldLimits,
+  type FieldUnit,
+  type MeasuredOut,
+} from './text/numbers.ts'
 export {
   PROPERTIES,
   type Property,

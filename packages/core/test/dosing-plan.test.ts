@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { assess, effectsOfDose, phModelOf, targetFault, type Formula } from '../src/index.ts'
 import { planDose } from '../src/dosing/plan.ts'
-import { formula, phase, read, simple } from './helpers.ts'
+import { doseTo, formula, phase, read, simple } from './helpers.ts'
 
 describe('a plan', () => {
   const serum = simple([['glycolic acid', 10, { strengthPercent: 100 }]], { batchGrams: 250 })
@@ -16,11 +16,11 @@ describe('a plan', () => {
     const a = assess(f)
     return planDose(a, phModelOf(a)!, { target, adjuster, strengthPercent: strength, dropGrams })
   }
-  it('goes 60 % of the way first, says where that lands and how likely it goes too far', () => {
+  it('begins with half of the least that may be needed, says where that lands and how likely it goes too far', () => {
     const planned = planFor(serum, { min: 3.7, max: 3.9 })
     if (!('plan' in planned)) throw new Error('no plan')
     const { plan } = planned
-    expect(plan.first.grams / plan.grams).toBeCloseTo(0.6, 2)
+    expect(plan.first.grams).toBeCloseTo(plan.lowGrams / 2, 1)
     expect(plan.first.lands.ph).toBeGreaterThan(plan.from)
     expect(plan.first.lands.ph).toBeLessThan(3.8)
     expect(plan.first.overshoot).toBeLessThan(plan.overshoot + 1e-9)
@@ -52,8 +52,8 @@ describe('a plan', () => {
     expect(planned.plan.overshoot).toBeGreaterThan(0.2)
   })
   it.each<[string, Parameters<typeof planFor>, RegExp, string?, number?]>([
-    ['pH 0', [serum, { min: 0, max: 0 }], /would burn.*at least 2/],
-    ['pH 14', [serum, { min: 14, max: 14 }], /would burn.*at most 11/],
+    ['pH 0', [serum, { min: 0, max: 0 }], /pH 0 burns skin.*3\.5 or higher/],
+    ['pH 14', [serum, { min: 14, max: 14 }], /pH 14 burns skin.*8 or lower/],
     ['no strength', [serum, { min: 4, max: 4 }, 'sodium-hydroxide', 0], /0 % is water/],
     ['120 %', [serum, { min: 4, max: 4 }, 'sodium-hydroxide', 120], /cannot be above 100 %/],
     [
@@ -87,7 +87,10 @@ describe('a plan', () => {
     expect(dose(sour, 2, 'hydrochloric-acid')).toHaveProperty('plan.direction', 'down')
   })
   it('is done when the product stands in the target', () => {
-    const planned = planFor({ ...serum, readings: [read(3.8)] }, { min: 3.7, max: 3.9 })
+    const { grams } = doseTo(assess(serum), 3.8, 'sodium-hydroxide', 10)
+    const ofGrams = assess(serum).amounts.batchGrams
+    const added = { material: 'sodium hydroxide', strengthPercent: 10, grams, ofGrams, afterReading: 0 }
+    const planned = planFor({ ...serum, readings: [read(3.8)], additions: [added] }, { min: 3.7, max: 3.9 })
     expect(planned).toHaveProperty('there')
   })
   it('has no model without water', () => {

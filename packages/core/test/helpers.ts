@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import {
+  adjustTo,
   assess,
+  type Adjustment,
   findAll,
   type Finding,
   type Formula,
@@ -111,3 +113,10 @@ export const anyFormula = fc
   .map((lines) => simple(lines))
 
 export const read = (ph: number, method: Reading['method'] = 'meter-direct'): Reading => ({ ph, method })
+
+/** The dose to a pH, where there has to be one. */
+export function doseTo(...asked: Parameters<typeof adjustTo>): Adjustment {
+  const dose = adjustTo(...asked)
+  if ('why' in dose) throw new Error(dose.why)
+  return dose
+}

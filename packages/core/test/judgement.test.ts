@@ -126,7 +126,7 @@ describe('what was logged', () => {
     const [one] = findAll(assess(f)).filter((x) => x.code === 'record.adjuster-not-counted')
     expect(one).toMatchObject({
       severity: 'note',
-      message: 'Sodium hydroxide, 10 % solution was added and is not in the formula.',
+      message: 'Sodium hydroxide, 10\u202f% solution was added and is not in the formula.',
     })
   })
 })
@@ -147,12 +147,12 @@ describe('preserving acids', () => {
   const kept = (benzoate: number, sorbate: number, ph: number, more: Parameters<typeof simple>[0] = []) =>
     simple([['sodium benzoate', benzoate], ['potassium sorbate', sorbate], ['glycerin', 4], ...more], { readings: [{ ph, method: 'meter-direct' }] }) // prettier-ignore
   it('preserve by what is free at the pH, together', () => {
-    expect(severities(kept(0.2, 0.2, 5), 'preservative.low')).toEqual(['check'])
-    expect(severities(kept(0.5, 0.3, 5), 'preservative.low')).toEqual([])
-    expect(severities(kept(0.2, 0.2, 4.2), 'preservative.low')).toEqual([])
+    expect(severities(kept(0.2, 0.2, 5), 'preservative.ineffective')).toEqual(['check'])
+    expect(severities(kept(0.5, 0.3, 5), 'preservative.ineffective')).toEqual([])
+    expect(severities(kept(0.2, 0.2, 4.2), 'preservative.ineffective')).toEqual([])
   })
   it('are not the only hope where another preserves without a pH', () => {
-    expect(severities(kept(0.2, 0.2, 5, [PRESERVED]), 'preservative.low')).toEqual([])
+    expect(severities(kept(0.2, 0.2, 5, [PRESERVED]), 'preservative.ineffective')).toEqual([])
   })
 })
 

@@ -1,10 +1,10 @@
 // pH of solutions against printed values, recalled from the sources named and not looked up.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { acidBaseOf, acidBases, adjustTo, assess, freeAcids, solvePh } from '../src/index.ts'
+import { acidBaseOf, acidBases, assess, freeAcids, solvePh } from '../src/index.ts'
 import { withCharge, type PhFamily, type PhSystem } from '../src/ph/solver.ts'
 import { AcidBase } from '../src/ph/acid-base.ts'
-import { only, simple } from './helpers.ts'
+import { doseTo, only, simple } from './helpers.ts'
 
 /** A solution by percent w/w, without carbon dioxide unless it is given. */
 function solution(parts: Record<string, number>, carbonDioxide = 0): PhSystem {
@@ -162,7 +162,7 @@ describe('formulas', () => {
     ['citric acid', 1, 5, 4.02],
     ['ascorbic acid', 10, 3.5, 4.95],
   ])('%s %s %% to pH %s takes %s g of 10 %% lye in 100 g', (key, percent, target, grams) => {
-    const dose = adjustTo(acid(key, percent), target, 'sodium-hydroxide', 10)!
+    const dose = doseTo(acid(key, percent), target, 'sodium-hydroxide', 10)
     expect(Math.abs(dose.grams / grams - 1)).toBeLessThan(0.04)
   })
 
@@ -248,7 +248,7 @@ describe('formulas', () => {
       batchGrams: 100,
       readings: [{ ph: 3.6, method: 'meter-direct' }],
     })
-    const fromReading = adjustTo(assess(f), 4, 'sodium-hydroxide', 10)!.grams
-    expect(fromReading).toBeLessThan(adjustTo(acid('lactic acid', 2), 4, 'sodium-hydroxide', 10)!.grams)
+    const fromReading = doseTo(assess(f), 4, 'sodium-hydroxide', 10).grams
+    expect(fromReading).toBeLessThan(doseTo(acid('lactic acid', 2), 4, 'sodium-hydroxide', 10).grams)
   })
 })

@@ -11,7 +11,7 @@ import {
   readRecipeCells,
 } from '../src/index.ts'
 import { type Answers } from '../src/recipes/recipe.ts'
-import { readNumber } from '../src/recipes/amounts.ts'
+import { readNumber } from '../src/text/units.ts'
 import { RECIPE_TEXTS } from './recipe-texts.ts'
 
 const build = (text: string, answers: Answers = {}) =>

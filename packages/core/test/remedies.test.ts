@@ -26,7 +26,7 @@ describe('remedies', () => {
     ['preservative.low', simple([['phenoxyethanol, ethylhexylglycerin', 0.2]])],
     ['preservative.heat', cream({ water: [PRESERVED] })],
     [
-      'preservative.outside-ph',
+      'preservative.ineffective',
       simple([['gluconolactone, sodium benzoate', 1.5]], { targetPh: { min: 5.8, max: 6.2 } }),
     ],
     ['ph.no-shared-window', simple([['sodium ascorbyl phosphate', 2], ['salicylic acid', 1], PRESERVED])],

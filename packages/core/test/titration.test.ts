@@ -3,7 +3,6 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
   acidBaseOf,
-  adjustTo,
   assess,
   diluted,
   phCurve,
@@ -17,7 +16,7 @@ import {
 import { ADJUSTERS } from '../src/ph/adjusters.ts'
 import { balanceAt, toldModel } from '../src/dosing/model.ts'
 import { doseAt, reachOf, titrantOf } from '../src/dosing/titrate.ts'
-import { anyFormula, formula, phase, read, simple } from './helpers.ts'
+import { doseTo, anyFormula, formula, phase, read, simple } from './helpers.ts'
 
 const modelOf = (f: Formula) => toldModel(assess(f))!
 /** Textbooks leave out the carbon dioxide of the air. */
@@ -148,8 +147,8 @@ describe('a sample of 10 % in distilled water', () => {
     expect(now.value).toBeCloseTo(2.05, 1)
     expect(now.read!.dilution).toBeGreaterThan(0.4)
     const direct = assess({ ...f, readings: [read(2.57)] })
-    expect(adjustTo(a, 4, 'sodium-hydroxide', 10)!.grams).toBeGreaterThan(
-      adjustTo(direct, 4, 'sodium-hydroxide', 10)!.grams,
+    expect(doseTo(a, 4, 'sodium-hydroxide', 10).grams).toBeGreaterThan(
+      doseTo(direct, 4, 'sodium-hydroxide', 10).grams,
     )
   })
 })

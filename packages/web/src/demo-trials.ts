@@ -47,7 +47,7 @@ export function demoTrials(now: number, idOf: (name: string) => string | null): 
   const at = (days: number) => new Date(now - days * DAY).toISOString()
   const waxes = variantOptions({ formula: lotion, varies: 'emulsifier' }, catalogue)
   const current = waxes.find((o) => o.current)!
-  const others = waxes.filter((o) => !o.current && o.stops === 0).slice(0, 3)
+  const others = waxes.filter((o) => !o.current && o.stops <= current.stops).slice(0, 3)
   const first = planTrial({
     id: 'demo-trial-waxes',
     name: 'Which wax for Gull Wing?',

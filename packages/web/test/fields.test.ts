@@ -30,7 +30,7 @@ describe('a number', () => {
   it('that is too much is said beside it, and stays as it was typed', async () => {
     const f = field()
     await f.get('input').setValue('700')
-    expect(f.get('[role="alert"]').text()).toBe('The weight must be between 0 and 500.')
+    expect(f.get('[role="alert"]').text()).toBe('The weight must be between 0 and 500\u202fg.')
     expect(f.get('input').element.value).toBe('700')
     expect(last(f.emitted('update:modelValue')) ?? null).toBeNull()
     await f.get('input').setValue('70')
@@ -64,7 +64,7 @@ describe('a day that is none', () => {
   it('is said, and the day before is kept', async () => {
     const f = mounted(DayField, { id: 'd', label: 'Good until', modelValue: '2026-12-20' })
     await f.get('input').setValue('2026-02-30')
-    expect(f.get('[role="alert"]').text()).toBe('“2026-02-30” is no day. Type it as 2026-05-01.')
+    expect(f.get('[role="alert"]').text()).toBe('“2026-02-30” does not exist. Type it as 2026-05-01.')
     await f.get('input').setValue('2027-01-31')
     expect(f.find('[role="alert"]').exists()).toBe(false)
   })

@@ -99,7 +99,7 @@ describe('a finding', () => {
   const [finding] = derivedOf({ ...toner('Ebb'), targetPh: { min: 2, max: 3 } }, catalogue).findings
   it('says how grave it is, what and why, lights its lines, and offers what settles it', async () => {
     const lit: unknown[] = []
-    const item = mounted(FindingItem, { finding }, { [sheetKey as symbol]: { highlight: (lines: unknown) => lit.push(lines) } }) // prettier-ignore
+    const item = mounted(FindingItem, { finding, tried: () => true }, { [sheetKey as symbol]: { highlight: (lines: unknown) => lit.push(lines) } }) // prettier-ignore
     expect(item.text()).toContain({ stop: 'Stop', check: 'Check', note: 'Note' }[finding!.severity])
     expect(item.text()).toContain(finding!.message)
     expect(item.text()).toContain(finding!.why)

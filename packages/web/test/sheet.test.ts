@@ -60,8 +60,42 @@ describe('an amount', () => {
     expect(lines()[1]!.percent).toBe(5)
     amount().dispatchEvent(new FocusEvent('blur'))
     await settled()
-    expect(document.querySelector('[role="alert"]')).toBeNull()
-    expect(amount().value).toBe('5.00')
+    expect(part('[role="alert"]', /./).textContent).toContain('Type a number')
+    expect(amount().value).toBe('five')
+    expect(lines()[1]!.percent).toBe(5)
+  })
+  it.each([
+    ['20 drops', 1.261, /^20 drops = 1\.26.g at 1\.26 g\/mL, 0\.05 mL a drop/],
+    ['1 tsp', 6.305, /^1 tsp = 6\.3.g/],
+    ['0.1 oz', 2.83495, /^0\.1 oz = 2\.83.g/],
+    ['500 mg', 0.5, /^500 mg = 0\.5.g/],
+    ['5 mL', 6.305, /^5 mL = 6\.3.g/],
+  ])(
+    'typed letter by letter as “%s” never counts as a percent on the way, and says what was made of it',
+    async (typed, grams, said) => {
+      amount().focus()
+      amount().dispatchEvent(new FocusEvent('focus'))
+      for (let i = 1; i <= typed.length; i++) {
+        await put(typed.slice(0, i))
+        // a bare figure may count, what stands before letters never does
+        if (/[a-z]/i.test(typed.slice(0, i))) expect(lines()[1]!.percent).toBe(5)
+      }
+      amount().dispatchEvent(new FocusEvent('blur'))
+      await settled()
+      expect(lines()[1]!.percent).toBeUndefined()
+      expect(lines()[1]!.grams).toBeCloseTo(grams, 3)
+      expect(part('.problem', /=/).textContent).toMatch(said)
+    },
+  )
+  it('with a unit that nobody knows stays in the field, and the amount is as it was', async () => {
+    amount().focus()
+    amount().dispatchEvent(new FocusEvent('focus'))
+    for (const text of ['2', '20', '20 b', '20 blobs']) await put(text)
+    amount().dispatchEvent(new FocusEvent('blur'))
+    await settled()
+    expect(lines()[1]!.percent).toBe(5)
+    expect(amount().value).toBe('20 blobs')
+    expect(part('[role="alert"]', /./).textContent).toMatch(/“blobs” is not a unit here\. Type %, g, kg/)
   })
   it('goes back to what it was with Escape, and to the step before with undo', async () => {
     amount().focus()

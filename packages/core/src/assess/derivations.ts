@@ -1,6 +1,6 @@
 import { computeAmounts } from '../formula/amounts.ts'
 import { phaseLetter } from '../formula/keys.ts'
-import type { Formula } from '../shapes/formula.ts'
+import type { Addition, Formula, Line, Phase } from '../shapes/formula.ts'
 import { describeEmulsion, dissolvesOily } from '../emulsion/emulsion.ts'
 import type { AssessedLine, Substance } from '../lines/types.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
@@ -8,7 +8,7 @@ import { hasTrait } from '../shapes/material.ts'
 import { resolveLine } from '../materials/resolve.ts'
 import { weighedForm } from '../lines/weighed.ts'
 import { tracesOf } from '../materials/traces.ts'
-import { openEnds, predictPh, waterPhaseOf } from '../ph/predict.ts'
+import { openEnds, predictPh, waterPhaseOf, whyNoPrediction } from '../ph/predict.ts'
 import { phWindows } from './windows.ts'
 import { premixSolubilities, solubilities } from '../solubility/solubility.ts'
 import { describePreservation } from '../preservation/preservation.ts'
@@ -78,6 +78,65 @@ function sumDoses(lines: readonly AssessedLine[]) {
   })
   return doses
 }
+
+type Moment = 'now' | 'reading'
+/**
+ * What is in the vessel: the lines with what was logged and is no line yet. At the last reading: without additions that
+ * came later, and without the phases after the one it was read after.
+ */
+function linesAt(
+  formula: Formula,
+  lines: readonly AssessedLine[],
+  catalogue: Catalogue,
+  moment: Moment,
+): readonly AssessedLine[] {
+  const readings = formula.readings ?? []
+  const open = (formula.additions ?? []).filter(
+    (x) => !x.inFormula && (moment === 'now' || x.afterReading < readings.length),
+  )
+  const after = moment === 'reading' ? readings.at(-1)?.afterPhase : undefined
+  const last = after === undefined ? -1 : formula.phases.findIndex((p) => p.name === after)
+  const late = (line: AssessedLine) => last >= 0 && line.phase > last
+  if (open.length === 0 && !lines.some(late)) return lines
+  const logged = open.map((x) => loggedLine(x, catalogue, lines.length))
+  const taken = logged.reduce((sum, l) => sum + l.percent, 0)
+  return [
+    ...lines.map((l) =>
+      late(l) ? { ...l, percent: 0 } : l.fill ? { ...l, percent: Math.max(0, l.percent - taken) } : l,
+    ),
+    ...logged,
+  ]
+}
+
+/** What was logged, as the line that it would be. */
+function loggedLine(addition: Addition, catalogue: Catalogue, index: number): AssessedLine {
+  const { material, strengthPercent } = addition
+  const source: Line = { material, ...(strengthPercent < 100 ? { strengthPercent } : {}) }
+  const resolved = resolveLine(source, catalogue)
+  const form = weighedForm(source, resolved)
+  const percent = (100 * addition.grams) / addition.ofGrams
+  return {
+    phase: -1,
+    line: index,
+    percent,
+    grams: addition.grams,
+    counts: 0,
+    fill: false,
+    given: true,
+    source,
+    phaseSource: LOGGED,
+    material: form.material,
+    guess: resolved.guess,
+    id: resolved.id,
+    label: resolved.label,
+    weighedAs: form.name,
+    strengthPercent: form.strengthPercent,
+    isSolution: form.isSolution,
+    substances: resolved.substances,
+    dosePercent: percent * resolved.doseFactor,
+  }
+}
+const LOGGED: Phase = { name: 'Adjust pH', role: 'adjust', lines: [] }
 
 type Part = keyof Assessment
 /** One step of an assessment: from what it needs, and nothing else, to what it gives. */
@@ -176,12 +235,25 @@ export const DERIVATIONS: readonly Derivation[] = [
     }),
   ),
   derivation(
-    ['lines', 'substances', 'waterPercent', 'emulsion'],
-    ['waterPhase', 'predictedPh'],
-    ({ lines, substances, waterPercent, emulsion }) => {
+    ['formula', 'catalogue', 'lines', 'substances', 'waterPercent', 'emulsion', 'reading'],
+    ['waterPhase', 'predictedPh', 'predictedAtReading', 'whyNoPh'],
+    ({ formula, catalogue, lines, substances, waterPercent, emulsion, reading }) => {
       const waterPhase = waterPhaseOf(lines, substances, waterPercent)
       const ends = openEnds(lines, substances, waterPercent)
-      return { waterPhase, predictedPh: predictPh(waterPhase, lines, emulsion, ends) }
+      const asWritten = predictPh(waterPhase, lines, emulsion, ends)
+      const predict = (which: Moment) => {
+        const inside = linesAt(formula, lines, catalogue, which)
+        if (inside === lines) return asWritten
+        const known = sumSubstances(inside)
+        const water = sumOf(known, (s) => isWatery(s.key, catalogue))
+        return predictPh(waterPhaseOf(inside, known, water), inside, emulsion, openEnds(inside, known, water))
+      }
+      return {
+        waterPhase,
+        predictedPh: predict('now'),
+        whyNoPh: asWritten ? null : whyNoPrediction(waterPhase, lines, emulsion),
+        predictedAtReading: reading ? predict('reading') : null,
+      }
     },
   ),
   derivation(

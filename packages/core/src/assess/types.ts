@@ -34,9 +34,13 @@ export interface Assessment {
   waterPercent: number
   alcoholPercent: number
   ph: PhWindows
-  /** The water phase as the pH solver sees it. */
+  /** The water phase of the lines as the pH solver sees it, without what was logged. */
   waterPhase: WaterPhase | null
   predictedPh: PhPrediction | null
+  /** Why there is none; null where there is one. */
+  whyNoPh: string | null
+  /** The same for what was in when the last reading was taken. */
+  predictedAtReading: PhPrediction | null
   /** What may not stay dissolved, at the pH read, else aimed for, else predicted. */
   solubility: readonly SolubilityResult[]
   /** The same for each premix, at its own temperature. */

@@ -1,6 +1,7 @@
 import type { AssessedLine } from '../lines/types.ts'
 import type { Product } from '../shapes/formula.ts'
 import { soapOf } from '../emulsion/emulsion.ts'
+import { bearsOf, type Bears } from '../ph/skin.ts'
 import type { PhGrade } from '../shapes/material.ts'
 import type { Preservation } from '../preservation/preservation.ts'
 
@@ -13,6 +14,8 @@ export interface WindowItem {
   max: number
   /** Outside it something is lost slowly: never more than a check. */
   soft?: boolean
+  /** An acid that works as well or better below its usual range: only its upper end narrows what can be. */
+  worksBelow?: boolean
   /** What happens outside. */
   why?: string
   materials: string[]
@@ -23,6 +26,13 @@ export interface PhWindows {
   items: WindowItem[]
   /** Where everything that works or holds agrees; null when nothing asks or nothing agrees. */
   shared: { min: number; max: number } | null
+  /** What skin, scalp or the eye area bears of this use. */
+  site: Bears
+  /**
+   * Where everything that works or holds agrees and the site bears it: what may be proposed as a target, at least
+   * `LEAST_WIDTH` wide; null where nothing asks or nothing fits.
+   */
+  fits: { min: number; max: number } | null
   /** Pairs whose windows do not meet, the widest gap first. */
   clashes: { a: WindowItem; b: WindowItem; gap: number }[]
 }
@@ -34,6 +44,19 @@ const SOAP = { min: 7, max: 9 }
 const EYE = { min: 6.5, max: 7.5 }
 const HAIR = { min: 3.5, max: 6 }
 
+/** A target narrower than this cannot be met with strips or by drops, pH (common practice). */
+export const LEAST_WIDTH = 0.3
+
+/** Where two ranges agree, at least `LEAST_WIDTH` wide; null elsewhere. */
+export function meet(
+  x: { min: number; max: number },
+  y: { min: number; max: number },
+): { min: number; max: number } | null {
+  const [min, max] = [Math.max(x.min, y.min), Math.min(x.max, y.max)]
+  return max - min >= LEAST_WIDTH - 1e-9 ? { min, max } : null
+}
+
+const lowest = (item: WindowItem) => (item.worksBelow ? 0 : item.min)
 const narrows = (item: WindowItem) => item.grade === 'works' || item.grade === 'holds'
 
 /**
@@ -72,6 +95,7 @@ export function phWindows(input: {
       label: uses.length === 1 ? uses[0]!.material.name : 'preservatives together',
       grade: 'works',
       ...preservation.window,
+      ...(preservation.worksBelow ? { worksBelow: true } : {}),
       materials: uses.map((use) => use.material.id),
       lines: uses.flatMap((use) => use.lines),
     })
@@ -91,11 +115,14 @@ export function phWindows(input: {
     })
   }
   const bounded = items.filter(narrows)
-  const min = Math.max(...bounded.map((item) => item.min))
+  const fixed = bounded.filter((item) => !item.worksBelow)
+  const min = Math.max(...(fixed.length > 0 ? fixed : bounded).map((item) => item.min))
   const max = Math.min(...bounded.map((item) => item.max))
   const clashes = bounded
     .flatMap((a, i) =>
-      bounded.slice(i + 1).map((b) => ({ a, b, gap: Math.max(a.min, b.min) - Math.min(a.max, b.max) })),
+      bounded
+        .slice(i + 1)
+        .map((b) => ({ a, b, gap: Math.max(lowest(a), lowest(b)) - Math.min(a.max, b.max) })),
     )
     .filter(({ gap }) => gap > 1e-9)
     .sort((x, y) => y.gap - x.gap)
@@ -108,5 +135,7 @@ export function phWindows(input: {
     materials: [],
     lines: [],
   })
-  return { items, shared: bounded.length > 0 && min <= max + 1e-9 ? { min, max } : null, clashes }
+  const shared = bounded.length > 0 && min <= max + 1e-9 ? { min, max } : null
+  const site = bearsOf(product)
+  return { items, shared, site, fits: shared && meet(shared, site), clashes }
 }

@@ -35,7 +35,7 @@ export function evidenceOf(state: BatchState): Evidence {
     inside,
     celsius: state.temperatures.at(-1)?.celsius ?? null,
     ph: state.readings.at(-1)?.ph ?? null,
-    aim: formula.targetPh ?? a.ph.shared,
+    aim: formula.targetPh ?? a.ph.fits,
     setting: main?.material?.setting ?? 'medium',
     emulsion: a.emulsion !== null && formula.phases.some((p) => p.role === 'oil' && p.lines.length > 0),
     has: (test) => inside.filter(test),

@@ -1,3 +1,6 @@
+import { bringTo } from '../findings/bring-to.ts'
+import { isUnsafeAsWritten } from '../findings/unsafe-ph.ts'
+import { applyEdit } from '../formula/edit.ts'
 import type { Candidate } from '../choose/emulsifiers.ts'
 import { findAll, isCaution } from '../findings/index.ts'
 import type { Finding } from '../findings/types.ts'
@@ -87,8 +90,14 @@ function finish(palette: Palette, draft: BriefDraft, title: string): Proposal | 
   let formula = draft.formula()
   let a = palette.assess(formula)
   // The target is what all of it shares, once everything is in.
-  if (a.ph.shared) {
-    formula = { ...formula, targetPh: targetIn(a.ph.shared) }
+  if (a.ph.fits) {
+    formula = { ...formula, targetPh: targetIn(a.ph.fits) }
+    a = palette.assess(formula)
+  }
+  // what would burn as it is written gets its acid or alkali at once
+  const [adjust] = isUnsafeAsWritten(a) && formula.targetPh ? bringTo(a, formula.targetPh) : []
+  if (adjust) {
+    formula = applyEdit(formula, adjust.edit)
     a = palette.assess(formula)
   }
   const findings = findAll(a)
@@ -118,7 +127,7 @@ export function propose(brief: Brief, catalogue: Catalogue, context: BriefContex
   const start = startOf(palette, emulsion)
   const faults = faultsOf(palette, start)
   if (faults.length > 0) return { status: 'impossible', why: faults }
-  start.targetPh = targetIn(palette.assess(start.formula()).ph.shared)
+  start.targetPh = targetIn(palette.assess(start.formula()).ph.fits)
 
   const proposals: Proposal[] = []
   const why = new Set<string>()

@@ -2,7 +2,7 @@ import type { Catalogue } from '../materials/catalogue.ts'
 import { resolveLine } from '../materials/resolve.ts'
 import { slug } from '../text/names.ts'
 import { parseCsv } from '../text/csv.ts'
-import { parseNumber } from '../text/numbers.ts'
+import { parseNumber, parsePrice } from '../text/numbers.ts'
 
 /** Price of a gram by material; null where none is known. */
 export type PriceOf = (material: string) => number | null
@@ -27,10 +27,10 @@ export function readPrices(text: string, catalogue: Catalogue): { priceOf: Price
     const [name = '', price = '', pack = ''] = at.map((c) => (row[c] ?? '').trim())
     const where = `row ${i + 2}`
     if (name === '') return { error: `material in ${where} is empty.` }
-    const cost = parseNumber(price, { min: 0, max: 1e6, what: 'the price' })
+    const cost = parsePrice(price)
     if ('error' in cost || cost.value === null)
       return { error: `price in ${where}, “${price}”, is no price.` }
-    const grams = parseNumber(pack, { min: 0, max: 1e6, what: 'the pack' })
+    const grams = parseNumber(pack, { min: 0, max: 1e6, what: 'the pack', unit: 'g' })
     if ('error' in grams || !grams.value)
       return { error: `pack_grams in ${where}, “${pack}”, is no weight above 0.` }
     perGram.set(slug(idOf(name, catalogue)), cost.value / grams.value)

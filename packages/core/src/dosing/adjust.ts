@@ -1,6 +1,12 @@
 import type { Assessment } from '../assess/types.ts'
 import { freeShare } from '../ph/families.ts'
-import { phModelOf } from './fit.ts'
+import { adjusterOf, USUAL_ADJUSTER } from '../ph/adjusters.ts'
+import type { WeighedName } from '../lines/weighed.ts'
+import type { Line } from '../shapes/formula.ts'
+import { dosesOf, phModelOf } from './fit.ts'
+import { adjusterAsWeighed } from './log.ts'
+import { phOfModel, toldModel, withDoses } from './model.ts'
+import { doseAt, titrantOf } from './titrate.ts'
 import { planDose } from './plan.ts'
 
 export interface Adjustment {
@@ -10,26 +16,58 @@ export interface Adjustment {
   grams: number
   percent: number
   drops: number
+  /** What to add first: the next reading decides the rest. */
+  first: { grams: number; drops: number }
 }
 
 /**
  * Amount of an adjuster that brings the formula to a pH, from the last reading where there is one (what the model did
- * not know is fitted to it), else from the prediction. Null where the pH cannot be computed, the adjuster is unknown
- * or moves it the other way, or no amount up to half the product gets there.
+ * not know is fitted to it), else from the prediction. A sentence where the pH cannot be computed, the adjuster is
+ * unknown or moves it the other way, no amount up to half the product gets there, or reading and formula do not fit.
  */
 export function adjustTo(
   a: Assessment,
   ph: number,
   adjusterKey: string,
   strengthPercent: number,
-): Adjustment | null {
+): Adjustment | { why: string } {
   const model = phModelOf(a)
-  if (!model) return null
+  if (!model) return { why: a.whyNoPh ?? 'There is too little water to speak of a pH.' }
   const planned = planDose(a, model, { target: { min: ph, max: ph }, adjuster: adjusterKey, strengthPercent })
-  if ('there' in planned) return { material: adjusterKey, strengthPercent, grams: 0, percent: 0, drops: 0 }
-  if (!('plan' in planned)) return null
-  const { grams, percent, drops } = planned.plan
-  return { material: adjusterKey, strengthPercent, grams, percent, drops: drops.count }
+  const none = { material: adjusterKey, strengthPercent, grams: 0, percent: 0, drops: 0 }
+  if ('there' in planned) return { ...none, first: { grams: 0, drops: 0 } }
+  if (!('plan' in planned)) return { why: planned.fault }
+  const { grams, percent, drops, first } = planned.plan
+  return {
+    material: adjusterKey,
+    strengthPercent,
+    grams,
+    percent,
+    drops: drops.count,
+    first: { grams: first.grams, drops: drops.first },
+  }
+}
+
+export interface AdjusterLine {
+  line: Line
+  weighedAs: WeighedName
+}
+
+/**
+ * The usual adjuster as a line of the formula, percent of its usual solution, so that what is written comes out at a pH;
+ * readings do not count. Null where the pH cannot be computed, or no amount gets there.
+ */
+export function adjusterLine(a: Assessment, ph: number): AdjusterLine | null {
+  const told = toldModel(a)
+  if (!told) return null
+  const now = withDoses(told, dosesOf(a.formula))
+  const key = USUAL_ADJUSTER[ph > phOfModel(now).ph ? 'up' : 'down']
+  const strengthPercent = adjusterOf(key)!.usualPercent
+  const titrant = titrantOf(now, key, strengthPercent)
+  const dose = titrant && doseAt(now, titrant, ph)
+  if (!dose || dose.percent <= 0) return null
+  const line = { material: key, strengthPercent, percent: Number(dose.percent.toFixed(2)) }
+  return line.percent > 0 ? { line, weighedAs: adjusterAsWeighed(line, a.catalogue) } : null
 }
 
 /** Percent of each acid that is undissociated at a pH, by the thermodynamic constant: 100 / (1 + 10^(pH − pK1) + …). */

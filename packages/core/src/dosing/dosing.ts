@@ -10,6 +10,8 @@ import { planDose, type DosePlan, type Planned } from './plan.ts'
 
 /** Where a product stands: what its pH rests on, and where it is; null where nothing can be reckoned. */
 export interface PhStand {
+  /** How far the meter's calibration is to be doubted: 1 is not at all. */
+  doubt: number
   model: PhModel | null
   now: PhNow | null
 }
@@ -17,7 +19,7 @@ export interface PhStand {
 /** Reckons where a product stands from its lines and its log; `doubt` widens what an old calibration reads. */
 export function phStand(a: Assessment, doubt = 1): PhStand {
   const model = phModelOf(a, doubt)
-  return { model, now: model ? phNow(a, model) : null }
+  return { doubt, model, now: model ? phNow(a, model) : null }
 }
 
 /** What the one at the table has in hand; what is null is proposed. */
@@ -71,12 +73,17 @@ export function dosingOf(a: Assessment, stand: PhStand, choice: DoseChoice, asPl
   const strength = strengthOf(adjuster, choice.strengthText, usualPercent)
   const plan =
     stand.model && target && 'value' in strength
-      ? planDose(a, stand.model, {
-          target,
-          adjuster,
-          strengthPercent: strength.value,
-          dropGrams: choice.dropGrams ?? undefined,
-        })
+      ? planDose(
+          a,
+          stand.model,
+          {
+            target,
+            adjuster,
+            strengthPercent: strength.value,
+            dropGrams: choice.dropGrams ?? undefined,
+          },
+          stand.doubt,
+        )
       : null
   return {
     target,
@@ -90,7 +97,7 @@ export function dosingOf(a: Assessment, stand: PhStand, choice: DoseChoice, asPl
 
 function strengthOf(adjuster: string, text: string | null, usual: number): Dosing['strength'] {
   if (text === null) return { value: usual }
-  const parsed = parseNumber(text, { min: 0, max: 1000, what: 'the strength' })
+  const parsed = parseNumber(text, { min: 0, max: 1000, what: 'the strength', unit: '%' })
   if ('error' in parsed) return parsed
   if (parsed.value === null) return { error: 'Type how strong the solution is, in percent.' }
   const fault = strengthFault(adjuster, parsed.value)
@@ -129,10 +136,14 @@ export function doseWords(plan: DosePlan, say: (grams: number) => string) {
           : plan.how === 'dilute'
             ? `${drops}; a tenth of the strength is easier to dose`
             : drops,
-    whole: `All of it is likely ${say(plan.lowGrams)} to ${say(plan.highGrams)}\u00a0g.`,
+    whole: `All of it is likely ${say(plan.lowGrams)}–${say(plan.highGrams)}\u00a0g.`,
+    doubt: plan.doubt ? doubtWords(plan.doubt) : '',
     chance: `The chance to go too far is ${chance(plan.first.overshoot)}, with all of it at once ${chance(plan.overshoot)}.`,
   }
 }
+
+const doubtWords = ({ meter, formula, read, predicted }: NonNullable<DosePlan['doubt']>) =>
+  `The reading (${sayNumber(read, 1)}) and the formula (${sayNumber(predicted, 1)}) do not fit: the meter (${sayNumber(meter * 100, 0)}\u00a0%) or the formula (${sayNumber(formula * 100, 0)}\u00a0%) is off. Add this first dose only; the next reading decides.`
 
 /** The adjusters to choose from, by the way they go. */
 export const ADJUSTER_GROUPS = (['up', 'down'] as const).map((way) => ({

@@ -8,8 +8,10 @@ import { sumAcids, type AcidSum } from '../ph/families.ts'
 import { doseAt, titrantOf } from './titrate.ts'
 import { dosesOf } from './fit.ts'
 import { withDoses, type PhModel } from './model.ts'
+import { acidEffectAt, type AcidEffect, type AcidVerdict } from '../preservation/effect.ts'
 import type { WindowItem } from '../assess/windows.ts'
 import { kindHas } from '../shapes/kinds.ts'
+import { hasTrait } from '../shapes/material.ts'
 
 /** One thing that a pH does to a formula. */
 export interface PhEffect {
@@ -26,9 +28,6 @@ export interface PhEffect {
   source: string
 }
 
-/** Below this free share a weak-acid preservative is as good as absent (common practice). */
-const WEAK_SHARE = 10
-const LOW_SHARE = 30
 const SHARE_SOURCE = 'Henderson and Hasselbalch with the constants at 25 °C, from memory'
 
 /** Sums of each acid with all its salts, in the formula or dosed. */
@@ -41,6 +40,15 @@ export const acidSums = (a: Assessment): Map<string, AcidSum> =>
 /** Free acid at a pH, all acids together, percent of the product. */
 export const freeAcidPercent = (a: Assessment, ph: number) =>
   [...acidSums(a).values()].reduce((sum, acid) => sum + (acid.percent * freeShare(acid.pKa, ph)) / 100, 0)
+
+/** The same of acids that exfoliate, percent of the product. */
+export const freeExfoliantPercent = (a: Assessment, ph: number) =>
+  [...acidSums(a)].reduce((sum, [key, acid]) => {
+    const material = materialOfSubstance(a, key)
+    return material && hasTrait(material, 'exfoliant')
+      ? sum + (acid.percent * freeShare(acid.pKa, ph)) / 100
+      : sum
+  }, 0)
 
 /** What a pH does to this formula's acids, preservatives and windows, the most telling first. */
 export function phEffects(a: Assessment, ph: number): PhEffect[] {
@@ -56,7 +64,8 @@ export function phEffects(a: Assessment, ph: number): PhEffect[] {
       source: SHARE_SOURCE,
     }
     const { does, effects: told } = acidBaseOf(key)!
-    if (does === 'preserves') effects.push({ ...base, what: 'active share', ...preserving(share) })
+    if (does === 'preserves')
+      effects.push({ ...base, what: 'active share', ...preserving(key, acidEffectAt(a.preservation, ph)) })
     else if (does === 'acts' && acid.percent >= 0.3)
       effects.push({ ...base, what: 'free acid', ...acting(told, share, ph) })
   }
@@ -79,12 +88,23 @@ export function phEffects(a: Assessment, ph: number): PhEffect[] {
   return effects.sort((x, y) => kind[x.what] - kind[y.what] || rank[x.state] - rank[y.state])
 }
 
-function preserving(share: number): Pick<PhEffect, 'state' | 'text'> {
-  if (share < WEAK_SHARE)
-    return { state: 'check', text: 'Hardly any of it works here. Lower the pH or take another preservative.' }
-  if (share < LOW_SHARE)
-    return { state: 'note', text: 'Less than a third works. Half a unit lower nearly doubles it.' }
-  return { state: 'fine', text: 'It works as the uncharged acid.' }
+const SHORT: Record<AcidVerdict, Pick<PhEffect, 'state' | 'text'>> = {
+  enough: { state: 'fine', text: 'Enough of it is in its active form.' },
+  short: { state: 'note', text: 'Less than the need is in its active form. Half a unit lower helps much.' },
+  'under-half': {
+    state: 'check',
+    text: 'Under half of the need is in its active form. Lower the pH or change the preservative.',
+  },
+  none: {
+    state: 'check',
+    text: 'Ineffective: hardly any of it is in its active form. Lower the pH or change the preservative.',
+  },
+}
+/** What of a preserving acid works, by the same judgement as the findings; where others preserve, it is only a help. */
+function preserving(key: string, effect: AcidEffect | null): Pick<PhEffect, 'state' | 'text'> {
+  if (!effect || !effect.acids.some((x) => x.key === key))
+    return { state: 'fine', text: 'The other preservatives cover what is needed.' }
+  return SHORT[effect.verdict]
 }
 
 function acting(told: AcidBase['effects'], share: number, ph: number): Pick<PhEffect, 'state' | 'text'> {
@@ -150,10 +170,12 @@ export interface Blocker {
 
 /** Who sets the ends of the shared window: the one that asks for the most on each side. */
 export function blockersOf(a: Assessment): Blocker[] {
-  const items = a.ph.items.filter((item) => item.grade === 'works' || item.grade === 'holds')
-  if (items.length === 0) return []
-  const low = items.reduce((x, y) => (y.min > x.min ? y : x))
-  const high = items.reduce((x, y) => (y.max < x.max ? y : x))
+  const asking = a.ph.items.filter((item) => item.grade === 'works' || item.grade === 'holds')
+  if (asking.length === 0) return []
+  const site = { label: `what the ${a.formula.product.site} tolerates`, ...a.ph.site }
+  const fixed = asking.filter((item) => !item.worksBelow)
+  const low = [...(fixed.length > 0 ? fixed : asking), site].reduce((x, y) => (y.min > x.min ? y : x))
+  const high = [...asking, site].reduce((x, y) => (y.max < x.max ? y : x))
   return [
     { side: 'low', label: low.label, at: low.min },
     { side: 'high', label: high.label, at: high.max },

@@ -220,10 +220,7 @@ export function phNow(a: Assessment, model: PhModel): PhNow {
   const now = withDoses(model, dosesOf(formula))
   const value = clamp(phOfModel(now).ph)
   const since = (formula.additions ?? []).some((x) => !x.inFormula && x.afterReading >= readings.length)
-  if (!model.fitted)
-    return dosesOf(formula).length > 0
-      ? { value, ...bandOf(now, value), from: 'prediction', read: null }
-      : { ...a.predictedPh!, from: 'prediction', read: null }
+  if (!model.fitted) return { ...a.predictedPh!, from: 'prediction', read: null }
   const read = last && {
     ph: last.ph,
     method: last.method,

@@ -5,17 +5,25 @@ import { ADJUSTERS, adjusterOf, densityOf, DROP_ML, strengthFault, USUAL_ADJUSTE
 import { along, ladderOf, quantile, type Ladder } from './curve.ts'
 import { acidOf, asAcid } from '../ph/families.ts'
 import { dosesOf } from './fit.ts'
+import { storiesOf, type Stories } from './stories.ts'
 import { phOfModel, withDoses, type PhModel } from './model.ts'
 import { doseAt, drawsOf, reachOf, titrantOf } from './titrate.ts'
 
-/** Share of the whole dose that goes in first. */
-const FIRST_SHARE = 0.6
+/** Share of the least that may be needed that goes in first: the next reading decides the rest (common practice). */
+const FIRST_SHARE = 0.5
+/** Where next to nothing may be needed, at least this share of what is likely. */
+const LEAST_SHARE = 0.1
+/** A story of a reading is gone by from this share on. */
+const BELIEVED = 0.5
+const DECIDED = 0.8
 /** Half the width of a target that was given as one number, pH. */
 const NARROW_TARGET = 0.1
 /** As far beyond its ends a pH still counts as in the target. */
 const EDGE = 0.05
 /** More drops than this are counted wrong: weigh instead. */
 const MANY_DROPS = 30
+/** Fewer drops than this are a coarse measure. */
+const FEW_DROPS = 3
 /** A weighing of fewer counts than this is guesswork. */
 const FEW_COUNTS = 10
 
@@ -36,6 +44,8 @@ export interface DosePlan {
   /** Chance that the whole dose at once passes the far end of the target, 0 to 1. */
   overshoot: number
   drops: { count: number; low: number; high: number; first: number; gramsEach: number; calibrated: boolean }
+  /** Set where the reading and the formula do not fit: shares of the meter and of the formula being wrong, 0 to 1. */
+  doubt?: { meter: number; formula: number; read: number; predicted: number }
   /** `weigh` where drops are too many, `drops` where the scale is too coarse, `dilute` where both are. */
   how: 'weigh' | 'drops' | 'dilute' | 'either'
 }
@@ -59,17 +69,91 @@ export interface DoseWish {
 /** Why a target makes no sense, as a sentence; null when it does. */
 export function targetFault(target: { min: number; max: number }): string | null {
   if (target.min < 2)
-    return `A target of ${sayNumber(target.min)} would burn. Leave-on products sit between pH 3 and 8; choose at least 2.`
+    return `pH ${sayNumber(target.min)} burns skin. Set the target to 3.5 or higher; leave-on products range from pH 3.5 to 8.`
   if (target.max > 11)
-    return `A target of ${sayNumber(target.max)} would burn. Leave-on products sit between pH 3 and 8; choose at most 11.`
+    return `pH ${sayNumber(target.max)} burns skin. Set the target to 8 or lower; leave-on products range from pH 3.5 to 8.`
   return null
 }
 
 /**
  * From where the product stands to a pH, with one adjuster: the whole dose with its uncertainty, the first part of it
- * (60 %), and the chance to go too far. A sentence where that cannot be.
+ * (half of the least that may be needed), and the chance to go too far. Where reading and formula do not fit, both
+ * explanations are worked out and the first dose is half of the smaller need; no dose where they ask for opposite ways.
+ * A sentence where it cannot be.
  */
-export function planDose(a: Assessment, model: PhModel, wish: DoseWish): Planned {
+export function planDose(a: Assessment, model: PhModel, wish: DoseWish, doubt = 1): Planned {
+  const stories = storiesOf(a, doubt)
+  if (!stories || stories.right > BELIEVED) return withoutLadder(planWith(a, model, wish))
+  if (stories.meter > DECIDED) return withoutLadder(planWith(a, stories.asWritten, wish))
+  if (stories.formula > DECIDED) return withoutLadder(planWith(a, model, wish))
+  return mixed(a, stories, wish)
+}
+
+/** Plans of both explanations as one. */
+function mixed(a: Assessment, stories: Stories, wish: DoseWish): Planned {
+  const written = planWith(a, stories.asWritten, wish)
+  const read = planWith(a, stories.asRead, wish)
+  if (!('plan' in written) || !('plan' in read)) {
+    if ('fault' in written && 'fault' in read) return withoutLadder(read)
+    return { fault: opposite(stories) }
+  }
+  const likely = stories.formula >= stories.meter ? read : written
+  const places = (grams: number) => counts(grams, a.amounts.resolutionGrams)
+  const least = Math.min(written.plan.grams, read.plan.grams)
+  const grams = Math.max(places(FIRST_SHARE * least), a.amounts.resolutionGrams)
+  const percent = (100 * grams) / a.amounts.batchGrams
+  const ends = [written, read].map((x) => landing(x.ladder, percent))
+  const past = (share: (x: Laddered) => number) =>
+    (stories.meter * share(written) + stories.formula * share(read)) / (stories.meter + stories.formula)
+  const { drops } = likely.plan
+  return {
+    plan: {
+      ...likely.plan,
+      lowGrams: Math.min(written.plan.lowGrams, read.plan.lowGrams),
+      highGrams: Math.max(written.plan.highGrams, read.plan.highGrams),
+      first: {
+        grams,
+        lands: {
+          ph: landing(likely.ladder, percent).ph,
+          low: Math.min(...ends.map((e) => e.low)),
+          high: Math.max(...ends.map((e) => e.high)),
+        },
+        overshoot: past((x) => chancePast(x.ladder, percent, x.limit)),
+      },
+      overshoot: past((x) => chancePast(x.ladder, likely.plan.percent, x.limit)),
+      drops: {
+        ...drops,
+        low: Math.min(written.plan.drops.low, read.plan.drops.low),
+        high: Math.max(written.plan.drops.high, read.plan.drops.high),
+        first: Math.max(1, Math.round(grams / drops.gramsEach)),
+      },
+      doubt: {
+        meter: stories.meter,
+        formula: stories.formula,
+        read: stories.read,
+        predicted: stories.predicted,
+      },
+    },
+  }
+}
+
+const opposite = ({ read, predicted }: Stories) =>
+  `The reading (${sayNumber(read, 1)}) and the formula (${sayNumber(predicted, 1)}) ask for different corrections, so no dose is given. Rinse the probe, check it in buffers 4 and 7, and measure again.`
+
+/** A plan with the ladder that it was read off. */
+interface Laddered {
+  plan: DosePlan
+  ladder: Ladder
+  limit: number
+}
+const withoutLadder = (planned: Laddered | Exclude<Planned, { plan: DosePlan }>): Planned =>
+  'plan' in planned ? { plan: planned.plan } : planned
+
+function planWith(
+  a: Assessment,
+  model: PhModel,
+  wish: DoseWish,
+): Laddered | Exclude<Planned, { plan: DosePlan }> {
   const fault = targetFault(wish.target) ?? strengthFault(wish.adjuster, wish.strengthPercent)
   if (fault) return { fault }
   const constants = acidBaseOf(wish.adjuster)
@@ -102,15 +186,15 @@ export function planDose(a: Assessment, model: PhModel, wish: DoseWish): Planned
     .sort()
   const batch = a.amounts.batchGrams
   const places = (percent: number) => counts((percent * batch) / 100, a.amounts.resolutionGrams)
-  const gramsEach = wish.dropGrams ?? DROP_ML * densityOf(wish.adjuster, wish.strengthPercent)
+  const gramsEach = dropWeight(wish)
   const exact = (whole.percent * batch) / 100
-  const firstGrams = places(whole.percent * FIRST_SHARE) || places(whole.percent)
   const low = (quantile(doses, 0.025) * batch) / 100
+  const exactFirst = Math.max(FIRST_SHARE * low, LEAST_SHARE * exact)
+  const firstGrams = counts(exactFirst, a.amounts.resolutionGrams) || places(whole.percent)
   const high = (quantile(doses, 0.975) * batch) / 100
-  const spread = wish.dropGrams === undefined ? 0.2 : 0.05
-  const count = exact / gramsEach
-  const coarse = exact < FEW_COUNTS * a.amounts.resolutionGrams
   return {
+    ladder,
+    limit,
     plan: {
       direction,
       adjuster: wish.adjuster,
@@ -127,26 +211,36 @@ export function planDose(a: Assessment, model: PhModel, wish: DoseWish): Planned
         overshoot: chancePast(ladder, (100 * firstGrams) / batch, limit),
       },
       overshoot: chancePast(ladder, whole.percent, limit),
-      drops: {
-        count: Math.round(count),
-        low: Math.max(0, Math.floor((low / gramsEach) * (1 - spread))),
-        high: Math.ceil((high / gramsEach) * (1 + spread)),
-        first: Math.max(1, Math.round(count * FIRST_SHARE)),
-        gramsEach,
-        calibrated: wish.dropGrams !== undefined,
-      },
-      how:
-        count > MANY_DROPS
-          ? 'weigh'
-          : coarse
-            ? count < 3
-              ? 'dilute'
-              : 'drops'
-            : count < 3
-              ? 'weigh'
-              : 'either',
+      drops: dropsOf({ exact, low, high, first: firstGrams }, wish),
+      how: howToDose(exact / gramsEach, exact < FEW_COUNTS * a.amounts.resolutionGrams),
     },
   }
+}
+
+const dropWeight = (wish: DoseWish) =>
+  wish.dropGrams ?? DROP_ML * densityOf(wish.adjuster, wish.strengthPercent)
+
+function dropsOf(
+  grams: { exact: number; low: number; high: number; first: number },
+  wish: DoseWish,
+): DosePlan['drops'] {
+  const gramsEach = dropWeight(wish)
+  // drops that nobody weighed differ by a fifth
+  const spread = wish.dropGrams === undefined ? 0.2 : 0.05
+  return {
+    count: Math.round(grams.exact / gramsEach),
+    low: Math.max(0, Math.floor((grams.low / gramsEach) * (1 - spread))),
+    high: Math.ceil((grams.high / gramsEach) * (1 + spread)),
+    first: Math.max(1, Math.round(grams.first / gramsEach)),
+    gramsEach,
+    calibrated: wish.dropGrams !== undefined,
+  }
+}
+
+function howToDose(drops: number, coarseScale: boolean): DosePlan['how'] {
+  if (drops > MANY_DROPS) return 'weigh'
+  if (coarseScale) return drops < FEW_DROPS ? 'dilute' : 'drops'
+  return drops < FEW_DROPS ? 'weigh' : 'either'
 }
 
 const usual = (way: 'up' | 'down'): OtherAdjuster => {
@@ -173,7 +267,7 @@ const chancePast = (ladder: Ladder, percent: number, limit: number) =>
     return ladder.up ? ph > limit : ph < limit
   }).length / Math.max(1, ladder.draws.length)
 
-function tooWeak(model: PhModel, wish: DoseWish, target: number): Planned {
+function tooWeak(model: PhModel, wish: DoseWish, target: number): { fault: string; instead?: OtherAdjuster } {
   const titrant = titrantOf(model, wish.adjuster, wish.strengthPercent)!
   const reach = reachOf(model, titrant)
   const name = adjusterOf(wish.adjuster)?.name ?? titrant.constants.inci

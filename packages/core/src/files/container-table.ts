@@ -1,20 +1,26 @@
 import { Container } from '../fill/containers.ts'
 import { slug } from '../text/names.ts'
 import { firstIssue } from '../text/json.ts'
-import { parseNumber } from '../text/numbers.ts'
+import { parseNumber, parsePrice } from '../text/numbers.ts'
+
+type Reads = 'mL' | 'g' | 'price' | 'number'
+const read = (text: string, what: string, reads: Reads) =>
+  reads === 'price'
+    ? parsePrice(text)
+    : parseNumber(text, { min: 0, max: 1e6, what, unit: reads === 'number' ? undefined : reads })
 
 /** Columns of a table of containers, with other headings that mean the same. */
-const COLUMNS: { name: string; key: keyof Container & string; also: string[]; number: boolean }[] = [
-  { name: 'name', key: 'name', also: ['container'], number: false },
-  { name: 'kind', key: 'kind', also: ['type'], number: false },
-  { name: 'made_of', key: 'wall', also: ['wall', 'material'], number: false },
-  { name: 'holds_ml', key: 'nominalMl', also: ['nominal-ml', 'volume', 'ml'], number: true },
-  { name: 'brim_ml', key: 'brimMl', also: ['brimful-ml'], number: true },
-  { name: 'empty_grams', key: 'emptyGrams', also: ['empty', 'weight'], number: true },
-  { name: 'price', key: 'price', also: ['cost'], number: true },
-  { name: 'left', key: 'left', also: ['count', 'stock'], number: true },
-  { name: 'note', key: 'note', also: [], number: false },
-  { name: 'id', key: 'id', also: [], number: false },
+const COLUMNS: { name: string; key: keyof Container & string; also: string[]; reads?: Reads }[] = [
+  { name: 'name', key: 'name', also: ['container'] },
+  { name: 'kind', key: 'kind', also: ['type'] },
+  { name: 'made_of', key: 'wall', also: ['wall', 'material'] },
+  { name: 'holds_ml', key: 'nominalMl', also: ['nominal-ml', 'volume', 'ml'], reads: 'mL' },
+  { name: 'brim_ml', key: 'brimMl', also: ['brimful-ml'], reads: 'mL' },
+  { name: 'empty_grams', key: 'emptyGrams', also: ['empty', 'weight'], reads: 'g' },
+  { name: 'price', key: 'price', also: ['cost'], reads: 'price' },
+  { name: 'left', key: 'left', also: ['count', 'stock'], reads: 'number' },
+  { name: 'note', key: 'note', also: [] },
+  { name: 'id', key: 'id', also: [] },
 ]
 
 /** Containers as rows under a row of headings. */
@@ -44,7 +50,7 @@ export function readContainers(
     for (const [at, column] of columns.entries()) {
       const text = (row[at] ?? '').trim()
       if (!column || text === '') continue
-      const number = column.number ? parseNumber(text, { min: 0, max: 1e6, what: column.name }) : null
+      const number = column.reads ? read(text, column.name, column.reads) : null
       if (number && 'error' in number) {
         refused.push(`Row ${i + 2}: ${number.error}`)
         return []
@@ -54,9 +60,9 @@ export function readContainers(
     const old = here.find((c) =>
       draft['id'] === undefined ? c.name === draft['name'] : c.id === draft['id'],
     )
-    const read = Container.safeParse({ left: 0, ...old, ...draft, id: draft['id'] ?? old?.id ?? makeId() })
-    if (read.success) return [read.data]
-    refused.push(`Row ${i + 2}: ${firstIssue(read.error).message}`)
+    const checked = Container.safeParse({ left: 0, ...old, ...draft, id: draft['id'] ?? old?.id ?? makeId() })
+    if (checked.success) return [checked.data]
+    refused.push(`Row ${i + 2}: ${firstIssue(checked.error).message}`)
     return []
   })
   return { containers, refused }

@@ -94,10 +94,10 @@ export function kindOfMaterial(m: Material): KindForm {
 
 const LIMITS = {
   hlb: { min: 0, max: 40, what: 'the HLB' },
-  stands: { min: 0, max: 300, what: 'what it stands' },
-  melts: { min: -30, max: 300, what: 'where it melts' },
+  stands: { min: 0, max: 300, what: 'the maximum temperature', unit: '°C' },
+  melts: { min: -30, max: 300, what: 'the melting point', unit: '°C' },
   molarMass: { min: 1, max: 100000, what: 'the molar mass' },
-  salt: { min: 0, max: 100, what: 'the percent of salt' },
+  salt: { min: 0, max: 100, what: 'the percent of salt', unit: '%' },
   hours: { min: 0, max: 72, what: 'the hours' },
 } as const
 type NumberField = keyof typeof LIMITS

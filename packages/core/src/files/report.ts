@@ -20,6 +20,7 @@ export function report(
     lines: assessment.lines.map((line) => ({
       phase: line.phaseSource.name,
       material: line.id,
+      strengthPercent: line.strengthPercent,
       percent: round(line.percent),
       grams: line.grams,
       fill: line.fill,
@@ -31,6 +32,7 @@ export function report(
         low: round(assessment.predictedPh.low, 2),
         high: round(assessment.predictedPh.high, 2),
       },
+      ...(assessment.whyNoPh === null ? {} : { why: assessment.whyNoPh }),
     },
     emulsion: e && {
       type: e.type,

@@ -1,5 +1,6 @@
-import { parseNumber } from '../text/numbers.ts'
-import { isRealDay, type Lot } from '../materials/lots.ts'
+import { parseNumber, parsePrice } from '../text/numbers.ts'
+import type { Lot } from '../materials/lots.ts'
+import { readDayText } from '../text/days.ts'
 import type { Material } from '../shapes/material.ts'
 import { shorten } from '../text/format.ts'
 
@@ -14,24 +15,18 @@ export interface Column<T> {
   read: (text: string, draft: RowDraft) => string | null
 }
 
-/**
- * A day as it is written, as `2026-12-31`; a sentence where it is none, or where it could be two. `31.12.2026` is day,
- * month, year; with strokes the order differs from land to land, so only what can be read in one way is taken.
- */
-function toDay(text: string, column: string): { day: string } | { error: string } {
-  const no = (why: string) => ({ error: `“${shorten(text)}” in ${column} ${why}; write it as 2026-05-01.` })
-  const iso = /^(\d{4})-(\d{2})-(\d{2})$/.exec(text)
-  const dots = /^(\d{1,2})\.(\d{1,2})\.(\d{4})$/.exec(text)
-  const strokes = /^(\d{1,2})[/-](\d{1,2})[/-](\d{4})$/.exec(text)
-  if (strokes) {
-    const [first, second] = [Number(strokes[1]), Number(strokes[2])]
-    if (first <= 12 && second <= 12 && first !== second) return no('can be two days')
-    if (second > 12 && first <= 12) return no('has its month first')
-  }
-  const found = dots ?? strokes
-  const day = iso ? text : found ? `${found[3]}-${found[2]!.padStart(2, '0')}-${found[1]!.padStart(2, '0')}` : '' // prettier-ignore
-  if (day === '') return no('is no day')
-  return isRealDay(day) ? { day } : no('is a day that does not exist')
+const NO_DAY = {
+  'no day': 'is no day',
+  'two days': 'can be two days',
+  'month first': 'has its month first',
+  'not real': 'is a day that does not exist',
+} as const
+/** A day as people write it; a sentence where it is none, or where it could be two. */
+function toDay(text: string, column: string, ends: boolean): { day: string } | { error: string } {
+  const read = readDayText(text, ends)
+  return 'day' in read
+    ? { day: read.day }
+    : { error: `“${shorten(text)}” in ${column} ${NO_DAY[read.error]}; write it as 2026-05-01.` }
 }
 
 const textColumn = <T extends object>(
@@ -102,12 +97,26 @@ const numberColumn = <T extends object>(
     return null
   },
 })
+/** Money, with or without the sign of a currency. */
+const priceColumn = <T extends object>(name: string, field: string, also: string[] = []): Column<T> => ({
+  ...numberColumn<T>(name, field, also),
+  read: (text, draft) => {
+    if (MACHINE.test(text.trim())) {
+      put(draft, field, Number(text))
+      return null
+    }
+    const parsed = parsePrice(text)
+    if ('error' in parsed) return `“${shorten(text.trim())}” in ${name} is no price. ${parsed.error}`
+    if (parsed.value !== null) put(draft, field, parsed.value)
+    return null
+  },
+})
 const dayColumn = (name: string, field: keyof Lot & string, also: string[] = []): Column<Lot> => ({
   name,
   also,
   write: (item) => item[field] as string | undefined,
   read: (text, draft) => {
-    const read = toDay(text.trim(), name)
+    const read = toDay(text.trim(), name, field === 'expires')
     if ('error' in read) return read.error
     draft[field] = read.day
     return null
@@ -204,8 +213,8 @@ const LOT_FIELDS: Column<Lot>[] = [
   keyColumn('material', 'material', ['inci', 'name', 'ingredient']),
   numberColumn('left_grams', 'leftGrams', ['left', 'left-g', 'amount', 'grams', 'stock'], 1e7, 'g'),
   numberColumn('pack_grams', 'packGrams', ['pack', 'pack-g', 'size'], 1e7, 'g'),
-  numberColumn('price', 'price', ['cost', 'pack-price']),
-  numberColumn('postage', 'postage', ['shipping', 'delivery']),
+  priceColumn('price', 'price', ['cost', 'pack-price']),
+  priceColumn('postage', 'postage', ['shipping', 'delivery']),
   textColumn('supplier', 'supplier', ['from', 'shop', 'vendor']),
   textColumn('batch', 'batch', ['lot', 'lot-number', 'batch-number']),
   dayColumn('bought', 'bought', ['purchased', 'date']),

@@ -1,8 +1,12 @@
 import { linesOf } from '../assess/lines.ts'
 import type { Assessment } from '../assess/types.ts'
+import { adjusterKey } from '../dosing/fit.ts'
+import { adjusterAsWeighed } from '../dosing/log.ts'
+import type { WeighedName } from '../lines/weighed.ts'
+import { adjusterOf, type Adjuster } from '../ph/adjusters.ts'
 import { hasTrait, type Trait } from '../shapes/material.ts'
 import { formatCelsius, listWords } from '../text/format.ts'
-import { LYE_ORDER } from '../text/lye.ts'
+import { LYE_CARE, LYE_ORDER } from '../text/lye.ts'
 import { isFresh } from './preservative.ts'
 import { finding, type Finding, type Rule, type Severity } from './types.ts'
 
@@ -17,6 +21,8 @@ interface Caution {
   message: string
   why: string
   when?: (a: Assessment) => boolean
+  /** Adjusters of this kind that were logged count as well. */
+  hazard?: Adjuster['hazard']
 }
 
 const leaveOn = (a: Assessment) => a.formula.product.rinse === 'leave-on'
@@ -52,12 +58,14 @@ const CAUTIONS: Caution[] = [
   {
     code: 'safety.lye',
     trait: 'lye',
+    hazard: 'lye',
     message: 'Lye burns.',
-    why: `Goggles, gloves, long sleeves. ${LYE_ORDER} On skin or eyes: running water for 20 minutes, then medical help.`,
+    why: `${LYE_CARE} Long sleeves. ${LYE_ORDER} On skin or eyes: running water for 20 minutes, then medical help.`,
   },
   {
     code: 'safety.acid',
     trait: 'strong-acid',
+    hazard: 'acid',
     from: 0.5,
     message: 'The concentrated acid burns.',
     why: 'Goggles and gloves; acid into water; good air.',
@@ -89,12 +97,26 @@ const linesWith = (a: Assessment, trait: Trait) => linesOf(a, (m) => hasTrait(m,
 const names = (a: Assessment, indexes: number[]) =>
   listWords([...new Set(indexes.map((i) => a.lines[i]!.label))])
 
+/** What its solution does to hands is told of above this strength, percent (common practice). */
+const BURNS_FROM = 1
+/** Adjusters that were logged, or tried on a portion, by what they do to hands and eyes. */
+function logged(a: Assessment, hazard: Adjuster['hazard']): WeighedName[] {
+  const { additions = [], portion } = a.formula
+  const used = [...additions, ...(portion && portion.steps.length > 0 ? [portion] : [])]
+  return used
+    .filter(
+      (x) => x.strengthPercent > BURNS_FROM && adjusterOf(adjusterKey(x.material) ?? '')?.hazard === hazard,
+    )
+    .map((x) => adjusterAsWeighed(x, a.catalogue))
+}
+
 /** Lines by trait, gathered in one pass. */
 function traitLines(a: Assessment): Map<Trait, number[]> {
   const found = new Map<Trait, number[]>()
   a.lines.forEach((line, i) => {
     if (line.percent <= 0) return
     for (const trait of line.material?.traits ?? []) {
+      if (trait === 'lye' && (line.strengthPercent ?? 100) <= BURNS_FROM) continue
       const held = found.get(trait)
       if (held) held.push(i)
       else found.set(trait, [i])
@@ -110,14 +132,17 @@ const byTrait: Rule = (a) => {
     if (seen.has(caution.code) || (caution.when && !caution.when(a))) return []
     const indexes = traits.get(caution.trait) ?? []
     const sum = indexes.reduce((s, i) => s + a.lines[i]!.percent, 0)
-    if (indexes.length === 0 || sum < (caution.from ?? 0)) return []
+    const enough = indexes.length > 0 && sum >= (caution.from ?? 0)
+    const added = caution.hazard ? logged(a, caution.hazard) : []
+    if (!enough && added.length === 0) return []
     seen.add(caution.code)
+    const who = [...(enough ? [names(a, indexes)] : []), ...new Set(added)]
     return [
       finding(a, {
         code: caution.code,
         severity: caution.severity ?? 'note',
-        indexes,
-        message: `${names(a, indexes)}: ${caution.message.charAt(0).toLowerCase()}${caution.message.slice(1)}`,
+        indexes: enough ? indexes : [],
+        message: `${listWords(who)}: ${caution.message.charAt(0).toLowerCase()}${caution.message.slice(1)}`,
         why: caution.why,
         source: SAFETY,
       }),

@@ -18,10 +18,11 @@ import {
   predicted,
   preferences,
   strip,
-  unsafe,
 } from './ph.ts'
+import { unsafe } from './unsafe-ph.ts'
 import { whichGrade } from './grades.ts'
-import { fewFree, heat, low, missing, outsidePh, taken } from './preservative.ts'
+import { heat, low, missing, taken } from './preservative.ts'
+import { ineffective, outsidePh } from './preservative-ph.ts'
 import { apart, heatedAbove, heatNotSaid, neutralisedEarly, notJoined, wrongWay } from './procedure.ts'
 import { dissolving, oilSolids, premixes } from './solubility.ts'
 import {
@@ -48,7 +49,7 @@ export const RULES: readonly Rule[] = [
   legal,
   missing,
   low,
-  fewFree,
+  ineffective,
   taken,
   heat,
   outsidePh,

@@ -1,10 +1,10 @@
 import type { Assessment } from '../assess/types.ts'
 import { acidBaseOf } from '../ph/acid-base.ts'
-import { aimPh } from '../dosing/aim.ts'
-import { driftingOf, freeAcidPercent } from '../dosing/effects.ts'
-import { bearsOf } from '../ph/skin.ts'
-import type { WindowItem } from '../assess/windows.ts'
+import { driftingOf } from '../dosing/effects.ts'
+import { meet, type WindowItem } from '../assess/windows.ts'
 import { capitalise, formatRange, listWords, sayNumber } from '../text/format.ts'
+import { beyondPrediction } from './doubt.ts'
+import { aimFor, isUnsafeAsWritten, nothingFits } from './unsafe-ph.ts'
 import { COMMON_PRACTICE, finding, type Finding, type Rule } from './types.ts'
 
 const needs = (item: WindowItem) =>
@@ -54,69 +54,62 @@ const SLACK = 0.049
 
 /** ph.outside-window: the reading, or the target, is outside what the materials share. */
 export const outsideWindow: Rule = (a) => {
-  const { shared } = a.ph
+  const { shared, fits } = a.ph
   if (!shared || a.emulsion?.type === 'water-in-oil') return []
   const found: Finding[] = []
   const blockers = (ph: number) =>
     a.ph.items.filter(
       (item) =>
         (item.grade === 'works' || item.grade === 'holds') &&
-        (ph < item.min - SLACK || ph > item.max + SLACK),
+        ((ph < item.min - SLACK && !item.worksBelow) || ph > item.max + SLACK),
     )
   const { targetPh } = a.formula
   const targetOff =
     targetPh !== undefined && (targetPh.min > shared.max + SLACK || targetPh.max < shared.min - SLACK)
-  const retarget = targetOff
-    ? [
-        {
-          label: `Aim for pH ${formatRange(shared)}`,
-          edit: { type: 'patch' as const, patch: { targetPh: shared } },
-        },
-      ]
-    : []
-  if (a.reading && (a.reading.ph < shared.min - SLACK || a.reading.ph > shared.max + SLACK)) {
-    const who = blockers(a.reading.ph)
+  const retarget = targetOff && fits ? [aimFor(fits)] : []
+  const nothing = fits ? '' : ` ${nothingFits(a)}`
+  const readBy = a.reading ? blockers(a.reading.ph) : []
+  if (a.reading && readBy.length > 0) {
+    const who = readBy
     found.push(
       finding(a, {
         code: 'ph.outside-window',
         severity: 'check',
         indexes: who.flatMap((item) => item.lines),
-        message: `The pH read, ${sayNumber(a.reading.ph, 2)}, ${targetOff ? `and the target, ${formatRange(targetPh)}, are` : 'is'} outside ${formatRange(shared)}, where everything works.`,
+        message: `The measured pH ${sayNumber(a.reading.ph, 2)} ${targetOff ? `and the target ${formatRange(targetPh)} are` : 'is'} outside ${formatRange(shared)}, where all materials work.`,
         why: `${capitalise(listWords(who.map((item) => `${item.label} ${needs(item)}`)))}.`,
         remedies: retarget,
       }),
     )
     if (targetOff) return found
   }
+  const who = targetPh ? [...new Set([...blockers(targetPh.min), ...blockers(targetPh.max)])] : []
+  if (targetPh && who.length === 0) return found
   if (targetOff) {
-    const who = [...new Set([...blockers(targetPh.min), ...blockers(targetPh.max)])]
     found.push(
       finding(a, {
         code: 'ph.outside-window',
         severity: 'check',
         indexes: who.flatMap((item) => item.lines),
-        message: `The target, pH ${formatRange(targetPh)}, is outside ${formatRange(shared)}, where everything works.`,
-        why: `${capitalise(listWords(who.map((item) => `${item.label} ${needs(item)}`)))}.`,
+        message: `The target pH ${formatRange(targetPh)} is outside ${formatRange(shared)}, where all materials work.`,
+        why: `${capitalise(listWords(who.map((item) => `${item.label} ${needs(item)}`)))}.${nothing}`,
         remedies: retarget,
       }),
     )
   } else if (targetPh && (targetPh.min < shared.min - SLACK || targetPh.max > shared.max + SLACK)) {
-    const narrowed = { min: Math.max(shared.min, targetPh.min), max: Math.min(shared.max, targetPh.max) }
+    const narrowed = fits && meet(fits, targetPh)
     found.push(
       finding(a, {
         code: 'ph.outside-window',
         severity: 'note',
-        indexes: [...new Set([...blockers(targetPh.min), ...blockers(targetPh.max)])].flatMap(
-          (item) => item.lines,
-        ),
-        message: `Part of the target, pH ${formatRange(targetPh)}, is outside ${formatRange(shared)}, where everything works.`,
-        why: 'Aim for the part that fits.',
-        remedies: [
-          {
-            label: `Aim for pH ${formatRange(narrowed)}`,
-            edit: { type: 'patch', patch: { targetPh: narrowed } },
-          },
-        ],
+        indexes: who.flatMap((item) => item.lines),
+        message: `Part of the target pH ${formatRange(targetPh)} is outside ${formatRange(shared)}, where all materials work.`,
+        why: narrowed
+          ? 'Aim for the part that fits.'
+          : fits
+            ? 'Aim for the range that fits all.'
+            : nothingFits(a),
+        remedies: narrowed ? [aimFor(narrowed)] : fits ? [aimFor(fits)] : [],
       }),
     )
   }
@@ -157,21 +150,25 @@ export const notMeasurable: Rule = (a) =>
       ]
     : []
 
-/** Room between the predicted band and a reading before the meter is doubted, in pH: a strip is read roughly. */
-const DOUBT = { strip: 1.5, 'meter-direct': 1, 'meter-10pct': 1 }
-
 /** ph.outside-window by prediction: nothing was read, and the whole predicted band lies outside. */
 export const predicted: Rule = (a) => {
   const p = a.predictedPh
   const aim = a.formula.targetPh ?? a.ph.shared
-  if (!p || a.reading || !aim || (p.high >= aim.min - SLACK && p.low <= aim.max + SLACK)) return []
+  if (
+    !p ||
+    a.reading ||
+    !aim ||
+    isUnsafeAsWritten(a) ||
+    (p.high >= aim.min - SLACK && p.low <= aim.max + SLACK)
+  )
+    return []
   const needsAlkali = p.high < aim.min
   const aimed = a.formula.targetPh !== undefined
   return [
     finding(a, {
       code: 'ph.outside-window',
       severity: aimed ? 'note' : 'check',
-      message: `As written it should come out near pH ${sayNumber(p.value, 1)} (${formatRange({ min: p.low, max: p.high })}); ${aimed ? `you aim for ${formatRange(aim)}` : `everything works at ${formatRange(aim)}`}.`,
+      message: `As written it should come out near pH ${sayNumber(p.value, 1)} (${formatRange({ min: p.low, max: p.high })}); ${aimed ? `you aim for ${formatRange(aim)}` : `all materials work at ${formatRange(aim)}`}.`,
       why: `${needsAlkali ? 'Alkali' : 'Acid'} is needed, a little at a time, with a reading after each. Count what goes in.`,
       source: 'electroneutrality with Davies activity coefficients; constants from memory',
     }),
@@ -183,18 +180,17 @@ const FAR = 0.5
 
 /** ph.reading-implausible: a reading far outside the predicted band. */
 export const implausible: Rule = (a) => {
-  const p = a.predictedPh
+  const p = a.predictedAtReading
   const r = a.reading
-  if (!p || !r) return []
-  const off = Math.max(p.low - r.ph, r.ph - p.high)
-  if (off <= DOUBT[r.method]) return []
-  const far = off > DOUBT[r.method] + FAR
+  const beyond = beyondPrediction(a)
+  if (!p || !r || beyond === 0) return []
+  const far = beyond > FAR
   const lactone = driftingOf(a).some((x) => acidBaseOf(x.key)?.hydrolysesTo)
   return [
     finding(a, {
       code: 'ph.reading-implausible',
       severity: far ? 'check' : 'note',
-      message: `The pH read, ${sayNumber(r.ph, 2)}, is ${far ? 'far' : 'somewhat'} from what the formula should give: ${formatRange({ min: p.low, max: p.high })}.`,
+      message: `The measured pH ${sayNumber(r.ph, 2)} is ${far ? 'far' : 'somewhat'} from the predicted ${formatRange({ min: p.low, max: p.high })}.`,
       why: lactone
         ? 'A lactone frees its acid for hours: read again after a day. Otherwise check the meter, and whether everything that went in is written down.'
         : far
@@ -223,7 +219,7 @@ export const drift: Rule = (a) => {
 
 /** ph.strip-resolution: a strip cannot tell whether a narrow target is met. */
 export const strip: Rule = (a) => {
-  const target = a.formula.targetPh ?? a.ph.shared
+  const target = a.formula.targetPh ?? a.ph.fits
   if (a.reading?.method !== 'strip' || !target) return []
   const uncertain = a.reading.ph - 0.5 < target.min || a.reading.ph + 0.5 > target.max
   const plainlyOut = a.reading.ph + 0.5 < target.min || a.reading.ph - 0.5 > target.max
@@ -237,44 +233,3 @@ export const strip: Rule = (a) => {
     }),
   ]
 }
-
-/** Free acid from which a pH under what skin bears stings, percent of the product. */
-const STINGS = 0.2
-
-/** ph.unsafe: a pH read, aimed for, or predicted in all of its band, that this site and use should not meet. */
-export const unsafe: Rule = (a) => {
-  if (a.emulsion?.type === 'water-in-oil') return []
-  const bears = bearsOf(a.formula.product)
-  const { targetPh } = a.formula
-  const p = a.predictedPh
-  // a band lies outside only where all of it does
-  const range = a.reading
-    ? { min: a.reading.ph, max: a.reading.ph, says: `The pH read, ${sayNumber(a.reading.ph, 2)},` }
-    : targetPh
-      ? { ...targetPh, says: `The target, pH ${formatRange(targetPh)},` }
-      : p
-        ? { min: p.low, max: p.high, says: `The pH that it likely has, ${formatRange({ min: p.low, max: p.high })},` }
-        : null
-  if (!range) return []
-  const sour = range.max < bears.min - SLACK
-  const sharp = range.min > bears.max + SLACK
-  if (!sour && !sharp) return []
-  // between what is always too sour and what stings with free acid, the acid decides
-  const always = bears.min - 0.5
-  const free = freeAcidPercent(a, range.max)
-  if (sour && range.max >= always && free < STINGS) return []
-  const stop = sour ? range.max < bears.stopMin : range.min > bears.stopMax
-  const { site, rinse } = a.formula.product
-  const where = `a product that is ${rinse} for ${site === 'eye' ? 'the eye area' : site}`
-  const aim = aimPh({ ...a, formula: { ...a.formula, targetPh: undefined } })
-  return [
-    finding(a, {
-      code: 'ph.unsafe',
-      severity: stop ? 'stop' : 'check',
-      materials: [],
-      message: `${range.says} is ${sour ? 'too sour' : 'too alkaline'} for ${where}, which bears ${formatRange(bears)}.`,
-      why: `${stop ? 'It burns.' : 'It may sting and redden.'} ${sour ? 'Raise it; the lower the pH, the more acid is free.' : 'Lower it; alkali swells the horny layer and dries it.'}`,
-      remedies: targetPh && !a.reading && aim ? [{ label: `Aim for pH ${formatRange(aim)}`, edit: { type: 'patch', patch: { targetPh: aim } } }] : [],
-    }),
-  ]
-} // prettier-ignore

@@ -1,17 +1,14 @@
 import type { Assessment } from '../assess/types.ts'
-import { acidOf } from '../ph/families.ts'
 import { PICKS } from '../materials/picks.ts'
 import {
   coverAt,
-  freeAcidsAt,
   GROUP_NAMES,
-  isAcid,
   isAdequate,
   leftInWater,
   weakGroups,
   type CoverLevels,
 } from '../preservation/preservation.ts'
-import { capitalise, formatCelsius, formatRange, listWords, sayNumber, sayPercent } from '../text/format.ts'
+import { capitalise, formatCelsius, listWords, sayPercent } from '../text/format.ts'
 import { COMMON_PRACTICE, finding, type Finding, type Remedy, type Rule } from './types.ts'
 
 /** The claim by which a maker declares an unpreserved product that is kept cold and used up at once. */
@@ -148,37 +145,6 @@ export const low: Rule = (a) =>
     ]
   })
 
-/** Words for a part of what is needed. */
-const ofNeed = (ratio: number) => sayPercent(Number(Math.min(99, ratio * 100).toPrecision(1)))
-
-/** preservative.low: organic acids of which too little is free in the water at this pH, summed by what each needs. */
-export const fewFree: Rule = (a) => {
-  const { preservation: p } = a
-  // where it is only predicted, the sourest of its band counts: what may well be enough is no alarm
-  const told = a.reading !== null || a.formula.targetPh !== undefined
-  const ph = told ? a.workingPh : (a.predictedPh?.low ?? null)
-  if (!p.needed || p.selfPreserving || isFresh(a) || ph === null) return []
-  const acids = freeAcidsAt(p, ph).filter((x) => p.uses.some((use) => isAcid(use) && usesAcid(use, x.key)))
-  if (acids.length === 0 || !isAdequate(coverAt(p.uses, null))) return []
-  // outside its window by a reading or a target it is said already
-  if (!isAdequate(coverAt(p.uses, ph)) && told) return []
-  const weak = weakGroups(coverAt(p.uses, ph, p))
-  const enough = freeAcidsAt(p, ph).reduce((sum, x) => sum + x.ofNeed, 0)
-  if (weak.length === 0 || enough >= 1) return []
-  return [
-    finding(a, {
-      code: 'preservative.low',
-      severity: 'check',
-      indexes: [...new Set(p.uses.filter(isAcid).flatMap((use) => use.lines))],
-      message: `At pH ${sayNumber(ph, 1)}${told ? '' : ' or above, as is predicted,'} ${listWords(weak.map((g) => GROUP_NAMES[g]))} may grow: only ${listWords(acids.map((x) => `${sayPercent(Number(x.share.toPrecision(2)))} of the ${x.inci.toLowerCase()}`))} is free.`,
-      why: `Only the free acid in the water preserves; that is about ${ofNeed(enough)} of what is needed. Lower the pH, raise the dose within its cap, or add a partner that asks for no pH.`,
-      source: `${COMMON_PRACTICE}; free share by Henderson and Hasselbalch`,
-    }),
-  ]
-}
-const usesAcid = (use: Assessment['preservation']['uses'][number], key: string) =>
-  acidOf(use.material.id)?.key === key
-
 /** preservative.low: what oils and surfactants take of it is missing in the water, where microbes grow. */
 export const taken: Rule = (a) => {
   const { preservation: p } = a
@@ -235,53 +201,3 @@ export const heat: Rule = (a) =>
       ]
     }),
   )
-
-/** preservative.outside-ph: its window and the target or the reading do not fit. */
-export const outsidePh: Rule = (a) => {
-  const { targetPh } = a.formula
-  const at = a.reading?.ph ?? null
-  if (!a.preservation.needed || (at === null && !targetPh)) return []
-  // A reading is one point; a target is outside when none of it fits, and only partly outside otherwise.
-  const points = at !== null ? [at] : [targetPh!.min, targetPh!.max]
-  const misses = (use: (typeof a.preservation.uses)[number], ph: number) =>
-    ph < use.material.ph!.min - 1e-9 || ph > use.material.ph!.max + 1e-9
-  const judged = a.preservation.uses.filter((use) => use.material.ph && use.cover.role !== 'help')
-  const outside = judged.filter((use) => points.some((ph) => misses(use, ph)))
-  const partly =
-    at === null &&
-    outside.every((use) => targetPh!.max >= use.material.ph!.min && targetPh!.min <= use.material.ph!.max)
-  if (outside.length === 0) return []
-  const covers = points.map((ph) => coverAt(a.preservation.uses, ph, a.preservation))
-  const stillCovered = covers.every(isAdequate)
-  const weak = [...new Set(covers.flatMap(weakGroups))]
-  // a stop where nothing holds bacteria any more; before that it thins out
-  const bare = covers.some((c) => Math.max(c.gramPositive, c.gramNegative) === 0)
-  const wasCovered = a.preservation.adequate
-  const says =
-    at !== null ? `the pH read is ${sayNumber(at, 2)}` : `the target is pH ${formatRange(targetPh!)}`
-  return [
-    finding(a, {
-      code: 'preservative.outside-ph',
-      severity: stillCovered || partly ? 'note' : at !== null && wasCovered && bare ? 'stop' : 'check',
-      indexes: [...new Set(outside.flatMap((use) => use.lines))],
-      materials: outside.map((use) => use.material.id),
-      message: `${listWords(outside.map((use) => `${use.material.name} works at pH ${formatRange(use.material.ph!)}`))}, and ${says}.`,
-      why: stillCovered
-        ? 'The other preservatives still cover all groups there.'
-        : partly
-          ? 'Keep to the part of the target that lies in its window.'
-          : bare
-            ? 'Outside its window a preservative counts as missing.'
-            : `${capitalise(listWords(weak.map((g) => GROUP_NAMES[g])))} may grow there. Bring the pH into the window, or add a partner that works outside it.`,
-      remedies:
-        at === null && a.ph.shared
-          ? [
-              {
-                label: `Aim for pH ${formatRange(a.ph.shared)}`,
-                edit: { type: 'patch', patch: { targetPh: a.ph.shared } },
-              },
-            ]
-          : [],
-    }),
-  ]
-}

@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import data from '../../data/keeping.json' with { type: 'json' }
 import type { Assessment } from '../assess/types.ts'
+import { acidEffectAt } from '../preservation/effect.ts'
 import { hasTrait, type Material } from '../shapes/material.ts'
 import { coverAt, isAdequate } from '../preservation/preservation.ts'
 import { capitalise, formatRange, listWords, sayNumber } from '../text/format.ts'
@@ -74,7 +75,7 @@ function byWater(a: Assessment, facts: KeepingFacts): KeepingReason[] {
   const { preservation: p, formula, workingPh } = a
   if (!p.needed && !p.selfPreserving) return []
   if (p.selfPreserving) return [classed('alcohol')]
-  const works = p.adequate && isAdequate(coverAt(p.uses, workingPh, p))
+  const works = p.adequate && isAdequate(coverAt(p.uses, workingPh, p)) && holdsAsWritten(a)
   if (!works) {
     if (p.uses.length > 0) return [classed('weak', weakWords(a))]
     const plants = a.lines.some(
@@ -106,10 +107,21 @@ const isInfused = (a: Assessment) =>
       l.substances.some((s) => s.key.endsWith('-extract')),
   )
 
+/** Where nothing was read, what is written has to hold as well: a target alone preserves nothing. */
+function holdsAsWritten(a: Assessment): boolean {
+  if (a.reading || !a.predictedPh) return true
+  const { verdict } = acidEffectAt(a.preservation, a.predictedPh.value) ?? { verdict: 'enough' }
+  return verdict === 'enough' || verdict === 'short'
+}
+
 function weakWords(a: Assessment): string {
-  const { window } = a.preservation
-  return window && a.workingPh !== null && (a.workingPh < window.min || a.workingPh > window.max)
-    ? `at pH ${sayNumber(a.workingPh, 1)} the preservation does not cover (it needs ${formatRange(window)}): as fresh until that is mended`
+  const { window, worksBelow } = a.preservation
+  const ph = holdsAsWritten(a) ? a.workingPh : a.predictedPh!.value
+  if (!window || ph === null) return table.classes.weak.says
+  const acid = acidEffectAt(a.preservation, ph)
+  const off = ph > window.max || (ph < window.min && !worksBelow)
+  return off || (acid && acid.verdict !== 'enough')
+    ? `at pH ${sayNumber(ph, 1)} the preservation does not cover (it needs pH ${formatRange(window)}): as fresh until that is mended`
     : table.classes.weak.says
 }
 

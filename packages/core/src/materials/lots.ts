@@ -1,9 +1,8 @@
-import { differenceInCalendarDays, isValid, parseISO } from 'date-fns'
+import { differenceInCalendarDays, parseISO } from 'date-fns'
 import * as z from 'zod'
 import type { Material } from '../shapes/material.ts'
+import { isRealDay } from '../text/days.ts'
 
-/** Whether `2026-02-29` is a day of the calendar. */
-export const isRealDay = (text: string) => /^\d{4}-\d{2}-\d{2}$/.test(text) && isValid(parseISO(text))
 const day = z.string().refine(isRealDay, { error: 'must be a day such as 2026-05-01' })
 const amount = z.number().min(0).max(1e7)
 

@@ -2,6 +2,7 @@ import type { AssessedLine, Substance } from '../lines/types.ts'
 import type { MaterialKind } from '../shapes/material.ts'
 import { soapOf, type Emulsion } from '../emulsion/emulsion.ts'
 import { hasTrait } from '../shapes/material.ts'
+import { capitalise } from '../text/format.ts'
 import { sigmaOf, cosolventsOf } from '../lines/cosolvent.ts'
 import { acidBaseOf, type AcidBase } from './acid-base.ts'
 import { solvePh, withCharge, type PhFamily, type PhSystem } from './solver.ts'
@@ -206,6 +207,23 @@ export function openEnds(
   )
 }
 
+/** Why no pH can be predicted, as a sentence that says what to do; null where one can. */
+export function whyNoPrediction(
+  phase: WaterPhase | null,
+  lines: readonly AssessedLine[],
+  emulsion: Emulsion | null,
+): string | null {
+  if (emulsion?.type === 'water-in-oil')
+    return 'The water is enclosed in oil: no pH can be predicted or measured. Set the pH of the water phase first.'
+  if (!phase) return 'There is too little water to speak of a pH.'
+  if (soapOf(lines).percent > 0)
+    return 'Soap sets the pH by how much of it is neutralised, which is not known. Measure, then enter the reading.'
+  const solid = lines.find((l) => l.percent > 0 && l.material && hasTrait(l.material, 'sets-own-ph'))
+  return solid
+    ? `${capitalise(solid.label)} goes on dissolving and sets its own pH. Measure, and measure again tomorrow.`
+    : null
+}
+
 /** pH that the water phase should have, with a band from what is not known; null where it cannot be said. */
 export function predictPh(
   phase: WaterPhase | null,
@@ -213,9 +231,8 @@ export function predictPh(
   emulsion: Emulsion | null,
   ends: readonly WaterPhase[] = [],
 ): PhPrediction | null {
-  if (!phase || emulsion?.type === 'water-in-oil' || soapOf(lines).percent > 0) return null
   // Zinc oxide dissolves in acid and sets its own pH near neutral; an undissolving base is no equilibrium to solve.
-  if (lines.some((l) => l.percent > 0 && l.material && hasTrait(l.material, 'sets-own-ph'))) return null
+  if (!phase || whyNoPrediction(phase, lines, emulsion) !== null) return null
   const solution = solvePh(phase.system)
   const model = modelErrorOf(phase, solution.ionicStrength, emulsion)
   const down = solvePh(withCharge(phase.system, -phase.unknownCharge)).ph

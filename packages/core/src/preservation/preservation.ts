@@ -4,6 +4,7 @@ import type { Cover, Material } from '../shapes/material.ts'
 import { acidBaseOf } from '../ph/acid-base.ts'
 import { freeShare } from '../ph/families.ts'
 import { acidOf, sumAcids, type AcidSum } from '../ph/families.ts'
+import { slug } from '../text/names.ts'
 import { shareInWater, type Medium } from './strength.ts'
 
 export interface PreservativeUse {
@@ -41,9 +42,11 @@ export interface Preservation {
   acids: ReadonlyMap<string, AcidSum>
   /** pH range in which the partners together cover all four groups, or all that they can. */
   window: { min: number; max: number } | null
+  /** Everything that asks for that range is an organic acid: below it nothing is lost. */
+  worksBelow: boolean
 }
 
-const GROUPS = ['gramPositive', 'gramNegative', 'yeast', 'mould'] as const
+export const GROUPS = ['gramPositive', 'gramNegative', 'yeast', 'mould'] as const
 export const GROUP_NAMES: Record<keyof CoverLevels, string> = {
   gramPositive: 'gram-positive bacteria',
   gramNegative: 'gram-negative bacteria',
@@ -51,12 +54,19 @@ export const GROUP_NAMES: Record<keyof CoverLevels, string> = {
   mould: 'mould',
 }
 /** Level from which a group counts as covered: moderate. */
-const ENOUGH = 2
+export const ENOUGH = 2
 /** A dose this close under the usual minimum still counts in full. */
 const NEAR = 0.95
 
-const inWindow = (material: Material, ph: number | null) =>
-  ph === null || !material.ph || (ph >= material.ph.min - 1e-9 && ph <= material.ph.max + 1e-9)
+/** An organic acid, or a blend with one: below its usual range it works as well or better, for more of it is free. */
+export const worksBelow = (material: Material) =>
+  [...material.inci.map(slug), material.id].some((key) => acidOf(key)?.worksFrom !== undefined)
+
+/** Whether a pH lies where a preservative works; below the range of an organic acid it does. */
+export const inWindow = (material: Material, ph: number | null) =>
+  ph === null ||
+  !material.ph ||
+  ((ph >= material.ph.min - 1e-9 || worksBelow(material)) && ph <= material.ph.max + 1e-9)
 
 const dosed = (use: PreservativeUse) =>
   !use.material.usage || use.dosePercent >= use.material.usage.min * NEAR
@@ -67,6 +77,9 @@ const preservingAcid = (material: Material) => {
   return acid?.worksFrom ? acid : undefined
 }
 export const isAcid = (use: { material: Material }) => preservingAcid(use.material) !== undefined
+/** All that preserves in it is organic acid. */
+export const restsOnAcid = (use: PreservativeUse) =>
+  isAcid(use) || (use.parts !== undefined && use.parts.length > 0 && use.parts.every(isAcid))
 
 /** Where half of what is needed is there, and where hardly any is: levels of cover that are lost. */
 const lostBy = (ratio: number, steps: readonly [number, number, number]) =>
@@ -110,7 +123,7 @@ export function coverAt(
   graded?: Pick<Preservation, 'acids' | 'medium'>,
 ): CoverLevels {
   const fell = uses.flatMap((use) => (use.parts && !inWindow(use.material, ph) ? use.parts : [use]))
-  const byFree = (use: PreservativeUse) => graded !== undefined && ph !== null && isAcid(use)
+  const byFree = (use: PreservativeUse) => graded !== undefined && ph !== null && restsOnAcid(use)
   const active = fell.filter((use) => dosed(use) && (byFree(use) || inWindow(use.material, ph)))
   const acids =
     graded && ph !== null ? freeAcidsAt(graded, ph).reduce((sum, acid) => sum + acid.ofNeed, 0) : 1
@@ -134,10 +147,11 @@ export function coverAt(
 export const isAdequate = (levels: CoverLevels) => GROUPS.every((group) => levels[group] >= ENOUGH)
 export const weakGroups = (levels: CoverLevels) => GROUPS.filter((group) => levels[group] < ENOUGH)
 
+const limitedBy = (uses: readonly PreservativeUse[]) =>
+  uses.filter((use) => use.material.ph && use.cover.role !== 'help' && use.cover.role !== 'booster')
+
 function systemWindow(uses: readonly PreservativeUse[]): { min: number; max: number } | null {
-  const limited = uses.filter(
-    (use) => use.material.ph && use.cover.role !== 'help' && use.cover.role !== 'booster',
-  )
+  const limited = limitedBy(uses)
   if (limited.length === 0) return null
   const edges = new Set(limited.flatMap((use) => [use.material.ph!.min, use.material.ph!.max]))
   const good = [...edges].sort((a, b) => a - b).filter((ph) => isAdequate(coverAt(uses, ph)))
@@ -219,6 +233,7 @@ export function describePreservation(input: {
     best,
     adequate: isAdequate(best),
     window: systemWindow(list),
+    worksBelow: limitedBy(list).every((use) => worksBelow(use.material)),
   }
 }
 

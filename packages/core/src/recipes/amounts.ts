@@ -1,5 +1,7 @@
+import { readNumber, UNIT_WORDS, unitOf, type Measure, type UnitRule } from '../text/units.ts'
+
 /** Units as they are written; volumes in millilitres, masses in grams. */
-export type Unit = 'percent' | 'grams' | 'millilitres' | 'parts' | 'bare'
+export type Unit = Measure | 'bare'
 
 /** An amount as a recipe gives it. A range has two ends; `rough` says why its size is a guess. */
 export type RecipeAmount =
@@ -13,80 +15,14 @@ export interface Found {
   end: number
 }
 
-const FRACTIONS: Record<string, number> = {
-  '½': 1 / 2,
-  '¼': 1 / 4,
-  '¾': 3 / 4,
-  '⅓': 1 / 3,
-  '⅔': 2 / 3,
-  '⅛': 1 / 8,
-}
 const NUMBER = String.raw`(?:\d+\s*[½¼¾⅓⅔⅛]|[½¼¾⅓⅔⅛]|\d+\s+\d\s*[/⁄]\s*\d{1,2}|\d\s*[/⁄]\s*\d{1,2}|\d+(?:[.,]\d+)*|[.,]\d+)`
 const ABOUT = String.raw`(?:(?:~|≈|<=|≤|<|about|approx\.?|approximately|ca\.?|circa|max\.?|up to)\s*)?`
 const BETWEEN = String.raw`\s*(?:-|–|—|−|\bto\b|\.\.\.?)\s*`
 
-interface UnitRule {
-  words: string
-  unit: Unit
-  /** Grams or millilitres in one. */
-  size: number
-  rough?: string
-  /** What it holds is asked. */
-  spoon?: boolean
-}
-const SPOON =
-  'A spoon is no measure: what it holds differs by a third and more. Weigh it once and correct it.'
-const DROP = 'Drops differ from 0.02 to 0.07 mL. Weigh twenty of them and correct it.'
-const PINCH = 'A pinch is anything between 0.1 and 0.5 g. Weigh it.'
-
-/** US customary sizes (NIST Handbook 44, appendix C); a metric spoon is 5 mL and a drop 0.05 mL by common practice. */
-const UNITS: readonly UnitRule[] = [
-  { words: String.raw`%\s*(?:\(?w\/[wv]\)?)?|wt\.?\s?%|per\s?cent|pct\.?`, unit: 'percent', size: 1 },
-  { words: String.raw`kilograms?|kilos?|kg`, unit: 'grams', size: 1000 },
-  { words: String.raw`milligrams?|mg`, unit: 'grams', size: 0.001 },
-  { words: String.raw`grammes?|grams?|gms?\.?|gr\.?|g\.?`, unit: 'grams', size: 1 },
-  { words: String.raw`fl\.?\s?oz\.?|fluid ounces?`, unit: 'millilitres', size: 29.5735 },
-  { words: String.raw`ounces?|oz\.?`, unit: 'grams', size: 28.349523 },
-  { words: String.raw`pounds?|lbs?\.?`, unit: 'grams', size: 453.59237 },
-  { words: String.raw`millilit(?:er|re)s?|mls?\.?|cc`, unit: 'millilitres', size: 1 },
-  { words: String.raw`centilit(?:er|re)s?|cl`, unit: 'millilitres', size: 10 },
-  { words: String.raw`decilit(?:er|re)s?|dl`, unit: 'millilitres', size: 100 },
-  { words: String.raw`lit(?:er|re)s?|l`, unit: 'millilitres', size: 1000 },
-  {
-    words: String.raw`tablespoons?|tbsps?\.?|tbs\.?`,
-    unit: 'millilitres',
-    size: 15,
-    rough: SPOON,
-    spoon: true,
-  },
-  { words: String.raw`teaspoons?|tsps?\.?`, unit: 'millilitres', size: 5, rough: SPOON, spoon: true },
-  {
-    words: String.raw`cups?`,
-    unit: 'millilitres',
-    size: 240,
-    rough: 'A cup is no measure. Weigh it once and correct it.',
-    spoon: true,
-  },
-  { words: String.raw`drops?|gtts?\.?`, unit: 'millilitres', size: 0.05, rough: DROP },
-  { words: String.raw`pinch(?:es)?|dash(?:es)?`, unit: 'grams', size: 0.3, rough: PINCH },
-  { words: String.raw`parts?`, unit: 'parts', size: 1 },
-]
-const UNIT_WORDS = UNITS.map((u) => u.words).join('|')
-
-/** One number as written: `2,5`, `1/2`, `1 ½`, `1,000.5`. NaN where it is none. */
-export function readNumber(text: string): number {
-  const t = text.trim()
-  const mixed = /^(\d+)?\s*([½¼¾⅓⅔⅛])$/.exec(t)
-  if (mixed) return Number(mixed[1] ?? 0) + FRACTIONS[mixed[2]!]!
-  const fraction = /^(?:(\d+)\s+)?(\d+)\s*[/⁄]\s*(\d+)$/.exec(t)
-  if (fraction) return Number(fraction[1] ?? 0) + Number(fraction[2]) / Number(fraction[3])
-  if (/^\d{1,3}(,\d{3})+\.\d+$/.test(t)) return Number(t.replaceAll(',', ''))
-  if (/^\d{1,3}(\.\d{3})+,\d+$/.test(t)) return Number(t.replaceAll('.', '').replace(',', '.'))
-  return /^\d*[.,]?\d+$/.test(t) ? Number(t.replace(',', '.')) : NaN
-}
+type Sized = Pick<UnitRule, 'size' | 'rough' | 'spoon'> & { unit: Unit }
 
 /** `1,000 g` is a thousand, `1,000 %` is one. */
-function readMeasure(text: string, rule: UnitRule): number {
+function readMeasure(text: string, rule: Sized): number {
   if (rule.unit !== 'percent' && /^\d{1,3}(,\d{3})+$/.test(text.trim()))
     return Number(text.replaceAll(',', ''))
   return readNumber(text)
@@ -101,9 +37,9 @@ const TWICE = new RegExp(
   `(?<![\\w.,/+-])(${NUMBER})\\s*(${UNIT_WORDS})${BETWEEN}(${NUMBER})\\s*(${UNIT_WORDS})(?![\\w%])`,
   'gi',
 )
-const ruleOf = (word: string) => UNITS.find((u) => new RegExp(`^(?:${u.words})$`, 'i').test(word))!
+const ruleOf = (word: string) => unitOf(word)!
 
-function quantity(low: string, high: string | undefined, rule: UnitRule): RecipeAmount | null {
+function quantity(low: string, high: string | undefined, rule: Sized): RecipeAmount | null {
   const min = readMeasure(low, rule) * rule.size
   const max = high === undefined ? min : readMeasure(high, rule) * rule.size
   if (!Number.isFinite(min) || !Number.isFinite(max) || max > 1e7) return null
@@ -176,7 +112,7 @@ const RANGE_ONLY = new RegExp(`^${ABOUT}(${NUMBER})(?:${BETWEEN}(${NUMBER}))?$`,
 export function bareAmount(text: string, unit: Unit = 'bare'): RecipeAmount | null {
   const m = RANGE_ONLY.exec(text.trim())
   if (!m) return null
-  return quantity(m[1]!, m[2], { words: '', unit, size: 1 })
+  return quantity(m[1]!, m[2], { unit, size: 1 })
 }
 
 /** A number without a unit at the end of a text, not part of a word such as PEG-40. */

@@ -1,4 +1,5 @@
 import { isOil } from '../emulsion/emulsion.ts'
+import { BULK, isHeaped, OIL_DENSITY } from '../materials/measured.ts'
 import type { Material } from '../shapes/material.ts'
 import { sayNumber } from '../text/format.ts'
 import type { RecipeAmount } from './amounts.ts'
@@ -6,11 +7,6 @@ import type { Mass } from './arrange.ts'
 import type { Ingredient } from './lines.ts'
 import type { Recipe } from './recipe.ts'
 
-export const OIL_DENSITY = 0.92
-/** g/mL of a powder, flakes or pastilles in a spoon, where it is not known (common practice). */
-export const BULK = 0.6
-/** What melts above this is solid in the kitchen, °C. */
-export const SOLID_FROM = 40
 export const midpoint = (a: { min: number; max: number }) => (a.min + a.max) / 2
 export const tidy = (percent: number) => Number(percent.toFixed(4))
 /** Grams of a volume by the density that is known, else of water or of an oil, and says so. */
@@ -32,8 +28,7 @@ export function massOf(
   if (amount.unit === 'bare') return { unit: bare, value }
   if (amount.unit !== 'millilitres') return { unit: amount.unit, value }
   // a spoon of a solid holds air
-  const heaped = material !== null && (material.form === 'powder' || (material.meltsC ?? 0) >= SOLID_FROM)
-  if (heaped) {
+  if (material !== null && isHeaped(material)) {
     const bulk = material.bulkDensity ?? BULK
     const grams = value * bulk
     remarks.push(

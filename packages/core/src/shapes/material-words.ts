@@ -51,6 +51,8 @@ export const TRAITS = [
   'pregnancy',
   'lye',
   'strong-acid',
+  /** Breaks down to what irritates where it is very acidic. */
+  'acid-irritant',
   'dust',
   'flammable',
   'fragrance',

@@ -2,30 +2,47 @@
 import { usePrimeVue } from 'primevue/config'
 import DatePicker from 'primevue/datepicker'
 import { computed, ref } from 'vue'
+import { readDayText } from '@omblet/core'
 import { isoDay, readDay } from './day'
 import FormField from './FormField.vue'
 
-/** A day, typed as 2026-05-01 or chosen; empty while none is given. */
-defineProps<{ id?: string; label: string; error?: string | null }>()
+/** A day, typed as people write it or chosen; empty while none is given. A month alone is its last day where it `ends`. */
+const props = defineProps<{ id?: string; label: string; error?: string | null; ends?: boolean }>()
 // weeks begin on Monday
 const { locale } = usePrimeVue().config
 if (locale) locale.firstDayOfWeek = 1
 const day = defineModel<string>({ required: true })
 const chosen = computed({
   get: () => readDay(day.value),
-  set: (date: Date | null) => (day.value = date instanceof Date ? isoDay(date) : ''),
+  // what is no day yet is still being typed
+  set: (date: unknown) => {
+    if (date instanceof Date) day.value = isoDay(date)
+    else if (!date) day.value = ''
+  },
 })
 /** What was typed and is no day is said: the field itself goes back to the day before. */
 const wrong = ref<string | null>(null)
+const said = ref<string>()
+const NO_DAY = {
+  'no day': 'is no day',
+  'two days': 'can be two days',
+  'month first': 'has its month first',
+  'not real': 'does not exist',
+} as const
 function onInput(event: Event) {
   const text = (event.target as HTMLInputElement).value.trim()
+  const read = readDayText(text, props.ends)
   wrong.value =
-    text === '' || readDay(text) ? null : `“${text.slice(0, 20)}” is no day. Type it as 2026-05-01.`
+    text === '' || 'day' in read
+      ? null
+      : `“${text.slice(0, 20)}” ${NO_DAY[read.error]}. Type it as 2026-05-01.`
+  said.value = 'day' in read && read.said ? `${text} = ${read.day}` : undefined
+  if ('day' in read) day.value = read.day
 }
 </script>
 
 <template>
-  <FormField :id="id" v-slot="{ id: named }" :label="label" :error="wrong ?? error">
+  <FormField :id="id" v-slot="{ id: named }" :label="label" :error="wrong ?? error" :said="said">
     <DatePicker
       v-model="chosen"
       :input-id="named"
@@ -36,7 +53,7 @@ function onInput(event: Event) {
       update-model-type="date"
       fluid
       @input="onInput"
-      @date-select="wrong = null"
+      @date-select="((wrong = null), (said = undefined))"
     />
   </FormField>
 </template>

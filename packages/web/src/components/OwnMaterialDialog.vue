@@ -109,7 +109,7 @@ watch(open, (isOpen) => {
 })
 
 const usage = computed(() =>
-  readRange(facts.usage.low, facts.usage.high, { min: 0, max: 100, what: 'the percent' }),
+  readRange(facts.usage.low, facts.usage.high, { min: 0, max: 100, what: 'the percent', unit: '%' }),
 )
 const ph = computed(() => readRange(facts.ph.low, facts.ph.high, { min: 0, max: 14, what: 'the pH' }))
 const nameError = computed(() =>
@@ -121,7 +121,7 @@ const nameError = computed(() =>
 )
 const parts = computed<OwnPart[]>(() =>
   rows.value.flatMap((row) => {
-    const percent = parseNumber(row.percent, { min: 0, max: 100, what: 'the percent' })
+    const percent = parseNumber(row.percent, { min: 0, max: 100, what: 'the percent', unit: '%' })
     const material = typeof row.material === 'string' ? row.material.trim() : row.material.id
     return 'value' in percent && percent.value && material ? [{ material, percent: percent.value }] : []
   }),
@@ -129,7 +129,7 @@ const parts = computed<OwnPart[]>(() =>
 const sum = computed(() => parts.value.reduce((s, p) => s + p.percent, 0))
 const fault = computed(() => {
   const bad = rows.value.find(
-    (row) => 'error' in parseNumber(row.percent, { min: 0, max: 100, what: 'the percent' }),
+    (row) => 'error' in parseNumber(row.percent, { min: 0, max: 100, what: 'the percent', unit: '%' }),
   )
   if (bad) return 'Each part needs a percent between 0 and 100.'
   return (

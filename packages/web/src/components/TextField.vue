@@ -9,6 +9,8 @@ defineProps<{
   id?: string
   label: string
   error?: string | null | undefined
+  /** What was made of what was typed. */
+  said?: string | undefined
   /** Figures: aligned, and with the keys for them on a phone. */
   figure?: boolean
   mono?: boolean
@@ -19,7 +21,14 @@ const text = defineModel<string>({ required: true })
 </script>
 
 <template>
-  <FormField :id="id" v-slot="{ id: named }" :label="label" :error="error" :class="$attrs['class']">
+  <FormField
+    :id="id"
+    v-slot="{ id: named }"
+    :label="label"
+    :error="error"
+    :said="said"
+    :class="$attrs['class']"
+  >
     <Textarea
       v-if="rows"
       v-bind="{ ...$attrs, class: mono ? 'mono' : undefined }"

@@ -1,13 +1,9 @@
-import { parseNumber } from '@omblet/core'
+import { parseNumber, type FieldLimits } from '@omblet/core'
 
 export type ReadRange = { value: { min: number; max: number } | undefined } | { error: string }
 
 /** Two fields as a range; both may stay empty. Errors are sentences that say what to do. */
-export function readRange(
-  low: string,
-  high: string,
-  limits: { min: number; max: number; what: string },
-): ReadRange {
+export function readRange(low: string, high: string, limits: FieldLimits): ReadRange {
   const a = parseNumber(low, limits)
   const b = parseNumber(high, limits)
   if ('error' in a) return { error: a.error }

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { decimalsOf, formatNumber, parseAmount, type AssessedLine, type Edit } from '@omblet/core'
+import { decimalsOf, formatNumber, measuredOf, parseAmount, type AssessedLine, type Edit } from '@omblet/core'
 import { computed, inject, nextTick, ref } from 'vue'
 import { useEditor } from '../../stores/editor'
+import { useTools } from '../../stores/tools'
 import { sheetKey } from './sheet'
 
 const props = defineProps<{
@@ -18,6 +19,8 @@ const emit = defineEmits<{
   /** The caret leaves the field sideways, to a neighbouring cell. */
   aside: [cell: 'name' | 'menu']
   problem: [sentence: string | null]
+  /** What was made of a unit that had to be converted. */
+  said: [words: string | null]
 }>()
 
 const editor = useEditor()
@@ -54,14 +57,24 @@ function forget() {
   say(null)
 }
 
+const tools = useTools()
+const read = (text: string) => parseAmount(text, measuredOf(props.line.material, tools.tools.dropGrams))
+
 function onInput(event: Event) {
   typed.value = (event.target as HTMLInputElement).value
-  const amount = parseAmount(typed.value)
+  const amount = read(typed.value)
   say(amount.kind === 'error' ? amount.message : null)
-  if (amount.kind === 'error') return
-  if (amount.kind === 'empty') editor.apply({ type: 'clear-amount', at: props.line }, key.value)
+  emit('said', 'said' in amount ? (amount.said ?? null) : null)
+  // what a beginning of a unit stands behind was never meant as a percent or as grams
+  if (amount.kind === 'error' || amount.kind === 'begun') restore()
+  else if (amount.kind === 'empty') editor.apply({ type: 'clear-amount', at: props.line }, key.value)
   else if (amount.kind === 'fill') editor.apply({ type: 'set-fill', at: props.line }, key.value)
+  // counts when the field is left: more letters may make another unit of it
+  else if ('said' in amount && props.unit === 'percent') restore()
   else editor.apply(amountEdit(amount.kind === 'bare' ? props.unit : amount.kind, amount.value), key.value)
+}
+function restore() {
+  if (before) editor.apply(before, key.value)
 }
 
 function onFocus(event: FocusEvent) {
@@ -75,7 +88,20 @@ function onFocus(event: FocusEvent) {
         : { type: 'clear-amount', at: props.line }
   ;(event.target as HTMLInputElement).select()
 }
+/** What was typed counts when the field is left; what could not be read stays there, and the amount is as it was. */
 function onBlur() {
+  const amount = typed.value === null ? null : read(typed.value)
+  if (amount?.kind === 'error' || amount?.kind === 'begun') {
+    restore()
+    say(
+      amount.kind === 'error'
+        ? amount.message
+        : `“${typed.value!.trim()}” is not an amount yet. Type %, g, kg, mg, oz, lb, mL, L, fl oz, tsp, tbsp or drops.`,
+    )
+    editor.settle()
+    return
+  }
+  if (amount?.kind === 'grams') editor.apply(amountEdit('grams', amount.value), key.value)
   forget()
   editor.settle()
 }
@@ -87,7 +113,7 @@ function putBack() {
 
 async function switchTo(unit: 'percent' | 'grams') {
   // What was typed stays: "4" then g is 4 g, not the grams that 4 % would be.
-  const amount = typed.value === null ? null : parseAmount(typed.value)
+  const amount = typed.value === null ? null : read(typed.value)
   if (amount?.kind === 'bare') editor.apply(amountEdit(unit, amount.value), key.value)
   else editor.apply({ type: 'switch-unit', at: props.line, unit })
   forget()
@@ -120,7 +146,8 @@ function actionFor(event: KeyboardEvent): (() => void) | null {
   if (pressed === '?') return api.showKeys
   if (letter === 'q') return () => through(() => editor.apply({ type: 'set-fill', at: props.line }))
   if (pressed === '%') return () => void switchTo('percent')
-  if (letter === 'g') return () => void switchTo('grams')
+  // behind other letters it is the end of a unit, such as kg
+  if (letter === 'g' && !/\p{L}/u.test(typed.value ?? '')) return () => void switchTo('grams')
   const field = event.target as HTMLInputElement
   const whole = field.selectionStart === 0 && field.selectionEnd === field.value.length
   if (pressed === 'ArrowLeft' && (whole || field.selectionEnd === 0)) return () => emit('aside', 'name')

@@ -2,24 +2,44 @@
 import { parseNumber, sayNumber } from '@omblet/core'
 import { ref } from 'vue'
 import { useEditor } from '../../stores/editor'
+import { useTools } from '../../stores/tools'
 
 const editor = useEditor()
+const tools = useTools()
 const batchText = ref<string | null>(null)
 const batchError = ref<string | null>(null)
 
+const batchSaid = ref<string>()
+/** The batch as it was when the field was entered. */
+let before: number | null = null
+
+function setBatch(grams: number | null) {
+  if (grams !== null && grams !== editor.assessment?.amounts.batchGrams)
+    editor.apply({ type: 'scale-batch', batchGrams: grams }, 'batch')
+}
+function onFocus() {
+  before = editor.assessment?.amounts.batchGrams ?? null
+}
 function onBatch(event: Event) {
   batchText.value = (event.target as HTMLInputElement).value
-  const parsed = parseNumber(batchText.value, { min: 0.1, max: 100000, what: 'the batch' })
+  const parsed = parseNumber(batchText.value, {
+    min: 0.1,
+    max: 100000,
+    what: 'the batch',
+    unit: 'g',
+    of: { dropGrams: tools.tools.dropGrams },
+  })
   batchError.value =
     'error' in parsed ? parsed.error : parsed.value === null ? 'Type how many grams to make.' : null
-  if ('value' in parsed && parsed.value !== null && parsed.value !== editor.assessment?.amounts.batchGrams) {
-    editor.apply({ type: 'scale-batch', batchGrams: parsed.value }, 'batch')
-  }
+  batchSaid.value = 'said' in parsed ? parsed.said : undefined
+  // a figure before a unit that is still being typed was never meant as grams
+  setBatch('value' in parsed && parsed.value !== null ? parsed.value : before)
 }
+/** What cannot be read stays in the field with what is wrong, and the batch is as it was. */
 function onBatchBlur() {
-  batchText.value = null
-  batchError.value = null
   editor.settle()
+  if (batchError.value) return
+  batchText.value = null
 }
 </script>
 
@@ -34,6 +54,7 @@ function onBatchBlur() {
         :value="batchText ?? sayNumber(editor.assessment!.amounts.batchGrams, 4)"
         aria-label="Batch in grams"
         :aria-invalid="batchError !== null"
+        @focus="onFocus"
         @input="onBatch"
         @blur="onBatchBlur"
         @keydown.enter="($event.target as HTMLInputElement).blur()"
@@ -41,6 +62,7 @@ function onBatchBlur() {
       <span class="mono" aria-hidden="true">g</span>
     </span>
     <span v-if="batchError" class="error-text" role="alert">{{ batchError }}</span>
+    <span v-else-if="batchSaid" class="muted small" aria-live="polite">{{ batchSaid }}</span>
   </label>
 </template>
 

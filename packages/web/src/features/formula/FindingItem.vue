@@ -1,11 +1,17 @@
 <script setup lang="ts">
 import type { Finding, Remedy } from '@omblet/core'
-import { inject } from 'vue'
+import { computed, inject } from 'vue'
 import FindingMark from '../../components/FindingMark.vue'
 import { sheetKey } from './sheet'
 
 /** One finding with what settles it; its lines are lit while it is looked at. `plain` leaves out how grave it is. */
-defineProps<{ finding: Finding; plain?: boolean }>()
+const props = defineProps<{
+  finding: Finding
+  /** Whether a remedy was tried in this formula and holds; undefined while it is being tried. */
+  tried: (remedy: Remedy) => boolean | undefined
+  plain?: boolean
+}>()
+const offered = computed(() => props.finding.remedies.filter((r) => props.tried(r) !== false))
 const emit = defineEmits<{ remedy: [remedy: Remedy] }>()
 const api = inject(sheetKey)!
 const WORD = { stop: 'Stop', check: 'Check', note: 'Note' }
@@ -28,11 +34,12 @@ const WORD = { stop: 'Stop', check: 'Check', note: 'Note' }
       </p>
       <p v-if="finding.why" class="why small">{{ finding.why }}</p>
       <p class="source muted">{{ finding.source }}</p>
-      <div v-if="finding.remedies.length" class="remedies">
+      <div v-if="offered.length" class="remedies">
         <button
-          v-for="remedy in finding.remedies"
+          v-for="remedy in offered"
           :key="remedy.label"
           type="button"
+          :disabled="tried(remedy) === undefined"
           @click="emit('remedy', remedy)"
         >
           {{ remedy.label }}

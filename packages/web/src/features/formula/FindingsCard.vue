@@ -1,12 +1,28 @@
 <script setup lang="ts">
-import { countFindings, groupNotes, isCaution, type Finding, type Remedy } from '@omblet/core'
+import {
+  countFindings,
+  groupNotes,
+  isCaution,
+  type Assessment,
+  type Finding,
+  type Remedy,
+} from '@omblet/core'
 import { computed, inject, ref } from 'vue'
 import FindingMark from '../../components/FindingMark.vue'
 import FindingItem from './FindingItem.vue'
 import { useEditor } from '../../stores/editor'
 import { sheetKey } from './sheet'
+import { useTriedRemedies } from './use-tried-remedies'
 
-const props = defineProps<{ findings: readonly Finding[]; begun: boolean }>()
+const props = defineProps<{
+  findings: readonly Finding[]
+  assessment: Assessment
+  begun: boolean
+}>()
+const tried = useTriedRemedies(
+  () => props.assessment,
+  () => props.findings,
+)
 const editor = useEditor()
 const api = inject(sheetKey)!
 const cautionsOpen = ref(false)
@@ -54,7 +70,13 @@ const keyOf = (f: Finding) => `${f.code}|${f.message}`
         <FindingMark severity="fine" />Nothing to stop or check.
       </p>
       <ul>
-        <FindingItem v-for="finding in shown" :key="keyOf(finding)" :finding="finding" @remedy="run" />
+        <FindingItem
+          v-for="finding in shown"
+          :key="keyOf(finding)"
+          :finding="finding"
+          :tried="tried"
+          @remedy="run"
+        />
       </ul>
       <template v-for="fold in folds" :key="fold.title">
         <button
@@ -75,7 +97,7 @@ const keyOf = (f: Finding) => `${f.code}|${f.message}`
           >
         </button>
         <ul v-if="opened.has(fold.title)">
-          <FindingItem v-for="f in fold.findings" :key="keyOf(f)" :finding="f" @remedy="run" />
+          <FindingItem v-for="f in fold.findings" :key="keyOf(f)" :finding="f" :tried="tried" @remedy="run" />
         </ul>
       </template>
       <template v-if="cautions.length">
@@ -89,7 +111,14 @@ const keyOf = (f: Finding) => `${f.code}|${f.message}`
           {{ say(cautions.length, 'caution') }} for making and using it
         </button>
         <ul v-if="cautionsOpen">
-          <FindingItem v-for="f in cautions" :key="keyOf(f)" :finding="f" plain @remedy="run" />
+          <FindingItem
+            v-for="f in cautions"
+            :key="keyOf(f)"
+            :finding="f"
+            :tried="tried"
+            plain
+            @remedy="run"
+          />
         </ul>
       </template>
     </template>

@@ -61,7 +61,7 @@ function take(id: string) {
 }
 function onStrength(text: string) {
   strengthText.value = text
-  const parsed = parseNumber(text, { min: 0.001, max: 100, what: 'the strength' })
+  const parsed = parseNumber(text, { min: 0.001, max: 100, what: 'the strength', unit: '%' })
   error.value = 'error' in parsed ? parsed.error : null
   if ('value' in parsed)
     editor.apply(

@@ -39,6 +39,7 @@ const row = ref<HTMLElement>()
 const amount = ref<InstanceType<typeof AmountField>>()
 const lineNote = ref<InstanceType<typeof LineNote>>()
 const problem = ref<string | null>(null)
+const said = ref<string | null>(null)
 const detailsOpen = ref(false)
 
 const source = computed(() => props.line.source)
@@ -119,6 +120,7 @@ const items = useLineMenu(() => props.line, {
         @note="openNote"
         @aside="focusCell"
         @problem="problem = $event"
+        @said="said = $event"
       />
       <span v-else class="mono plain">{{ formatNumber(line.percent, 2, 3) }}</span>
       <span class="mono muted text-note" aria-hidden="true">%</span>
@@ -137,6 +139,7 @@ const items = useLineMenu(() => props.line, {
         @note="openNote"
         @aside="focusCell"
         @problem="problem = $event"
+        @said="said = $event"
       />
       <span v-else class="mono plain">{{ line.given ? formatNumber(line.grams, places) : '–' }}</span>
       <span class="mono muted text-note" aria-hidden="true">g</span>
@@ -154,6 +157,7 @@ const items = useLineMenu(() => props.line, {
       <i class="pi pi-ellipsis-v" aria-hidden="true"></i>
     </button>
     <p v-if="problem" :id="`problem-${source.id}`" class="problem error-text" role="alert">{{ problem }}</p>
+    <p v-else-if="said" class="problem muted small" aria-live="polite">{{ said }}</p>
     <LineNote ref="lineNote" :line="line" :name="name" />
     <LineDialog v-if="detailsOpen" v-model:open="detailsOpen" :line="line" :cap="cap ?? null" />
   </li>

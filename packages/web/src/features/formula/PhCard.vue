@@ -44,9 +44,11 @@ const shown = computed(() =>
 const headline = computed(() =>
   props.windows.clashes.length > 0
     ? 'no shared window'
-    : props.windows.shared
-      ? `shared ${formatRange(props.windows.shared)}`
-      : 'nothing asks for one',
+    : props.windows.fits
+      ? `shared ${formatRange(props.windows.fits)}`
+      : props.windows.shared
+        ? 'none suits the site'
+        : 'nothing asks for one',
 )
 
 /** `phenoxyethanol with …` and `panthenol (D-form)` are long for a row: the first word tells. */
@@ -111,7 +113,7 @@ const shortLabel = (label: string) => capitalise(label.split(/ with | \(|, /)[0]
     <RouterLink v-if="!shut" :to="`/formulas/${editor.id}/ph`" class="to-leaf small"
       >Curve, dose and log</RouterLink
     >
-    <PhEntries :shared="windows.shared" :reading="reading" :target="target" :shut="shut" />
+    <PhEntries :shared="windows.fits" :reading="reading" :target="target" :shut="shut" />
   </section>
 </template>
 

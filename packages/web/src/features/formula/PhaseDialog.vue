@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LIMITS, parseNumber, sayNumber, type Phase, type Role } from '@omblet/core'
+import { LIMITS, parseNumber, type FieldLimits, sayNumber, type Phase, type Role } from '@omblet/core'
 import Button from 'primevue/button'
 import { PopUp } from '../../components/dialogs'
 import { computed, reactive, watch } from 'vue'
@@ -22,6 +22,7 @@ const ROLES: { value: Role; label: string }[] = [
 ]
 const texts = reactive<Record<string, string>>({})
 const errors = reactive<Record<string, string | null>>({})
+const said = reactive<Record<string, string | undefined>>({})
 watch(
   () => props.index,
   () => {
@@ -34,14 +35,15 @@ const patch = (change: Partial<Phase>, key: string) =>
   editor.apply({ type: 'patch-phase', phase: props.index!, patch: change }, `phase-${props.index}-${key}`)
 
 type Field = 'heatToC' | 'holdMinutes' | 'belowC'
-const RANGES: Record<Field, { min: number; max: number; what: string }> = {
-  heatToC: { min: 0, max: 200, what: 'the temperature' },
-  holdMinutes: { min: 0, max: 1440, what: 'the time' },
-  belowC: { min: 0, max: 200, what: 'the temperature' },
+const RANGES: Record<Field, FieldLimits> = {
+  heatToC: { min: 0, max: 200, what: 'the temperature', unit: '°C' },
+  holdMinutes: { min: 0, max: 1440, what: 'the time', unit: 'min' },
+  belowC: { min: 0, max: 200, what: 'the temperature', unit: '°C' },
 }
 function onNumber(field: Field, text: string) {
   texts[field] = text
-  const parsed = parseNumber(text.replace(/\s*min$/i, ''), RANGES[field])
+  const parsed = parseNumber(text, RANGES[field])
+  said[field] = 'said' in parsed ? parsed.said : undefined
   errors[field] = 'error' in parsed ? parsed.error : null
   if ('value' in parsed) patch({ [field]: parsed.value ?? undefined }, field)
 }
@@ -73,6 +75,7 @@ function close() {
       <TextField
         label="Heat to, °C"
         :error="errors['heatToC']"
+        :said="said['heatToC']"
         :model-value="valueOf('heatToC')"
         placeholder="not heated"
         @update:model-value="onNumber('heatToC', $event ?? '')"
@@ -81,6 +84,7 @@ function close() {
       <TextField
         label="Hold, minutes"
         :error="errors['holdMinutes']"
+        :said="said['holdMinutes']"
         inputmode="numeric"
         :model-value="valueOf('holdMinutes')"
         placeholder="no hold"
@@ -90,6 +94,7 @@ function close() {
       <TextField
         label="Add below, °C"
         :error="errors['belowC']"
+        :said="said['belowC']"
         :model-value="valueOf('belowC')"
         placeholder="any"
         @update:model-value="onNumber('belowC', $event ?? '')"

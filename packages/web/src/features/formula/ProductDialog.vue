@@ -36,7 +36,7 @@ const removeClaim = (text: string) => {
 }
 function onScale(text: string) {
   scaleText.value = text
-  const parsed = parseNumber(text, { min: 0.0001, max: 100, what: 'the resolution' })
+  const parsed = parseNumber(text, { min: 0.0001, max: 100, what: 'the resolution', unit: 'g' })
   scaleError.value =
     'error' in parsed
       ? parsed.error
@@ -48,7 +48,7 @@ function onScale(text: string) {
 }
 function onRepeats(text: string) {
   repeatsText.value = text
-  const parsed = parseNumber(text, { min: 0.0001, max: 100, what: 'how well it repeats' })
+  const parsed = parseNumber(text, { min: 0.0001, max: 100, what: 'how well it repeats', unit: 'g' })
   repeatsError.value = 'error' in parsed ? parsed.error : null
   if ('value' in parsed)
     editor.apply({ type: 'patch', patch: { scaleRepeatabilityGrams: parsed.value ?? undefined } }, 'repeats')

@@ -28,7 +28,7 @@ const reacted = computed(() => batches.heads.filter((b) => b.reacted && b.formul
       :shut="a.emulsion?.type === 'water-in-oil'"
     />
     <EmulsionCard v-if="a.emulsion" :emulsion="a.emulsion" :lines="a.lines" />
-    <FindingsCard :findings="editor.findings" :begun="a.lines.length > 1" />
+    <FindingsCard :findings="editor.findings" :assessment="a" :begun="a.lines.length > 1" />
   </aside>
 </template>
 

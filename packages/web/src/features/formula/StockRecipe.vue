@@ -8,7 +8,7 @@ const props = defineProps<{ material: Material; need: number; resolution: number
 const materials = useMaterials()
 /** A stock sticks to its beaker: a little more than the need is the habit. */
 const spare = ref('5')
-const parsed = computed(() => parseNumber(spare.value, { min: 0, max: 500, what: 'the spare' }))
+const parsed = computed(() => parseNumber(spare.value, { min: 0, max: 500, what: 'the spare', unit: '%' }))
 const grams = computed(() => {
   const percent = 'value' in parsed.value ? (parsed.value.value ?? 0) : 0
   const exact = props.need * (1 + percent / 100)

@@ -46,7 +46,7 @@ function change(patch: Partial<Product>) {
   if (!batchTouched.value) brief.batch = String(USUAL_BATCH[kind])
 }
 
-const batch = computed(() => parseNumber(brief.batch, { min: 1, max: 100000, what: 'the batch' }))
+const batch = computed(() => parseNumber(brief.batch, { min: 1, max: 100000, what: 'the batch', unit: 'g' }))
 const batchError = computed(() =>
   'error' in batch.value
     ? batch.value.error

@@ -80,9 +80,9 @@ const inci = computed(() => derived.value?.inci ?? '')
             <dt>Batch</dt>
             <dd class="mono">{{ grams(a.amounts.totalGrams) }}</dd>
           </div>
-          <div v-if="formula.targetPh ?? a.ph.shared">
+          <div v-if="formula.targetPh ?? a.ph.fits">
             <dt>pH</dt>
-            <dd class="mono">{{ formatRange((formula.targetPh ?? a.ph.shared)!) }}</dd>
+            <dd class="mono">{{ formatRange((formula.targetPh ?? a.ph.fits)!) }}</dd>
           </div>
           <div>
             <dt>Printed</dt>

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { catalogue as base, FactChange, parseNumber, sayNumber, type Material } from '@omblet/core'
+import {
+  catalogue as base,
+  FactChange,
+  type FieldUnit,
+  parseNumber,
+  sayNumber,
+  type Material,
+} from '@omblet/core'
 import Button from 'primevue/button'
 import { QuietButton } from '../../components/buttons'
 import { PopUp } from '../../components/dialogs'
@@ -29,15 +36,16 @@ const form = reactive({
   hlb: say(m.emulsifier?.hlb),
   note: m.note ?? '',
 })
-const one = (text: string, min: number, max: number, what: string) => parseNumber(text, { min, max, what })
+const one = (text: string, min: number, max: number, what: string, unit?: FieldUnit) =>
+  parseNumber(text, { min, max, what, unit })
 const usage = computed(() =>
-  readRange(form.usage.low, form.usage.high, { min: 0, max: 100, what: 'the percent' }),
+  readRange(form.usage.low, form.usage.high, { min: 0, max: 100, what: 'the percent', unit: '%' }),
 )
 const ph = computed(() => readRange(form.ph.low, form.ph.high, { min: 0, max: 14, what: 'the pH' }))
 const singles = computed(() => ({
-  heat: one(form.heat, 0, 300, 'the temperature'),
+  heat: one(form.heat, 0, 300, 'the temperature', '°C'),
   density: one(form.density, 0.01, 25, 'the density'),
-  strength: one(form.strength, 0.001, 100, 'the strength'),
+  strength: one(form.strength, 0.001, 100, 'the strength', '%'),
   hlb: one(form.hlb, 0, 40, 'the HLB'),
 }))
 const errorOf = (key: keyof typeof singles.value) => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Lot, parseNumber, sayNumber, usualTraces, type Material } from '@omblet/core'
+import { Lot, measuredOf, parseNumber, parsePrice, sayNumber, usualTraces, type Material } from '@omblet/core'
 import Button from 'primevue/button'
 import { QuietButton } from '../../components/buttons'
 import Checkbox from 'primevue/checkbox'
@@ -11,6 +11,7 @@ import TextField from '../../components/TextField.vue'
 import FileButton from '../../components/FileButton.vue'
 import { makeId } from '../../storage/channel'
 import { useLots } from '../../stores/lots'
+import { useTools } from '../../stores/tools'
 import { useMaterials } from '../../stores/materials'
 
 const props = defineProps<{ material: Material; lot: Lot | null }>()
@@ -42,7 +43,7 @@ const analysis = ref<AnalysisRow[]>(
   props.lot?.analysis?.map((a) => ({ inci: a.inci, percent: sayNumber(a.percent, 5) })) ??
     (asksAnalysis ? usualTraces(props.material).map((t) => ({ inci: t.inci, percent: '' })) : []),
 )
-const share = (text: string) => parseNumber(text, { min: 0, max: 100, what: 'the percent' })
+const share = (text: string) => parseNumber(text, { min: 0, max: 100, what: 'the percent', unit: '%' })
 const analysisError = computed(() => {
   for (const { inci, percent } of analysis.value) {
     const parsed = share(percent)
@@ -82,11 +83,20 @@ function openPaper() {
   setTimeout(() => URL.revokeObjectURL(url), 10_000)
 }
 
-const number = (text: string, what: string) => parseNumber(text, { min: 0, max: 1e7, what })
-const left = computed(() => number(form.left, 'the amount'))
-const pack = computed(() => number(form.pack, 'the pack'))
-const price = computed(() => number(form.price, 'the price'))
-const postage = computed(() => number(form.postage, 'the postage'))
+const tools = useTools()
+const grams = (text: string, what: string) =>
+  parseNumber(text, {
+    min: 0,
+    max: 1e7,
+    what,
+    unit: 'g',
+    of: measuredOf(props.material, tools.tools.dropGrams),
+  })
+const left = computed(() => grams(form.left, 'the amount'))
+const pack = computed(() => grams(form.pack, 'the pack'))
+const price = computed(() => parsePrice(form.price))
+const postage = computed(() => parsePrice(form.postage))
+const saidOf = (read: ReturnType<typeof grams>) => ('said' in read ? read.said : undefined)
 const errors = computed(() => ({
   left:
     'error' in left.value
@@ -102,7 +112,7 @@ const errors = computed(() => ({
 const valid = computed(() => Object.values(errors.value).every((e) => e === null))
 /** Once the fields of the amount were left, an empty one is said to be. */
 const asked = ref(props.lot !== null)
-const valueOf = (parsed: ReturnType<typeof number>) => ('value' in parsed ? parsed.value : null)
+const valueOf = (parsed: ReturnType<typeof grams>) => ('value' in parsed ? parsed.value : null)
 
 async function save() {
   asked.value = true
@@ -143,10 +153,18 @@ async function save() {
 <template>
   <PopUp :visible="true" :header="lot ? 'Change a lot' : 'Add a lot'" @update:visible="emit('close')">
     <form class="dialog-form" @submit.prevent="save">
-      <TextField label="Pack, in grams" :error="errors.pack" v-model="form.pack" autofocus figure />
+      <TextField
+        label="Pack, in grams"
+        :error="errors.pack"
+        :said="saidOf(pack)"
+        v-model="form.pack"
+        autofocus
+        figure
+      />
       <TextField
         label="Left, in grams"
         :error="errors.left"
+        :said="saidOf(left)"
         v-model="form.left"
         :placeholder="form.pack"
         @blur="asked = true"
@@ -154,7 +172,7 @@ async function save() {
       />
       <TextField label="Price of the pack" :error="errors.price" v-model="form.price" figure />
       <TextField label="Its share of the postage" :error="errors.postage" v-model="form.postage" figure />
-      <DayField v-model="form.expires" label="Good until" />
+      <DayField v-model="form.expires" label="Good until" ends />
       <DayField v-model="form.bought" label="Bought" />
       <DayField v-model="form.opened" label="Opened" />
       <TextField label="From" v-model="form.supplier" maxlength="200" />

@@ -67,7 +67,7 @@ watch(
   },
 )
 
-const grams = computed(() => parseNumber(batch.value, { min: 1, max: 100_000, what: 'the batch' }))
+const grams = computed(() => parseNumber(batch.value, { min: 1, max: 100_000, what: 'the batch', unit: 'g' }))
 const batchError = computed(() =>
   'error' in grams.value
     ? grams.value.error

@@ -73,7 +73,8 @@ async function go(what: string, begin: () => Promise<string | null>) {
         <div class="what">
           <strong>{{ j.name }}</strong>
           <span v-if="base.formula" class="muted small"
-            >of its own: {{ j.own.map((l) => `${l.weighedAs} ${say(l.grams)}`).join(', ') || 'nothing' }}</span
+            >of its own:
+            {{ j.own.map((l) => `${l.weighedAs} ${say(l.grams)}`).join(', ') || 'nothing' }}</span
           >
         </div>
         <span class="small muted">{{ stand(j.head) }}</span>

@@ -85,6 +85,7 @@ const care = computed(() => (dosing.value ? handling(dosing.value.adjuster) : nu
         first, {{ e.words.how }}. {{ landsWords(e.dose.first.lands) }} {{ e.words.whole }}
         {{ e.words.chance }}
       </p>
+      <Notice v-if="e.words?.doubt" kind="check">{{ e.words.doubt }}</Notice>
     </div>
     <p v-if="!read" class="muted">Not read yet: this rests on the weights alone. Read it first.</p>
     <form class="entry abreast at-foot wraps for-hands" @submit.prevent="e.add">
@@ -94,6 +95,7 @@ const care = computed(() => (dosing.value ? handling(dosing.value.adjuster) : nu
         unit="g"
         :placeholder="e.net !== null && e.net > 0 ? e.say(e.net) : '0'"
         :error="e.doseError"
+        :of="e.of"
         what="the dose"
       />
       <NumberField v-model="e.drops" label="or drops" :max="1000" placeholder="0" what="the drops" />

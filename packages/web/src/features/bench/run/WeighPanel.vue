@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  measuredOf,
   activeTask,
   largerBatch,
   NOTE_PERCENT,
@@ -17,6 +18,7 @@ import NumberField from '../../../components/NumberField.vue'
 import Choice from '../../../components/Choice.vue'
 import { useBatch } from '../../../stores/batch'
 import { useInstruments } from '../../../stores/instruments'
+import { useTools } from '../../../stores/tools'
 import DilutionForm from './DilutionForm.vue'
 import Entries from './Entries.vue'
 import LiveBar from './LiveBar.vue'
@@ -30,6 +32,7 @@ const props = defineProps<{ step: BenchStep }>()
 const batch = useBatch()
 const instruments = useInstruments()
 const run = useRun()
+const tools = useTools()
 const pedal = inject(PEDAL)!
 const shown = useShown('scale', run.now)
 
@@ -146,6 +149,7 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
             :label="net === null ? 'What the scale shows' : 'Or type it'"
             unit="g"
             :placeholder="shown?.steady && net !== null && net > 0 ? say(net) : '0'"
+            :of="measuredOf(run.state.value.plan.a.lines[active.line]!.material, tools.tools.dropGrams)"
             what="the weight"
           />
           <Button

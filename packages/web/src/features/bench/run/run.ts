@@ -1,4 +1,11 @@
-import { capitalise, formatGrams, type BatchState, type BenchStep, type InstrumentKind, type WeighedName } from '@omblet/core'
+import {
+  capitalise,
+  formatGrams,
+  type BatchState,
+  type BenchStep,
+  type InstrumentKind,
+  type WeighedName,
+} from '@omblet/core'
 import { computed, inject, ref, watch, type ComputedRef, type InjectionKey, type Ref } from 'vue'
 import { steadyNow } from '../../../browser/steady'
 import { useBatch } from '../../../stores/batch'

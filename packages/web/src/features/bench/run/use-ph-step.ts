@@ -1,5 +1,7 @@
 import {
   atResolution,
+  solutionDensity,
+  DROP_ML,
   decimalsOf,
   DOSE_WAIT_MINUTES,
   doseFault,
@@ -11,6 +13,7 @@ import {
 import { computed, ref, type Ref } from 'vue'
 import type { useDosing } from '../../../composables/dosing'
 import { useBatch } from '../../../stores/batch'
+import { useTools } from '../../../stores/tools'
 import { allowAlarm } from './alarm'
 import { useRun, type useShown } from './run'
 
@@ -43,15 +46,16 @@ export function usePhReading(probe: Shown) {
 }
 
 /** A dose on its way into the batch: strength, how much by scale, figure or drops, and why it cannot be. */
-export function useDoseEntry(of: {
+export function useDoseEntry(given: {
   dosing: ReturnType<typeof useDosing>['dosing']
   strengthText: Ref<string | null>
   scale: Shown
   batchGrams: () => number
 }) {
-  const { dosing, strengthText, scale, batchGrams } = of
+  const { dosing, strengthText, scale, batchGrams } = given
   const batch = useBatch()
   const run = useRun()
+  const tools = useTools()
   /** Of the solution, as typed; also what cannot be stays in the field. */
   const strength = computed({
     get: () =>
@@ -79,9 +83,13 @@ export function useDoseEntry(of: {
   )
   const typedGrams = ref<number | null>(null)
   const drops = ref<number | null>(null)
-  const gramsOfDrops = computed(() =>
-    drops.value && dose.value ? drops.value * dose.value.drops.gramsEach : null,
-  )
+  /** How drops and volumes of the solution in hand become grams. */
+  const of = computed(() => {
+    const held = dosing.value
+    const density = held ? solutionDensity(held.adjuster, strength.value ?? held.usualPercent) : 1
+    return { density, dropGrams: tools.tools.dropGrams ?? DROP_ML * density }
+  })
+  const gramsOfDrops = computed(() => (drops.value ? drops.value * of.value.dropGrams : null))
   const grams = computed(
     () => typedGrams.value ?? gramsOfDrops.value ?? (net.value !== null && net.value > 0 ? net.value : null),
   )
@@ -104,19 +112,6 @@ export function useDoseEntry(of: {
     allowAlarm()
     batch.enter({ type: 'timer', id: 'ph wait', title: 'Stirred and waited: read the pH', minutes: DOSE_WAIT_MINUTES }) // prettier-ignore
   }
-  return {
-    strength,
-    strengthFault,
-    plan,
-    dose,
-    words,
-    fault,
-    net,
-    typedGrams,
-    drops,
-    grams,
-    doseError,
-    say,
-    add,
-  }
+  const entry = { typedGrams, drops, grams, doseError, of, add }
+  return { strength, strengthFault, plan, dose, words, fault, net, say, ...entry }
 }

@@ -10,6 +10,7 @@ import {
   USUAL_STORAGE,
   type LabelDesign,
   type StickerSheet,
+  unitOf,
 } from '@omblet/core'
 import Checkbox from 'primevue/checkbox'
 import { computed } from 'vue'
@@ -43,6 +44,12 @@ const units = [
   { value: 'g' as const, label: 'g' },
   { value: 'ml' as const, label: 'mL' },
 ]
+/** A unit that is typed behind the content is the unit of the content. */
+function takeUnit(text: string) {
+  const kind = unitOf(/[a-z. ]+$/i.exec(text.trim())?.[0]?.trim() ?? '')?.unit
+  if (kind === 'grams') unit.value = 'g'
+  else if (kind === 'millilitres') unit.value = 'ml'
+}
 const FACES = [
   { value: 'one' as const, label: 'One label a jar' },
   { value: 'two' as const, label: 'Front and back' },
@@ -139,6 +146,8 @@ const shapes = [
           id="label-content"
           v-model="amount"
           label="Content"
+          :unit="unit === 'ml' ? 'mL' : 'g'"
+          @typed="takeUnit"
           :min="0.1"
           :max="10000"
           what="the content"

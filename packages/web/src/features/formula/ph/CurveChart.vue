@@ -80,21 +80,21 @@ const band = (
   label: label(words, color, whole),
 })
 const bands = computed(() => {
-  const { shared } = t.assessment.value.ph
+  const { fits } = t.assessment.value.ph
   const { low, high } = range.value
   const { fine, stop } = palette.value
   const drawn = []
-  if (shared && shared.max > low && shared.min < high)
+  if (fits && fits.max > low && fits.min < high)
     drawn.push(
       band(
-        Math.max(low, shared.min),
-        Math.min(high, shared.max),
+        Math.max(low, fits.min),
+        Math.min(high, fits.max),
         fine,
         0.15,
-        `everything works, ${formatRange(shared)}`,
+        `all materials work, ${formatRange(fits)}`,
         {
-          low: shared.min,
-          high: shared.max,
+          low: fits.min,
+          high: fits.max,
         },
       ),
     )

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { calibrationFault, meterState, nernstSlope, parseNumber, sayNumber } from '@omblet/core'
+import {
+  calibrationFault,
+  meterState,
+  nernstSlope,
+  parseNumber,
+  type FieldUnit,
+  sayNumber,
+} from '@omblet/core'
 import { format } from 'date-fns'
 import Button from 'primevue/button'
 import { QuietButton } from '../../../components/buttons'
@@ -40,7 +47,8 @@ watch(
   { immediate: true },
 )
 
-const number = (text: string, min: number, max: number, what: string) => parseNumber(text, { min, max, what })
+const number = (text: string, min: number, max: number, what: string, unit?: FieldUnit) =>
+  parseNumber(text, { min, max, what, unit })
 /** Millivolts may be negative, which amounts never are. */
 const millivolts = (text: string) => {
   const sign = /^\s*[-−]/.test(text) ? -1 : 1
@@ -52,7 +60,7 @@ const fields = computed(() => ({
   highMv: millivolts(form.highMv),
   lowPh: number(form.lowPh, 0, 14, 'the pH of the buffer'),
   lowMv: millivolts(form.lowMv),
-  celsius: number(form.celsius, 0, 60, 'the temperature'),
+  celsius: number(form.celsius, 0, 60, 'the temperature', '°C'),
 }))
 const errorOf = (name: keyof typeof fields.value) => {
   const f = fields.value[name]

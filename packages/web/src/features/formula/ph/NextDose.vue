@@ -4,6 +4,7 @@ import {
   adjusterName,
   adjusterOf,
   decimalsOf,
+  solutionDensity,
   DOSE_WAIT,
   doseFault,
   doseWords,
@@ -50,12 +51,24 @@ const typed = ref<string | null>(null)
 const offered = computed(() => (t.plan.value ? say(t.plan.value.first.grams) : ''))
 watch([() => t.adjuster.value, () => t.strengthPercent.value], () => (typed.value = null))
 /** Where the amount in the field would land, read off the curve. */
-const amount = computed(() => {
-  const parsed = parseNumber(typed.value ?? offered.value, { min: 0, max: 1e6, what: 'the amount' })
-  return 'value' in parsed ? parsed.value : null
-})
+const amountRead = computed(() =>
+  parseNumber(typed.value ?? offered.value, {
+    min: 0,
+    max: 1e6,
+    what: 'the amount',
+    unit: 'g',
+    of: {
+      density: solutionDensity(t.adjuster.value, t.strengthPercent.value ?? t.usual.value),
+      dropGrams: bench.tools.dropGrams,
+    },
+  }),
+)
+const amount = computed(() => ('value' in amountRead.value ? amountRead.value.value : null))
 const lands = computed(() => {
   const c = t.curve.value
+  const plan = t.plan.value
+  // where reading and formula do not fit the curve is one story of two
+  if (plan?.doubt) return typed.value === null ? plan.first.lands : null
   if (!c || amount.value === null) return null
   const percent = t.taken.value + (100 * amount.value) / t.assessment.value.amounts.batchGrams
   const i = c.percent.findIndex((p) => p >= percent - 1e-12)
@@ -70,7 +83,7 @@ const slide = computed({
 })
 const addError = ref<string | null>(null)
 function add() {
-  const parsed = parseNumber(typed.value ?? offered.value, { min: 0, max: 1e6, what: 'the amount' })
+  const parsed = amountRead.value
   addError.value =
     'error' in parsed ? parsed.error : doseFault(parsed.value, t.assessment.value.amounts.batchGrams)
   if (addError.value || !('value' in parsed) || !parsed.value || t.strengthPercent.value === null) return
@@ -94,7 +107,7 @@ const dropOpen = ref(false)
 const twenty = ref('')
 const dropError = ref<string | null>(null)
 async function setDrop() {
-  const parsed = parseNumber(twenty.value, { min: 0, max: 20, what: 'the weight' })
+  const parsed = parseNumber(twenty.value, { min: 0, max: 20, what: 'the weight', unit: 'g' })
   if ('error' in parsed) dropError.value = parsed.error
   else if (!parsed.value) dropError.value = 'Type what the twenty drops weigh, in grams.'
   else if (parsed.value < 0.2 || parsed.value > 3)
@@ -151,6 +164,7 @@ async function setDrop() {
           <Button type="submit" label="Added" size="small" />
         </form>
         <p v-if="addError" class="error-text" role="alert">{{ addError }}</p>
+        <p v-else-if="'said' in amountRead && amountRead.said" class="muted small">{{ amountRead.said }}</p>
         <template v-if="t.plan.value">
           <Slider
             v-model="slide"
@@ -161,11 +175,18 @@ async function setDrop() {
             class="slide"
           />
           <p class="small" data-testid="lands">
-            {{ lands ? landsWords(lands) : 'That is beyond the curve.' }}
+            {{
+              lands
+                ? landsWords(lands)
+                : words?.doubt
+                  ? 'No prediction for this amount.'
+                  : 'That is beyond the curve.'
+            }}
           </p>
           <p v-if="words" class="muted small">
             First {{ offered }} g, {{ words.how }}. {{ words.whole }} {{ words.chance }}
           </p>
+          <Notice v-if="words?.doubt" kind="check">{{ words.doubt }}</Notice>
         </template>
       </li>
       <li>

@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { blockersOf, capitalise, driftsOf, formatRange, listWords, sayNumber, thinningAt } from '@omblet/core'
+import {
+  blockersOf,
+  nothingFits,
+  capitalise,
+  driftsOf,
+  formatRange,
+  listWords,
+  sayNumber,
+  thinningAt,
+} from '@omblet/core'
 import { computed } from 'vue'
 import LearnedNote from '../../../components/LearnedNote.vue'
 import Notice from '../../../components/Notice.vue'
@@ -41,15 +50,16 @@ const thinning = computed(() =>
 const worst = computed(() => thinning.value[0] ?? null)
 const drifts = computed(() => driftsOf(t.assessment.value))
 const blockers = computed(() => {
-  const { shared, clashes } = t.assessment.value.ph
+  const { fits, clashes } = t.assessment.value.ph
   const clash = clashes[0]
   if (clash)
-    return `No pH suits all: ${clash.a.label} wants ${formatRange(clash.a)}, ${clash.b.label} ${formatRange(clash.b)}.`
+    return `No pH suits all: ${clash.a.label} needs ${formatRange(clash.a)}, ${clash.b.label} ${formatRange(clash.b)}.`
   const [low, high] = blockersOf(t.assessment.value)
-  if (!shared || !low || !high) return 'Nothing here asks for a pH.'
+  if (!low || !high) return 'No active or preservative here depends on pH.'
+  if (!fits) return nothingFits(t.assessment.value)
   return low.label === high.label
-    ? `Everything works at ${formatRange(shared)}; ${low.label} sets both ends.`
-    : `Everything works at ${formatRange(shared)}; ${low.label} sets the lower end, ${high.label} the upper.`
+    ? `All materials and the site suit pH ${formatRange(fits)}; ${low.label} sets both ends.`
+    : `All materials and the site suit pH ${formatRange(fits)}; ${low.label} sets the lower end, ${high.label} the upper.`
 })
 </script>
 

@@ -30,7 +30,7 @@ const error = ref<string | null>(null)
 const set = (next: Portion | undefined) => editor.apply({ type: 'patch', patch: { portion: next } })
 
 function record() {
-  const grams = parseNumber(form.value.grams, { min: 0, max: 1e5, what: 'the portion' })
+  const grams = parseNumber(form.value.grams, { min: 0, max: 1e5, what: 'the portion', unit: 'g' })
   const drops = parseNumber(form.value.drops || '0', { min: 0, max: 1e4, what: 'the drops' })
   const ph = parseNumber(form.value.ph, { min: -100, max: 1e6, what: 'the pH' })
   error.value = null

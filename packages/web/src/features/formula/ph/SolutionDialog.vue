@@ -23,10 +23,12 @@ watch(
   },
   { immediate: true },
 )
-const grams = computed(() => parseNumber(form.grams, { min: 0.1, max: 1e5, what: 'the amount' }))
-const strength = computed(() => parseNumber(form.strength, { min: 0, max: 1000, what: 'the strength' }))
+const grams = computed(() => parseNumber(form.grams, { min: 0.1, max: 1e5, what: 'the amount', unit: 'g' }))
+const strength = computed(() =>
+  parseNumber(form.strength, { min: 0, max: 1000, what: 'the strength', unit: '%' }),
+)
 const stock = computed(() =>
-  parseNumber(form.stock, { min: 1, max: 100, what: 'the strength of what you weigh' }),
+  parseNumber(form.stock, { min: 1, max: 100, what: 'the strength of what you weigh', unit: '%' }),
 )
 const said = (x: ReturnType<typeof parseNumber>) => ('error' in x ? x.error : null)
 const valueOf = (x: ReturnType<typeof parseNumber>) => ('value' in x ? x.value : null)

@@ -45,12 +45,12 @@ const middle = computed({
     <p v-else-if="!own" class="muted small abreast wraps">Type the pH you aim for.</p>
     <p
       v-else-if="
-        t.assessment.value.ph.shared &&
-        (own.max < t.assessment.value.ph.shared.min || own.min > t.assessment.value.ph.shared.max)
+        t.assessment.value.ph.fits &&
+        (own.max < t.assessment.value.ph.fits.min || own.min > t.assessment.value.ph.fits.max)
       "
       class="error-text abreast wraps"
     >
-      Everything works at {{ formatRange(t.assessment.value.ph.shared) }}.
+      All materials and the site suit {{ formatRange(t.assessment.value.ph.fits) }}.
     </p>
   </div>
 </template>

@@ -1,0 +1,30 @@
+import type { Assessment } from '../assess/types.ts'
+import { adjusterLine } from '../dosing/adjust.ts'
+import type { Edit } from '../formula/edit.ts'
+import { sayNumber } from '../text/format.ts'
+import type { Remedy } from './types.ts'
+
+/** Acid or alkali as a line of the formula, so much that it comes out in the middle of `aim`. */
+export function bringTo(a: Assessment, aim: { min: number; max: number }): Remedy[] {
+  const adjusted = adjusterLine(a, (aim.min + aim.max) / 2)
+  if (!adjusted) return []
+  const at = a.formula.phases.findIndex((p) => p.role === 'adjust')
+  const phase = at < 0 ? a.formula.phases.length : at
+  const edits: Edit[] = [
+    ...(at < 0
+      ? [
+          {
+            type: 'add-phase' as const,
+            phase: { name: 'Adjust pH', role: 'adjust' as const, belowC: 40, lines: [] },
+          },
+        ]
+      : []),
+    { type: 'add-line', phase, line: adjusted.line },
+  ]
+  return [
+    {
+      label: `Add ${sayNumber(adjusted.line.percent!, 2)} % ${adjusted.weighedAs} for pH ${sayNumber((aim.min + aim.max) / 2, 1)}`,
+      edit: { type: 'many', edits },
+    },
+  ]
+}

@@ -1,0 +1,162 @@
+import type { Assessment } from '../assess/types.ts'
+import { LEAST_WIDTH, meet } from '../assess/windows.ts'
+import { acidEffectAt, enoughUpTo, type AcidEffect, type AcidVerdict } from '../preservation/effect.ts'
+import {
+  coverAt,
+  GROUP_NAMES,
+  inWindow,
+  isAdequate,
+  restsOnAcid,
+  weakGroups,
+} from '../preservation/preservation.ts'
+import { capitalise, formatRange, listWords, sayNumber, sayPercent } from '../text/format.ts'
+import { bringTo } from './bring-to.ts'
+import { isFresh } from './preservative.ts'
+import { aimFor, countingPrediction } from './unsafe-ph.ts'
+import { COMMON_PRACTICE, finding, type Finding, type Remedy, type Rule, type Severity } from './types.ts'
+
+const GRAVE: Record<AcidVerdict, Severity | null> = {
+  none: 'stop',
+  'under-half': 'check',
+  short: 'note',
+  enough: null,
+}
+const RANK: Record<Severity, number> = { stop: 3, check: 2, note: 1 }
+const atMost = (severity: Severity, most: Severity): Severity =>
+  RANK[severity] > RANK[most] ? most : severity
+
+interface Judged {
+  effect: AcidEffect
+  severity: Severity
+  /** The pH in words: measured, aimed for or predicted. */
+  where: string
+  remedies: Remedy[]
+}
+
+/** At the reading, else at the target and at what the formula comes out at. */
+function judged(a: Assessment): Judged[] {
+  const { preservation: p, reading } = a
+  const { targetPh } = a.formula
+  const at = (ph: number) => acidEffectAt(p, ph)
+  const graveAt = (effect: AcidEffect | null) => (effect ? GRAVE[effect.verdict] : null)
+  const told = (
+    effect: AcidEffect | null,
+    severity: Severity | null,
+    where: string,
+    remedies: Remedy[],
+  ): Judged[] => (effect && severity ? [{ effect, severity, where, remedies }] : [])
+  const enough = enoughUpTo(p)
+  const works = enough === null ? null : meet(a.ph.fits ?? a.ph.site, { min: 0, max: enough })
+  const found: Judged[] = []
+  if (reading) {
+    const effect = at(reading.ph)
+    found.push(...told(effect, graveAt(effect), `the measured pH ${sayNumber(reading.ph, 2)}`, []))
+  } else if (targetPh) {
+    const middle = at((targetPh.min + targetPh.max) / 2)
+    const end = at(targetPh.max)
+    const grave = graveAt(middle) ?? (graveAt(end) ? ('note' as const) : null)
+    const effect = graveAt(middle) ? middle : end
+    found.push(...told(effect, grave, `the target pH ${formatRange(targetPh)}`, works ? [aimFor(works)] : []))
+  }
+  const band = countingPrediction(a)
+  if (band && a.predictedPh && !reading && found.length === 0) {
+    const effect = at(a.predictedPh.value)
+    const best = at(band.min)
+    const grave = graveAt(effect)
+    // a stop needs all of the band; where a pH is aimed for it is an order to come there
+    const most: Severity = targetPh || !best || best.verdict !== 'none' ? 'check' : 'stop'
+    const severity = grave && atMost(grave, most)
+    const aim = targetPh ?? works
+    if (!(targetPh && severity === 'note'))
+      found.push(
+        ...told(
+          effect,
+          severity,
+          `the predicted pH ${sayNumber(a.predictedPh.value, 1)}`,
+          aim ? bringTo(a, aim) : [],
+        ),
+      )
+  }
+  return found
+}
+
+/** Free share of a preserving acid in words. */
+const shareWords = (effect: AcidEffect) =>
+  listWords(
+    effect.acids.map((x) => `${sayPercent(Number(x.share.toPrecision(2)))} of the ${x.inci.toLowerCase()}`),
+  )
+
+/** preservative.ineffective: organic acids of which too little is in its active form at the pH read, aimed for or predicted. */
+export const ineffective: Rule = (a) => {
+  const { preservation: p } = a
+  if (!p.needed || p.selfPreserving || isFresh(a)) return []
+  const uses = p.uses.filter(restsOnAcid)
+  const names = [...new Set(uses.map((use) => use.material.name))]
+  return judged(a).map(({ effect, severity, where, remedies }): Finding => {
+    const enough = enoughUpTo(p)
+    const reach = enough !== null && enough - LEAST_WIDTH >= a.ph.site.min
+    return finding(a, {
+      code: 'preservative.ineffective',
+      severity,
+      indexes: [...new Set(uses.flatMap((use) => use.lines))],
+      materials: uses.map((use) => use.material.id),
+      message: `${listWords(names)} ${names.length > 1 ? 'are' : 'is'} ${severity === 'note' ? 'weak' : 'ineffective'} at ${where}${effect.verdict === 'none' ? ': no bacteria are held' : ''}.`,
+      why: `Only ${shareWords(effect)} is in its active form, ${ofNeed(effect.ofNeed)} of what ${listWords(effect.short.map((g) => GROUP_NAMES[g]))} ${effect.short.length > 1 ? 'need' : 'needs'}. ${
+        reach
+          ? `Lower the pH to ${sayNumber(Math.floor(enough * 10) / 10, 1)} or below, or add a preservative that does not depend on pH.`
+          : 'Raise the dose within its cap, or add a preservative that does not depend on pH.'
+      }`,
+      source: `${COMMON_PRACTICE}; free share by Henderson and Hasselbalch`,
+      remedies,
+    })
+  })
+}
+const ofNeed = (ratio: number) =>
+  ratio < 0.01 ? 'under 1\u202f%' : `about ${sayPercent(Number(Math.min(99, ratio * 100).toPrecision(1)))}`
+
+/** preservative.outside-ph: a window that is no matter of free acid, and the target or the reading, do not fit. */
+export const outsidePh: Rule = (a) => {
+  const { targetPh } = a.formula
+  const at = a.reading?.ph ?? null
+  if (!a.preservation.needed || isFresh(a) || (at === null && !targetPh)) return []
+  // A reading is one point; a target is outside when none of it fits, and only partly outside otherwise.
+  const points = at !== null ? [at] : [targetPh!.min, targetPh!.max]
+  const outside = a.preservation.uses.filter(
+    (use) =>
+      use.material.ph &&
+      use.cover.role !== 'help' &&
+      !restsOnAcid(use) &&
+      points.some((ph) => !inWindow(use.material, ph)),
+  )
+  if (outside.length === 0) return []
+  const partly = at === null && outside.every((use) => meetsTarget(use.material.ph!, targetPh!))
+  const covers = points.map((ph) => coverAt(a.preservation.uses, ph, a.preservation))
+  const stillCovered = covers.every(isAdequate)
+  const weak = [...new Set(covers.flatMap(weakGroups))]
+  // a stop where nothing holds bacteria any more; before that it thins out
+  const bare = covers.some((c) => Math.max(c.gramPositive, c.gramNegative) === 0)
+  const says =
+    at !== null ? `the measured pH is ${sayNumber(at, 2)}` : `the target is pH ${formatRange(targetPh!)}`
+  const fits = a.ph.fits
+  return [
+    finding(a, {
+      code: 'preservative.outside-ph',
+      severity:
+        stillCovered || partly ? 'note' : at !== null && a.preservation.adequate && bare ? 'stop' : 'check',
+      indexes: [...new Set(outside.flatMap((use) => use.lines))],
+      materials: outside.map((use) => use.material.id),
+      message: `${listWords(outside.map((use) => `${use.material.name} works at pH ${formatRange(use.material.ph!)}`))}, and ${says}.`,
+      why: stillCovered
+        ? 'The other preservatives still cover all groups there.'
+        : partly
+          ? 'Keep to the part of the target that lies in its window.'
+          : bare
+            ? 'No bacteria are held there. Bring the pH into the window, or change the preservative.'
+            : `${capitalise(listWords(weak.map((g) => GROUP_NAMES[g])))} may grow there. Bring the pH into the window, or add a partner that works outside it.`,
+      remedies: at === null && fits ? [aimFor(fits)] : [],
+    }),
+  ]
+}
+
+const meetsTarget = (window: { min: number; max: number }, target: { min: number; max: number }) =>
+  target.max >= window.min && target.min <= window.max
