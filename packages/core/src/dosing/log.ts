@@ -83,7 +83,7 @@ export function takeInAdditions(formula: Formula): Edit | null {
   let phase = formula.phases.findIndex((p) => p.role === 'adjust')
   if (phase < 0) {
     phase = formula.phases.length
-    edits.push({ type: 'add-phase', phase: { name: 'Adjust pH', role: 'adjust', belowC: 40, lines: [] } })
+    edits.push({ type: 'add-phase', phase: { name: ADJUST_PHASE, role: 'adjust', belowC: 40, lines: [] } })
   }
   const there = formula.phases[phase]?.lines ?? []
   for (const sum of sums.values()) {
@@ -106,11 +106,24 @@ export function takeInAdditions(formula: Formula): Edit | null {
         line: { material: sum.material, strengthPercent: sum.strengthPercent, percent: tidy(sum.percent) },
       })
   }
+  const name = formula.phases[phase]?.name ?? ADJUST_PHASE
   edits.push({
     type: 'patch',
-    patch: { additions: (formula.additions ?? []).map((x) => ({ ...x, inFormula: true })) },
+    patch: {
+      additions: (formula.additions ?? []).map((x) => ({ ...x, inFormula: true })),
+      ...readAfter(formula, open, name),
+    },
   })
   return { type: 'many', edits }
+}
+const ADJUST_PHASE = 'Adjust pH'
+
+/** A last reading that came after everything that was added was taken after the phase that holds it now. */
+function readAfter(formula: Formula, open: readonly Addition[], phase: string): { readings?: Reading[] } {
+  const readings = formula.readings ?? []
+  const last = readings.at(-1)
+  if (!last?.afterPhase || open.some((x) => x.afterReading >= readings.length)) return {}
+  return { readings: [...readings.slice(0, -1), { ...last, afterPhase: phase }] }
 }
 const tidy = (percent: number) => Number(percent.toFixed(5))
 

@@ -1,53 +1,12 @@
 import * as z from 'zod'
-import data from '../../data/containers.json' with { type: 'json' }
 import type { Assessment } from '../assess/types.ts'
-import { expectedBody } from '../feel/body.ts'
+import { bodyOf, CONTAINER_FACTS as table, giveOut, isWhipped, WALLS } from '../feel/dispensing.ts'
 import { carriersOf, saltPercent } from '../assess/carriers.ts'
-import { CONTAINER_KINDS, type ContainerKind } from '../label/use-within.ts'
+import { CONTAINER_KINDS, type ContainerKind } from '../shapes/containers.ts'
 import { hasTrait } from '../shapes/material.ts'
-import { KINDS } from '../shapes/formula.ts'
-import { MATERIAL_KINDS } from '../shapes/material.ts'
 import { sayNumber, sayPercent } from '../text/format.ts'
 
-const span = z.tuple([z.number(), z.number()])
-const WALLS = ['glass', 'pp', 'hdpe', 'pet', 'acrylic', 'aluminium', 'lacquered'] as const
-const Table = z.strictObject({
-  source: z.string(),
-  kinds: z.record(
-    z.enum(CONTAINER_KINDS),
-    z.strictObject({
-      name: z.string(),
-      /** Body that it gives out, mPa·s. */
-      from: z.number(),
-      to: z.number(),
-      /** Percent of the brimful volume that stays empty, and of the content that stays behind in use. */
-      headspace: z.number(),
-      left: z.number(),
-      water: z.boolean(),
-    }),
-  ),
-  walls: z.record(
-    z.enum(WALLS),
-    z.strictObject({
-      name: z.string(),
-      drinksScent: z.boolean().optional(),
-      mostCelsius: z.number().optional(),
-      mostAlcoholPercent: z.number().optional(),
-      mostScentPercent: z.number().optional(),
-      leastPh: z.number().optional(),
-      mostPh: z.number().optional(),
-      noSalt: z.boolean().optional(),
-    }),
-  ),
-  /** What stays on tools and in beakers, percent of the batch, by body. */
-  loss: z.array(z.strictObject({ below: z.number(), percent: span, says: z.string() })),
-  smallBatch: z.strictObject({ belowGrams: z.number(), percent: z.number() }),
-  bodies: z.record(z.enum(KINDS), span),
-  densities: z.partialRecord(z.enum(MATERIAL_KINDS), z.number()),
-  whipped: span,
-})
-const table = Table.parse(data)
-export { CONTAINER_KINDS, type ContainerKind }
+export { bodyOf, CONTAINER_KINDS, type ContainerKind }
 export const WALL_KINDS = WALLS
 export const containerWord = (kind: ContainerKind) => table.kinds[kind].name
 export const wallWord = (wall: (typeof WALLS)[number]) => table.walls[wall].name
@@ -67,16 +26,6 @@ export const Container = z.looseObject({
   note: z.string().max(2000).optional(),
 })
 export type Container = z.infer<typeof Container>
-
-/** Expected body, mPa·s: from the emulsion where it is one, else by what such a product usually is. */
-export function bodyOf(a: Assessment): { low: number; high: number } {
-  const body = expectedBody(a)
-  if (body) return body.viscosity
-  const [low, high] = table.bodies[a.formula.product.kind]
-  return { low, high }
-}
-
-const isWhipped = (a: Assessment) => a.formula.method?.choices?.['body'] === 'whip'
 
 /** The volume that a gram of a kind takes where its own density is not known: near water. */
 const UNKNOWN = 1
@@ -153,8 +102,9 @@ export function suits(a: Assessment, c: Pick<Container, 'kind' | 'wall'>): Suits
   const never: string[] = []
   const mind: string[] = []
   const wet = a.preservation.needed
-  if (low > kind.to) never.push('It is too thick to come out of it.')
-  else if (high < kind.from) never.push('It is too thin for it: it runs, spits or spills.')
+  const flow = giveOut(a, c.kind)
+  if (flow === 'too-thick') never.push('It is too thick to come out of it.')
+  else if (flow === 'too-thin') never.push('It is too thin for it: it runs, spits or spills.')
   else if (high > kind.to * SHORTFALL || low * SHORTFALL < kind.from)
     mind.push('Its body may end up outside what this gives out well: try one first.')
   if (wet && !kind.water)

@@ -1,3 +1,4 @@
+import { withGuesses } from '../assess/guesses.ts'
 import { linesOf } from '../assess/lines.ts'
 import type { Assessment } from '../assess/types.ts'
 import { adjusterKey } from '../dosing/fit.ts'
@@ -92,7 +93,7 @@ const CAUTIONS: Caution[] = [
   },
 ]
 
-const linesWith = (a: Assessment, trait: Trait) => linesOf(a, (m) => hasTrait(m, trait))
+const linesWith = (a: Assessment, trait: Trait) => linesOf(withGuesses(a), (m) => hasTrait(m, trait))
 
 const names = (a: Assessment, indexes: number[]) =>
   listWords([...new Set(indexes.map((i) => a.lines[i]!.label))])
@@ -127,7 +128,7 @@ function traitLines(a: Assessment): Map<Trait, number[]> {
 
 const byTrait: Rule = (a) => {
   const seen = new Set<string>()
-  const traits = traitLines(a)
+  const traits = traitLines(withGuesses(a))
   return CAUTIONS.flatMap((caution): Finding[] => {
     if (seen.has(caution.code) || (caution.when && !caution.when(a))) return []
     const indexes = traits.get(caution.trait) ?? []

@@ -34,6 +34,7 @@ import {
   slurry,
 } from './thickener.ts'
 import { allergens, formaldehyde, unknownContent } from './traces.ts'
+import { soapInAcid } from './soap.ts'
 import { total } from './total.ts'
 import type { Finding, Rule, Severity } from './types.ts'
 import { exfoliants, extracts, scentTotal } from './loads.ts'
@@ -64,6 +65,7 @@ export const RULES: readonly Rule[] = [
   oilSolids,
   premixes,
   emulsifier,
+  soapInAcid,
   oilLoad,
   volumes,
   charge,

@@ -4,7 +4,7 @@ import type { Assessment } from '../assess/types.ts'
 import { acidOf, asAcid, freeShare } from '../ph/families.ts'
 import type { Product } from '../shapes/formula.ts'
 import { hasTrait } from '../shapes/material.ts'
-import { listWords, sayNumber, sayPercent } from '../text/format.ts'
+import { capitalise, listSome, listWords, sayNumber, sayPercent, shorten } from '../text/format.ts'
 import { COMMON_PRACTICE, finding, type Rule } from './types.ts'
 import { isScent } from './usage.ts'
 
@@ -114,8 +114,9 @@ const SEVERAL = 4
 
 /** usage.scent-total: all that scents together, against what the site bears. */
 export const scentTotal: Rule = (a) => {
-  const indexes = linesOf(a, isScent)
+  const indexes = linesOf(withGuesses(a), isScent)
   if (indexes.length === 0) return []
+  const guessed = indexes.filter((i) => a.lines[i]!.material === null).map((i) => shorten(a.lines[i]!.label))
   const { site, rinse } = a.formula.product
   const wider = rinse === 'rinse-off' ? 2 : 1
   const [gentle, most] = (SCENT[site] ?? SCENT_BODY).map((x) => x * wider) as [number, number]
@@ -128,7 +129,7 @@ export const scentTotal: Rule = (a) => {
       severity,
       indexes,
       message: `${sayPercent(Number(sum.toPrecision(2)))} of scent in all; ${most > 0 ? `${sayPercent(gentle)} to ${sayPercent(most)} is the most` : 'none belongs'} in a product that is ${rinse} for ${site === 'eye' ? 'the eye area' : site}.`,
-      why: 'Their allergens and irritants add up, whatever each oil is.',
+      why: `Their allergens and irritants add up, whatever each oil is.${guessed.length > 0 ? ` ${capitalise(listSome(guessed))} ${guessed.length > 1 ? 'are' : 'is'} read as fragrance by name.` : ''}`,
     }),
   ]
 } // prettier-ignore

@@ -4,6 +4,7 @@ import { driftingOf } from '../dosing/effects.ts'
 import { meet, type WindowItem } from '../assess/windows.ts'
 import { capitalise, formatRange, listWords, sayNumber } from '../text/format.ts'
 import { beyondPrediction } from './doubt.ts'
+import { SOAP_FROM, soapLines } from './soap.ts'
 import { aimFor, isUnsafeAsWritten, nothingFits } from './unsafe-ph.ts'
 import { COMMON_PRACTICE, finding, type Finding, type Rule } from './types.ts'
 
@@ -120,8 +121,13 @@ export const outsideWindow: Rule = (a) => {
 export const preferences: Rule = (a) => {
   const range = a.reading ? { min: a.reading.ph, max: a.reading.ph } : (a.formula.targetPh ?? null)
   if (!range || a.emulsion?.type === 'water-in-oil') return []
+  const soaps = soapLines(a)
   const missed = a.ph.items.filter(
-    (item) => item.grade === 'prefers' && (range.max < item.min - 0.3 || range.min > item.max + 0.3),
+    (item) =>
+      item.grade === 'prefers' &&
+      // soap in acid is no matter of preference
+      !(range.max < SOAP_FROM && item.lines.some((i) => soaps.includes(i))) &&
+      (range.max < item.min - 0.3 || range.min > item.max + 0.3),
   )
   if (missed.length === 0) return []
   return [
@@ -130,7 +136,7 @@ export const preferences: Rule = (a) => {
       severity: 'note',
       indexes: missed.flatMap((item) => item.lines),
       message: `${capitalise(listWords(missed.map((item) => `${item.label} prefers pH ${formatRange(item)}`)))}.`,
-      why: 'It keeps less well outside, and still does its work.',
+      why: 'It is less stable outside this range.',
       source: COMMON_PRACTICE,
     }),
   ]

@@ -55,7 +55,15 @@ const Data = z.strictObject({
       when: When,
     }),
   ),
-  directions: z.record(z.enum(KINDS), z.string()),
+  /** How it is used: the first row that fits the kind, site and rinse. */
+  directions: z.array(
+    z.strictObject({
+      kinds: z.array(z.enum(KINDS)).min(1),
+      sites: z.array(z.enum(SITES)).optional(),
+      rinse: z.enum(RINSES).optional(),
+      text: z.string(),
+    }),
+  ),
   more: z.array(z.strictObject({ text: z.string(), when: When })),
 })
 export const LABEL = Data.parse(data)

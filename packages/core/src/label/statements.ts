@@ -4,6 +4,7 @@ import { isFresh } from '../findings/preservative.ts'
 import { claimsSun } from '../findings/claims.ts'
 import { formaldehydeIsSaid, type LabelRegion } from '../findings/traces.ts'
 import { hasTrait, type Material, type Trait } from '../shapes/material.ts'
+import type { Product } from '../shapes/formula.ts'
 import { slug } from '../text/names.ts'
 import { LABEL, type When } from './data.ts'
 
@@ -86,8 +87,16 @@ export function statementsOf(a: Assessment, region: LabelRegion): Statement[] {
   })
 }
 
+const fitsProduct = (row: (typeof LABEL.directions)[number], { kind, site, rinse }: Product) =>
+  row.kinds.includes(kind) &&
+  (row.sites === undefined || row.sites.includes(site)) &&
+  (row.rinse === undefined || row.rinse === rinse)
+
 /** How it is used, a sentence each. */
 export const directionsOf = (a: Assessment): string[] => [
-  LABEL.directions[a.formula.product.kind],
+  ...LABEL.directions
+    .filter((row) => fitsProduct(row, a.formula.product))
+    .slice(0, 1)
+    .map((row) => row.text),
   ...LABEL.more.filter((m) => holds(a, m.when, a.formula.product.region)).map((m) => m.text),
 ]

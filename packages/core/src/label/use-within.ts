@@ -1,9 +1,9 @@
 import * as z from 'zod'
 import data from '../../data/keeping.json' with { type: 'json' }
 import type { Assessment } from '../assess/types.ts'
-import { acidEffectAt } from '../preservation/effect.ts'
+import { acidEffectAt, holds, holdsAt } from '../preservation/effect.ts'
+import type { ContainerKind } from '../shapes/containers.ts'
 import { hasTrait, type Material } from '../shapes/material.ts'
-import { coverAt, isAdequate } from '../preservation/preservation.ts'
 import { capitalise, formatRange, listWords, sayNumber } from '../text/format.ts'
 
 const span = z.tuple([z.number(), z.number()])
@@ -20,17 +20,6 @@ const table = z
   .parse(data)
 
 /** What lets air and fingers in, and what does not. */
-export const CONTAINER_KINDS = [
-  'jar',
-  'pump',
-  'airless',
-  'tube',
-  'dropper',
-  'spray',
-  'tin',
-  'flip-top',
-] as const
-export type ContainerKind = (typeof CONTAINER_KINDS)[number]
 const SHUT: readonly ContainerKind[] = ['pump', 'airless', 'tube', 'spray', 'flip-top']
 
 /** What is known beside the formula. */
@@ -75,7 +64,7 @@ function byWater(a: Assessment, facts: KeepingFacts): KeepingReason[] {
   const { preservation: p, formula, workingPh } = a
   if (!p.needed && !p.selfPreserving) return []
   if (p.selfPreserving) return [classed('alcohol')]
-  const works = p.adequate && isAdequate(coverAt(p.uses, workingPh, p)) && holdsAsWritten(a)
+  const works = p.adequate && holdsAt(p, workingPh) && holdsAsWritten(a)
   if (!works) {
     if (p.uses.length > 0) return [classed('weak', weakWords(a))]
     const plants = a.lines.some(
@@ -110,8 +99,8 @@ const isInfused = (a: Assessment) =>
 /** Where nothing was read, what is written has to hold as well: a target alone preserves nothing. */
 function holdsAsWritten(a: Assessment): boolean {
   if (a.reading || !a.predictedPh) return true
-  const { verdict } = acidEffectAt(a.preservation, a.predictedPh.value) ?? { verdict: 'enough' }
-  return verdict === 'enough' || verdict === 'short'
+  const effect = acidEffectAt(a.preservation, a.predictedPh.value)
+  return effect === null || holds(effect)
 }
 
 function weakWords(a: Assessment): string {
@@ -120,7 +109,7 @@ function weakWords(a: Assessment): string {
   if (!window || ph === null) return table.classes.weak.says
   const acid = acidEffectAt(a.preservation, ph)
   const off = ph > window.max || (ph < window.min && !worksBelow)
-  return off || (acid && acid.verdict !== 'enough')
+  return off || (acid && !holds(acid))
     ? `at pH ${sayNumber(ph, 1)} the preservation does not cover (it needs pH ${formatRange(window)}): as fresh until that is mended`
     : table.classes.weak.says
 }

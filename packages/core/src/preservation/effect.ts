@@ -98,6 +98,15 @@ export function acidEffectAt(p: Preservation, ph: number): AcidEffect | null {
   }
 }
 
+/** Whether acids still preserve, well or a little short of the need. */
+export const holds = (effect: AcidEffect) => effect.verdict === 'enough' || effect.verdict === 'short'
+
+/** Whether a preservation covers all groups at a pH (null: where it suits it best): what findings, label and keeping time say. */
+export function holdsAt(p: Preservation, ph: number | null): boolean {
+  const effect = ph === null ? null : acidEffectAt(p, ph)
+  return effect ? holds(effect) : isAdequate(coverAt(p.uses, ph, p))
+}
+
 const [LOW, HIGH] = [2, 9]
 /** The highest pH at which the acids still have what they need; null where they never have, at this dose. */
 export function enoughUpTo(p: Preservation): number | null {

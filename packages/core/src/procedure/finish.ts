@@ -1,4 +1,6 @@
 import type { AssessedLine } from '../lines/types.ts'
+import type { Assessment } from '../assess/types.ts'
+import { containerName, shutContainers } from '../feel/dispensing.ts'
 import { aimPh } from '../dosing/aim.ts'
 import { DOSE_WAIT, DOSE_WAIT_MINUTES } from '../dosing/dosing.ts'
 import { adjusterKey } from '../dosing/fit.ts'
@@ -131,6 +133,16 @@ function weighAdjusters({ m }: Making, base: Part, lines: readonly AssessedLine[
   })
 }
 
+/** Names of containers that a step proposes. */
+const PROPOSED = 2
+/** What keeps fingers out of the product, where it comes out of it. */
+function containerWords(a: Assessment): string {
+  const shut = shutContainers(a).slice(0, PROPOSED).map(containerName)
+  return shut.length > 0
+    ? `A ${listWords(shut, 'or')} keeps fingers out.`
+    : 'A wide jar: too thick for a pump or tube. Take it out with a clean spatula.'
+}
+
 /** Whipping, folding, filling, labelling and the look a day later. */
 export function end(making: Making, vessel: string) {
   const { a, m, choices } = making
@@ -180,7 +192,7 @@ export function end(making: Making, vessel: string) {
     key: 'fill',
     kind: 'fill',
     title: whipped ? 'Pipe it into clean jars' : 'Fill a clean container',
-    detail: firm && !whipped ? 'While it still flows.' : 'A pump or tube keeps fingers out.',
+    detail: firm && !whipped ? 'While it still flows.' : containerWords(a),
     hands: 8,
     celsius: null,
     equipment: ['container', whipped ? 'piping bag' : 'funnel or spatula'],

@@ -68,6 +68,8 @@ export const TRAITS = [
   /** Makes a soap that emulsifies, with a base and with a fatty acid. */
   'soap-acid',
   'soap-base',
+  /** A soap as it is sold: the salt of a fatty acid. */
+  'soap',
   /** A solid that needs an oil to dissolve in. */
   'oil-solid',
   /** Kept on purpose as a fine suspension by one school. */
