@@ -41,7 +41,7 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
   await button(page, 'Do this: Leave it and record what is').click()
   await expect(page.getByRole('row', { name: /Glycerin/ })).toContainText('left so')
   await pour(page, 'Distilled water')
-  await pour(page, 'Lactic acid')
+  await pour(page, 'Lactic acid, 90 % solution')
   await expect(page.getByText('All of it is weighed')).toBeVisible()
   await done(page)
 

@@ -6,7 +6,7 @@ const CREAM: [string, string, string][] = [
   ['betaine', 'Betaine (trimethylglycine)', '1,5'],
   ['alantoin', 'Allantoin', '0.3'],
   ['xanthan', 'Xanthan gum', '0.2'],
-  ['sodium phytate', 'Sodium phytate solution', '0.2'],
+  ['sodium phytate', 'Sodium phytate', '0.2'],
   ['meadowfoam', 'Meadowfoam seed oil', '5'],
   ['squalane', 'Squalane', '4'],
   ['coco-caprylate', 'Coco-caprylate', '3'],
@@ -18,7 +18,7 @@ const CREAM: [string, string, string][] = [
   ['panthenol', 'Panthenol (D-form)', '2'],
   ['bisabolol', 'Bisabolol', '0.2'],
   ['vitamin e', 'Tocopherol (vitamin E)', '0.3'],
-  ['beta-glucan', 'Beta-glucan 1 % solution', '2'],
+  ['beta-glucan', 'Beta-glucan', '2'],
   ['oat extract', 'Oat extract', '1'],
   ['phenoxyethanol, ethylhexylglycerin', 'Phenoxyethanol with ethylhexylglycerin', '1'],
 ]

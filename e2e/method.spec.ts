@@ -14,7 +14,7 @@ test('the method of a cream is planned, changed, and keeps its changes', async (
   await steps.getByLabel('What is done').fill('Stick on the blue labels')
   await steps.getByLabel('Hands, minutes').fill('seven')
   await steps.getByRole('button', { name: 'Keep' }).click()
-  await expect(steps.getByText('Type the minutes as a number.')).toBeVisible()
+  await expect(steps.getByText('Type the time in minutes, such as 20 or 1 h 30.')).toBeVisible()
   await steps.getByLabel('Hands, minutes').fill('7')
   await steps.getByRole('button', { name: 'Keep' }).click()
   await expect(steps.getByText('Stick on the blue labels')).toBeVisible()

@@ -12,8 +12,13 @@ test('every keystroke is judged, and what cannot be an amount changes nothing', 
     await expect(field).toHaveAttribute('aria-invalid', 'true')
     await expect(page.getByRole('alert')).toHaveText(/\.$/)
   }
+  // what cannot be read stays to be put right, and Escape takes it back
   await field.blur()
-  await expect(field).toHaveValue('12.00')
+  await expect(field).toHaveValue('<b>9</b>')
+  await expect(page.getByRole('alert')).toBeVisible()
+  await field.press('Escape')
+  await expect(field).toHaveValue('3.00')
+  await field.fill('12')
   await field.fill('2,5 %')
   await expect(page.getByText('12 %', { exact: false })).toHaveCount(0)
   await field.fill('')
@@ -189,7 +194,12 @@ test('the batch is scaled, with commas too, and nonsense is refused', async ({ p
   await batch.fill('-3')
   await expect(page.getByRole('alert')).toBeVisible()
   await batch.blur()
-  await expect(batch).toHaveValue('512.5')
+  await expect(batch).toHaveValue('-3')
+  await batch.press('Escape')
+  await expect(batch).toHaveValue('200')
+  await batch.pressSequentially('5 oz')
+  await expect(page.getByText('5 oz = 141.75')).toBeVisible()
+  await expect(page.locator('.sheet .total')).toContainText('141.75')
 })
 
 test('works without sideways scrolling on a phone held upright', async ({ page }) => {

@@ -77,7 +77,7 @@ describe('one way to dose, at the desk and at the table', () => {
     const a = assess({ ...toner(), readings: [read(3.4)] })
     for (const [text, said] of [
       ['', /how strong/],
-      ['x', /number/i],
+      ['x', /in percent/],
       ['80', /dissolve/],
     ] as const) {
       const dosing = at(a, { adjuster: 'sodium-hydroxide', strengthText: text })

@@ -92,7 +92,7 @@ describe('sentences', () => {
     }
   })
   it('and directions never print a factor of protection or a medical word', () => {
-    for (const words of [...LABEL.statements.map((s) => s.text), ...Object.values(LABEL.directions)])
+    for (const words of [...LABEL.statements.map((s) => s.text), ...LABEL.directions.map((d) => d.text)])
       expect(words).not.toMatch(/\bSPF|PA\+|cures?\b|heals?\b|treats?\b|acne|eczema/i)
   })
 })

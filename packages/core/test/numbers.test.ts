@@ -81,7 +81,7 @@ describe('units as people type them', () => {
     [
       '20 g',
       { min: 0, max: 200, what: 'the temperature', unit: '°C' },
-      { error: 'Type the temperature as a temperature, such as 72 or 160 °F.' },
+      { error: 'Type the temperature in °C or °F, such as 72 or 160 °F.' },
     ],
     ['1 h 30', { min: 0, max: 1440, what: 'the time', unit: 'min' }, { value: 90 }],
     ['20 min', { min: 0, max: 1440, what: 'the time', unit: 'min' }, { value: 20 }],
@@ -94,7 +94,7 @@ describe('units as people type them', () => {
     [
       '20 %',
       { min: 0, max: 1000, what: 'the batch', unit: 'g' },
-      { error: expect.stringContaining('as a weight or volume') as string },
+      { error: expect.stringContaining('in a unit of weight or volume') as string },
     ],
     ['5 oz', { min: 0, max: 1000, what: 'the batch', unit: 'g' }, { value: 141.747615 }],
     ['10 %', { min: 0, max: 100, what: 'the strength', unit: '%' }, { value: 10 }],

@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { friedman, friedmanExact, neededPeople, ranksOf, differAll, differFrom } from '../src/stats/ranks.ts'
 import { FEEL, attributesFor, leans, ownAttribute } from '../src/trials/data.ts'
 import { planTrial } from '../src/trials/plan.ts' // prettier-ignore
+import { trialReport } from '../src/trials/report.ts'
 import { trialVerdict } from '../src/trials/verdict.ts'
 import { wish } from './trial-pieces.ts'
 
@@ -52,12 +53,13 @@ describe('ranks, exactly', () => {
 })
 
 describe('a verdict', () => {
-  const scored = (rows: Record<string, number[][]>, reference: number | null = null) => {
+  const trialOf = (rows: Record<string, number[][]>, reference: number | null = null) => {
     const t = planTrial(wish({ samples: ['w', 'x', 'y', 'z', 'v'].slice(0, Object.values(rows)[0]![0]!.length).map((name) => ({ name, formula: null })), reference, varies: 'jar', people: Object.values(rows)[0]!.map((_, i) => `P${i}`), rounds: 1, attributes: attributesFor(false).filter((a) => a.id in rows), decides: null })) // prettier-ignore
     for (const [attribute, of] of Object.entries(rows))
       of.forEach((row, i) => row.forEach((value, j) => t.scores.push({ by: `p${i + 1}`, round: 1, sample: 'abcde'[j]!, attribute, value }))) // prettier-ignore
-    return trialVerdict(t)
+    return t
   }
+  const scored = (...asked: Parameters<typeof trialOf>) => trialVerdict(trialOf(...asked))
   it('names the effect first and the test behind it', () => {
     const [r] = scored({ spread: [[2, 5, 8], [1, 4, 7], [3, 5, 9], [2, 6, 8], [2, 4, 7]] }, 0).readings // prettier-ignore
     expect(r!.says).toMatch(/^C spreads further than the reference \(by 5\.8 of 10; 5 of 5 people\)/)
@@ -88,6 +90,14 @@ describe('a verdict', () => {
   it('trusts the exact test of pairs where two samples were scored', () => {
     const four = [[3, 6], [2, 5], [4, 8], [3, 4]] // prettier-ignore
     expect(friedman(four)!.p).toBeLessThan(0.05)
+    // the command and the screen use one test: 5 of 5 is 0.063, 6 of 6 0.031 (exact sign test)
+    const reported = (rows: number[][]) => trialReport(trialOf({ spread: rows })).report.attributes[0]!
+    const five = reported([...four, [1, 2]])
+    expect(five.friedman!.p).toBeCloseTo(0.0625, 4)
+    expect(five.differ).toEqual([])
+    const sixth = reported([...four, [1, 2], [5, 6]])
+    expect(sixth.friedman!.p).toBeCloseTo(0.03125, 5)
+    expect(sixth.differ).toHaveLength(1)
     const [r] = scored({ spread: four }).readings
     expect(r!.tells).toBe(false)
     expect(r!.says).toMatch(/^B spreads further than A \(by .*; 4 of 4 people\): too few to tell\.$/)

@@ -91,7 +91,7 @@ describe('weighing', () => {
     await send('What the scale shows')
     expect(part('[role="status"]', /\w/).textContent).toMatch(/weight|scale|Type/i)
     await type('What the scale shows', 'a lot')
-    expect(part('[role="alert"]', /./).textContent).toMatch(/as a weight or volume, such as/)
+    expect(part('[role="alert"]', /./).textContent).toMatch(/in a unit of weight or volume, such as/)
     expect(await events(id)).toHaveLength(before)
   })
   it('stops at an over-pour with ways out; taking out is an entry of its own', async () => {

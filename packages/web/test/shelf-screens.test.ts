@@ -60,7 +60,7 @@ describe('a lot', () => {
     await send('Lot number')
     await shows('Type how many grams are left.')
     await type('Left, in grams', 'half')
-    expect(part('[role="alert"]', /./).textContent).toMatch(/as a weight or volume, such as/)
+    expect(part('[role="alert"]', /./).textContent).toMatch(/in a unit of weight or volume, such as/)
     expect(button('Add').disabled).toBe(true)
     expect(field('Left, in grams').value).toBe('half')
     expect(useLots().lots).toEqual([])

@@ -187,6 +187,30 @@ describe('setting up', () => {
     expect(s.what.value).toBe('the amount of glycerin')
     expect(s.warnings.value.join(' ')).toMatch(/bought product/)
   })
+  it('means every level that is typed, also where the answer to the first came in between', async () => {
+    const { s } = await begin({ varies: 'level' })
+    s.line.value = s.lines.value.find((l) => /glycerin/.test(l.label))!.value
+    await nextTick()
+    // an answer to each step of typing, as on a slow machine
+    for (const typed of ['2', '2;', '2; 6', '2; 6,', '2; 6,5']) {
+      s.levels.value = typed
+      await nextTick()
+      await nextTick()
+    }
+    expect(s.picked.value).toEqual(['2', '6.5'])
+    expect(s.chosen.value).toHaveLength(2)
+  })
+  it('leaves out what was taken away, whatever answers come later', async () => {
+    const { s } = await begin({ varies: 'level' })
+    s.line.value = s.lines.value.find((l) => /glycerin/.test(l.label))!.value
+    await nextTick()
+    await nextTick()
+    s.picked.value = s.picked.value.filter((key) => key !== '4')
+    s.levels.value = '2; 4; 6; 8'
+    await nextTick()
+    await nextTick()
+    expect(s.picked.value).toEqual(['2', '6', '8'])
+  })
   it('compares versions with the sheet, and schools of the method', async () => {
     const { s, id } = await begin({ varies: 'version' })
     await addVersion(id, { ...lotion, targetPh: { min: 5, max: 5.2 } }, 'milder', 'v9', AT)

@@ -17,6 +17,8 @@ export interface AssessedLine extends LineAmount {
   label: string
   /** Name of what is weighed, with its strength. */
   weighedAs: WeighedName
+  /** What that name says behind the material: `10 % solution`; null where it says nothing. */
+  strengthWords: string | null
   /** Percent w/w of the material in what is weighed; null where it is pure. */
   strengthPercent: number | null
   /** A solution or dispersion of what comes dry otherwise. */

@@ -35,14 +35,32 @@ export function weighedName(
   strengthPercent: number | null,
   material: Material | null,
 ): WeighedName {
-  if (strengthPercent !== null)
-    return `${name}, ${sayPercent(strengthPercent)} ${strengthWord(material, strengthPercent)}` as WeighedName
-  const solidLye = material?.form === 'powder' && hasTrait(material, 'lye')
-  return (solidLye ? `${name}, solid` : name) as WeighedName
+  const words = strengthWords(strengthPercent, material)
+  return (words === null ? name : `${name}, ${words}`) as WeighedName
 }
+
+/** What stands behind a name: `10 % solution`, or `solid` for a lye; null for everything else that is pure. */
+function strengthWords(strengthPercent: number | null, material: Material | null): string | null {
+  if (strengthPercent !== null)
+    return `${sayPercent(strengthPercent)} ${strengthWord(material, strengthPercent)}`
+  return material?.form === 'powder' && hasTrait(material, 'lye') ? 'solid' : null
+}
+
+/** Crystal water is part of a salt as it is sold; its name needs no figure. */
+const saysStrength = (material: Material | null) => material?.form !== 'powder' || hasTrait(material, 'lye')
+
+/** A material as it is supplied: `sodium lactate, 60 % solution`. */
+export const suppliedName = (material: Material): WeighedName =>
+  weighedName(
+    material.name,
+    material.parts || !saysStrength(material) ? null : (material.strengthPercent ?? null),
+    material,
+  )
 
 export interface WeighedForm {
   name: WeighedName
+  /** What the name says behind the material: `10 % solution`; null where it says nothing. */
+  strengthWords: string | null
   /** Percent w/w of the material in what is weighed; null where it is pure. */
   strengthPercent: number | null
   /** The line is a solution or dispersion of a material that comes dry otherwise: it pours and is never dissolved again. */
@@ -67,15 +85,14 @@ export function weighedForm(line: Line, resolved: ResolvedLine): WeighedForm {
   const supplied = material?.parts ? undefined : material?.strengthPercent
   const active = line.strengthPercent ?? supplied ?? 100
   const strengthPercent = active < 100 ? active : null
-  // Crystal water is part of a salt as it is sold; its name needs no figure.
-  const ownForm =
-    line.strengthPercent === undefined && material?.form === 'powder' && !hasTrait(material, 'lye')
+  const told = line.strengthPercent !== undefined || saysStrength(material) ? strengthPercent : null
   const isSolution =
     line.strengthPercent !== undefined &&
     line.strengthPercent < (supplied ?? 100) &&
     !(material?.form === 'powder' && line.strengthPercent > PURITY_FROM)
   const form: WeighedForm = {
-    name: weighedName(label, ownForm ? null : strengthPercent, material),
+    name: weighedName(label, told, material),
+    strengthWords: strengthWords(told, material),
     strengthPercent,
     isSolution,
     material: isSolution && material ? asLiquid(material) : material,

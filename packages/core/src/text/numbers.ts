@@ -110,10 +110,10 @@ export type TypedNumber = { value: number | null; said?: string } | { error: str
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 const ASKS: Record<FieldUnit, string> = {
-  g: 'as a weight or volume, such as 5 g, 2 oz, 50 mL or 20 drops',
-  mL: 'as a volume, such as 50 mL, 2 fl oz or 1 L',
+  g: 'in a unit of weight or volume, such as 5 g, 2 oz, 50 mL or 20 drops',
+  mL: 'in a unit of volume, such as 50 mL, 2 fl oz or 1 L',
   '%': 'in percent',
-  '°C': 'as a temperature, such as 72 or 160 °F',
+  '°C': 'in °C or °F, such as 72 or 160 °F',
   min: 'in minutes, such as 20 or 1 h 30',
 }
 

@@ -52,15 +52,19 @@ export function trialReport(trial: Trial): { report: TrialReport; leftOut: strin
     // where nobody scored all, the means are still those of who scored each
     const told = whole.length > 0 ? whole : people
     const rows = whole.map((p) => samples.map((s) => p.of.get(s.id)!))
-    const test = friedman(rows)
+    const test = friedmanOf(rows)
     const reference = samples.findIndex((s) => s.reference)
     const pairs = !test
       ? []
-      : reference < 0
-        ? differAll(rows)
-        : differFrom(rows, reference).map((i): [number, number] =>
-            i < reference ? [i, reference] : [reference, i],
-          )
+      : samples.length === 2
+        ? test.p <= LEVEL
+          ? [[0, 1] as [number, number]]
+          : []
+        : reference < 0
+          ? differAll(rows)
+          : differFrom(rows, reference).map((i): [number, number] =>
+              i < reference ? [i, reference] : [reference, i],
+            )
     const byId = <T>(values: readonly T[]) => Object.fromEntries(samples.map((s, i) => [s.id, values[i]!]))
     return {
       id: attribute.id,
@@ -71,6 +75,21 @@ export function trialReport(trial: Trial): { report: TrialReport; leftOut: strin
     } // prettier-ignore
   })
   return { report: { attributes, triangle: triangleOf(trial), pairs: pairsOfTrial(trial) }, leftOut }
+}
+
+const LEVEL = 0.05
+
+/**
+ * Friedman of the ranks; of two samples with its exact p, which is that of the sign test: chi-squared is too sure of few
+ * people there.
+ */
+export function friedmanOf(rows: readonly (readonly number[])[]): Friedman | null {
+  const test = friedman(rows)
+  const [first] = rows
+  if (!test || first?.length !== 2) return test
+  const apart = rows.filter(([x, y]) => Math.abs(x! - y!) > 1e-9)
+  const more = apart.filter(([x, y]) => x! > y!).length
+  return { ...test, p: apart.length > 0 ? pairTest(more, apart.length).p : 1 }
 }
 
 function triangleOf({ triangles }: Trial): TrialReport['triangle'] {

@@ -1,5 +1,5 @@
 import { friedmanExact, neededPeople } from '../stats/ranks.ts'
-import { pairTest, triangleTest } from '../stats/choices.ts'
+import { triangleTest } from '../stats/choices.ts'
 import { formatNumber, sayNumber } from '../text/format.ts'
 import { MOST_PEOPLE, type Trial, type TrialAttribute, type TrialSample } from '../shapes/trial.ts'
 import { leans, scaleOf } from './data.ts'
@@ -152,9 +152,9 @@ function sentence(trial: Trial, attribute: TrialAttribute, result: AttributeResu
   if (k === 2) {
     // two samples: the exact test of pairs, since Friedman's is too sure of few people
     const { more, less, size, agree: times } = effect(samples[0]!.id, samples[1]!.id)
-    const apart = rows.filter((r) => Math.abs(r[0]! - r[1]!) > 1e-9).length
-    const { p, differ } = pairTest(times, apart)
-    const test = apart > 0 ? `pairs, p ${sayP(p)} exactly` : ''
+    const differ = result.differ.length > 0
+    const p = result.friedman?.p ?? 1
+    const test = result.friedman ? `pairs, p ${sayP(p)} exactly` : ''
     const says = `${upper(name(more))} ${leans(attribute, true)} than ${name(less)} (by ${sayEffect(attribute, size)}; ${times} of ${people(n)})`
     return differ ? { says: `${says}.`, test, tells: true } : { says: size < 1e-9 ? 'Both alike.' : `${says}: too few to tell.`, test, tells: false }
   }

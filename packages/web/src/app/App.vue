@@ -109,7 +109,7 @@ main {
 @media (max-width: 620px) {
   /* the places lie at the bottom */
   main {
-    padding-bottom: calc(60px + env(safe-area-inset-bottom));
+    padding-bottom: var(--menu-height);
   }
 }
 @media print {

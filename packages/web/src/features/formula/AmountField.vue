@@ -78,6 +78,9 @@ function restore() {
 }
 
 function onFocus(event: FocusEvent) {
+  ;(event.target as HTMLInputElement).select()
+  // what could not be read still stands there, and goes back to what was before it
+  if (typed.value !== null) return
   const { percent, grams, fill } = source.value
   before = fill
     ? { type: 'set-fill', at: props.line }
@@ -86,7 +89,6 @@ function onFocus(event: FocusEvent) {
       : grams !== undefined
         ? amountEdit('grams', grams)
         : { type: 'clear-amount', at: props.line }
-  ;(event.target as HTMLInputElement).select()
 }
 /** What was typed counts when the field is left; what could not be read stays there, and the amount is as it was. */
 function onBlur() {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { parseNumber, sayNumber } from '@omblet/core'
-import { ref } from 'vue'
+import { nextTick, ref } from 'vue'
 import { useEditor } from '../../stores/editor'
 import { useTools } from '../../stores/tools'
 
@@ -18,6 +18,7 @@ function setBatch(grams: number | null) {
     editor.apply({ type: 'scale-batch', batchGrams: grams }, 'batch')
 }
 function onFocus() {
+  if (batchText.value !== null) return
   before = editor.assessment?.amounts.batchGrams ?? null
 }
 function onBatch(event: Event) {
@@ -34,6 +35,14 @@ function onBatch(event: Event) {
   batchSaid.value = 'said' in parsed ? parsed.said : undefined
   // a figure before a unit that is still being typed was never meant as grams
   setBatch('value' in parsed && parsed.value !== null ? parsed.value : before)
+}
+async function putBack(event: Event) {
+  setBatch(before)
+  batchText.value = null
+  batchError.value = null
+  batchSaid.value = undefined
+  await nextTick()
+  ;(event.target as HTMLInputElement).select()
 }
 /** What cannot be read stays in the field with what is wrong, and the batch is as it was. */
 function onBatchBlur() {
@@ -58,6 +67,7 @@ function onBatchBlur() {
         @input="onBatch"
         @blur="onBatchBlur"
         @keydown.enter="($event.target as HTMLInputElement).blur()"
+        @keydown.escape="putBack"
       />
       <span class="mono" aria-hidden="true">g</span>
     </span>

@@ -8,6 +8,7 @@ import {
   type Line,
   type LineRef,
   type Material,
+  suppliedName,
 } from '@omblet/core'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
@@ -190,7 +191,7 @@ defineExpose({ show })
         >
           <span class="names">
             <span
-              >{{ capitalise(material.name) }}
+              >{{ capitalise(suppliedName(material)) }}
               <span v-if="used.has(material.id)" class="muted small">in this formula</span
               ><span v-if="material.own" class="muted small">your own</span></span
             >

@@ -5,7 +5,6 @@ import {
   knownOf,
   phNotTold,
   formatNumber,
-  sayNumber,
   type AssessedLine,
   type CapMark,
 } from '@omblet/core'
@@ -85,10 +84,7 @@ const items = useLineMenu(() => props.line, {
       @keydown="onSideKey($event, 'name')"
     >
       <span class="common abreast grow breaks">
-        {{ name
-        }}<span v-if="source.strengthPercent" class="strength mono"
-          >{{ sayNumber(source.strengthPercent, 3) }} %</span
-        >
+        {{ name }}<span v-if="line.strengthWords" class="strength mono">{{ line.strengthWords }}</span>
         <FindingMark v-if="mark" :severity="mark" :size="14" />
         <span v-if="mark" class="hidden-text">({{ mark }})</span>
       </span>

@@ -42,6 +42,8 @@ const sheets = [
   { value: 'method', label: 'Method' },
   { value: 'card', label: 'Formula card' },
 ]
+/** Steps whose amounts and cautions stand in their detail. */
+const TOLD = new Set<string>(['ph', 'water'])
 const TITLES = { 'weigh-out': 'Weigh-out sheet', method: 'Method', card: 'Formula card' }
 const papers = [
   { value: 'a4', label: 'A4' },
@@ -145,7 +147,7 @@ const inci = computed(() => derived.value?.inci ?? '')
           <ol class="plain">
             <li v-for="step in block.steps" :key="step.key">
               <b class="box"></b><strong>{{ step.title }}.</strong
-              ><template v-if="step.detail"> {{ step.detail }}</template
+              ><template v-if="step.detail && TOLD.has(step.kind)"> {{ step.detail }}</template
               ><template v-if="step.look"> Until: {{ step.look }}.</template
               ><template v-if="step.note"> {{ step.note }}</template>
             </li>

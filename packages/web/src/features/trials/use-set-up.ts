@@ -39,24 +39,36 @@ interface Start {
 /** Which of what could be compared is, and what the others are held against. */
 function usePicked(varied: ReturnType<typeof useVaried>, start: Start) {
   const { formulaId, varies, line, school, options } = varied
-  const picked = ref<string[]>([...(start.pick ?? [])])
+  /** Keys that the maker ticked, and those that the maker took away: what comes later undoes neither. */
+  const ticked = ref<ReadonlySet<string>>(new Set(start.pick))
+  const unticked = ref<ReadonlySet<string>>(new Set())
+  /** What is in use stands in every comparison; levels and schools are all meant. */
+  const isMeant = (o: { key: string; current: boolean }) =>
+    o.current || ['level', 'school', 'jar'].includes(varies.value)
+  const picked = computed({
+    get: () =>
+      options.value
+        .filter((o) => ticked.value.has(o.key) || (isMeant(o) && !unticked.value.has(o.key)))
+        .map((o) => o.key),
+    set: (keys: string[]) => {
+      const gone = options.value.map((o) => o.key).filter((key) => !keys.includes(key))
+      ticked.value = new Set([...ticked.value, ...keys].filter((key) => !gone.includes(key)))
+      unticked.value = new Set([...unticked.value, ...gone].filter((key) => !keys.includes(key)))
+    },
+  })
   const bought = ref('')
   const reference = ref<string | null>(null)
   const all = ref(false)
   // another formula or another question begins with nothing chosen
   watch([formulaId, varies, line, school], () => {
-    picked.value = []
+    ticked.value = new Set()
+    unticked.value = new Set()
     reference.value = null
   })
   watch(
     options,
     (list) => {
       if (list.length === 0) return
-      // what is in use stands in every comparison; levels and schools are all meant
-      if (picked.value.length === 0)
-        picked.value = list
-          .filter((o) => o.current || ['level', 'school', 'jar'].includes(varies.value))
-          .map((o) => o.key)
       reference.value ??= list.find((o) => o.current)?.key ?? null
     },
     { immediate: true },

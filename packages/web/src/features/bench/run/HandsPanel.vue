@@ -170,7 +170,7 @@ useIntervalFn(() => void instruments.look(), 1500)
 <style scoped>
 .hands {
   position: sticky;
-  bottom: 77px;
+  bottom: calc(77px + var(--menu-height));
   z-index: 2;
   display: grid;
   gap: 0.25rem;

@@ -206,7 +206,7 @@ stayAwake('screen').catch(() => undefined)
 .run {
   display: flex;
   flex-direction: column;
-  min-height: 100dvh;
+  min-height: calc(100dvh - var(--menu-height));
 }
 .told {
   margin: 0.75rem 1rem 0;
@@ -229,7 +229,8 @@ stayAwake('screen').catch(() => undefined)
 }
 .bar {
   position: sticky;
-  bottom: 0;
+  /* above the menu, which lies at the bottom on a phone */
+  bottom: var(--menu-height);
   z-index: 3;
   display: flex;
   gap: 0.5rem;
@@ -266,6 +267,7 @@ stayAwake('screen').catch(() => undefined)
   }
   .table-columns {
     grid-template-columns: minmax(0, 1fr);
+    align-content: start;
     gap: 0.5rem;
     padding: 0.5rem;
   }

@@ -38,7 +38,7 @@ watch(
   },
   { immediate: true },
 )
-const read = (text: string) => parseNumber(text, { min: 0, max: 100_000, what: 'the minutes', unit: 'min' })
+const read = (text: string) => parseNumber(text, { min: 0, max: 100_000, what: 'the time', unit: 'min' })
 const fault = (text: string) => {
   const typed = read(text)
   return 'error' in typed ? typed.error : typed.value === null ? 'Type the minutes, or 0.' : null
