@@ -208,12 +208,12 @@ export {
 export { firstIssue, ReadError } from './text/json.ts'
 export { slug } from './text/names.ts'
 export { clockAt, minutesOfDay, sayMinutes } from './text/minutes.ts'
-export { isSoundRemedy, soundRemedies } from './findings/sound-remedies.ts'
+export { isSoundRemedy } from './findings/sound-remedies.ts'
 export { nothingFits } from './findings/unsafe-ph.ts'
-export { suppliedName, weighedName, type WeighedName } from './lines/weighed.ts'
+export { suppliedName, type WeighedName } from './lines/weighed.ts'
 export { densityOf as solutionDensity, DROP_ML } from './ph/adjusters.ts'
 export { unitOf } from './text/units.ts'
-export { readDayText, type ReadDay } from './text/days.ts'
+export { readDayText } from './text/days.ts'
 export { measuredOf } from './materials/measured.ts'
 export {
   parseAmount,

@@ -1,6 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applyEdit, assess, catalogue, findAll, isCaution, type Formula } from '../src/index.ts'
+import {
+  applyEdit,
+  assess,
+  catalogue,
+  findAll,
+  isCaution,
+  isSoundRemedy,
+  type Formula,
+} from '../src/index.ts'
+import { flawedRows, formulaOf, soundRows } from './rows.ts'
 import { CATALOGUE_DATA } from '../src/materials/catalogue.ts'
 import { cream, findingsOf, formula, only, phase, PRESERVED, simple } from './helpers.ts'
 
@@ -66,6 +75,37 @@ describe('remedies', () => {
         remedy.label,
       ).not.toContain(`${x.code} ${x.message}`)
     }
+  })
+})
+
+describe('a remedy is tried before it is offered', () => {
+  const eye = simple([['sodium lactate', 2], PRESERVED], {
+    product: { site: 'eye' },
+    targetPh: { min: 5, max: 6 },
+  })
+  const aim = (min: number, max: number) => ({
+    label: '',
+    edit: { type: 'patch' as const, patch: { targetPh: { min, max } } },
+  })
+  it('and falls away where another rule would refuse what it leads to', () => {
+    const a = assess(eye)
+    const before = findAll(a)
+    expect(isSoundRemedy(a, aim(3.5, 3.9), before)).toBe(false)
+    expect(isSoundRemedy(a, aim(5.5, 6.2), before)).toBe(true)
+  })
+  it('never proposes a target of no width, or one that the site does not bear', () => {
+    for (const row of [...flawedRows(), ...soundRows()])
+      for (const site of ['face', 'eye', 'scalp'] as const) {
+        const f = formulaOf(row)
+        const a = assess({ ...f, product: { ...f.product, site } })
+        for (const { edit } of findAll(a).flatMap((x) => x.remedies)) {
+          if (edit.type !== 'patch' || !edit.patch.targetPh) continue
+          const { min, max } = edit.patch.targetPh
+          expect(max - min).toBeGreaterThan(0.29)
+          expect(min).toBeGreaterThanOrEqual(a.ph.site.min - 1e-9)
+          expect(max).toBeLessThanOrEqual(a.ph.site.max + 1e-9)
+        }
+      }
   })
 })
 

@@ -17,5 +17,3 @@ export function beyondPrediction(a: Assessment): number {
   const buffered = model === null || balanceAt(model, reading.ph).capacity >= HARDLY_BUFFERED
   return Math.max(0, off - (buffered ? DOUBT[reading.method] : ROOM_UNBUFFERED))
 }
-
-export const isDoubted = (a: Assessment) => beyondPrediction(a) > 0

@@ -28,7 +28,3 @@ export function isSoundRemedy(a: Assessment, remedy: Remedy, before: readonly Fi
   const after = findAll(assess(applyEdit(a.formula, remedy.edit), a.catalogue))
   return !after.some((f) => f.severity !== 'note' && !DECLARED.has(f.code) && !wasThere(f, before))
 }
-
-/** The remedies of a finding that lead into no other rule's refusal. */
-export const soundRemedies = (a: Assessment, finding: Finding, before: readonly Finding[]): Remedy[] =>
-  finding.remedies.filter((remedy) => isSoundRemedy(a, remedy, before))

@@ -22,7 +22,7 @@ const WORDS: readonly (readonly [RegExp, Guess])[] = [
   [/\bpreservatives?\b|\bparabens?\b/, watery('preservative', 'preservative')],
   [/\bemulsifiers?\b|\bemulsifying\b/, { ...oily('emulsifier', 'emulsifying'), solubility: ['dispersible'] }],
   [/\bsolubili[sz]ers?\b/, watery('solubiliser', 'solubilising')],
-  [/\b(fragrance|parfum|perfume|aroma|scent|flavou?r|flavou?ring)\b(?! free\b)/, { ...oily('fragrance', 'perfuming'), phase: 'cool-down', traits: ['fragrance'] }],
+  [/\b(fragrance|parfum|perfume|aroma|scent|flavou?r|flavou?ring)\b(?![ -]free\b)/, { ...oily('fragrance', 'perfuming'), phase: 'cool-down', traits: ['fragrance'] }],
   [/\bessential oil\b|\b(peel|leaf|flower|bark|wood|needle|root) oil\b/, { ...oily('essential-oil', 'perfuming'), phase: 'cool-down', traits: ['fragrance'] }],
   [/\b(hydrosol|distillate)\b|\b(flower|floral|leaf|blossom|fruit|needle) water\b/, watery('hydrosol', 'solvent')],
   [/\b(hydroly[sz]ed|hydrolysate)\b|\bproteins?\b|\bpeptides?\b|\bcollagen\b|\bkeratin\b/, { ...watery('protein', 'skin conditioning'), phase: 'cool-down' }],
