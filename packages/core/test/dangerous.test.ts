@@ -106,7 +106,7 @@ describe('a strength is told with every amount: method, weigh-out sheet, card, B
 describe('what is typed into an amount', () => {
   const water = {}
   const oil = { density: 0.92 }
-  it.each<[string, { density?: number }, number | 'percent' | 'refused']>([
+  it.each<[string, { density?: number; solid?: boolean }, number | 'percent' | 'refused']>([
     ['20 drops', water, 1],
     ['20 drops', oil, 0.92],
     ['1 drop', water, 0.05],
@@ -123,6 +123,7 @@ describe('what is typed into an amount', () => {
     ['1 kg', water, 1000],
     ['3 g', water, 3],
     ['3 %', water, 'percent'],
+    ['20 drops', { density: 0.6, solid: true }, 'refused'],
     ['20 blobs', water, 'refused'],
     ['1,000 g', water, 'refused'],
     ['2 parts', water, 'refused'],

@@ -20,5 +20,5 @@ export function measuredOf(material: Material | null, dropGrams?: number | null)
       : isHeaped(material)
         ? (material.bulkDensity ?? BULK)
         : (material.density ?? (kindHas(material.kind, 'oil') ? OIL_DENSITY : undefined))
-  return { density, dropGrams }
+  return { density, dropGrams, solid: material !== null && isHeaped(material) }
 }

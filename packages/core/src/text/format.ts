@@ -61,7 +61,9 @@ export const listSome = (words: readonly string[]) =>
     ? listWords([...words.slice(0, SOME - 1), `${words.length - SOME + 1} more`])
     : listWords(words)
 
-export const capitalise = <T extends string>(text: T) => (text.charAt(0).toUpperCase() + text.slice(1)) as T
+/** A capital at the beginning; “pH” stays as it is. */
+export const capitalise = <T extends string>(text: T) =>
+  (text.startsWith('pH') ? text : text.charAt(0).toUpperCase() + text.slice(1)) as T
 
 /** Cuts very long text for a sentence, saying so with an ellipsis. */
 export const shorten = (text: string, most = 60) =>

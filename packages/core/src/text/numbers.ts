@@ -5,6 +5,8 @@ import { readNumber, unitOf, type UnitRule } from './units.ts'
 export interface MeasuredOut {
   /** g/mL; of water where it is not known, which is said. */
   density?: number | undefined
+  /** A powder, flakes or pastilles: it has no drops. */
+  solid?: boolean | undefined
   /** Grams of one drop, from twenty that were weighed. */
   dropGrams?: number | null | undefined
 }
@@ -19,6 +21,7 @@ export type TypedAmount =
   | { kind: 'error'; message: string }
 
 const LARGEST = 1e6
+const NO_DROPS = 'A solid has no drops. Type grams, or give the line the strength of its solution.'
 const UNITS_TO_TYPE = 'g, kg, mg, oz, lb, mL, L, fl oz, tsp, tbsp or drops'
 const PLAIN = /^([+-]?)(\d{1,3}(?:[ \u2009\u202f\u00a0]\d{3})+|\d*)(?:[.,](\d*))?$/
 /** A number, and what stands behind it. */
@@ -72,6 +75,7 @@ export function parseAmount(input: string, of: MeasuredOut = {}): TypedAmount {
       message: `“${body.trim()}” can be ${body.replaceAll(',', '').trim()} or ${body.replace(',', '.').trim()}. Type it without the comma.`,
     }
   if (rule.name === 'g') return { kind: 'grams', value: number.value }
+  if (rule.drop && of.solid) return { kind: 'error', message: NO_DROPS }
   const made = converted(number.value, rule, of)
   if (made.value > LARGEST) return { kind: 'error', message: 'That is too large for an amount.' }
   return { kind: 'grams', ...made }
@@ -167,6 +171,7 @@ function reading(text: string, limits: FieldLimits): TypedNumber {
       said: `${sayNumber(number, 3)} ${rule.name} = ${sayNumber(ml, 2)}\u202fmL at ${sayNumber(density, 2)} g/mL`,
     }
   }
+  if (rule.drop && limits.of?.solid) return { error: NO_DROPS }
   return rule.name === 'g' ? { value: number } : converted(number, rule, limits.of ?? {})
 }
 

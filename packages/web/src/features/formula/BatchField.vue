@@ -54,7 +54,7 @@ function onBatchBlur() {
 
 <template>
   <label class="batch">
-    <span class="muted">Batch</span>
+    <span class="muted what">Batch</span>
     <span class="box" :class="{ bad: batchError }">
       <input
         data-history
@@ -72,12 +72,13 @@ function onBatchBlur() {
       <span class="mono" aria-hidden="true">g</span>
     </span>
     <span v-if="batchError" class="error-text" role="alert">{{ batchError }}</span>
-    <span v-else-if="batchSaid" class="muted small" aria-live="polite">{{ batchSaid }}</span>
+    <span v-else-if="batchSaid" class="said small" aria-live="polite">{{ batchSaid }}</span>
   </label>
 </template>
 
 <style scoped>
 .batch {
+  position: relative;
   display: flex;
   align-items: center;
   gap: 0.5rem;
@@ -103,12 +104,24 @@ function onBatchBlur() {
   text-align: right;
   outline: none;
 }
+.said {
+  position: absolute;
+  top: calc(100% + 0.25rem);
+  right: 0;
+  z-index: 4;
+  padding: 0.25rem 0.5rem;
+  border: 1px solid var(--line);
+  border-radius: var(--round-m);
+  background: var(--paper);
+  color: var(--muted);
+  white-space: nowrap;
+}
 .box:focus-within {
   outline: 2px solid var(--cobalt-400);
   outline-offset: 1px;
 }
 @media (max-width: 1360px) {
-  .batch > .muted {
+  .what {
     display: none;
   }
 }

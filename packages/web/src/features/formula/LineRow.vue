@@ -83,7 +83,7 @@ const items = useLineMenu(() => props.line, {
       @click="detailsOpen = true"
       @keydown="onSideKey($event, 'name')"
     >
-      <span class="common abreast grow breaks">
+      <span class="common abreast wraps grow breaks">
         {{ name }}<span v-if="line.strengthWords" class="strength mono">{{ line.strengthWords }}</span>
         <FindingMark v-if="mark" :severity="mark" :size="14" />
         <span v-if="mark" class="hidden-text">({{ mark }})</span>
