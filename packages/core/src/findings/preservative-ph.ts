@@ -91,6 +91,7 @@ export const ineffective: Rule = (a) => {
   const { preservation: p } = a
   if (!p.needed || p.selfPreserving || isFresh(a)) return []
   const uses = p.uses.filter(restsOnAcid)
+  if (uses.length === 0) return []
   const names = [...new Set(uses.map((use) => use.material.name))]
   return judged(a).map(({ effect, severity, where, remedies }): Finding => {
     const enough = enoughUpTo(p)
