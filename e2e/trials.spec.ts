@@ -130,8 +130,8 @@ test('five emulsifiers are set up, made from one base, judged blind by three on 
   await page.setViewportSize({ width: 390, height: 844 })
   const sittings = sittingsOf((await storedTrials(page))[0]!)
   const SPREAD = [1, 4, 5, 6, 9]
-  /** A code as it stands by itself, not as a part of a weight. */
-  const standing = (code: string) => new RegExp(`(?<![\\d.,])${code}(?![\\d.,])`)
+  /** A code as it stands by itself, not as a part of a weight or of a name such as PEG-100. */
+  const standing = (code: string) => new RegExp(`(?<![\\w.,-])${code}(?![\\w.,-])`)
   const unseen = async (codes: readonly string[]) => {
     // names stand nowhere in the page, attributes and all
     const whole = await page.content()
