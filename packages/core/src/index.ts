@@ -73,8 +73,18 @@ export { readFile } from './files/gate.ts'
 export { report } from './files/report.ts'
 export { readReadings } from './files/trend-table.ts'
 export { bringsTrial, readTrial, writeTrial } from './files/trial.ts'
-export { besideId, brings, placeOf, same, sameEvent, sameFormula } from './files/same.ts'
-export { lotRows, materialRows, readTable, TableError, type TableRead } from './files/tables.ts'
+export {
+  acknowledged,
+  changeWords,
+  clashWords,
+  type FieldChange,
+  fieldChanges,
+  withChanges,
+} from './files/fields.ts'
+export { idOf, type Moved, type Named, withIds } from './shapes/references.ts'
+export { leftOf, StockEntry } from './shapes/stock.ts'
+export { besideId, brings, placeOf, safeId, same, sameEvent, sameFormula } from './files/same.ts'
+export { lotRows, materialRows, readTable, type ReadRow, TableError, type TableRead } from './files/tables.ts'
 export { groupNotes } from './findings/groups.ts'
 export { countFindings, findAll, isCaution } from './findings/index.ts'
 export type { CapMark } from './findings/legal.ts'
@@ -130,6 +140,7 @@ export {
   type OwnPart,
   partsOfFormula,
 } from './materials/own.ts'
+export { materialsUsed } from './materials/used.ts'
 export { makeSearch, type Search } from './materials/search.ts'
 export { knownCatalogue, type OwnKnowledge, withOwn } from './materials/shelf-catalogue.ts'
 export { stockRecipe } from './materials/stock.ts'
@@ -185,7 +196,9 @@ export {
   type Site,
   SITES,
 } from './shapes/formula.ts'
-export type { VersionStory } from './shapes/version.ts'
+export { SavedVersion } from './files/backup.ts'
+export { Trial } from './shapes/trial.ts'
+export { VersionStory } from './shapes/version.ts'
 export { Material, type MaterialKind, SOLUBILITIES } from './shapes/material.ts'
 export { MethodChoices, MethodEdits, type Schools } from './shapes/method.ts'
 export { solubilityAt, temperatureFactor } from './solubility/solubility.ts'
@@ -204,6 +217,7 @@ export {
   sayMoney,
   sayNumber,
   sayPercent,
+  shorten,
 } from './text/format.ts'
 export { firstIssue, ReadError } from './text/json.ts'
 export { slug } from './text/names.ts'

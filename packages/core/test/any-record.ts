@@ -253,6 +253,13 @@ export const anyBackup: fc.Arbitrary<Backup> = fc
     materials: [],
     lots,
     containers,
+    stock: lots.map((l) => ({
+      id: `lot ${l.id} before`,
+      of: 'lot' as const,
+      item: l.id,
+      amount: l.leftGrams,
+      at: AT,
+    })),
     changes: [],
     batches,
   }))

@@ -148,6 +148,7 @@ const backup = (more: Partial<Backup> = {}): Backup => ({
   materials: [],
   lots: [],
   containers: [],
+  stock: [],
   changes: [],
   batches: [],
   trials: [],

@@ -7,16 +7,9 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { collectBackup } from '../src/storage/backup'
 import { restoreBackup } from '../src/storage/restore'
 import { closeStore, openStore } from '../src/storage/db'
-import {
-  addVersion,
-  getFormula,
-  getSetting,
-  listFormulas,
-  listVersions,
-  saveFormula,
-  setSetting,
-} from '../src/storage/formulas'
-import { listLots, saveChange, saveLot } from '../src/storage/shelf'
+import { addVersion, getFormula, listFormulas, listVersions, saveFormula } from '../src/storage/formulas'
+import { getSetting, setSetting } from '../src/storage/settings'
+import { changeFacts, listLots, saveLot } from '../src/storage/shelf'
 import { restoredWords } from '../src/stores/restored'
 import { anyBackup } from '../../core/test/any-record'
 import { formula, AT } from './storage-pieces'
@@ -41,7 +34,7 @@ describe('backup and restore', () => {
     await saveFormula('f1', formula('Quay'), 0, AT)
     await addVersion('f1', formula('Quay'), 'one', 'v1', AT)
     await saveLot({ id: 'l1', material: 'glycerin', leftGrams: 100 })
-    await saveChange({ id: 'glycerin', density: 1.25 })
+    await changeFacts('glycerin', () => ({ id: 'glycerin', density: 1.25 }))
     await setSetting('tools', { calibration: null, dropGrams: 0.04 })
     const backup = await collectBackup(AT)
     await elsewhere()
@@ -86,11 +79,11 @@ describe('backup and restore', () => {
   it('adds versions that are missing, and names what it leaves as it is here', async () => {
     await saveFormula('f1', formula('Quay'), 0, AT)
     await saveLot({ id: 'l1', material: 'glycerin', leftGrams: 100 })
-    await saveChange({ id: 'glycerin', density: 1.25 })
+    await changeFacts('glycerin', () => ({ id: 'glycerin', density: 1.25 }))
     await addVersion('f1', formula('Older'), 'one', 'v1', AT)
     const backup = await collectBackup(AT)
     await saveLot({ id: 'l1', material: 'glycerin', leftGrams: 40 })
-    await saveChange({ id: 'glycerin', density: 1.26 })
+    await changeFacts('glycerin', () => ({ id: 'glycerin', density: 1.26 }))
     await (await openStore()).delete('versions', 'v1')
     const restored = await restore(backup)
     expect(restored.added).toEqual({ versions: 1 })

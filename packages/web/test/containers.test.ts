@@ -5,10 +5,11 @@ import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { takeInContainers } from '../src/features/shelf/containers'
 import { appendEvent } from '../src/storage/batches'
-import { deleteContainer, listContainers, saveContainer } from '../src/storage/containers'
+import { deleteContainer, listContainers, saveContainer } from '../src/storage/shelf'
 import { openStore } from '../src/storage/db'
 import { takeFromBin } from '../src/storage/bin'
 import { tellAll } from '../src/storage/channel'
+import { useMaterials } from '../src/stores/materials'
 import { useContainers } from '../src/stores/containers'
 
 const jar = Container.parse({
@@ -38,7 +39,7 @@ describe('containers', () => {
   })
   it('come back from the bin whole, beside another that took their place', async () => {
     await saveContainer(jar)
-    const bin = await deleteContainer(jar, '2026-11-27T08:00:00.000Z', () => 'bin-1')
+    const bin = await deleteContainer(jar, '2026-11-27T08:00:00.000Z')
     expect(await listContainers()).toEqual([])
     await saveContainer({ ...jar, name: 'Another jar' })
     expect(await takeFromBin(bin)).toMatchObject({ kind: 'container', beside: true })
@@ -67,7 +68,7 @@ describe('containers', () => {
   it('are taken in from a table row by row, and what is not sound is told', async () => {
     const store = useContainers()
     const file = new File(['name;kind;holds_ml;left\nTin;tin;30;5\nOdd;amphora;30;5\n'], 'jars.csv')
-    const { taken, refused } = await takeInContainers(file, store.containers, store.put)
+    const { taken, refused } = await takeInContainers(file, store.containers, useMaterials().takeIn)
     expect([taken, refused.length]).toEqual([1, 1])
     expect(store.containers[0]).toMatchObject({ name: 'Tin', kind: 'tin', nominalMl: 30, left: 5 })
   })

@@ -130,12 +130,10 @@ describe('where a lot went', () => {
     expect(page.text()).toContain('Low Tide toner')
     await page.get('#lot-off').setValue('smells of plastic')
     await page.get('form').trigger('submit')
-    await flushPromises()
-    expect(useLots().lots[0]!.off).toBe('smells of plastic')
-    expect(page.text()).toContain('take it out of use')
+    await eventually(() => expect(useLots().lots[0]!.off).toBe('smells of plastic'))
+    await eventually(() => expect(page.text()).toContain('take it out of use'))
     await page.findAll('button').find((b) => b.text() === 'It is not off')!.trigger('click') // prettier-ignore
-    await flushPromises()
-    expect(useLots().lots[0]!.off).toBeUndefined()
+    await eventually(() => expect(useLots().lots[0]!.off).toBeUndefined())
   })
   it('says so where no batch holds it', async () => {
     await useLots().put({ id: 'l', material: 'propanediol', leftGrams: 30 })

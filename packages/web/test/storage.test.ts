@@ -15,16 +15,15 @@ import {
   saveFormula,
 } from '../src/storage/formulas'
 import {
-  deleteChange,
+  changeFacts,
   deleteLot,
   getFile,
   listChanges,
   listLots,
-  putShelf,
-  saveChange,
   saveFile,
   saveLot,
 } from '../src/storage/shelf'
+import { takeRows } from '../src/storage/shelf-rows'
 import { photosOf } from '../src/storage/batches'
 import { DB_NAME, DB_VERSION, UPGRADES } from '../src/storage/schema'
 import { formula, AT } from './storage-pieces'
@@ -59,6 +58,7 @@ describe('the store', () => {
       'materials',
       'pictures',
       'settings',
+      'stock',
       'trials',
       'versions',
     ])
@@ -143,17 +143,18 @@ describe('the store', () => {
 
 describe('the shelf', () => {
   const lot = (id: string) => ({ id, material: 'glycerin', leftGrams: 5 })
+  const rows = (...lots: ReturnType<typeof lot>[]) => ({ materials: [], containers: [], lots: lots.map((next) => ({ was: null, next })) }) // prettier-ignore
   it('takes in many at once, all or none', async () => {
-    await putShelf([], [lot('a'), lot('b')])
+    await takeRows(rows(lot('a'), lot('b')), AT)
     expect((await listLots()).map((l) => l.id)).toEqual(['a', 'b'])
     const broken = { ...lot('c'), id: undefined } as never
-    await expect(putShelf([], [lot('d'), broken])).rejects.toThrow()
+    await expect(takeRows(rows(lot('d'), broken), AT)).rejects.toThrow()
     expect((await listLots()).map((l) => l.id)).toEqual(['a', 'b'])
   })
   it('keeps changed facts apart and forgets them on a reset', async () => {
-    await saveChange({ id: 'glycerin', density: 1.25 })
+    await changeFacts('glycerin', () => ({ id: 'glycerin', density: 1.25 }))
     expect(await listChanges()).toEqual([{ id: 'glycerin', density: 1.25 }])
-    await deleteChange('glycerin')
+    await changeFacts('glycerin', () => null)
     expect(await listChanges()).toEqual([])
   })
 })
@@ -186,7 +187,7 @@ describe('the bin', () => {
   it('puts a lot back with its paper', async () => {
     await saveLot({ id: 'l1', material: 'glycerin', leftGrams: 5 })
     await saveFile({ lot: 'l1', name: 'paper.pdf', blob: new Blob(['x']) })
-    const bin = await deleteLot({ id: 'l1', material: 'glycerin', leftGrams: 5 }, 'Lot', AT, makeId)
+    const bin = await deleteLot({ id: 'l1', material: 'glycerin', leftGrams: 5 }, 'Lot', AT)
     expect(await getFile('l1')).toBeUndefined()
     await takeFromBin(bin)
     expect((await listLots()).map((l) => l.leftGrams)).toEqual([5])

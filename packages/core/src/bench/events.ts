@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { fieldName } from '../text/json.ts'
 import { Formula, METHODS } from '../shapes/formula.ts'
+import { idOf } from '../shapes/references.ts'
 import { PlannedLook, PROPERTIES, Sample, SeenColour, WAYS } from '../shapes/keeping.ts'
 
 const grams = z.number().min(-1e6).max(1e7)
@@ -9,7 +10,7 @@ const celsius = z.number().min(-30).max(250)
 const text = (most: number) => z.string().max(most)
 const line = z.number().int().min(0).max(1000)
 const key = text(300)
-const lot = text(200).optional()
+const lot = idOf('lot', text(200)).optional()
 
 /** Number and size of containers that a batch is made for. */
 export const Containers = z.object({
@@ -110,7 +111,7 @@ export const Happening = z.discriminatedUnion('type', [
     filledGrams: amount.optional(),
     containers: z.number().int().min(0).max(10_000).optional(),
     /** Id of the container that they are. */
-    container: text(100).optional(),
+    container: idOf('container', text(100)).optional(),
     reason: text(1000).optional(),
   }),
   /** Written beside a finished batch. */
@@ -194,7 +195,7 @@ export const BatchInfo = z.object({
   id: text(100).min(1),
   code: text(60).min(1),
   name: text(200),
-  formulaId: text(100).nullable(),
+  formulaId: idOf('formula', text(100)).nullable(),
   who: text(100),
 })
 export type BatchInfo = z.infer<typeof BatchInfo>

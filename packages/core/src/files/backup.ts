@@ -6,6 +6,8 @@ import { Lot, withRealDays } from '../materials/lots.ts'
 import { mixtureCircles } from '../materials/mixtures.ts'
 import { Material } from '../shapes/material.ts'
 import type { PlannedTrial } from '../shapes/trial.ts'
+import { idOf } from '../shapes/references.ts'
+import { StockEntry } from '../shapes/stock.ts'
 import { VersionStory } from '../shapes/version.ts'
 import { shorten } from '../text/format.ts'
 import { BATCH_VERSION, toBatch, type BatchFile } from './batch.ts'
@@ -23,6 +25,7 @@ const Frame = z.looseObject({
   materials: z.array(z.unknown()).default([]),
   lots: z.array(z.unknown()).default([]),
   containers: z.array(z.unknown()).default([]),
+  stock: z.array(z.unknown()).default([]),
   changes: z.array(z.unknown()).default([]),
   batches: z.array(z.unknown()).default([]),
   trials: z.array(z.unknown()).default([]),
@@ -30,7 +33,8 @@ const Frame = z.looseObject({
 })
 
 const id = z.string().min(1).max(200)
-const SavedVersion = VersionStory.extend({
+/** A version as a backup has it. */
+export const SavedVersion = VersionStory.extend({
   id,
   number: z.number().int().min(1),
   name: z.string().max(1000),
@@ -41,7 +45,7 @@ const SavedFormula = z.looseObject({
   id,
   createdAt: z.string().max(100),
   updatedAt: z.string().max(100),
-  from: id.optional(),
+  from: idOf('version', z.string().min(1).max(200)).optional(),
   formula: z.unknown(),
   versions: z.array(z.unknown()).default([]),
 })
@@ -70,6 +74,8 @@ export interface Backup {
   materials: Material[]
   lots: Lot[]
   containers: Container[]
+  /** How what is left of lots and containers came about. */
+  stock: StockEntry[]
   /** Changed facts of catalogue materials. */
   changes: FactChange[]
   batches: BatchFile[]
@@ -177,6 +183,11 @@ export function toBackup(value: unknown): ReadBackup {
       lists.containers,
       (c, i) => `Container ${nameIn(c, 'name') || i + 1}`,
       (item) => parsed(Container, item),
+    ),
+    stock: sound(
+      lists.stock,
+      (_, i) => `Entry ${i + 1} of what is left`,
+      (item) => parsed(StockEntry, item),
     ),
     changes: sound(
       lists.changes,

@@ -34,18 +34,18 @@ export const containerRows = (containers: readonly Container[]): (string | numbe
  * table has no column for stay. Rows that cannot be read are told by their number.
  */
 export function readContainers(
-  rows: readonly (readonly string[])[],
+  cells: readonly (readonly string[])[],
   here: readonly Container[],
   makeId: () => string,
-): { containers: Container[]; refused: string[] } {
-  const [head = [], ...rest] = rows
+): { rows: { was: Container | null; next: Container }[]; refused: string[] } {
+  const [head = [], ...rest] = cells
   const columns = head.map(
     (h) => COLUMNS.find((c) => slug(c.name) === slug(h) || c.also.includes(slug(h))) ?? null,
   )
   if (!columns.some((c) => c?.key === 'name'))
-    return { containers: [], refused: ['The table has no column “name”.'] }
+    return { rows: [], refused: ['The table has no column “name”.'] }
   const refused: string[] = []
-  const containers = rest.flatMap((row, i): Container[] => {
+  const rows = rest.flatMap((row, i): { was: Container | null; next: Container }[] => {
     const draft: Record<string, unknown> = {}
     for (const [at, column] of columns.entries()) {
       const text = (row[at] ?? '').trim()
@@ -61,9 +61,9 @@ export function readContainers(
       draft['id'] === undefined ? c.name === draft['name'] : c.id === draft['id'],
     )
     const checked = Container.safeParse({ left: 0, ...old, ...draft, id: draft['id'] ?? old?.id ?? makeId() })
-    if (checked.success) return [checked.data]
+    if (checked.success) return [{ was: old ?? null, next: checked.data }]
     refused.push(`Row ${i + 2}: ${firstIssue(checked.error).message}`)
     return []
   })
-  return { containers, refused }
+  return { rows, refused }
 }

@@ -47,6 +47,12 @@ export function brings(
 /** The id of the `n`th record that stands beside the one of that id. */
 export const besideId = (id: string, n: number) => `${id.slice(0, 90)}+${n}`
 
+/** An id that can stand in an address: letters of other kinds become a hyphen, the same way each time. */
+export const safeId = (id: string): string => {
+  const safe = id.replace(/[^\p{L}\p{N}._~+@: -]/gu, '-')
+  return /^\.{1,2}$/.test(safe) ? `id-${safe}` : safe
+}
+
 export interface Place<T> {
   id: string
   what: 'new' | 'nothing' | 'more' | 'beside'

@@ -13,6 +13,8 @@ export interface Column<T> {
   write: (item: T) => string | number | undefined
   /** Puts what a text says into the draft; a sentence when it cannot. */
   read: (text: string, draft: RowDraft) => string | null
+  /** Takes away what this column tells: where the column is there, its empty cell says that there is nothing. */
+  clear: (draft: RowDraft) => void
 }
 
 const NO_DAY = {
@@ -41,6 +43,7 @@ const textColumn = <T extends object>(
     draft[field] = text
     return null
   },
+  clear: (draft) => take(draft, field),
 })
 /** A word that is looked up, so blanks round it do not count. */
 const keyColumn = <T extends object>(
@@ -80,6 +83,7 @@ const numberColumn = <T extends object>(
   name,
   also,
   write: (item) => get(item as RowDraft, field) as number | undefined,
+  clear: (draft) => take(draft, field),
   read: (text, draft) => {
     const exact = MACHINE.test(text.trim()) ? Number(text) : Number.NaN
     if (exact <= most) {
@@ -115,6 +119,7 @@ const dayColumn = (name: string, field: keyof Lot & string, also: string[] = [])
   name,
   also,
   write: (item) => item[field] as string | undefined,
+  clear: (draft) => take(draft, field),
   read: (text, draft) => {
     const read = toDay(text.trim(), name, field === 'expires')
     if ('error' in read) return read.error
@@ -131,6 +136,7 @@ const partsColumn = <T extends object>(
 ): Column<T> => ({
   name,
   also,
+  clear: (draft) => take(draft, field),
   write: (item) => {
     const parts = get(item as RowDraft, field) as Record<string, unknown>[] | undefined
     return parts?.map((p) => `${escapeItem(String(p[nameKey]))} ${String(p['percent'])}`).join('; ')
@@ -152,6 +158,7 @@ const listColumn = <T extends object>(name: string, field: string, also: string[
   name,
   also,
   write: (item) => (get(item as RowDraft, field) as string[] | undefined)?.map(escapeItem).join('; '),
+  clear: (draft) => take(draft, field),
   read: (text, draft) => {
     put(draft, field, splitItems(text))
     return null
@@ -175,19 +182,31 @@ function put(draft: RowDraft, path: string, value: unknown) {
   at[last] = value
 }
 
+/** Takes away what stands at a path, and the group that it leaves empty. */
+function take(draft: RowDraft, path: string) {
+  const keys = path.split('.')
+  const last = keys.pop()!
+  const at = (keys.length > 0 ? get(draft, keys.join('.')) : draft) as RowDraft | undefined
+  if (at) delete at[last]
+  if (at && keys.length > 0 && Object.keys(at).length === 0) delete draft[keys[0]!]
+}
+
 /** Everything the other columns do not say, as JSON, so that a round trip loses nothing. */
 const restColumn = <T extends object>(said: readonly string[]): Column<T> => ({
   name: 'more',
   write: (item) => {
-    const rest: RowDraft = structuredClone(item) as RowDraft
-    for (const path of said) {
-      const keys = path.split('.')
-      const last = keys.pop()!
-      const at = (keys.length > 0 ? get(rest, keys.join('.')) : rest) as RowDraft | undefined
-      if (at) delete at[last]
-      if (at && keys.length > 0 && Object.keys(at).length === 0) delete rest[keys[0]!]
-    }
+    const rest = structuredClone(item) as RowDraft
+    for (const path of said) take(rest, path)
     return Object.keys(rest).length > 0 ? JSON.stringify(rest) : undefined
+  },
+  clear: (draft) => {
+    const kept: RowDraft = {}
+    for (const path of said) {
+      const value = get(draft, path)
+      if (value !== undefined) put(kept, path, value)
+    }
+    for (const key of Object.keys(draft)) delete draft[key]
+    Object.assign(draft, kept)
   },
   read: (text, draft) => {
     try {
@@ -206,7 +225,16 @@ function merge(draft: RowDraft, rest: RowDraft) {
     else if (isPlain(here) && isPlain(value)) draft[key] = { ...value, ...here }
   }
 }
-export const isPlain = (value: unknown): value is RowDraft =>
+/** What is here with what is new on top of it, group by group. */
+export function onTopOf(here: RowDraft, draft: RowDraft): RowDraft {
+  const next = { ...here }
+  for (const [key, value] of Object.entries(draft)) {
+    const old = next[key]
+    next[key] = isPlain(old) && isPlain(value) ? onTopOf(old, value) : value
+  }
+  return next
+}
+const isPlain = (value: unknown): value is RowDraft =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 
 const LOT_FIELDS: Column<Lot>[] = [

@@ -1,4 +1,5 @@
 import type * as z from 'zod'
+import { fieldChanges, type FieldChange } from './fields.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { Lot } from '../materials/lots.ts'
 import { slug } from '../text/names.ts'
@@ -6,7 +7,7 @@ import { mixtureFault, ownMaterial } from '../materials/own.ts'
 import { Material } from '../shapes/material.ts'
 import { shorten } from '../text/format.ts'
 import { cellText, type Cell } from '../text/cells.ts'
-import { isPlain, LOT_COLUMNS, MATERIAL_COLUMNS, type Column, type RowDraft } from './table-columns.ts'
+import { LOT_COLUMNS, MATERIAL_COLUMNS, type Column, onTopOf, type RowDraft } from './table-columns.ts'
 import { faultOf, partsOf, freeId, wholeRange, reaches } from './material-rows.ts'
 
 type Row = (string | number | undefined)[]
@@ -25,6 +26,10 @@ export interface ReadRow<T> {
   /** `changes` what is there under the same id, or is the `same` as it. */
   status: 'new' | 'changes' | 'same'
   item: T
+  /** How it is here; null where it is new. */
+  was: T | null
+  /** The fields that the row changes; what the table has no column for stays as it is here. */
+  changes: FieldChange[]
 }
 export interface RefusedRow {
   row: number
@@ -108,11 +113,22 @@ const issueText = (error: z.ZodError) => {
   const issue = error.issues[0]!
   return `${issue.path.join('.') || 'It'}: ${issue.message}.`
 }
-const same = (a: unknown, b: unknown) => canonical(a) === canonical(b)
-const canonical = (value: unknown): string =>
-  JSON.stringify(value, (_key, v: unknown) =>
-    isPlain(v) ? Object.fromEntries(Object.entries(v).sort(([x], [y]) => (x < y ? -1 : 1))) : v,
-  )
+/** A row as it would be stored, beside what is here under its id. */
+function readRow<T extends object>(row: number, item: T, was: T | null): ReadRow<T> {
+  const changes = was ? fieldChanges(was, item) : []
+  return { row, item, was, changes, status: !was ? 'new' : changes.length === 0 ? 'same' : 'changes' }
+}
+/** What is here with what a row says in its place; of a column that the table has not, nothing is said. */
+function onTop(
+  was: object | undefined,
+  draft: RowDraft,
+  columns: readonly (Pick<Column<never>, 'clear'> | null)[],
+): RowDraft {
+  if (!was) return draft
+  const next = structuredClone(was) as RowDraft
+  for (const column of columns) column?.clear(next)
+  return onTopOf(next, draft)
+}
 
 function* readLots(
   cells: readonly (readonly Cell[])[],
@@ -142,7 +158,9 @@ function* readLots(
       continue
     }
     draft['material'] = material.id
-    draft['leftGrams'] ??= draft['packGrams']
+    const old = here.get(String(draft['id'] ?? ''))
+    // an amount that is not told stays what it is here; of something new it is the pack
+    draft['leftGrams'] ??= old?.leftGrams ?? draft['packGrams']
     if (draft['leftGrams'] === undefined) {
       refuse('Neither what is left nor the pack is told, in grams.')
       continue
@@ -153,18 +171,13 @@ function* readLots(
       continue
     }
     draft['id'] = id || context.makeId()
-    const parsed = Lot.safeParse(draft)
+    const parsed = Lot.safeParse(onTop(old, draft, columns))
     if (!parsed.success) {
       refuse(issueText(parsed.error))
       continue
     }
     taken.add(parsed.data.id)
-    const old = here.get(parsed.data.id)
-    result.rows.push({
-      row: i + 1,
-      status: !old ? 'new' : same(old, parsed.data) ? 'same' : 'changes',
-      item: parsed.data,
-    })
+    result.rows.push(readRow(i + 1, parsed.data, old ?? null))
   }
   return result
 }
@@ -176,6 +189,9 @@ function* readMaterials(
   context: TableContext,
 ): Generator<number, Read<'materials', Material>> {
   const here = new Map(context.own.map((m) => [m.id, m]))
+  /** A table without ids knows its materials by their names. */
+  const byName = new Map(context.own.map((m) => [m.name, m]))
+  const named = columns.some((c) => c?.name === 'id')
   const stocks = new Map(context.own.map((m) => [slug(m.name), (m.parts ?? []).map((p) => slug(p.inci))]))
   const listed = new Set(context.catalogue.materials.filter((m) => !m.own).map((m) => m.id))
   const result: Read<'materials', Material> = {
@@ -187,7 +203,10 @@ function* readMaterials(
   const taken = new Set<string>()
   for (let i = 1; i < cells.length; i++) {
     if (i % SLICE === 0) yield i
-    const { draft, faults } = readCells(columns, cells[i]!)
+    const { draft: said, faults } = readCells(columns, cells[i]!)
+    const old =
+      here.get(String(said['id'] ?? '')) ?? (named ? undefined : byName.get(String(said['name'] ?? '')))
+    const draft = onTop(old, old ? { ...said, id: old.id } : said, columns)
     const inci = (draft['inci'] as string[] | undefined) ?? []
     const name = String(draft['name'] ?? inci.join(', '))
     const refuse = (why: string) => result.refused.push({ row: i + 1, what: shorten(name), why })
@@ -196,16 +215,18 @@ function* readMaterials(
       refuse(fault)
       continue
     }
-    const base = ownMaterial(
-      {
-        name,
-        inci: '',
-        functions: (draft['functions'] as string[] | undefined) ?? [],
-        solubility: 'dispersible',
-        phase: (draft['phase'] as Material['phase'] | undefined) ?? 'any',
-      },
-      context.catalogue,
-    )
+    const base =
+      old ??
+      ownMaterial(
+        {
+          name,
+          inci: '',
+          functions: (draft['functions'] as string[] | undefined) ?? [],
+          solubility: 'dispersible',
+          phase: (draft['phase'] as Material['phase'] | undefined) ?? 'any',
+        },
+        context.catalogue,
+      )
     const id = String(draft['id'] ?? freeId(base.id, taken))
     if (listed.has(id)) {
       refuse('Its id is that of a material of the catalogue. Leave the id empty.')
@@ -217,7 +238,7 @@ function* readMaterials(
     }
     const { usage, ...rest } = draft
     const parsed = Material.safeParse({
-      ...base,
+      ...(old ? needed(old, draft) : base),
       ...(usage ? { usage: wholeRange(usage) } : {}),
       ...rest,
       ...(rest['ph'] ? { ph: { grade: base.ph?.grade ?? 'prefers', ...rest['ph'] } } : {}),
@@ -236,14 +257,18 @@ function* readMaterials(
     }
     if (parts.length > 0) stocks.set(slug(name), parts)
     taken.add(id)
-    const old = here.get(id)
-    result.rows.push({
-      row: i + 1,
-      status: !old ? 'new' : same(old, parsed.data) ? 'same' : 'changes',
-      item: parsed.data,
-    })
+    result.rows.push(readRow(i + 1, parsed.data, old ?? null))
   }
   return result
+}
+
+/** What a material cannot be without, where a row took it away. */
+function needed(old: Material, draft: RowDraft): RowDraft {
+  const bare = Material.safeParse(draft)
+  const missing = bare.success ? [] : bare.error.issues.map((issue) => String(issue.path[0]))
+  return Object.fromEntries(
+    missing.flatMap((key) => (key in draft ? [] : [[key, (old as unknown as RowDraft)[key]]])),
+  )
 }
 
 const unread = (names: readonly string[], columns: readonly unknown[]) =>

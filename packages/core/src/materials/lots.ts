@@ -1,6 +1,7 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns'
 import * as z from 'zod'
 import type { Material } from '../shapes/material.ts'
+import { idOf } from '../shapes/references.ts'
 import { isRealDay } from '../text/days.ts'
 
 const day = z.string().refine(isRealDay, { error: 'must be a day such as 2026-05-01' })
@@ -29,7 +30,10 @@ export const Lot = z.looseObject({
     .max(200)
     .optional(),
   /** Lots that this stock was made from. */
-  madeFrom: z.array(z.string().min(1).max(200)).max(50).optional(),
+  madeFrom: z
+    .array(idOf('lot', z.string().min(1).max(200)))
+    .max(50)
+    .optional(),
   /** It was found to be off, and why. */
   off: z.string().max(500).optional(),
 })

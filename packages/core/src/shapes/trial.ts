@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { Formula, KINDS, METHODS } from './formula.ts'
+import { idOf } from './references.ts'
 
 export const TRIAL_VERSION = 1
 /** The most people that one trial is planned for, and rounds of each. */
@@ -25,8 +26,8 @@ export const TrialSample = z.looseObject({
   id,
   name: words.default(''),
   reference: z.boolean().default(false),
-  formulaId: z.string().max(200).optional(),
-  batchId: z.string().max(200).optional(),
+  formulaId: idOf('formula', z.string().max(200)).optional(),
+  batchId: idOf('batch', z.string().max(200)).optional(),
   /** As it is made; a product that was bought has none. */
   formula: Formula.optional(),
 })
@@ -77,7 +78,7 @@ export const TrialPlan = z.looseObject({
   id: z.string().min(1).max(200),
   createdAt: z.string().max(100),
   /** The formula that was varied. */
-  of: z.looseObject({ id: z.string().max(200).nullable(), name: words }).optional(),
+  of: z.looseObject({ id: idOf('formula', z.string().max(200)).nullable(), name: words }).optional(),
   product: z.looseObject({ kind: z.enum(KINDS), hair: z.boolean() }),
   varies: z.enum(VARIES),
   /** The thing that was varied, in words. */
@@ -91,7 +92,7 @@ export const TrialPlan = z.looseObject({
   /** The one attribute that decides, named before anything is scored. */
   decides: id.nullable().default(null),
   /** The batch of the base that all share. */
-  baseBatch: z.string().max(200).optional(),
+  baseBatch: idOf('batch', z.string().max(200)).optional(),
   measured: z.array(Measured).max(1000).default([]),
   endedAt: z.string().max(100).optional(),
   decision: Decision.optional(),

@@ -3,7 +3,9 @@ import Button from 'primevue/button'
 import { PlainButton } from '../components/buttons'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
+import { useToast } from 'primevue/usetoast'
 import Notice from '../components/Notice.vue'
+import { notify } from '../components/notify'
 import { useDrafts } from '../stores/drafts'
 import { useFiles } from '../stores/files'
 import { useLibrary } from '../stores/library'
@@ -15,6 +17,15 @@ const files = useFiles()
 const laid = useDrafts()
 const route = useRoute()
 const reload = () => location.reload()
+const toast = useToast()
+/** More lines than this are counted. */
+const SHOWN = 8
+async function restoreRest() {
+  if (!files.damaged) return
+  const taken = await files.take(files.damaged.file, true)
+  if ('message' in taken) notify(toast, taken.message)
+  else if ('error' in taken) notify(toast, taken.error)
+}
 
 const waiting = computed(() =>
   [...laid.drafts].map(([id, d]) => ({ id, name: d.formula.name || 'Unnamed formula', why: d.state })),
@@ -54,6 +65,18 @@ const offer = computed(() => update.ready && !/^\/bench\/[^/]+$/.test(route.path
       <template #actions>
         <Button label="Use it now" size="small" @click="update.use()" />
         <PlainButton label="Later" size="small" @click="update.ready = false" />
+      </template>
+    </Notice>
+    <Notice v-if="files.damaged" kind="stop">
+      {{ files.damaged.file.name }} is not whole, and nothing of it is restored yet. What is lost in it:
+      <ul>
+        <li v-for="(what, i) in files.damaged.lost.slice(0, SHOWN)" :key="i">{{ what }}</li>
+        <li v-if="files.damaged.lost.length > SHOWN">{{ files.damaged.lost.length - SHOWN }} more.</li>
+      </ul>
+      Another copy of the backup may have them.
+      <template #actions>
+        <Button label="Restore the rest" size="small" @click="restoreRest" />
+        <PlainButton label="Leave it" size="small" @click="files.damaged = null" />
       </template>
     </Notice>
     <div v-if="files.busy" class="busy card" role="status">

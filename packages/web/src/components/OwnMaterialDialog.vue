@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import {
+  acknowledged,
+  clashWords,
   LIMITS,
   mixtureFault,
   parseNumber,
@@ -66,6 +68,8 @@ const phases = [
   { value: 'cool-down', label: 'Cool-down' },
   { value: 'any', label: 'Any' },
 ]
+/** What another tab made of it meanwhile, once that was told. */
+let read: Material | null = null
 const rows = ref<PartRow[]>([])
 const blank = () => ({
   name: props.name ?? '',
@@ -85,6 +89,7 @@ const functions = computed(() =>
 
 watch(open, (isOpen) => {
   rows.value = []
+  read = null
   if (!isOpen) return
   Object.assign(facts, blank())
   kind.value = blankKind()
@@ -163,8 +168,13 @@ async function save() {
     const old = props.material
     if (!old) return emit('made', await materials.add(told))
     const next = changedMaterial(old, told, group.value, materials.catalogue)
-    await materials.put(next)
-    emit('made', next)
+    const saved = await materials.put(next, read ?? old)
+    if ('clashes' in saved) {
+      read = acknowledged(read ?? old, saved.clashes)
+      notify(toast, clashWords(saved.clashes), undefined, 'error')
+      return
+    }
+    emit('made', saved.value)
   } catch (error) {
     notify(toast, explainStorage(error), undefined, 'error')
   }

@@ -1,33 +1,46 @@
-import { readFile, same, tidyInfo, writeBackup, type Backup, type Refused } from '@omblet/core'
+import {
+  knownCatalogue,
+  materialsUsed,
+  readFile,
+  same,
+  tidyInfo,
+  withOwn,
+  writeBackup,
+  type Backup,
+  type FactChange,
+  type Material,
+  type Refused,
+} from '@omblet/core'
 import { openStore } from './db'
-import type { VersionRecord } from './schema'
-
-/** Settings that a backup carries: what is true of the maker and their tools, not of this browser. */
-export const CARRIED_SETTINGS = ['tools', 'who', 'forgotten'] as const
+import type { FormulaRecord, VersionRecord } from './schema'
+import { CARRIED, isCarried } from './settings'
+import { containersIn, lotsIn } from './stock'
 
 /** Everything, or the formulas of these ids, as a backup; entries without a batch are left to the place where they are shown. */
 export async function collectBackup(now: string, ids?: readonly string[]): Promise<Backup> {
   const db = await openStore()
-  const tx = db.transaction(['formulas', 'versions', 'materials', 'lots', 'containers', 'changes', 'batches', 'events', 'trials', 'settings']) // prettier-ignore
+  const tx = db.transaction(['formulas', 'versions', 'materials', 'lots', 'containers', 'stock', 'changes', 'batches', 'events', 'trials', 'settings']) // prettier-ignore
   const wanted = ids && new Set(ids)
-  const [formulas, versions, materials, lots, containers, changes, heads, events, trials, settings] =
+  const [formulas, versions, materials, lots, containers, stock, changes, heads, events, trials, settings] =
     await Promise.all([
       tx.objectStore('formulas').getAll(),
       tx.objectStore('versions').getAll(),
       tx.objectStore('materials').getAll(),
-      ids ? [] : tx.objectStore('lots').getAll(),
-      ids ? [] : tx.objectStore('containers').getAll(),
-      ids ? [] : tx.objectStore('changes').getAll(),
+      ids ? [] : lotsIn(tx),
+      ids ? [] : containersIn(tx),
+      ids ? [] : tx.objectStore('stock').getAll(),
+      tx.objectStore('changes').getAll(),
       ids ? [] : tx.objectStore('batches').getAll(),
       ids ? [] : tx.objectStore('events').getAll(),
       ids ? [] : tx.objectStore('trials').getAll(),
       ids ? [] : tx.objectStore('settings').getAll(),
     ])
+  const used = usedIn(wanted, { formulas, versions, materials, changes })
   const byFormula = grouped(versions, (v) => v.formulaId)
   const byBatch = grouped(events, (e) => e.batch)
   return {
     savedAt: now,
-    settings: Object.fromEntries(settings.flatMap(({ key, value }) => (CARRIED_SETTINGS.some((k) => k === key) ? [[key, value]] : []))), // prettier-ignore
+    settings: Object.fromEntries(settings.flatMap(({ key, value }) => (isCarried(key) && CARRIED[key].safeParse(value).success ? [[key, value]] : []))), // prettier-ignore
     formulas: formulas
       .filter((r) => !wanted || wanted.has(r.id))
       .map(({ rev: _r, demo: _d, ...record }) => ({
@@ -36,16 +49,31 @@ export async function collectBackup(now: string, ids?: readonly string[]): Promi
           ({ formulaId: _f, ...version }: VersionRecord) => version,
         ),
       })),
-    materials,
+    materials: wanted ? materials.filter((m) => used.has(m.id)) : materials,
     lots,
     containers,
-    changes,
+    stock,
+    changes: wanted ? changes.filter((c) => used.has(c.id)) : changes,
     batches: heads.flatMap(({ id, code, name, formulaId, who }) => {
       const own = (byBatch.get(id) ?? []).map((r) => r.event)
       return own[0]?.type === 'start' ? [{ batch: tidyInfo({ id, code, name, formulaId, who }), events: own, photos: [] }] : [] // prettier-ignore
     }),
     trials,
   }
+}
+
+/** Ids of everything that the wanted formulas and their versions are made of, through stocks too. */
+function usedIn(
+  wanted: ReadonlySet<string> | undefined,
+  { formulas, versions, materials, changes }: { formulas: FormulaRecord[]; versions: VersionRecord[]; materials: Material[]; changes: FactChange[] }, // prettier-ignore
+): ReadonlySet<string> {
+  if (!wanted) return new Set()
+  const of = [
+    ...formulas.filter((r) => wanted.has(r.id)).map((r) => r.formula),
+    ...versions.filter((v) => wanted.has(v.formulaId)).map((v) => v.formula),
+  ]
+  const knowledge = { own: materials, changes, lots: [] }
+  return materialsUsed(of, withOwn(knownCatalogue(knowledge), knowledge))
 }
 
 function grouped<T>(items: readonly T[], key: (item: T) => string): Map<string, T[]> {

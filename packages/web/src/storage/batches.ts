@@ -1,7 +1,9 @@
 import type { BatchHead, BenchEvent } from '@omblet/core'
 import { toBin } from './bin'
+import type { IDBPTransaction } from 'idb'
 import { ofBatch, openStore, whole } from './db'
-import type { EventRecord, PhotoRecord } from './schema'
+import type { OmbletDb, PhotoRecord } from './schema'
+import { containerIn, lotIn, takeIn, takenId } from './stock'
 
 /** Another tab has written an event of this number already. */
 export class EventTaken extends Error {}
@@ -60,32 +62,40 @@ export interface LotUse {
  */
 export async function appendEvent(head: BatchHead, event: BenchEvent, use: LotUse | null): Promise<void> {
   const db = await openStore()
-  const tx = db.transaction(['batches', 'events', 'lots', 'containers'], 'readwrite', {
-    durability: 'strict',
-  })
+  const tx = db.transaction([...EVENT_STORES], 'readwrite', { durability: 'strict' })
   await whole(tx, async (put) => {
-    const events = tx.objectStore('events')
-    if (await events.getKey([head.id, event.n])) throw new EventTaken()
-    if (event.n > 0) {
-      const there = await tx.objectStore('batches').getKey(head.id)
-      if (!there || !(await events.getKey([head.id, event.n - 1]))) throw new BatchGone()
-    }
-    const record: EventRecord = { batch: head.id, n: event.n, event }
-    const lot = use ? await tx.objectStore('lots').get(use.lot) : undefined
-    if (use && lot) {
-      const gave = use.back === undefined ? undefined : (await events.get([head.id, use.back]))?.taken
-      const grams = gave === undefined ? use.grams : -gave
-      const taken = Number(Math.min(lot.leftGrams, grams).toFixed(6))
-      if (taken !== grams || gave !== undefined) record.taken = taken
-      put(tx.objectStore('lots').put({ ...lot, leftGrams: Number((lot.leftGrams - taken).toFixed(6)) }))
-    }
-    if (event.type === 'finish' && event.container !== undefined && event.containers) {
-      const jars = await tx.objectStore('containers').get(event.container)
-      if (jars) put(tx.objectStore('containers').put({ ...jars, left: Math.max(0, jars.left - event.containers) })) // prettier-ignore
-    }
-    put(events.add(record))
+    await putEvent(tx, head, event, use, put)
     put(tx.objectStore('batches').put(head))
   })
+}
+const EVENT_STORES = ['batches', 'events', 'lots', 'containers', 'stock'] as const
+
+/** Writes one event and what it takes from the shelf. */
+async function putEvent(
+  tx: IDBPTransaction<OmbletDb, (typeof EVENT_STORES)[number][], 'readwrite'>,
+  head: BatchHead,
+  event: BenchEvent,
+  use: LotUse | null,
+  put: (write: Promise<unknown>) => void,
+) {
+  const events = tx.objectStore('events')
+  if (await events.getKey([head.id, event.n])) throw new EventTaken()
+  if (event.n > 0) {
+    const there = await tx.objectStore('batches').getKey(head.id)
+    if (!there || !(await events.getKey([head.id, event.n - 1]))) throw new BatchGone()
+  }
+  const entry = { at: event.at, batch: head.id, n: event.n }
+  const lot = use ? await lotIn(tx, use.lot) : undefined
+  if (use && lot) {
+    // What came from another machine took nothing from this shelf, and gives nothing back to it.
+    const gave = use.back === undefined ? null : ((await tx.objectStore('stock').get(takenId('lot', head.id, use.back)))?.amount ?? 0) // prettier-ignore
+    takeIn(tx, 'lot', lot.id, gave ?? Math.min(lot.leftGrams, use.grams), entry, put)
+  }
+  if (event.type === 'finish' && event.container !== undefined && event.containers) {
+    const jars = await containerIn(tx, event.container)
+    if (jars) takeIn(tx, 'container', jars.id, Math.min(jars.left, event.containers), entry, put)
+  }
+  put(events.add({ batch: head.id, n: event.n, event }))
 }
 
 /** Moves a batch with its events and photographs to the bin; gives back where it lies there, null where nothing was. */

@@ -1,7 +1,20 @@
-import { besideId, freeName, same, sameEvent, sameFormula } from '@omblet/core'
+import {
+  besideId,
+  freeName,
+  same,
+  sameEvent,
+  sameFormula,
+  VersionStory,
+  withIds,
+  leftOf,
+  type Container,
+  type Lot,
+  type StockEntry,
+} from '@omblet/core'
 import type { IDBPTransaction } from 'idb'
 import { ofBatch, openStore, whole } from './db'
 import type { BinContent, BinRecord, EventRecord, OmbletDb } from './schema'
+import { containerIn, entriesOf, lotIn, putContainerIn, putLotIn, type StockOf } from './stock'
 
 /** What is deleted can come back for so many days. */
 export const BIN_DAYS = 30
@@ -29,7 +42,7 @@ export interface Back {
   beside: boolean
 }
 
-const STORES = ['formulas', 'versions', 'materials', 'lots', 'containers', 'files', 'batches', 'events', 'pictures', 'trials', 'bin'] as const // prettier-ignore
+const STORES = ['formulas', 'versions', 'materials', 'lots', 'containers', 'stock', 'files', 'batches', 'events', 'pictures', 'trials', 'bin'] as const // prettier-ignore
 interface Taking {
   tx: IDBPTransaction<OmbletDb, (typeof STORES)[number][], 'readwrite'>
   put: (write: Promise<unknown>) => void
@@ -72,16 +85,18 @@ async function putBack({ tx, put }: Taking, content: BinContent): Promise<Omit<B
     case 'batch':
       return putBatch({ tx, put }, content)
     case 'lot': {
-      const store = tx.objectStore('lots')
-      const at = await placeOfSame(content.lot.id, content.lot, (key) => store.get(key))
-      put(store.put({ ...content.lot, id: at.id }))
+      const at = await placeOfSame(content.lot.id, content.lot, (key) => lotIn(tx, key))
+      const lot: Lot = { ...content.lot, id: at.id }
+      putLotIn(tx, lot, 0, { id: '', at: '' }, put)
+      await putEntries({ tx, put }, 'lot', at, content.entries, lot.leftGrams)
       if (content.file) put(tx.objectStore('files').put({ ...content.file, lot: at.id }))
       return at
     }
     case 'container': {
-      const store = tx.objectStore('containers')
-      const at = await placeOfSame(content.container.id, content.container, (key) => store.get(key))
-      put(store.put({ ...content.container, id: at.id }))
+      const at = await placeOfSame(content.container.id, content.container, (key) => containerIn(tx, key))
+      const container: Container = { ...content.container, id: at.id }
+      putContainerIn(tx, container, 0, { id: '', at: '' }, put)
+      await putEntries({ tx, put }, 'container', at, content.entries, container.left)
       return at
     }
     case 'material': {
@@ -100,6 +115,20 @@ async function putBack({ tx, put }: Taking, content: BinContent): Promise<Omit<B
   }
 }
 
+/** Puts back what is left: by the entries that there were, or by one that counts it where it stands beside another. */
+async function putEntries(
+  { tx, put }: Taking,
+  of: StockOf,
+  { id, beside }: Omit<Back, 'kind'>,
+  entries: readonly StockEntry[] | undefined,
+  left: number,
+) {
+  if ((await entriesOf(tx, of, id)).length > 0) return
+  const whole = !beside && entries !== undefined && leftOf(entries) === left
+  const counted: StockEntry = { id: `${of} ${id} back`, of, item: id, amount: left, at: new Date(0).toISOString() } // prettier-ignore
+  for (const entry of whole ? entries : [counted]) put(tx.objectStore('stock').put(entry))
+}
+
 async function putFormula({ tx, put }: Taking, content: Of<'formula'>) {
   const store = tx.objectStore('formulas')
   const { formula } = content.formula
@@ -109,12 +138,31 @@ async function putFormula({ tx, put }: Taking, content: Of<'formula'>) {
   })
   const { id, beside } = at
   const names = beside ? (await store.getAll()).map((r) => r.formula.name) : []
-  if (!(await store.get(id))) put(store.put({ ...content.formula, id, formula: beside ? { ...formula, name: freeName(formula.name, names) } : formula })) // prettier-ignore
   const versions = tx.objectStore('versions')
+  // Where each version goes is known before any is put: one that comes from another follows it.
+  const moved = new Map<string, string>()
   for (const version of content.versions) {
-    const taken = await versions.get(version.id)
-    if (!taken) put(versions.put({ ...version, formulaId: id }))
-    else if (taken.formulaId !== id || !sameFormula(taken.formula, version.formula)) put(versions.put({ ...version, id: besideId(version.id, 2), formulaId: id })) // prettier-ignore
+    const to = await place(version.id, async (key) => {
+      const there = await versions.get(key)
+      return !there || (there.formulaId === id && sameFormula(there.formula, version.formula))
+    })
+    if (to.beside) moved.set(version.id, to.id)
+  }
+  const here = await store.get(id)
+  if (!here) {
+    const from = content.formula.from
+    put(
+      store.put({
+        ...content.formula,
+        ...(from === undefined ? {} : { from: moved.get(from) ?? from }),
+        id,
+        formula: beside ? { ...formula, name: freeName(formula.name, names) } : formula,
+      }),
+    )
+  }
+  for (const version of content.versions) {
+    const to = moved.get(version.id) ?? version.id
+    if (!(await versions.get(to))) put(versions.put({ ...withIds(VersionStory, version, { version: moved }), id: to, formulaId: id })) // prettier-ignore
   }
   return at
 }

@@ -1,6 +1,9 @@
 /** What changed, and nothing else: another tab reads again just that. `all` after a restore or an import. */
 export type Changed =
-  | { type: 'formula' | 'batch' | 'lot' | 'container' | 'material' | 'change' | 'trial'; id: string }
+  | {
+      type: 'formula' | 'batch' | 'lot' | 'container' | 'material' | 'change' | 'trial' | 'setting'
+      id: string
+    }
   | { type: 'all' | 'bin' }
 type Message = Changed & { tab: string }
 type Handler = (changed: Changed) => unknown

@@ -1,5 +1,21 @@
-import { readFile, ReadError, writeBatch, type BatchPhoto, type Formula } from '@omblet/core'
-import { isArchive, readArchive, textOf, writeArchive } from './archive'
+import {
+  readFile,
+  ReadError,
+  writeBatch,
+  type Backup,
+  type BatchPhoto,
+  type Formula,
+  type Refused,
+} from '@omblet/core'
+import {
+  isArchive,
+  isUnreadable,
+  MOST_BYTES,
+  readArchive,
+  textOf,
+  writeArchive,
+  type ReadArchive,
+} from './archive'
 import { collectBackup, writtenBackup } from './backup'
 import { getBatch, photosOf } from './batches'
 import { explainStorage, openStore } from './db'
@@ -11,21 +27,28 @@ export type TakenFile =
   | { kind: 'batch'; id: string; code: string; what: 'new' | 'nothing' | 'more' | 'beside' }
   | { kind: 'trial'; id: string; name: string; what: 'new' | 'nothing' | 'more' | 'beside' }
   | { kind: 'backup'; restored: Restored }
+  /** Some of what an archive lists is missing or damaged; nothing is stored before the rest is asked for. */
+  | { kind: 'damaged'; lost: Refused[] }
   | { kind: 'error'; error: string }
 
 type Progress = (done: number) => void
 
-/** No file of Omblet is larger: texts longer than this do not fit into one. */
-export const MOST_BYTES = 600_000_000
-
 /**
- * Reads a file of any kind and stores a batch or a backup, whole or not at all. `onProgress` hears the share done, 0 to 1.
+ * Reads a file of any kind and stores a batch or a backup, whole or not at all; of a damaged archive nothing, unless the
+ * `rest` of it is wanted. `onProgress` hears the share done, 0 to 1.
  */
-export async function takeFile(file: Blob, onProgress: Progress = () => undefined): Promise<TakenFile> {
+export async function takeFile(
+  file: Blob,
+  onProgress: Progress = () => undefined,
+  { rest = false } = {},
+): Promise<TakenFile> {
   const half = (from: number) => (done: number) => onProgress(from + done / 2)
   try {
-    if (file.size > MOST_BYTES) throw new ReadError('The file is larger than 600 MB, more than Omblet reads. Check that it is the right one.') // prettier-ignore
-    const { text, ...beside } = (await isArchive(file))
+    const {
+      text,
+      lost = [],
+      ...beside
+    }: Pick<ReadArchive, 'text'> & Partial<ReadArchive> = (await isArchive(file))
       ? await readArchive(file, half(0))
       : { text: await textOf(file, half(0)) }
     const read = readFile(text)
@@ -35,11 +58,29 @@ export async function takeFile(file: Blob, onProgress: Progress = () => undefine
       return { kind: 'batch', id, code, what }
     }
     if (read.kind === 'trial') return { kind: 'trial', ...(await takeInTrial(read.trial)) }
+    const gone = lost.map((l) => ({ what: lostName(l, read.backup), why: l.why }))
+    if (gone.length > 0 && !rest) return { kind: 'damaged', lost: gone }
     const restored = await restoreBackup(read.backup, beside, half(0.5))
-    return { kind: 'backup', restored: { ...restored, refused: read.refused } }
+    return {
+      kind: 'backup',
+      restored: { ...restored, refused: [...read.refused, ...gone, ...restored.refused] },
+    }
   } catch (error) {
-    return { kind: 'error', error: error instanceof ReadError ? error.message : explainStorage(error) }
+    return { kind: 'error', error: whyNot(error) }
   }
+}
+const whyNot = (error: unknown) =>
+  error instanceof ReadError
+    ? error.message
+    : isUnreadable(error)
+      ? 'The file cannot be read any more: it was moved, changed or taken away. Choose it again.'
+      : explainStorage(error)
+/** What a file of an archive is, in words. */
+function lostName({ kind, of }: ReadArchive['lost'][number], backup: Backup): string {
+  if (kind === 'paper')
+    return `A paper of a lot of ${backup.lots.find((l) => l.id === of)?.material ?? 'a material'}`
+  const code = backup.batches.find((b) => b.batch.id === of)?.batch.code
+  return code ? `A photograph of batch ${code}` : 'Photographs'
 }
 
 export interface SavedBackup {
@@ -57,6 +98,7 @@ export async function saveBackup(
   onProgress: Progress = () => undefined,
 ): Promise<SavedBackup> {
   const { text, unsound } = writtenBackup(await collectBackup(now, ids))
+  if (text.length > MOST_BYTES) throw new Error(`As text it is ${Math.round(text.length / 1e6)} MB, and ${MOST_BYTES / 1e6} MB can be read again. Export some of it, and delete what is not needed.`) // prettier-ignore
   onProgress(pictures ? 0.3 : 1)
   if (!pictures) return { blob: new Blob([text], { type: 'application/json' }), unsound, pictures: 0, papers: 0 } // prettier-ignore
   const db = await openStore()

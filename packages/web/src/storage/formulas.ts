@@ -143,10 +143,3 @@ export async function goOnFrom(formulaId: string, version: string) {
   if (record) await tx.store.put({ ...record, from: version })
   await tx.done
 }
-
-export async function getSetting<T>(key: string): Promise<T | undefined> {
-  return (await (await openStore()).get('settings', key))?.value as T | undefined
-}
-export const setSetting = async (key: string, value: unknown) => {
-  await (await openStore()).put('settings', { key, value })
-}

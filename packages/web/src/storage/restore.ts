@@ -1,25 +1,38 @@
 import {
+  BatchInfo,
+  BenchEvent,
   besideBatch,
   brings,
   bringsTrial,
   freeName,
   headOfFile,
   knownCatalogue,
+  leftOf,
   placeOf,
   same,
   sameFormula,
+  safeId,
+  SavedVersion,
+  Trial,
+  withIds,
   withOwn,
   type Backup,
   type BatchFile,
   type Catalogue,
+  type Container,
+  type FactChange,
+  type Lot,
+  type Material,
+  type Moved,
   type PlannedTrial,
   type Refused,
 } from '@omblet/core'
 import type { IDBPObjectStore, IDBPTransaction, StoreNames } from 'idb'
-import { CARRIED_SETTINGS } from './backup'
 import { ofBatch, openStore, whole } from './db'
 import { simpleRecords } from './simple-records'
 import type { FormulaRecord, LotFile, OmbletDb, PhotoRecord } from './schema'
+import { CARRIED, isCarried } from './settings'
+import { containerIn, entriesOf, lotIn, lotsIn, putContainerIn, putLotIn, type StockOf } from './stock'
 
 export type Kind = 'formulas' | 'versions' | 'materials' | 'lots' | 'containers' | 'changes' | 'batches' | 'trials' | 'pictures' | 'papers' | 'settings' // prettier-ignore
 
@@ -47,8 +60,12 @@ interface Restoring {
   catalogue: Catalogue
   /** One more record is through. */
   step: () => void
+  /** Where records came in under another id: whatever names them follows. */
+  moved: { [K in 'formula' | 'version' | 'batch' | 'trial']: Map<string, string> }
+  /** Ids of the versions that this restore put. */
+  newVersions: Set<string>
 }
-const STORES = ['formulas', 'versions', 'materials', 'lots', 'containers', 'changes', 'files', 'batches', 'events', 'trials', 'pictures', 'settings'] as const // prettier-ignore
+const STORES = ['formulas', 'versions', 'materials', 'lots', 'containers', 'stock', 'changes', 'files', 'batches', 'events', 'trials', 'pictures', 'settings'] as const // prettier-ignore
 const count = (result: Restored, kind: Kind) => (result.added[kind] = (result.added[kind] ?? 0) + 1)
 /** Notes what became of one record; `beside` is what it is called where it stands beside another. */
 function became(result: Restored, kind: Kind, what: 'new' | 'more' | 'nothing' | 'beside', beside: string) {
@@ -70,12 +87,13 @@ export async function restoreBackup(
   const db = await openStore()
   const result: Restored = { added: {}, same: 0, copies: [], kept: [], refused: [] }
   const catalogue = await knownHere(backup)
-  const total = Math.max(1, backup.formulas.length + backup.batches.length)
+  const total = Math.max(1, backup.formulas.length + backup.batches.length + (pictures.pictures?.length ?? 0))
   let done = 0
   const step = () => ++done % 25 === 0 && onProgress(done / total)
+  const moved = { formula: new Map(), version: new Map(), batch: new Map(), trial: new Map() }
   const tx = db.transaction([...STORES], 'readwrite')
   await whole(tx, async (put) => {
-    const all: Restoring = { tx, put, result, catalogue, step }
+    const all: Restoring = { tx, put, result, catalogue, step, moved, newVersions: new Set() }
     await restoreFormulas(all, backup)
     await restoreSimple(all, backup)
     await restoreCourses(all, backup)
@@ -87,88 +105,144 @@ export async function restoreBackup(
 }
 
 async function restoreFormulas(all: Restoring, backup: Backup) {
-  const { tx, put, result, step } = all
+  const { tx, put, result, step, moved } = all
   const formulas = tx.objectStore('formulas')
   const names = (await formulas.getAll()).map((r) => r.formula.name)
   /** What this restore has put: a second record of the same id in one file must find it. */
   const made = new Map<string, FormulaRecord>()
   for (const saved of backup.formulas) {
-    const { formula, versions, ...times } = saved
+    const { formula, versions, from, ...times } = saved
     const place = await placeOf(
-      saved.id,
+      safeId(saved.id),
       async (key) => made.get(key) ?? (await formulas.get(key)),
       (here) => (sameFormula(here.formula, formula, here.id !== saved.id) ? 'nothing' : 'another'),
     )
+    moved.formula.set(saved.id, place.id)
     const name = place.what === 'beside' ? freeName(formula.name, names) : formula.name
     became(result, 'formulas', place.what, name)
-    const moved = await restoreVersions(all, versions, place)
+    await restoreVersions(all, versions, place)
     if (place.what !== 'nothing') {
       names.push(name)
-      const record = withFrom({ ...times, id: place.id, formula: { ...formula, name }, rev: 1, demo: false }, moved) // prettier-ignore
+      const origin = from === undefined ? {} : { from: moved.version.get(from) ?? from }
+      const record = { ...times, ...origin, id: place.id, formula: { ...formula, name }, rev: 1, demo: false }
       made.set(place.id, record)
       put(formulas.put(record))
     }
     step()
   }
 }
-/** Puts the versions of a formula; gives back where those stand that came in under another id. */
+/** Puts the versions of a formula: where each goes is known before any is put, so that what names another follows it. */
 async function restoreVersions(
-  { tx, put, result }: Restoring,
+  { tx, put, result, moved, newVersions }: Restoring,
   versions: Backup['formulas'][number]['versions'],
   place: { id: string; what: string },
-): Promise<ReadonlyMap<string, string>> {
+) {
   const store = tx.objectStore('versions')
   const numbers = new Set((await store.index('formulaId').getAll(place.id)).map((v) => v.number))
-  const moved = new Map<string, string>()
+  const places = []
   for (const v of versions) {
     const at = await placeOf(
-      v.id,
+      safeId(v.id),
       (key) => store.get(key),
       (here) => (here.formulaId === place.id && sameFormula(here.formula, v.formula) ? 'nothing' : 'another'),
     )
-    if (at.id !== v.id) moved.set(v.id, at.id)
+    moved.version.set(v.id, at.id)
+    places.push({ v, at })
+  }
+  for (const { v, at } of places) {
     if (at.what === 'nothing') continue
     const number = numbers.has(v.number) ? Math.max(...numbers) + 1 : v.number
     numbers.add(number)
-    put(store.put({ ...withFrom(v, moved), id: at.id, number, formulaId: place.id }))
+    const told = withIds(SavedVersion, v, { version: moved.version }) as typeof v
+    put(store.put({ ...told, id: at.id, number, formulaId: place.id }))
+    newVersions.add(at.id)
     if (place.what === 'nothing') count(result, 'versions')
   }
-  return moved
 }
 
 async function restoreSimple({ tx, put, result, catalogue }: Restoring, backup: Backup) {
   for (const { kind, id, item, words } of simpleRecords(backup, catalogue)) {
-    const store = tx.objectStore(kind)
-    const here = await store.get(id)
-    if (!here) {
-      put(store.put(item))
-      count(result, kind)
-    } else if (same(here, item)) result.same++
-    else result.kept.push(words(here))
+    const here =
+      kind === 'lots'
+        ? await lotIn(tx, id)
+        : kind === 'containers'
+          ? await containerIn(tx, id)
+          : await tx.objectStore(kind).get(id)
+    if (here) {
+      if (same(here, item)) result.same++
+      else result.kept.push(words(here))
+      continue
+    }
+    count(result, kind)
+    if (kind === 'lots') {
+      const lot = item as Lot
+      putLotIn(tx, lot, 0, { id: '', at: '' }, put)
+      await restoreStock({ tx, put }, 'lot', id, lot.leftGrams, backup)
+    } else if (kind === 'containers') {
+      const container = item as Container
+      putContainerIn(tx, container, 0, { id: '', at: '' }, put)
+      await restoreStock({ tx, put }, 'container', id, container.left, backup)
+    } else put(tx.objectStore(kind).put(item as Material & FactChange))
   }
 }
+/** What is left of something new: by its own entries where they add up to it, else by one that counts it. */
+async function restoreStock({ tx, put }: Pick<Restoring, 'tx' | 'put'>, of: StockOf, item: string, left: number, { stock, savedAt }: Backup) {
+  const store = tx.objectStore('stock')
+  for (const old of await entriesOf(tx, of, item)) put(store.delete(old.id))
+  const own = stock.filter((e) => e.of === of && e.item === item)
+  const counted = { id: `${of} ${item} restored`, of, item, amount: left, at: savedAt }
+  const whole = own.length > 0 && Math.abs(leftOf(own) - left) < 1e-6
+  for (const entry of whole ? own : [counted]) put(store.put(entry))
+} // prettier-ignore
 
-/** Trials and batches: what brings more goes on where it was. */
-async function restoreCourses({ tx, put, result, catalogue, step }: Restoring, backup: Backup) {
-  for (const trial of backup.trials) {
-    const { what, name } = await putTrial(tx.objectStore('trials'), trial, put)
-    became(result, 'trials', what, `Trial ${name}`)
-  }
+/** Batches, then the trials that name them: what brings more goes on where it was. */
+async function restoreCourses(all: Restoring, backup: Backup) {
+  const { tx, put, result, catalogue, step, moved } = all
   const stores = { batches: tx.objectStore('batches'), events: tx.objectStore('events') }
   for (const file of backup.batches) {
-    const { what, code } = await putCourse(stores, file, catalogue, put)
+    const { id, what, code } = await putCourse(stores, withMoved(file, moved), catalogue, put)
+    moved.batch.set(file.batch.id, id)
     became(result, 'batches', what, `Batch ${code}`)
     step()
   }
+  for (const trial of backup.trials) {
+    const { id, what, name } = await putTrial(tx.objectStore('trials'), withIds(Trial, trial, moved) as PlannedTrial, put) // prettier-ignore
+    moved.trial.set(trial.plan.id, id)
+    became(result, 'trials', what, `Trial ${name}`)
+  }
+  await followLate(all, backup)
+}
+/** A batch file whose references follow what moved. */
+const withMoved = (file: BatchFile, moved: Moved): BatchFile => ({
+  ...file,
+  batch: withIds(BatchInfo, file.batch, moved),
+  events: file.events.map((e) => withIds(BenchEvent, e, moved)),
+})
+/** Versions name batches and trials, which come in after them: those that this restore put follow where these went. */
+async function followLate({ tx, put, moved, newVersions }: Restoring, backup: Backup) {
+  const { batch, trial } = moved
+  for (const { versions } of backup.formulas)
+    for (const v of versions) {
+      const id = moved.version.get(v.id) ?? v.id
+      const here = newVersions.has(id) ? await tx.objectStore('versions').get(id) : undefined
+      if (here)
+        put(tx.objectStore('versions').put(withIds(SavedVersion, here, { batch, trial }) as typeof here))
+    }
 }
 
 /** Photographs of batches and papers of lots that are here, where none stands yet. */
-async function restorePictures({ tx, put, result }: Restoring, { pictures = [], papers = [] }: Pictures) {
+async function restorePictures(
+  { tx, put, result, moved, step }: Restoring,
+  { pictures = [], papers = [] }: Pictures,
+) {
   for (const photo of pictures) {
-    const of = (await tx.objectStore('batches').getKey(photo.batch)) ?? null
-    if (of === null || (await tx.objectStore('pictures').getKey([photo.batch, photo.id]))) continue
-    put(tx.objectStore('pictures').put(photo))
-    count(result, 'pictures')
+    const batch = moved.batch.get(photo.batch) ?? photo.batch
+    const of = (await tx.objectStore('batches').getKey(batch)) ?? null
+    if (of !== null && !(await tx.objectStore('pictures').getKey([batch, photo.id]))) {
+      put(tx.objectStore('pictures').put({ ...photo, batch }))
+      count(result, 'pictures')
+    }
+    step()
   }
   for (const paper of papers) {
     if (!(await tx.objectStore('lots').getKey(paper.lot)) || (await tx.objectStore('files').getKey(paper.lot))) continue // prettier-ignore
@@ -179,18 +253,16 @@ async function restorePictures({ tx, put, result }: Restoring, { pictures = [], 
 
 async function restoreSettings({ tx, put, result }: Restoring, backup: Backup) {
   for (const [key, value] of Object.entries(backup.settings)) {
-    if (!CARRIED_SETTINGS.some((k) => k === key) || (await tx.objectStore('settings').getKey(key))) continue
+    if (!isCarried(key) || (await tx.objectStore('settings').getKey(key))) continue
+    const read = CARRIED[key].safeParse(value)
+    if (!read.success) {
+      result.refused.push({ what: `The setting “${key}”`, why: 'it is not what it should be.' })
+      continue
+    }
     put(tx.objectStore('settings').put({ key, value }))
     count(result, 'settings')
   }
 }
-
-/** A record whose origin came in under another id. */
-const withFrom = <T extends { from?: string | undefined }>(
-  record: T,
-  moved: ReadonlyMap<string, string>,
-): T =>
-  record.from !== undefined && moved.has(record.from) ? { ...record, from: moved.get(record.from)! } : record
 
 /** Puts a trial where it belongs: new, with more answers in the place of the one that is here, or beside it. */
 async function putTrial(
@@ -199,7 +271,7 @@ async function putTrial(
   put: (write: Promise<unknown>) => void,
 ) {
   const place = await placeOf(
-    trial.plan.id,
+    safeId(trial.plan.id),
     (key) => store.get(key),
     (here) => bringsTrial(here, trial),
   )
@@ -218,7 +290,7 @@ async function knownHere(backup?: Backup): Promise<Catalogue> {
   const [own, changes, lots] = await Promise.all([
     db.getAll('materials'),
     db.getAll('changes'),
-    db.getAll('lots'),
+    lotsIn(db.transaction(['lots', 'stock'])),
   ])
   const ids = new Set(own.map((m) => m.id))
   const knowledge = {
@@ -247,7 +319,7 @@ async function putCourse(
   put: (write: Promise<unknown>) => void,
 ): Promise<Course> {
   const place = await placeOf(
-    saved.batch.id,
+    safeId(saved.batch.id),
     async (key) => {
       const here = (await stores.events.getAll(ofBatch(key))).map((r) => r.event)
       return here.length > 0 ? here : null

@@ -1,4 +1,4 @@
-import type { BatchHead, BenchEvent, Container, FactChange, Formula, Lot, Material, PlannedTrial, VersionStory } from '@omblet/core' // prettier-ignore
+import { lotUse, type BatchHead, type BenchEvent, type Container, type FactChange, type Formula, type Happening, type Lot, type Material, type PlannedTrial, type StockEntry, type VersionStory } from '@omblet/core' // prettier-ignore
 import type { DBSchema, IDBPDatabase, IDBPTransaction, StoreNames } from 'idb'
 
 export interface FormulaRecord {
@@ -35,9 +35,13 @@ export interface EventRecord {
   batch: string
   n: number
   event: BenchEvent
-  /** Grams that it really took from a lot, where that held less than was weighed. */
-  taken?: number
 }
+/** What an earlier Omblet wrote beside an event: the grams that it really took, where the lot held less. */
+type OldEventRecord = EventRecord & { taken?: number }
+
+/** What is told of a lot or a container; what is left of it is the sum of its entries. */
+export type LotFacts = Record<string, unknown> & { id: string; material: string }
+export type ContainerFacts = Record<string, unknown> & { id: string }
 
 /** A photograph of a batch; its key is the batch and its own id, so that two batches never share one. */
 export interface PhotoRecord {
@@ -50,8 +54,8 @@ export interface PhotoRecord {
 export type BinContent =
   | { kind: 'formula'; formula: FormulaRecord; versions: VersionRecord[] }
   | { kind: 'batch'; head: BatchHead | null; events: EventRecord[]; photos: PhotoRecord[] }
-  | { kind: 'lot'; lot: Lot; file?: LotFile }
-  | { kind: 'container'; container: Container }
+  | { kind: 'lot'; lot: Lot; file?: LotFile; entries?: StockEntry[] }
+  | { kind: 'container'; container: Container; entries?: StockEntry[] }
   | { kind: 'material'; material: Material }
   | { kind: 'trial'; trial: PlannedTrial }
 
@@ -68,8 +72,9 @@ export interface OmbletDb extends DBSchema {
   formulas: { key: string; value: FormulaRecord; indexes: { updatedAt: string } }
   versions: { key: string; value: VersionRecord; indexes: { formulaId: string } }
   materials: { key: string; value: Material }
-  lots: { key: string; value: Lot; indexes: { material: string } }
-  containers: { key: string; value: Container }
+  lots: { key: string; value: LotFacts; indexes: { material: string } }
+  containers: { key: string; value: ContainerFacts }
+  stock: { key: string; value: StockEntry; indexes: { item: [string, string] } }
   changes: { key: string; value: FactChange }
   files: { key: string; value: LotFile }
   batches: { key: string; value: BatchHead; indexes: { lastAt: string } }
@@ -137,6 +142,44 @@ export const UPGRADES: readonly Upgrade[] = [
   (db) => {
     db.createObjectStore('trials', { keyPath: 'plan.id' })
   },
+  // What is left of a lot or a container is the sum of its entries: what was taken by batches, and what was there before.
+  async (db, tx) => {
+    db.createObjectStore('stock', { keyPath: 'id' }).createIndex('item', ['of', 'item'])
+    const stock = tx.objectStore('stock')
+    const taken = await takenSoFar(tx)
+    const at = new Date(0).toISOString()
+    for (let cursor = await tx.objectStore('lots').openCursor(); cursor; cursor = await cursor.continue()) {
+      const { leftGrams, ...facts } = cursor.value
+      const own = taken.filter((e) => e.item === facts.id)
+      for (const entry of own) await stock.put(entry)
+      const before = Number(leftGrams ?? 0) - own.reduce((sum, e) => sum + e.amount, 0)
+      await stock.put({ id: `lot ${facts.id} before`, of: 'lot', item: facts.id, at, amount: Number(before.toFixed(6)) }) // prettier-ignore
+      await cursor.update(facts as LotFacts)
+    }
+    for (
+      let cursor = await tx.objectStore('containers').openCursor();
+      cursor;
+      cursor = await cursor.continue()
+    ) {
+      const { left, ...facts } = cursor.value
+      await stock.put({ id: `container ${facts.id} before`, of: 'container', item: facts.id, at, amount: Number(left ?? 0) }) // prettier-ignore
+      await cursor.update(facts as ContainerFacts)
+    }
+  },
 ]
+
+/** What the entries of batches took from lots, as an earlier Omblet counted it. */
+async function takenSoFar(tx: IDBPTransaction<OmbletDb, StoreNames<OmbletDb>[], 'versionchange'>) {
+  const records = (await tx.objectStore('events').getAll()) as OldEventRecord[]
+  const by = new Map<string, OldEventRecord[]>()
+  for (const r of records) by.set(r.batch, [...(by.get(r.batch) ?? []), r])
+  const taken: StockEntry[] = []
+  for (const [batch, own] of by)
+    for (const { n, event, taken: really } of own) {
+      const use = lotUse(own.map((r) => r.event), event as Happening) // prettier-ignore
+      if (use) taken.push({ id: `lot ${batch} ${n}`, of: 'lot', item: use.lot, amount: -(really ?? use.grams), at: event.at, batch, n }) // prettier-ignore
+    }
+  return taken
+}
 
 export const DB_VERSION = UPGRADES.length

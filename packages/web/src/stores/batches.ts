@@ -4,7 +4,7 @@ import { computed, shallowRef } from 'vue'
 import { deleteBatch, getHead, listBatches, listOrphans, type Orphan } from '../storage/batches'
 import { announce, listen, makeId } from '../storage/channel'
 import { explainStorage } from '../storage/db'
-import { getSetting, setSetting } from '../storage/formulas'
+import { carriedSetting, setSetting } from '../storage/settings'
 import { useBin } from './bin'
 
 /** The list of batches, newest first. */
@@ -18,7 +18,7 @@ export const useBatches = defineStore('batches', () => {
   async function load() {
     try {
       heads.value = await listBatches()
-      who.value = (await getSetting<string>('who')) ?? who.value
+      who.value = (await carriedSetting('who')) ?? who.value
       problem.value = null
     } catch (error) {
       problem.value = explainStorage(error)

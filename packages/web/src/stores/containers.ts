@@ -1,9 +1,16 @@
 import type { Container } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
-import { announce, listen, makeId } from '../storage/channel'
-import { deleteContainer, getContainer, listContainers, saveContainer } from '../storage/containers'
+import { announce, listen } from '../storage/channel'
+import {
+  changeContainer,
+  deleteContainer,
+  getContainer,
+  listContainers,
+  saveContainer,
+} from '../storage/shelf'
 import { explainStorage } from '../storage/db'
+import { Gone } from '../storage/shelf'
 import { useBin } from './bin'
 
 /** What one fills into, as it stands on the shelf. */
@@ -20,22 +27,27 @@ export const useContainers = defineStore('containers', () => {
     if (here === null) return
     containers.value = byName([...containers.value.filter((c) => c.id !== id), ...(here ? [here] : [])])
   }
-  async function keep(id: string, work: () => Promise<unknown>) {
+  async function keep<T>(id: string, work: () => Promise<T>): Promise<T | null> {
+    let result: T | null = null
     try {
-      await work()
+      result = await work()
       problem.value = null
       announce({ type: 'container', id })
     } catch (error) {
-      problem.value = explainStorage(error)
+      problem.value = error instanceof Gone ? 'This container was deleted in another tab; it lies in the bin. Nothing was changed.' : explainStorage(error) // prettier-ignore
     }
     await reread(id)
+    return result
   }
-  const put = (container: Container) => keep(container.id, () => saveContainer(container))
+  const now = () => new Date().toISOString()
+  const put = (container: Container) => keep(container.id, () => saveContainer(container, now()))
+  /** Saves what was changed of a container since it was read as `was`; null where it could not be stored. */
+  const change = (was: Container, next: Container) => keep(was.id, () => changeContainer(was, next, now()))
   /** Moves one to the bin; gives back how to undo it. */
   async function remove(container: Container): Promise<(() => Promise<void>) | null> {
     let bin: string | null = null
     await keep(container.id, async () => {
-      bin = await deleteContainer(container, new Date().toISOString(), makeId)
+      bin = await deleteContainer(container, now())
     })
     return useBin().undoOf([bin])
   }
@@ -45,5 +57,5 @@ export const useContainers = defineStore('containers', () => {
     if (message.type === 'container') return reread(message.id)
     if (message.type === 'all') return load()
   })
-  return { containers, problem, load, reread, put, remove, find }
+  return { containers, problem, load, reread, put, change, remove, find }
 })

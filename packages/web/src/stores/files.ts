@@ -5,10 +5,14 @@ import { tellAll } from '../storage/channel'
 import type { TakenFile } from '../storage/files'
 import type { FilesWorker } from '../workers/files.worker'
 import { useLibrary } from './library'
-import { restoredWords, type RestoredWords } from './restored'
+import { refusedWords, restoredWords, type RestoredWords } from './restored'
 
 /** What became of a file: a sentence, where to go, and what did not simply come in. */
-export type Taken = { message: string; to?: string; details?: RestoredWords['details'] } | { error: string }
+export type Taken =
+  | { message: string; to?: string; details?: RestoredWords['details'] }
+  | { error: string }
+  /** An archive is not whole: what is lost is told, and the rest waits for an answer. */
+  | { asked: true }
 
 /** Work with files, which runs beside the page, tells how far it is and can be stopped. */
 export const useFiles = defineStore('files', () => {
@@ -16,6 +20,8 @@ export const useFiles = defineStore('files', () => {
   const busy = shallowRef<{ what: string; done: number } | null>(null)
   /** What the last restore left to be looked at. */
   const report = shallowRef<RestoredWords | null>(null)
+  /** An archive that is not whole, and what of it is lost: nothing of it is stored before it is asked for. */
+  const damaged = shallowRef<{ file: File; lost: string[] } | null>(null)
   const stopped = ref(false)
   let stop: (() => void) | null = null
 
@@ -44,12 +50,13 @@ export const useFiles = defineStore('files', () => {
   } // prettier-ignore
 
   /** Takes in a file of any kind, or says why not. A restore that is stopped has changed nothing. */
-  async function take(file: File): Promise<Taken> {
+  async function take(file: File, rest = false): Promise<Taken> {
+    damaged.value = null
     let taken
     try {
       taken = await work(
         file.name,
-        (worker, progress) => worker.takeFile(file, progress) as Promise<TakenFile>,
+        (worker, progress) => worker.takeFile(file, progress, { rest }) as Promise<TakenFile>,
       )
     } catch (error) {
       return { error: error instanceof Error ? error.message : String(error) }
@@ -57,6 +64,10 @@ export const useFiles = defineStore('files', () => {
     if (!taken) return { error: 'Stopped.' }
     if (taken.kind === 'error') return { error: taken.error }
     if (taken.kind === 'formula') return takeFormula(taken.formula)
+    if (taken.kind === 'damaged') {
+      damaged.value = { file, lost: refusedWords(taken.lost) }
+      return { asked: true }
+    }
     await tellAll({ type: 'all' })
     const words = { new: 'is here', more: 'goes on with what was here', nothing: 'was here already', beside: 'is here beside the one it differs from' } // prettier-ignore
     if (taken.kind === 'batch')
@@ -80,5 +91,5 @@ export const useFiles = defineStore('files', () => {
     return { message: `Imported as ${made.name}${renamed}.`, to: `/formulas/${made.id}` }
   } // prettier-ignore
 
-  return { busy, report, stopped, stop: () => stop?.(), work, take }
+  return { busy, report, damaged, stopped, stop: () => stop?.(), work, take }
 })

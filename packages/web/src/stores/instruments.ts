@@ -18,7 +18,7 @@ import { plain } from '../browser/plain'
 import type { Link, LineSource } from '../instruments/port'
 import { choosePort, serialPort } from '../instruments/serial'
 import { streamed } from '../instruments/streamed'
-import { getSetting, setSetting } from '../storage/formulas'
+import { getSetting, setSetting } from '../storage/settings'
 
 const Kept = z.object({
   serial: z.object({ scale: SerialSettings, thermometer: SerialSettings, ph: SerialSettings }).partial(),

@@ -1,12 +1,8 @@
 import { inVessel, learn, type Learned, type Lesson } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
-import * as z from 'zod'
-import { getSetting, setSetting } from '../storage/formulas'
+import { carriedSetting, changeSetting } from '../storage/settings'
 import { useBatches } from './batches'
-
-const KEY = 'forgotten'
-const Forgotten = z.record(z.string(), z.string())
 
 /** What earlier batches taught, and what of it was forgotten. */
 export const useLearned = defineStore('learned', () => {
@@ -17,7 +13,7 @@ export const useLearned = defineStore('learned', () => {
   const load = () =>
     (reading ??= (async () => {
       if (!batches.ready) await batches.load()
-      forgotten.value = Forgotten.safeParse(await getSetting(KEY).catch(() => ({}))).data ?? {}
+      forgotten.value = (await carriedSetting('forgotten').catch(() => undefined)) ?? {}
     })())
   const keyOf = (lesson: Lesson, of: string | null) => `${lesson} ${of ?? ''}`.trim()
 
@@ -33,12 +29,17 @@ export const useLearned = defineStore('learned', () => {
   }
   /** Forgets what was learned so far: only batches that begin later count. Gives back how to undo it. */
   async function forget(lesson: Lesson, what: string | null, now = new Date().toISOString()) {
-    const before = forgotten.value
-    const put = async (next: Record<string, string>) => {
-      forgotten.value = next
-      await setSetting(KEY, next).catch(() => undefined)
+    const key = keyOf(lesson, what)
+    const before = forgotten.value[key]
+    const put = async (since: string | undefined) => {
+      const next = (here: Record<string, string> = {}) => {
+        const { [key]: _old, ...others } = here
+        return since === undefined ? others : { ...others, [key]: since }
+      }
+      forgotten.value = next(forgotten.value)
+      forgotten.value = await changeSetting('forgotten', next).catch(() => forgotten.value)
     }
-    await put({ ...before, [keyOf(lesson, what)]: now })
+    await put(now)
     return () => put(before)
   }
   return { load, of, nearest, forget }

@@ -3,7 +3,8 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { announce, listen, makeId } from '../storage/channel'
 import { explainStorage, troubleOf, type StorageTrouble } from '../storage/db'
-import { deleteFormulas, getFormula, getSetting, listFormulas, putRecords, saveFormula, setSetting } from '../storage/formulas' // prettier-ignore
+import { deleteFormulas, getFormula, listFormulas, putRecords, saveFormula } from '../storage/formulas'
+import { getSetting, setSetting } from '../storage/settings' // prettier-ignore
 import type { FormulaRecord } from '../storage/schema'
 import { useBin } from './bin'
 

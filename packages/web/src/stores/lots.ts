@@ -1,9 +1,19 @@
 import { freshnessOf, stockOf, type Lot } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import { announce, listen, makeId, type Changed } from '../storage/channel'
+import { announce, listen, type Changed } from '../storage/channel'
 import { explainStorage } from '../storage/db'
-import { deleteFile, deleteLot, getFile, getLot, listLots, saveFile, saveLot } from '../storage/shelf'
+import {
+  changeLot,
+  deleteFile,
+  deleteLot,
+  getFile,
+  getLot,
+  Gone,
+  listLots,
+  saveFile,
+  saveLot,
+} from '../storage/shelf'
 import { useBin } from './bin'
 import type { LotFile } from '../storage/schema'
 
@@ -32,26 +42,35 @@ export const useLots = defineStore('lots', () => {
     else lots.value = [...(lot ? [lot] : []), ...lots.value.filter((l) => l.id !== id)]
   }
 
-  async function keep(changed: Changed, work: () => Promise<unknown>) {
+  async function keep<T>(changed: Changed, work: () => Promise<T>): Promise<T | null> {
     try {
-      await work()
+      const result = await work()
       problem.value = null
       announce(changed)
+      return result
     } catch (error) {
-      problem.value = explainStorage(error)
+      problem.value = error instanceof Gone ? 'This lot was deleted in another tab; it lies in the bin. Nothing was changed.' : explainStorage(error) // prettier-ignore
+      return null
     }
   }
-  /** Adds or changes a lot; it shows at once, and a failed write is said. */
+  const now = () => new Date().toISOString()
+  /** Adds a lot; it shows at once, and a failed write is said. */
   const put = (lot: Lot) => {
     lots.value = [lot, ...lots.value.filter((l) => l.id !== lot.id)]
-    return keep({ type: 'lot', id: lot.id }, () => saveLot(lot))
+    return keep({ type: 'lot', id: lot.id }, () => saveLot(lot, now()))
+  }
+  /** Saves what was changed of a lot since it was read as `was`; null where it could not be stored. */
+  async function change(was: Lot, next: Lot) {
+    const saved = await keep({ type: 'lot', id: was.id }, () => changeLot(was, next, now()))
+    await reread(was.id)
+    return saved
   }
   /** Moves a lot with its paper to the bin; gives back how to undo it. */
   async function remove(lot: Lot, name: string): Promise<(() => Promise<void>) | null> {
     lots.value = lots.value.filter((l) => l.id !== lot.id)
     let bin: string | null = null
     await keep({ type: 'lot', id: lot.id }, async () => {
-      bin = await deleteLot(lot, name, new Date().toISOString(), makeId)
+      bin = await deleteLot(lot, name, now())
     })
     return useBin().undoOf([bin])
   }
@@ -72,5 +91,20 @@ export const useLots = defineStore('lots', () => {
     if (message.type === 'lot') return reread(message.id)
     if (message.type === 'all') return load()
   })
-  return { lots, problem, load, reread, put, remove, putFile, dropFile, fileOf, of, left, owned, expiring }
+  return {
+    lots,
+    problem,
+    load,
+    reread,
+    put,
+    change,
+    remove,
+    putFile,
+    dropFile,
+    fileOf,
+    of,
+    left,
+    owned,
+    expiring,
+  }
 })

@@ -1,11 +1,15 @@
 import {
+  catalogue as base,
   customOf,
+  fieldChanges,
   derivedOf,
   firstIssue,
   knownCatalogue,
   makeSearch,
   Material,
   ownMaterial,
+  shorten,
+  withChanges,
   withOwn,
   writeFormula,
   type Catalogue,
@@ -19,18 +23,22 @@ import {
 } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import { announce, listen, makeId } from '../storage/channel'
+import { plain } from '../browser/plain'
+import { announce, listen, tellAll } from '../storage/channel'
 import { useBin } from './bin'
 import {
-  deleteChange,
+  changeFacts,
   deleteMaterial,
   listChanges,
   listMaterials,
-  putShelf,
-  saveChange,
   saveMaterial,
+  type Saved,
 } from '../storage/shelf'
+import { takeRows, type ShelfRows } from '../storage/shelf-rows'
 import { useLots } from './lots'
+
+/** The most characters of a note on a material. */
+const MOST_NOTE = 1000
 
 /** The catalogue with the maker's own materials, their changes of its facts and the analyses of their lots. */
 export const useMaterials = defineStore('materials', () => {
@@ -72,46 +80,62 @@ export const useMaterials = defineStore('materials', () => {
     await put(material)
     return material
   }
-  /** Adds or replaces a material of one's own. Rejects where it could not be read again, or not be stored. */
-  async function put(material: Material) {
+  const note = (material: Material) => {
+    own.value = [...own.value.filter((m) => m.id !== material.id), material]
+  }
+  /**
+   * Adds a material of one's own, or changes what was changed since it was read as `was`; tells of fields that another tab
+   * changed meanwhile, and then nothing is stored. Rejects where it could not be read again, or not be stored.
+   */
+  async function put(material: Material, was?: Material): Promise<Saved<Material>> {
     const checked = Material.safeParse(material)
     if (!checked.success) throw firstIssue(checked.error)
-    own.value = [...own.value.filter((m) => m.id !== material.id), material]
-    await saveMaterial(material)
+    if (!was) note(material)
+    const saved = await saveMaterial(plain(material), was && plain(was))
+    note('value' in saved ? saved.value : saved.here)
     announce({ type: 'material', id: material.id })
+    return saved
   }
   /** Moves a material of one's own to the bin; gives back how to undo it. */
   async function remove(material: Material): Promise<(() => Promise<void>) | null> {
     own.value = own.value.filter((m) => m.id !== material.id)
-    const bin = await deleteMaterial(material, new Date().toISOString(), makeId)
+    const bin = await deleteMaterial(material, new Date().toISOString())
     announce({ type: 'material', id: material.id })
     return useBin().undoOf([bin])
   }
 
-  async function change(facts: FactChange) {
-    changes.value = [...changes.value.filter((c) => c.id !== facts.id), facts]
-    await saveChange(facts)
-    announce({ type: 'change', id: facts.id })
-  }
-  /** Writes down with a material what a trial taught of it, behind what is told of it already. */
-  async function learnOf(id: string, words: string) {
-    const mine = own.value.find((m) => m.id === id)
-    const told = [catalogue.value.find(id)?.note, words].filter(Boolean).join(' ').slice(-1000)
-    if (mine) await put({ ...mine, note: told })
-    else await change({ ...changeOf(id), id, note: told })
-  }
-  /** Goes back to what the catalogue says. */
-  async function reset(id: string) {
-    changes.value = changes.value.filter((c) => c.id !== id)
-    await deleteChange(id)
+  /** Changes what one holds of a material of the catalogue, from what stands in the store. */
+  async function changeOn(id: string, make: (here: FactChange | undefined) => FactChange | null) {
+    let next: FactChange | null = null
+    await changeFacts(id, (here) => (next = make(here)))
+    changes.value = [...changes.value.filter((c) => c.id !== id), ...(next ? [next] : [])]
     announce({ type: 'change', id })
   }
+  /** Keeps these facts; of what was held before, only what was changed since it was read as `was`. */
+  const change = (facts: FactChange, was: FactChange | null = changeOf(facts.id)) =>
+    changeOn(facts.id, (here) =>
+      here && was ? withChanges(here, fieldChanges(was, facts)).value : { ...here, ...facts },
+    )
+  /** Writes down with a material what a trial taught of it, behind what is told of it already. */
+  async function learnOf(id: string, words: string) {
+    const behind = (told: string | undefined) =>
+      told?.includes(words) ? told : shorten([told, words].filter(Boolean).join(' '), MOST_NOTE)
+    const mine = own.value.find((m) => m.id === id)
+    if (mine) await put({ ...mine, note: behind(mine.note) }, mine)
+    else await changeOn(id, (here) => ({ ...here, id, note: behind(here?.note ?? base.find(id)?.note) }))
+  }
+  /** Goes back to what the catalogue says. */
+  const reset = (id: string) => changeOn(id, () => null)
 
-  /** Stores what an import brought, all or none. */
-  async function takeIn(materials: readonly Material[], newLots: readonly Lot[]) {
-    await putShelf(materials, newLots)
-    await Promise.all([load(), lots.load()])
-    announce({ type: 'all' })
+  /** Stores the rows of a table, all or none; gives back how to undo it. */
+  async function takeIn(rows: ShelfRows): Promise<() => Promise<void>> {
+    const store = async (what: ShelfRows) => {
+      const back = await takeRows(plain(what), new Date().toISOString())
+      await tellAll({ type: 'all' })
+      return back
+    }
+    const back = await store(rows)
+    return async () => void (await store(back))
   }
 
   /** What a file must carry so that another machine judges a line alike. */

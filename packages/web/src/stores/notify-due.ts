@@ -1,4 +1,4 @@
-import { getSetting, setSetting } from '../storage/formulas'
+import { getSetting, setSetting } from '../storage/settings'
 import { localDay } from '../browser/days'
 
 const KEY = 'told-of-looks'

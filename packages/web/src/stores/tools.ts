@@ -1,36 +1,35 @@
-import { Calibration, meterState } from '@omblet/core'
+import { meterState } from '@omblet/core'
 import { differenceInCalendarDays } from 'date-fns'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import * as z from 'zod'
-import { getSetting, setSetting } from '../storage/formulas'
+import { announce, listen } from '../storage/channel'
+import { carriedSetting, changeSetting, type Tools } from '../storage/settings'
 
-/** What is true of a maker's own tools: the meter's last calibration, the weight of a drop, the money that is counted in. */
-const Tools = z.object({
-  calibration: Calibration.nullable(),
-  dropGrams: z.number().gt(0).max(1).nullable(),
-  currency: z.string().max(8).default(''),
-})
-type Tools = z.infer<typeof Tools>
-const KEY = 'tools'
+const NONE: Tools = { calibration: null, dropGrams: null, currency: '' }
 
 export const useTools = defineStore('tools', () => {
-  const tools = shallowRef<Tools>({ calibration: null, dropGrams: null, currency: '' })
+  const tools = shallowRef<Tools>(NONE)
   const today = ref(new Date())
   let loaded: Promise<void> | null = null
 
   const load = () =>
     (loaded ??= (async () => {
-      const parsed = Tools.safeParse(await getSetting<unknown>(KEY).catch(() => null))
-      if (parsed.success) tools.value = parsed.data
+      await reread()
     })())
+  const reread = async () => {
+    tools.value = (await carriedSetting('tools').catch(() => undefined)) ?? tools.value
+  }
 
   async function patch(change: Partial<Tools>) {
-    // what is stored is known before anything is written over it
     await load()
     tools.value = { ...tools.value, ...change }
-    await setSetting(KEY, tools.value)
+    // what another tab set meanwhile stays
+    tools.value = await changeSetting('tools', (here) => ({ ...NONE, ...here, ...change }))
+    announce({ type: 'setting', id: 'tools' })
   }
+  listen((message) => {
+    if (message.type === 'all' || (message.type === 'setting' && message.id === 'tools')) return reread()
+  })
 
   const meter = computed(() => {
     const c = tools.value.calibration

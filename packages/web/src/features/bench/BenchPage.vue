@@ -67,9 +67,8 @@ async function removeOrphan(o: Orphan) {
 const problem = ref<string | null>(null)
 async function take(file: File) {
   const result = await files.take(file)
-  if ('error' in result) problem.value = `${file.name}: ${result.error}`
-  else {
-    problem.value = null
+  problem.value = 'error' in result ? `${file.name}: ${result.error}` : null
+  if ('message' in result) {
     const { to, message } = result
     notify(toast, message, to ? { label: 'Open', run: () => void router.push(to) } : undefined)
   }

@@ -24,7 +24,7 @@ export function useTaking(zone: Readonly<Ref<HTMLElement | null>>) {
     for (const file of list ?? []) {
       const result = await files.take(file)
       if ('error' in result) problems.value.push(`${file.name}: ${result.error}`)
-      else {
+      else if ('message' in result) {
         told.push(result.message)
         last = result.to
       }

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { Container, CONTAINER_KINDS, containerWord, WALL_KINDS, wallWord } from '@omblet/core'
+import {
+  acknowledged,
+  clashWords,
+  Container,
+  CONTAINER_KINDS,
+  containerWord,
+  WALL_KINDS,
+  wallWord,
+} from '@omblet/core'
 import Button from 'primevue/button'
 import { QuietButton } from '../../components/buttons'
 import { PopUp } from '../../components/dialogs'
@@ -39,6 +47,9 @@ const errors = computed(() => ({
       : null,
   left: asked.value && form.left === null ? 'Type how many there are.' : null,
 }))
+/** The container as it was read: only what was changed of it since is saved. */
+let read = props.container
+const clash = ref<string | null>(null)
 async function save() {
   asked.value = true
   if (Object.values(errors.value).some((e) => e !== null)) return
@@ -50,7 +61,16 @@ async function save() {
     }).filter(([, v]) => v !== null),
   )
   const old = Object.fromEntries(Object.entries(c ?? {}).filter(([key]) => !(key in form)))
-  await store.put(Container.parse({ ...old, id: c?.id ?? makeId(), ...told, left: Math.round(form.left!) }))
+  const next = Container.parse({ ...old, id: c?.id ?? makeId(), ...told, left: Math.round(form.left!) })
+  if (read) {
+    const saved = await store.change(read, next)
+    if (saved && 'clashes' in saved) {
+      clash.value = clashWords(saved.clashes)
+      read = acknowledged(read, saved.clashes)
+      return
+    }
+    if (!saved) return
+  } else await store.put(next)
   emit('close')
 }
 </script>
@@ -98,6 +118,7 @@ async function save() {
       />
       <NumberField v-model="form.emptyGrams" label="Weighs empty" unit="g" :max="10000" what="the weight" />
       <NumberField v-model="form.price" label="Price of one" :max="100000" what="the price" />
+      <p v-if="clash ?? store.problem" class="error-text wide" role="alert">{{ clash ?? store.problem }}</p>
       <div class="dialog-buttons">
         <QuietButton type="button" label="Cancel" @click="emit('close')" />
         <Button type="submit" :label="container ? 'Save' : 'Add'" />

@@ -12,11 +12,13 @@ import { notify } from '../../components/notify'
 import MenuButton from '../../components/MenuButton.vue'
 import FileButton from '../../components/FileButton.vue'
 import { useContainers } from '../../stores/containers'
+import { useMaterials } from '../../stores/materials'
 import { takeInDemoShelf } from '../../stores/demo-shelf'
 import ContainerDialog from './ContainerDialog.vue'
 import { takeInContainers } from './containers'
 
 const store = useContainers()
+const materials = useMaterials()
 const toast = useToast()
 const open = ref<{ container: Container | null } | null>(null)
 const exports = [
@@ -42,12 +44,13 @@ async function remove(container: Container) {
     })
 }
 async function take(file: File) {
-  const read = await takeInContainers(file, store.containers, store.put).catch(() => null)
+  const read = await takeInContainers(file, store.containers, materials.takeIn).catch(() => null)
   if (!read) return notify(toast, `${file.name} could not be read. Save it as .csv or .xlsx and take it in again.`, undefined, 'error') // prettier-ignore
-  const { taken, refused } = read
+  const { taken, refused, undo } = read
+  const back = taken > 0 ? { label: 'Undo', run: () => void undo() } : undefined
   const words = `${taken} taken in from ${file.name}`
-  if (refused.length === 0) notify(toast, `${words}.`)
-  else notify(toast, `${words}; left out: ${refused.slice(0, 3).join(' ')}${refused.length > 3 ? ` And ${refused.length - 3} more.` : ''}`, undefined, 'error') // prettier-ignore
+  if (refused.length === 0) notify(toast, `${words}.`, back)
+  else notify(toast, `${words}; left out: ${refused.slice(0, 3).join(' ')}${refused.length > 3 ? ` And ${refused.length - 3} more.` : ''}`, back, 'error') // prettier-ignore
 }
 </script>
 

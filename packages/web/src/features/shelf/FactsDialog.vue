@@ -24,6 +24,8 @@ const emit = defineEmits<{ close: [] }>()
 const store = useMaterials()
 const toast = useToast()
 const was = base.find(props.material.id)!
+/** What was held of it when the dialog opened: only what is changed here is saved. */
+const held = store.changeOf(props.material.id)
 const m = props.material
 
 const say = (value: number | undefined) => (value === undefined ? '' : sayNumber(value, 4))
@@ -86,7 +88,7 @@ const change = computed<FactChange | null>(() => {
 async function save() {
   if (!valid.value) return
   try {
-    if (change.value) await store.change(change.value)
+    if (change.value) await store.change(change.value, held)
     else await store.reset(m.id)
     emit('close')
   } catch (error) {

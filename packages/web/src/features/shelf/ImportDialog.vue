@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type TableRead } from '@omblet/core'
+import { type ReadRow, type TableRead } from '@omblet/core'
 import { useDropZone } from '@vueuse/core'
 import { proxy, wrap } from 'comlink'
 import Button from 'primevue/button'
@@ -20,7 +20,6 @@ import { useTableRows, type ShownRow } from './use-table-rows'
 
 const open = defineModel<boolean>('open', { required: true })
 const materials = useMaterials()
-const lots = useLots()
 const toast = useToast()
 
 const fileName = ref('')
@@ -59,7 +58,7 @@ async function take(file: File | undefined) {
     const onProgress = (done: number, total: number) => {
       if (worker === mine) progress.value = { done, total }
     }
-    const result = await wrap<TableWorker>(mine).read(file, materials.own, lots.lots, proxy(onProgress))
+    const result = await wrap<TableWorker>(mine).read(file, materials.own, useLots().lots, proxy(onProgress))
     if (worker !== mine) return
     if (result.error !== undefined) problem.value = result.error
     else {
@@ -78,17 +77,16 @@ async function store() {
   if (!read.value || toStore.value === 0) return
   storing.value = true
   try {
-    if (read.value.kind === 'lots')
-      await materials.takeIn(
-        [],
-        read.value.rows.flatMap((r) => (r.status === 'same' ? [] : [r.item])),
-      )
-    else
-      await materials.takeIn(
-        read.value.rows.flatMap((r) => (r.status === 'same' ? [] : [r.item])),
-        [],
-      )
-    notify(toast, `${toStore.value} ${what.value} taken in from ${fileName.value}.`)
+    const rowsOf = <T extends object>(all: ReadRow<T>[]) => all.flatMap((r) => (r.status === 'same' ? [] : [{ was: r.was, next: r.item }])) // prettier-ignore
+    const undo = await materials.takeIn({
+      lots: read.value.kind === 'lots' ? rowsOf(read.value.rows) : [],
+      materials: read.value.kind === 'materials' ? rowsOf(read.value.rows) : [],
+      containers: [],
+    })
+    notify(toast, `${toStore.value} ${what.value} taken in from ${fileName.value}.`, {
+      label: 'Undo',
+      run: () => void undo().catch((error: unknown) => notify(toast, explainStorage(error), undefined, 'error')), // prettier-ignore
+    })
     open.value = false
   } catch (error) {
     problem.value = explainStorage(error)

@@ -1,5 +1,15 @@
 <script setup lang="ts">
-import { Lot, measuredOf, parseNumber, parsePrice, sayNumber, usualTraces, type Material } from '@omblet/core'
+import {
+  acknowledged,
+  clashWords,
+  Lot,
+  measuredOf,
+  parseNumber,
+  parsePrice,
+  sayNumber,
+  usualTraces,
+  type Material,
+} from '@omblet/core'
 import Button from 'primevue/button'
 import { QuietButton } from '../../components/buttons'
 import Checkbox from 'primevue/checkbox'
@@ -63,11 +73,10 @@ const sourceWords = (lot: Lot) =>
 const MOST_BYTES = 10_000_000
 const paper = ref<{ name: string; blob: Blob } | null>(null)
 const paperError = ref<string | null>(null)
-let hadPaper = false
+let hadPaper: typeof paper.value = null
 onMounted(async () => {
   const kept = props.lot ? await store.fileOf(props.lot.id) : undefined
-  hadPaper = kept !== undefined
-  if (kept) paper.value = { name: kept.name, blob: kept.blob }
+  if (kept) paper.value = hadPaper = { name: kept.name, blob: kept.blob }
 })
 function takePaper(file: File) {
   paperError.value = file.size > MOST_BYTES ? `${file.name} is over 10 MB. Keep a smaller copy here.` : null
@@ -114,6 +123,9 @@ const valid = computed(() => Object.values(errors.value).every((e) => e === null
 const asked = ref(props.lot !== null)
 const valueOf = (parsed: ReturnType<typeof grams>) => ('value' in parsed ? parsed.value : null)
 
+/** The lot as it was read: only what was changed of it since is saved. */
+let read = props.lot
+const clash = ref<string | null>(null)
 async function save() {
   asked.value = true
   if (!valid.value) return
@@ -143,9 +155,19 @@ async function save() {
     leftGrams: valueOf(left.value) ?? packGrams ?? 0,
     ...Object.fromEntries(Object.entries(optional).filter(([, value]) => value !== null && value !== '')),
   })
-  await store.put(lot)
-  if (paper.value) await store.putFile({ lot: lot.id, ...paper.value })
-  else if (hadPaper) await store.dropFile(lot.id)
+  if (read) {
+    const saved = await store.change(read, lot)
+    if (saved && 'clashes' in saved) {
+      clash.value = clashWords(saved.clashes)
+      read = acknowledged(read, saved.clashes)
+      return
+    }
+    if (!saved) return
+  } else await store.put(lot)
+  if (paper.value !== hadPaper) {
+    if (paper.value) await store.putFile({ lot: lot.id, ...paper.value })
+    else await store.dropFile(lot.id)
+  }
   emit('close')
 }
 </script>
@@ -213,6 +235,7 @@ async function save() {
         <p v-if="paperError" class="error" role="alert">{{ paperError }}</p>
         <p class="muted small">It stays in this browser; a backup does not carry it.</p>
       </div>
+      <p v-if="clash ?? store.problem" class="error-text wide" role="alert">{{ clash ?? store.problem }}</p>
       <div class="dialog-buttons">
         <QuietButton type="button" label="Cancel" @click="emit('close')" />
         <Button type="submit" :label="lot ? 'Save' : 'Add'" :disabled="!valid" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { capitalise, sayNumber, WATCH, whereLotWent, type BatchHead, type Went } from '@omblet/core'
+import { capitalise, sayNumber, WATCH, whereLotWent, type BatchHead, type Lot, type Went } from '@omblet/core'
 import { format } from 'date-fns'
 import TitledCard from '../../components/TitledCard.vue'
 import PageHead from '../../components/PageHead.vue'
@@ -49,11 +49,12 @@ watch(
 const stocks = computed(() => [...new Set(rows.value?.flatMap((r) => r.by) ?? [])])
 
 const why = ref('')
-const markOff = () => lot.value && why.value.trim() && void lots.put({ ...lot.value, off: why.value.trim() })
+const markOff = () =>
+  lot.value && why.value.trim() && void lots.change(lot.value, { ...lot.value, off: why.value.trim() })
 function takeBack() {
   if (!lot.value) return
   const { off: _off, ...rest } = lot.value
-  void lots.put(rest)
+  void lots.change(lot.value, rest as Lot)
 }
 /** What becomes of a batch that holds a lot that is off. */
 function todo({ head }: Row): string {

@@ -1,4 +1,12 @@
-import { capitalise, sayNumber, sayPercent, type Lot, type Material, type TableRead } from '@omblet/core'
+import {
+  capitalise,
+  changeWords,
+  sayNumber,
+  sayPercent,
+  type Lot,
+  type Material,
+  type TableRead,
+} from '@omblet/core'
 import { computed, type Ref } from 'vue'
 import { useMaterials } from '../../stores/materials'
 
@@ -58,7 +66,8 @@ export function useTableRows(read: Readonly<Ref<TableRead | null>>, show: Readon
     const taken = read.value.rows.map((r): ShownRow => {
       const { name, detail } = describe(r.item)
       const { mark, word } = STATUS[r.status]
-      return { key: `r${r.row}`, row: r.row, mark, word, name, detail: detail.filter(Boolean).join(' · ') }
+      const told = r.status === 'changes' ? changeWords(r.changes) : detail.filter(Boolean).join(' · ')
+      return { key: `r${r.row}`, row: r.row, mark, word, name, detail: told }
     })
     return [...taken, ...refused].sort((a, b) => a.row - b.row)
   })

@@ -4,7 +4,7 @@ import { PlainButton } from '../../../components/buttons'
 import { onMounted, ref, shallowRef } from 'vue'
 import * as z from 'zod'
 import NumberField from '../../../components/NumberField.vue'
-import { getSetting, setSetting } from '../../../storage/formulas'
+import { getSetting, setSetting } from '../../../storage/settings'
 import { useBatch } from '../../../stores/batch'
 import { useRun, useShown } from './run'
 
