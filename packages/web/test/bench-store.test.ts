@@ -8,6 +8,7 @@ import { deleteBatch, getBatch } from '../src/storage/batches'
 import { closeStore } from '../src/storage/db'
 import { keep, kept } from '../src/storage/keepsake'
 import { useBatch } from '../src/stores/batch'
+import { useWaiting } from '../src/stores/waiting'
 import { toner } from './toner'
 
 const formula = toner('Quay water')
@@ -55,7 +56,7 @@ describe('entries at the Bench', () => {
     expect(events.map((e) => e.type)).toEqual(['start', 'weigh', 'step', 'weigh'])
     expect(events[3]).toMatchObject({ line: 1, grams: 3.33, step })
     expect(batch.unstored).toEqual([])
-    expect(kept(id, (x) => x)).toBeNull()
+    expect(kept(`batch:${id}`, (x) => x)).toBeNull()
   })
 
   it('that make no sense, or could not be read again, are refused and said', async () => {
@@ -97,12 +98,41 @@ describe('entries at the Bench', () => {
     expect(await stored(id)).toEqual(['start', 'weigh'])
   })
 
+  it('wait on when another batch is opened or the page is left, are named, and are stored when there is room', async () => {
+    const { batch, id } = await begin()
+    const second = (await begin()).id
+    await batch.open(id)
+    fillable()
+    disk.full = true
+    batch.enter({ type: 'weigh', line: 0, grams: 50 })
+    await expect.poll(() => batch.held).not.toBeNull()
+    await batch.open(second)
+    expect(batch.unstored).toEqual([])
+    const waiting = useWaiting()
+    expect(waiting.list.map((w) => [w.info.code, w.pending.length, w.why])).toEqual([['QW-1', 1, 'failed']])
+    const asked = new Event('beforeunload', { cancelable: true })
+    window.dispatchEvent(asked)
+    expect(asked.defaultPrevented).toBe(true)
+    expect((JSON.parse((await waiting.asFile(id))!) as { events: unknown[] }).events).toHaveLength(2)
+    // over a reload it is still there, and named before any batch is opened
+    setActivePinia(createPinia())
+    const next = useWaiting()
+    expect(next.list).toHaveLength(1)
+    await next.tryAgain()
+    expect(next.list).toHaveLength(1)
+    disk.full = false
+    await next.tryAgain()
+    expect(next.list).toEqual([])
+    expect(await stored(id)).toEqual(['start', 'weigh'])
+    expect(await stored(second)).toEqual(['start'])
+  })
+
   it('that the store had taken before the page went are not taken up twice, and those behind are not lost', async () => {
     const { batch, id } = await begin()
     await batch.append({ type: 'weigh', line: 0, grams: 95 })
     const { events } = (await getBatch(id))!
     const later: BenchEvent = { n: 2, at: events[1]!.at, step: null, type: 'weigh', line: 1, grams: 5 }
-    keep(id, [events[1], later])
+    keep(`batch:${id}`, { info: batch.info, events: events.slice(0, 1), pending: [events[1], later] })
     setActivePinia(createPinia())
     const next = useBatch()
     await next.open(id)

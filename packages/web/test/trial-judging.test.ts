@@ -114,11 +114,21 @@ describe('judging', () => {
     await page.findAll('button').find((b) => b.text().startsWith('Bo'))!.trigger('click') // prettier-ignore
     const bo = sittingsOf(trialOf()).find((s) => s.person === 'p2')!
     expect(page.find('h2').text()).toBe(bo.served[0]!.code)
-    await page.findAll('button').find((b) => b.text() === 'It is on')!.trigger('click') // prettier-ignore
+    const press = async (find: () => { element: Element; trigger: (event: string) => Promise<void> }) => {
+      await eventually(() => expect((find().element as HTMLButtonElement).disabled).toBe(false))
+      await find().trigger('click')
+    }
+    await press(() => page.findAll('button').find((b) => b.text() === 'It is on')!)
     expect(page.findAll('.numbers button')).toHaveLength(11)
-    await page.findAll('.numbers button')[4]!.trigger('click')
+    // the second tap of a double tap lies on the next question, and is not for it
+    await page.findAll('.numbers button')[7]!.trigger('click')
     await flushPromises()
-    expect((await getTrial('t1'))!.scores[0]!.value).toBe(4)
+    expect((await getTrial('t1'))!.scores).toEqual([])
+    await press(() => page.findAll('.numbers button')[4]!)
+    await eventually(async () => expect((await getTrial('t1'))!.scores[0]!.value).toBe(4))
+    await page.findAll('.numbers button')[9]?.trigger('click')
+    await flushPromises()
+    expect((await getTrial('t1'))!.scores).toHaveLength(1)
   })
 })
 

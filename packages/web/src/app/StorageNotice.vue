@@ -5,16 +5,19 @@ import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { useToast } from 'primevue/usetoast'
 import Notice from '../components/Notice.vue'
+import { download, fileName } from '../browser/download'
 import { notify } from '../components/notify'
 import { useDrafts } from '../stores/drafts'
 import { useFiles } from '../stores/files'
 import { useLibrary } from '../stores/library'
+import { useWaiting } from '../stores/waiting'
 import { lostPart, update } from './update'
 
 /** What stands above every page: trouble with the store, what is not stored, work with files, a new version. */
 const library = useLibrary()
 const files = useFiles()
 const laid = useDrafts()
+const bench = useWaiting()
 const route = useRoute()
 const reload = () => location.reload()
 const toast = useToast()
@@ -35,6 +38,15 @@ const WHY = {
   conflict: 'was changed in another tab too; choose which to keep.',
   gone: 'was deleted in another tab; what you changed is not stored.',
 }
+const HELD = {
+  failed: 'not stored yet; storing is tried again by itself.',
+  conflict: 'not stored: something else was entered in another tab. Look before you go on.',
+  gone: 'not stored: the batch was deleted in another tab. It lies in the bin.',
+}
+async function saveWaiting({ id, code }: { id: string; code: string }) {
+  const text = await bench.asFile(id)
+  if (text) download(fileName(code, '.omblet-batch.json'), text)
+}
 /** A new version never comes in the middle of a batch. */
 const offer = computed(() => update.ready && !/^\/bench\/[^/]+$/.test(route.path))
 </script>
@@ -51,6 +63,15 @@ const offer = computed(() => update.ready && !/^\/bench\/[^/]+$/.test(route.path
       {{ d.name }} {{ WHY[d.why] }}
       <template #actions>
         <RouterLink :to="`/formulas/${d.id}`">Look at it</RouterLink>
+      </template>
+    </Notice>
+    <Notice v-for="w in bench.list" :key="w.info.id" kind="stop">
+      {{ w.info.code }}, {{ w.info.name }}:
+      {{ w.pending.length === 1 ? '1 entry' : `${w.pending.length} entries` }} from the Bench
+      {{ HELD[w.why] }}
+      <template #actions>
+        <RouterLink :to="`/bench/${w.info.id}`">Look at it</RouterLink>
+        <PlainButton label="Save as a file" size="small" @click="saveWaiting(w.info)" />
       </template>
     </Notice>
     <Notice v-if="lostPart" kind="stop">

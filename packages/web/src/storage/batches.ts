@@ -1,8 +1,9 @@
-import type { BatchHead, BenchEvent } from '@omblet/core'
+import type { BatchHead, BenchEvent, PlannedTrial } from '@omblet/core'
 import { toBin } from './bin'
 import type { IDBPTransaction } from 'idb'
 import { ofBatch, openStore, whole } from './db'
 import type { OmbletDb, PhotoRecord } from './schema'
+import { TrialGone } from './trials'
 import { containerIn, lotIn, takeIn, takenId } from './stock'
 
 /** Another tab has written an event of this number already. */
@@ -69,6 +70,26 @@ export async function appendEvent(head: BatchHead, event: BenchEvent, use: LotUs
   })
 }
 const EVENT_STORES = ['batches', 'events', 'lots', 'containers', 'stock'] as const
+
+/** A batch that begins with what happened already, and the trial that knows of it from then on. */
+export interface Beginning {
+  events: readonly { event: BenchEvent; use: LotUse | null }[]
+  trial?: { id: string; change: (here: PlannedTrial) => PlannedTrial }
+}
+/** Begins a batch with everything that it has from the start, all or none. Throws `TrialGone` where its trial is gone. */
+export async function beginBatch(head: BatchHead, { events, trial }: Beginning): Promise<void> {
+  const db = await openStore()
+  const tx = db.transaction([...EVENT_STORES, 'trials'], 'readwrite', { durability: 'strict' })
+  await whole(tx, async (put) => {
+    if (trial) {
+      const here = await tx.objectStore('trials').get(trial.id)
+      if (!here) throw new TrialGone()
+      put(tx.objectStore('trials').put(trial.change(here)))
+    }
+    put(tx.objectStore('batches').put(head))
+    for (const { event, use } of events) await putEvent(tx as never, head, event, use, put)
+  })
+}
 
 /** Writes one event and what it takes from the shelf. */
 async function putEvent(

@@ -1,34 +1,42 @@
 import {
-  BenchEvent,
+  type BenchEvent,
   benchPlan,
   eventFault,
   foldBatch,
   headOf,
   lotUse,
   refusal,
-  sameEvent,
   tidyInfo,
   writeBatch,
   type BatchInfo,
   type BatchState,
   type BenchPlan,
   type Happening,
+  type PlannedTrial,
 } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import * as z from 'zod'
 import { steadyIso } from '../browser/steady'
 import { plain } from '../browser/plain'
 import { useUnstored } from '../browser/unstored'
-import { appendEvent, BatchGone, eventsFrom, EventTaken, getBatch, type LotUse } from '../storage/batches'
+import {
+  appendEvent,
+  BatchGone,
+  beginBatch,
+  eventsFrom,
+  EventTaken,
+  getBatch,
+  type LotUse,
+} from '../storage/batches'
 import { listBin, takeFromBin } from '../storage/bin'
 import { announce, listen, makeId } from '../storage/channel'
 import { explainStorage } from '../storage/db'
-import { forget, keep, kept } from '../storage/keepsake'
 import { useBatches } from './batches'
 import { useContainers } from './containers'
 import { useLots } from './lots'
 import { useMaterials } from './materials'
+import { stillWaiting } from './store-waiting'
+import { useWaiting } from './waiting'
 
 /** An entry on its way to the store. */
 interface Pending {
@@ -53,6 +61,7 @@ interface Held {
 export const useBatch = defineStore('batch', () => {
   const materials = useMaterials()
   const lots = useLots()
+  const waiting = useWaiting()
   const containers = useContainers()
   const info = shallowRef<BatchInfo | null>(null)
   const plan = shallowRef<BenchPlan | null>(null)
@@ -93,25 +102,23 @@ export const useBatch = defineStore('batch', () => {
    * before it heard so, is left out; where it has others in their place, another tab wrote since.
    */
   function takeUp(id: string) {
-    const all = kept(id, (value) => z.array(BenchEvent).safeParse(value).data ?? null) ?? []
-    const stored = events.value.length
-    const left = all.filter((e) => e.n >= stored)
-    const same = all.every((e) => e.n >= stored || sameEvent(e, events.value[e.n]!))
-    if (left.length === 0 || left[0]!.n !== stored || !same) {
-      if (!same) told.value = 'Something was entered in another tab. What was entered here last was not stored. Look before you go on.' // prettier-ignore
-      forget(id)
-      return
-    }
+    const left = stillWaiting(waiting.take(id), events.value)
+    if (!left) told.value = 'Something was entered in another tab. What was entered here last was not stored. Look before you go on.' // prettier-ignore
+    if (!left || left.length === 0) return
     pending.value = left.map((event, i) => ({
       event,
       use: lotUse([...events.value, ...left.slice(0, i)], event),
       quiet: false,
       settle: () => undefined,
     }))
+    keepUnstored()
     void pump()
   }
 
+  /** Leaves the batch; what waits in it waits on, wherever one goes. */
   function close() {
+    if (info.value && unstored.value.length > 0)
+      waiting.layAside(asWaiting(info.value), held.value?.gone ? 'gone' : 'failed')
     info.value = null
     plan.value = null
     events.value = []
@@ -120,21 +127,44 @@ export const useBatch = defineStore('batch', () => {
     told.value = null
   }
 
-  /** Begins a batch and stores its start. Rejects with the store's error. */
+  /**
+   * Begins a batch and stores its start, with what it has from the beginning, and what a trial learns of it, as one.
+   * Rejects with the store's error.
+   */
   async function begin(
     batch: Omit<BatchInfo, 'id'>,
     start: Extract<Happening, { type: 'start' }>,
+    {
+      got = () => [],
+      trial,
+    }: {
+      got?: (plan: BenchPlan) => readonly { happening: Happening; step: string | null }[]
+      trial?: { id: string; change: (here: PlannedTrial, batch: string) => PlannedTrial }
+    } = {},
   ): Promise<string> {
     await pumping
     const full = tidyInfo({ ...batch, id: makeId() })
-    const first = { n: 0, at: steadyIso(), step: null, ...plain(start) } as BenchEvent
     const made = benchPlan(start.formula, materials.catalogue)
-    await appendEvent(headOf(full, foldBatch(made, [first])), first, null)
+    const first = { n: 0, at: steadyIso(), step: null, ...plain(start) } as BenchEvent
+    const all = [first]
+    const stored = [{ event: first, use: null as LotUse | null }]
+    for (const { happening, step } of got(made)) {
+      const event = { n: all.length, at: steadyIso(), step, ...plain(happening) } as BenchEvent
+      const why = eventFault(event)
+      if (why) throw new Error(why)
+      stored.push({ event, use: lotUse(all, happening) })
+      all.push(event)
+    }
+    await beginBatch(headOf(full, foldBatch(made, all)), {
+      events: stored,
+      ...(trial ? { trial: { id: trial.id, change: (here) => plain(trial.change(here, full.id)) } } : {}),
+    })
     close()
     info.value = full
     plan.value = made
-    events.value = [first]
+    events.value = all
     announce({ type: 'batch', id: full.id })
+    for (const { use } of stored) if (use) void lots.reread(use.lot)
     return full.id
   }
 
@@ -174,12 +204,12 @@ export const useBatch = defineStore('batch', () => {
       if (!enter(happening, step, quiet, resolve)) resolve(false)
     })
 
+  const asWaiting = (of: BatchInfo) => ({ info: of, events: events.value, pending: pending.value.map((p) => p.event) }) // prettier-ignore
   function keepUnstored() {
     const id = info.value?.id
     if (!id) return
-    if (unstored.value.length > 0)
-      keep(id, pending.value.map((p) => p.event)) // prettier-ignore
-    else forget(id)
+    if (unstored.value.length > 0) waiting.safekeep(id, asWaiting(info.value!))
+    else waiting.release(id)
   }
 
   let pumping: Promise<void> = Promise.resolve()

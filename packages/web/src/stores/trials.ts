@@ -7,6 +7,8 @@ import { explainStorage } from '../storage/db'
 import { addTrial, changeTrial, deleteTrial, getTrial, listTrials, TrialGone } from '../storage/trials'
 import { useBin } from './bin'
 
+export const TRIAL_GONE = 'This trial was deleted in another tab. It lies in the bin.'
+
 /** Trials, as they stand in the store; every change is made to what stands there, so that two tabs add up. */
 export const useTrials = defineStore('trials', () => {
   const trials = shallowRef<PlannedTrial[]>([])
@@ -50,7 +52,7 @@ export const useTrials = defineStore('trials', () => {
       return true
     } catch (error) {
       if (error instanceof TrialGone) note(id, undefined)
-      problem.value = error instanceof TrialGone ? 'This trial was deleted in another tab. It lies in the bin.' : explainStorage(error) // prettier-ignore
+      problem.value = error instanceof TrialGone ? TRIAL_GONE : explainStorage(error) // prettier-ignore
       return false
     }
   }

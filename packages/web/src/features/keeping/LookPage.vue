@@ -10,6 +10,7 @@ import TextField from '../../components/TextField.vue'
 import NotHere from '../../components/NotHere.vue'
 import Notice from '../../components/Notice.vue'
 import PhotoField from '../../components/PhotoField.vue'
+import { useSettled } from '../../composables/settled'
 import { useKeeping } from '../../stores/keeping'
 import ColourReader from './ColourReader.vue'
 import LookHead from './LookHead.vue'
@@ -55,7 +56,8 @@ const choices = computed(() => (question.value ? choicesOf(question.value.proper
 const ways = computed(() => (question.value ? waysOf(question.value.property).filter((w) => w !== 'photo') : [])) // prettier-ignore
 const note = ref('')
 const colour = ref(false)
-const { photo, photoError, takePhoto } = usePhoto(() => life.batch.info!.id)
+const { photo, photoError, taking, takePhoto } = usePhoto(() => life.batch.info!.id, () => question.value) // prettier-ignore
+const settled = useSettled(() => question.value)
 const field = useTemplateRef<InstanceType<typeof NumberAnswer>>('field')
 const title = useTemplateRef<HTMLElement>('title')
 
@@ -155,13 +157,15 @@ function next() {
         @cancel="colour = false"
       />
       <template v-else>
-        <ul v-if="choices.length" class="choices stacked closer">
-          <li v-for="c in choices" :key="c.id">
-            <button type="button" @click="choose(c.id)">
-              <FindingMark :severity="MARK[c.grade]" />{{ c.words }}
-            </button>
-          </li>
-        </ul>
+        <fieldset v-if="choices.length" class="bare" :disabled="!settled || taking">
+          <ul class="choices stacked closer">
+            <li v-for="c in choices" :key="c.id">
+              <button type="button" @click="choose(c.id)">
+                <FindingMark :severity="MARK[c.grade]" />{{ c.words }}
+              </button>
+            </li>
+          </ul>
+        </fieldset>
         <NumberAnswer
           v-if="ways.length"
           :key="`${current} ${question.sample} ${question.property} ${asked.at.value}`"
@@ -169,6 +173,7 @@ function next() {
           :property="question.property"
           :ways="ways"
           :usual="asked.usualWay.value"
+          :waits="taking"
           @answer="asked.answer({ ...$event, ...says() })"
         />
         <PlainButton
@@ -184,18 +189,21 @@ function next() {
           testid="look-photo"
           @picked="takePhoto"
         />
+        <p v-if="taking" class="muted" role="status">Making the photograph small…</p>
         <p v-if="photoError" class="error-text" role="alert">{{ photoError }}</p>
       </template>
-      <div class="feet for-hands">
-        <QuietButton v-if="asked.at.value > 0" label="Back" icon="pi pi-arrow-left" @click="back" />
-        <!-- prettier-ignore -->
-        <QuietButton label="Not this time" @click="skip" />
-        <QuietButton
-          v-if="question.day !== null && !question.corrects"
-          label="Leave this look out"
-          @click="pass"
-        />
-      </div>
+      <fieldset class="bare" :disabled="!settled">
+        <div class="feet for-hands">
+          <QuietButton v-if="asked.at.value > 0" label="Back" icon="pi pi-arrow-left" @click="back" />
+          <!-- prettier-ignore -->
+          <QuietButton label="Not this time" @click="skip" />
+          <QuietButton
+            v-if="question.day !== null && !question.corrects"
+            label="Leave this look out"
+            @click="pass"
+          />
+        </div>
+      </fieldset>
     </section>
     <section v-else-if="over" class="done stacked" role="status">
       <div class="verdict">

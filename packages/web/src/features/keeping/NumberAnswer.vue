@@ -6,7 +6,7 @@ import ChoiceField from '../../components/ChoiceField.vue'
 import NumberField from '../../components/NumberField.vue'
 
 /** A figure that is read of a sample, by one of the ways to read it; a layer may be read as two heights. */
-const props = defineProps<{ property: Property; ways: readonly Way[]; usual: Way | null }>()
+const props = defineProps<{ property: Property; ways: readonly Way[]; usual: Way | null; waits?: boolean }>()
 const emit = defineEmits<{ answer: [read: { value: number; way: Way; celsius?: number }] }>()
 const way = ref<Way | null>(props.usual)
 const value = ref<number | null>(null)
@@ -26,7 +26,7 @@ const unit = computed(() => {
   return WATCH.ways[way.value].unit === 'pH' ? undefined : WATCH.ways[way.value].unit
 })
 function read() {
-  if (told.value === null || !way.value) return
+  if (told.value === null || !way.value || props.waits) return
   emit('answer', { value: told.value, way: way.value, ...(celsius.value === null ? {} : { celsius: celsius.value }) }) // prettier-ignore
 }
 const field = useTemplateRef<InstanceType<typeof NumberField>>('field')
@@ -73,7 +73,7 @@ defineExpose({ focus: () => field.value?.focus() })
       what="the temperature"
     />
     <p v-if="way && WATCH.ways[way].how" class="muted small wide">{{ WATCH.ways[way].how }}</p>
-    <Button type="submit" label="Enter" size="large" :disabled="told === null" class="wide" />
+    <Button type="submit" label="Enter" size="large" :disabled="told === null || waits" class="wide" />
   </form>
 </template>
 

@@ -4,22 +4,36 @@ import { savePhoto } from '../../storage/batches'
 import { makeId } from '../../storage/channel'
 import { explainStorage } from '../../storage/db'
 
-/** A photograph for the answer that comes next; it is stored before the answer that names it. */
-export function usePhoto(batch: () => string) {
+/**
+ * A photograph for the answer to the question that was open when it was chosen, however long it takes to make it small; it
+ * is stored before the answer that names it.
+ */
+export function usePhoto(batch: () => string, question: () => unknown = () => null) {
   const photo = ref<string | null>(null)
   const photoError = ref<string | null>(null)
+  /** One is being made small: an answer given now would go without it. */
+  const taking = ref(false)
   async function takePhoto(file: File) {
+    const [of, asked] = [batch(), question()]
+    taking.value = true
     try {
       const id = makeId()
-      await savePhoto({ id, batch: batch(), blob: await smallPicture(file) })
-      photo.value = id
-      photoError.value = null
+      const blob = await smallPicture(file)
+      if (question() !== asked)
+        photoError.value = 'The photograph was for the question before, which was left: it is not kept.' // prettier-ignore
+      else {
+        await savePhoto({ id, batch: of, blob })
+        if (question() === asked) photo.value = id
+        photoError.value = null
+      }
     } catch (failure) {
       photoError.value =
         failure instanceof DOMException && failure.name === 'InvalidStateError'
           ? 'This is no picture that can be read here. Take a JPEG, PNG or WebP.'
           : explainStorage(failure)
+    } finally {
+      taking.value = false
     }
   }
-  return { photo, photoError, takePhoto }
+  return { photo, photoError, taking, takePhoto }
 }

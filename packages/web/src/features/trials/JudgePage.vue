@@ -8,6 +8,7 @@ import NotHere from '../../components/NotHere.vue'
 import Notice from '../../components/Notice.vue'
 import OrderAnswer from './OrderAnswer.vue'
 import SecondsAnswer from './SecondsAnswer.vue'
+import { useSettled } from '../../composables/settled'
 import { useJudging } from './use-judging'
 
 /** Judging on a phone that is passed around: one question a screen, codes only. */
@@ -27,6 +28,7 @@ watch(
     title.value?.focus()
   },
 )
+const settled = useSettled(() => j.step.value?.key)
 const numbers = computed(() => {
   const s = j.step.value
   if (s?.kind !== 'score') return []
@@ -73,7 +75,14 @@ const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds
         <p v-if="j.step.value.nth > 1 && serving.restMinutes" class="muted small">
           On a place that was used, wait {{ serving.restMinutes }} minutes after washing.
         </p>
-        <Button label="It is on" icon="pi pi-check" size="large" @click="j.serve" />
+        <Button
+          label="It is on"
+          icon="pi pi-check"
+          size="large"
+          :disabled="!settled"
+          class="steady"
+          @click="j.serve"
+        />
       </template>
       <template v-else-if="j.step.value?.kind === 'score'">
         <p class="muted">
@@ -104,9 +113,9 @@ const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds
               v-for="n in numbers"
               :key="n"
               type="button"
-              class="mono"
+              class="mono steady"
               :class="{ was: n === j.step.value.done }"
-              :disabled="j.storing.value"
+              :disabled="j.storing.value || !settled"
               @click="j.answer({ value: n })"
             >
               {{ n }}
@@ -130,8 +139,8 @@ const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds
             v-for="c in j.step.value.codes"
             :key="c"
             type="button"
-            class="big card code mono"
-            :disabled="j.storing.value"
+            class="big card code mono steady"
+            :disabled="j.storing.value || !settled"
             @click="j.answer({ chosen: c })"
           >
             {{ c }}

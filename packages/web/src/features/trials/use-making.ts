@@ -1,24 +1,25 @@
 import {
   batchCode,
-  benchPlan,
   eventsOfBase,
   sharedBase,
   withBatch,
+  type BenchPlan,
   type Formula,
   type PlannedTrial,
 } from '@omblet/core'
 import { computed, shallowRef, watch } from 'vue'
 import { readBatch, type ReadBatch } from '../../composables/batch-state'
+import { tellAll } from '../../storage/channel'
+import { TrialGone } from '../../storage/trials'
 import { explainStorage } from '../../storage/db'
 import { useBatch } from '../../stores/batch'
 import { useBatches } from '../../stores/batches'
 import { today } from '../../stores/lots'
 import { useMaterials } from '../../stores/materials'
-import { useTrials } from '../../stores/trials'
+import { TRIAL_GONE } from '../../stores/trials'
 
 /** How the jars of a trial are made: the base that they share first, then a batch for each, with what it got of the base. */
 export function useMaking(trial: () => PlannedTrial | null) {
-  const trials = useTrials()
   const materials = useMaterials()
   const batches = useBatches()
   const batch = useBatch()
@@ -53,25 +54,22 @@ export function useMaking(trial: () => PlannedTrial | null) {
     try {
       const code = batchCode(name, today(), batches.heads.map((b) => b.code)) // prettier-ignore
       const frozen = materials.selfContained(formula)
+      const from = sample !== null && baseDone.value ? baseMade.value : null
+      const got = (plan: BenchPlan) =>
+        from
+          ? eventsOfBase(plan, from.state, base.value, new Date().toISOString()).map(
+              ({ n: _n, at: _at, step, ...happening }) => ({ happening, step }),
+            )
+          : []
       const id = await batch.begin(
         { code, name, formulaId: t.plan.of?.id ?? null, who: batches.who },
         { type: 'start', formula: frozen, version: null },
+        { got, trial: { id: t.plan.id, change: (here, made) => withBatch(here, sample, made) } },
       )
-      if (sample !== null && baseDone.value && baseMade.value) {
-        const plan = benchPlan(frozen, materials.catalogue)
-        for (const { n: _n, at: _at, step, ...happening } of eventsOfBase(
-          plan,
-          baseMade.value.state,
-          base.value,
-          new Date().toISOString(),
-        ))
-          // prettier-ignore
-          await batch.append(happening, step)
-      }
-      await trials.change(t.plan.id, (here) => withBatch(here, sample, id))
+      await tellAll({ type: 'trial', id: t.plan.id })
       return id
     } catch (error) {
-      problem.value = explainStorage(error)
+      problem.value = error instanceof TrialGone ? TRIAL_GONE : explainStorage(error)
       return null
     }
   }
