@@ -117,6 +117,8 @@ export { BODY_FOUND, forecastAndFound, foundInBatch, foundWords, FROST_FOUND } f
 export {
   decided,
   ended,
+  reopened,
+  reopensUntil,
   planTrial,
   scoreRows,
   trialFault,

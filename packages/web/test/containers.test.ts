@@ -1,5 +1,6 @@
 // Containers on the shelf: stored, counted down, deleted and back again, taken in from a table, and told to other tabs.
 import 'fake-indexeddb/auto'
+import { useWorkersHere } from './workers' // before what it stands in for
 import { Container, sayMoney, type BatchHead } from '@omblet/core'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
@@ -68,9 +69,13 @@ describe('containers', () => {
   it('are taken in from a table row by row, and what is not sound is told', async () => {
     const store = useContainers()
     const file = new File(['name;kind;holds_ml;left\nTin;tin;30;5\nOdd;amphora;30;5\n'], 'jars.csv')
-    const { taken, refused } = await takeInContainers(file, store.containers, useMaterials().takeIn)
-    expect([taken, refused.length]).toEqual([1, 1])
+    useWorkersHere()
+    const read = await takeInContainers(file, store.containers, useMaterials().takeIn)
+    if ('error' in read) throw new Error(read.error)
+    expect([read.taken, read.refused.length]).toEqual([1, 1])
     expect(store.containers[0]).toMatchObject({ name: 'Tin', kind: 'tin', nominalMl: 30, left: 5 })
+    await read.undo()
+    expect(store.containers).toEqual([])
   })
 })
 

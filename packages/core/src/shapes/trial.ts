@@ -95,6 +95,11 @@ export const TrialPlan = z.looseObject({
   baseBatch: idOf('batch', z.string().max(200)).optional(),
   measured: z.array(Measured).max(1000).default([]),
   endedAt: z.string().max(100).optional(),
+  /** When the codes were open, before its end was taken back. */
+  seen: z
+    .array(z.looseObject({ from: z.string().max(100), to: z.string().max(100) }))
+    .max(100)
+    .optional(),
   decision: Decision.optional(),
 })
 export type TrialPlan = z.infer<typeof TrialPlan>

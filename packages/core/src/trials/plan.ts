@@ -133,6 +133,23 @@ export const ended = (trial: PlannedTrial, at: string): PlannedTrial => ({
   ...trial,
   plan: { ...trial.plan, endedAt: at },
 })
+/** The end of a trial can be taken back for so many days. */
+const REOPEN_DAYS = 30
+/** Until when the end of a trial can be taken back; null where it is decided, or has not ended. */
+export function reopensUntil({ plan }: PlannedTrial): string | null {
+  if (plan.endedAt === undefined || plan.decision) return null
+  return new Date(Date.parse(plan.endedAt) + REOPEN_DAYS * 864e5).toISOString()
+}
+/**
+ * The trial with its end taken back: judging goes on. That its codes were open in between is kept, for what is answered
+ * from now on may not be blind. Null where that is not possible any more.
+ */
+export function reopened(trial: PlannedTrial, now: string): PlannedTrial | null {
+  const until = reopensUntil(trial)
+  if (until === null || now > until) return null
+  const { endedAt, ...plan } = trial.plan
+  return { ...trial, plan: { ...plan, seen: [...(plan.seen ?? []), { from: endedAt!, to: now }] } }
+}
 /** The trial with the batch of one of its samples, or of the base that all share. */
 export const withBatch = (trial: PlannedTrial, sample: string | null, batchId: string): PlannedTrial =>
   sample === null

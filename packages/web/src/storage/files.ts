@@ -87,8 +87,11 @@ export interface SavedBackup {
   blob: Blob
   /** Records that could not be restored from it. */
   unsound: { what: string; why: string }[]
+  /** So many go along, or where they do not, are left out. */
   pictures: number
   papers: number
+  /** What else it holds, so that it can be told. */
+  held: { versions: number; materials: number; changes: number }
 }
 
 /** Everything, or the formulas of these ids, as a file that was read again; photographs and papers go along by choice. */
@@ -97,11 +100,21 @@ export async function saveBackup(
   { ids, pictures = false }: { ids?: readonly string[]; pictures?: boolean } = {},
   onProgress: Progress = () => undefined,
 ): Promise<SavedBackup> {
-  const { text, unsound } = writtenBackup(await collectBackup(now, ids))
+  const backup = await collectBackup(now, ids)
+  const { text, unsound } = writtenBackup(backup)
   if (text.length > MOST_BYTES) throw new Error(`As text it is ${Math.round(text.length / 1e6)} MB, and ${MOST_BYTES / 1e6} MB can be read again. Export some of it, and delete what is not needed.`) // prettier-ignore
   onProgress(pictures ? 0.3 : 1)
-  if (!pictures) return { blob: new Blob([text], { type: 'application/json' }), unsound, pictures: 0, papers: 0 } // prettier-ignore
   const db = await openStore()
+  if (!pictures) {
+    const [left, papers] = ids ? [0, 0] : await Promise.all([db.count('pictures'), db.count('files')])
+    return {
+      blob: new Blob([text], { type: 'application/json' }),
+      unsound,
+      pictures: left,
+      papers,
+      held: heldIn(backup),
+    }
+  }
   const beside: Required<Pictures> = {
     pictures: await db.getAll('pictures'),
     papers: await db.getAll('files'),
@@ -110,8 +123,20 @@ export async function saveBackup(
   const again = await readArchive(blob, (done) => onProgress(0.7 + done * 0.3))
   const whole = (kind: 'pictures' | 'papers') => again[kind].reduce((sum, p) => sum + p.blob.size, 0) === beside[kind].reduce((sum, p) => sum + p.blob.size, 0) // prettier-ignore
   if (again.text !== text || !whole('pictures') || !whole('papers')) unsound.push({ what: 'The archive', why: 'it does not read as it was written.' }) // prettier-ignore
-  return { blob, unsound, pictures: beside.pictures.length, papers: beside.papers.length }
+  return {
+    blob,
+    unsound,
+    pictures: beside.pictures.length,
+    papers: beside.papers.length,
+    held: heldIn(backup),
+  }
 }
+
+const heldIn = ({ formulas, materials, changes }: Backup) => ({
+  versions: formulas.reduce((sum, f) => sum + f.versions.length, 0),
+  materials: materials.length,
+  changes: changes.length,
+})
 
 /** A batch as a file, with its photographs; null where it is not here. */
 export async function batchFile(id: string): Promise<Blob | null> {

@@ -1,7 +1,8 @@
 import { sameFormula, type Formula, type VersionStory } from '@omblet/core'
 import { toBin } from './bin'
 import { openStore, whole } from './db'
-import type { FormulaRecord, VersionRecord } from './schema'
+import type { IDBPTransaction } from 'idb'
+import type { FormulaRecord, OmbletDb, VersionRecord } from './schema'
 
 /** Somebody else wrote since this copy was read. */
 export class ConflictError extends Error {
@@ -107,25 +108,42 @@ export async function listVersions(formulaId: string): Promise<VersionRecord[]> 
 export async function addVersion(formulaId: string, formula: Formula, name: string, id: string, now: string, story: VersionStory = {}) {
   const db = await openStore()
   const tx = db.transaction(['formulas', 'versions'], 'readwrite')
-  return whole(tx, async (put) => {
-    const versions = await tx.objectStore('versions').index('formulaId').getAll(formulaId)
-    const sheet = await tx.objectStore('formulas').get(formulaId)
-    const from = story.from ?? sheet?.from
-    const record: VersionRecord = {
-      ...story,
-      id,
-      formulaId,
-      number: Math.max(0, ...versions.map((v) => v.number)) + 1,
-      name,
-      savedAt: now,
-      formula,
-      ...(from !== undefined && versions.some((v) => v.id === from) ? { from } : {}),
-    }
-    put(tx.objectStore('versions').put(record))
-    if (sheet && sameFormula(sheet.formula, formula)) put(tx.objectStore('formulas').put({ ...sheet, from: id }))
-    return record
-  })
+  return whole(tx, (put) => putVersion(tx, { formulaId, formula, name, id, now, story }, put))
 } // prettier-ignore
+
+/** A version that is to be saved. */
+export interface NewVersion {
+  formulaId: string
+  formula: Formula
+  name: string
+  id: string
+  now: string
+  story?: VersionStory
+}
+/** Saves a version inside a transaction over formulas and versions. */
+export async function putVersion(
+  tx: Pick<IDBPTransaction<OmbletDb, ('formulas' | 'versions')[], 'readwrite'>, 'objectStore'>,
+  { formulaId, formula, name, id, now, story = {} }: NewVersion,
+  put: (write: Promise<unknown>) => void,
+): Promise<VersionRecord> {
+  const versions = await tx.objectStore('versions').index('formulaId').getAll(formulaId)
+  const sheet = await tx.objectStore('formulas').get(formulaId)
+  const from = story.from ?? sheet?.from
+  const record: VersionRecord = {
+    ...story,
+    id,
+    formulaId,
+    number: Math.max(0, ...versions.map((v) => v.number)) + 1,
+    name,
+    savedAt: now,
+    formula,
+    ...(from !== undefined && versions.some((v) => v.id === from) ? { from } : {}),
+  }
+  put(tx.objectStore('versions').put(record))
+  if (sheet && sameFormula(sheet.formula, formula))
+    put(tx.objectStore('formulas').put({ ...sheet, from: id }))
+  return record
+}
 
 /** Changes what is told of a version: its name, why it was made, what came of it. */
 export async function tellVersion(id: string, told: VersionStory & { name?: string }) {

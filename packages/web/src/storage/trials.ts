@@ -1,6 +1,7 @@
 import type { PlannedTrial } from '@omblet/core'
 import { toBin } from './bin'
 import { openStore, whole } from './db'
+import { putVersion, type NewVersion } from './formulas'
 
 export const listTrials = async (): Promise<PlannedTrial[]> => (await openStore()).getAll('trials')
 export const getTrial = async (id: string): Promise<PlannedTrial | undefined> =>
@@ -28,6 +29,31 @@ export async function changeTrial(
     const next = change(here)
     if (next) put(tx.store.put(next))
     return next ?? here
+  })
+}
+
+/** Somebody decided it already, in another tab. */
+export class Decided extends Error {}
+
+/**
+ * Decides a trial: the decision and the version that it goes into the formula as are stored as one, and once. Throws
+ * `TrialGone`, or `Decided` where it was decided meanwhile.
+ */
+export async function decideTrial(
+  id: string,
+  decide: (here: PlannedTrial, version: number | undefined) => PlannedTrial,
+  version: NewVersion | null,
+): Promise<PlannedTrial> {
+  const db = await openStore()
+  const tx = db.transaction(['trials', 'formulas', 'versions'], 'readwrite')
+  return whole(tx, async (put) => {
+    const here = await tx.objectStore('trials').get(id)
+    if (!here) throw new TrialGone()
+    if (here.plan.decision) throw new Decided()
+    const made = version && (await putVersion(tx as never, version, put))
+    const next = decide(here, made?.number)
+    put(tx.objectStore('trials').put(next))
+    return next
   })
 }
 

@@ -11,6 +11,17 @@ import { refusedWords } from './restored'
 
 const KEY = 'lastBackup'
 
+const counted = (n: number, what: string) => `${n} ${what}${n === 1 ? '' : 's'}`
+/** What went into a backup, and what did not. */
+function backedUp(saved: { pictures: number; papers: number }, whole: boolean): string {
+  const beside = `${counted(saved.pictures, 'photograph')} and ${counted(saved.papers, 'paper')}`
+  const any = saved.pictures + saved.papers > 0
+  if (whole) return `Backup with ${beside} saved to your downloads, and read again.`
+  return any
+    ? `Backup saved to your downloads, and read again. Left out of it: ${beside}. “With photographs and papers” takes them along.`
+    : 'Backup saved to your downloads, and read again.'
+}
+
 /** How safe the work is: whether the browser keeps it, whether the store answers, and when it was last backed up. */
 export const useSafety = defineStore('safety', () => {
   const files = useFiles()
@@ -53,8 +64,7 @@ export const useSafety = defineStore('safety', () => {
       lastBackup.value = at.toISOString()
       now.value = new Date()
       await setSetting(KEY, lastBackup.value).catch(() => undefined)
-      const beside = pictures ? ` with ${saved.pictures} photographs and ${saved.papers} papers` : ''
-      return { message: `Backup${beside} saved to your downloads, and read again.` }
+      return { message: backedUp(saved, pictures) }
     } catch (error) {
       return { error: `No backup was made. ${error instanceof Error ? error.message : String(error)}` }
     }

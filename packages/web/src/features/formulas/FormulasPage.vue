@@ -5,9 +5,9 @@ import { PlainButton } from '../../components/buttons'
 import Menu from 'primevue/menu'
 import type { MenuItem } from 'primevue/menuitem'
 import { useToast } from 'primevue/usetoast'
-import { defineAsyncComponent, ref, watch, useTemplateRef } from 'vue'
+import { defineAsyncComponent, ref, shallowRef, watch, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
-import { download, fileName, hand } from '../../browser/download'
+import { download, fileName } from '../../browser/download'
 import NothingYet from '../../components/NothingYet.vue'
 import Notice from '../../components/Notice.vue'
 import SearchField from '../../components/SearchField.vue'
@@ -23,9 +23,11 @@ import CardGrid from './CardGrid.vue'
 import EmptyJar from './EmptyJar.vue'
 import { useFound } from './use-found'
 import { useTaking } from './use-taking'
+import type { MadeExport } from './export'
 import FormulaCard from './FormulaCard.vue'
 
 const BriefDialog = defineAsyncComponent(() => import('./BriefDialog.vue'))
+const ExportDialog = defineAsyncComponent(() => import('./ExportDialog.vue'))
 const library = useLibrary()
 const cards = useCards()
 void cards.learnWords()
@@ -93,10 +95,13 @@ async function exportChosen() {
       problems.value = ['The export was not made.']
       return
     }
-    hand('omblet-formulas.json', saved.blob)
+    toSave.value = { blob: saved.blob, formulas: ids.length, ...saved.held }
+    return
   }
   notify(toast, `${ids.length} exported to your downloads.`)
 }
+/** An export of several that is made, and told of before it is saved. */
+const toSave = shallowRef<MadeExport | null>(null)
 
 const toggle = (id: string, on: boolean) => {
   chosen.value = on ? [...chosen.value, id] : chosen.value.filter((other) => other !== id)
@@ -212,6 +217,7 @@ const toggle = (id: string, on: boolean) => {
 
     <div v-if="dragging" class="drop" aria-hidden="true">Drop formula files or a backup</div>
     <BriefDialog v-if="briefUsed" v-model:open="briefOpen" />
+    <ExportDialog v-if="toSave" :made="toSave" @close="toSave = null" />
   </div>
 </template>
 

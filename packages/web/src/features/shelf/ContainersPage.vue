@@ -45,7 +45,8 @@ async function remove(container: Container) {
 }
 async function take(file: File) {
   const read = await takeInContainers(file, store.containers, materials.takeIn).catch(() => null)
-  if (!read) return notify(toast, `${file.name} could not be read. Save it as .csv or .xlsx and take it in again.`, undefined, 'error') // prettier-ignore
+  if (!read) return notify(toast, `${file.name} was read and could not be stored.`, undefined, 'error')
+  if ('error' in read) return notify(toast, read.error, undefined, 'error')
   const { taken, refused, undo } = read
   const back = taken > 0 ? { label: 'Undo', run: () => void undo() } : undefined
   const words = `${taken} taken in from ${file.name}`

@@ -19,6 +19,7 @@ import AnalysisEditor, { type AnalysisRow } from './AnalysisEditor.vue'
 import DayField from '../../components/DayField.vue'
 import TextField from '../../components/TextField.vue'
 import FileButton from '../../components/FileButton.vue'
+import { barePicture } from '../../browser/picture'
 import { makeId } from '../../storage/channel'
 import { useLots } from '../../stores/lots'
 import { useTools } from '../../stores/tools'
@@ -78,9 +79,17 @@ onMounted(async () => {
   const kept = props.lot ? await store.fileOf(props.lot.id) : undefined
   if (kept) paper.value = hadPaper = { name: kept.name, blob: kept.blob }
 })
-function takePaper(file: File) {
-  paperError.value = file.size > MOST_BYTES ? `${file.name} is over 10 MB. Keep a smaller copy here.` : null
-  if (!paperError.value) paper.value = { name: file.name, blob: file }
+async function takePaper(file: File) {
+  paperError.value = null
+  try {
+    // a picture is kept without the place where it was taken
+    const isPicture = file.type.startsWith('image/')
+    const blob = isPicture ? await barePicture(file) : file
+    if (blob.size > MOST_BYTES) paperError.value = `${file.name} is over 10 MB. Keep a smaller copy here.`
+    else paper.value = { name: isPicture ? file.name.replace(/\.\w+$/, '') + '.jpg' : file.name, blob }
+  } catch {
+    paperError.value = `${file.name} cannot be drawn here, so the place where it was taken cannot be taken out of it. Save it as JPEG or PDF.`
+  }
 }
 function openPaper() {
   if (!paper.value) return
@@ -233,7 +242,10 @@ async function save() {
           <QuietButton v-if="paper" type="button" label="Take away" size="small" @click="paper = null" />
         </div>
         <p v-if="paperError" class="error" role="alert">{{ paperError }}</p>
-        <p class="muted small">It stays in this browser; a backup does not carry it.</p>
+        <p class="muted small">
+          It stays in this browser. A backup carries it when it is made with photographs and papers. Of a
+          picture, place and camera are taken out; a PDF stays as it is.
+        </p>
       </div>
       <p v-if="clash ?? store.problem" class="error-text wide" role="alert">{{ clash ?? store.problem }}</p>
       <div class="dialog-buttons">

@@ -1,4 +1,5 @@
 import { MOST_RECIPE_LINES, type Cell } from '@omblet/core'
+import { tableCells } from '../../composables/table-cells'
 import { computed, ref, shallowRef } from 'vue'
 
 /** A recipe as it is given: pasted, or out of a file; why a file cannot be one is said. */
@@ -25,8 +26,12 @@ export function useRecipeSource() {
     }
     try {
       if (/\.xlsx$/i.test(file.name)) {
-        const { readSheet } = await import('read-excel-file/browser')
-        cells.value = (await readSheet(file)) as readonly (readonly Cell[])[]
+        const read = await tableCells(file)
+        if ('error' in read) {
+          problem.value = read.error
+          return
+        }
+        cells.value = read.cells
         text.value = ''
       } else {
         cells.value = null

@@ -10,12 +10,12 @@ import TextField from '../../components/TextField.vue'
 import Notice from '../../components/Notice.vue'
 import { plain } from '../../browser/plain'
 import { notify } from '../../components/notify'
-import { makeId } from '../../storage/channel'
+import { makeId, tellAll } from '../../storage/channel'
+import { Decided, decideTrial, TrialGone } from '../../storage/trials'
 import { explainStorage } from '../../storage/db'
-import { addVersion } from '../../storage/formulas'
 import { useMaterials } from '../../stores/materials'
 import { useLibrary } from '../../stores/library'
-import { useTrials } from '../../stores/trials'
+import { TRIAL_GONE, useTrials } from '../../stores/trials'
 
 /** The end of a trial: what is kept and why goes into the formula as a version, and what the others taught to their material. */
 const props = defineProps<{ trial: PlannedTrial }>()
@@ -49,27 +49,41 @@ async function decide() {
   const at = new Date().toISOString()
   const kept = props.trial.samples.find((s) => s.id === keep.value)
   try {
-    let version: number | undefined
-    if (kept?.formula && sheet.value) {
-      const winner = asVersionOf(sheet.value.formula, kept.formula)
-      const made = await addVersion(sheet.value.id, plain(winner), `${kept.name}, from a trial`.slice(0, 120), makeId(), at, {
-        reason: because.value.trim(),
-        result: [...trialVerdict(props.trial).head, ...trialVerdict(props.trial).choices].join(' ').slice(0, 4000),
-        trialId: props.trial.plan.id,
-        ...(kept.batchId ? { batchId: kept.batchId } : {}),
-      }) // prettier-ignore
-      version = made.number
-    }
+    const version =
+      kept?.formula && sheet.value
+        ? {
+            formulaId: sheet.value.id,
+            formula: plain(asVersionOf(sheet.value.formula, kept.formula)),
+            name: `${kept.name}, from a trial`.slice(0, 120),
+            id: makeId(),
+            now: at,
+            story: {
+              reason: because.value.trim(),
+              result: [...trialVerdict(props.trial).head, ...trialVerdict(props.trial).choices].join(' ').slice(0, 4000), // prettier-ignore
+              trialId: props.trial.plan.id,
+              ...(kept.batchId ? { batchId: kept.batchId } : {}),
+            },
+          }
+        : null
+    const told = { keep: kept?.id ?? null, because: because.value.trim(), next: next.value.trim(), at }
+    const ruled = await decideTrial(props.trial.plan.id, (here, number) => plain(decided(here, { ...told, ...(number === undefined ? {} : { version: number }) })), version) // prettier-ignore
     for (const { material } of losers.value) {
       const words = lessons.value[material]?.trim()
       if (words) await materials.learnOf(material, words)
     }
-    await trials.change(props.trial.plan.id, (here) => decided(here, { keep: kept?.id ?? null, because: because.value.trim(), next: next.value.trim(), at, ...(version === undefined ? {} : { version }) })) // prettier-ignore
-    problem.value = trials.problem
-    if (version !== undefined)
-      notify(toast, `Kept as version ${version}.`, { label: 'Open', run: () => void router.push(`/formulas/${sheet.value!.id}/versions`) }) // prettier-ignore
+    problem.value = null
+    await tellAll({ type: 'trial', id: props.trial.plan.id })
+    const number = ruled.plan.decision?.version
+    if (number !== undefined)
+      notify(toast, `Kept as version ${number}.`, { label: 'Open', run: () => void router.push(`/formulas/${sheet.value!.id}/versions`) }) // prettier-ignore
   } catch (error) {
-    problem.value = explainStorage(error)
+    problem.value =
+      error instanceof Decided
+        ? 'This trial was decided in another tab meanwhile. What was decided there stands; nothing was stored from here.'
+        : error instanceof TrialGone
+          ? TRIAL_GONE
+          : explainStorage(error)
+    await trials.reread(props.trial.plan.id)
   }
   busy.value = false
 }

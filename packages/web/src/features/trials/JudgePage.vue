@@ -49,6 +49,10 @@ const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds
     </header>
     <NotHere v-if="j.phase.value === 'gone'" what="trial" why="" to="/trials" to-label="All trials" />
     <div v-else-if="j.phase.value === 'over'" class="room">
+      <p v-if="j.who.value" role="alert">
+        This trial was closed while you were judging. What you answered counts; the question that was open is
+        not asked any more.
+      </p>
       <p>This trial is over: the codes are open, so nothing more is judged.</p>
     </div>
     <div v-else-if="!j.who.value" class="room">

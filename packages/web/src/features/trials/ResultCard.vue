@@ -46,6 +46,9 @@ const readings = computed(() => verdict.value.readings.map((r) => {
       <strong>{{ verdict.head[0] }}</strong> {{ verdict.head.slice(1).join(' ') }}
     </p>
     <p v-for="c in verdict.choices" :key="c">{{ c }}</p>
+    <p v-if="trial.plan.seen?.length" class="small">
+      Its codes were open once before its end: what was answered after that may not be blind.
+    </p>
     <div v-for="r in readings" :key="r.attribute.id" class="reading">
       <div class="name">
         <strong>{{ r.attribute.name ?? r.attribute.id }}</strong>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ended, servingOf, standOfSittings, type PlannedTrial } from '@omblet/core'
+import { ended, reopened, servingOf, standOfSittings, type PlannedTrial } from '@omblet/core'
 import Button from 'primevue/button'
 import TitledCard from '../../components/TitledCard.vue'
 import { PlainButton } from '../../components/buttons'
@@ -28,10 +28,14 @@ const words = (s: { done: number; of: number }) =>
   s.done === 0 ? 'open' : s.done === s.of ? 'done' : `${s.done} of ${s.of}`
 const serving = computed(() => servingOf(plan.value.product.hair))
 async function end() {
-  await trials.change(plan.value.id, (here) => ended(here, new Date().toISOString()))
-  if (!all.value)
-    notify(toast, 'Ended before all had judged: the codes are open now, and the result says who is missing.')
+  const { id } = plan.value
+  const early = !all.value
+  if (!(await trials.change(id, (here) => ended(here, new Date().toISOString())))) return
+  const said = early ? 'Ended before all had judged: the codes are open now, and the result says who is missing. Whoever judges on another device is told.' : 'The codes are open.' // prettier-ignore
+  const back = () => void trials.change(id, (here) => reopened(here, new Date().toISOString()) ?? here)
+  notify(toast, said, { label: 'Undo', run: back })
 }
+const seen = computed(() => plan.value.seen ?? [])
 </script>
 
 <template>
@@ -74,6 +78,10 @@ async function end() {
         @click="router.push(`/trials/${plan.id}/paper?what=sheets`)"
       />
     </div>
+    <p v-if="seen.length" class="small">
+      The codes were open for a while, and the end was taken back: whoever saw which jar is which judges no
+      more.
+    </p>
     <p class="muted small">
       Whoever puts the codes on the jars knows them, and does not say. Scores and codes stay closed until the
       end.

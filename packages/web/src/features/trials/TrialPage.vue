@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { scoreRows, writeTrial } from '@omblet/core'
+import { reopened, reopensUntil, scoreRows, writeTrial } from '@omblet/core'
+import { format } from 'date-fns'
 import PageHead from '../../components/PageHead.vue'
 import { PlainButton } from '../../components/buttons'
 import { useToast } from 'primevue/usetoast'
@@ -28,6 +29,12 @@ watch(
   { immediate: true },
 )
 const over = computed(() => trial.value?.plan.endedAt !== undefined)
+/** The last day on which the end can be taken back; none where that is over, or it is decided. */
+const until = computed(() => {
+  const last = trial.value && reopensUntil(trial.value)
+  return last && new Date() < new Date(last) ? format(new Date(last), 'd MMMM') : null
+})
+const reopen = () => void trials.change(props.id, (here) => reopened(here, new Date().toISOString()) ?? here)
 const chips = computed(() => {
   const t = trial.value
   if (!t) return []
@@ -60,6 +67,10 @@ async function remove() {
       </PageHead>
       <Notice v-if="trials.problem" kind="stop">{{ trials.problem }}</Notice>
       <template v-if="over">
+        <Notice v-if="until" kind="note">
+          The trial is closed and its codes are open. Until {{ until }} the end can be taken back.
+          <template #actions><PlainButton label="Take the end back" size="small" @click="reopen" /></template>
+        </Notice>
         <ResultCard :trial="trial" />
         <div class="columns">
           <FoundCard :trial="trial" />

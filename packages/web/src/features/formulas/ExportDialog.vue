@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { listWords } from '@omblet/core'
+import Button from 'primevue/button'
+import { useToast } from 'primevue/usetoast'
+import { computed } from 'vue'
+import { hand } from '../../browser/download'
+import { QuietButton } from '../../components/buttons'
+import { PopUp } from '../../components/dialogs'
+import { notify } from '../../components/notify'
+import type { MadeExport } from './export'
+
+/** What goes along with formulas that are exported, before they are. */
+const props = defineProps<{ made: MadeExport }>()
+const emit = defineEmits<{ close: [] }>()
+const toast = useToast()
+const count = (n: number, one: string, many: string) => (n === 0 ? [] : [`${n} ${n === 1 ? one : many}`])
+const words = computed(() =>
+  listWords([
+    ...count(props.made.formulas, 'formula', 'formulas'),
+    ...count(props.made.versions, 'version', 'versions'),
+    ...count(props.made.materials, 'material of your own', 'materials of your own'),
+    ...count(props.made.changes, 'figure of your own', 'figures of your own'),
+  ]),
+)
+function save() {
+  hand('omblet-formulas.json', props.made.blob)
+  notify(toast, `${props.made.formulas} exported to your downloads.`)
+  emit('close')
+}
+</script>
+
+<template>
+  <PopUp :visible="true" header="What goes along" @update:visible="emit('close')">
+    <div class="stacked">
+      <p>The file holds {{ words }}.</p>
+      <p class="muted small">
+        Materials of your own go along, with their notes, where these formulas use them, through stocks too.
+        Nothing else does: no lots, prices, batches, trials or settings.
+      </p>
+      <div class="dialog-buttons">
+        <QuietButton label="Cancel" @click="emit('close')" />
+        <Button label="Save the file" icon="pi pi-download" autofocus @click="save" />
+      </div>
+    </div>
+  </PopUp>
+</template>
