@@ -26,10 +26,22 @@ export function valued(
     }
     if (arg === '-' || !arg.startsWith('-')) files.push(arg)
     else if (!known.includes(arg)) return { error: `there is no option ${arg}. Use ${listWords(known)}.` }
-    else if (args[i + 1] === undefined) return { error: `${arg} needs a value behind it.` }
+    else if (args[i + 1] === undefined || known.includes(args[i + 1]!))
+      return { error: `${arg} needs a value behind it.` }
+    else if (values.has(arg)) return { error: `${arg} stands there twice. Name it once.` }
     else values.set(arg, args[++i]!)
   }
   return { files, values }
+}
+
+/** A plain decimal number, NaN where it is none; a sentence where its comma could part thousands. */
+function plainNumber(text: string): number | { error: string } {
+  const body = text.trim()
+  if (/^[1-9]\d{0,2}(,\d{3})+$/.test(body))
+    return {
+      error: `"${body}" can be ${body.replaceAll(',', '')} or ${body.replace(',', '.')}. Write it without the comma.`,
+    }
+  return /^-?\d+([.,]\d+)?$/.test(body) ? Number(body.replace(',', '.')) : Number.NaN
 }
 
 /** Region and content for a label; a sentence when one of them makes no sense. */
@@ -50,7 +62,8 @@ export function labelOptions(
   for (const key of ['grams', 'millilitres'] as const) {
     const text = read.values.get(`--${key}`)
     if (text === undefined) continue
-    const value = text.trim() ? Number(text.replace(',', '.')) : Number.NaN
+    const value = plainNumber(text)
+    if (typeof value === 'object') return { error: `--${key}: ${value.error}` }
     if (!(value > 0 && value <= 1e6)) return { error: `--${key} must be a number above 0.` }
     wish[key] = value
   }
@@ -67,29 +80,26 @@ export interface PhOptions {
 export function phOptions(
   args: readonly string[],
 ): { files: string[]; options: PhOptions } | { error: string } {
+  const read = valued(args, ['--to', '--with', '--strength'])
+  if ('error' in read) return read
   const options: PhOptions = { to: null, adjuster: null, strength: null }
-  const files: string[] = []
-  for (let i = 0; i < args.length; i++) {
-    const arg = args[i]!
-    if (arg === '--') {
-      files.push(...args.slice(i + 1))
-      break
-    }
-    if (arg === '-' || !arg.startsWith('-')) {
-      files.push(arg)
-      continue
-    }
-    const value = args[++i]
-    const number = value?.trim() ? Number(value.replace(',', '.')) : Number.NaN
-    if (arg === '--to' && number >= 0 && number <= 14) options.to = number
-    else if (arg === '--strength' && number > 0 && number <= 100) options.strength = number
-    else if (arg === '--with' && value) {
-      const key = catalogue.find(value)?.id ?? slug(value)
-      if (!acidBaseOf(key)) return { error: `--with: "${value}" has no acid or base constants here.` }
-      options.adjuster = key
-    } else if (arg === '--to') return { error: '--to must be a pH between 0 and 14.' }
-    else if (arg === '--strength') return { error: '--strength must be a percent above 0, 100 at most.' }
-    else return { error: `there is no option ${arg}. Use --to, --with and --strength.` }
+  const numbers = [
+    ['--to', 'to', (n: number) => n >= 0 && n <= 14, 'must be a pH between 0 and 14.'],
+    ['--strength', 'strength', (n: number) => n > 0 && n <= 100, 'must be a percent above 0, 100 at most.'],
+  ] as const
+  for (const [name, key, fits, must] of numbers) {
+    const text = read.values.get(name)
+    if (text === undefined) continue
+    const value = plainNumber(text)
+    if (typeof value === 'object') return { error: `${name}: ${value.error}` }
+    if (!fits(value)) return { error: `${name} ${must}` }
+    options[key] = value
   }
-  return { files, options }
+  const adjuster = read.values.get('--with')
+  if (adjuster !== undefined) {
+    const key = catalogue.find(adjuster)?.id ?? slug(adjuster)
+    if (!acidBaseOf(key)) return { error: `--with: "${adjuster}" has no acid or base constants here.` }
+    options.adjuster = key
+  }
+  return { files: read.files, options }
 }

@@ -72,7 +72,7 @@ export { formulaFault, readFormula, toFormula, writeFormula } from './files/form
 export { readFile } from './files/gate.ts'
 export { report } from './files/report.ts'
 export { readReadings } from './files/trend-table.ts'
-export { bringsTrial, readTrial, writeTrial } from './files/trial.ts'
+export { bringsTrial, readTrial, uniteTrials, writeTrial } from './files/trial.ts'
 export {
   acknowledged,
   changeWords,

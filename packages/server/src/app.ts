@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import compression from 'compression'
 import express, { type Express, type Request, type Response } from 'express'
 import helmet from 'helmet'
+import { WHO } from './listen.ts'
 import { instruments } from './instruments.ts'
 import { onlyOwn, ownNames } from './own.ts'
 
@@ -60,6 +61,10 @@ export function createApp(root: string, names: ReadonlySet<string> = ownNames(fa
     res.setHeader('Cache-Control', 'no-cache')
     res.type('html').send(page.replaceAll('__CSP_NONCE__', String(res.locals['nonce'])))
   }
+  app.get(WHO, (_req, res) => {
+    res.setHeader('Cache-Control', 'no-store')
+    res.json({ application: 'Omblet' })
+  })
   app.get(['/', '/index.html'], sendPage)
   app.use(
     express.static(root, {

@@ -5,7 +5,6 @@ import { listen, portOf } from './listen.ts'
 import { ownNames } from './own.ts'
 
 const DEFAULT_PORT = 4180
-const SPARE_PORTS = 50
 const root = join(dirname(fileURLToPath(import.meta.url)), '..', '..', 'web', 'dist')
 const wanted = process.env['PORT'] ? Number(process.env['PORT']) : undefined
 
@@ -27,7 +26,7 @@ const lan = !['127.0.0.1', 'localhost', '::1'].includes(host)
 
 try {
   const app = createApp(root, ownNames(lan, host))
-  const server = await listen(app, wanted ?? DEFAULT_PORT, wanted === undefined ? SPARE_PORTS : 0, host)
+  const server = await listen(app, wanted ?? DEFAULT_PORT, host)
   process.stdout.write(`Omblet is at http://localhost:${portOf(server)}/ (Ctrl C stops it)\n`)
   process.stdout.write(
     lan

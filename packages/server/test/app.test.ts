@@ -1,6 +1,6 @@
 import { mkdtempSync, mkdirSync, writeFileSync } from 'node:fs'
 import type { AddressInfo, Server } from 'node:net'
-import { request } from 'node:http'
+import { createServer, request } from 'node:http'
 import { hostname, tmpdir } from 'node:os'
 import { join } from 'node:path'
 import express from 'express'
@@ -30,15 +30,18 @@ afterAll(() => new Promise((resolve) => server.close(resolve)))
 
 describe('a port that is taken', () => {
   const taken = () => (server.address() as AddressInfo).port
-  it('is told in a sentence', async () => {
-    await expect(listen(express(), taken(), 0)).rejects.toThrow(
-      `port ${taken()} is in use. Set PORT to a free one.`,
+  it('is never left for another, under which the browser would keep work apart; who holds it is said', async () => {
+    await expect(listen(express(), taken())).rejects.toThrow(
+      /^it runs already: open http:\/\/localhost:\d+\//,
     )
-  })
-  it('leads to one of the next where any will do', async () => {
-    const next = await listen(express(), taken(), 50)
-    expect(portOf(next)).toBeGreaterThan(taken())
-    await new Promise((resolve) => next.close(resolve))
+    const other = createServer((_req, res) => res.end('hello'))
+    await new Promise<void>((resolve) => other.listen(0, '127.0.0.1', resolve))
+    const { port } = other.address() as AddressInfo
+    await expect(listen(express(), port)).rejects.toThrow(new RegExp(`^port ${port} is held by .*process ${process.pid}[.] Stop that, or set PORT`)) // prettier-ignore
+    await new Promise((resolve) => other.close(resolve))
+    const free = await listen(express(), port)
+    expect(portOf(free)).toBe(port)
+    await new Promise((resolve) => free.close(resolve))
   })
 })
 

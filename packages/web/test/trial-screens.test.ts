@@ -134,7 +134,9 @@ describe('the screens of a trial', () => {
     expect(version).toMatchObject({ reason: 'glides', trialId: 't1' })
     expect(version!.result).toMatch(/C spreads further/)
     expect(version!.formula.batchGrams).toBe(lotion.batchGrams)
-    await eventually(() => expect(useMaterials().catalogue.find(material)!.note).toMatch(/sets too fast for me$/))
+    await eventually(() =>
+      expect(useMaterials().catalogue.find(material)!.note).toMatch(/sets too fast for me$/),
+    )
   })
   it('prints a key for whoever fills the jars, and sheets that hold codes only', async () => {
     const trial = trialOf({ choosing: [{ kind: 'triangle', a: 0, b: 1 }] })

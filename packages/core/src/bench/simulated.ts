@@ -27,6 +27,9 @@ export type { SimVessel, SimSettings, Hand } from './simulated-physics.ts'
  * pH that the solver gives its content, with a charge nobody knows of. Time is given from outside; the same seed and
  * the same hands give the same bench.
  */
+/** More vessels than this stand in no kitchen. */
+const MOST_VESSELS = 24
+
 export class SimBench {
   readonly vessels = new Map<string, SimVessel>()
   readonly plugged: Record<InstrumentKind, boolean> = { scale: true, thermometer: true, ph: true }
@@ -167,6 +170,10 @@ export class SimBench {
 
   /** Does something with the hands; a sentence where that cannot be. */
   hand(h: Hand): string | null {
+    const named = ['vessel', 'from', 'into'].flatMap((key) => (h as Record<string, unknown>)[key] ?? [])
+    const fresh = new Set(named.filter((name) => !this.vessels.has(String(name))))
+    if (this.vessels.size + fresh.size > MOST_VESSELS)
+      return `${MOST_VESSELS} vessels stand at the simulated bench, and more do not fit. Use one of those.`
     switch (h.do) {
       case 'place':
         this.onPan = h.vessel

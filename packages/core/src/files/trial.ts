@@ -68,18 +68,58 @@ export function toPlannedTrial(value: unknown): PlannedTrial {
   return { ...trial, plan: trial.plan }
 }
 
+type Keyed = [key: string, value: unknown]
+/** What was answered, found and done in a trial, each under the question that it answers. */
+function answersOf(t: PlannedTrial): Keyed[] {
+  const by = (x: { by: string; round?: number | undefined }) => `${x.by} ${x.round ?? 1}`
+  return [
+    ...t.scores.map((s): Keyed => [`score ${by(s)} ${s.sample} ${s.attribute}`, s]),
+    ...t.triangles.map((x): Keyed => [`triangle ${by(x)} ${x.a} ${x.b}`, x]),
+    ...t.pairs.map((p): Keyed => [`pair ${by(p)} ${p.attribute ?? ''} ${[p.chosen, p.over].sort().join(' ')}`, p]),
+    ...t.plan.measured.map((m): Keyed => [`found ${m.sample} ${m.what}`, m]),
+    ...t.samples.flatMap((s): Keyed[] => (s.batchId ? [[`batch ${s.id}`, s.batchId]] : [])),
+    ...(t.plan.baseBatch ? [['base', t.plan.baseBatch] as Keyed] : []),
+    ...(t.plan.endedAt ? [['ended', true] as Keyed] : []),
+    ...(t.plan.decision ? [['decision', t.plan.decision] as Keyed] : []),
+  ]
+} // prettier-ignore
+
+/** Answers by what they answer: a file from elsewhere may hold several to one question. */
+function byKey(answers: readonly Keyed[]): Map<string, unknown[]> {
+  const by = new Map<string, unknown[]>()
+  for (const [key, value] of answers) by.set(key, [...(by.get(key) ?? []), value])
+  return by
+}
+
+/** The same trial judged in two places, with the answers of both; null where it is another, or they answer otherwise. */
+export function uniteTrials(here: PlannedTrial, file: PlannedTrial): PlannedTrial | null {
+  const setUp = ({ samples, attributes, plan: { people, rounds, seed, choosing } }: PlannedTrial) => ({ samples: samples.map((s) => ({ ...s, batchId: null })), attributes, people, rounds, seed, choosing }) // prettier-ignore
+  if (!same(setUp(here), setUp(file))) return null
+  const [mine, theirs] = [byKey(answersOf(here)), byKey(answersOf(file))]
+  for (const [key, values] of theirs) if (mine.has(key) && !same(mine.get(key), values)) return null
+  const fresh = new Set([...theirs].flatMap(([key, values]) => (mine.has(key) ? [] : values)))
+  const added = <T>(x: readonly T[], y: readonly T[]) => [...x, ...y.filter((item) => fresh.has(item))]
+  const batchOf = new Map(file.samples.map((s) => [s.id, s.batchId]))
+  const { baseBatch, endedAt, decision } = file.plan
+  return {
+    ...here,
+    samples: here.samples.map((s) => (s.batchId || !batchOf.get(s.id) ? s : { ...s, batchId: batchOf.get(s.id) })),
+    scores: added(here.scores, file.scores),
+    triangles: added(here.triangles, file.triangles),
+    pairs: added(here.pairs, file.pairs),
+    plan: {
+      ...(baseBatch ? { baseBatch } : {}),
+      ...(endedAt ? { endedAt } : {}),
+      ...(decision ? { decision } : {}),
+      ...here.plan,
+      measured: added(here.plan.measured, file.plan.measured),
+    },
+  }
+} // prettier-ignore
+
 /** What a trial from a file brings to the one that is here: nothing, more answers, or another course of things. */
 export function bringsTrial(here: PlannedTrial, file: PlannedTrial): 'nothing' | 'more' | 'another' {
-  const setUp = ({ samples, attributes, plan: { people, rounds, seed, choosing } }: PlannedTrial) => ({ samples: samples.map((s) => ({ ...s, batchId: null })), attributes, people, rounds, seed, choosing }) // prettier-ignore
-  if (!same(setUp(here), setUp(file))) return 'another'
-  const told = (t: PlannedTrial) => [
-    ...[...t.scores, ...t.triangles, ...t.pairs, ...t.plan.measured].map((x) => JSON.stringify(Object.entries(x).sort())),
-    ...t.samples.flatMap((s) => (s.batchId ? [`batch ${s.id} ${s.batchId}`] : [])),
-    ...(t.plan.baseBatch ? [`base ${t.plan.baseBatch}`] : []),
-    ...(t.plan.endedAt ? ['ended'] : []),
-    ...(t.plan.decision ? [JSON.stringify(t.plan.decision)] : []),
-  ] // prettier-ignore
-  const [x, y] = [new Set(told(here)), new Set(told(file))]
-  if ([...y].every((item) => x.has(item))) return 'nothing'
-  return [...x].every((item) => y.has(item)) ? 'more' : 'another'
+  const united = uniteTrials(here, file)
+  if (!united) return 'another'
+  return answersOf(united).length > answersOf(here).length ? 'more' : 'nothing'
 }

@@ -1,3 +1,4 @@
+import { addDays, format, parseISO } from 'date-fns'
 import { createEvents, type EventAttributes } from 'ics'
 import { WATCH } from './data.ts'
 import type { Watch } from './watch.ts'
@@ -24,7 +25,8 @@ export function calendarOf(batches: readonly Watched[]): string {
     b.watch.open.map((look): EventAttributes => ({
       uid: `${b.id}-${look.sample}-${look.day}@omblet`,
       start: dayOf(look.on),
-      duration: { days: 1 },
+      // a whole day ends where the next begins
+      end: dayOf(format(addDays(parseISO(look.on), 1), 'yyyy-MM-dd')),
       title: `Look at ${b.name}, ${b.code}: ${WATCH.storages[look.storage].label.toLowerCase()}`,
       description: look.properties.map((p) => WATCH.properties[p].label).join(', '),
       calName: 'Omblet: looks',

@@ -62,6 +62,8 @@ export class Catalogue {
       if (key && !this.byName.has(key)) this.byName.set(key, material)
     }
     for (const material of materials) add(material.id, material)
+    // what a maker calls their own is theirs, whatever else is called so
+    for (const material of materials) if (material.own) add(slug(material.name), material)
     for (const material of materials) {
       add(blendKey(material.inci), material)
       add(slug(material.inci.join(', ')), material)

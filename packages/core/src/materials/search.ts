@@ -27,6 +27,9 @@ function rank(entry: Entry, query: string, parts: readonly string[]): number | n
   return null
 }
 
+/** Whether a maker calls a material of their own by exactly these words. */
+const calledSo = ({ material, names }: Entry, query: string) => material.own === true && names[0] === query
+
 /** With this many plain matches nothing was misspelt, so no likely spellings are looked for. */
 const PLENTY = 6
 
@@ -105,7 +108,11 @@ export function makeSearch(materials: readonly Material[]): Search {
     const plain: Material[] = []
     for (const bucket of byRank) {
       // Simple materials before blends; the sort keeps the order of the catalogue.
-      bucket.sort((a, b) => a.material.inci.length - b.material.inci.length)
+      bucket.sort(
+        (a, b) =>
+          Number(calledSo(b, query)) - Number(calledSo(a, query)) ||
+          a.material.inci.length - b.material.inci.length,
+      )
       for (const entry of bucket) plain.push(entry.material)
       if (plain.length >= limit) break
     }

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { PlainButton } from '../components/buttons'
-import { computed } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useToast } from 'primevue/usetoast'
 import Notice from '../components/Notice.vue'
 import { download, fileName } from '../browser/download'
+import { whenIdle } from '../browser/idle'
 import { notify } from '../components/notify'
+import { useBin } from '../stores/bin'
 import { useDrafts } from '../stores/drafts'
 import { useFiles } from '../stores/files'
 import { useLibrary } from '../stores/library'
@@ -18,8 +20,13 @@ const library = useLibrary()
 const files = useFiles()
 const laid = useDrafts()
 const bench = useWaiting()
+const bin = useBin()
 const route = useRoute()
 const reload = () => location.reload()
+const AddressNotice = defineAsyncComponent(() => import('./AddressNotice.vue'))
+/** The first view does not wait for it. */
+const idle = ref(false)
+onMounted(() => whenIdle(() => (idle.value = true)))
 const toast = useToast()
 /** More lines than this are counted. */
 const SHOWN = 8
@@ -41,7 +48,7 @@ const WHY = {
 const HELD = {
   failed: 'not stored yet; storing is tried again by itself.',
   conflict: 'not stored: something else was entered in another tab. Look before you go on.',
-  gone: 'not stored: the batch was deleted in another tab. It lies in the bin.',
+  gone: 'not stored: the batch was deleted. It lies in the bin for 30 days.',
 }
 async function saveWaiting({ id, code }: { id: string; code: string }) {
   const text = await bench.asFile(id)
@@ -72,6 +79,23 @@ const offer = computed(() => update.ready && !/^\/bench\/[^/]+$/.test(route.path
       <template #actions>
         <RouterLink :to="`/bench/${w.info.id}`">Look at it</RouterLink>
         <PlainButton label="Save as a file" size="small" @click="saveWaiting(w.info)" />
+      </template>
+    </Notice>
+    <AddressNotice v-if="idle" />
+    <Notice v-if="bin.refused" kind="stop">
+      {{ bin.refused.name }} was not deleted: {{ bin.refused.why }}
+      <template v-if="bin.refused.forGood">
+        Deleted for good it frees the room, and nothing brings it back.
+      </template>
+      <template #actions>
+        <Button
+          v-if="bin.refused.forGood"
+          label="Delete for good"
+          severity="danger"
+          size="small"
+          @click="bin.refused.forGood()"
+        />
+        <PlainButton label="Leave it" size="small" @click="bin.refused = null" />
       </template>
     </Notice>
     <Notice v-if="lostPart" kind="stop">

@@ -22,6 +22,24 @@ export async function startServiceWorker() {
   await worker.register().catch(() => undefined)
 }
 
+/** Asks the server whether it is there, past everything that is kept. */
+const serverAnswers = () =>
+  fetch('/who', { cache: 'no-store', signal: AbortSignal.timeout(4000) }).then((r) => r.ok, () => false) // prettier-ignore
+
+/**
+ * A part is fetched anew: while the server answers, what is kept of the application is thrown away first, since a spoilt
+ * piece of it would be spoilt each time. Work is kept elsewhere and stays.
+ */
+async function anew(to: string) {
+  if (await serverAnswers()) {
+    const kept = await globalThis.caches?.keys().catch(() => [])
+    await Promise.all((kept ?? []).map((name) => caches.delete(name)))
+    const workers = await navigator.serviceWorker?.getRegistrations().catch(() => [])
+    await Promise.all((workers ?? []).map((w) => w.unregister()))
+  }
+  location.assign(to)
+}
+
 /** A chunk that cannot be loaded is said, with a way to ask again: no click is ever without an answer. */
 export function watchParts(router: Router) {
   let wanted: string | null = null
@@ -33,16 +51,22 @@ export function watchParts(router: Router) {
       },
     }
   }
+  let failed = 0
+  /** The first time it is just asked for again; after that it is fetched anew. */
+  async function again(to: string | null) {
+    if (to !== null && failed++ === 0) await router.push(to)
+    else await anew(to ?? location.href)
+  }
   router.beforeEach((to) => {
     wanted = to.fullPath
   })
   router.afterEach((_to, _from, failure) => {
     if (!failure) wanted = null
   })
-  router.onError((_error, to) => lost(() => void router.push(to.fullPath)))
+  router.onError((_error, to) => lost(() => void again(to.fullPath)))
   addEventListener('vite:preloadError', (event) => {
     event.preventDefault()
     const to = wanted
-    lost(() => (to ? void router.push(to) : location.reload()))
+    lost(() => void again(to))
   })
 }

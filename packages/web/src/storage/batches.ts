@@ -120,7 +120,12 @@ async function putEvent(
 }
 
 /** Moves a batch with its events and photographs to the bin; gives back where it lies there, null where nothing was. */
-export async function deleteBatch(id: string, now: string, makeId: () => string): Promise<string | null> {
+export async function deleteBatch(
+  id: string,
+  now: string,
+  makeId: () => string,
+  forGood = false,
+): Promise<string | null> {
   const db = await openStore()
   const tx = db.transaction(['batches', 'events', 'pictures', 'bin'], 'readwrite')
   return whole(tx, async (put) => {
@@ -129,7 +134,7 @@ export async function deleteBatch(id: string, now: string, makeId: () => string)
     const photos = await tx.objectStore('pictures').getAll(picturesOf(id))
     if (!head && events.length === 0) return null
     const bin = toBin({ kind: 'batch', head, events, photos }, head?.name ?? 'What is left of a batch', now, makeId) // prettier-ignore
-    put(tx.objectStore('bin').put(bin))
+    if (!forGood) put(tx.objectStore('bin').put(bin))
     put(tx.objectStore('batches').delete(id))
     put(tx.objectStore('events').delete(ofBatch(id)))
     put(tx.objectStore('pictures').delete(picturesOf(id)))

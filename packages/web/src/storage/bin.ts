@@ -20,10 +20,15 @@ import { containerIn, entriesOf, lotIn, putContainerIn, putLotIn, type StockOf }
 export const BIN_DAYS = 30
 const DAY = 864e5
 
+/** The latest time that this browser ever showed while Omblet was open: a clock that is set back does not go before it. */
+let latest = ''
+const LATEST = 'latest'
+
 export const toBin = (content: BinContent, name: string, now: string, makeId: () => string): BinRecord => ({
   id: makeId(),
   name: name.slice(0, 200),
   deletedAt: now,
+  ...(now < latest ? { countsFrom: latest } : {}),
   content,
 })
 
@@ -190,20 +195,24 @@ const sameCourse = (x: readonly EventRecord[], y: readonly EventRecord[]) =>
  */
 export async function sweepBin(now: string): Promise<number> {
   const db = await openStore()
-  const tx = db.transaction('bin', 'readwrite')
+  const tx = db.transaction(['bin', 'settings'], 'readwrite')
   return whole(tx, async (put) => {
+    const bin = tx.objectStore('bin')
+    const seen = (await tx.objectStore('settings').get(LATEST))?.value
+    latest = typeof seen === 'string' && seen > now ? seen : now
+    put(tx.objectStore('settings').put({ key: LATEST, value: latest }))
     let gone = 0
-    for (const record of await tx.store.getAll()) {
-      const age = Date.parse(now) - Date.parse(record.deletedAt)
+    for (const record of await bin.getAll()) {
+      const age = Date.parse(now) - Date.parse(record.countsFrom ?? record.deletedAt)
       const due = record.dueSince === undefined ? null : Date.parse(now) - Date.parse(record.dueSince)
       if (age <= BIN_DAYS * DAY || (due !== null && due < 0)) {
         if (record.dueSince !== undefined) {
           const { dueSince: _d, ...rest } = record
-          put(tx.store.put(rest))
+          put(bin.put(rest))
         }
-      } else if (due === null) put(tx.store.put({ ...record, dueSince: now }))
+      } else if (due === null) put(bin.put({ ...record, dueSince: now }))
       else if (due > DAY) {
-        put(tx.store.delete(record.id))
+        put(bin.delete(record.id))
         gone++
       }
     }

@@ -59,11 +59,13 @@ export async function saveFormula(
   return record
 }
 
-/** Adds whole records, all or none. */
-export async function putRecords(records: readonly FormulaRecord[]) {
+/** Adds whole records, all or none; what stands under one of their ids stays. */
+export async function addRecords(records: readonly FormulaRecord[]) {
   const db = await openStore()
   const tx = db.transaction('formulas', 'readwrite')
-  await whole(tx, async (put) => records.forEach((record) => put(tx.store.put(record))))
+  await whole(tx, async (put) => {
+    for (const record of records) if (!(await tx.store.getKey(record.id))) put(tx.store.put(record))
+  })
 }
 
 /** Moves formulas with their versions to the bin and gives back where each lies there. */
@@ -71,6 +73,7 @@ export async function deleteFormulas(
   ids: readonly string[],
   now: string,
   makeId: () => string,
+  forGood = false,
 ): Promise<string[]> {
   const db = await openStore()
   const tx = db.transaction(['formulas', 'versions', 'bin'], 'readwrite')
@@ -86,7 +89,7 @@ export async function deleteFormulas(
         now,
         makeId,
       )
-      put(tx.objectStore('bin').put(bin))
+      if (!forGood) put(tx.objectStore('bin').put(bin))
       put(tx.objectStore('formulas').delete(id))
       for (const version of versions) put(tx.objectStore('versions').delete(version.id))
       bins.push(bin.id)

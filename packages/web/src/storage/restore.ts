@@ -14,6 +14,7 @@ import {
   safeId,
   SavedVersion,
   Trial,
+  uniteTrials,
   withIds,
   withOwn,
   type Backup,
@@ -110,12 +111,16 @@ async function restoreFormulas(all: Restoring, backup: Backup) {
   const names = (await formulas.getAll()).map((r) => r.formula.name)
   /** What this restore has put: a second record of the same id in one file must find it. */
   const made = new Map<string, FormulaRecord>()
+  const examples = (await formulas.getAll()).filter((r) => r.demo)
   for (const saved of backup.formulas) {
     const { formula, versions, from, ...times } = saved
+    // an example that nobody changed is the same example on every machine; one that was changed takes its place
+    const example = examples.find((e) => sameFormula(e.formula, formula))
     const place = await placeOf(
-      safeId(saved.id),
+      safeId(example?.id ?? saved.id),
       async (key) => made.get(key) ?? (await formulas.get(key)),
-      (here) => (sameFormula(here.formula, formula, here.id !== saved.id) ? 'nothing' : 'another'),
+      (here) =>
+        sameFormula(here.formula, formula, here.id !== saved.id) ? 'nothing' : here.demo ? 'more' : 'another',
     )
     moved.formula.set(saved.id, place.id)
     const name = place.what === 'beside' ? freeName(formula.name, names) : formula.name
@@ -275,7 +280,8 @@ async function putTrial(
     (key) => store.get(key),
     (here) => bringsTrial(here, trial),
   )
-  if (place.what !== 'nothing') put(store.put({ ...trial, plan: { ...trial.plan, id: place.id } }))
+  const next = place.here && place.what === 'more' ? (uniteTrials(place.here, trial) ?? trial) : trial
+  if (place.what !== 'nothing') put(store.put({ ...next, plan: { ...next.plan, id: place.id } }))
   return { id: place.id, name: trial.name, what: place.what }
 }
 /** Stores a trial from a file. */

@@ -63,6 +63,8 @@ export interface BinRecord {
   id: string
   name: string
   deletedAt: string
+  /** From when its days count, where the clock had been set back. */
+  countsFrom?: string
   /** When it was first found to be past its days: a clock that was set forward must not empty the bin. */
   dueSince?: string
   content: BinContent

@@ -91,7 +91,7 @@ export async function changeContainer(was: Container, next: Container, now: stri
 } // prettier-ignore
 
 /** Moves a lot with its paper to the bin and gives back where it lies there. */
-export async function deleteLot(lot: Lot, name: string, now: string): Promise<string> {
+export async function deleteLot(lot: Lot, name: string, now: string, forGood = false): Promise<string> {
   const db = await openStore()
   const tx = db.transaction(['lots', 'stock', 'files', 'bin'], 'readwrite')
   return whole(tx, async (put) => {
@@ -99,7 +99,7 @@ export async function deleteLot(lot: Lot, name: string, now: string): Promise<st
     const here = (await lotIn(tx, lot.id)) ?? lot
     const entries = await entriesOf(tx, 'lot', lot.id)
     const bin = toBin({ kind: 'lot', lot: here, entries, ...(file ? { file } : {}) }, name, now, makeId)
-    put(tx.objectStore('bin').put(bin))
+    if (!forGood) put(tx.objectStore('bin').put(bin))
     put(tx.objectStore('lots').delete(lot.id))
     put(tx.objectStore('files').delete(lot.id))
     await dropEntries(tx, 'lot', lot.id, put)
@@ -107,14 +107,14 @@ export async function deleteLot(lot: Lot, name: string, now: string): Promise<st
   })
 }
 /** Moves a container to the bin and gives back where it lies there. */
-export async function deleteContainer(container: Container, now: string): Promise<string> {
+export async function deleteContainer(container: Container, now: string, forGood = false): Promise<string> {
   const db = await openStore()
   const tx = db.transaction(['containers', 'stock', 'bin'], 'readwrite')
   return whole(tx, async (put) => {
     const here = (await containerIn(tx, container.id)) ?? container
     const entries = await entriesOf(tx, 'container', container.id)
     const bin = toBin({ kind: 'container', container: here, entries }, container.name, now, makeId)
-    put(tx.objectStore('bin').put(bin))
+    if (!forGood) put(tx.objectStore('bin').put(bin))
     put(tx.objectStore('containers').delete(container.id))
     await dropEntries(tx, 'container', container.id, put)
     return bin.id
@@ -135,13 +135,13 @@ export async function saveMaterial(material: Material, was?: Material): Promise<
 }
 
 /** Moves a material of one's own to the bin and gives back where it lies there. */
-export async function deleteMaterial(material: Material, now: string): Promise<string> {
+export async function deleteMaterial(material: Material, now: string, forGood = false): Promise<string> {
   const db = await openStore()
   const tx = db.transaction(['materials', 'bin'], 'readwrite')
   return whole(tx, async (put) => {
     const here = (await tx.objectStore('materials').get(material.id)) ?? material
     const bin = toBin({ kind: 'material', material: here }, material.name, now, makeId)
-    put(tx.objectStore('bin').put(bin))
+    if (!forGood) put(tx.objectStore('bin').put(bin))
     put(tx.objectStore('materials').delete(material.id))
     return bin.id
   })

@@ -58,14 +58,19 @@ export async function decideTrial(
 }
 
 /** Moves a trial to the bin and gives back where it lies there; null where it was gone. */
-export async function deleteTrial(id: string, now: string, makeId: () => string): Promise<string | null> {
+export async function deleteTrial(
+  id: string,
+  now: string,
+  makeId: () => string,
+  forGood = false,
+): Promise<string | null> {
   const db = await openStore()
   const tx = db.transaction(['trials', 'bin'], 'readwrite')
   return whole(tx, async (put) => {
     const trial = await tx.objectStore('trials').get(id)
     if (!trial) return null
     const bin = toBin({ kind: 'trial', trial }, trial.name, now, makeId)
-    put(tx.objectStore('bin').put(bin))
+    if (!forGood) put(tx.objectStore('bin').put(bin))
     put(tx.objectStore('trials').delete(id))
     return bin.id
   })

@@ -48,16 +48,13 @@ export const useBatches = defineStore('batches', () => {
 
   /** Moves a batch, or what is left of one, to the bin; gives back how to undo it. */
   async function remove(id: string): Promise<(() => Promise<void>) | null> {
-    try {
-      const bin = await deleteBatch(id, new Date().toISOString(), makeId)
-      announce({ type: 'batch', id })
-      await reread(id)
-      orphans.value = orphans.value.filter((o) => o.id !== id)
-      return await useBin().undoOf([bin])
-    } catch (error) {
-      problem.value = explainStorage(error)
-      return null
-    }
+    const name = heads.value.find((h) => h.id === id)?.code ?? 'The batch'
+    const bin = await useBin().deleting(name, (forGood) => deleteBatch(id, new Date().toISOString(), makeId, forGood)) // prettier-ignore
+    if (bin === null) return null
+    announce({ type: 'batch', id })
+    await reread(id)
+    orphans.value = orphans.value.filter((o) => o.id !== id)
+    return useBin().undoOf([bin])
   }
 
   listen((message) => {

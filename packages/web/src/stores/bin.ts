@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import { countBin, listBin, removeFromBin, sweepBin, takeFromBin, type Back } from '../storage/bin'
 import { announce, listen, tellAll } from '../storage/channel'
-import { explainStorage } from '../storage/db'
+import { explainStorage, troubleOf } from '../storage/db'
 import type { BinRecord } from '../storage/schema'
 
 /** What was deleted and can come back. */
@@ -45,6 +45,31 @@ export const useBin = defineStore('bin', () => {
       return null
     }
   }
+  /** What could not be deleted, and where there was no room for it in the bin, how to delete it for good. */
+  const refused = shallowRef<{ name: string; why: string; forGood: (() => Promise<void>) | null } | null>(
+    null,
+  )
+  /** Deletes by way of the bin; where that cannot be, null, and `refused` tells why and offers what can be done. */
+  async function deleting<T>(name: string, work: (forGood: boolean) => Promise<T>): Promise<T | null> {
+    try {
+      const done = await work(false)
+      refused.value = null
+      return done
+    } catch (error) {
+      const full = troubleOf(error) === 'full'
+      refused.value = { name, why: full ? 'there is no room for it in the bin.' : explainStorage(error), forGood: full ? forGood : null } // prettier-ignore
+      return null
+    }
+    async function forGood() {
+      try {
+        await work(true)
+        refused.value = null
+        await tellAll({ type: 'all' })
+      } catch (error) {
+        refused.value = { name, why: explainStorage(error), forGood: null }
+      }
+    }
+  }
   /** How to undo what went to the bin; null where nothing did. Counts again what lies there. */
   async function undoOf(ids: readonly (string | null)[]): Promise<(() => Promise<void>) | null> {
     await count()
@@ -63,5 +88,5 @@ export const useBin = defineStore('bin', () => {
   listen((message) => {
     if (message.type === 'bin' || message.type === 'all') return records.value.length > 0 ? load() : count()
   })
-  return { records, size, problem, load, sweep, takeBack, undoOf, throwAway }
+  return { records, size, problem, refused, deleting, load, sweep, takeBack, undoOf, throwAway }
 })

@@ -45,10 +45,11 @@ export const useContainers = defineStore('containers', () => {
   const change = (was: Container, next: Container) => keep(was.id, () => changeContainer(was, next, now()))
   /** Moves one to the bin; gives back how to undo it. */
   async function remove(container: Container): Promise<(() => Promise<void>) | null> {
-    let bin: string | null = null
-    await keep(container.id, async () => {
-      bin = await deleteContainer(container, now())
-    })
+    const bin = await useBin().deleting(container.name, (forGood) =>
+      deleteContainer(container, now(), forGood),
+    )
+    await reread(container.id)
+    announce({ type: 'container', id: container.id })
     return useBin().undoOf([bin])
   }
   const find = (id: string | undefined) => containers.value.find((c) => c.id === id) ?? null

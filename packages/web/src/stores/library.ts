@@ -1,9 +1,9 @@
-import { duplicate, formulaFault, freeName, withKeys, type Formula } from '@omblet/core'
+import { duplicate, formulaFault, freeName, slug, withKeys, type Formula } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { announce, listen, makeId } from '../storage/channel'
 import { explainStorage, troubleOf, type StorageTrouble } from '../storage/db'
-import { deleteFormulas, getFormula, listFormulas, putRecords, saveFormula } from '../storage/formulas'
+import { deleteFormulas, getFormula, listFormulas, addRecords, saveFormula } from '../storage/formulas'
 import { getSetting, setSetting } from '../storage/settings' // prettier-ignore
 import type { FormulaRecord } from '../storage/schema'
 import { useBin } from './bin'
@@ -79,10 +79,17 @@ export const useLibrary = defineStore('library', () => {
     const at = Date.now()
     const demo = demoFormulas().map((formula, i): FormulaRecord => {
       const stamp = new Date(at - i * 36e5 * 7).toISOString()
-      return { id: makeId(), formula, rev: 1, createdAt: stamp, updatedAt: stamp, demo: true }
+      return {
+        id: `example-${slug(formula.name)}`,
+        formula,
+        rev: 1,
+        createdAt: stamp,
+        updatedAt: stamp,
+        demo: true,
+      }
     })
     try {
-      await putRecords(demo)
+      await addRecords(demo)
     } catch (error) {
       // They can be looked at even where they cannot be kept.
       for (const record of demo) unstored.set(record.id, { ...record, rev: 0 })
@@ -124,16 +131,13 @@ export const useLibrary = defineStore('library', () => {
 
   /** Moves formulas to the bin; gives back how to undo it, null where they could not be. */
   async function remove(ids: readonly string[]): Promise<(() => Promise<void>) | null> {
-    try {
-      ids.forEach((id) => unstored.delete(id))
-      const bins = await deleteFormulas(ids, now(), makeId)
-      records.value = records.value.filter((r) => !ids.includes(r.id))
-      ids.forEach((id) => announce({ type: 'formula', id }))
-      return await useBin().undoOf(bins)
-    } catch (error) {
-      failed(error)
-      return null
-    }
+    ids.forEach((id) => unstored.delete(id))
+    const name = ids.length === 1 ? (records.value.find((r) => r.id === ids[0])?.formula.name ?? 'The formula') : `${ids.length} formulas` // prettier-ignore
+    const bins = await useBin().deleting(name, (forGood) => deleteFormulas(ids, now(), makeId, forGood))
+    if (!bins) return null
+    records.value = records.value.filter((r) => !ids.includes(r.id))
+    ids.forEach((id) => announce({ type: 'formula', id }))
+    return useBin().undoOf(bins)
   }
 
   listen((message) => {

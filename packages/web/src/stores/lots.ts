@@ -68,10 +68,9 @@ export const useLots = defineStore('lots', () => {
   /** Moves a lot with its paper to the bin; gives back how to undo it. */
   async function remove(lot: Lot, name: string): Promise<(() => Promise<void>) | null> {
     lots.value = lots.value.filter((l) => l.id !== lot.id)
-    let bin: string | null = null
-    await keep({ type: 'lot', id: lot.id }, async () => {
-      bin = await deleteLot(lot, name, now())
-    })
+    const bin = await useBin().deleting(name, (forGood) => deleteLot(lot, name, now(), forGood))
+    await reread(lot.id)
+    announce({ type: 'lot', id: lot.id })
     return useBin().undoOf([bin])
   }
   const putFile = (file: LotFile) => keep({ type: 'lot', id: file.lot }, () => saveFile(file))

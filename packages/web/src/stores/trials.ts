@@ -68,15 +68,12 @@ export const useTrials = defineStore('trials', () => {
   }
   /** Moves a trial to the bin; gives back how to undo it. */
   async function remove(id: string): Promise<(() => Promise<void>) | null> {
-    try {
-      const bin = await deleteTrial(id, new Date().toISOString(), makeId)
-      note(id, undefined)
-      announce({ type: 'trial', id })
-      return await useBin().undoOf([bin])
-    } catch (error) {
-      problem.value = explainStorage(error)
-      return null
-    }
+    const name = find(id)?.name ?? 'The trial'
+    const bin = await useBin().deleting(name, (forGood) => deleteTrial(id, new Date().toISOString(), makeId, forGood)) // prettier-ignore
+    await reread(id)
+    if (bin === null) return null
+    announce({ type: 'trial', id })
+    return useBin().undoOf([bin])
   }
 
   listen((message) => {

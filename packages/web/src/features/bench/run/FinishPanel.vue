@@ -46,6 +46,11 @@ function finish() {
   const kept = outcome.value === 'kept'
   const filledCount = kept && count.value ? Math.round(count.value) : 0
   const container = into.value === NONE ? null : into.value
+  const shelf = containers.find(container ?? undefined)
+  if (shelf && filledCount > shelf.left) {
+    error.value = `Only ${shelf.left} of ${shelf.name} are on the shelf. Put the count right there, or choose “Not from the shelf”.`
+    return
+  }
   batch.enter(
     {
       type: 'finish',
