@@ -238,7 +238,7 @@ describe('containers', () => {
   it('travel as a table and come back', () => {
     const jars = [jar, Container.parse({ id: 'b', name: 'Bottle', kind: 'pump', wall: 'pet', nominalMl: 100, left: 0, price: 0.8 })] // prettier-ignore
     const rows = containerRows(jars).map((row) => row.map((cell) => (cell === undefined ? '' : String(cell))))
-    expect(readContainers(rows, [], () => 'new')).toEqual({ containers: jars, refused: [] })
+    expect(readContainers(rows, [], () => 'new')).toEqual({ rows: jars.map((next) => ({ was: null, next })), refused: [] })
   })
   it('in a table change those of the same name, and what cannot be read is told by its row', () => {
     const read = readContainers(
@@ -246,7 +246,7 @@ describe('containers', () => {
       [jar],
       () => 'new',
     ) // prettier-ignore
-    expect(read.containers).toEqual([{ ...jar, left: 12 }])
+    expect(read.rows).toEqual([{ was: jar, next: { ...jar, left: 12 } }])
     expect(read.refused[0]).toContain('Row 3: kind must be one of')
     expect(read.refused[1]).toContain('Row 4')
     expect(readContainers([['size'], ['4']], [], () => 'x').refused).toEqual([

@@ -59,13 +59,18 @@ export interface LotUse {
  * Writes one event, the head that follows from it, what it takes from a lot and the containers that it fills, all or none,
  * and only then resolves.
  * An event is never changed, and never without the one before it: rejects with `EventTaken` where its number is in use,
- * and with `BatchGone` where the batch was deleted. A lot never gives more than it holds, nor gets back more than it gave.
+ * or the one before it is not `before`, and with `BatchGone` where the batch was deleted. A lot never gives more than it holds, nor gets back more than it gave.
  */
-export async function appendEvent(head: BatchHead, event: BenchEvent, use: LotUse | null): Promise<void> {
+export async function appendEvent(
+  head: BatchHead,
+  event: BenchEvent,
+  use: LotUse | null,
+  before?: BenchEvent,
+): Promise<void> {
   const db = await openStore()
   const tx = db.transaction([...EVENT_STORES], 'readwrite', { durability: 'strict' })
   await whole(tx, async (put) => {
-    await putEvent(tx, head, event, use, put)
+    await putEvent(tx, head, { event, use, before }, put)
     put(tx.objectStore('batches').put(head))
   })
 }
@@ -87,7 +92,7 @@ export async function beginBatch(head: BatchHead, { events, trial }: Beginning):
       put(tx.objectStore('trials').put(trial.change(here)))
     }
     put(tx.objectStore('batches').put(head))
-    for (const { event, use } of events) await putEvent(tx as never, head, event, use, put)
+    for (const entry of events) await putEvent(tx as never, head, entry, put)
   })
 }
 
@@ -95,21 +100,24 @@ export async function beginBatch(head: BatchHead, { events, trial }: Beginning):
 async function putEvent(
   tx: IDBPTransaction<OmbletDb, (typeof EVENT_STORES)[number][], 'readwrite'>,
   head: BatchHead,
-  event: BenchEvent,
-  use: LotUse | null,
+  { event, use, before }: { event: BenchEvent; use: LotUse | null; before?: BenchEvent | undefined },
   put: (write: Promise<unknown>) => void,
 ) {
   const events = tx.objectStore('events')
   if (await events.getKey([head.id, event.n])) throw new EventTaken()
   if (event.n > 0) {
     const there = await tx.objectStore('batches').getKey(head.id)
-    if (!there || !(await events.getKey([head.id, event.n - 1]))) throw new BatchGone()
+    const last = await events.get([head.id, event.n - 1])
+    if (!there || !last) throw new BatchGone()
+    // the batch went another way since it was read
+    if (before && last.event.at !== before.at) throw new EventTaken()
   }
   const entry = { at: event.at, batch: head.id, n: event.n }
   const lot = use ? await lotIn(tx, use.lot) : undefined
   if (use && lot) {
     // What came from another machine took nothing from this shelf, and gives nothing back to it.
-    const gave = use.back === undefined ? null : ((await tx.objectStore('stock').get(takenId('lot', head.id, use.back)))?.amount ?? 0) // prettier-ignore
+    const of = use.back === undefined ? null : await events.get([head.id, use.back])
+    const gave = of && ((await tx.objectStore('stock').get(takenId('lot', head.id, of.event)))?.amount ?? 0)
     takeIn(tx, 'lot', lot.id, gave ?? Math.min(lot.leftGrams, use.grams), entry, put)
   }
   if (event.type === 'finish' && event.container !== undefined && event.containers) {

@@ -179,7 +179,7 @@ async function takenSoFar(tx: IDBPTransaction<OmbletDb, StoreNames<OmbletDb>[], 
   for (const [batch, own] of by)
     for (const { n, event, taken: really } of own) {
       const use = lotUse(own.map((r) => r.event), event as Happening) // prettier-ignore
-      if (use) taken.push({ id: `lot ${batch} ${n}`, of: 'lot', item: use.lot, amount: -(really ?? use.grams), at: event.at, batch, n }) // prettier-ignore
+      if (use) taken.push({ id: `lot ${batch} ${n} ${event.at}`, of: 'lot', item: use.lot, amount: -(really ?? use.grams), at: event.at, batch, n }) // prettier-ignore
     }
   return taken
 }

@@ -83,15 +83,16 @@ export function takeIn(
   entry: { at: string; batch: string; n: number },
   put: Put,
 ) {
-  const id = takenId(of, entry.batch, entry.n)
+  const id = takenId(of, entry.batch, entry)
   put(
     (tx as Writing)
       .objectStore('stock')
       .put({ ...entry, id, of, item, amount: Number((-amount).toFixed(6)) }),
   )
 }
-/** Under what a batch's entry of that number takes from the shelf. */
-export const takenId = (of: StockOf, batch: string, n: number) => `${of} ${batch} ${n}`
+/** Under what an event of a batch takes from the shelf: by its time too, for a batch can be made on from an earlier file. */
+export const takenId = (of: StockOf, batch: string, { n, at }: { n: number; at: string }) =>
+  `${of} ${batch} ${n} ${at}`
 
 /** Removes the entries of a lot or a container. */
 export async function dropEntries(tx: object, of: StockOf, item: string, put: Put) {

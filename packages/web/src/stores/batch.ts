@@ -234,7 +234,7 @@ export const useBatch = defineStore('batch', () => {
     const { id } = info.value
     const after = [...events.value, first.event]
     try {
-      await appendEvent(headOf(info.value, foldBatch(plan.value, after)), first.event, first.use)
+      await appendEvent(headOf(info.value, foldBatch(plan.value, after)), first.event, first.use, events.value.at(-1)) // prettier-ignore
     } catch (error) {
       await failed(error)
       return false

@@ -37,8 +37,9 @@ export async function storeWaiting({ info, pending }: Waiting): Promise<Why | nu
     const events = [...found.events]
     for (const event of left) {
       const use = lotUse(events, event as Happening)
+      const before = events.at(-1)
       events.push(event)
-      await appendEvent(headOf(info, foldBatch(plan, events)), event, use)
+      await appendEvent(headOf(info, foldBatch(plan, events)), event, use, before)
     }
     return null
   } catch (error) {
