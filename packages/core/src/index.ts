@@ -81,7 +81,7 @@ export {
   fieldChanges,
   withChanges,
 } from './files/fields.ts'
-export { idOf, type Moved, type Named, withIds } from './shapes/references.ts'
+export { type Moved, withIds } from './shapes/references.ts'
 export { leftOf, StockEntry } from './shapes/stock.ts'
 export { besideId, brings, placeOf, safeId, same, sameEvent, sameFormula } from './files/same.ts'
 export { lotRows, materialRows, readTable, type ReadRow, TableError, type TableRead } from './files/tables.ts'

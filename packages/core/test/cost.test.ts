@@ -49,14 +49,15 @@ describe('prices from a table', () => {
     const other = readPrices('pack_grams;material;price\n250;glycerin;2,50', catalogue)
     expect('priceOf' in other && other.priceOf('glycerin')).toBeCloseTo(0.01, 9)
   })
-  it('hold by the last row of a material', () =>
-    expect(priceOf('squalane,12,100\nsqualane,20,100')('squalane')).toBeCloseTo(0.2, 9))
   it.each([
     ['glycerin,x,100', 'price in row 2'],
     ['glycerin,4,0', 'pack_grams in row 2'],
     ['glycerin,4,', 'pack_grams in row 2'],
     ['squalane,3,50\n,4,100', 'material in row 3'],
     ['glycerin,-4,100', 'price in row 2'],
+    ['squalane,12,100\nSqualane,20,100', 'has a price in row 2 and in row 3'],
+    ['glycerin,"1,000",100', 'price in row 2'],
+    ['glycerin,4,"1,000"', 'can be read in two ways'],
   ])('that cannot be read, %j, are told by row and column', (rows, says) => {
     const read = table(rows)
     expect('error' in read && read.error).toContain(says)
@@ -238,7 +239,10 @@ describe('containers', () => {
   it('travel as a table and come back', () => {
     const jars = [jar, Container.parse({ id: 'b', name: 'Bottle', kind: 'pump', wall: 'pet', nominalMl: 100, left: 0, price: 0.8 })] // prettier-ignore
     const rows = containerRows(jars).map((row) => row.map((cell) => (cell === undefined ? '' : String(cell))))
-    expect(readContainers(rows, [], () => 'new')).toEqual({ rows: jars.map((next) => ({ was: null, next })), refused: [] })
+    expect(readContainers(rows, [], () => 'new')).toEqual({
+      rows: jars.map((next) => ({ was: null, next })),
+      refused: [],
+    })
   })
   it('in a table change those of the same name, and what cannot be read is told by its row', () => {
     const read = readContainers(

@@ -1,3 +1,4 @@
+import { addDays, parseISO } from 'date-fns'
 import { computeAmounts } from '../formula/amounts.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { resolveLine } from '../materials/resolve.ts'
@@ -138,7 +139,7 @@ const REOPEN_DAYS = 30
 /** Until when the end of a trial can be taken back; null where it is decided, or has not ended. */
 export function reopensUntil({ plan }: PlannedTrial): string | null {
   if (plan.endedAt === undefined || plan.decision) return null
-  return new Date(Date.parse(plan.endedAt) + REOPEN_DAYS * 864e5).toISOString()
+  return addDays(parseISO(plan.endedAt), REOPEN_DAYS).toISOString()
 }
 /**
  * The trial with its end taken back: judging goes on. That its codes were open in between is kept, for what is answered

@@ -20,10 +20,6 @@ import {
   type Backup,
   type BatchFile,
   type Catalogue,
-  type Container,
-  type FactChange,
-  type Lot,
-  type Material,
   type Moved,
   type PlannedTrial,
   type Refused,
@@ -158,7 +154,7 @@ async function restoreVersions(
     if (at.what === 'nothing') continue
     const number = numbers.has(v.number) ? Math.max(...numbers) + 1 : v.number
     numbers.add(number)
-    const told = withIds(SavedVersion, v, { version: moved.version }) as typeof v
+    const told = withIds(SavedVersion, v, { version: moved.version })
     put(store.put({ ...told, id: at.id, number, formulaId: place.id }))
     newVersions.add(at.id)
     if (place.what === 'nothing') count(result, 'versions')
@@ -180,14 +176,14 @@ async function restoreSimple({ tx, put, result, catalogue }: Restoring, backup: 
     }
     count(result, kind)
     if (kind === 'lots') {
-      const lot = item as Lot
+      const lot = item
       putLotIn(tx, lot, 0, { id: '', at: '' }, put)
       await restoreStock({ tx, put }, 'lot', id, lot.leftGrams, backup)
     } else if (kind === 'containers') {
-      const container = item as Container
+      const container = item
       putContainerIn(tx, container, 0, { id: '', at: '' }, put)
       await restoreStock({ tx, put }, 'container', id, container.left, backup)
-    } else put(tx.objectStore(kind).put(item as Material & FactChange))
+    } else put(tx.objectStore(kind).put(item))
   }
 }
 /** What is left of something new: by its own entries where they add up to it, else by one that counts it. */
@@ -211,7 +207,7 @@ async function restoreCourses(all: Restoring, backup: Backup) {
     step()
   }
   for (const trial of backup.trials) {
-    const { id, what, name } = await putTrial(tx.objectStore('trials'), withIds(Trial, trial, moved) as PlannedTrial, put) // prettier-ignore
+    const { id, what, name } = await putTrial(tx.objectStore('trials'), withIds(Trial, trial, moved), put) // prettier-ignore
     moved.trial.set(trial.plan.id, id)
     became(result, 'trials', what, `Trial ${name}`)
   }
@@ -230,8 +226,7 @@ async function followLate({ tx, put, moved, newVersions }: Restoring, backup: Ba
     for (const v of versions) {
       const id = moved.version.get(v.id) ?? v.id
       const here = newVersions.has(id) ? await tx.objectStore('versions').get(id) : undefined
-      if (here)
-        put(tx.objectStore('versions').put(withIds(SavedVersion, here, { batch, trial }) as typeof here))
+      if (here) put(tx.objectStore('versions').put(withIds(SavedVersion, here, { batch, trial })))
     }
 }
 

@@ -12,7 +12,7 @@ type Put = (write: Promise<unknown>) => void
 export const entriesOf = (tx: object, of: StockOf, item: string): Promise<StockEntry[]> =>
   (tx as Reading).objectStore('stock').index('item').getAll([of, item])
 
-const asLot = (facts: LotFacts, entries: readonly StockEntry[]): Lot => ({ ...facts, leftGrams: leftOf(entries) }) as Lot // prettier-ignore
+const asLot = (facts: LotFacts, entries: readonly StockEntry[]): Lot => ({ ...facts, leftGrams: leftOf(entries) }) // prettier-ignore
 const asContainer = (facts: ContainerFacts, entries: readonly StockEntry[]): Container => ({ ...facts, left: Math.round(leftOf(entries)) }) as Container // prettier-ignore
 
 export async function lotIn(tx: object, id: string): Promise<Lot | undefined> {
@@ -48,7 +48,7 @@ export const containersIn = (tx: object) =>
 /** Writes what is told of a lot, and an entry where what is left changes by `by`. */
 export function putLotIn(tx: object, lot: Lot, by: number, entry: { id: string; at: string }, put: Put) {
   const { leftGrams: _left, ...facts } = lot
-  put((tx as Writing).objectStore('lots').put(facts as LotFacts))
+  put((tx as Writing).objectStore('lots').put(facts))
   enter(tx, 'lot', lot.id, by, entry, put)
 }
 export function putContainerIn(
@@ -59,7 +59,7 @@ export function putContainerIn(
   put: Put,
 ) {
   const { left: _left, ...facts } = container
-  put((tx as Writing).objectStore('containers').put(facts as ContainerFacts))
+  put((tx as Writing).objectStore('containers').put(facts))
   enter(tx, 'container', container.id, by, entry, put)
 }
 /** Enters a change of what is left; nothing where nothing changes. */

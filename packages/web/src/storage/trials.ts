@@ -50,7 +50,7 @@ export async function decideTrial(
     const here = await tx.objectStore('trials').get(id)
     if (!here) throw new TrialGone()
     if (here.plan.decision) throw new Decided()
-    const made = version && (await putVersion(tx as never, version, put))
+    const made = version && (await putVersion(tx, version, put))
     const next = decide(here, made?.number)
     put(tx.objectStore('trials').put(next))
     return next

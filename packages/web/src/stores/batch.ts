@@ -149,7 +149,7 @@ export const useBatch = defineStore('batch', () => {
     const all = [first]
     const stored = [{ event: first, use: null as LotUse | null }]
     for (const { happening, step } of got(made)) {
-      const event = { n: all.length, at: steadyIso(), step, ...plain(happening) } as BenchEvent
+      const event = { n: all.length, at: steadyIso(), step, ...plain(happening) }
       const why = eventFault(event)
       if (why) throw new Error(why)
       stored.push({ event, use: lotUse(all, happening) })

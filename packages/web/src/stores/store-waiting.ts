@@ -1,17 +1,8 @@
-import {
-  BenchEvent,
-  benchPlan,
-  foldBatch,
-  headOf,
-  lotUse,
-  sameEvent,
-  writeBatch,
-  type Happening,
-} from '@omblet/core'
+import { BenchEvent, benchPlan, foldBatch, headOf, lotUse, sameEvent, writeBatch } from '@omblet/core'
 import * as z from 'zod'
 import { appendEvent, BatchGone, EventTaken, getBatch } from '../storage/batches'
 import { useMaterials } from './materials'
-import type { Waiting, Why } from './waiting'
+import type { Waiting, Why } from './waiting-shape'
 
 /** What the store has already of entries that wait is left out; null where it has others in their place. */
 export function stillWaiting(
@@ -36,7 +27,7 @@ export async function storeWaiting({ info, pending }: Waiting): Promise<Why | nu
     const plan = benchPlan(start.formula, useMaterials().catalogue)
     const events = [...found.events]
     for (const event of left) {
-      const use = lotUse(events, event as Happening)
+      const use = lotUse(events, event)
       const before = events.at(-1)
       events.push(event)
       await appendEvent(headOf(info, foldBatch(plan, events)), event, use, before)

@@ -1,4 +1,5 @@
-import type { BatchInfo, BenchEvent } from '@omblet/core'
+import type { BenchEvent } from '@omblet/core'
+import type { Waiting, Why } from './waiting-shape'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { useUnstored } from '../browser/unstored'
@@ -6,20 +7,12 @@ import { announce } from '../storage/channel'
 import { forget, keep, kept, keptNames } from '../storage/keepsake'
 
 const NAME = 'batch:'
-/** A batch with entries that are not stored: what the store has of it, as far as is known, and what waits. */
-export interface Waiting {
-  info: BatchInfo
-  events: BenchEvent[]
-  pending: BenchEvent[]
-}
 /** What was kept, as far as its name can be told; whoever stores it looks at each entry. */
 const read = (value: unknown): Waiting | null => {
   const { info, events, pending } = (value ?? {}) as Partial<Waiting>
   const sound = typeof info?.id === 'string' && typeof info.code === 'string' && Array.isArray(events)
   return sound && Array.isArray(pending) && pending.length > 0 ? { info, events, pending } : null
 }
-/** Why entries wait: no room, others stand in their place, or the batch was deleted. */
-export type Why = 'failed' | 'conflict' | 'gone'
 
 /**
  * Entries of batches that could not be stored, apart from those of the batch that is open: they outlive every way through

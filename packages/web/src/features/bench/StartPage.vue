@@ -42,7 +42,8 @@ const batch = useBatch()
 onMounted(async () => {
   document.title = 'Start a batch – Omblet'
   await batches.load()
-  who.value = batches.who
+  // what was typed meanwhile stays
+  who.value ||= batches.who
 })
 
 const formulaId = ref(typeof route.query['formula'] === 'string' ? route.query['formula'] : null)
