@@ -1,5 +1,6 @@
-// Prints what Omblet costs. Without words after it all of it, else what is named: core, screens, growth, life.
+// Prints what Omblet costs. Without words after it all of it, else what is named: core, screens, files, growth, life.
 import { core } from './core.mjs'
+import { files } from './files.mjs'
 import { growth } from './growth.mjs'
 import { life } from './life.mjs'
 import { batches, keptBatches, shelfOf5000 } from './places.mjs'
@@ -16,6 +17,7 @@ const PARTS = {
       await shelfOf5000(page)
       await keptBatches(await newPage())
     }),
+  files: () => served(files),
   growth,
   life: () => served(async (newPage) => life(await newPage())),
 }

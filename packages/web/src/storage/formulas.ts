@@ -125,10 +125,11 @@ export interface NewVersion {
 }
 /** Saves a version inside a transaction over formulas and versions. */
 export async function putVersion(
-  tx: Pick<IDBPTransaction<OmbletDb, ('formulas' | 'versions')[], 'readwrite'>, 'objectStore'>,
+  within: object,
   { formulaId, formula, name, id, now, story = {} }: NewVersion,
   put: (write: Promise<unknown>) => void,
 ): Promise<VersionRecord> {
+  const tx = within as IDBPTransaction<OmbletDb, ('formulas' | 'versions')[], 'readwrite'>
   const versions = await tx.objectStore('versions').index('formulaId').getAll(formulaId)
   const sheet = await tx.objectStore('formulas').get(formulaId)
   const from = story.from ?? sheet?.from
