@@ -127,9 +127,11 @@ test('one formula, several and everything are exported; a backup restores on ano
 
   await page.getByRole('checkbox', { name: 'Choose Low Tide toner' }).check()
   await page.getByRole('checkbox', { name: 'Choose Storm Warning serum' }).check()
+  await page.getByRole('region', { name: 'Chosen formulas' }).getByRole('button', { name: 'Export' }).click()
+  await expect(page.getByRole('dialog')).toContainText('The file holds 2 formulas.')
   const [several] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('region', { name: 'Chosen formulas' }).getByRole('button', { name: 'Export' }).click(),
+    page.getByRole('button', { name: 'Save the file' }).click(),
   ])
   expect(JSON.parse(readFileSync((await several.path())!, 'utf8')).formulas).toHaveLength(2)
 

@@ -248,6 +248,7 @@ test('a trial alone with triangles: seconds, going back, and what cannot be yet'
   // deleted and taken back from the toast
   await button(page, 'Delete this trial').click()
   await expect(page.getByRole('heading', { name: 'Nothing is compared yet' })).toBeVisible()
+  await expect(button(page, 'Undo')).toHaveCount(1)
   await button(page, 'Undo').click()
   await expect(page.getByRole('link', { name: /the amount|How much/i }).or(page.locator('.row')).first()).toBeVisible() // prettier-ignore
 })

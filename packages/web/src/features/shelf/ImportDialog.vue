@@ -243,11 +243,22 @@ progress {
 @media (max-width: 620px) {
   .row {
     grid-template-columns: 2.5rem 16px minmax(0, 1fr);
-    height: 46px;
+    row-gap: 0;
+    align-content: center;
   }
-  .word,
-  .detail {
+  .row > :nth-child(-n + 2) {
+    grid-row: 1 / span 2;
+  }
+  .word {
     display: none;
+  }
+  .name,
+  .detail {
+    grid-column: 3;
+  }
+  .detail {
+    -webkit-line-clamp: 1;
+    line-clamp: 1;
   }
 }
 </style>
