@@ -1,4 +1,5 @@
 // A backup of 1.5 GB of pictures, saved and restored elsewhere: time, longest freeze of the page, and its heap.
+import { readdirSync, readFileSync } from 'node:fs'
 import { say } from './told.mjs'
 
 const PICTURES = 1500
@@ -14,10 +15,30 @@ const watchFreezes = () => {
     last = now
   }, 20)
 }
-const heapOf = async (page) => {
-  const { usedJSHeapSize } = await page.evaluate(() => performance.memory)
-  return `${(usedJSHeapSize / 1e6).toFixed(0)} MB of heap`
+const heapOf = (page) => page.evaluate(() => performance.memory.usedJSHeapSize / 1e6)
+/** The most memory that one page with its workers takes, heap and all, while something is done; MB, as Linux tells it. */
+function watchMemory() {
+  let most = 0
+  const look = () => {
+    for (const pid of readdirSync('/proc').filter((name) => /^\d+$/.test(name)))
+      try {
+        if (readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('--type=renderer'))
+          most = Math.max(
+            most,
+            Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024,
+          )
+      } catch {
+        // It is over.
+      }
+  }
+  const timer = setInterval(look, 250)
+  return () => {
+    clearInterval(timer)
+    return most
+  }
 }
+const told = async (page, began, memory) =>
+  `${((performance.now() - began) / 1000).toFixed(0)} s, longest freeze ${(await page.evaluate(() => window.freeze)).toFixed(0)} ms, ${(await heapOf(page)).toFixed(0)} MB of heap, ${memory().toFixed(0)} MB of memory at most`
 
 /** Puts a batch with so many pictures into the store, a few at a time. */
 async function fill(page) {
@@ -55,29 +76,31 @@ async function fill(page) {
 }
 
 export async function files(newPage) {
-  const page = await newPage()
+  const page = await newPage({ kept: true })
   await page.goto('/formulas')
   await page.getByRole('heading', { name: 'Formulas' }).waitFor()
   await fill(page)
   await page.evaluate(watchFreezes)
+  let memory = watchMemory()
   let began = performance.now()
   const download = page.waitForEvent('download', { timeout: 900_000 })
   await page.getByRole('button', { name: 'With or without pictures' }).click()
   await page.getByText('With photographs and papers').click()
   const saved = await download
   const path = await saved.path()
-  say(`backup of ${((PICTURES * BYTES) / 1e9).toFixed(1)} GB, saved and read again`, `${((performance.now() - began) / 1000).toFixed(0)} s, longest freeze ${(await page.evaluate(() => window.freeze)).toFixed(0)} ms, ${await heapOf(page)}`) // prettier-ignore
-  const other = await newPage()
+  say(`backup of ${((PICTURES * BYTES) / 1e9).toFixed(1)} GB, saved and read again`, await told(page, began, memory)) // prettier-ignore
+  const other = await newPage({ kept: true })
   await other.goto('/formulas')
   await other.getByRole('heading', { name: 'Formulas' }).waitFor()
   await other.evaluate(watchFreezes)
+  memory = watchMemory()
   began = performance.now()
   await other.locator('input[type=file]').first().setInputFiles(path)
   await other
     .getByText(/^Restored/)
     .first()
     .waitFor({ timeout: 900_000 })
-  const seconds = (performance.now() - began) / 1000
+  const line = await told(other, began, memory)
   const kept = await other.evaluate(
     () =>
       new Promise((resolve) => {
@@ -88,6 +111,7 @@ export async function files(newPage) {
         }
       }),
   )
-  say(`restore of it, ${kept} pictures`, `${seconds.toFixed(0)} s, longest freeze ${(await other.evaluate(() => window.freeze)).toFixed(0)} ms, ${await heapOf(other)}`) // prettier-ignore
+  say(`restore of it, ${kept} pictures`, line)
+  await Promise.all([page, other].map((p) => p.context().close()))
   if (kept !== PICTURES) throw new Error(`${kept} of ${PICTURES} pictures came back.`)
 }
