@@ -88,10 +88,9 @@ const offer = computed(() => update.ready && !/^\/bench\/[^/]+$/.test(route.path
         Deleted for good it frees the room, and nothing brings it back.
       </template>
       <template #actions>
-        <Button
+        <PlainButton
           v-if="bin.refused.forGood"
           label="Delete for good"
-          severity="danger"
           size="small"
           @click="bin.refused.forGood()"
         />

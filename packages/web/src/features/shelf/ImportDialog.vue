@@ -71,7 +71,7 @@ async function take(file: File | undefined) {
   if (worker === mine) stop()
 }
 
-const { of, toStore, what, rows, filters } = useTableRows(read, show)
+const { of, toStore, what, word, rows, filters } = useTableRows(read, show)
 
 async function store() {
   if (!read.value || toStore.value === 0) return
@@ -128,8 +128,8 @@ async function store() {
       </div>
       <template v-if="read">
         <p>
-          <strong>{{ fileName }}</strong>: {{ of('new') }} new {{ what }}, {{ of('changes') }} that change
-          yours, {{ of('same') }} the same, {{ read.refused.length }} refused.
+          <strong>{{ fileName }}</strong>: {{ of('new') }} new {{ word(of('new')) }}, {{ of('changes') }} that
+          change yours, {{ of('same') }} the same, {{ read.refused.length }} refused.
         </p>
         <p v-if="read.ignored.length" class="muted small">
           Columns that mean nothing here: {{ read.ignored.join(', ') }}.

@@ -25,7 +25,8 @@ export function useTableRows(read: Readonly<Ref<TableRead | null>>, show: Readon
   const materials = useMaterials()
   const of = (status: string) => read.value?.rows.filter((r) => r.status === status).length ?? 0
   const toStore = computed(() => of('new') + of('changes'))
-  const what = computed(() => (read.value?.kind === 'lots' ? 'lots' : 'materials'))
+  const word = (n: number) => `${read.value?.kind === 'lots' ? 'lot' : 'material'}${n === 1 ? '' : 's'}`
+  const what = computed(() => word(toStore.value))
   const STATUS = {
     new: { word: 'new', mark: 'fine' },
     changes: { word: 'changes yours', mark: 'check' },
@@ -75,5 +76,5 @@ export function useTableRows(read: Readonly<Ref<TableRead | null>>, show: Readon
     { value: 'all', label: `All ${(read.value?.rows.length ?? 0) + (read.value?.refused.length ?? 0)}` },
     { value: 'refused', label: `Refused ${read.value?.refused.length ?? 0}` },
   ])
-  return { of, toStore, what, rows, filters }
+  return { of, toStore, what, word, rows, filters }
 }
