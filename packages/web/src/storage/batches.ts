@@ -96,6 +96,19 @@ export async function beginBatch(head: BatchHead, { events, trial }: Beginning):
   })
 }
 
+/**
+ * What an event of a batch took from the shelf, less than nothing. What came from another machine took nothing from this
+ * one, and gives nothing back to it.
+ */
+async function given(
+  tx: IDBPTransaction<OmbletDb, (typeof EVENT_STORES)[number][], 'readwrite'>,
+  batch: string,
+  n: number,
+) {
+  const of = await tx.objectStore('events').get([batch, n])
+  return (of && (await tx.objectStore('stock').get(takenId('lot', batch, of.event)))?.amount) ?? 0
+}
+
 /** Writes one event and what it takes from the shelf. */
 async function putEvent(
   tx: IDBPTransaction<OmbletDb, (typeof EVENT_STORES)[number][], 'readwrite'>,
@@ -115,10 +128,9 @@ async function putEvent(
   const entry = { at: event.at, batch: head.id, n: event.n }
   const lot = use ? await lotIn(tx, use.lot) : undefined
   if (use && lot) {
-    // What came from another machine took nothing from this shelf, and gives nothing back to it.
-    const of = use.back === undefined ? null : await events.get([head.id, use.back])
-    const gave = of && ((await tx.objectStore('stock').get(takenId('lot', head.id, of.event)))?.amount ?? 0)
-    takeIn(tx, 'lot', lot.id, gave ?? Math.min(lot.leftGrams, use.grams), entry, put)
+    const amount =
+      use.back === undefined ? Math.min(lot.leftGrams, use.grams) : await given(tx, head.id, use.back)
+    takeIn(tx, 'lot', lot.id, amount, entry, put)
   }
   if (event.type === 'finish' && event.container !== undefined && event.containers) {
     const jars = await containerIn(tx, event.container)

@@ -1,0 +1,100 @@
+// @vitest-environment happy-dom
+// Small things that took work away or stood in its way.
+import 'fake-indexeddb/auto'
+import { IDBFactory } from 'fake-indexeddb'
+import { catalogue, makeSearch, ownMaterial, SimBench, withOwn } from '@omblet/core'
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import type { Router } from 'vue-router'
+import { lostPart, watchParts } from '../src/app/update'
+import { closeStore } from '../src/storage/db'
+import { saveBackup, takeFile } from '../src/storage/files'
+import { listFormulas, saveFormula } from '../src/storage/formulas'
+import { useLibrary } from '../src/stores/library'
+import { toner } from './toner'
+
+const AT = '2026-11-26T08:00:00.000Z'
+const elsewhere = async () => {
+  await closeStore()
+  globalThis.indexedDB = new IDBFactory()
+  setActivePinia(createPinia())
+}
+beforeEach(elsewhere)
+
+describe('the examples', () => {
+  it('are not doubled by a restore on a new machine, and one that was changed takes its place', async () => {
+    await useLibrary().start()
+    const [first] = await listFormulas()
+    await saveFormula(first!.id, { ...first!.formula, batchGrams: 777 }, first!.rev, AT)
+    const names = (await listFormulas()).map((r) => r.formula.name).sort()
+    const { blob } = await saveBackup(AT)
+    await elsewhere()
+    await useLibrary().start()
+    const taken = await takeFile(blob)
+    expect(taken).toMatchObject({
+      kind: 'backup',
+      restored: { added: { formulas: 1 }, copies: [], kept: [] },
+    })
+    const after = await listFormulas()
+    expect(after.map((r) => r.formula.name).sort()).toEqual(names)
+    expect(after.find((r) => r.id === first!.id)!.formula.batchGrams).toBe(777)
+    // brought once more, they overwrite nothing
+    await useLibrary().loadDemo()
+    expect((await listFormulas()).find((r) => r.id === first!.id)!.formula.batchGrams).toBe(777)
+    expect(await listFormulas()).toHaveLength(names.length)
+  })
+})
+
+describe('a name', () => {
+  it('by which a maker calls a material of their own finds that first', () => {
+    const own = ownMaterial({ name: 'Shea', inci: 'Aqua', functions: ['emollient'], solubility: 'water', phase: 'any' }, catalogue) // prettier-ignore
+    const known = withOwn(catalogue, { own: [own], lots: [] })
+    expect(makeSearch(known.materials)('shea')[0]!.id).toBe(own.id)
+    expect(known.find('Shea')!.id).toBe(own.id)
+  })
+})
+
+describe('the simulated bench', () => {
+  it('holds so many vessels and no more', () => {
+    const bench = new SimBench(toner('Quay water'), {})
+    const said = Array.from({ length: 40 }, (_, i) => bench.hand({ do: 'place', vessel: `v${i}` }))
+    expect(said.filter((s) => s === null).length).toBeGreaterThan(9)
+    expect(said.at(-1)).toMatch(/more do not fit/)
+    expect(bench.hand({ do: 'place', vessel: 'v0' })).toBeNull()
+    expect(bench.truth().vessels.length).toBeLessThan(30)
+  })
+})
+
+describe('a part that is spoilt in the cache', () => {
+  const router = (push: () => Promise<void>) => {
+    const told: ((error: unknown, to: { fullPath: string }) => void)[] = []
+    watchParts({ beforeEach: () => undefined, afterEach: () => undefined, onError: (t: (typeof told)[0]) => told.push(t), push } as unknown as Router) // prettier-ignore
+    return () => told[0]!(new Error('spoilt'), { fullPath: '/shelf' })
+  }
+  it.each([
+    [true, ['precache']],
+    [false, []],
+  ])('is asked for again, and then fetched anew where the server answers: %s', async (answers, gone) => {
+    const dropped: string[] = []
+    vi.stubGlobal('caches', {
+      keys: async () => ['precache'],
+      delete: async (name: string) => dropped.push(name),
+    })
+    vi.stubGlobal('fetch', () =>
+      answers ? Promise.resolve({ ok: true }) : Promise.reject(new TypeError('offline')),
+    )
+    const assign = vi.spyOn(location, 'assign').mockImplementation(() => undefined)
+    let pushed = 0
+    const fail = router(async () => void pushed++)
+    fail()
+    lostPart.value!.again()
+    await vi.waitFor(() => expect(pushed).toBe(1))
+    expect(dropped).toEqual([])
+    fail()
+    lostPart.value!.again()
+    await vi.waitFor(() => expect(assign).toHaveBeenCalledWith('/shelf'))
+    expect(dropped).toEqual(gone)
+    vi.unstubAllGlobals()
+    assign.mockRestore()
+  })
+})
