@@ -6,12 +6,19 @@ import { catalogue, makeSearch, ownMaterial, SimBench, withOwn } from '@omblet/c
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Router } from 'vue-router'
+import { ref } from 'vue'
+import { usePhoto } from '../src/features/keeping/use-photo'
+import { photosOf } from '../src/storage/batches'
 import { lostPart, watchParts } from '../src/app/update'
 import { closeStore } from '../src/storage/db'
 import { saveBackup, takeFile } from '../src/storage/files'
 import { listFormulas, saveFormula } from '../src/storage/formulas'
 import { useLibrary } from '../src/stores/library'
 import { toner } from './toner'
+
+/** How a picture is made small, which takes as long as it takes. */
+const slowly = vi.hoisted(() => ({ picture: (file: Blob): Promise<Blob> => Promise.resolve(file) }))
+vi.mock('../src/browser/picture', () => ({ smallPicture: (file: Blob) => slowly.picture(file) }))
 
 const AT = '2026-11-26T08:00:00.000Z'
 const elsewhere = async () => {
@@ -42,6 +49,27 @@ describe('the examples', () => {
     await useLibrary().loadDemo()
     expect((await listFormulas()).find((r) => r.id === first!.id)!.formula.batchGrams).toBe(777)
     expect(await listFormulas()).toHaveLength(names.length)
+  })
+})
+
+describe('a photograph', () => {
+  it('belongs to the question that was open when it was chosen, however long it takes', async () => {
+    let drawn: (picture: Blob) => void = () => undefined
+    slowly.picture = () => new Promise((resolve) => (drawn = resolve))
+    const question = ref('smell')
+    const { photo, photoError, taking, takePhoto } = usePhoto(() => 'b', () => question.value) // prettier-ignore
+    const first = takePhoto(new File(['x'], 'jar.jpg'))
+    expect(taking.value).toBe(true)
+    question.value = 'colour'
+    drawn(new Blob(['small']))
+    await first
+    expect([photo.value, taking.value]).toEqual([null, false])
+    expect(photoError.value).toMatch(/for the question before/)
+    expect(await photosOf('b')).toEqual([])
+    const second = takePhoto(new File(['x'], 'jar.jpg'))
+    drawn(new Blob(['small']))
+    await second
+    expect((await photosOf('b')).map((p) => p.id)).toEqual([photo.value])
   })
 })
 
