@@ -11,11 +11,12 @@ import {
   type Backup,
   type BenchEvent,
 } from '@omblet/core'
-import { getBatch, photosOf } from '../src/storage/batches'
+import { appendEvent, getBatch, photosOf } from '../src/storage/batches'
 import { closeStore, openStore } from '../src/storage/db'
 import { getFormula, listVersions } from '../src/storage/formulas'
 import { takeFile } from '../src/storage/files'
 import { restoreBackup } from '../src/storage/restore'
+import { getLot } from '../src/storage/shelf'
 import { listTrials } from '../src/storage/trials'
 import { toner } from './toner'
 
@@ -98,6 +99,30 @@ describe('a backup beside other work under the same ids', () => {
       { numRuns: 40 },
     )
   }, 120_000)
+  it('lets a weighing be taken back from the lot that came along with its batch', async () => {
+    await restoreBackup(life('ash'))
+    const lot = { id: 'l', material: 'glycerin', leftGrams: 70 }
+    const entry = { of: 'lot' as const, item: 'l', at: AT }
+    const weighed: BenchEvent = { n: 1, at: AT, step: null, type: 'weigh', line: 0, grams: 30, lot: 'l' }
+    const brought = life('birch')
+    const [batch] = brought.batches
+    await restoreBackup({
+      ...brought,
+      lots: [lot],
+      stock: [
+        { ...entry, id: 'before', amount: 100 },
+        { ...entry, id: 'took', amount: -30, batch: 'b', n: 1 },
+      ],
+      batches: [{ ...batch!, events: [batch!.events[0]!, weighed] }],
+    })
+    const { head } = (await getBatch('b+2'))!
+    await appendEvent(
+      head,
+      { n: 2, at: AT, step: null, type: 'undo', of: 1 },
+      { lot: 'l', grams: -30, back: 1 },
+    )
+    expect((await getLot('l'))!.leftGrams).toBe(100)
+  })
   it('with ids that no address can hold comes in under others, whole, and once', async () => {
     const odd = life('ash', (id) => `../${id}/?#%`)
     for (let i = 0; i < 2; i++) await restoreBackup(odd, photo('ash', '../b/?#%'))

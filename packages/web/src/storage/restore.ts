@@ -13,6 +13,7 @@ import {
   sameFormula,
   safeId,
   SavedVersion,
+  StockEntry,
   Trial,
   uniteTrials,
   withIds,
@@ -29,7 +30,16 @@ import { ofBatch, openStore, whole } from './db'
 import { simpleRecords } from './simple-records'
 import type { FormulaRecord, LotFile, OmbletDb, PhotoRecord } from './schema'
 import { CARRIED, isCarried } from './settings'
-import { containerIn, entriesOf, lotIn, lotsIn, putContainerIn, putLotIn, type StockOf } from './stock'
+import {
+  containerIn,
+  entriesOf,
+  lotIn,
+  lotsIn,
+  putContainerIn,
+  putLotIn,
+  takenId,
+  type StockOf,
+} from './stock'
 
 export type Kind = 'formulas' | 'versions' | 'materials' | 'lots' | 'containers' | 'changes' | 'batches' | 'trials' | 'pictures' | 'papers' | 'settings' // prettier-ignore
 
@@ -92,8 +102,8 @@ export async function restoreBackup(
   await whole(tx, async (put) => {
     const all: Restoring = { tx, put, result, catalogue, step, moved, newVersions: new Set() }
     await restoreFormulas(all, backup)
-    await restoreSimple(all, backup)
     await restoreCourses(all, backup)
+    await restoreSimple(all, backup)
     await restorePictures(all, pictures)
     await restoreSettings(all, backup)
   })
@@ -161,7 +171,8 @@ async function restoreVersions(
   }
 }
 
-async function restoreSimple({ tx, put, result, catalogue }: Restoring, backup: Backup) {
+async function restoreSimple(all: Restoring, backup: Backup) {
+  const { tx, put, result, catalogue } = all
   for (const { kind, id, item, words } of simpleRecords(backup, catalogue)) {
     const here =
       kind === 'lots'
@@ -176,21 +187,23 @@ async function restoreSimple({ tx, put, result, catalogue }: Restoring, backup: 
     }
     count(result, kind)
     if (kind === 'lots') {
-      const lot = item
-      putLotIn(tx, lot, 0, { id: '', at: '' }, put)
-      await restoreStock({ tx, put }, 'lot', id, lot.leftGrams, backup)
+      putLotIn(tx, item, 0, { id: '', at: '' }, put)
+      await restoreStock(all, 'lot', id, item.leftGrams, backup)
     } else if (kind === 'containers') {
-      const container = item
-      putContainerIn(tx, container, 0, { id: '', at: '' }, put)
-      await restoreStock({ tx, put }, 'container', id, container.left, backup)
+      putContainerIn(tx, item, 0, { id: '', at: '' }, put)
+      await restoreStock(all, 'container', id, item.left, backup)
     } else put(tx.objectStore(kind).put(item))
   }
 }
 /** What is left of something new: by its own entries where they add up to it, else by one that counts it. */
-async function restoreStock({ tx, put }: Pick<Restoring, 'tx' | 'put'>, of: StockOf, item: string, left: number, { stock, savedAt }: Backup) {
+async function restoreStock({ tx, put, moved }: Restoring, of: StockOf, item: string, left: number, { stock, savedAt }: Backup) {
   const store = tx.objectStore('stock')
   for (const old of await entriesOf(tx, of, item)) put(store.delete(old.id))
-  const own = stock.filter((e) => e.of === of && e.item === item)
+  const own = stock.filter((e) => e.of === of && e.item === item).map((e) => {
+    const entry = withIds(StockEntry, e, moved)
+    const { batch, n, at } = entry
+    return batch === undefined || n === undefined ? entry : { ...entry, id: takenId(of, batch, { n, at }) }
+  })
   const counted = { id: `${of} ${item} restored`, of, item, amount: left, at: savedAt }
   const whole = own.length > 0 && Math.abs(leftOf(own) - left) < 1e-6
   for (const entry of whole ? own : [counted]) put(store.put(entry))
