@@ -141,6 +141,10 @@ describe('omblet ph', () => {
     [['--to', '19'], /pH between 0 and 14/],
     [['--with', 'moonlight'], /no acid or base constants/],
     [['--speed', '3'], /no option/],
+    [['--to', '0x5'], /pH between 0 and 14/],
+    [['--to', '4', '--to', '5'], /--to stands there twice/],
+    [['--with', '--to', '4'], /--with needs a value behind it/],
+    [['--to', '4', '--strength', '1,000'], /can be 1000 or 1[.]000/],
   ])('refuses %j', async (options, says) => {
     const { code, err } = await run('ph', write('acid.json', acid), ...options)
     expect(code).toBe(2)

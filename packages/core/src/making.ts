@@ -97,7 +97,7 @@ export { atResolution, NOTE_PERCENT, smallestWeighable, weighingErrorPercent } f
 export { calendarOf } from './keeping/calendar.ts'
 export { colourChange, GREY_CARD, WHITE_PAPER } from './keeping/colour.ts'
 export { choicesOf, WATCH, waysOf } from './keeping/data.ts'
-export { daysUntil, dueLooks, openLooks, sayAge } from './keeping/due.ts'
+export { daysUntil, dueLooks, looksToday, openLooks, sayAge } from './keeping/due.ts'
 export { inVessel, type Learned, learn, type Lesson, vesselOf } from './keeping/learned.ts'
 export { type Answer, type History, historyOf } from './keeping/history.ts'
 export { creamingPercent } from './keeping/measures.ts'

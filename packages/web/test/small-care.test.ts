@@ -2,7 +2,7 @@
 // Small things that took work away or stood in its way.
 import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
-import { catalogue, makeSearch, ownMaterial, SimBench, withOwn } from '@omblet/core'
+import { catalogue, looksToday, makeSearch, ownMaterial, SimBench, withOwn } from '@omblet/core'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Router } from 'vue-router'
@@ -13,6 +13,7 @@ import { lostPart, watchParts } from '../src/app/update'
 import { closeStore } from '../src/storage/db'
 import { saveBackup, takeFile } from '../src/storage/files'
 import { listFormulas, saveFormula } from '../src/storage/formulas'
+import { useMaterials } from '../src/stores/materials'
 import { useLibrary } from '../src/stores/library'
 import { toner } from './toner'
 
@@ -70,6 +71,33 @@ describe('a photograph', () => {
     drawn(new Blob(['small']))
     await second
     expect((await photosOf('b')).map((p) => p.id)).toEqual([photo.value])
+  })
+})
+
+describe('a note of a material', () => {
+  it('keeps what stood there first when a trial adds to it, also where two trials do at once', async () => {
+    const materials = useMaterials()
+    const own = await materials.add({ name: 'Kelp tea', inci: 'Aqua', functions: ['humectant'], solubility: 'water', phase: 'any' }) // prettier-ignore
+    await materials.put({ ...own, note: 'Mine: strain it twice.' }, own)
+    await materials.learnOf(own.id, `Sticky at 3 %. ${'Long. '.repeat(300)}`)
+    expect(materials.own[0]!.note).toMatch(/^Mine: strain it twice[.] Sticky at 3 %/)
+    expect(materials.own[0]!.note!.length).toBeLessThanOrEqual(1000)
+    await Promise.all([materials.learnOf('glycerin', 'Tacky.'), materials.learnOf('glycerin', 'Cool.')])
+    expect(materials.changeOf('glycerin')!.note).toMatch(/Tacky[.].*Cool[.]$/)
+  })
+})
+
+describe('the looks of a day', () => {
+  const look = (on: string) => ({ sample: 'room', day: 1, on, properties: [] })
+  const now = new Date(2026, 5, 10, 23)
+  it.each([
+    [['2026-06-09', '2026-06-20'], ['2026-06-09']],
+    // the list was made where it was the 11th already
+    [['2026-06-11', '2026-06-20'], ['2026-06-11']],
+    [['2026-06-12'], []],
+    [[], []],
+  ])('of %j are %j, wherever the list of them was made', (open, asked) => {
+    expect(looksToday(open.map(look), now).map((l) => l.on)).toEqual(asked)
   })
 })
 

@@ -48,6 +48,17 @@ export function dueLooks<T extends OpenLook>(looks: readonly T[], now: Date): T[
   return [...last.values()].sort((x, y) => x.on.localeCompare(y.on))
 }
 
+/**
+ * Looks that are asked for on this day: what is due; else what comes first within a day. A list that was made in another
+ * time zone, where it was the next day already, leads here too.
+ */
+export function looksToday<T extends OpenLook>(looks: readonly T[], now: Date): T[] {
+  const due = dueLooks(looks, now)
+  if (due.length > 0) return due
+  const first = looks.map((l) => l.on).sort()[0]
+  return first !== undefined && daysUntil(first, now) <= 1 ? looks.filter((l) => l.on === first) : []
+}
+
 /** `1 day`, `3 days`, `8 weeks`, `7 months`: how old a batch is when it is spoken of. */
 export function sayAge(days: number): string {
   const d = Math.max(0, Math.floor(days))

@@ -1,8 +1,7 @@
 import {
   choicesOf,
-  daysUntil,
-  dueLooks,
   historyOf,
+  looksToday,
   mattersOf,
   openLooks,
   sayNumber,
@@ -34,17 +33,6 @@ export interface Wanted {
   property?: Property | undefined
 }
 
-/**
- * What is due; where the day is not over yet by the clock of this place, but was by that of another from which the list
- * was made, the looks that come first within a day.
- */
-function dueOrNext(open: ReturnType<typeof openLooks>, now: Date) {
-  const due = dueLooks(open, now)
-  if (due.length > 0) return due
-  const first = open.map((l) => l.on).sort()[0]
-  return first !== undefined && daysUntil(first, now) <= 1 ? open.filter((l) => l.on === first) : []
-}
-
 /** What is asked of a batch now: one look, one answer to be put right, or all that is due. */
 function questionsOf(h: History, wanted: Wanted, now: Date, all: readonly Property[]): Question[] {
   const storageOf = (id: string) => h.samples.find((s) => s.id === id)?.storage
@@ -65,7 +53,7 @@ function questionsOf(h: History, wanted: Wanted, now: Date, all: readonly Proper
   const looks =
     wanted.sample !== undefined && wanted.day !== undefined
       ? open.filter((l) => l.sample === wanted.sample && l.day === wanted.day)
-      : dueOrNext(open, now)
+      : looksToday(open, now)
   if (looks.length > 0)
     return looks.flatMap((look) => {
       const storage = storageOf(look.sample)
