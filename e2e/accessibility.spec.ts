@@ -13,7 +13,12 @@ interface Violation {
 
 /** Serious and critical violations of WCAG 2.2 A and AA on the page as it stands. */
 async function violations(page: Page) {
-  await page.waitForFunction(() => document.getAnimations().every((a) => a.playState !== 'running'))
+  // nothing moves, and no message is on its way in or out, for it is pale until then
+  await page.waitForFunction(
+    () =>
+      document.getAnimations().every((a) => a.playState !== 'running') &&
+      [...document.querySelectorAll('.p-toast-message')].every((m) => getComputedStyle(m).opacity === '1'),
+  )
   // what lies under the head of a page that is scrolled is not too small
   await page.evaluate(() => scrollTo(0, 0))
   await page.evaluate(axe)

@@ -135,7 +135,7 @@ test('lots are taken in from a table: shown first, refused with a reason, stored
   await picker.setInputFiles(
     table('lots.csv', 'material;left_grams;expires\nGlycerin;120,5;31.12.2199\nmoon dust;4;\nurea;some;\n'),
   )
-  await expect(dialog).toContainText('1 new lots, 0 that change yours, 0 the same, 2 refused.')
+  await expect(dialog).toContainText('1 new lot, 0 that change yours, 0 the same, 2 refused.')
   await expect(dialog.getByRole('region', { name: 'Rows of the file' })).toContainText(
     'No material is called',
   )
@@ -146,7 +146,7 @@ test('lots are taken in from a table: shown first, refused with a reason, stored
   await page.goto('/shelf')
   await page.getByRole('button', { name: 'Take in' }).click()
   await picker.setInputFiles(table('lots.csv', 'material,left_grams,note\nglycerin,120.5,=1+1\n'))
-  await dialog.getByRole('button', { name: 'Store 1 lots' }).click()
+  await dialog.getByRole('button', { name: 'Store 1 lot' }).click()
   await page.goto('/shelf/glycerin')
   await expect(page.getByText('120.5 g left')).toBeVisible()
 

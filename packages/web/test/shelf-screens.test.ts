@@ -151,11 +151,11 @@ describe('a table of lots', () => {
       'lots.csv',
       'material,left_grams,price,colour\nGlycerin,250,3.2,red\nMermaid tears,5,1,blue\nPanthenol,much,4,\n',
     )
-    await shows('1 new lots')
+    await shows('1 new lot')
     expect(text()).toContain('2 refused')
     expect(text()).toContain('Columns that mean nothing here: colour.')
     expect(useLots().lots).toEqual([])
-    await press('Store 1 lots')
+    await press('Store 1 lot')
     await until(() => useLots().lots.length === 1)
     expect(useLots().lots[0]).toMatchObject({ material: 'glycerin', leftGrams: 250, price: 3.2 })
   })
@@ -174,7 +174,7 @@ describe('a table of lots', () => {
     await drag('dragleave')
     expect(zone.classList.contains('over')).toBe(false)
     expect(await drag('drop')).toBe(true) // the browser does not open the file itself
-    await shows('1 new lots')
+    await shows('1 new lot')
     expect(useLots().lots).toEqual([])
   })
   it('that names no column is refused in a sentence', async () => {
