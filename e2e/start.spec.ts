@@ -91,7 +91,7 @@ test('a recipe comes in from a spreadsheet; what is none is said', async ({ page
   await expect(page.getByText('3 ingredients, nothing missing')).toBeVisible()
   await expect(page.getByLabel('Percent of distilled water')).toHaveValue('90.5')
   await picker.setInputFiles({ name: 'broken.xlsx', mimeType, buffer: Buffer.from('no sheet') })
-  await expect(page.getByRole('alert')).toContainText('broken.xlsx could not be read')
+  await expect(page.getByRole('alert')).toContainText('broken.xlsx is no spreadsheet that can be read')
   await expect(page.getByText('3 ingredients, nothing missing')).toBeVisible()
 })
 
