@@ -54,8 +54,25 @@ async function fill(page) {
       })
       const at = new Date().toISOString()
       const start = { n: 0, at, step: null, type: 'start', formula: formula.formula, version: null }
-      const head = { id: 'many', code: 'MANY-1', name: 'Many pictures', formulaId: formula.id, who: '', status: 'running', startedAt: at, lastAt: at, filledGrams: null } // prettier-ignore
-      const done = (tx) => new Promise((resolve, reject) => Object.assign(tx, { oncomplete: resolve, onerror: () => reject(tx.error), onabort: () => reject(tx.error) })) // prettier-ignore
+      const head = {
+        id: 'many',
+        code: 'MANY-1',
+        name: 'Many pictures',
+        formulaId: formula.id,
+        who: '',
+        status: 'running',
+        startedAt: at,
+        lastAt: at,
+        filledGrams: null,
+      }
+      const done = (tx) =>
+        new Promise((resolve, reject) =>
+          Object.assign(tx, {
+            oncomplete: resolve,
+            onerror: () => reject(tx.error),
+            onabort: () => reject(tx.error),
+          }),
+        )
       const first = db.transaction(['batches', 'events'], 'readwrite')
       first.objectStore('batches').put(head)
       first.objectStore('events').put({ batch: 'many', n: 0, event: start })
@@ -64,8 +81,13 @@ async function fill(page) {
         const tx = db.transaction('pictures', 'readwrite')
         for (let j = i; j < Math.min(pictures, i + 50); j++) {
           const content = new Uint8Array(bytes)
-          for (let k = 0; k < bytes; k += 65_536) crypto.getRandomValues(content.subarray(k, Math.min(bytes, k + 65_536))) // prettier-ignore
-          tx.objectStore('pictures').put({ id: `p${j}`, batch: 'many', blob: new Blob([content], { type: 'image/jpeg' }) }) // prettier-ignore
+          for (let k = 0; k < bytes; k += 65_536)
+            crypto.getRandomValues(content.subarray(k, Math.min(bytes, k + 65_536)))
+          tx.objectStore('pictures').put({
+            id: `p${j}`,
+            batch: 'many',
+            blob: new Blob([content], { type: 'image/jpeg' }),
+          })
         }
         await done(tx)
       }
@@ -88,7 +110,10 @@ export async function files(newPage) {
   await page.getByText('With photographs and papers').click()
   const saved = await download
   const path = await saved.path()
-  say(`backup of ${((PICTURES * BYTES) / 1e9).toFixed(1)} GB, saved and read again`, await told(page, began, memory)) // prettier-ignore
+  say(
+    `backup of ${((PICTURES * BYTES) / 1e9).toFixed(1)} GB, saved and read again`,
+    await told(page, began, memory),
+  )
   const other = await newPage({ kept: true })
   await other.goto('/formulas')
   await other.getByRole('heading', { name: 'Formulas' }).waitFor()

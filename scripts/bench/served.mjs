@@ -26,7 +26,16 @@ export async function served(work) {
     browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ARGS })
     await work(async ({ kept = false } = {}) => {
       // what is kept on disk has the room that a maker's own browser has
-      if (kept) return (await chromium.launchPersistentContext(folder(), { executablePath: '/usr/bin/chromium', args: ARGS, baseURL: `http://localhost:${PORT}`, viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' })).pages()[0] // prettier-ignore
+      if (kept)
+        return (
+          await chromium.launchPersistentContext(folder(), {
+            executablePath: '/usr/bin/chromium',
+            args: ARGS,
+            baseURL: `http://localhost:${PORT}`,
+            viewport: { width: 1280, height: 800 },
+            serviceWorkers: 'block',
+          })
+        ).pages()[0]
 
       const context = await browser.newContext({ baseURL: `http://localhost:${PORT}`, viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' }) // prettier-ignore
       return context.newPage()

@@ -22,22 +22,25 @@ async function isOmblet(port: number): Promise<boolean> {
 function holderOf(port: number): string | null {
   try {
     const hex = port.toString(16).toUpperCase().padStart(4, '0')
-    const sockets = ['/proc/net/tcp', '/proc/net/tcp6'].flatMap(
-      (file) =>
+    const sockets = ['/proc/net/tcp', '/proc/net/tcp6'].flatMap((file) =>
       readFileSync(file, 'utf8')
         .split('\n')
         .map((line) => line.trim().split(/\s+/))
         // local address, state "listening", and the number by which a program holds it
-        .flatMap(([, local, , state, , , , , , inode]) => (local?.endsWith(`:${hex}`) && state === '0A' ? [`socket:[${inode}]`] : [])), // prettier-ignore
+        .flatMap(([, local, , state, , , , , , inode]) =>
+          local?.endsWith(`:${hex}`) && state === '0A' ? [`socket:[${inode}]`] : [],
+        ),
     )
     for (const pid of readdirSync('/proc').filter((name) => /^\d+$/.test(name))) {
       const held = (() => {
         try {
-          return readdirSync(`/proc/${pid}/fd`).some((fd) => sockets.includes(readlinkSync(`/proc/${pid}/fd/${fd}`)))
+          return readdirSync(`/proc/${pid}/fd`).some((fd) =>
+            sockets.includes(readlinkSync(`/proc/${pid}/fd/${fd}`)),
+          )
         } catch {
           return false
         }
-      })() // prettier-ignore
+      })()
       if (held) return `${readFileSync(`/proc/${pid}/comm`, 'utf8').trim()}, process ${pid}`
     }
   } catch {
@@ -61,7 +64,8 @@ export function listen(app: Express, port: number, host = '127.0.0.1'): Promise<
   })
 }
 async function whoHolds(port: number): Promise<string> {
-  if (await isOmblet(port)) return `it runs already: open http://localhost:${port}/. Stop that one first to start it anew.` // prettier-ignore
+  if (await isOmblet(port))
+    return `it runs already: open http://localhost:${port}/. Stop that one first to start it anew.`
   const holder = holderOf(port)
   return `port ${port} is held by ${holder ?? 'another program'}. Stop that, or set PORT to a free one; what was made under ${port} stays under that port.`
 }

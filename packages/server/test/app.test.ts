@@ -37,7 +37,9 @@ describe('a port that is taken', () => {
     const other = createServer((_req, res) => res.end('hello'))
     await new Promise<void>((resolve) => other.listen(0, '127.0.0.1', resolve))
     const { port } = other.address() as AddressInfo
-    await expect(listen(express(), port)).rejects.toThrow(new RegExp(`^port ${port} is held by .*process ${process.pid}[.] Stop that, or set PORT`)) // prettier-ignore
+    await expect(listen(express(), port)).rejects.toThrow(
+      new RegExp(`^port ${port} is held by .*process ${process.pid}[.] Stop that, or set PORT`),
+    )
     await new Promise((resolve) => other.close(resolve))
     const free = await listen(express(), port)
     expect(portOf(free)).toBe(port)

@@ -59,14 +59,22 @@ const spoilt = (text: string) =>
         ),
       ),
       { minLength: 1, maxLength: 6 },
-    ) // prettier-ignore
+    )
     .map((edits) => edits.reduce((t, [at, cut, put]) => t.slice(0, at) + put + t.slice(at + cut), text))
 
 describe('tables', () => {
   const lots = [
-    { id: 'l', material: 'glycerin', leftGrams: 5, price: 3, expires: '2027-01-01', note: 'a "b"; c', analysis: [{ inci: 'Linalool', percent: 1 }] },
+    {
+      id: 'l',
+      material: 'glycerin',
+      leftGrams: 5,
+      price: 3,
+      expires: '2027-01-01',
+      note: 'a "b"; c',
+      analysis: [{ inci: 'Linalool', percent: 1 }],
+    },
     { id: 'm', material: 'aqua', leftGrams: 500 },
-  ] // prettier-ignore
+  ]
   function wholeTable(csv: string) {
     const steps = readTable(parseCsv(csv), { catalogue, lots, own: [], makeId: () => 'new' })
     try {
@@ -103,15 +111,27 @@ describe('tables', () => {
     )
   })
   const workbook = (sheet: string) =>
-    new Blob([zipSync({
-      '[Content_Types].xml': strToU8('<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Override PartName="/xl/workbook.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.sheet.main+xml"/><Override PartName="/xl/worksheets/sheet1.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.worksheet+xml"/></Types>'),
-      'xl/workbook.xml': strToU8('<workbook xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"><sheets><sheet name="S" sheetId="1" r:id="rId1"/></sheets></workbook>'),
-      'xl/_rels/workbook.xml.rels': strToU8('<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/worksheet" Target="worksheets/sheet1.xml"/></Relationships>'),
-      'xl/worksheets/sheet1.xml': strToU8(`<worksheet xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"><sheetData>${sheet}</sheetData></worksheet>`),
-    }) as BlobPart]) // prettier-ignore
+    new Blob([
+      zipSync({
+        '[Content_Types].xml': strToU8(
+          '<Types xmlns="http://schemas.openxmlformats.org/package/2006/content-types"><Override PartName="/xl/workbook.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.sheet.main+xml"/><Override PartName="/xl/worksheets/sheet1.xml" ContentType="application/vnd.openxmlformats-officedocument.spreadsheetml.worksheet+xml"/></Types>',
+        ),
+        'xl/workbook.xml': strToU8(
+          '<workbook xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"><sheets><sheet name="S" sheetId="1" r:id="rId1"/></sheets></workbook>',
+        ),
+        'xl/_rels/workbook.xml.rels': strToU8(
+          '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="rId1" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/worksheet" Target="worksheets/sheet1.xml"/></Relationships>',
+        ),
+        'xl/worksheets/sheet1.xml': strToU8(
+          `<worksheet xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"><sheetData>${sheet}</sheetData></worksheet>`,
+        ),
+      }) as BlobPart,
+    ])
   const cell = (at: string, text: string) => `<c r="${at}" t="inlineStr"><is><t>${text}</t></is></c>`
   it('a spreadsheet is read, and one with a cell at the far corner is refused before anything is built from it', async () => {
-    expect(await sheetCells(workbook(`<row r="1">${cell('A1', 'name')}${cell('B1', 'kind')}</row>`), 'jars.xlsx')).toEqual([['name', 'kind']]) // prettier-ignore
+    expect(
+      await sheetCells(workbook(`<row r="1">${cell('A1', 'name')}${cell('B1', 'kind')}</row>`), 'jars.xlsx'),
+    ).toEqual([['name', 'kind']])
     const far = workbook(
       `<row r="1">${cell('A1', 'name')}</row><row r="1048576">${cell('XFD1048576', 'x')}</row>`,
     )
@@ -123,25 +143,40 @@ describe('tables', () => {
     await expect(sheetCells(new Blob(['PK nonsense']), 'odd.xlsx')).rejects.toThrow(
       /no spreadsheet that can be read/,
     )
-  }, 60_000)
+  }, 300_000)
 })
 
 describe('trial and backup files', () => {
   it('property: spoilt, they come in whole or are refused with a sentence, and nothing half', async () => {
-    const texts = [writeTrial(trialOf()), writeBackup({ savedAt: AT, settings: {}, formulas: [{ id: 'f', createdAt: AT, updatedAt: AT, formula: toner('Quay'), versions: [] }], materials: [], lots: [{ id: 'l', material: 'glycerin', leftGrams: 5 }], containers: [], stock: [], changes: [], batches: [], trials: [] })] // prettier-ignore
+    const texts = [
+      writeTrial(trialOf()),
+      writeBackup({
+        savedAt: AT,
+        settings: {},
+        formulas: [{ id: 'f', createdAt: AT, updatedAt: AT, formula: toner('Quay'), versions: [] }],
+        materials: [],
+        lots: [{ id: 'l', material: 'glycerin', leftGrams: 5 }],
+        containers: [],
+        stock: [],
+        changes: [],
+        batches: [],
+        trials: [],
+      }),
+    ]
     await fc.assert(
       fc.asyncProperty(fc.constantFrom(...texts).chain(spoilt), async (text) => {
         const taken = await takeFile(new Blob([text]))
         if (taken.kind === 'error') expect(taken.error).toMatch(/[.”]$/)
         if (taken.kind === 'backup') for (const r of taken.restored.refused) expect(r.why).toMatch(/[.”]$/)
         const db = await openStore()
-        for (const key of [...(await db.getAllKeys('trials')), ...(await db.getAllKeys('formulas'))]) expect(key).not.toMatch(/[/?#]/) // prettier-ignore
+        for (const key of [...(await db.getAllKeys('trials')), ...(await db.getAllKeys('formulas'))])
+          expect(key).not.toMatch(/[/?#]/)
         for (const l of await listLots()) expect(l.leftGrams).toBeGreaterThanOrEqual(0)
         await listFormulas()
       }),
       { numRuns: 300 },
     )
-  }, 60_000)
+  }, 300_000)
 })
 
 describe('pictures', () => {
@@ -154,24 +189,36 @@ describe('pictures', () => {
         fc.constantFrom('PK\u0001\u0002', 'PK\u0003\u0004', 'PK\u0005\u0006', 'PK\u0007\u0008', ''),
         async (all, mark) => {
           const blobs = all.map((b) => new Blob([b as BlobPart, mark, b as BlobPart], { type: 'image/png' }))
-          const packed = await writeArchive('{}', { pictures: blobs.map((blob, i) => ({ batch: 'b', id: `p${i}`, blob })) }) // prettier-ignore
+          const packed = await writeArchive('{}', {
+            pictures: blobs.map((blob, i) => ({ batch: 'b', id: `p${i}`, blob })),
+          })
           const read = await readArchive(packed)
           expect(read.lost).toEqual([])
-          expect(await Promise.all(read.pictures.map((p) => p.blob.arrayBuffer()))).toEqual(await Promise.all(blobs.map((b) => b.arrayBuffer()))) // prettier-ignore
+          expect(await Promise.all(read.pictures.map((p) => p.blob.arrayBuffer()))).toEqual(
+            await Promise.all(blobs.map((b) => b.arrayBuffer())),
+          )
         },
       ),
       { numRuns: 100 },
     )
-  }, 60_000)
+  }, 300_000)
 })
 
 describe('calendars', () => {
   it('property: whatever batches are called, each look is a whole day that ends where the next begins (RFC 5545)', () => {
     const name = fc.string({ unit: 'grapheme', maxLength: 80 })
-    const day = fc.date({ min: new Date('2020-01-01'), max: new Date('2035-12-31'), noInvalidDate: true }).map((d) => d.toISOString().slice(0, 10)) // prettier-ignore
+    const day = fc
+      .date({ min: new Date('2020-01-01'), max: new Date('2035-12-31'), noInvalidDate: true })
+      .map((d) => d.toISOString().slice(0, 10))
     fc.assert(
       fc.property(name, name, fc.array(day, { minLength: 1, maxLength: 4 }), (product, code, days) => {
-        const open = days.map((on, i) => ({ sample: 'room', storage: 'room' as const, day: i, on, properties: ['ph' as const] })) // prettier-ignore
+        const open = days.map((on, i) => ({
+          sample: 'room',
+          storage: 'room' as const,
+          day: i,
+          on,
+          properties: ['ph' as const],
+        }))
         const text = calendarOf([
           { id: 'b', code, name: product, watch: { open } } as unknown as Parameters<
             typeof calendarOf
@@ -196,8 +243,15 @@ describe('calendars', () => {
 describe('what a page kept over a reload', () => {
   it('property: of any kind it is read or left, and never stops the page', () => {
     const store = new Map<string, string>()
-    const session = { getItem: (k: string) => store.get(k) ?? null, setItem: (k: string, v: string) => void store.set(k, v), removeItem: (k: string) => void store.delete(k) } // prettier-ignore
-    globalThis.sessionStorage = new Proxy(session as unknown as Storage, { ownKeys: () => [...store.keys()], getOwnPropertyDescriptor: () => ({ enumerable: true, configurable: true }) }) // prettier-ignore
+    const session = {
+      getItem: (k: string) => store.get(k) ?? null,
+      setItem: (k: string, v: string) => void store.set(k, v),
+      removeItem: (k: string) => void store.delete(k),
+    }
+    globalThis.sessionStorage = new Proxy(session as unknown as Storage, {
+      ownKeys: () => [...store.keys()],
+      getOwnPropertyDescriptor: () => ({ enumerable: true, configurable: true }),
+    })
     fc.assert(
       fc.property(fc.string(), fc.anything(), fc.string(), (name, value, raw) => {
         keep(`batch:${name}`, value)

@@ -33,27 +33,77 @@ function life(mark: string, ids: (id: string) => string = (id) => id): Backup {
   const start: BenchEvent = { n: 0, at: AT, step: null, type: 'start', formula, version: 1 }
   const seen: BenchEvent = { n: 1, at: AT, step: null, type: 'note', text: mark, photo: 'p' }
   const trial = planTrial({
-    id: ids('t'), seed: 7, people: ['Ina'], rounds: 1, name: `Which ${mark}`, now: AT, of: { id: ids('f'), name: 'Quay' },
-    product: { kind: 'toner', hair: false }, varies: 'version', what: mark, batchGrams: 50,
-    samples: [{ name: 'A', formula }, { name: 'B', formula: toner('Other') }], reference: 0,
-    attributes: usualAttributes('toner'), decides: null, choosing: [],
-  }) // prettier-ignore
+    id: ids('t'),
+    seed: 7,
+    people: ['Ina'],
+    rounds: 1,
+    name: `Which ${mark}`,
+    now: AT,
+    of: { id: ids('f'), name: 'Quay' },
+    product: { kind: 'toner', hair: false },
+    varies: 'version',
+    what: mark,
+    batchGrams: 50,
+    samples: [
+      { name: 'A', formula },
+      { name: 'B', formula: toner('Other') },
+    ],
+    reference: 0,
+    attributes: usualAttributes('toner'),
+    decides: null,
+    choosing: [],
+  })
   const first = trial.samples[0]!.id
   return {
-    savedAt: AT, settings: {}, materials: [], lots: [], containers: [], stock: [], changes: [],
-    formulas: [{
-      id: ids('f'), createdAt: AT, updatedAt: AT, from: ids('v2'), formula,
-      // the first goes on from one that is listed behind it
-      versions: [
-        { id: ids('v2'), number: 2, name: 'second', savedAt: AT, formula, from: ids('v1'), trialId: ids('t') },
-        { id: ids('v1'), number: 1, name: 'first', savedAt: AT, formula: { ...formula, batchGrams: 70 }, batchId: ids('b') },
-      ],
-    }],
-    batches: [{ batch: { id: ids('b'), code: 'QW-1', name: 'Quay water', formulaId: ids('f'), who: '' }, events: [start, seen], photos: [] }],
+    savedAt: AT,
+    settings: {},
+    materials: [],
+    lots: [],
+    containers: [],
+    stock: [],
+    changes: [],
+    formulas: [
+      {
+        id: ids('f'),
+        createdAt: AT,
+        updatedAt: AT,
+        from: ids('v2'),
+        formula,
+        // the first goes on from one that is listed behind it
+        versions: [
+          {
+            id: ids('v2'),
+            number: 2,
+            name: 'second',
+            savedAt: AT,
+            formula,
+            from: ids('v1'),
+            trialId: ids('t'),
+          },
+          {
+            id: ids('v1'),
+            number: 1,
+            name: 'first',
+            savedAt: AT,
+            formula: { ...formula, batchGrams: 70 },
+            batchId: ids('b'),
+          },
+        ],
+      },
+    ],
+    batches: [
+      {
+        batch: { id: ids('b'), code: 'QW-1', name: 'Quay water', formulaId: ids('f'), who: '' },
+        events: [start, seen],
+        photos: [],
+      },
+    ],
     trials: [withBatch(withBatch(trial, first, ids('b')), null, ids('b'))],
-  } // prettier-ignore
+  }
 }
-const photo = (mark: string, batch = 'b') => ({ pictures: [{ id: 'p', batch, blob: new Blob([mark], { type: 'image/png' }) }] }) // prettier-ignore
+const photo = (mark: string, batch = 'b') => ({
+  pictures: [{ id: 'p', batch, blob: new Blob([mark], { type: 'image/png' }) }],
+})
 
 /** Everything that names another record, found from the formula whose note is this, as what it leads to. */
 async function graph(mark: string) {
@@ -76,9 +126,16 @@ async function graph(mark: string) {
   }
 }
 const whole = (mark: string) => ({
-  sheetFrom: true, versionFrom: true, versionBatch: true, versionTrial: true, trialOf: `Which ${mark}`,
-  sample: true, batchOf: true, events: ['start', mark], photo: mark,
-}) // prettier-ignore
+  sheetFrom: true,
+  versionFrom: true,
+  versionBatch: true,
+  versionTrial: true,
+  trialOf: `Which ${mark}`,
+  sample: true,
+  batchOf: true,
+  events: ['start', mark],
+  photo: mark,
+})
 
 describe('a backup beside other work under the same ids', () => {
   it('property: keeps every reference and photograph with its own, in whatever order backups come, however often', async () => {
@@ -93,12 +150,14 @@ describe('a backup beside other work under the same ids', () => {
           for (const mark of marks) expect(await graph(mark)).toEqual(whole(mark))
           const db = await openStore()
           const kinds = ['formulas', 'versions', 'batches', 'trials', 'pictures'] as const
-          expect(await Promise.all(kinds.map((k) => db.count(k)))).toEqual([1, 2, 1, 1, 1].map((n) => n * marks.length)) // prettier-ignore
+          expect(await Promise.all(kinds.map((k) => db.count(k)))).toEqual(
+            [1, 2, 1, 1, 1].map((n) => n * marks.length),
+          )
         },
       ),
       { numRuns: 40 },
     )
-  }, 120_000)
+  }, 300_000)
   it('lets a weighing be taken back from the lot that came along with its batch', async () => {
     await restoreBackup(life('ash'))
     const lot = { id: 'l', material: 'glycerin', leftGrams: 70 }
@@ -138,7 +197,10 @@ describe('a backup beside other work under the same ids', () => {
     const text = writeBackup({ ...life('ash'), settings: { who: 7, tools: 'none', forgotten: { body: AT } } })
     const taken = await takeFile(new Blob([text]))
     expect(taken).toMatchObject({ kind: 'backup', restored: { added: { settings: 1, formulas: 1 } } })
-    expect(taken.kind === 'backup' && taken.restored.refused.map((r) => r.what)).toEqual(['The setting “who”', 'The setting “tools”']) // prettier-ignore
+    expect(taken.kind === 'backup' && taken.restored.refused.map((r) => r.what)).toEqual([
+      'The setting “who”',
+      'The setting “tools”',
+    ])
     expect(await getFormula('f')).toBeDefined()
   })
 })

@@ -57,12 +57,40 @@ function readWholeTable(cells: (readonly Cell[])[], context: Parameters<typeof r
   }
 }
 const lot: Lot = {
-  id: 'l', material: 'glycerin', leftGrams: 400, packGrams: 500, price: 12, postage: 2, supplier: 'Harbour', batch: 'G-7',
-  bought: '2026-01-02', expires: '2027-01-02', note: 'opened by Bo', madeFrom: ['l0'], off: 'smells', analysis: [{ inci: 'Linalool', percent: 2 }],
-} // prettier-ignore
-const start: BenchEvent = { n: 0, at: AT, step: null, type: 'start', formula: toner('Quay water'), version: null } // prettier-ignore
-const weighed = (n: number, grams: number): BenchEvent => ({ n, at: `2026-11-26T08:00:0${n}.000Z`, step: null, type: 'weigh', line: 0, grams, lot: 'l' }) // prettier-ignore
-const head = (events: BenchEvent[]): BatchHead => headOfFile({ batch: { id: 'b', code: 'QW', name: 'Q', formulaId: null, who: '' }, events }, catalogue) // prettier-ignore
+  id: 'l',
+  material: 'glycerin',
+  leftGrams: 400,
+  packGrams: 500,
+  price: 12,
+  postage: 2,
+  supplier: 'Harbour',
+  batch: 'G-7',
+  bought: '2026-01-02',
+  expires: '2027-01-02',
+  note: 'opened by Bo',
+  madeFrom: ['l0'],
+  off: 'smells',
+  analysis: [{ inci: 'Linalool', percent: 2 }],
+}
+const start: BenchEvent = {
+  n: 0,
+  at: AT,
+  step: null,
+  type: 'start',
+  formula: toner('Quay water'),
+  version: null,
+}
+const weighed = (n: number, grams: number): BenchEvent => ({
+  n,
+  at: `2026-11-26T08:00:0${n}.000Z`,
+  step: null,
+  type: 'weigh',
+  line: 0,
+  grams,
+  lot: 'l',
+})
+const head = (events: BenchEvent[]): BatchHead =>
+  headOfFile({ batch: { id: 'b', code: 'QW', name: 'Q', formulaId: null, who: '' }, events }, catalogue)
 async function weigh(grams: number, n = 1) {
   if (n === 1) await appendEvent(head([start]), start, null)
   await appendEvent(head([start]), weighed(n, grams), { lot: 'l', grams })
@@ -71,12 +99,27 @@ async function weigh(grams: number, n = 1) {
 describe('a table with few columns', () => {
   const context = { catalogue, lots: [lot], own: [], makeId: () => 'new' }
   it('leaves everything else of a lot as it is, and names each field that it changes', () => {
-    const read = readWholeTable([['id', 'material', 'left_grams'], ['l', 'glycerin', '380']], context)
-    expect(read.rows[0]).toMatchObject({ status: 'changes', changes: [{ field: 'leftGrams', from: 400, to: 380 }] })
+    const read = readWholeTable(
+      [
+        ['id', 'material', 'left_grams'],
+        ['l', 'glycerin', '380'],
+      ],
+      context,
+    )
+    expect(read.rows[0]).toMatchObject({
+      status: 'changes',
+      changes: [{ field: 'leftGrams', from: 400, to: 380 }],
+    })
     expect(read.rows[0]!.item).toEqual({ ...lot, leftGrams: 380 })
-    const emptied = readWholeTable([['id', 'material', 'left_grams', 'price'], ['l', 'glycerin', '', '']], context)
+    const emptied = readWholeTable(
+      [
+        ['id', 'material', 'left_grams', 'price'],
+        ['l', 'glycerin', '', ''],
+      ],
+      context,
+    )
     expect(emptied.rows[0]!.changes).toEqual([{ field: 'price', from: 12, to: undefined }])
-  }) // prettier-ignore
+  })
   it('that is whole comes back as it went, column by column', () => {
     const cells = lotRows([lot]).map((row) => row.map((c) => c ?? null))
     expect(readWholeTable(cells, context).rows[0]).toMatchObject({ status: 'same', changes: [] })
@@ -96,11 +139,20 @@ describe('a table with few columns', () => {
       ),
       inci: ['Aqua', 'Laminaria Digitata Extract'],
       ph: { min: 4, max: 6, grade: 'prefers' as const },
-      parts: [{ inci: 'Aqua', percent: 98 }, { inci: 'Glycerin', percent: 2 }],
+      parts: [
+        { inci: 'Aqua', percent: 98 },
+        { inci: 'Glycerin', percent: 2 },
+      ],
       note: 'stirs well',
-    } // prettier-ignore
+    }
     const here = { ...context, own: [own] }
-    const read = readWholeTable([['name', 'usage_max', 'usage_min'], ['Kelp tea', '20', '1']], here) // prettier-ignore
+    const read = readWholeTable(
+      [
+        ['name', 'usage_max', 'usage_min'],
+        ['Kelp tea', '20', '1'],
+      ],
+      here,
+    )
     expect(read.refused).toEqual([])
     expect(read.rows[0]).toMatchObject({ status: 'changes', changes: [{ field: 'usage' }] })
     expect(read.rows[0]!.item).toMatchObject({ inci: own.inci, ph: own.ph, parts: own.parts, note: own.note })
@@ -111,7 +163,17 @@ describe('a table with few columns', () => {
     await saveLot(lot, AT)
     const next = { ...lot, leftGrams: 300, supplier: 'Pier' }
     await weigh(50)
-    const back = await takeRows({ materials: [], containers: [], lots: [{ was: lot, next }, { was: null, next: { ...lot, id: 'l2' } }] }, AT) // prettier-ignore
+    const back = await takeRows(
+      {
+        materials: [],
+        containers: [],
+        lots: [
+          { was: lot, next },
+          { was: null, next: { ...lot, id: 'l2' } },
+        ],
+      },
+      AT,
+    )
     expect(await getLot('l')).toMatchObject({ leftGrams: 250, supplier: 'Pier', note: 'opened by Bo' })
     await weigh(20, 2)
     await takeRows(back, AT)
@@ -125,7 +187,9 @@ describe('a dialog that was opened earlier', () => {
     await saveLot({ ...lot, leftGrams: 100 }, AT)
     const read = (await getLot('l'))!
     await weigh(50)
-    expect(await changeLot(read, { ...read, note: 'third shelf' }, AT)).toMatchObject({ value: { leftGrams: 50, note: 'third shelf' } }) // prettier-ignore
+    expect(await changeLot(read, { ...read, note: 'third shelf' }, AT)).toMatchObject({
+      value: { leftGrams: 50, note: 'third shelf' },
+    })
     expect(await getLot('l')).toMatchObject({ leftGrams: 50, note: 'third shelf', supplier: 'Harbour' })
   })
   it('tells of a field that another tab changed meanwhile, stores nothing, and puts its own there when it is saved again', async () => {
@@ -141,7 +205,11 @@ describe('a dialog that was opened earlier', () => {
   it('of containers counts from what is there, and of the meter leaves the weight of a drop', async () => {
     const jar = { id: 'j', name: 'Jar', kind: 'jar' as const, nominalMl: 60, left: 10 }
     await saveContainer(jar, AT)
-    await appendEvent({ id: 'b' } as BatchHead, { n: 0, at: AT, step: null, type: 'finish', outcome: 'kept', containers: 4, container: 'j' }, null) // prettier-ignore
+    await appendEvent(
+      { id: 'b' } as BatchHead,
+      { n: 0, at: AT, step: null, type: 'finish', outcome: 'kept', containers: 4, container: 'j' },
+      null,
+    )
     await changeContainer(jar, { ...jar, price: 2 }, AT)
     expect(await listContainers()).toEqual([{ ...jar, price: 2, left: 6 }])
     const tools = Tools.parse({ calibration: null, dropGrams: null })
@@ -166,20 +234,36 @@ describe('what is left', () => {
     old.close()
     expect(await listLots()).toEqual([{ ...lot, leftGrams: 320 }])
     expect((await listContainers())[0]!.left).toBe(7)
-    await appendEvent(head([start]), { n: 2, at: AT, step: null, type: 'undo', of: 1 }, { lot: 'l', grams: -100, back: 1 }) // prettier-ignore
+    await appendEvent(
+      head([start]),
+      { n: 2, at: AT, step: null, type: 'undo', of: 1 },
+      { lot: 'l', grams: -100, back: 1 },
+    )
     expect((await getLot('l'))!.leftGrams).toBe(400)
   })
   it('is not made more by taking back what another machine weighed', async () => {
     await saveLot(lot, AT)
-    await takeInBatch({ batch: { id: 'b', code: 'QW', name: 'Q', formulaId: null, who: '' }, events: [start, weighed(1, 90)], photos: [] }) // prettier-ignore
-    await appendEvent(head([start]), { n: 2, at: AT, step: null, type: 'undo', of: 1 }, { lot: 'l', grams: -90, back: 1 }) // prettier-ignore
+    await takeInBatch({
+      batch: { id: 'b', code: 'QW', name: 'Q', formulaId: null, who: '' },
+      events: [start, weighed(1, 90)],
+      photos: [],
+    })
+    await appendEvent(
+      head([start]),
+      { n: 2, at: AT, step: null, type: 'undo', of: 1 },
+      { lot: 'l', grams: -90, back: 1 },
+    )
     expect((await getLot('l'))!.leftGrams).toBe(400)
   })
   it('comes back from the bin with what was taken, so that a weighing can still be taken back', async () => {
     await saveLot(lot, AT)
     await weigh(50)
     await takeFromBin(await deleteLot((await getLot('l'))!, 'Lot', AT))
-    await appendEvent(head([start]), { n: 2, at: AT, step: null, type: 'undo', of: 1 }, { lot: 'l', grams: -50, back: 1 }) // prettier-ignore
+    await appendEvent(
+      head([start]),
+      { n: 2, at: AT, step: null, type: 'undo', of: 1 },
+      { lot: 'l', grams: -50, back: 1 },
+    )
     expect((await getLot('l'))!.leftGrams).toBe(400)
   })
 })
@@ -187,8 +271,22 @@ describe('what is left', () => {
 describe('an export of chosen formulas', () => {
   it('holds only what they are made of, through stocks, and nothing else of the maker', async () => {
     const own = (name: string, parts?: { material: string; percent: number }[]) =>
-      ownMaterial({ name, inci: 'Aqua', functions: ['humectant'], solubility: 'water', phase: 'water', ...(parts ? { parts } : {}) }, catalogue) // prettier-ignore
-    const [tea, blend, secret] = [own('Kelp tea'), own('Kelp blend', [{ material: 'Kelp tea', percent: 100 }]), own('Secret scent')] // prettier-ignore
+      ownMaterial(
+        {
+          name,
+          inci: 'Aqua',
+          functions: ['humectant'],
+          solubility: 'water',
+          phase: 'water',
+          ...(parts ? { parts } : {}),
+        },
+        catalogue,
+      )
+    const [tea, blend, secret] = [
+      own('Kelp tea'),
+      own('Kelp blend', [{ material: 'Kelp tea', percent: 100 }]),
+      own('Secret scent'),
+    ]
     for (const m of [tea, blend, secret]) await saveMaterial(m)
     await saveLot(lot, AT)
     const formula = toner('Quay water')

@@ -58,7 +58,10 @@ describe('a photograph', () => {
     let drawn: (picture: Blob) => void = () => undefined
     slowly.picture = () => new Promise((resolve) => (drawn = resolve))
     const question = ref('smell')
-    const { photo, photoError, taking, takePhoto } = usePhoto(() => 'b', () => question.value) // prettier-ignore
+    const { photo, photoError, taking, takePhoto } = usePhoto(
+      () => 'b',
+      () => question.value,
+    )
     const first = takePhoto(new File(['x'], 'jar.jpg'))
     expect(taking.value).toBe(true)
     question.value = 'colour'
@@ -77,7 +80,13 @@ describe('a photograph', () => {
 describe('a note of a material', () => {
   it('keeps what stood there first when a trial adds to it, also where two trials do at once', async () => {
     const materials = useMaterials()
-    const own = await materials.add({ name: 'Kelp tea', inci: 'Aqua', functions: ['humectant'], solubility: 'water', phase: 'any' }) // prettier-ignore
+    const own = await materials.add({
+      name: 'Kelp tea',
+      inci: 'Aqua',
+      functions: ['humectant'],
+      solubility: 'water',
+      phase: 'any',
+    })
     await materials.put({ ...own, note: 'Mine: strain it twice.' }, own)
     await materials.learnOf(own.id, `Sticky at 3 %. ${'Long. '.repeat(300)}`)
     expect(materials.own[0]!.note).toMatch(/^Mine: strain it twice[.] Sticky at 3 %/)
@@ -103,7 +112,10 @@ describe('the looks of a day', () => {
 
 describe('a name', () => {
   it('by which a maker calls a material of their own finds that first', () => {
-    const own = ownMaterial({ name: 'Shea', inci: 'Aqua', functions: ['emollient'], solubility: 'water', phase: 'any' }, catalogue) // prettier-ignore
+    const own = ownMaterial(
+      { name: 'Shea', inci: 'Aqua', functions: ['emollient'], solubility: 'water', phase: 'any' },
+      catalogue,
+    )
     const known = withOwn(catalogue, { own: [own], lots: [] })
     expect(makeSearch(known.materials)('shea')[0]!.id).toBe(own.id)
     expect(known.find('Shea')!.id).toBe(own.id)
@@ -124,7 +136,12 @@ describe('the simulated bench', () => {
 describe('a part that is spoilt in the cache', () => {
   const router = (push: () => Promise<void>) => {
     const told: ((error: unknown, to: { fullPath: string }) => void)[] = []
-    watchParts({ beforeEach: () => undefined, afterEach: () => undefined, onError: (t: (typeof told)[0]) => told.push(t), push } as unknown as Router) // prettier-ignore
+    watchParts({
+      beforeEach: () => undefined,
+      afterEach: () => undefined,
+      onError: (t: (typeof told)[0]) => told.push(t),
+      push,
+    } as unknown as Router)
     return () => told[0]!(new Error('spoilt'), { fullPath: '/shelf' })
   }
   it.each([

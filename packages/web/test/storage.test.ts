@@ -143,7 +143,11 @@ describe('the store', () => {
 
 describe('the shelf', () => {
   const lot = (id: string) => ({ id, material: 'glycerin', leftGrams: 5 })
-  const rows = (...lots: ReturnType<typeof lot>[]) => ({ materials: [], containers: [], lots: lots.map((next) => ({ was: null, next })) }) // prettier-ignore
+  const rows = (...lots: ReturnType<typeof lot>[]) => ({
+    materials: [],
+    containers: [],
+    lots: lots.map((next) => ({ was: null, next })),
+  })
   it('takes in many at once, all or none', async () => {
     await takeRows(rows(lot('a'), lot('b')), AT)
     expect((await listLots()).map((l) => l.id)).toEqual(['a', 'b'])

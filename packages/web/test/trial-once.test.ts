@@ -45,7 +45,14 @@ describe('a trial', () => {
     const decide = (keep: string) =>
       decideTrial(
         't1',
-        (here, version) => decided(here, { keep, because: '', next: '', at: AT, ...(version === undefined ? {} : { version }) }), // prettier-ignore
+        (here, version) =>
+          decided(here, {
+            keep,
+            because: '',
+            next: '',
+            at: AT,
+            ...(version === undefined ? {} : { version }),
+          }),
         { formulaId: 'f', formula: { ...formula, batchGrams: 70 }, name: keep, id: `v-${keep}`, now: AT },
       )
     const both = await Promise.allSettled([decide('a'), decide('b')])
@@ -61,7 +68,9 @@ describe('a trial', () => {
     expect(open.plan.endedAt).toBeUndefined()
     expect(open.plan.seen).toEqual([{ from: '2026-11-01T10:00:00.000Z', to: '2026-11-20T10:00:00.000Z' }])
     expect(reopened(over, '2026-12-01T10:00:01.000Z')).toBeNull()
-    expect(reopened(decided(over, { keep: null, because: '', next: '', at: AT }), '2026-11-02T10:00:00.000Z')).toBeNull() // prettier-ignore
+    expect(
+      reopened(decided(over, { keep: null, because: '', next: '', at: AT }), '2026-11-02T10:00:00.000Z'),
+    ).toBeNull()
   })
   it('judged on two phones is one trial with the answers of both, whichever file comes first', async () => {
     const [ina, bo] = [judged('p1', 3), judged('p2', 7)]
@@ -85,9 +94,15 @@ describe('a trial', () => {
     await addTrial(trialOf())
     const start: BenchEvent = { n: 0, at: AT, step: null, type: 'start', formula, version: null }
     const got: BenchEvent = { n: 1, at: AT, step: null, type: 'weigh', line: 0, grams: 20 }
-    const head = headOfFile({ batch: { id: 'b', code: 'Q', name: 'Q', formulaId: null, who: '' }, events: [start, got] }, catalogue) // prettier-ignore
+    const head = headOfFile(
+      { batch: { id: 'b', code: 'Q', name: 'Q', formulaId: null, who: '' }, events: [start, got] },
+      catalogue,
+    )
     const events = [start, got].map((event) => ({ event, use: null }))
-    const trial = { id: 't1', change: (here: NonNullable<Awaited<ReturnType<typeof getTrial>>>) => ({ ...here, name: 'knows of it' }) } // prettier-ignore
+    const trial = {
+      id: 't1',
+      change: (here: NonNullable<Awaited<ReturnType<typeof getTrial>>>) => ({ ...here, name: 'knows of it' }),
+    }
     const add = IDBObjectStore.prototype.add
     let writes = 0
     vi.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(function (this: IDBObjectStore, ...args) {
@@ -106,7 +121,8 @@ describe('a trial', () => {
 
 describe('the address', () => {
   it('is one: other names of the machine lead home, and work under other ports is known', () => {
-    const at = (hostname: string, port = '4180') => homeOf({ protocol: 'http:', hostname, port, pathname: '/shelf', search: '?x=1' }) // prettier-ignore
+    const at = (hostname: string, port = '4180') =>
+      homeOf({ protocol: 'http:', hostname, port, pathname: '/shelf', search: '?x=1' })
     expect(at('127.0.0.1')).toBe('http://localhost:4180/shelf?x=1')
     expect(at('[::1]', '')).toBe('http://localhost/shelf?x=1')
     expect(at('localhost')).toBeNull()

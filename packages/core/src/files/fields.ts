@@ -20,7 +20,10 @@ export const fieldChanges = (was: object, next: object): FieldChange[] => {
  * What stands here with these changes made to it, field by field. A field that stands here as neither the change found nor
  * leaves it was changed elsewhere meanwhile: it is a clash, and told.
  */
-export function withChanges<T extends object>(here: T, changes: readonly FieldChange[]): { value: T; clashes: FieldChange[] } {
+export function withChanges<T extends object>(
+  here: T,
+  changes: readonly FieldChange[],
+): { value: T; clashes: FieldChange[] } {
   const value: Record<string, unknown> = { ...(here as Record<string, unknown>) }
   const clashes: FieldChange[] = []
   for (const { field, from, to } of changes) {
@@ -30,7 +33,7 @@ export function withChanges<T extends object>(here: T, changes: readonly FieldCh
     else value[field] = to
   }
   return { value: value as T, clashes }
-} // prettier-ignore
+}
 
 /** What fields of lots, containers and materials are called where a sentence names them. */
 const FIELD_WORDS: Readonly<Record<string, string>> = {
@@ -59,7 +62,8 @@ export function valueWords(field: string, value: unknown): string {
   if (typeof value === 'number')
     return `${sayNumber(value, 4)}${/Grams$/.test(field) ? ' g' : /Ml$/.test(field) ? ' mL' : /Percent$/.test(field) ? ' %' : ''}`
   if (typeof value === 'string') return shorten(value, 40)
-  if (Array.isArray(value)) return value.every((v) => typeof v === 'string') ? shorten(value.join(', '), 40) : `${value.length}` // prettier-ignore
+  if (Array.isArray(value))
+    return value.every((v) => typeof v === 'string') ? shorten(value.join(', '), 40) : `${value.length}`
   const range = value as { min?: number; max?: number }
   return typeof range.min === 'number' && typeof range.max === 'number'
     ? `${sayNumber(range.min, 3)} to ${sayNumber(range.max, 3)}`
@@ -67,10 +71,12 @@ export function valueWords(field: string, value: unknown): string {
 }
 /** What changes, in words: `left 380 g → 360 g, price 12 → nothing`. */
 export const changeWords = (changes: readonly FieldChange[]): string =>
-  changes.map((c) => `${fieldWords(c.field)} ${valueWords(c.field, c.from)} → ${valueWords(c.field, c.to)}`).join(', ') // prettier-ignore
+  changes
+    .map((c) => `${fieldWords(c.field)} ${valueWords(c.field, c.from)} → ${valueWords(c.field, c.to)}`)
+    .join(', ')
 /** What to say where fields were changed elsewhere meanwhile and nothing was stored. */
 export const clashWords = (clashes: readonly FieldChange[]): string =>
-  `Changed in another tab meanwhile: ${clashes.map((c) => `${fieldWords(c.field)} is ${valueWords(c.field, c.from)} there`).join(', ')}. Save again to put yours in its place.` // prettier-ignore
+  `Changed in another tab meanwhile: ${clashes.map((c) => `${fieldWords(c.field)} is ${valueWords(c.field, c.from)} there`).join(', ')}. Save again to put yours in its place.`
 
 /** What was read, with the clashing fields as they are now: whoever saves again knows of them. */
 export const acknowledged = <T extends object>(was: T, clashes: readonly FieldChange[]): T => ({

@@ -75,14 +75,17 @@ function answersOf(t: PlannedTrial): Keyed[] {
   return [
     ...t.scores.map((s): Keyed => [`score ${by(s)} ${s.sample} ${s.attribute}`, s]),
     ...t.triangles.map((x): Keyed => [`triangle ${by(x)} ${x.a} ${x.b}`, x]),
-    ...t.pairs.map((p): Keyed => [`pair ${by(p)} ${p.attribute ?? ''} ${[p.chosen, p.over].sort().join(' ')}`, p]),
+    ...t.pairs.map((p): Keyed => [
+      `pair ${by(p)} ${p.attribute ?? ''} ${[p.chosen, p.over].sort().join(' ')}`,
+      p,
+    ]),
     ...t.plan.measured.map((m): Keyed => [`found ${m.sample} ${m.what}`, m]),
     ...t.samples.flatMap((s): Keyed[] => (s.batchId ? [[`batch ${s.id}`, s.batchId]] : [])),
     ...(t.plan.baseBatch ? [['base', t.plan.baseBatch] as Keyed] : []),
     ...(t.plan.endedAt ? [['ended', true] as Keyed] : []),
     ...(t.plan.decision ? [['decision', t.plan.decision] as Keyed] : []),
   ]
-} // prettier-ignore
+}
 
 /** Answers by what they answer: a file from elsewhere may hold several to one question. */
 function byKey(answers: readonly Keyed[]): Map<string, unknown[]> {
@@ -93,7 +96,14 @@ function byKey(answers: readonly Keyed[]): Map<string, unknown[]> {
 
 /** The same trial judged in two places, with the answers of both; null where it is another, or they answer otherwise. */
 export function uniteTrials(here: PlannedTrial, file: PlannedTrial): PlannedTrial | null {
-  const setUp = ({ samples, attributes, plan: { people, rounds, seed, choosing } }: PlannedTrial) => ({ samples: samples.map((s) => ({ ...s, batchId: null })), attributes, people, rounds, seed, choosing }) // prettier-ignore
+  const setUp = ({ samples, attributes, plan: { people, rounds, seed, choosing } }: PlannedTrial) => ({
+    samples: samples.map((s) => ({ ...s, batchId: null })),
+    attributes,
+    people,
+    rounds,
+    seed,
+    choosing,
+  })
   if (!same(setUp(here), setUp(file))) return null
   const [mine, theirs] = [byKey(answersOf(here)), byKey(answersOf(file))]
   for (const [key, values] of theirs) if (mine.has(key) && !same(mine.get(key), values)) return null
@@ -103,7 +113,9 @@ export function uniteTrials(here: PlannedTrial, file: PlannedTrial): PlannedTria
   const { baseBatch, endedAt, decision } = file.plan
   return {
     ...here,
-    samples: here.samples.map((s) => (s.batchId || !batchOf.get(s.id) ? s : { ...s, batchId: batchOf.get(s.id) })),
+    samples: here.samples.map((s) =>
+      s.batchId || !batchOf.get(s.id) ? s : { ...s, batchId: batchOf.get(s.id) },
+    ),
     scores: added(here.scores, file.scores),
     triangles: added(here.triangles, file.triangles),
     pairs: added(here.pairs, file.pairs),
@@ -115,7 +127,7 @@ export function uniteTrials(here: PlannedTrial, file: PlannedTrial): PlannedTria
       measured: added(here.plan.measured, file.plan.measured),
     },
   }
-} // prettier-ignore
+}
 
 /** What a trial from a file brings to the one that is here: nothing, more answers, or another course of things. */
 export function bringsTrial(here: PlannedTrial, file: PlannedTrial): 'nothing' | 'more' | 'another' {

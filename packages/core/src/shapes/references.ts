@@ -47,7 +47,12 @@ function couldBe(shape: z.core.$ZodType, value: unknown): boolean {
   const { def } = (shape as z.core.$ZodTypes)._zod
   if (def.type === 'literal') return def.values.some((v) => v === value)
   if (def.type !== 'object') return z.safeParse(shape, value).success
-  return isObject(value) && Object.entries(def.shape).every(([key, field]) => (field as z.core.$ZodTypes)._zod.def.type !== 'literal' || couldBe(field, value[key])) // prettier-ignore
+  return (
+    isObject(value) &&
+    Object.entries(def.shape).every(
+      ([key, field]) => (field as z.core.$ZodTypes)._zod.def.type !== 'literal' || couldBe(field, value[key]),
+    )
+  )
 }
 const each = (
   fields: Readonly<Record<string, z.core.$ZodType>>,

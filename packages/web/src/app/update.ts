@@ -24,7 +24,10 @@ export async function startServiceWorker() {
 
 /** Asks the server whether it is there, past everything that is kept. */
 const serverAnswers = () =>
-  fetch('/who', { cache: 'no-store', signal: AbortSignal.timeout(4000) }).then((r) => r.ok, () => false) // prettier-ignore
+  fetch('/who', { cache: 'no-store', signal: AbortSignal.timeout(4000) }).then(
+    (r) => r.ok,
+    () => false,
+  )
 
 /**
  * A part is fetched anew: while the server answers, what is kept of the application is thrown away first, since a spoilt

@@ -8,9 +8,13 @@ const DOUBLE_TAP_MS = 400
 export function useSettled(question: () => unknown): Ref<boolean> {
   const settled = ref(false)
   const { start } = useTimeoutFn(() => (settled.value = true), DOUBLE_TAP_MS)
-  watch(question, () => {
-    settled.value = false
-    start()
-  }, { flush: 'sync' }) // prettier-ignore
+  watch(
+    question,
+    () => {
+      settled.value = false
+      start()
+    },
+    { flush: 'sync' },
+  )
   return settled
 }

@@ -16,8 +16,18 @@ const MOST_PACKED = 200_000_000
 const MOST_ENTRIES = 200_000
 
 /** What the archive says of the files beside its backup, one by one: one that is wrong costs no other. */
-const Pictured = z.object({ path: z.string(), batch: z.string().max(200), id: z.string().max(200), type: z.string().max(100) }) // prettier-ignore
-const Papered = z.object({ path: z.string(), lot: z.string().max(200), name: z.string().max(300), type: z.string().max(100) }) // prettier-ignore
+const Pictured = z.object({
+  path: z.string(),
+  batch: z.string().max(200),
+  id: z.string().max(200),
+  type: z.string().max(100),
+})
+const Papered = z.object({
+  path: z.string(),
+  lot: z.string().max(200),
+  name: z.string().max(300),
+  type: z.string().max(100),
+})
 const Listed = z.object({ pictures: z.array(z.unknown()), papers: z.array(z.unknown()) })
 
 type Progress = (done: number) => void
@@ -132,7 +142,9 @@ async function textIn(entry: FileEntry): Promise<string> {
   return pieces.join('')
 }
 const tooLong = (bytes: number) =>
-  new ReadError(`The backup in it is ${Math.round(bytes / 1e6)} MB of text; ${MOST_BYTES / 1e6} MB can be read. Check that it is the right one.`) // prettier-ignore
+  new ReadError(
+    `The backup in it is ${Math.round(bytes / 1e6)} MB of text; ${MOST_BYTES / 1e6} MB can be read. Check that it is the right one.`,
+  )
 
 /** One file of an archive. What is stored as it is stays where it is, as a part of the archive. */
 async function blobIn(
@@ -193,7 +205,7 @@ export async function readArchive(file: Blob, onProgress: Progress = () => undef
   for (const p of listed.pictures) {
     const of = { kind: 'picture' as const, of: p.batch }
     if (!/^image\/(jpeg|png|webp)$/.test(p.type))
-      lost.push({ ...of, why: `“${p.type.slice(0, 40)}” is no kind of photograph that is kept.` }) // prettier-ignore
+      lost.push({ ...of, why: `“${p.type.slice(0, 40)}” is no kind of photograph that is kept.` })
     else {
       const blob = await take(p.path, p.type, of)
       if (blob) pictures.push({ batch: p.batch, id: p.id, blob })
@@ -217,7 +229,12 @@ async function listOf(entry: FileEntry | undefined, names: readonly string[]) {
   } catch (error) {
     if (isUnreadable(error)) throw error
   }
-  if (!list && beside > 0) lost.push({ kind: 'picture', of: '', why: `the list that says where ${beside} files belong is ${entry ? 'damaged' : 'missing'}.` }) // prettier-ignore
+  if (!list && beside > 0)
+    lost.push({
+      kind: 'picture',
+      of: '',
+      why: `the list that says where ${beside} files belong is ${entry ? 'damaged' : 'missing'}.`,
+    })
   const sound = <T>(schema: z.ZodType<T>, items: readonly unknown[], kind: 'picture' | 'paper') =>
     items.flatMap((item): T[] => {
       const parsed = schema.safeParse(item)
@@ -235,7 +252,9 @@ async function listOf(entry: FileEntry | undefined, names: readonly string[]) {
 /** The text of a file, read in pieces so that it can be told how far it is. */
 export async function textOf(file: Blob, onProgress: Progress = () => undefined): Promise<string> {
   if (file.size > MOST_BYTES)
-    throw new ReadError(`The file is ${Math.round(file.size / 1e6)} MB of text; ${MOST_BYTES / 1e6} MB can be read. Check that it is the right one.`) // prettier-ignore
+    throw new ReadError(
+      `The file is ${Math.round(file.size / 1e6)} MB of text; ${MOST_BYTES / 1e6} MB can be read. Check that it is the right one.`,
+    )
   const reader = file.stream().getReader()
   const decoder = new TextDecoder()
   const pieces: string[] = []

@@ -19,7 +19,19 @@ import { containersIn, lotsIn } from './stock'
 /** Everything, or the formulas of these ids, as a backup; entries without a batch are left to the place where they are shown. */
 export async function collectBackup(now: string, ids?: readonly string[]): Promise<Backup> {
   const db = await openStore()
-  const tx = db.transaction(['formulas', 'versions', 'materials', 'lots', 'containers', 'stock', 'changes', 'batches', 'events', 'trials', 'settings']) // prettier-ignore
+  const tx = db.transaction([
+    'formulas',
+    'versions',
+    'materials',
+    'lots',
+    'containers',
+    'stock',
+    'changes',
+    'batches',
+    'events',
+    'trials',
+    'settings',
+  ])
   const wanted = ids && new Set(ids)
   const [formulas, versions, materials, lots, containers, stock, changes, heads, events, trials, settings] =
     await Promise.all([
@@ -40,7 +52,11 @@ export async function collectBackup(now: string, ids?: readonly string[]): Promi
   const byBatch = grouped(events, (e) => e.batch)
   return {
     savedAt: now,
-    settings: Object.fromEntries(settings.flatMap(({ key, value }) => (isCarried(key) && CARRIED[key].safeParse(value).success ? [[key, value]] : []))), // prettier-ignore
+    settings: Object.fromEntries(
+      settings.flatMap(({ key, value }) =>
+        isCarried(key) && CARRIED[key].safeParse(value).success ? [[key, value]] : [],
+      ),
+    ),
     formulas: formulas
       .filter((r) => !wanted || wanted.has(r.id))
       .map(({ rev: _r, demo: _d, ...record }) => ({
@@ -65,7 +81,12 @@ export async function collectBackup(now: string, ids?: readonly string[]): Promi
 /** Ids of everything that the wanted formulas and their versions are made of, through stocks too. */
 function usedIn(
   wanted: ReadonlySet<string> | undefined,
-  { formulas, versions, materials, changes }: { formulas: FormulaRecord[]; versions: VersionRecord[]; materials: Material[]; changes: FactChange[] }, // prettier-ignore
+  {
+    formulas,
+    versions,
+    materials,
+    changes,
+  }: { formulas: FormulaRecord[]; versions: VersionRecord[]; materials: Material[]; changes: FactChange[] },
 ): ReadonlySet<string> {
   if (!wanted) return new Set()
   const of = [

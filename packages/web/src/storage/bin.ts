@@ -47,7 +47,20 @@ export interface Back {
   beside: boolean
 }
 
-const STORES = ['formulas', 'versions', 'materials', 'lots', 'containers', 'stock', 'files', 'batches', 'events', 'pictures', 'trials', 'bin'] as const // prettier-ignore
+const STORES = [
+  'formulas',
+  'versions',
+  'materials',
+  'lots',
+  'containers',
+  'stock',
+  'files',
+  'batches',
+  'events',
+  'pictures',
+  'trials',
+  'bin',
+] as const
 interface Taking {
   tx: IDBPTransaction<OmbletDb, (typeof STORES)[number][], 'readwrite'>
   put: (write: Promise<unknown>) => void
@@ -130,7 +143,13 @@ async function putEntries(
 ) {
   if ((await entriesOf(tx, of, id)).length > 0) return
   const whole = !beside && entries !== undefined && leftOf(entries) === left
-  const counted: StockEntry = { id: `${of} ${id} back`, of, item: id, amount: left, at: new Date(0).toISOString() } // prettier-ignore
+  const counted: StockEntry = {
+    id: `${of} ${id} back`,
+    of,
+    item: id,
+    amount: left,
+    at: new Date(0).toISOString(),
+  }
   for (const entry of whole ? entries : [counted]) put(tx.objectStore('stock').put(entry))
 }
 
@@ -167,7 +186,8 @@ async function putFormula({ tx, put }: Taking, content: Of<'formula'>) {
   }
   for (const version of content.versions) {
     const to = moved.get(version.id) ?? version.id
-    if (!(await versions.get(to))) put(versions.put({ ...withIds(VersionStory, version, { version: moved }), id: to, formulaId: id })) // prettier-ignore
+    if (!(await versions.get(to)))
+      put(versions.put({ ...withIds(VersionStory, version, { version: moved }), id: to, formulaId: id }))
   }
   return at
 }

@@ -102,7 +102,10 @@ export async function saveBackup(
 ): Promise<SavedBackup> {
   const backup = await collectBackup(now, ids)
   const { text, unsound } = writtenBackup(backup)
-  if (text.length > MOST_BYTES) throw new Error(`As text it is ${Math.round(text.length / 1e6)} MB, and ${MOST_BYTES / 1e6} MB can be read again. Export some of it, and delete what is not needed.`) // prettier-ignore
+  if (text.length > MOST_BYTES)
+    throw new Error(
+      `As text it is ${Math.round(text.length / 1e6)} MB, and ${MOST_BYTES / 1e6} MB can be read again. Export some of it, and delete what is not needed.`,
+    )
   onProgress(pictures ? 0.3 : 1)
   const db = await openStore()
   if (!pictures) {

@@ -72,7 +72,21 @@ interface Restoring {
   /** Ids of the versions that this restore put. */
   newVersions: Set<string>
 }
-const STORES = ['formulas', 'versions', 'materials', 'lots', 'containers', 'stock', 'changes', 'files', 'batches', 'events', 'trials', 'pictures', 'settings'] as const // prettier-ignore
+const STORES = [
+  'formulas',
+  'versions',
+  'materials',
+  'lots',
+  'containers',
+  'stock',
+  'changes',
+  'files',
+  'batches',
+  'events',
+  'trials',
+  'pictures',
+  'settings',
+] as const
 const count = (result: Restored, kind: Kind) => (result.added[kind] = (result.added[kind] ?? 0) + 1)
 /** Notes what became of one record; `beside` is what it is called where it stands beside another. */
 function became(result: Restored, kind: Kind, what: 'new' | 'more' | 'nothing' | 'beside', beside: string) {
@@ -196,18 +210,26 @@ async function restoreSimple(all: Restoring, backup: Backup) {
   }
 }
 /** What is left of something new: by its own entries where they add up to it, else by one that counts it. */
-async function restoreStock({ tx, put, moved }: Restoring, of: StockOf, item: string, left: number, { stock, savedAt }: Backup) {
+async function restoreStock(
+  { tx, put, moved }: Restoring,
+  of: StockOf,
+  item: string,
+  left: number,
+  { stock, savedAt }: Backup,
+) {
   const store = tx.objectStore('stock')
   for (const old of await entriesOf(tx, of, item)) put(store.delete(old.id))
-  const own = stock.filter((e) => e.of === of && e.item === item).map((e) => {
-    const entry = withIds(StockEntry, e, moved)
-    const { batch, n, at } = entry
-    return batch === undefined || n === undefined ? entry : { ...entry, id: takenId(of, batch, { n, at }) }
-  })
+  const own = stock
+    .filter((e) => e.of === of && e.item === item)
+    .map((e) => {
+      const entry = withIds(StockEntry, e, moved)
+      const { batch, n, at } = entry
+      return batch === undefined || n === undefined ? entry : { ...entry, id: takenId(of, batch, { n, at }) }
+    })
   const counted = { id: `${of} ${item} restored`, of, item, amount: left, at: savedAt }
   const whole = own.length > 0 && Math.abs(leftOf(own) - left) < 1e-6
   for (const entry of whole ? own : [counted]) put(store.put(entry))
-} // prettier-ignore
+}
 
 /** Batches, then the trials that name them: what brings more goes on where it was. */
 async function restoreCourses(all: Restoring, backup: Backup) {
@@ -220,7 +242,7 @@ async function restoreCourses(all: Restoring, backup: Backup) {
     step()
   }
   for (const trial of backup.trials) {
-    const { id, what, name } = await putTrial(tx.objectStore('trials'), withIds(Trial, trial, moved), put) // prettier-ignore
+    const { id, what, name } = await putTrial(tx.objectStore('trials'), withIds(Trial, trial, moved), put)
     moved.trial.set(trial.plan.id, id)
     became(result, 'trials', what, `Trial ${name}`)
   }

@@ -1,4 +1,16 @@
-import { lotUse, type BatchHead, type BenchEvent, type Container, type FactChange, type Formula, type Lot, type Material, type PlannedTrial, type StockEntry, type VersionStory } from '@omblet/core' // prettier-ignore
+import {
+  lotUse,
+  type BatchHead,
+  type BenchEvent,
+  type Container,
+  type FactChange,
+  type Formula,
+  type Lot,
+  type Material,
+  type PlannedTrial,
+  type StockEntry,
+  type VersionStory,
+} from '@omblet/core'
 import type { DBSchema, IDBPDatabase, IDBPTransaction, StoreNames } from 'idb'
 
 export interface FormulaRecord {
@@ -155,7 +167,13 @@ export const UPGRADES: readonly Upgrade[] = [
       const own = taken.filter((e) => e.item === facts.id)
       for (const entry of own) await stock.put(entry)
       const before = Number(leftGrams ?? 0) - own.reduce((sum, e) => sum + e.amount, 0)
-      await stock.put({ id: `lot ${facts.id} before`, of: 'lot', item: facts.id, at, amount: Number(before.toFixed(6)) }) // prettier-ignore
+      await stock.put({
+        id: `lot ${facts.id} before`,
+        of: 'lot',
+        item: facts.id,
+        at,
+        amount: Number(before.toFixed(6)),
+      })
       await cursor.update(facts)
     }
     for (
@@ -164,7 +182,13 @@ export const UPGRADES: readonly Upgrade[] = [
       cursor = await cursor.continue()
     ) {
       const { left, ...facts } = cursor.value
-      await stock.put({ id: `container ${facts.id} before`, of: 'container', item: facts.id, at, amount: Number(left ?? 0) }) // prettier-ignore
+      await stock.put({
+        id: `container ${facts.id} before`,
+        of: 'container',
+        item: facts.id,
+        at,
+        amount: Number(left ?? 0),
+      })
       await cursor.update(facts)
     }
   },
@@ -178,8 +202,20 @@ async function takenSoFar(tx: IDBPTransaction<OmbletDb, StoreNames<OmbletDb>[], 
   const taken: StockEntry[] = []
   for (const [batch, own] of by)
     for (const { n, event, taken: really } of own) {
-      const use = lotUse(own.map((r) => r.event), event) // prettier-ignore
-      if (use) taken.push({ id: `lot ${batch} ${n} ${event.at}`, of: 'lot', item: use.lot, amount: -(really ?? use.grams), at: event.at, batch, n }) // prettier-ignore
+      const use = lotUse(
+        own.map((r) => r.event),
+        event,
+      )
+      if (use)
+        taken.push({
+          id: `lot ${batch} ${n} ${event.at}`,
+          of: 'lot',
+          item: use.lot,
+          amount: -(really ?? use.grams),
+          at: event.at,
+          batch,
+          n,
+        })
     }
   return taken
 }

@@ -1,4 +1,12 @@
-import { fieldChanges, withChanges, type Container, type FactChange, type FieldChange, type Lot, type Material } from '@omblet/core' // prettier-ignore
+import {
+  fieldChanges,
+  withChanges,
+  type Container,
+  type FactChange,
+  type FieldChange,
+  type Lot,
+  type Material,
+} from '@omblet/core'
 import { toBin } from './bin'
 import { makeId } from './channel'
 import { openStore, whole } from './db'
@@ -32,14 +40,22 @@ export class Gone extends Error {}
 /** Beyond this a sum of entries differs by more than rounding. */
 const CHANGED = 1e-9
 /** A record with the fields changed that were; a count goes up or down by as much as it was changed, whatever it is now. */
-function changed<T extends object>(here: T, was: T, next: T, counted: keyof T & string): (Saved<T> & { value: T; by: number }) | { clashes: FieldChange[]; here: T } {
+function changed<T extends object>(
+  here: T,
+  was: T,
+  next: T,
+  counted: keyof T & string,
+): (Saved<T> & { value: T; by: number }) | { clashes: FieldChange[]; here: T } {
   const counts = (x: T) => x[counted] as number
   const changes = fieldChanges(was, next).filter((c) => c.field !== counted)
   const { value, clashes } = withChanges(here, changes)
   if (clashes.length > 0) return { clashes, here }
   const by = Math.max(-counts(here), counts(next) - counts(was))
-  return { value: { ...value, [counted]: Number((counts(here) + by).toFixed(6)) }, by: Math.abs(by) < CHANGED ? 0 : by }
-} // prettier-ignore
+  return {
+    value: { ...value, [counted]: Number((counts(here) + by).toFixed(6)) },
+    by: Math.abs(by) < CHANGED ? 0 : by,
+  }
+}
 
 /** Adds a lot, or counts one anew: what is left is set to what it tells. */
 export async function saveLot(lot: Lot, now = new Date().toISOString()) {
@@ -78,7 +94,11 @@ export async function saveContainer(container: Container, now = new Date().toISO
   })
 }
 /** Changes what was changed of a container, as `changeLot` does of a lot. */
-export async function changeContainer(was: Container, next: Container, now: string): Promise<Saved<Container>> {
+export async function changeContainer(
+  was: Container,
+  next: Container,
+  now: string,
+): Promise<Saved<Container>> {
   const db = await openStore()
   const tx = db.transaction(['containers', 'stock'], 'readwrite')
   return whole(tx, async (put) => {
@@ -88,7 +108,7 @@ export async function changeContainer(was: Container, next: Container, now: stri
     if ('value' in saved) putContainerIn(tx, saved.value, saved.by, { id: makeId(), at: now }, put)
     return saved
   })
-} // prettier-ignore
+}
 
 /** Moves a lot with its paper to the bin and gives back where it lies there. */
 export async function deleteLot(lot: Lot, name: string, now: string, forGood = false): Promise<string> {
@@ -127,7 +147,8 @@ export async function saveMaterial(material: Material, was?: Material): Promise<
   const tx = db.transaction('materials', 'readwrite')
   return whole(tx, async (put) => {
     const here = was ? await tx.store.get(material.id) : undefined
-    const { value, clashes } = was && here ? withChanges(here, fieldChanges(was, material)) : { value: material, clashes: [] } // prettier-ignore
+    const { value, clashes } =
+      was && here ? withChanges(here, fieldChanges(was, material)) : { value: material, clashes: [] }
     if (clashes.length > 0) return { clashes, here: here! }
     put(tx.store.put(value))
     return { value }

@@ -12,8 +12,12 @@ type Put = (write: Promise<unknown>) => void
 export const entriesOf = (tx: object, of: StockOf, item: string): Promise<StockEntry[]> =>
   (tx as Reading).objectStore('stock').index('item').getAll([of, item])
 
-const asLot = (facts: LotFacts, entries: readonly StockEntry[]): Lot => ({ ...facts, leftGrams: leftOf(entries) }) // prettier-ignore
-const asContainer = (facts: ContainerFacts, entries: readonly StockEntry[]): Container => ({ ...facts, left: Math.round(leftOf(entries)) }) as Container // prettier-ignore
+const asLot = (facts: LotFacts, entries: readonly StockEntry[]): Lot => ({
+  ...facts,
+  leftGrams: leftOf(entries),
+})
+const asContainer = (facts: ContainerFacts, entries: readonly StockEntry[]): Container =>
+  ({ ...facts, left: Math.round(leftOf(entries)) }) as Container
 
 export async function lotIn(tx: object, id: string): Promise<Lot | undefined> {
   const facts = await (tx as Reading).objectStore('lots').get(id)

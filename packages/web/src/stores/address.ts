@@ -11,9 +11,17 @@ const COOKIE = 'omblet-work-'
 const DISMISSED = 'omblet-other-work-seen'
 
 /** The address that Omblet lives under, for a page that was opened under another name of this machine; null where this is it. */
-export function homeOf({ protocol, hostname, port, pathname, search }: Pick<Location, 'protocol' | 'hostname' | 'port' | 'pathname' | 'search'>): string | null {
-  return OTHER_NAMES.includes(hostname) ? `${protocol}//${HOME}${port ? `:${port}` : ''}${pathname}${search}` : null
-} // prettier-ignore
+export function homeOf({
+  protocol,
+  hostname,
+  port,
+  pathname,
+  search,
+}: Pick<Location, 'protocol' | 'hostname' | 'port' | 'pathname' | 'search'>): string | null {
+  return OTHER_NAMES.includes(hostname)
+    ? `${protocol}//${HOME}${port ? `:${port}` : ''}${pathname}${search}`
+    : null
+}
 
 /** Ports of this machine's name that hold work, with how many records, apart from `port`. */
 export const workAt = (cookies: string, port: string): { port: string; records: number }[] =>
@@ -28,9 +36,11 @@ export const workAt = (cookies: string, port: string): { port: string; records: 
 async function ownRecords(): Promise<number> {
   const db = await openStore()
   const formulas = (await db.getAll('formulas')).filter((r) => !r.demo).length
-  const others = await Promise.all((['batches', 'lots', 'materials', 'trials', 'bin'] as const).map((s) => db.count(s)))
+  const others = await Promise.all(
+    (['batches', 'lots', 'materials', 'trials', 'bin'] as const).map((s) => db.count(s)),
+  )
   return formulas + others.reduce((sum, n) => sum + n, 0)
-} // prettier-ignore
+}
 
 /** Whether work of this maker lies under another address of this machine: a browser keeps each apart. */
 export const useAddress = defineStore('address', () => {

@@ -103,7 +103,9 @@ export const useBatch = defineStore('batch', () => {
    */
   function takeUp(id: string) {
     const left = stillWaiting(waiting.take(id), events.value)
-    if (!left) told.value = 'Something was entered in another tab. What was entered here last was not stored. Look before you go on.' // prettier-ignore
+    if (!left)
+      told.value =
+        'Something was entered in another tab. What was entered here last was not stored. Look before you go on.'
     if (!left || left.length === 0) return
     pending.value = left.map((event, i) => ({
       event,
@@ -204,7 +206,11 @@ export const useBatch = defineStore('batch', () => {
       if (!enter(happening, step, quiet, resolve)) resolve(false)
     })
 
-  const asWaiting = (of: BatchInfo) => ({ info: of, events: events.value, pending: pending.value.map((p) => p.event) }) // prettier-ignore
+  const asWaiting = (of: BatchInfo) => ({
+    info: of,
+    events: events.value,
+    pending: pending.value.map((p) => p.event),
+  })
   function keepUnstored() {
     const id = info.value?.id
     if (!id) return
@@ -234,7 +240,12 @@ export const useBatch = defineStore('batch', () => {
     const { id } = info.value
     const after = [...events.value, first.event]
     try {
-      await appendEvent(headOf(info.value, foldBatch(plan.value, after)), first.event, first.use, events.value.at(-1)) // prettier-ignore
+      await appendEvent(
+        headOf(info.value, foldBatch(plan.value, after)),
+        first.event,
+        first.use,
+        events.value.at(-1),
+      )
     } catch (error) {
       await failed(error)
       return false

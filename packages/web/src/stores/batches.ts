@@ -49,7 +49,9 @@ export const useBatches = defineStore('batches', () => {
   /** Moves a batch, or what is left of one, to the bin; gives back how to undo it. */
   async function remove(id: string): Promise<(() => Promise<void>) | null> {
     const name = heads.value.find((h) => h.id === id)?.code ?? 'The batch'
-    const bin = await useBin().deleting(name, (forGood) => deleteBatch(id, new Date().toISOString(), makeId, forGood)) // prettier-ignore
+    const bin = await useBin().deleting(name, (forGood) =>
+      deleteBatch(id, new Date().toISOString(), makeId, forGood),
+    )
     if (bin === null) return null
     announce({ type: 'batch', id })
     await reread(id)

@@ -57,7 +57,11 @@ export const useBin = defineStore('bin', () => {
       return done
     } catch (error) {
       const full = troubleOf(error) === 'full'
-      refused.value = { name, why: full ? 'there is no room for it in the bin.' : explainStorage(error), forGood: full ? forGood : null } // prettier-ignore
+      refused.value = {
+        name,
+        why: full ? 'there is no room for it in the bin.' : explainStorage(error),
+        forGood: full ? forGood : null,
+      }
       return null
     }
     async function forGood() {

@@ -34,7 +34,10 @@ export const useContainers = defineStore('containers', () => {
       problem.value = null
       announce({ type: 'container', id })
     } catch (error) {
-      problem.value = error instanceof Gone ? 'This container was deleted in another tab; it lies in the bin. Nothing was changed.' : explainStorage(error) // prettier-ignore
+      problem.value =
+        error instanceof Gone
+          ? 'This container was deleted in another tab; it lies in the bin. Nothing was changed.'
+          : explainStorage(error)
     }
     await reread(id)
     return result

@@ -4,7 +4,7 @@ import { computed, shallowRef } from 'vue'
 import { announce, listen, makeId } from '../storage/channel'
 import { explainStorage, troubleOf, type StorageTrouble } from '../storage/db'
 import { deleteFormulas, getFormula, listFormulas, addRecords, saveFormula } from '../storage/formulas'
-import { getSetting, setSetting } from '../storage/settings' // prettier-ignore
+import { getSetting, setSetting } from '../storage/settings'
 import type { FormulaRecord } from '../storage/schema'
 import { useBin } from './bin'
 
@@ -132,7 +132,10 @@ export const useLibrary = defineStore('library', () => {
   /** Moves formulas to the bin; gives back how to undo it, null where they could not be. */
   async function remove(ids: readonly string[]): Promise<(() => Promise<void>) | null> {
     ids.forEach((id) => unstored.delete(id))
-    const name = ids.length === 1 ? (records.value.find((r) => r.id === ids[0])?.formula.name ?? 'The formula') : `${ids.length} formulas` // prettier-ignore
+    const name =
+      ids.length === 1
+        ? (records.value.find((r) => r.id === ids[0])?.formula.name ?? 'The formula')
+        : `${ids.length} formulas`
     const bins = await useBin().deleting(name, (forGood) => deleteFormulas(ids, now(), makeId, forGood))
     if (!bins) return null
     records.value = records.value.filter((r) => !ids.includes(r.id))

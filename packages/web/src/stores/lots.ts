@@ -49,7 +49,10 @@ export const useLots = defineStore('lots', () => {
       announce(changed)
       return result
     } catch (error) {
-      problem.value = error instanceof Gone ? 'This lot was deleted in another tab; it lies in the bin. Nothing was changed.' : explainStorage(error) // prettier-ignore
+      problem.value =
+        error instanceof Gone
+          ? 'This lot was deleted in another tab; it lies in the bin. Nothing was changed.'
+          : explainStorage(error)
       return null
     }
   }

@@ -98,7 +98,9 @@ export const useMaterials = defineStore('materials', () => {
   }
   /** Moves a material of one's own to the bin; gives back how to undo it. */
   async function remove(material: Material): Promise<(() => Promise<void>) | null> {
-    const bin = await useBin().deleting(material.name, (forGood) => deleteMaterial(material, new Date().toISOString(), forGood)) // prettier-ignore
+    const bin = await useBin().deleting(material.name, (forGood) =>
+      deleteMaterial(material, new Date().toISOString(), forGood),
+    )
     if (bin === null) return null
     own.value = own.value.filter((m) => m.id !== material.id)
     announce({ type: 'material', id: material.id })

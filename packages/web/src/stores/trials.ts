@@ -52,7 +52,7 @@ export const useTrials = defineStore('trials', () => {
       return true
     } catch (error) {
       if (error instanceof TrialGone) note(id, undefined)
-      problem.value = error instanceof TrialGone ? TRIAL_GONE : explainStorage(error) // prettier-ignore
+      problem.value = error instanceof TrialGone ? TRIAL_GONE : explainStorage(error)
       return false
     }
   }
@@ -69,7 +69,9 @@ export const useTrials = defineStore('trials', () => {
   /** Moves a trial to the bin; gives back how to undo it. */
   async function remove(id: string): Promise<(() => Promise<void>) | null> {
     const name = find(id)?.name ?? 'The trial'
-    const bin = await useBin().deleting(name, (forGood) => deleteTrial(id, new Date().toISOString(), makeId, forGood)) // prettier-ignore
+    const bin = await useBin().deleting(name, (forGood) =>
+      deleteTrial(id, new Date().toISOString(), makeId, forGood),
+    )
     await reread(id)
     if (bin === null) return null
     announce({ type: 'trial', id })

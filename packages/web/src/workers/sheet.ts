@@ -20,7 +20,10 @@ async function eachPiece(entry: FileEntry, take: (text: string) => void) {
     new WritableStream<Uint8Array>({
       write(chunk) {
         size += chunk.length
-        if (size > MOST_UNPACKED) throw new TableError(`Unpacked, the spreadsheet is larger than ${MOST_UNPACKED / 1e6} MB. Save it as .csv.`) // prettier-ignore
+        if (size > MOST_UNPACKED)
+          throw new TableError(
+            `Unpacked, the spreadsheet is larger than ${MOST_UNPACKED / 1e6} MB. Save it as .csv.`,
+          )
         take(decoder.decode(chunk, { stream: true }))
       },
     }),
@@ -47,7 +50,9 @@ async function refuseHuge(file: Blob) {
       rest = piece.slice(-200)
     })
     if (far.rows * far.columns > MOST_CELLS)
-      throw new TableError(`The spreadsheet reaches to cell ${far.at}, ${far.rows} rows by ${far.columns} columns: more than can be a table. Delete what stands far from it, or save the table as .csv.`) // prettier-ignore
+      throw new TableError(
+        `The spreadsheet reaches to cell ${far.at}, ${far.rows} rows by ${far.columns} columns: more than can be a table. Delete what stands far from it, or save the table as .csv.`,
+      )
   }
 }
 

@@ -56,7 +56,10 @@ const choices = computed(() => (question.value ? choicesOf(question.value.proper
 const ways = computed(() => (question.value ? waysOf(question.value.property).filter((w) => w !== 'photo') : [])) // prettier-ignore
 const note = ref('')
 const colour = ref(false)
-const { photo, photoError, taking, takePhoto } = usePhoto(() => life.batch.info!.id, () => question.value) // prettier-ignore
+const { photo, photoError, taking, takePhoto } = usePhoto(
+  () => life.batch.info!.id,
+  () => question.value,
+)
 const settled = useSettled(() => question.value)
 const field = useTemplateRef<InstanceType<typeof NumberAnswer>>('field')
 const title = useTemplateRef<HTMLElement>('title')
@@ -195,7 +198,6 @@ function next() {
       <fieldset class="bare" :disabled="!settled">
         <div class="feet for-hands">
           <QuietButton v-if="asked.at.value > 0" label="Back" icon="pi pi-arrow-left" @click="back" />
-          <!-- prettier-ignore -->
           <QuietButton label="Not this time" @click="skip" />
           <QuietButton
             v-if="question.day !== null && !question.corrects"

@@ -20,7 +20,7 @@ export function usePhoto(batch: () => string, question: () => unknown = () => nu
       const id = makeId()
       const blob = await smallPicture(file)
       if (question() !== asked)
-        photoError.value = 'The photograph was for the question before, which was left: it is not kept.' // prettier-ignore
+        photoError.value = 'The photograph was for the question before, which was left: it is not kept.'
       else {
         await savePhoto({ id, batch: of, blob })
         if (question() === asked) photo.value = id

@@ -51,7 +51,13 @@ async function take(file: File) {
   const back = taken > 0 ? { label: 'Undo', run: () => void undo() } : undefined
   const words = `${taken} taken in from ${file.name}`
   if (refused.length === 0) notify(toast, `${words}.`, back)
-  else notify(toast, `${words}; left out: ${refused.slice(0, 3).join(' ')}${refused.length > 3 ? ` And ${refused.length - 3} more.` : ''}`, back, 'error') // prettier-ignore
+  else
+    notify(
+      toast,
+      `${words}; left out: ${refused.slice(0, 3).join(' ')}${refused.length > 3 ? ` And ${refused.length - 3} more.` : ''}`,
+      back,
+      'error',
+    )
 }
 </script>
 

@@ -77,7 +77,8 @@ async function store() {
   if (!read.value || toStore.value === 0) return
   storing.value = true
   try {
-    const rowsOf = <T extends object>(all: ReadRow<T>[]) => all.flatMap((r) => (r.status === 'same' ? [] : [{ was: r.was, next: r.item }])) // prettier-ignore
+    const rowsOf = <T extends object>(all: ReadRow<T>[]) =>
+      all.flatMap((r) => (r.status === 'same' ? [] : [{ was: r.was, next: r.item }]))
     const undo = await materials.takeIn({
       lots: read.value.kind === 'lots' ? rowsOf(read.value.rows) : [],
       materials: read.value.kind === 'materials' ? rowsOf(read.value.rows) : [],
@@ -85,7 +86,8 @@ async function store() {
     })
     notify(toast, `${toStore.value} ${what.value} taken in from ${fileName.value}.`, {
       label: 'Undo',
-      run: () => void undo().catch((error: unknown) => notify(toast, explainStorage(error), undefined, 'error')), // prettier-ignore
+      run: () =>
+        void undo().catch((error: unknown) => notify(toast, explainStorage(error), undefined, 'error')),
     })
     open.value = false
   } catch (error) {

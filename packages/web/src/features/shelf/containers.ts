@@ -11,6 +11,10 @@ export async function takeInContainers(
 ): Promise<{ taken: number; refused: string[]; undo: () => Promise<void> } | { error: string }> {
   const read = await tableCells(file)
   if ('error' in read) return read
-  const { rows, refused } = readContainers(read.cells.map((row) => row.map(cellText)), here, makeId) // prettier-ignore
+  const { rows, refused } = readContainers(
+    read.cells.map((row) => row.map(cellText)),
+    here,
+    makeId,
+  )
   return { taken: rows.length, refused, undo: await store({ materials: [], lots: [], containers: rows }) }
 }

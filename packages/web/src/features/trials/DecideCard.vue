@@ -59,14 +59,21 @@ async function decide() {
             now: at,
             story: {
               reason: because.value.trim(),
-              result: [...trialVerdict(props.trial).head, ...trialVerdict(props.trial).choices].join(' ').slice(0, 4000), // prettier-ignore
+              result: [...trialVerdict(props.trial).head, ...trialVerdict(props.trial).choices]
+                .join(' ')
+                .slice(0, 4000),
               trialId: props.trial.plan.id,
               ...(kept.batchId ? { batchId: kept.batchId } : {}),
             },
           }
         : null
     const told = { keep: kept?.id ?? null, because: because.value.trim(), next: next.value.trim(), at }
-    const ruled = await decideTrial(props.trial.plan.id, (here, number) => plain(decided(here, { ...told, ...(number === undefined ? {} : { version: number }) })), version) // prettier-ignore
+    const ruled = await decideTrial(
+      props.trial.plan.id,
+      (here, number) =>
+        plain(decided(here, { ...told, ...(number === undefined ? {} : { version: number }) })),
+      version,
+    )
     for (const { material } of losers.value) {
       const words = lessons.value[material]?.trim()
       if (words) await materials.learnOf(material, words)
@@ -75,7 +82,10 @@ async function decide() {
     await tellAll({ type: 'trial', id: props.trial.plan.id })
     const number = ruled.plan.decision?.version
     if (number !== undefined)
-      notify(toast, `Kept as version ${number}.`, { label: 'Open', run: () => void router.push(`/formulas/${sheet.value!.id}/versions`) }) // prettier-ignore
+      notify(toast, `Kept as version ${number}.`, {
+        label: 'Open',
+        run: () => void router.push(`/formulas/${sheet.value!.id}/versions`),
+      })
   } catch (error) {
     problem.value =
       error instanceof Decided

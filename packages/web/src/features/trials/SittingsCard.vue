@@ -31,7 +31,9 @@ async function end() {
   const { id } = plan.value
   const early = !all.value
   if (!(await trials.change(id, (here) => ended(here, new Date().toISOString())))) return
-  const said = early ? 'Ended before all had judged: the codes are open now, and the result says who is missing. Whoever judges on another device is told.' : 'The codes are open.' // prettier-ignore
+  const said = early
+    ? 'Ended before all had judged: the codes are open now, and the result says who is missing. Whoever judges on another device is told.'
+    : 'The codes are open.'
   const back = () => void trials.change(id, (here) => reopened(here, new Date().toISOString()) ?? here)
   notify(toast, said, { label: 'Undo', run: back })
 }
