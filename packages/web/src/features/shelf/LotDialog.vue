@@ -161,7 +161,11 @@ async function save() {
     ...(madeFrom.value.length > 0 ? { madeFrom: madeFrom.value } : {}),
     id: props.lot?.id ?? makeId(),
     material: props.material.id,
-    leftGrams: valueOf(left.value) ?? packGrams ?? 0,
+    // shown rounded: what nobody typed over stays to the last figure
+    leftGrams:
+      props.lot && form.left === say(props.lot.leftGrams)
+        ? props.lot.leftGrams
+        : (valueOf(left.value) ?? packGrams ?? 0),
     ...Object.fromEntries(Object.entries(optional).filter(([, value]) => value !== null && value !== '')),
   })
   if (read) {
