@@ -1,7 +1,7 @@
 import { fieldChanges, same, withChanges, type Container, type Lot, type Material } from '@omblet/core'
 import { makeId } from './channel'
 import { openStore, whole } from './db'
-import { containerIn, dropEntries, lotIn, putContainerIn, putLotIn } from './stock'
+import { containersIn, dropEntries, lotsIn, putContainerIn, putLotIn } from './stock'
 
 /** A record of a table: how it was here when the table was read, and how it will be; null where there is none. */
 export interface Row<T> {
@@ -16,10 +16,13 @@ export interface ShelfRows {
 }
 /** Where rows of one kind go. */
 interface Rack<T> {
-  here: (id: string) => Promise<T | undefined>
+  /** All that is here, read once: a table can have ten thousand rows. */
+  here: readonly T[]
   /** Writes a record; `by` is how much more is left than was here. */
   put: (value: T, by: number) => void
-  drop: (id: string) => Promise<void>
+  drop: (id: string) => void
+  /** Removes what an earlier record of this id left behind. */
+  clear?: (id: string) => void
   /** The field that is a count and goes up and down. */
   counted: (keyof T & string) | null
 }
@@ -34,46 +37,53 @@ export async function takeRows(rows: ShelfRows, now: string): Promise<ShelfRows>
   const tx = db.transaction(['materials', 'lots', 'containers', 'stock'], 'readwrite')
   const entry = () => ({ id: makeId(), at: now })
   return whole(tx, async (put) => ({
-    materials: await takeKind(rows.materials, {
-      here: (id) => tx.objectStore('materials').get(id),
+    materials: takeKind(rows.materials, {
+      here: await tx.objectStore('materials').getAll(),
       put: (m) => put(tx.objectStore('materials').put(m)),
-      drop: async (id) => put(tx.objectStore('materials').delete(id)),
+      drop: (id) => put(tx.objectStore('materials').delete(id)),
       counted: null,
     }),
-    lots: await takeKind(rows.lots, {
-      here: (id) => lotIn(tx, id),
+    lots: takeKind(rows.lots, {
+      here: await lotsIn(tx),
       put: (lot, by) => putLotIn(tx, lot, by, entry(), put),
-      async drop(id) {
+      drop(id) {
         put(tx.objectStore('lots').delete(id))
-        await dropEntries(tx, 'lot', id, put)
+        put(dropEntries(tx, 'lot', id, put))
       },
+      clear: (id) => put(dropEntries(tx, 'lot', id, put)),
       counted: 'leftGrams',
     }),
-    containers: await takeKind(rows.containers, {
-      here: (id) => containerIn(tx, id),
+    containers: takeKind(rows.containers, {
+      here: await containersIn(tx),
       put: (container, by) => putContainerIn(tx, container, by, entry(), put),
-      async drop(id) {
+      drop(id) {
         put(tx.objectStore('containers').delete(id))
-        await dropEntries(tx, 'container', id, put)
+        put(dropEntries(tx, 'container', id, put))
       },
+      clear: (id) => put(dropEntries(tx, 'container', id, put)),
       counted: 'left',
     }),
   }))
 }
 
-async function takeKind<T extends { id: string }>(rows: readonly Row<T>[], rack: Rack<T>): Promise<Row<T>[]> {
+function takeKind<T extends { id: string }>(rows: readonly Row<T>[], rack: Rack<T>): Row<T>[] {
   const back: Row<T>[] = []
+  const byId = new Map(rack.here.map((record) => [record.id, record]))
   for (const { was, next } of rows) {
     const id = (next ?? was)!.id
-    const here = await rack.here(id)
+    const here = byId.get(id)
     if (next) {
-      if (!here) await rack.drop(id)
+      if (!here) rack.clear?.(id)
       const value = merged(here, was, next, rack)
       rack.put(value.record, value.by)
-      back.unshift({ was: value.record, next: here ?? null })
-    } else if (here && same(here, was)) await rack.drop(id)
+      byId.set(id, value.record)
+      back.push({ was: value.record, next: here ?? null })
+    } else if (here && same(here, was)) {
+      rack.drop(id)
+      byId.delete(id)
+    }
   }
-  return back
+  return back.reverse()
 }
 function merged<T extends object>(
   here: T | undefined,
