@@ -63,7 +63,14 @@ export const TONER = {
   scaleResolutionGrams: 0.01,
   targetPh: { min: 5, max: 5.6 },
   phases: [
-    { name: 'Water', role: 'water', lines: [{ material: 'aqua', fill: true }, { material: 'glycerin', percent: 4 }] }, // prettier-ignore
+    {
+      name: 'Water',
+      role: 'water',
+      lines: [
+        { material: 'aqua', fill: true },
+        { material: 'glycerin', percent: 4 },
+      ],
+    },
     {
       name: 'Last',
       role: 'cool-down',

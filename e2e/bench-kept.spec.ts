@@ -4,7 +4,10 @@ import { expect, test, type Page } from './helpers'
 import { allStored, slowStore } from './store-helpers'
 
 /** A picture of one dot. */
-const DOT = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg==', 'base64') // prettier-ignore
+const DOT = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg==',
+  'base64',
+)
 
 // Everything here is done with a store that answers late, now sooner and now later.
 test.beforeEach(({ context }) => slowStore(context, 0, 250))

@@ -1,5 +1,17 @@
 // A whole cream at the table with simulated instruments, and a batch that survives whatever happens to the page.
-import { at, button, done, place, pour, simulate, SMALL_CREAM, startBatch, step, TONER, truthOf } from './bench-helpers' // prettier-ignore
+import {
+  at,
+  button,
+  done,
+  place,
+  pour,
+  simulate,
+  SMALL_CREAM,
+  startBatch,
+  step,
+  TONER,
+  truthOf,
+} from './bench-helpers'
 import { expect, test, type Page } from './helpers'
 import { slowStore } from './store-helpers'
 
@@ -7,7 +19,8 @@ const speed = async (page: Page, label: string) => {
   await page.getByLabel('Heat and cold run').click()
   await page.getByRole('option', { name: label }).click()
 }
-const figure = async (page: Page, id: string) => Number((await page.getByTestId(id).innerText()).replace(/[^\d.]/g, '')) // prettier-ignore
+const figure = async (page: Page, id: string) =>
+  Number((await page.getByTestId(id).innerText()).replace(/[^\d.]/g, ''))
 /** Takes what lies on the scale for nothing, once it has settled. */
 const tare = async (page: Page) => {
   await button(page, 'Tare').click()
@@ -81,7 +94,8 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
   await place(page, 'B')
   await tare(page)
   await expect(page.getByText('The scale came back', { exact: false })).toHaveCount(0)
-  for (const material of ['Caprylic/capric triglyceride', 'Olivate emulsifier', 'Cetyl alcohol']) await pour(page, material) // prettier-ignore
+  for (const material of ['Caprylic/capric triglyceride', 'Olivate emulsifier', 'Cetyl alcohol'])
+    await pour(page, material)
   await done(page)
   await at(page, /Heat B/)
   await button(page, 'Into the hot bath').click()
@@ -143,7 +157,10 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
     await expect(button(page, new RegExp(`^Record 0?\\.?\\d`)).last()).toBeVisible()
     await expect(async () => {
       // once it is recorded the button asks for the next dose
-      const record = page.locator('form.entry').filter({ hasText: 'or drops' }).getByRole('button', { name: /^Record \d/ }) // prettier-ignore
+      const record = page
+        .locator('form.entry')
+        .filter({ hasText: 'or drops' })
+        .getByRole('button', { name: /^Record \d/ })
       if (await record.isVisible()) await record.click({ timeout: 500 })
       await expect(page.getByText('computed since the last dose')).toBeVisible({ timeout: 3000 })
     }).toPass()
@@ -172,11 +189,14 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
   const truth = await truthOf(page, id)
   const really = (line: number) => truth.vessels.reduce((sum, v) => sum + v.content[line]!, 0)
   const rows = page.getByRole('table').first().locator('tbody tr')
-  const weighed = async (row: number) => Number((await rows.nth(row).locator('td').nth(3).innerText()).replace(/[^\d.]/g, '')) // prettier-ignore
-  for (const line of [1, 2, 3, 4, 5, 6, 7]) expect(Math.abs((await weighed(line)) - really(line))).toBeLessThanOrEqual(0.0151) // prettier-ignore
+  const weighed = async (row: number) =>
+    Number((await rows.nth(row).locator('td').nth(3).innerText()).replace(/[^\d.]/g, ''))
+  for (const line of [1, 2, 3, 4, 5, 6, 7])
+    expect(Math.abs((await weighed(line)) - really(line))).toBeLessThanOrEqual(0.0151)
   const doses = truth.vessels.flatMap((v) => v.doses)
   expect(doses).toHaveLength(2)
-  for (const [i, dose] of doses.entries()) expect(Math.abs((await weighed(8 + i)) - dose.grams)).toBeLessThanOrEqual(0.0151) // prettier-ignore
+  for (const [i, dose] of doses.entries())
+    expect(Math.abs((await weighed(8 + i)) - dose.grams)).toBeLessThanOrEqual(0.0151)
   const total = truth.vessels.reduce((sum, v) => sum + v.grams, 0)
   expect(Math.abs((await figure(page, 'made')) - total)).toBeLessThan(0.06)
   await expect(page.getByText(/Glycerin: .* left so\./)).toBeVisible()
@@ -199,9 +219,14 @@ test.describe('on a phone held upright', () => {
               r.width > 0 &&
               e.closest('.p-hidden-accessible') === null &&
               Math.max(r.height, e.closest('label')?.clientHeight ?? 0) < 43.5,
-          ) // prettier-ignore
+          )
           .map(({ e, r }) => `${e.innerText || e.id} ${r.height}`)
-        return [...small, ...(document.documentElement.scrollWidth > 390 ? [`wide ${document.documentElement.scrollWidth}`] : [])] // prettier-ignore
+        return [
+          ...small,
+          ...(document.documentElement.scrollWidth > 390
+            ? [`wide ${document.documentElement.scrollWidth}`]
+            : []),
+        ]
       })
     await startBatch(page, TONER)
     expect(await faults()).toEqual([])

@@ -9,7 +9,15 @@ const DAY = 86_400_000
 /** A finished batch of the toner as a file: weighed, filled, and nothing more. */
 const batch = (id: string, code: string, lot?: string) => {
   const at = (minutes: number) => new Date(FILLED.getTime() + (minutes - 60) * 60_000).toISOString()
-  const weigh = (n: number, line: number, grams: number) => ({ n, at: at(n), step: null, type: 'weigh', line, grams, ...(lot ? { lot } : {}) }) // prettier-ignore
+  const weigh = (n: number, line: number, grams: number) => ({
+    n,
+    at: at(n),
+    step: null,
+    type: 'weigh',
+    line,
+    grams,
+    ...(lot ? { lot } : {}),
+  })
   return {
     format: 'omblet-batch',
     formatVersion: 1,
@@ -38,7 +46,8 @@ async function plan(page: Page, id: string, without: string[] = []) {
   await page.goto(`/keeping/${id}?plan=1`)
   const dialog = page.getByRole('dialog', { name: 'What to look at, and when' })
   await expect(dialog).toBeVisible()
-  for (const storage of without) await dialog.getByRole('checkbox', { name: new RegExp(`^${storage}`) }).uncheck() // prettier-ignore
+  for (const storage of without)
+    await dialog.getByRole('checkbox', { name: new RegExp(`^${storage}`) }).uncheck()
   await dialog.getByRole('button', { name: 'Watch it' }).click()
   await expect(page.getByRole('group', { name: 'Samples' })).toBeVisible()
   await stored(page)
@@ -96,7 +105,9 @@ test('a batch is watched for twelve weeks on a phone', async ({ page }) => {
   expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(2)
 })
 
-test('a missed week is not asked for, a mistyped reading is put right beside it, and left looks are left', async ({ page }) => {
+test('a missed week is not asked for, a mistyped reading is put right beside it, and left looks are left', async ({
+  page,
+}) => {
   await days(page, 0)
   await takeIn(page, batch('neap', 'NT-0320'))
   await plan(page, 'neap', ['Fridge', 'Warm', 'In use'])
@@ -106,7 +117,11 @@ test('a missed week is not asked for, a mistyped reading is put right beside it,
   await look(page, '7.9')
   await page.getByRole('button', { name: 'Done' }).click()
   await page.getByText(/^All answers/).click()
-  await page.getByRole('listitem').filter({ hasText: 'pH: 7.9' }).getByRole('link', { name: 'Put right' }).click()
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'pH: 7.9' })
+    .getByRole('link', { name: 'Put right' })
+    .click()
   await expect(asks(page)).toHaveText('What is its pH?')
   await page.locator('#look-value').fill('5.4')
   await page.getByRole('button', { name: 'Enter', exact: true }).click()
@@ -119,7 +134,7 @@ test('a missed week is not asked for, a mistyped reading is put right beside it,
   await stored(page)
   await page.getByRole('button', { name: 'Done' }).click()
   await expect(page.getByRole('button', { name: /^Look early: 4 weeks/ })).toBeVisible()
-}) // prettier-ignore
+})
 
 test('two tabs look at one batch: nothing is asked twice and nothing is lost', async ({ page, context }) => {
   await days(page, 0)
@@ -133,7 +148,9 @@ test('two tabs look at one batch: nothing is asked twice and nothing is lost', a
   }
   const dot =
     'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg=='
-  await page.getByTestId('look-photo').setInputFiles({ name: 'jar.png', mimeType: 'image/png', buffer: Buffer.from(dot, 'base64') }) // prettier-ignore
+  await page
+    .getByTestId('look-photo')
+    .setInputFiles({ name: 'jar.png', mimeType: 'image/png', buffer: Buffer.from(dot, 'base64') })
   await expect(page.getByText(/A photograph goes with it/)).toBeVisible()
   await page.getByRole('button', { name: 'As on the first day' }).click()
   await stored(page)
@@ -161,7 +178,9 @@ test('the calendar file is read back by another program, and again under the sam
     const download = page.waitForEvent('download')
     await page.getByRole('button', { name: 'Calendar file' }).click()
     const text = readFileSync(await (await download).path(), 'utf8')
-    return new ICAL.Component(ICAL.parse(text) as never).getAllSubcomponents('vevent').map((e) => new ICAL.Event(e)) // prettier-ignore
+    return new ICAL.Component(ICAL.parse(text) as never)
+      .getAllSubcomponents('vevent')
+      .map((e) => new ICAL.Event(e))
   }
   const [once, again] = [await file(), await file()]
   expect(once.length).toBeGreaterThan(10)
@@ -197,7 +216,9 @@ test('a colour is measured in a photograph, beside its card', async ({ page }) =
     const data = await picture(card, product)
     await page.goto('/keeping/neap/look?property=colour')
     await page.getByRole('button', { name: 'Measure it in a photograph' }).click()
-    await page.getByTestId('colour-photo').setInputFiles({ name: 'jar.png', mimeType: 'image/png', buffer: Buffer.from(data, 'base64') }) // prettier-ignore
+    await page
+      .getByTestId('colour-photo')
+      .setInputFiles({ name: 'jar.png', mimeType: 'image/png', buffer: Buffer.from(data, 'base64') })
     const box = (await page.locator('canvas').boundingBox())!
     await page.locator('canvas').click({ position: { x: box.width / 4, y: box.height / 2 } })
     await expect(page.getByText('Now the product.')).toBeVisible()
@@ -245,7 +266,10 @@ test('a lot that is off is followed to the batch that holds it', async ({ page }
 test('the example batches come with their weeks, and a patch test is written down', async ({ page }) => {
   await page.goto('/keeping')
   await page.getByRole('button', { name: 'Try three example batches' }).click()
-  await page.getByRole('link', { name: /Spindrift hand lotion/ }).first().click() // prettier-ignore
+  await page
+    .getByRole('link', { name: /Spindrift hand lotion/ })
+    .first()
+    .click()
   await expect(page.getByText('Look again.', { exact: true })).toBeVisible()
   await expect(page.getByText(/Layers after turn 3/).first()).toBeVisible()
   await page.getByRole('button', { name: 'Begin one' }).click()

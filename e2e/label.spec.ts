@@ -6,7 +6,10 @@ const button = (page: Page, name: string | RegExp) => page.getByRole('button', {
 /** A4 in points, and how many points a millimetre has. */
 const [WIDE, HIGH, MM] = [595, 842, 72 / 25.4]
 const boxes = (pdf: Buffer) =>
-  [...pdf.toString('latin1').matchAll(/\/MediaBox\s*\[\s*0\s+0\s+([\d.]+)\s+([\d.]+)\s*\]/g)].map((m) => [Math.round(Number(m[1])), Math.round(Number(m[2]))]) // prettier-ignore
+  [...pdf.toString('latin1').matchAll(/\/MediaBox\s*\[\s*0\s+0\s+([\d.]+)\s+([\d.]+)\s*\]/g)].map((m) => [
+    Math.round(Number(m[1])),
+    Math.round(Number(m[2])),
+  ])
 
 test('a batch gets its label on a half-used sheet of stickers, at its true size', async ({ page }) => {
   await openFormula(page, 'Harbour Fog face cream')

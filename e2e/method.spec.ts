@@ -71,7 +71,11 @@ test('where a phase goes is said on its sheet, chosen with one press, and travel
   await page.getByRole('link', { name: 'Method', exact: true }).click()
   await expect(page.getByText('Stir C into A').first()).toBeVisible()
   await expect(page.getByRole('img', { name: /vessels, .* flow together/ })).toBeVisible()
-  await page.getByRole('link', { name: 'Print', exact: true }).or(page.getByRole('button', { name: 'Print' })).first().click() // prettier-ignore
+  await page
+    .getByRole('link', { name: 'Print', exact: true })
+    .or(page.getByRole('button', { name: 'Print' }))
+    .first()
+    .click()
   await expect(page.getByText('Stir C into A', { exact: false }).first()).toBeVisible()
 })
 

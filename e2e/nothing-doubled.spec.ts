@@ -20,7 +20,9 @@ test('a backup restored where it was made changes nothing and says so', async ({
 
 test('a backup with something unsound in it brings the rest and names what is not', async ({ page }) => {
   await openHome(page)
-  const backup = JSON.parse(await backUp(page)) as { formulas: { id: string; formula: { name: string; batchGrams: number } }[] } // prettier-ignore
+  const backup = JSON.parse(await backUp(page)) as {
+    formulas: { id: string; formula: { name: string; batchGrams: number } }[]
+  }
   const [first, second] = backup.formulas
   Object.assign(first!, { id: 'torn' })
   Object.assign(first!.formula, { name: 'Torn Sail', batchGrams: -4 })
@@ -35,7 +37,16 @@ test('a backup with something unsound in it brings the rest and names what is no
 test('photographs go along in a backup by choice', async ({ page, browser, baseURL }) => {
   await startBatch(page, TONER)
   await page.keyboard.press('n')
-  await page.getByTestId('photo').setInputFiles({ name: 'jar.png', mimeType: 'image/png', buffer: Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg==', 'base64') }) // prettier-ignore
+  await page
+    .getByTestId('photo')
+    .setInputFiles({
+      name: 'jar.png',
+      mimeType: 'image/png',
+      buffer: Buffer.from(
+        'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg==',
+        'base64',
+      ),
+    })
   await page.getByLabel('What you see, smell or did').fill('As clear as the pool.')
   await button(page, 'Keep').click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
@@ -68,7 +79,11 @@ test('entries that an earlier Omblet left without a batch are shown, kept and re
         const request = indexedDB.open('omblet')
         request.onsuccess = () => {
           const tx = request.result.transaction('events', 'readwrite')
-          tx.objectStore('events').put({ batch: 'lost', n: 3, event: { n: 3, at: '2026-03-01T10:00:00.000Z', step: null, type: 'note', text: 'adrift' } }) // prettier-ignore
+          tx.objectStore('events').put({
+            batch: 'lost',
+            n: 3,
+            event: { n: 3, at: '2026-03-01T10:00:00.000Z', step: null, type: 'note', text: 'adrift' },
+          })
           tx.oncomplete = () => resolve(request.result.close())
         }
       }),

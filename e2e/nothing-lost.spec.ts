@@ -77,7 +77,10 @@ test.describe('a store that answers late', () => {
   })
 })
 
-test('a batch deleted in another tab takes nothing more, and comes back with what was entered', async ({ page, context }) => {
+test('a batch deleted in another tab takes nothing more, and comes back with what was entered', async ({
+  page,
+  context,
+}) => {
   await startBatch(page, TONER)
   await done(page)
   const other = await context.newPage()
@@ -94,7 +97,7 @@ test('a batch deleted in another tab takes nothing more, and comes back with wha
   await allStored(page)
   await page.reload()
   await expect(page.getByRole('row', { name: /Distilled water/ })).toContainText('95.00 g')
-}) // prettier-ignore
+})
 
 test('the undo of a deletion leaves alone what another tab stored since', async ({ page, context }) => {
   await openHome(page)
@@ -111,7 +114,10 @@ test('the undo of a deletion leaves alone what another tab stored since', async 
   const amounts = (await stored(page))
     .filter((r) => r.name.startsWith('Low Tide'))
     .map((r) => [r.name, JSON.parse(r.text).formula.phases[0].lines[0].percent])
-  expect(amounts).toEqual([['Low Tide toner', 9], ['Low Tide toner 2', 4]]) // prettier-ignore
+  expect(amounts).toEqual([
+    ['Low Tide toner', 9],
+    ['Low Tide toner 2', 4],
+  ])
 })
 
 test('what is deleted lies in the bin and comes back from there', async ({ page }) => {
@@ -130,7 +136,9 @@ test('what is deleted lies in the bin and comes back from there', async ({ page 
   await expect(page.getByLabel('Name of the formula')).toHaveValue('Low Tide toner')
 })
 
-test('an edit that cannot be stored stays over another formula and a reload, and is stored when there is room', async ({ page }) => {
+test('an edit that cannot be stored stays over another formula and a reload, and is stored when there is room', async ({
+  page,
+}) => {
   await openFormula(page, 'Low Tide toner')
   await fillDisk(page)
   await propanediol(page).fill('9')
@@ -153,7 +161,7 @@ test('an edit that cannot be stored stays over another formula and a reload, and
   await expect(propanediol(page)).toHaveValue('7.00')
   await saved(page)
   expect((await stored(page)).find((r) => r.name === 'Low Tide toner')!.text).toContain('"percent":7')
-}) // prettier-ignore
+})
 
 test('a conflict waits while another formula is looked at', async ({ page, context }) => {
   await openFormula(page, 'Low Tide toner')
@@ -187,45 +195,51 @@ plain('a full disk at the first visit says so, and one can still look and work',
   await expect(page.getByRole('link', { name: 'Low Tide toner' })).toBeVisible()
 })
 
-plain('a tab with an older Omblet is named, and this one goes on when it is closed', async ({ page, context }) => {
-  await page.goto('/favicon.svg')
-  await page.evaluate(
-    () =>
-      new Promise<void>((resolve, reject) => {
-        const request = indexedDB.open('omblet', 1)
-        request.onupgradeneeded = () => {
-          request.result.createObjectStore('formulas', { keyPath: 'id' })
-          request.result.createObjectStore('settings', { keyPath: 'key' })
-        }
-        request.onerror = () => reject(request.error)
-        request.onsuccess = () => resolve(Object.assign(window, { held: request.result }) && undefined)
-      }),
-  )
-  const next = await context.newPage()
-  await next.goto('/')
-  await expect(next.getByRole('heading', { name: 'Another tab holds the store' })).toBeVisible()
-  await page.close()
-  await expect(next.getByRole('link', { name: 'Low Tide toner' })).toBeVisible()
-}) // prettier-ignore
+plain(
+  'a tab with an older Omblet is named, and this one goes on when it is closed',
+  async ({ page, context }) => {
+    await page.goto('/favicon.svg')
+    await page.evaluate(
+      () =>
+        new Promise<void>((resolve, reject) => {
+          const request = indexedDB.open('omblet', 1)
+          request.onupgradeneeded = () => {
+            request.result.createObjectStore('formulas', { keyPath: 'id' })
+            request.result.createObjectStore('settings', { keyPath: 'key' })
+          }
+          request.onerror = () => reject(request.error)
+          request.onsuccess = () => resolve(Object.assign(window, { held: request.result }) && undefined)
+        }),
+    )
+    const next = await context.newPage()
+    await next.goto('/')
+    await expect(next.getByRole('heading', { name: 'Another tab holds the store' })).toBeVisible()
+    await page.close()
+    await expect(next.getByRole('link', { name: 'Low Tide toner' })).toBeVisible()
+  },
+)
 
-plain('after a newer Omblet the older page says so, and never that a formula was deleted', async ({ page, context }) => {
-  await openFormula(page, 'Low Tide toner')
-  const newer = await context.newPage()
-  await newer.goto('/favicon.svg')
-  await newer.evaluate(
-    () =>
-      new Promise<void>((resolve, reject) => {
-        const request = indexedDB.open('omblet', 99)
-        request.onerror = () => reject(request.error)
-        request.onsuccess = () => resolve(request.result.close())
-      }),
-  )
-  await propanediol(page).fill('9')
-  await expect(page.getByText('written by a newer Omblet', { exact: false })).toBeVisible()
-  await page.reload()
-  await expect(page.getByText('A newer Omblet has written this store', { exact: false })).toBeVisible()
-  await expect(page.getByRole('heading', { name: /deleted|not here/ })).toHaveCount(0)
-}) // prettier-ignore
+plain(
+  'after a newer Omblet the older page says so, and never that a formula was deleted',
+  async ({ page, context }) => {
+    await openFormula(page, 'Low Tide toner')
+    const newer = await context.newPage()
+    await newer.goto('/favicon.svg')
+    await newer.evaluate(
+      () =>
+        new Promise<void>((resolve, reject) => {
+          const request = indexedDB.open('omblet', 99)
+          request.onerror = () => reject(request.error)
+          request.onsuccess = () => resolve(request.result.close())
+        }),
+    )
+    await propanediol(page).fill('9')
+    await expect(page.getByText('written by a newer Omblet', { exact: false })).toBeVisible()
+    await page.reload()
+    await expect(page.getByText('A newer Omblet has written this store', { exact: false })).toBeVisible()
+    await expect(page.getByRole('heading', { name: /deleted|not here/ })).toHaveCount(0)
+  },
+)
 
 test('a keystroke in one tab makes others read what changed and nothing else', async ({ page, context }) => {
   const other = await context.newPage()
@@ -247,5 +261,7 @@ test('a keystroke in one tab makes others read what changed and nothing else', a
   await other.evaluate(() => ((window as unknown as { read: string[] }).read.length = 0))
   await propanediol(page).fill('6')
   await saved(page)
-  await expect.poll(() => other.evaluate(() => (window as unknown as { read: string[] }).read)).toEqual(['get formulas']) // prettier-ignore
+  await expect
+    .poll(() => other.evaluate(() => (window as unknown as { read: string[] }).read))
+    .toEqual(['get formulas'])
 })

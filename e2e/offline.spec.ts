@@ -21,63 +21,73 @@ const kept = (page: Page) =>
 plain.describe('without a network', () => {
   plain.use({ serviceWorkers: 'allow', baseURL: `http://localhost:${PORT}` })
 
-  plain('every leaf, the solver, a running batch and a new page work with the server gone', async ({ page, context }) => {
-    const server = await ownServer(PORT)
-    const faults: string[] = []
-    context.on('weberror', (error) => faults.push(error.error().message))
-    try {
-      await startBatch(page, TONER)
-      await kept(page)
-    } finally {
-      await server.kill()
-    }
-    await page.reload()
-    await at(page, /Wash/)
-    await done(page)
-    for (const grams of ['95', '4']) {
-      await page.getByLabel('What the scale shows').fill(grams)
+  plain(
+    'every leaf, the solver, a running batch and a new page work with the server gone',
+    async ({ page, context }) => {
+      const server = await ownServer(PORT)
+      const faults: string[] = []
+      context.on('weberror', (error) => faults.push(error.error().message))
+      try {
+        await startBatch(page, TONER)
+        await kept(page)
+      } finally {
+        await server.kill()
+      }
+      await page.reload()
+      await at(page, /Wash/)
+      await done(page)
+      for (const grams of ['95', '4']) {
+        await page.getByLabel('What the scale shows').fill(grams)
+        await page.getByLabel('What the scale shows').press('Enter')
+      }
+      await done(page)
+      await page.getByLabel('What the scale shows').fill('1')
       await page.getByLabel('What the scale shows').press('Enter')
-    }
-    await done(page)
-    await page.getByLabel('What the scale shows').fill('1')
-    await page.getByLabel('What the scale shows').press('Enter')
-    await expect(page.getByText('All of it is weighed')).toBeVisible()
-    await done(page)
-    await at(page, /Measure the pH/)
-    await page.getByLabel('pH', { exact: true }).fill('6,4')
-    await page.getByLabel('pH', { exact: true }).press('Enter')
-    await expect(page.getByTestId('ph-now')).toHaveText('6.40')
-    await allStored(page)
-    const font = await page.evaluate(() => [...document.fonts].filter((f) => f.status === 'loaded').map((f) => f.family)) // prettier-ignore
-    expect(font.join()).toContain('Atkinson')
+      await expect(page.getByText('All of it is weighed')).toBeVisible()
+      await done(page)
+      await at(page, /Measure the pH/)
+      await page.getByLabel('pH', { exact: true }).fill('6,4')
+      await page.getByLabel('pH', { exact: true }).press('Enter')
+      await expect(page.getByTestId('ph-now')).toHaveText('6.40')
+      await allStored(page)
+      const font = await page.evaluate(() =>
+        [...document.fonts].filter((f) => f.status === 'loaded').map((f) => f.family),
+      )
+      expect(font.join()).toContain('Atkinson')
 
-    // A page that is opened anew, and every leaf of a formula.
-    const fresh = await context.newPage()
-    await openFormula(fresh, 'Harbour Fog face cream')
-    await fresh.getByRole('link', { name: 'Emulsion', exact: true }).click()
-    await expect(fresh.getByRole('heading', { name: /emulsifier|oils spread/i }).first()).toBeVisible()
-    await fresh.getByRole('link', { name: 'pH', exact: true }).click()
-    await fresh.locator('.apexcharts-svg').first().waitFor()
-    await fresh.getByRole('link', { name: 'Method', exact: true }).click()
-    await expect(fresh.getByText(/Wash, dry and spray/).first()).toBeVisible()
-    await fresh.getByRole('link', { name: 'Versions', exact: true }).click()
-    await expect(fresh.getByRole('button', { name: 'Save a version' })).toBeVisible()
-    await fresh.getByRole('link', { name: 'Balance', exact: true }).click()
-    await fresh.getByLabel('Oil phase, percent').fill('26')
-    await expect(fresh.getByRole('row', { name: /^Oil phase .* 26\.00 %/ })).toBeVisible()
-    await fresh.goto('/start/label')
-    await fresh.getByLabel('Paste the list in the order of the label').fill('Aqua, Glycerin, Niacinamide 5 %, Phenoxyethanol') // prettier-ignore
-    await expect(fresh.getByText('A guess, never the original', { exact: false })).toBeVisible()
-    await fresh.goto('/start/recipe')
-    await button(fresh, 'Show an example').click()
-    await expect(fresh.getByText('Sunflower', { exact: false }).first()).toBeVisible()
-    await fresh.goto('/shelf')
-    await fresh.getByPlaceholder(/name|material/i).first().fill('niacinamide') // prettier-ignore
-    await expect(fresh.getByRole('link', { name: /Niacinamide/ }).first()).toBeVisible()
-    await fresh.goto('/bench')
-    await expect(fresh.getByRole('link', { name: /Neap toner/ })).toBeVisible()
-    expect(faults).toEqual([])
-  }) // prettier-ignore
+      // A page that is opened anew, and every leaf of a formula.
+      const fresh = await context.newPage()
+      await openFormula(fresh, 'Harbour Fog face cream')
+      await fresh.getByRole('link', { name: 'Emulsion', exact: true }).click()
+      await expect(fresh.getByRole('heading', { name: /emulsifier|oils spread/i }).first()).toBeVisible()
+      await fresh.getByRole('link', { name: 'pH', exact: true }).click()
+      await fresh.locator('.apexcharts-svg').first().waitFor()
+      await fresh.getByRole('link', { name: 'Method', exact: true }).click()
+      await expect(fresh.getByText(/Wash, dry and spray/).first()).toBeVisible()
+      await fresh.getByRole('link', { name: 'Versions', exact: true }).click()
+      await expect(fresh.getByRole('button', { name: 'Save a version' })).toBeVisible()
+      await fresh.getByRole('link', { name: 'Balance', exact: true }).click()
+      await fresh.getByLabel('Oil phase, percent').fill('26')
+      await expect(fresh.getByRole('row', { name: /^Oil phase .* 26\.00 %/ })).toBeVisible()
+      await fresh.goto('/start/label')
+      await fresh
+        .getByLabel('Paste the list in the order of the label')
+        .fill('Aqua, Glycerin, Niacinamide 5 %, Phenoxyethanol')
+      await expect(fresh.getByText('A guess, never the original', { exact: false })).toBeVisible()
+      await fresh.goto('/start/recipe')
+      await button(fresh, 'Show an example').click()
+      await expect(fresh.getByText('Sunflower', { exact: false }).first()).toBeVisible()
+      await fresh.goto('/shelf')
+      await fresh
+        .getByPlaceholder(/name|material/i)
+        .first()
+        .fill('niacinamide')
+      await expect(fresh.getByRole('link', { name: /Niacinamide/ }).first()).toBeVisible()
+      await fresh.goto('/bench')
+      await expect(fresh.getByRole('link', { name: /Neap toner/ })).toBeVisible()
+      expect(faults).toEqual([])
+    },
+  )
 })
 
 plain('a part that cannot be loaded says so and offers again; no click is dead', async ({ page }) => {

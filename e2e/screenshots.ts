@@ -53,7 +53,12 @@ const type = async (page: Page, label: string, value: string) => {
   const field = page.getByLabel(label, { exact: true })
   await field.fill(value)
   await field.press('Enter')
-  await page.waitForFunction((id) => document.getElementById(id!) === null || (document.getElementById(id!) as HTMLInputElement).value === '', await field.getAttribute('id').catch(() => 'gone')) // prettier-ignore
+  await page.waitForFunction(
+    (id) =>
+      document.getElementById(id!) === null ||
+      (document.getElementById(id!) as HTMLInputElement).value === '',
+    await field.getAttribute('id').catch(() => 'gone'),
+  )
 }
 /** Weighs each line of the step to its target. */
 const weigh = async (page: Page) => {

@@ -98,7 +98,9 @@ test('a recipe comes in from a spreadsheet; what is none is said', async ({ page
 test('an ingredient list gives ranges and a draft that is called a guess', async ({ page }) => {
   const solver = watchSolver(page)
   await page.goto('/start/label')
-  await page.getByLabel('Paste the list in the order of the label').fill('Aqua, Glycerin, Niacinamide 5 %, Propanediol, Phenoxyethanol, Xanthan Gum') // prettier-ignore
+  await page
+    .getByLabel('Paste the list in the order of the label')
+    .fill('Aqua, Glycerin, Niacinamide 5 %, Propanediol, Phenoxyethanol, Xanthan Gum')
   await expect(page.getByText('6 names · the 1 % line after', { exact: false })).toBeVisible()
   expect(solver()).toBeGreaterThan(0)
   const row = page.getByRole('row').filter({ hasText: 'Niacinamide' })
@@ -108,7 +110,9 @@ test('an ingredient list gives ranges and a draft that is called a guess', async
     .getByLabel('Paste the list in the order of the label')
     .fill('Aqua, Niacinamide 10 %, Glycerin 20 %')
   await expect(page.getByText('No amounts fit this list', { exact: false })).toBeVisible()
-  await page.getByLabel('Paste the list in the order of the label').fill('Aqua, Glycerin, Niacinamide 5 %, Phenoxyethanol') // prettier-ignore
+  await page
+    .getByLabel('Paste the list in the order of the label')
+    .fill('Aqua, Glycerin, Niacinamide 5 %, Phenoxyethanol')
   await page.getByRole('button', { name: 'Make the draft a formula' }).click()
   await expect(page.getByLabel('Name of the formula')).toHaveValue('A guess from a label')
 })
@@ -116,7 +120,9 @@ test('an ingredient list gives ranges and a draft that is called a guess', async
 test('two lists of one product show what changed, and a texture narrows what can be', async ({ page }) => {
   await page.goto('/start/label')
   const list = page.getByLabel('Paste the list in the order of the label')
-  await list.fill('Aqua, Squalane, Glycerin, Cetearyl Olivate, Sorbitan Olivate, Panthenol, Phenoxyethanol, Ethylhexylglycerin') // prettier-ignore
+  await list.fill(
+    'Aqua, Squalane, Glycerin, Cetearyl Olivate, Sorbitan Olivate, Panthenol, Phenoxyethanol, Ethylhexylglycerin',
+  )
   const most = page.getByRole('row').filter({ hasText: 'Squalane' }).locator('td').nth(2)
   await expect(most).toBeVisible()
   const before = Number(await most.innerText())
@@ -171,7 +177,6 @@ test('a balance is shown before it is taken, as one step, and says what contradi
     'beeswax',
     'dimethicone',
   ])
-    // prettier-ignore
     await page.getByLabel(name).check()
   await expect(page.getByText('An oil phase of 38 %', { exact: false })).toContainText(
     'cannot be had together',

@@ -9,16 +9,25 @@ export const slowStore = (where: Page | BrowserContext, least: number, most = le
   where.addInitScript(
     ([low, high]) => {
       const { addEventListener } = EventTarget.prototype
-      IDBTransaction.prototype.addEventListener = function (this: IDBTransaction, type: string, listener: unknown, options?: unknown) {
+      IDBTransaction.prototype.addEventListener = function (
+        this: IDBTransaction,
+        type: string,
+        listener: unknown,
+        options?: unknown,
+      ) {
         const late =
           type === 'complete' && typeof listener === 'function'
-            ? (event: Event) => void setTimeout(() => (listener as (e: Event) => void).call(this, event), low! + Math.random() * (high! - low!))
+            ? (event: Event) =>
+                void setTimeout(
+                  () => (listener as (e: Event) => void).call(this, event),
+                  low! + Math.random() * (high! - low!),
+                )
             : listener
         addEventListener.call(this, type, late as EventListener, options as AddEventListenerOptions)
       } as typeof addEventListener
     },
     [least, most],
-  ) // prettier-ignore
+  )
 
 /** Nothing waits to be stored any more. */
 export const allStored = (page: Page) => page.waitForFunction(() => !document.querySelector('[data-storing]'))

@@ -51,14 +51,22 @@ const CREAM = {
 }
 
 interface Told {
-  steps: { kind: string; title: string; vessel: string; celsius: number | null; lines: { grams: number }[]; from: string[] }[] // prettier-ignore
+  steps: {
+    kind: string
+    title: string
+    vessel: string
+    celsius: number | null
+    lines: { grams: number }[]
+    from: string[]
+  }[]
 }
 
 const speed = async (page: Page, label: string) => {
   await page.getByLabel('Heat and cold run').click()
   await page.getByRole('option', { name: label }).click()
 }
-const celsius = async (page: Page) => Number((await page.getByTestId('celsius').innerText()).replace(/[^\d.]/g, '')) // prettier-ignore
+const celsius = async (page: Page) =>
+  Number((await page.getByTestId('celsius').innerText()).replace(/[^\d.]/g, ''))
 
 async function weigh(page: Page, vessel: string, lines: number) {
   const put = button(page, `Put beaker ${vessel} on the scale`)
@@ -131,7 +139,9 @@ test('a three-part cream with an acid premix is made as the leaf, the paper and 
   const wanted = [24, 3, 151.0, 6, 20, 6, 8, 2]
   const sum = wanted.reduce((x, y) => x + y, 0)
   wanted[2] = 200 - (sum - 151)
-  filled.content.forEach((grams, line) => expect(Math.abs(grams - wanted[line]!)).toBeLessThan(wanted[line]! * 0.05 + 0.1)) // prettier-ignore
+  filled.content.forEach((grams, line) =>
+    expect(Math.abs(grams - wanted[line]!)).toBeLessThan(wanted[line]! * 0.05 + 0.1),
+  )
   for (const v of vessels) if (v !== filled) expect(v.grams).toBeLessThan(0.5)
 
   // What the Bench did is what leaf and paper of the same formula say.

@@ -11,11 +11,33 @@ const LOTION = {
   scaleResolutionGrams: 0.01,
   method: { choices: { heating: 'melt', cooling: 'bath' } },
   phases: [
-    { name: 'Water', role: 'water', heatToC: 72, lines: [{ material: 'aqua', fill: true }, { material: 'glycerin', percent: 4 }] },
-    { name: 'Oil', role: 'oil', heatToC: 72, lines: [{ material: 'caprylic/capric triglyceride', percent: 10 }, { material: 'cetyl alcohol', percent: 2 }, { material: 'glyceryl stearate, PEG-100 stearate', percent: 3.5 }] },
-    { name: 'Cool-down', role: 'cool-down', belowC: 40, lines: [{ material: 'phenoxyethanol, ethylhexylglycerin', percent: 1 }] },
+    {
+      name: 'Water',
+      role: 'water',
+      heatToC: 72,
+      lines: [
+        { material: 'aqua', fill: true },
+        { material: 'glycerin', percent: 4 },
+      ],
+    },
+    {
+      name: 'Oil',
+      role: 'oil',
+      heatToC: 72,
+      lines: [
+        { material: 'caprylic/capric triglyceride', percent: 10 },
+        { material: 'cetyl alcohol', percent: 2 },
+        { material: 'glyceryl stearate, PEG-100 stearate', percent: 3.5 },
+      ],
+    },
+    {
+      name: 'Cool-down',
+      role: 'cool-down',
+      belowC: 40,
+      lines: [{ material: 'phenoxyethanol, ethylhexylglycerin', percent: 1 }],
+    },
   ],
-} // prettier-ignore
+}
 
 /** The trials as they stand in the browser's own store. */
 const storedTrials = (page: Page) =>
@@ -44,7 +66,8 @@ async function makeIt(page: Page): Promise<string[]> {
   while (!(await over.isVisible())) {
     const now = await title.innerText()
     if (/^(Weigh|Add|Stir|Pour|Dissolve)/.test(now)) {
-      if (await put.first().isVisible()) await place(page, (await put.first().innerText()).replace(/.*beaker (\S+) .*/s, '$1')) // prettier-ignore
+      if (await put.first().isVisible())
+        await place(page, (await put.first().innerText()).replace(/.*beaker (\S+) .*/s, '$1'))
       if (await pour.first().isVisible()) {
         await button(page, 'Tare').click()
         await expect(button(page, 'Settling…')).toHaveCount(0)
@@ -144,7 +167,8 @@ test('five emulsifiers are set up, made from one base, judged blind by three on 
     const name = trial!.plan.people.find((p) => p.id === sitting.person)!.name
     const foreign = sittings.filter((s) => s !== sitting).flatMap((s) => s.served.map((x) => x.code))
     await button(page, new RegExp(`^${name}`)).click()
-    const sampleOf = (code: string) => trial!.samples.findIndex((s) => s.id === sitting.served.find((x) => x.code === code)!.sample) // prettier-ignore
+    const sampleOf = (code: string) =>
+      trial!.samples.findIndex((s) => s.id === sitting.served.find((x) => x.code === code)!.sample)
     for (const { code } of sitting.served) {
       await expect(page.getByRole('heading', { name: code })).toBeVisible()
       await unseen(foreign)
@@ -173,7 +197,9 @@ test('five emulsifiers are set up, made from one base, judged blind by three on 
   expect(closed).not.toMatch(/spreads further|Friedman/)
 
   await button(page, 'Open the codes and read the result').click()
-  await expect(page.getByText(/^E spreads further than the reference \(by 8\.0 of 10; 3 of 3 people\)/).first()).toBeVisible() // prettier-ignore
+  await expect(
+    page.getByText(/^E spreads further than the reference \(by 8\.0 of 10; 3 of 3 people\)/).first(),
+  ).toBeVisible()
   await expect(page.getByText('Too alike to tell.').first()).toBeVisible()
   await page.setViewportSize({ width: 1280, height: 800 })
 
@@ -210,7 +236,8 @@ test('a trial alone with triangles: seconds, going back, and what cannot be yet'
   await page.getByLabel(/^Levels/).fill('2; 6,5')
   await expect(page.locator('.options li')).toHaveCount(2)
   await page.getByRole('textbox', { name: /Who judges/ }).fill('Ina')
-  for (const name of ['Spread', 'Whiteness', 'Tack', 'Greasiness', 'Softness']) await page.getByLabel(name).uncheck() // prettier-ignore
+  for (const name of ['Spread', 'Whiteness', 'Tack', 'Greasiness', 'Softness'])
+    await page.getByLabel(name).uncheck()
   await page.getByLabel(/Triangles/).check()
   await expect(page.getByText(/Alone, plan at least 6 rounds/)).toBeVisible()
   await button(page, 'Set it up').click()
@@ -250,5 +277,10 @@ test('a trial alone with triangles: seconds, going back, and what cannot be yet'
   await expect(page.getByRole('heading', { name: 'Nothing is compared yet' })).toBeVisible()
   await expect(button(page, 'Undo')).toHaveCount(1)
   await button(page, 'Undo').click()
-  await expect(page.getByRole('link', { name: /the amount|How much/i }).or(page.locator('.row')).first()).toBeVisible() // prettier-ignore
+  await expect(
+    page
+      .getByRole('link', { name: /the amount|How much/i })
+      .or(page.locator('.row'))
+      .first(),
+  ).toBeVisible()
 })

@@ -19,7 +19,8 @@ const faults = (page: Page, ticks: number) =>
           .map((e) => `${e.tagName.toLowerCase()}.${e.className}`)
         found.push(`scrolls sideways by ${root.scrollWidth - innerWidth} px: ${wide.join(', ')}`)
       }
-      const named = (e: Element) => (e.getAttribute('aria-label') ?? e.textContent ?? '').trim().slice(0, 40) || e.className // prettier-ignore
+      const named = (e: Element) =>
+        (e.getAttribute('aria-label') ?? e.textContent ?? '').trim().slice(0, 40) || e.className
       const seen = (e: Element) =>
         (e as HTMLElement).checkVisibility({ visibilityProperty: true, opacityProperty: false })
       for (const e of document.querySelectorAll('button, [role="button"], input[type="checkbox"], summary')) {
@@ -29,7 +30,8 @@ const faults = (page: Page, ticks: number) =>
         const held = e.closest('label')?.getBoundingClientRect()
         const high = Math.max(box.height, held?.height ?? 0)
         const wide = Math.max(box.width, held?.width ?? 0)
-        if (high < wanted - 0.5 || wide < wanted - 0.5) found.push(`too small to hit, ${Math.round(box.width)} by ${Math.round(box.height)}: ${named(e)}`) // prettier-ignore
+        if (high < wanted - 0.5 || wide < wanted - 0.5)
+          found.push(`too small to hit, ${Math.round(box.width)} by ${Math.round(box.height)}: ${named(e)}`)
       }
       for (const e of document.querySelectorAll<HTMLElement>(
         'h1, h2, h3, button, label, th, legend, summary, .p-select-label',
@@ -41,10 +43,10 @@ const faults = (page: Page, ticks: number) =>
           e.clientWidth > 1 &&
           getComputedStyle(e).overflowX !== 'visible'
         )
-          // prettier-ignore
           found.push(`cut: ${named(e)}`)
       for (const e of document.querySelectorAll('a'))
-        if (seen(e) && /^rgb\((0, 0, 238|85, 26, 139)\)$/.test(getComputedStyle(e).color)) found.push(`a link in no colour of ours: ${named(e)}`) // prettier-ignore
+        if (seen(e) && /^rgb\((0, 0, 238|85, 26, 139)\)$/.test(getComputedStyle(e).color))
+          found.push(`a link in no colour of ours: ${named(e)}`)
       return found
     },
     [LEAST, ticks] as const,

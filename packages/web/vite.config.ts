@@ -3,13 +3,20 @@ import { defineConfig, type Plugin } from 'vite'
 import vue from '@vitejs/plugin-vue'
 import { VitePWA } from 'vite-plugin-pwa'
 
-const FONTS = ['@fontsource-variable/atkinson-hyperlegible-next', '@fontsource-variable/atkinson-hyperlegible-mono', 'primeicons'] // prettier-ignore
+const FONTS = [
+  '@fontsource-variable/atkinson-hyperlegible-next',
+  '@fontsource-variable/atkinson-hyperlegible-mono',
+  'primeicons',
+]
 
 /** The licences of what comes in by a style sheet, beside those of the scripts. */
 const fontLicences = (): Plugin => ({
   name: 'omblet-font-licences',
   generateBundle() {
-    const texts = FONTS.map((name) => `# ${name}\n\n${readFileSync(new URL(`../../node_modules/${name}/LICENSE`, import.meta.url), 'utf8')}`) // prettier-ignore
+    const texts = FONTS.map(
+      (name) =>
+        `# ${name}\n\n${readFileSync(new URL(`../../node_modules/${name}/LICENSE`, import.meta.url), 'utf8')}`,
+    )
     this.emitFile({ type: 'asset', fileName: 'licences-fonts.md', source: texts.join('\n\n') })
   },
 })

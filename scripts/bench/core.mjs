@@ -112,7 +112,11 @@ function souring() {
   const serum = assess(twelveFamilies)
   const { system } = serum.waterPhase
   const solves = timed(6000, (i) => solvePh({ ...system, strongCharge: system.strongCharge + i * 1e-6 }))
-  say(`one pH of ${system.families.length} families, median`, `${(quantile(solves, 0.5) * 1000).toFixed(0)} µs`, '100 µs') // prettier-ignore
+  say(
+    `one pH of ${system.families.length} families, median`,
+    `${(quantile(solves, 0.5) * 1000).toFixed(0)} µs`,
+    '100 µs',
+  )
   const wish = { model: phModelOf(serum), adjuster: 'sodium-hydroxide', strengthPercent: 10 }
   const maxPercent = spanOf(wish.model, wish.adjuster, 10, 5, 0)
   const curves = timed(60, () => phCurve({ ...wish, maxPercent, points: 200, samples: 200 }))

@@ -22,6 +22,9 @@ const timeOf = (text) => {
 export function growth() {
   for (const [what, make] of HOSTILE) {
     const [once, twice] = [timeOf(make(500)), timeOf(make(1000))]
-    say(`recipe of 1,000 times ${what}`, `${twice.toFixed(0)} ms, × ${(twice / Math.max(5, once)).toFixed(1)} of half`) // prettier-ignore
+    say(
+      `recipe of 1,000 times ${what}`,
+      `${twice.toFixed(0)} ms, × ${(twice / Math.max(5, once)).toFixed(1)} of half`,
+    )
   }
 }

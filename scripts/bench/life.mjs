@@ -15,18 +15,50 @@ function lifetime() {
   const info = (i) => ({ id: `b${i}`, code: `B-${i}`, name: formula(i).name, formulaId: `f${i}`, who: 'Ina' })
   const events = (i) => [
     { n: 0, at: at(i), step: null, type: 'start', formula: formula(i), version: null },
-    ...Array.from({ length: 12 }, (_, n) => ({ n: n + 1, at: at(i), step: null, type: 'weigh', line: n % 3, grams: 1 + n })), // prettier-ignore
+    ...Array.from({ length: 12 }, (_, n) => ({
+      n: n + 1,
+      at: at(i),
+      step: null,
+      type: 'weigh',
+      line: n % 3,
+      grams: 1 + n,
+    })),
     { n: 13, at: at(i), step: null, type: 'finish', outcome: 'kept', filledGrams: 90 },
   ]
   return {
     format: 'omblet-backup',
     formatVersion: 1,
     savedAt: at(COUNT.formulas),
-    formulas: Array.from({ length: COUNT.formulas }, (_, i) => ({ id: `f${i}`, createdAt: at(i), updatedAt: at(i), formula: formula(i), versions: [] })), // prettier-ignore
-    materials: Array.from({ length: COUNT.materials }, (_, i) => ({ id: `own-${i}`, name: `Harbour herb ${i}`, inci: [`Marina Herba ${i} Extract`], functions: ['skin conditioning'], kind: 'extract', solubility: ['water'], phase: 'water', charge: 'none', origin: 'plant', source: 'entered by the maker', confidence: 'medium', own: true })), // prettier-ignore
+    formulas: Array.from({ length: COUNT.formulas }, (_, i) => ({
+      id: `f${i}`,
+      createdAt: at(i),
+      updatedAt: at(i),
+      formula: formula(i),
+      versions: [],
+    })),
+    materials: Array.from({ length: COUNT.materials }, (_, i) => ({
+      id: `own-${i}`,
+      name: `Harbour herb ${i}`,
+      inci: [`Marina Herba ${i} Extract`],
+      functions: ['skin conditioning'],
+      kind: 'extract',
+      solubility: ['water'],
+      phase: 'water',
+      charge: 'none',
+      origin: 'plant',
+      source: 'entered by the maker',
+      confidence: 'medium',
+      own: true,
+    })),
     lots: [],
     changes: [],
-    batches: Array.from({ length: COUNT.batches }, (_, i) => ({ format: 'omblet-batch', formatVersion: 1, batch: info(i), events: events(i), photos: [] })), // prettier-ignore
+    batches: Array.from({ length: COUNT.batches }, (_, i) => ({
+      format: 'omblet-batch',
+      formatVersion: 1,
+      batch: info(i),
+      events: events(i),
+      photos: [],
+    })),
   }
 }
 
@@ -116,7 +148,10 @@ async function searched(page) {
     .waitFor()
   const shelf = await keys(page, page.getByLabel(/Search/).first(), 'harbour herb 49')
   say('search among 5,517 materials, first key', `${Math.round(shelf[0])} ms`)
-  say('search among 5,517 materials, worst of the further keys', `${Math.round(Math.max(...shelf.slice(1)))} ms`) // prettier-ignore
+  say(
+    'search among 5,517 materials, worst of the further keys',
+    `${Math.round(Math.max(...shelf.slice(1)))} ms`,
+  )
   await page.goto('/bench')
   const began = Date.now()
   await page.getByText('2000 batches').waitFor()
@@ -125,10 +160,33 @@ async function searched(page) {
 
 /** A sheet of 300 lines. */
 async function longSheet(page) {
-  const many = { format: 'omblet-formula', formatVersion: 1, name: 'Three Hundred', batchGrams: 1000, phases: [0, 1, 2].map((p) => ({ name: `P${p}`, role: ['water', 'oil', 'cool-down'][p], lines: Array.from({ length: 100 }, (_, i) => (p + i === 0 ? { material: 'aqua', fill: true } : { material: ['glycerin', 'squalane', 'panthenol', 'niacinamide', 'jojoba oil'][i % 5], percent: 0.1 })) })) } // prettier-ignore
+  const many = {
+    format: 'omblet-formula',
+    formatVersion: 1,
+    name: 'Three Hundred',
+    batchGrams: 1000,
+    phases: [0, 1, 2].map((p) => ({
+      name: `P${p}`,
+      role: ['water', 'oil', 'cool-down'][p],
+      lines: Array.from({ length: 100 }, (_, i) =>
+        p + i === 0
+          ? { material: 'aqua', fill: true }
+          : {
+              material: ['glycerin', 'squalane', 'panthenol', 'niacinamide', 'jojoba oil'][i % 5],
+              percent: 0.1,
+            },
+      ),
+    })),
+  }
   await page.goto('/formulas')
   await page.locator('article.formula').first().waitFor()
-  await page.getByTestId('file-picker').setInputFiles({ name: 'many.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(many)) }) // prettier-ignore
+  await page
+    .getByTestId('file-picker')
+    .setInputFiles({
+      name: 'many.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify(many)),
+    })
   await page.locator('.p-toast').getByRole('button', { name: 'Open' }).click()
   const cell = page.getByRole('textbox', { name: 'Squalane, percent' }).first()
   await cell.waitFor()

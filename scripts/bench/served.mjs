@@ -7,7 +7,15 @@ import { chromium } from '@playwright/test'
 
 const root = new URL('../..', import.meta.url).pathname
 const PORT = 4397
-const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--enable-precise-memory-info'] // prettier-ignore
+const ARGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--enable-precise-memory-info',
+]
 
 /** Does something with a way to new browsers, in which nothing is stored; stops all afterwards. */
 export async function served(work) {
@@ -16,7 +24,11 @@ export async function served(work) {
     folders.push(mkdtempSync(join(tmpdir(), 'omblet-bench-')))
     return folders.at(-1)
   }
-  const server = spawn(`${root}/node_modules/.bin/tsx`, [`${root}/packages/server/src/main.ts`], { cwd: root, env: { ...process.env, PORT: String(PORT) }, stdio: ['ignore', 'pipe', 'inherit'] }) // prettier-ignore
+  const server = spawn(`${root}/node_modules/.bin/tsx`, [`${root}/packages/server/src/main.ts`], {
+    cwd: root,
+    env: { ...process.env, PORT: String(PORT) },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
   let browser
   try {
     await new Promise((resolve, reject) => {
@@ -37,7 +49,11 @@ export async function served(work) {
           })
         ).pages()[0]
 
-      const context = await browser.newContext({ baseURL: `http://localhost:${PORT}`, viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' }) // prettier-ignore
+      const context = await browser.newContext({
+        baseURL: `http://localhost:${PORT}`,
+        viewport: { width: 1280, height: 800 },
+        serviceWorkers: 'block',
+      })
       return context.newPage()
     })
   } finally {

@@ -52,7 +52,11 @@ export async function sheet(page) {
     say(what, `${quantile(samples, 0.95).toFixed(1)} ms`, aim)
     say('  median', `${quantile(samples, 0.5).toFixed(1)} ms`)
   }
-  told(`keystroke, ${linesIn(formula)} lines: work to the layout, 95 % under`, keys.map((k) => k.worked), '16.7 ms') // prettier-ignore
+  told(
+    `keystroke, ${linesIn(formula)} lines: work to the layout, 95 % under`,
+    keys.map((k) => k.worked),
+    '16.7 ms',
+  )
   told(
     '  to the end of the frame that shows it, 95 % under',
     keys.map((k) => k.shown),

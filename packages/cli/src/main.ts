@@ -46,7 +46,11 @@ const USAGE = `Usage:
 
 A FILE that is - is read from standard input. Words behind -- are never options.`
 
-const VERSION = (JSON.parse(readFileSync(fileURLToPath(new URL('../package.json', import.meta.url)), 'utf8')) as { version: string }).version // prettier-ignore
+const VERSION = (
+  JSON.parse(readFileSync(fileURLToPath(new URL('../package.json', import.meta.url)), 'utf8')) as {
+    version: string
+  }
+).version
 
 const out = (text: string) => process.stdout.write(`${text}\n`)
 // A reader that stops early (head, a closed pipe) is no fault of ours; a full disk is said in one line.

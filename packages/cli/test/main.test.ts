@@ -204,11 +204,14 @@ describe('parse', () => {
 })
 
 describe('the command line itself', () => {
-  it.each([['-h'], ['--help'], ['help'], ['check', '--help'], ['ph', '-h']])('%s %s tells how it is used', async (...args) => {
-    const { code, out } = await run(...args.filter(Boolean))
-    expect(code).toBe(0)
-    expect(out).toMatch(/^Usage:/)
-  }) // prettier-ignore
+  it.each([['-h'], ['--help'], ['help'], ['check', '--help'], ['ph', '-h']])(
+    '%s %s tells how it is used',
+    async (...args) => {
+      const { code, out } = await run(...args.filter(Boolean))
+      expect(code).toBe(0)
+      expect(out).toMatch(/^Usage:/)
+    },
+  )
   it('tells its version', async () => {
     const { code, out } = await run('--version')
     expect([code, /^\d+\.\d+\.\d+\n$/.test(out)]).toEqual([0, true])
@@ -232,7 +235,14 @@ describe('the command line itself', () => {
   })
 
   const omblet = (args: string, input = '') =>
-    spawnSync('bash', ['-c', `"${process.execPath}" "${fileURLToPath(new URL('../bin/omblet.mjs', import.meta.url))}" ${args}`], { input, encoding: 'utf8', cwd: folder, env: { ...process.env, INIT_CWD: folder } }) // prettier-ignore
+    spawnSync(
+      'bash',
+      [
+        '-c',
+        `"${process.execPath}" "${fileURLToPath(new URL('../bin/omblet.mjs', import.meta.url))}" ${args}`,
+      ],
+      { input, encoding: 'utf8', cwd: folder, env: { ...process.env, INIT_CWD: folder } },
+    )
   it('reads standard input, and what parse writes check reads', () => {
     const parsed = omblet('parse -', 'Neap gel\nWater to 100 %\nGlycerin 4 %\n')
     expect(parsed.status).toBe(0)

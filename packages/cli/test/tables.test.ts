@@ -9,12 +9,19 @@ describe('omblet label', () => {
     const file = write('toner.json', toner)
     const { code, out } = await run('label', file, '--region', 'us', '--millilitres', '50')
     expect(code).toBe(0)
-    const l = JSON.parse(out) as { ingredients: { name: string; percent: number | null }[]; missing: string[]; useWithin: object } // prettier-ignore
+    const l = JSON.parse(out) as {
+      ingredients: { name: string; percent: number | null }[]
+      missing: string[]
+      useWithin: object
+    }
     expect(l.ingredients[0]!.name).toBe('Water')
     expect(l.ingredients.find((i) => i.name.startsWith('Avena Sativa'))!.percent).toBeNull()
     expect(l.missing).toEqual(['name and address', 'make-up of my herb infusion'])
     expect(l.useWithin).toMatchObject({ closedMonths: 6, openedMonths: 3 })
-    const eu = JSON.parse((await run('label', file)).out) as { ingredients: { name: string }[]; missing: string[] } // prettier-ignore
+    const eu = JSON.parse((await run('label', file)).out) as {
+      ingredients: { name: string }[]
+      missing: string[]
+    }
     expect(eu.ingredients[0]!.name).toBe('Aqua')
     expect(eu.missing).toContain('content')
   })
@@ -22,7 +29,10 @@ describe('omblet label', () => {
     const file = write('toner.json', toner)
     const { code, out } = await run('label', file, 'nowhere.json', '--grams', '50')
     expect(code).toBe(2)
-    const lines = out.trim().split('\n').map((l) => JSON.parse(l) as { file: string; error?: string }) // prettier-ignore
+    const lines = out
+      .trim()
+      .split('\n')
+      .map((l) => JSON.parse(l) as { file: string; error?: string })
     expect(lines.map((l) => l.file)).toEqual([file, 'nowhere.json'])
     expect(lines[1]!.error).toContain('does not exist')
   })
@@ -45,7 +55,12 @@ describe('omblet cost', () => {
     const prices = write('prices.csv', 'material,price,pack_grams\nglycerin,5,500\npropanediol,16,1000\n')
     const { code, out } = await run('cost', write('toner.json', toner), '--prices', prices)
     expect(code).toBe(0)
-    const c = JSON.parse(out) as { batch: number; per100Grams: number; lines: { material: string; grams: number; cost: number | null }[]; unpriced: string[] } // prettier-ignore
+    const c = JSON.parse(out) as {
+      batch: number
+      per100Grams: number
+      lines: { material: string; grams: number; cost: number | null }[]
+      unpriced: string[]
+    }
     // 6 g glycerin at 0.01 and 8 g propanediol at 0.016
     expect(c.batch).toBeCloseTo(0.188, 6)
     expect(c.per100Grams).toBeCloseTo(0.094, 6)
@@ -76,7 +91,17 @@ describe('omblet trend', () => {
     const { code, out } = await run('trend', write('ph.csv', readings), '--low', '5,2')
     expect(code).toBe(0)
     const t = JSON.parse(out) as Record<string, number>
-    expect(Object.keys(t)).toEqual(['n', 'intercept', 'slopePerDay', 'slopeStandardError', 'slopeLow', 'slopeHigh', 'residualSd', 'p', 'crossesOnDay']) // prettier-ignore
+    expect(Object.keys(t)).toEqual([
+      'n',
+      'intercept',
+      'slopePerDay',
+      'slopeStandardError',
+      'slopeLow',
+      'slopeHigh',
+      'residualSd',
+      'p',
+      'crossesOnDay',
+    ])
     expect(t['n']).toBe(8)
     expect(t['crossesOnDay']).toBeCloseTo(128.87, 2)
   })
@@ -112,7 +137,11 @@ describe('omblet trial', () => {
   it('prints what the scores tell, and who is left out beside it', async () => {
     const { code, out, err } = await run('trial', write('wax.json', JSON.stringify(trial)))
     expect(code).toBe(0)
-    const told = JSON.parse(out) as { attributes: { means: object; friedman: { q: number } }[]; triangle: null; pairs: [] } // prettier-ignore
+    const told = JSON.parse(out) as {
+      attributes: { means: object; friedman: { q: number } }[]
+      triangle: null
+      pairs: []
+    }
     expect(told.attributes[0]).toMatchObject({
       id: 'spread',
       means: { a: 4, b: 7 },

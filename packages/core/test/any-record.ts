@@ -23,7 +23,7 @@ import {
   type Lot,
   type Phase,
 } from '../src/index.ts'
-import { ROLES, type Custom } from '../src/shapes/formula.ts' // prettier-ignore
+import { ROLES, type Custom } from '../src/shapes/formula.ts'
 
 /** Texts as people and accidents write them. */
 const words = (most: number) => fc.string({ unit: 'grapheme', maxLength: Math.min(24, most) })
@@ -37,8 +37,19 @@ const anyCustom = fc.record(
     usage: fc.constant({ min: 0.5, max: 4 }),
     ph: fc.constant({ min: 4, max: 7 }),
     charge: fc.constantFrom('nonionic' as const, 'cationic' as const),
-    parts: fc.array(fc.record({ material: fc.constantFrom('aqua', 'glycerin', 'sea mist base'), percent: fc.double({ min: 0.1, max: 60, noNaN: true }) }), { maxLength: 3 }), // prettier-ignore
-    acidBase: fc.constant<NonNullable<Custom['acidBase']>>({ molarMass: 120, pKa: [4.2], chargeFullyProtonated: 0, counterIonCharge: 0 }), // prettier-ignore
+    parts: fc.array(
+      fc.record({
+        material: fc.constantFrom('aqua', 'glycerin', 'sea mist base'),
+        percent: fc.double({ min: 0.1, max: 60, noNaN: true }),
+      }),
+      { maxLength: 3 },
+    ),
+    acidBase: fc.constant<NonNullable<Custom['acidBase']>>({
+      molarMass: 120,
+      pKa: [4.2],
+      chargeFullyProtonated: 0,
+      counterIonCharge: 0,
+    }),
   },
   { requiredKeys: [] },
 )
@@ -50,7 +61,10 @@ const anyLine: fc.Arbitrary<Line> = fc
     ),
     fc.oneof(fc.record({ percent: amount(40) }), fc.record({ grams: amount(100) }), fc.constant({})),
     fc.option(anyCustom, { nil: undefined, freq: 5 }),
-    fc.record({ note: words(60), strengthPercent: fc.double({ min: 1, max: 100, noNaN: true }) }, { requiredKeys: [] }), // prettier-ignore
+    fc.record(
+      { note: words(60), strengthPercent: fc.double({ min: 1, max: 100, noNaN: true }) },
+      { requiredKeys: [] },
+    ),
   )
   .map(([material, given, custom, more]) => ({
     material,
@@ -75,7 +89,10 @@ const anyDesign: fc.Arbitrary<LabelDesign> = fc.record(
     sheet: fc.constantFrom('a4-21', 'letter-round-12'),
     line: words(120),
     address: words(200),
-    content: fc.record({ amount: fc.double({ min: 1, max: 500, noNaN: true }), unit: fc.constantFrom('g' as const, 'ml' as const) }), // prettier-ignore
+    content: fc.record({
+      amount: fc.double({ min: 1, max: 500, noNaN: true }),
+      unit: fc.constantFrom('g' as const, 'ml' as const),
+    }),
     mark: fc.constantFrom('gull' as const, 'none' as const),
     qr: fc.boolean(),
     keep: fc.constant({ closedMonths: 4, openedMonths: 2, reason: 'watched' }),
@@ -107,7 +124,12 @@ export const anyWholeFormula: fc.Arbitrary<Formula> = fc
     ),
   })
   .map(({ name, kind, site, phases, batchGrams, hidden, odd, reading, fill, label, goes }) => {
-    const water: Phase = { name: 'Water', role: 'water', heatToC: 70, lines: [{ material: 'aqua', ...(fill ? { fill: true } : { percent: 40 }) }] } // prettier-ignore
+    const water: Phase = {
+      name: 'Water',
+      role: 'water',
+      heatToC: 70,
+      lines: [{ material: 'aqua', ...(fill ? { fill: true } : { percent: 40 }) }],
+    }
     const keyed = withKeys({
       format: 'omblet-formula',
       formatVersion: 1,
@@ -157,7 +179,12 @@ export const anyBatch: fc.Arbitrary<BatchFile> = fc
     let minutes = 0
     const events: BenchEvent[] = []
     const put = (h: Happening) =>
-      events.push({ n: events.length, at: new Date(START + minutes * 60_000).toISOString(), step: null, ...h } as BenchEvent) // prettier-ignore
+      events.push({
+        n: events.length,
+        at: new Date(START + minutes * 60_000).toISOString(),
+        step: null,
+        ...h,
+      } as BenchEvent)
     put({ type: 'start', formula, version: null })
     for (const [type, size, n, text] of happenings) {
       const line = n % lines
@@ -213,10 +240,22 @@ export const anyTrial: fc.Arbitrary<PlannedTrial> = fc
   })
   .map(({ id, seed, formulas, people, rounds, values, over, because }) => {
     const trial = planTrial({
-      id, seed, people, rounds, name: 'Which wax', now: '2026-11-26T08:00:00.000Z',
-      of: { id: null, name: 'Quay' }, product: { kind: 'lotion', hair: false }, varies: 'version', what: 'the version',
-      batchGrams: 50, samples: formulas.map((formula, i) => ({ name: `Jar ${i}`, formula })), reference: 0,
-      attributes: usualAttributes('lotion'), decides: 'spread', choosing: [{ kind: 'triangle', a: 0, b: 1 }],
+      id,
+      seed,
+      people,
+      rounds,
+      name: 'Which wax',
+      now: '2026-11-26T08:00:00.000Z',
+      of: { id: null, name: 'Quay' },
+      product: { kind: 'lotion', hair: false },
+      varies: 'version',
+      what: 'the version',
+      batchGrams: 50,
+      samples: formulas.map((formula, i) => ({ name: `Jar ${i}`, formula })),
+      reference: 0,
+      attributes: usualAttributes('lotion'),
+      decides: 'spread',
+      choosing: [{ kind: 'triangle', a: 0, b: 1 }],
     })
     values.forEach((value, i) => {
       const { id: attribute } = trial.attributes[i % trial.attributes.length]!
@@ -224,7 +263,7 @@ export const anyTrial: fc.Arbitrary<PlannedTrial> = fc
       trial.scores.push({ by: 'p1', round: 1 + (i % rounds), sample, attribute, value })
     })
     return over ? decided(ended(trial, AT), { keep: 'a', because, next: '', at: AT }) : trial
-  }) // prettier-ignore
+  })
 
 const AT = '2026-11-26T08:00:00.000Z'
 export const anyBackup: fc.Arbitrary<Backup> = fc
@@ -248,7 +287,20 @@ export const anyBackup: fc.Arbitrary<Backup> = fc
       updatedAt: AT,
       formula,
       ...(version ? { from: `${id}-v` } : {}),
-      versions: version ? [{ id: `${id}-v`, number: 1, name: 'first', savedAt: AT, formula: version, reason: 'less wax', result: 'sinks in sooner', rating: 4 }] : [], // prettier-ignore
+      versions: version
+        ? [
+            {
+              id: `${id}-v`,
+              number: 1,
+              name: 'first',
+              savedAt: AT,
+              formula: version,
+              reason: 'less wax',
+              result: 'sinks in sooner',
+              rating: 4,
+            },
+          ]
+        : [],
     })),
     materials: [],
     lots,

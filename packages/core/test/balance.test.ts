@@ -23,7 +23,13 @@ const second: Solver = {
     const constraints = new Map<string, Constraint>()
     const columns = new Map<string, Map<string, number>>()
     variables.forEach((v, i) => {
-      columns.set(`x${i}`, new Map([['cost', v.cost], [`b${i}`, 1]])) // prettier-ignore
+      columns.set(
+        `x${i}`,
+        new Map([
+          ['cost', v.cost],
+          [`b${i}`, 1],
+        ]),
+      )
       if (v.lower > 0 || Number.isFinite(v.upper))
         constraints.set(`b${i}`, { min: v.lower, ...(Number.isFinite(v.upper) ? { max: v.upper } : {}) })
     })
@@ -83,12 +89,16 @@ describe('what a balance reaches', () => {
   })
   it('brings a recipe without a fill line to 100 in its own proportions', () => {
     const f = formula([
-      phase('All', 'water', [['aqua', 60], ['glycerin', 10], ['propanediol', 10]]), // prettier-ignore
+      phase('All', 'water', [
+        ['aqua', 60],
+        ['glycerin', 10],
+        ['propanediol', 10],
+      ]),
     ])
     expect(after(f, {}).lines.map((l) => l.percent)).toEqual([75, 12.5, 12.5])
   })
   it('gives an amount to a line that has none, and says that it had none', () => {
-    const f = simple([['glycerin', 4], ['allantoin']]) // prettier-ignore
+    const f = simple([['glycerin', 4], ['allantoin']])
     const result = run(f, { ranges: true })
     expect(result.changes).toContainEqual(expect.objectContaining({ label: 'allantoin', from: null }))
     expect(findAll(assess(applyEdit(f, result.edit))).map((x) => x.code)).not.toContain('amount.missing')
@@ -107,7 +117,11 @@ describe('what a balance reaches', () => {
     expect(e.offeredHlb).toBeCloseTo(e.requiredHlb!, 1)
   })
   it('brings doses into their ranges and under the cap of law, whatever stands for them', () => {
-    const f = simple([['phenoxyethanol', 1.6], ['niacinamide', 14], ['glycerin', 4]]) // prettier-ignore
+    const f = simple([
+      ['phenoxyethanol', 1.6],
+      ['niacinamide', 14],
+      ['glycerin', 4],
+    ])
     const a = after(f, { ranges: true })
     const found = findAll(a).map((x) => x.code)
     expect(found).not.toContain('legal.above-cap')
@@ -133,13 +147,16 @@ describe('what a balance reaches', () => {
     const result = run(cream(), { costMost: before.cost! * 0.7 }, highs, priced)
     expect(result.after.cost).toBeLessThanOrEqual(before.cost! * 0.7 + 0.001)
     expect(result.after.unpriced).toContain('cetyl alcohol')
-    const natural = run(cream({ cool: [['phenoxyethanol, ethylhexylglycerin', 3]] }), { naturalLeast: 98.5 }) // prettier-ignore
+    const natural = run(cream({ cool: [['phenoxyethanol, ethylhexylglycerin', 3]] }), { naturalLeast: 98.5 })
     expect(natural.after.naturalPercent).toBeGreaterThanOrEqual(98.49)
   })
   it('keeps the unit in which a line was typed', () => {
     const f = formula([
       phase('Water', 'water', [['aqua', 'fill']]),
-      phase('Oil', 'oil', [['squalane', undefined, { grams: 100 }], ['olivate emulsifier', 4]]), // prettier-ignore
+      phase('Oil', 'oil', [
+        ['squalane', undefined, { grams: 100 }],
+        ['olivate emulsifier', 4],
+      ]),
     ])
     const changed = applyEdit(f, run(f, { oilPhasePercent: 20 }).edit)
     expect(changed.phases[1]!.lines[0]).toMatchObject({ grams: expect.closeTo(142.9, 0) })
@@ -161,7 +178,10 @@ describe('what cannot be had', () => {
   it('says how near the only emulsifier comes to an HLB', () => {
     const f = formula([
       phase('Water', 'water', [['aqua', 'fill']]),
-      phase('Oil', 'oil', [['isopropyl myristate', 15], ['sorbitan oleate', 4]]), // prettier-ignore
+      phase('Oil', 'oil', [
+        ['isopropyl myristate', 15],
+        ['sorbitan oleate', 4],
+      ]),
     ])
     const result = run(f, { hlb: true })
     if (result.status !== 'impossible') throw new Error('should not be possible')
@@ -171,7 +191,11 @@ describe('what cannot be had', () => {
   it('asks no HLB of water in oil', () => {
     const f = formula([
       phase('Water', 'water', [['aqua', 'fill']]),
-      phase('Oil', 'oil', [['squalane', 20], ['sunflower oil', 5], ['polyglyceryl-3 diisostearate', 4]]), // prettier-ignore
+      phase('Oil', 'oil', [
+        ['squalane', 20],
+        ['sunflower oil', 5],
+        ['polyglyceryl-3 diisostearate', 4],
+      ]),
     ])
     expect(run(f, { hlb: true })).toMatchObject({ status: 'done', changes: [] })
   })
@@ -181,8 +205,18 @@ describe('what cannot be had', () => {
     expect(result.after.oilPhasePercent).toBeGreaterThan(80)
   })
   it('finds the total itself in the way when everything is held', () => {
-    const f = formula([phase('All', 'water', [['aqua', 60], ['glycerin', 10]])]) // prettier-ignore
-    const result = run(f, { locked: [{ phase: 0, line: 0 }, { phase: 0, line: 1 }] }) // prettier-ignore
+    const f = formula([
+      phase('All', 'water', [
+        ['aqua', 60],
+        ['glycerin', 10],
+      ]),
+    ])
+    const result = run(f, {
+      locked: [
+        { phase: 0, line: 0 },
+        { phase: 0, line: 1 },
+      ],
+    })
     if (result.status !== 'impossible') throw new Error('should not be possible')
     expect(result.conflictIds.sort()).toEqual(['locked', 'total'])
   })
@@ -241,9 +275,19 @@ describe('against a second solver', () => {
   })
   it('settles the HLB where the least change jumps between two sets of oils', () => {
     const f = formula([
-      phase('Water', 'water', [['aqua', 'fill'], ['allantoin', 0.1], ['niacinamide', 0.1]]),
-      phase('Oil', 'oil', [['isopropyl myristate', 2.2], ['sunflower oil', 2.2], ['shea butter', 0.1], ['polysorbate 60', 1.5], ['sorbitan stearate', 1]]),
-    ]) // prettier-ignore
+      phase('Water', 'water', [
+        ['aqua', 'fill'],
+        ['allantoin', 0.1],
+        ['niacinamide', 0.1],
+      ]),
+      phase('Oil', 'oil', [
+        ['isopropyl myristate', 2.2],
+        ['sunflower oil', 2.2],
+        ['shea butter', 0.1],
+        ['polysorbate 60', 1.5],
+        ['sorbitan stearate', 1],
+      ]),
+    ])
     const result = run(f, { oilPhasePercent: 4, hlb: true, ranges: true })
     expect(result.status).toBe('done')
     expect(Math.abs(result.after.offeredHlb! - result.after.wantedHlb!)).toBeLessThan(0.1)

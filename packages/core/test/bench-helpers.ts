@@ -1,4 +1,12 @@
-import { benchPlan, foldBatch, type BatchState, type BenchEvent, type BenchPlan, type Formula, type Happening } from '../src/index.ts' // prettier-ignore
+import {
+  benchPlan,
+  foldBatch,
+  type BatchState,
+  type BenchEvent,
+  type BenchPlan,
+  type Formula,
+  type Happening,
+} from '../src/index.ts'
 
 const START = Date.parse('2026-11-26T08:00:00.000Z')
 

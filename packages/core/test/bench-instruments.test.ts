@@ -25,7 +25,16 @@ const newton = (t: number, from: number, room: number, k: number) => room + (fro
 describe('cooling from readings', () => {
   it('finds the constant of the worked example', () => {
     // 75 °C at 0 min, 60 °C at 16 min, room 20 °C: k = ln(55/40)/16 = 0.0199 per minute.
-    const fit = fitted([{ minutes: 0, celsius: 75 }, { minutes: 16, celsius: 60 }], 40, 100, 'air', 20) // prettier-ignore
+    const fit = fitted(
+      [
+        { minutes: 0, celsius: 75 },
+        { minutes: 16, celsius: 60 },
+      ],
+      40,
+      100,
+      'air',
+      20,
+    )
     expect(fit.perMinute).toBeCloseTo(0.0199, 4)
     // ln(55/20)/k from the start is 50.8 min, 34.8 of them are left.
     expect(fit.minutes).toBeCloseTo(Math.log(55 / 20) / 0.019904 - 16, 1)
@@ -74,8 +83,26 @@ describe('cooling from readings', () => {
     expect(fitCooling([], 40, 100, 'air', null)).toHaveProperty('fault')
   })
   it.each([
-    ['does not get colder', [{ minutes: 0, celsius: 60 }, { minutes: 5, celsius: 61 }], 40, 21, /colder/], // prettier-ignore
-    ['can never get there', [{ minutes: 0, celsius: 60 }, { minutes: 5, celsius: 55 }], 22, 24, /never/], // prettier-ignore
+    [
+      'does not get colder',
+      [
+        { minutes: 0, celsius: 60 },
+        { minutes: 5, celsius: 61 },
+      ],
+      40,
+      21,
+      /colder/,
+    ],
+    [
+      'can never get there',
+      [
+        { minutes: 0, celsius: 60 },
+        { minutes: 5, celsius: 55 },
+      ],
+      22,
+      24,
+      /never/,
+    ],
   ])('says so where it %s', (_what, readings, limit, room, words) => {
     const fit = fitCooling(readings, limit, 100, 'air', room)
     expect('fault' in fit && fit.fault).toMatch(words)
@@ -110,7 +137,10 @@ describe('lines of an instrument', () => {
     fc.assert(
       fc.property(fc.double({ min: -9999, max: 9999, noNaN: true }), fc.string(), (value, noise) => {
         const text = value.toFixed(3)
-        expect(readLine(`mass ${text} g steady`, SIMULATED.scale)).toMatchObject({ value: Number(text) + 0, steady: true }) // prettier-ignore
+        expect(readLine(`mass ${text} g steady`, SIMULATED.scale)).toMatchObject({
+          value: Number(text) + 0,
+          steady: true,
+        })
         expect(['value', 'fault', 'other']).toContain(readLine(noise, plain).kind)
       }),
     )
@@ -221,7 +251,6 @@ describe('the simulated bench', () => {
       ['A', 0],
       ['B', 3],
     ] as const) {
-      // prettier-ignore
       bench.hand({ do: 'place', vessel })
       bench.hand({ do: 'pour', line, grams: 20 })
     }

@@ -41,7 +41,9 @@ describe('an over-pour', () => {
     m.upTo(null)
     const a = assess(actualFormula(m.state)!)
     expect(a.amounts.batchGrams).toBeCloseTo(240, 6)
-    expect(a.lines.map((l) => Number(l.percent.toFixed(2)))).toEqual(m.plan.a.lines.map((l) => Number(l.percent.toFixed(2)))) // prettier-ignore
+    expect(a.lines.map((l) => Number(l.percent.toFixed(2)))).toEqual(
+      m.plan.a.lines.map((l) => Number(l.percent.toFixed(2))),
+    )
   })
   it('asks to top up what was weighed before', () => {
     const m = new Making(SMALL).upTo('combine')
@@ -75,7 +77,9 @@ describe('an over-pour', () => {
   })
   it('begins a phase anew, with the waste counted and no line left weighed', () => {
     const m = new Making(SMALL).upTo('weigh').weigh('glycerin', 9.6)
-    pourRemedies(m.state, 1).find((r) => r.id === 'discard')!.happenings.forEach((h) => m.do(h)) // prettier-ignore
+    pourRemedies(m.state, 1)
+      .find((r) => r.id === 'discard')!
+      .happenings.forEach((h) => m.do(h))
     expect(m.state.wasted).toBe(9.6)
     expect(m.of('glycerin').status).toBe('open')
   })
@@ -126,7 +130,10 @@ describe('water that leaves', () => {
 
 describe('pH at the table', () => {
   it('reads the batch as it is in the beaker, with every dose counted', () => {
-    const f = cream({ water: [['lactic acid', 0.3, { strengthPercent: 90 }]] }, { batchGrams: 200, targetPh: { min: 5, max: 5.5 } }) // prettier-ignore
+    const f = cream(
+      { water: [['lactic acid', 0.3, { strengthPercent: 90 }]] },
+      { batchGrams: 200, targetPh: { min: 5, max: 5.5 } },
+    )
     const m = new Making(f).upTo('ph')
     m.do({ type: 'ph', ph: 3.6, method: 'meter-10pct' })
     const before = phFormula(m.state)!
@@ -158,7 +165,10 @@ describe('pH at the table', () => {
   it('counts a dose to the line that the formula planned for it', () => {
     const f = formula(
       [
-        phase('Water', 'water', [['aqua', 'fill'], ['lactic acid', 1]]), // prettier-ignore
+        phase('Water', 'water', [
+          ['aqua', 'fill'],
+          ['lactic acid', 1],
+        ]),
         phase('Adjust', 'adjust', [['sodium hydroxide', 0.5, { strengthPercent: 10 }]]),
       ],
       { batchGrams: 100 },

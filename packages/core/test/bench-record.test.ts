@@ -56,14 +56,23 @@ describe('the record', () => {
     m.do({ type: 'finish', outcome: 'kept', filledGrams: 188, containers: 4 })
     expect(yieldPercent(m.state)).toBeCloseTo(94, 6)
     expect(statusOf(m.state)).toBe('finished')
-    expect(headOf(INFO, m.state)).toMatchObject({ status: 'finished', filledGrams: 188, events: m.events.length }) // prettier-ignore
+    expect(headOf(INFO, m.state)).toMatchObject({
+      status: 'finished',
+      filledGrams: 188,
+      events: m.events.length,
+    })
   })
   it('has a row for everything that happened', () => {
     const m = new Making(SMALL).upTo(null)
     const table = eventTable(m.state)
     expect(table).toHaveLength(m.events.length + 1)
     const weighing = m.events.find((e) => e.type === 'weigh' && e.line === 1)!
-    expect(eventRow(m.state, weighing)).toMatchObject({ material: 'glycerin', value: 8, unit: 'g', what: 'Weighed' }) // prettier-ignore
+    expect(eventRow(m.state, weighing)).toMatchObject({
+      material: 'glycerin',
+      value: 8,
+      unit: 'g',
+      what: 'Weighed',
+    })
   })
 })
 
@@ -89,7 +98,11 @@ describe('a batch file', () => {
     ['a newer version', (f: object) => ({ ...f, formatVersion: 2 }), /newer Omblet/],
     ['no start', (f: { events?: unknown[] }) => ({ ...f, events: f.events!.slice(1) }), /start/],
     ['a gap', (f: { events?: unknown[] }) => ({ ...f, events: [f.events![0], f.events![2]] }), /must be 1/],
-    ['an amount that is none', (f: object) => JSON.parse(JSON.stringify(f).replace('"grams":8', '"grams":-8')) as object, /events\[/], // prettier-ignore
+    [
+      'an amount that is none',
+      (f: object) => JSON.parse(JSON.stringify(f).replace('"grams":8', '"grams":-8')) as object,
+      /events\[/,
+    ],
   ])('with %s is refused whole, with a sentence', (_what, spoil, words) => {
     const good = JSON.parse(writeBatch(fileOf(new Making(SMALL).upTo('combine')))) as object
     expect(() => readFile(JSON.stringify(spoil(good)))).toThrow(ReadError)
@@ -129,7 +142,12 @@ describe('what a batch teaches', () => {
 
 describe('something looks wrong', () => {
   const acid = cream(
-    { water: [['carbomer', 0.3], ['lactic acid', 2, { strengthPercent: 90 }]] }, // prettier-ignore
+    {
+      water: [
+        ['carbomer', 0.3],
+        ['lactic acid', 2, { strengthPercent: 90 }],
+      ],
+    },
     { batchGrams: 200, targetPh: { min: 5, max: 5.6 } },
   )
   it('has causes, tests, moves and a word on discarding for every look', () => {
@@ -142,7 +160,9 @@ describe('something looks wrong', () => {
         expect(c.test.length, id).toBeGreaterThan(5)
         expect(c.moves.length, id).toBeGreaterThan(0)
       }
-      expect(found.causes.map((c) => c.weight)).toEqual(found.causes.map((c) => c.weight).sort((x, y) => y - x)) // prettier-ignore
+      expect(found.causes.map((c) => c.weight)).toEqual(
+        found.causes.map((c) => c.weight).sort((x, y) => y - x),
+      )
     }
   })
   it('offers what can be seen by now, and folds the rest', () => {
@@ -153,7 +173,9 @@ describe('something looks wrong', () => {
     expect(seen.map((x) => x.id)).toEqual(expect.arrayContaining(['crystals', 'grainy', 'split', 'thin']))
     expect(later.map((x) => x.id)).toEqual(expect.arrayContaining(['oil-later', 'ph-over']))
     expect([...seen, ...later].map((x) => x.id).sort()).toEqual(SYMPTOMS.map((x) => x.id).sort())
-    const dosed = new Making(SMALL).upTo('ph').do({ type: 'dose', material: 'lactic-acid', strengthPercent: 80, grams: 0.5 }) // prettier-ignore
+    const dosed = new Making(SMALL)
+      .upTo('ph')
+      .do({ type: 'dose', material: 'lactic-acid', strengthPercent: 80, grams: 0.5 })
     expect(now(dosed)).toContain('ph-over')
     expect(now(new Making(SMALL).upTo(null))).toContain('stings')
   })
@@ -177,14 +199,29 @@ describe('something looks wrong', () => {
     expect(rescue('lumps', m.state).harmless).toMatch(/hyaluronate/i)
   })
   it('calls lumps harmless neither beside another gum nor after acid in the heat', () => {
-    const both = new Making(cream({ water: [['sodium hyaluronate', 0.3], ['xanthan gum', 0.3]] }, { batchGrams: 200 })).upTo('heat') // prettier-ignore
+    const both = new Making(
+      cream(
+        {
+          water: [
+            ['sodium hyaluronate', 0.3],
+            ['xanthan gum', 0.3],
+          ],
+        },
+        { batchGrams: 200 },
+      ),
+    ).upTo('heat')
     expect(rescue('lumps', both.state).harmless).toBeNull()
     expect(rescue('lumps', both.state).causes[0]!.title).toMatch(/gum/i)
   })
   it('asks how hot it was when the acid went in', () => {
     const at = (celsius: number) => {
       const m = new Making(cream({ water: [['xanthan gum', 0.3]] }, { batchGrams: 200 })).upTo('cool')
-      m.do({ type: 'temperature', celsius }).do({ type: 'dose', material: 'lactic-acid', strengthPercent: 80, grams: 0.5 }) // prettier-ignore
+      m.do({ type: 'temperature', celsius }).do({
+        type: 'dose',
+        material: 'lactic-acid',
+        strengthPercent: 80,
+        grams: 0.5,
+      })
       return rescue('lumps', m.do({ type: 'temperature', celsius: 24 }).state)
     }
     expect(at(62).causes[0]!.because).toMatch(/62/)
@@ -197,7 +234,10 @@ describe('something looks wrong', () => {
   it('dilutes crystals only where three times the batch does', () => {
     // Salicylic acid: 1.7 g/kg free in water at 25 °C (CRC Handbook); at pH 2 half a percent is three times that.
     const moves = (percent: number) => {
-      const f = simple([['salicylic acid', percent], ['glycerin', 3], PRESERVED], { batchGrams: 200, targetPh: { min: 2.4, max: 2.6 } }) // prettier-ignore
+      const f = simple([['salicylic acid', percent], ['glycerin', 3], PRESERVED], {
+        batchGrams: 200,
+        targetPh: { min: 2.4, max: 2.6 },
+      })
       return rescue('crystals', new Making(f).upTo('ph').state).causes[0]!.moves.join(' ')
     }
     expect(moves(0.4)).toMatch(/times as large/)
@@ -220,7 +260,10 @@ describe('something looks wrong', () => {
   it('finds opposite charges for curds', () => {
     const clash = cream({
       water: [['carbomer', 0.3]],
-      oil: [['squalane', 10], ['behentrimonium methosulfate, cetearyl alcohol', 5]], // prettier-ignore
+      oil: [
+        ['squalane', 10],
+        ['behentrimonium methosulfate, cetearyl alcohol', 5],
+      ],
       cool: [PRESERVED],
     })
     expect(rescue('lumps', new Making(clash).upTo('cool').state).causes[0]!.because).toMatch(/cationic/)
@@ -228,7 +271,10 @@ describe('something looks wrong', () => {
 })
 
 it('keeps adjusters of the formula in their own phase', () => {
-  const f = { ...SMALL, phases: [...SMALL.phases, phase('Adjust', 'adjust', [['lactic acid', 0.2, { strengthPercent: 80 }]])] } // prettier-ignore
+  const f = {
+    ...SMALL,
+    phases: [...SMALL.phases, phase('Adjust', 'adjust', [['lactic acid', 0.2, { strengthPercent: 80 }]])],
+  }
   const m = new Making(f).upTo('ph')
   m.do({ type: 'dose', material: 'lactic-acid', strengthPercent: 80, grams: 0.5 }).upTo(null)
   const phases = actualFormula(m.state)!.phases

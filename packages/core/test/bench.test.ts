@@ -22,18 +22,51 @@ import { OIL, SMALL, sum } from './bench-pieces.ts'
 
 /** Anything that may happen to the cream, in any order. */
 const anyHappening: fc.Arbitrary<Happening> = fc.oneof(
-  fc.record({ type: fc.constant('weigh' as const), line: fc.nat(6), grams: fc.double({ min: 0.01, max: 200, noNaN: true }) }), // prettier-ignore
-  fc.record({ type: fc.constant('take-out' as const), line: fc.nat(6), grams: fc.double({ min: 0, max: 50, noNaN: true }) }), // prettier-ignore
+  fc.record({
+    type: fc.constant('weigh' as const),
+    line: fc.nat(6),
+    grams: fc.double({ min: 0.01, max: 200, noNaN: true }),
+  }),
+  fc.record({
+    type: fc.constant('take-out' as const),
+    line: fc.nat(6),
+    grams: fc.double({ min: 0, max: 50, noNaN: true }),
+  }),
   fc.record({ type: fc.constant('accept' as const), line: fc.nat(6) }),
-  fc.record({ type: fc.constant('scale' as const), factor: fc.double({ min: 0.5, max: 2, noNaN: true }), lines: fc.constant<number[]>([0, 1, 2, 3, 4, 5, 6]), all: fc.boolean() }), // prettier-ignore
+  fc.record({
+    type: fc.constant('scale' as const),
+    factor: fc.double({ min: 0.5, max: 2, noNaN: true }),
+    lines: fc.constant<number[]>([0, 1, 2, 3, 4, 5, 6]),
+    all: fc.boolean(),
+  }),
   fc.record({ type: fc.constant('discard' as const), lines: fc.subarray([0, 1, 2, 3, 4, 5, 6]) }),
-  fc.record({ type: fc.constant('mass' as const), when: fc.constantFrom('before' as const, 'after' as const, 'batch' as const), grams: fc.double({ min: 0, max: 220, noNaN: true }) }), // prettier-ignore
+  fc.record({
+    type: fc.constant('mass' as const),
+    when: fc.constantFrom('before' as const, 'after' as const, 'batch' as const),
+    grams: fc.double({ min: 0, max: 220, noNaN: true }),
+  }),
   fc.record({ type: fc.constant('water' as const), grams: fc.double({ min: 0, max: 20, noNaN: true }) }),
-  fc.record({ type: fc.constant('dose' as const), material: fc.constantFrom('sodium-hydroxide', 'citric-acid'), strengthPercent: fc.constantFrom(10, 20), grams: fc.double({ min: 0.01, max: 3, noNaN: true }) }), // prettier-ignore
-  fc.record({ type: fc.constant('ph' as const), ph: fc.double({ min: 2, max: 10, noNaN: true }), method: fc.constant('strip' as const) }), // prettier-ignore
-  fc.record({ type: fc.constant('step' as const), how: fc.constantFrom('done' as const, 'skip' as const), reason: fc.constant('so') }), // prettier-ignore
+  fc.record({
+    type: fc.constant('dose' as const),
+    material: fc.constantFrom('sodium-hydroxide', 'citric-acid'),
+    strengthPercent: fc.constantFrom(10, 20),
+    grams: fc.double({ min: 0.01, max: 3, noNaN: true }),
+  }),
+  fc.record({
+    type: fc.constant('ph' as const),
+    ph: fc.double({ min: 2, max: 10, noNaN: true }),
+    method: fc.constant('strip' as const),
+  }),
+  fc.record({
+    type: fc.constant('step' as const),
+    how: fc.constantFrom('done' as const, 'skip' as const),
+    reason: fc.constant('so'),
+  }),
   fc.record({ type: fc.constant('undo' as const), of: fc.integer({ min: 1, max: 40 }) }),
-  fc.record({ type: fc.constant('temperature' as const), celsius: fc.double({ min: 0, max: 90, noNaN: true }) }), // prettier-ignore
+  fc.record({
+    type: fc.constant('temperature' as const),
+    celsius: fc.double({ min: 0, max: 90, noNaN: true }),
+  }),
 )
 
 describe('the steps of a batch', () => {
@@ -46,7 +79,8 @@ describe('the steps of a batch', () => {
     expect(rest.lines.map((l) => l.line)).toEqual([2, 3, 4, 5])
   })
   it('cool as the method says, from when that step begins, unless it is said to stand elsewhere', () => {
-    const at = (cooling: 'air' | 'bath') => new Making(cream({}, { batchGrams: 200, method: { choices: { cooling } } })).wait(7).upTo('cool') // prettier-ignore
+    const at = (cooling: 'air' | 'bath') =>
+      new Making(cream({}, { batchGrams: 200, method: { choices: { cooling } } })).wait(7).upTo('cool')
     expect(at('bath').state.cooling).toEqual({ way: 'bath', since: 7 })
     expect(at('air').state.cooling?.way).toBe('air')
     expect(at('bath').wait(5).do({ type: 'cooling', way: 'air' }).state.cooling).toEqual({
@@ -55,7 +89,10 @@ describe('the steps of a batch', () => {
     })
   })
   it('part the water between steps: each asks for its own part, and all of it is weighed in the end', () => {
-    const f = cream({ cool: [PRESERVED, ['niacinamide', 4], ['ascorbyl glucoside', 2]] }, { batchGrams: 200, method: { choices: { cooling: 'cold-share' } } }) // prettier-ignore
+    const f = cream(
+      { cool: [PRESERVED, ['niacinamide', 4], ['ascorbyl glucoside', 2]] },
+      { batchGrams: 200, method: { choices: { cooling: 'cold-share' } } },
+    )
     const m = new Making(f)
     const water = m.line('aqua')
     const of = (key: string) => {
@@ -73,7 +110,10 @@ describe('the steps of a batch', () => {
     )
     expect(of('cold-').done).toBe(true)
     expect(of('weigh-water').left).toBeCloseTo(whole - cold.left - late.left, 6)
-    m.do({ type: 'weigh', line: water, grams: of('weigh-water').left }, m.plan.steps.find((s) => s.key.startsWith('weigh-water'))!.key) // prettier-ignore
+    m.do(
+      { type: 'weigh', line: water, grams: of('weigh-water').left },
+      m.plan.steps.find((s) => s.key.startsWith('weigh-water'))!.key,
+    )
     expect(of('weigh-water').done).toBe(true)
     expect([of('weigh-cool').done, of('weigh-cool').left]).toEqual([false, late.left])
     m.do(
@@ -120,13 +160,21 @@ describe('weighing', () => {
     expect(m.of('aqua').target).toBe(settled)
   })
   it('offers a dilution that both weighings stand, or the batch that is large enough', () => {
-    const f = simple([['retinol', 0.02], ['tetrasodium edta', 0.05]], { batchGrams: 100 }) // prettier-ignore
+    const f = simple(
+      [
+        ['retinol', 0.02],
+        ['tetrasodium edta', 0.05],
+      ],
+      { batchGrams: 100 },
+    )
     const a = assess(f)
     const index = a.lines.findIndex((l) => l.id === 'tetrasodium-edta')
     const dilution = preDilution(a, index, 0.05)!
     expect(a.lines[dilution.carrier]!.id).toBe('aqua')
     expect(dilution.errorPercent).toBeLessThanOrEqual(5)
-    expect((dilution.useGrams * dilution.soluteGrams) / (dilution.soluteGrams + dilution.carrierGrams)).toBeCloseTo(0.05, 9) // prettier-ignore
+    expect(
+      (dilution.useGrams * dilution.soluteGrams) / (dilution.soluteGrams + dilution.carrierGrams),
+    ).toBeCloseTo(0.05, 9)
     // Smallest mass at 5 % on a 0.01 g scale: 0.196 g (0.98 d / 5 %; JCGM 100:2008, one step of repeatability).
     expect(batchToWeigh(100, 0.2, 0.01)).toBe(98)
   })
@@ -149,7 +197,10 @@ describe('what is entered', () => {
     const m = new Making(SMALL).upTo('weigh')
     m.do({ type: 'weigh', line: 1, grams: 80, lot: 'lot-1' })
     const n = m.events.length - 1
-    expect(lotUse(m.events, { type: 'weigh', line: 1, grams: 80, lot: 'lot-1' })).toEqual({ lot: 'lot-1', grams: 80 }) // prettier-ignore
+    expect(lotUse(m.events, { type: 'weigh', line: 1, grams: 80, lot: 'lot-1' })).toEqual({
+      lot: 'lot-1',
+      grams: 80,
+    })
     expect(lotUse(m.events, { type: 'undo', of: n })).toEqual({ lot: 'lot-1', grams: -80, back: 2 })
     m.do({ type: 'undo', of: n })
     expect(m.of('glycerin')).toMatchObject({ weighed: 0, lots: [] })
@@ -201,7 +252,9 @@ describe('whatever happens', () => {
         expect(state.lines.every((l) => l.weighed >= 0 && l.low <= l.high + 1e-9)).toBe(true)
         expect(state.evaporated).toBeGreaterThanOrEqual(0)
         const weighed = state.lines.reduce((total, l) => total + l.weighed, 0) + state.wasted
-        const poured = sum(state.events.filter((e) => !state.undone.has(e.n)).map((e) => (e.type === 'weigh' ? e.grams : 0))) // prettier-ignore
+        const poured = sum(
+          state.events.filter((e) => !state.undone.has(e.n)).map((e) => (e.type === 'weigh' ? e.grams : 0)),
+        )
         expect(Math.abs(weighed - poured)).toBeLessThan(1e-3)
       }),
       { numRuns: 120 },
@@ -212,7 +265,9 @@ describe('whatever happens', () => {
       fc.property(fc.array(anyHappening, { maxLength: 40 }), fc.nat(40), (happenings, cut) => {
         const m = make(happenings)
         const plain = ({ elapsed: _e, plan: _p, ...s }: typeof m.state) =>
-          JSON.parse(JSON.stringify(s, (_k, v: unknown) => (v instanceof Map || v instanceof Set ? [...v] : v))) as unknown // prettier-ignore
+          JSON.parse(
+            JSON.stringify(s, (_k, v: unknown) => (v instanceof Map || v instanceof Set ? [...v] : v)),
+          ) as unknown
         const stored = JSON.parse(JSON.stringify(m.events)) as BenchEvent[]
         expect(plain(foldBatch(m.plan, stored))).toEqual(plain(m.state))
         // Read in two goes: what came before a crash and what came after.

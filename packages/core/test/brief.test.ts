@@ -85,10 +85,19 @@ describe('a brief', () => {
       const result = propose({ ...BRIEF, ...changes }, catalogue, context)
       return result.status === 'impossible' ? result.why.join(' ') : ''
     }
-    expect(why({ actives: [{ material: 'salicylic acid', percent: 1 }, { material: 'sodium ascorbyl phosphate', percent: 5 }] })).toContain('they need two products') // prettier-ignore
+    expect(
+      why({
+        actives: [
+          { material: 'salicylic acid', percent: 1 },
+          { material: 'sodium ascorbyl phosphate', percent: 5 },
+        ],
+      }),
+    ).toContain('they need two products')
     expect(why({ actives: [{ material: 'hydroquinone', percent: 2 }] })).not.toBe('')
     expect(why({ constraints: ['only-shelf'] })).toContain('put one on the shelf')
-    expect(why({ constraints: ['vegan'], actives: [{ material: 'lanolin', percent: 2 }] })).toContain('comes from an animal') // prettier-ignore
+    expect(why({ constraints: ['vegan'], actives: [{ material: 'lanolin', percent: 2 }] })).toContain(
+      'comes from an animal',
+    )
     expect(why({ actives: [{ material: 'moonwort', percent: 2 }] })).toContain('not known')
   })
   it('thickens a gel whatever richness was wished for before, and makes no cleanser without surfactants', () => {
@@ -99,7 +108,19 @@ describe('a brief', () => {
     expect(result).toMatchObject({ status: 'impossible' })
   })
   it('uses nothing but the shelf when asked to', () => {
-    const shelf = ['caprylic-capric-triglyceride', 'helianthus-annuus-seed-oil', 'butyrospermum-parkii-butter', 'cetearyl-olivate-sorbitan-olivate', 'cetyl-alcohol', 'glycerin', 'xanthan-gum', 'phenoxyethanol-ethylhexylglycerin', 'tocopherol', 'sodium-phytate', 'panthenol'] // prettier-ignore
+    const shelf = [
+      'caprylic-capric-triglyceride',
+      'helianthus-annuus-seed-oil',
+      'butyrospermum-parkii-butter',
+      'cetearyl-olivate-sorbitan-olivate',
+      'cetyl-alcohol',
+      'glycerin',
+      'xanthan-gum',
+      'phenoxyethanol-ethylhexylglycerin',
+      'tocopherol',
+      'sodium-phytate',
+      'panthenol',
+    ]
     const proposals = proposalsFor({ constraints: ['only-shelf'] }, { ...ANYTHING, onShelf: new Set(shelf) })
     expect(proposals.length).toBeGreaterThan(0)
     for (const p of proposals) expect([...shelf, 'aqua']).toEqual(expect.arrayContaining(ids(p.formula)))
@@ -115,7 +136,10 @@ describe('a brief', () => {
       constraints: fc.uniqueArray(fc.constantFrom(...CONSTRAINTS.filter((c) => c !== 'only-shelf')), {
         maxLength: 4,
       }),
-      actives: fc.uniqueArray(fc.constantFrom('niacinamide', 'panthenol', 'alpha-arbutin', 'azelaic acid', 'urea', 'ascorbic acid'), { maxLength: 2 }), // prettier-ignore
+      actives: fc.uniqueArray(
+        fc.constantFrom('niacinamide', 'panthenol', 'alpha-arbutin', 'azelaic acid', 'urea', 'ascorbic acid'),
+        { maxLength: 2 },
+      ),
     })
     fc.assert(
       fc.property(brief, ({ kind, site, actives, ...rest }) => {
@@ -183,7 +207,13 @@ describe('stand-ins', () => {
 
 describe('body, cold and warmth', () => {
   const oils = (x: number, alcohol = 2) =>
-    cream({ oil: [['caprylic/capric triglyceride', x], ['olivate emulsifier', 4], ['cetyl alcohol', alcohol]] }) // prettier-ignore
+    cream({
+      oil: [
+        ['caprylic/capric triglyceride', x],
+        ['olivate emulsifier', 4],
+        ['cetyl alcohol', alcohol],
+      ],
+    })
   const likely = (x: number, alcohol?: number) => expectedBody(assess(oils(x, alcohol)))!.tomorrow.likely
   it('thickens with the oil phase, from milk to butter', () => {
     // Classes of common practice: milk to 12 %, lotion to 20 %, cream to 30 %, rich cream and butter above.
@@ -205,14 +235,31 @@ describe('body, cold and warmth', () => {
   })
   it('judges frost and warmth by what keeps the drops apart', () => {
     expect(coldAndWarm(assess(cream({ water: [['xanthan gum', 0.3]] })))!.freezing.verdict).toBe('stands')
-    const bare = cream({ oil: [['squalane', 20], ['polysorbate 60', 4]] }) // prettier-ignore
+    const bare = cream({
+      oil: [
+        ['squalane', 20],
+        ['polysorbate 60', 4],
+      ],
+    })
     expect(coldAndWarm(assess(bare))!.freezing.verdict).not.toBe('stands')
-    const buttery = cream({ oil: [['shea butter', 10], ['olivate emulsifier', 4]] }) // prettier-ignore
+    const buttery = cream({
+      oil: [
+        ['shea butter', 10],
+        ['olivate emulsifier', 4],
+      ],
+    })
     expect(coldAndWarm(assess(buttery))!.warmth).toContain('melts')
     expect(coldAndWarm(assess(simple([])))).toBeNull()
   })
   it('weighs fatty alcohol against the emulsifier', () => {
-    const quat = (alcohol: number) => cream({ oil: [['squalane', 3], ['cetrimonium chloride', 2], ['cetyl alcohol', alcohol]] }) // prettier-ignore
+    const quat = (alcohol: number) =>
+      cream({
+        oil: [
+          ['squalane', 3],
+          ['cetrimonium chloride', 2],
+          ['cetyl alcohol', alcohol],
+        ],
+      })
     expect([1, 6, 14].map((x) => fattyBalance(assess(quat(x)))!.verdict)).toEqual(['little', 'fits', 'much'])
     expect(fattyBalance(assess(simple([])))).toBeNull()
   })

@@ -13,7 +13,20 @@ describe('law', () => {
     'ethylhexyl triazone',
     'bis-ethylhexyloxyphenol methoxyphenyl triazine',
   ])('%s is no sunscreen active of the US monograph (21 CFR 352), and is one of the EU', (filter) => {
-    const of = (region: 'US' | 'EU') => found(cream({ oil: [['squalane', 14], ['olivate emulsifier', 4], [filter, 2]] }, { product: { region } }), 'legal.prohibited') // prettier-ignore
+    const of = (region: 'US' | 'EU') =>
+      found(
+        cream(
+          {
+            oil: [
+              ['squalane', 14],
+              ['olivate emulsifier', 4],
+              [filter, 2],
+            ],
+          },
+          { product: { region } },
+        ),
+        'legal.prohibited',
+      )
     expect(of('US').map((f) => f.severity)).toEqual(['check'])
     expect(of('EU')).toEqual([])
   })
@@ -77,27 +90,57 @@ describe('a line whose acid or alkali is not known', () => {
 
 describe('what goes into water with a glycol', () => {
   // Log-linear cosolvency (Yalkowsky): each is a cosolvent of its own constants.
-  it.each(['dimethyl isosorbide', 'ethoxydiglycol', 'pentylene glycol', 'isopropyl alcohol'])('%s holds more salicylic acid than water does', (solvent) => {
-    const limit = (f: Formula) => assess(f).solubility.find((s) => s.key === 'salicylic-acid')!.limit
-    expect(limit(simple([['salicylic acid', 0.5], [solvent, 10]]))).toBeGreaterThan(
-      limit(simple([['salicylic acid', 0.5]])) * 1.2,
-    )
-  })
-}) // prettier-ignore
+  it.each(['dimethyl isosorbide', 'ethoxydiglycol', 'pentylene glycol', 'isopropyl alcohol'])(
+    '%s holds more salicylic acid than water does',
+    (solvent) => {
+      const limit = (f: Formula) => assess(f).solubility.find((s) => s.key === 'salicylic-acid')!.limit
+      expect(
+        limit(
+          simple([
+            ['salicylic acid', 0.5],
+            [solvent, 10],
+          ]),
+        ),
+      ).toBeGreaterThan(limit(simple([['salicylic acid', 0.5]])) * 1.2)
+    },
+  )
+})
 
 describe('charges', () => {
   // Common practice: a preservative of positive charge is taken up by what is negative.
-  it.each(['polyaminopropyl biguanide', 'benzalkonium chloride'])('%s is bound by carbomer and xanthan', (preservative) => {
-    const said = (gum: string) => findAll(assess(simple([[preservative, 0.1], [gum, 0.3]]))).map((f) => f.code) // prettier-ignore
-    for (const gum of ['carbomer', 'xanthan gum'])
-      expect(said(gum).some((code) => ['charge.clash', 'stability.incompatible'].includes(code)), gum).toBe(true)
-    expect(said('hydroxyethylcellulose').some((code) => ['charge.clash', 'stability.incompatible'].includes(code))).toBe(false)
-  })
-}) // prettier-ignore
+  it.each(['polyaminopropyl biguanide', 'benzalkonium chloride'])(
+    '%s is bound by carbomer and xanthan',
+    (preservative) => {
+      const said = (gum: string) =>
+        findAll(
+          assess(
+            simple([
+              [preservative, 0.1],
+              [gum, 0.3],
+            ]),
+          ),
+        ).map((f) => f.code)
+      for (const gum of ['carbomer', 'xanthan gum'])
+        expect(
+          said(gum).some((code) => ['charge.clash', 'stability.incompatible'].includes(code)),
+          gum,
+        ).toBe(true)
+      expect(
+        said('hydroxyethylcellulose').some((code) =>
+          ['charge.clash', 'stability.incompatible'].includes(code),
+        ),
+      ).toBe(false)
+    },
+  )
+})
 
 describe('cautions', () => {
   it('acids that thin the horny layer warn of the sun; salicylates have words of their own', () => {
-    const words = (acid: string) => findAll(assess(simple([[acid, 2], PRESERVED]))).filter((f) => f.code.startsWith('safety.')).map((f) => `${f.message} ${f.why}`).join(' ') // prettier-ignore
+    const words = (acid: string) =>
+      findAll(assess(simple([[acid, 2], PRESERVED])))
+        .filter((f) => f.code.startsWith('safety.'))
+        .map((f) => `${f.message} ${f.why}`)
+        .join(' ')
     expect(words('glycolic acid')).toMatch(/sun/i)
     expect(words('salicylic acid')).not.toBe(words('glycolic acid'))
   })

@@ -30,7 +30,15 @@ import { Making } from './bench-helpers.ts'
 import { anyFormula, cream, formula, phase, PRESERVED, simple } from './helpers.ts'
 
 const TODAY = '2026-11-27'
-const oil = formula([phase('Oil', 'oil', [['squalane', 60], ['jojoba oil', 40]])], { batchGrams: 200 }) // prettier-ignore
+const oil = formula(
+  [
+    phase('Oil', 'oil', [
+      ['squalane', 60],
+      ['jojoba oil', 40],
+    ]),
+  ],
+  { batchGrams: 200 },
+)
 const lot = (id: string, material: string, rest: Partial<Lot> = {}) =>
   Lot.parse({ id, material, leftGrams: 1000, packGrams: 100, price: 10, ...rest })
 const table = (rows: string) => readPrices(`material,price,pack_grams\n${rows}`, catalogue)
@@ -89,7 +97,12 @@ describe('what a formula costs', () => {
     expect(costByPrices(assess(oil), () => null).materials).toBeNull()
   })
   it('adds containers and hours, and a margin is of the price', () => {
-    const c = costByPrices(assess(oil), priceOf('squalane,12,100\njojoba oil,9,100'), { perContainer: 1.1, containers: 4, hours: 2, rate: 5 }) // prettier-ignore
+    const c = costByPrices(assess(oil), priceOf('squalane,12,100\njojoba oil,9,100'), {
+      perContainer: 1.1,
+      containers: 4,
+      hours: 2,
+      rate: 5,
+    })
     expect(c.whole).toBeCloseTo(21.6 + 4.4 + 10, 9)
     expect(c.perContainer).toBeCloseTo(9, 9)
     expect(priceAtMargin(9, 40)).toBeCloseTo(15, 9)
@@ -100,7 +113,12 @@ describe('what a formula costs', () => {
       lot('late', 'squalane', { leftGrams: 500, expires: '2028-01-01', price: 20 }),
       lot('soon', 'squalane', { leftGrams: 50, expires: '2027-01-01', price: 10 }),
       lot('past', 'squalane', { leftGrams: 500, expires: '2026-01-01', price: 1 }),
-      lot('jojoba', 'simmondsia-chinensis-seed-oil', { leftGrams: 30, price: 8, postage: 2, bought: '2026-05-01' }), // prettier-ignore
+      lot('jojoba', 'simmondsia-chinensis-seed-oil', {
+        leftGrams: 30,
+        price: 8,
+        postage: 2,
+        bought: '2026-05-01',
+      }),
     ]
     const c = costFromShelf(assess(oil), lots, TODAY)
     // 50 g at 0.10 and 70 g at 0.20; 30 g from the lot and 50 g bought again, all at (8 + 2)/100
@@ -108,8 +126,14 @@ describe('what a formula costs', () => {
     expect(c.lines[1]!.cost).toBeCloseTo(8, 9)
   })
   it('uses a lot up once, over all lines that want it', () => {
-    const two = formula([phase('Oil', 'oil', [['squalane', 50]]), phase('Late', 'cool-down', [['squalane', 50]])], { batchGrams: 200 }) // prettier-ignore
-    const lots = [lot('a', 'squalane', { leftGrams: 120, expires: '2027-01-01', price: 10 }), lot('b', 'squalane', { price: 30, expires: '2028-01-01' })] // prettier-ignore
+    const two = formula(
+      [phase('Oil', 'oil', [['squalane', 50]]), phase('Late', 'cool-down', [['squalane', 50]])],
+      { batchGrams: 200 },
+    )
+    const lots = [
+      lot('a', 'squalane', { leftGrams: 120, expires: '2027-01-01', price: 10 }),
+      lot('b', 'squalane', { price: 30, expires: '2028-01-01' }),
+    ]
     const c = costFromShelf(assess(two), lots, TODAY)
     expect(c.materials).toBeCloseTo(120 * 0.1 + 80 * 0.3, 9)
   })
@@ -134,7 +158,12 @@ describe('what would change it', () => {
     const a = assess(oil)
     const prices = priceOf('squalane,12,100\njojoba oil,9,100')
     // 120 g at 0.12 against 60 % of 200 g at 0.09
-    const change = swapCost(a, { id: 'squalane', grams: 120 }, { id: 'simmondsia-chinensis-seed-oil', percent: 60 }, prices) // prettier-ignore
+    const change = swapCost(
+      a,
+      { id: 'squalane', grams: 120 },
+      { id: 'simmondsia-chinensis-seed-oil', percent: 60 },
+      prices,
+    )
     expect(change).toBeCloseTo(120 * 0.09 - 120 * 0.12, 9)
     expect(swapCost(a, { id: 'squalane', grams: 120 }, { id: 'glycerin', percent: 60 }, prices)).toBeNull()
   })
@@ -190,8 +219,16 @@ describe('what a batch cost', () => {
 
 const jar = Container.parse({ id: 'j', name: 'Amber jar', kind: 'jar', nominalMl: 60, brimMl: 66, left: 4 })
 const of = (kind: Container['kind'], rest: Partial<Container> = {}) => ({ ...jar, kind, ...rest })
-const balm = formula([phase('Oil', 'oil', [['shea butter', 'fill'], ['beeswax', 20]])], { product: { kind: 'butter' }, batchGrams: 300 }) // prettier-ignore
-const toner = simple([['glycerin', 3], PRESERVED], { product: { kind: 'toner' }, batchGrams: 200 }) // prettier-ignore
+const balm = formula(
+  [
+    phase('Oil', 'oil', [
+      ['shea butter', 'fill'],
+      ['beeswax', 20],
+    ]),
+  ],
+  { product: { kind: 'butter' }, batchGrams: 300 },
+)
+const toner = simple([['glycerin', 3], PRESERVED], { product: { kind: 'toner' }, batchGrams: 200 })
 
 describe('containers', () => {
   it.each<[string, ReturnType<typeof formula>, Partial<Container> & { kind: Container['kind'] }, boolean]>([
@@ -203,9 +240,24 @@ describe('containers', () => {
     ['a cream in a tin', cream(), { kind: 'tin' }, false],
     ['a balm in a tin', balm, { kind: 'tin' }, true],
     ['a balm in a pump', balm, { kind: 'pump' }, false],
-    ['alcohol in acrylic', simple([['alcohol', 40]], { product: { kind: 'toner' } }), { kind: 'spray', wall: 'acrylic' }, false], // prettier-ignore
-    ['alcohol in glass', simple([['alcohol', 40]], { product: { kind: 'toner' } }), { kind: 'spray', wall: 'glass' }, true], // prettier-ignore
-    ['acid in bare aluminium', simple([['lactic acid', 5], PRESERVED], { product: { kind: 'toner' } }), { kind: 'spray', wall: 'aluminium' }, false], // prettier-ignore
+    [
+      'alcohol in acrylic',
+      simple([['alcohol', 40]], { product: { kind: 'toner' } }),
+      { kind: 'spray', wall: 'acrylic' },
+      false,
+    ],
+    [
+      'alcohol in glass',
+      simple([['alcohol', 40]], { product: { kind: 'toner' } }),
+      { kind: 'spray', wall: 'glass' },
+      true,
+    ],
+    [
+      'acid in bare aluminium',
+      simple([['lactic acid', 5], PRESERVED], { product: { kind: 'toner' } }),
+      { kind: 'spray', wall: 'aluminium' },
+      false,
+    ],
   ])('%s', (_, f, c, good) => {
     const verdict = suits(assess(f), c)
     expect(verdict.suits).toBe(good)
@@ -237,7 +289,18 @@ describe('containers', () => {
     expect(doesNotFit(a, of('jar', { nominalMl: 118, brimMl: 118 }), 110)).toBeNull()
   })
   it('travel as a table and come back', () => {
-    const jars = [jar, Container.parse({ id: 'b', name: 'Bottle', kind: 'pump', wall: 'pet', nominalMl: 100, left: 0, price: 0.8 })] // prettier-ignore
+    const jars = [
+      jar,
+      Container.parse({
+        id: 'b',
+        name: 'Bottle',
+        kind: 'pump',
+        wall: 'pet',
+        nominalMl: 100,
+        left: 0,
+        price: 0.8,
+      }),
+    ]
     const rows = containerRows(jars).map((row) => row.map((cell) => (cell === undefined ? '' : String(cell))))
     expect(readContainers(rows, [], () => 'new')).toEqual({
       rows: jars.map((next) => ({ was: null, next })),
@@ -246,10 +309,15 @@ describe('containers', () => {
   })
   it('in a table change those of the same name, and what cannot be read is told by its row', () => {
     const read = readContainers(
-      [['Container', 'type', 'volume', 'count'], ['Amber jar', 'jar', '60', '12'], ['Odd', 'amphora', '60', '1'], ['Void', 'jar', 'x', '1']],
+      [
+        ['Container', 'type', 'volume', 'count'],
+        ['Amber jar', 'jar', '60', '12'],
+        ['Odd', 'amphora', '60', '1'],
+        ['Void', 'jar', 'x', '1'],
+      ],
       [jar],
       () => 'new',
-    ) // prettier-ignore
+    )
     expect(read.rows).toEqual([{ was: jar, next: { ...jar, left: 12 } }])
     expect(read.refused[0]).toContain('Row 3: kind must be one of')
     expect(read.refused[1]).toContain('Row 4')

@@ -142,7 +142,15 @@ describe('names, copies and beginnings', () => {
     expect(name.length).toBeLessThanOrEqual(LIMITS.name)
     expect(name.endsWith(' 2')).toBe(true)
     expect(freeName(name, [name])).toMatch(/ 3$|… 2$/)
-    const full = { ...base(), phases: [{ ...base().phases[0]!, lines: Array.from({ length: LIMITS.lines }, () => ({ material: 'aqua', percent: 0 })) }] } // prettier-ignore
+    const full = {
+      ...base(),
+      phases: [
+        {
+          ...base().phases[0]!,
+          lines: Array.from({ length: LIMITS.lines }, () => ({ material: 'aqua', percent: 0 })),
+        },
+      ],
+    }
     expect(fullReason(full, 'line')).toMatch(/400 lines/)
     expect(fullReason(base(), 'line')).toBeNull()
     expect(formulaFault(full)).toBeNull()

@@ -14,20 +14,35 @@ describe('a fact of a material', () => {
   it('what turns rancid: mango butter is one of the stabler fats (handbooks of oils)', () => {
     expect([undefined, 'slow']).toContain(m('mango butter').oxidation)
     expect(m('rosehip seed oil').oxidation).toBe('fast')
-    expect(findingsOf(cream({ oil: [['mango butter', 12], ['olivate emulsifier', 4]] })).map((x) => x.code)).not.toContain('oxidation.no-antioxidant') // prettier-ignore
+    expect(
+      findingsOf(
+        cream({
+          oil: [
+            ['mango butter', 12],
+            ['olivate emulsifier', 4],
+          ],
+        }),
+      ).map((x) => x.code),
+    ).not.toContain('oxidation.no-antioxidant')
   })
-  it('what melts: kojic dipalmitate about 92 °C (supplier sheets)', () => expect(m('kojic dipalmitate').meltsC).toBe(92)) // prettier-ignore
+  it('what melts: kojic dipalmitate about 92 °C (supplier sheets)', () =>
+    expect(m('kojic dipalmitate').meltsC).toBe(92))
   it('what needs a slurry: hyaluronate swells by itself (common practice)', () => {
     expect(m('sodium hyaluronate').slurry).toBeUndefined()
     expect(m('xanthan gum').slurry).toBeDefined()
   })
   it('niacinamide works at 4 to 7 and is never a stop (Finholt & Higuchi 1962)', () => {
     expect(m('niacinamide').ph).toMatchObject({ min: 4, max: 7, soft: true })
-    const sour = simple([['niacinamide', 4], ['glycolic acid', 5], PRESERVED], { targetPh: { min: 3.5, max: 3.8 } }) // prettier-ignore
+    const sour = simple([['niacinamide', 4], ['glycolic acid', 5], PRESERVED], {
+      targetPh: { min: 3.5, max: 3.8 },
+    })
     expect(findingsOf(sour).filter((x) => x.severity === 'stop')).toEqual([])
   })
   it('carbomer takes 0.4 parts of lye or 1.5 of triethanolamine: equal moles (40.0 and 149.2 g/mol)', () => {
-    const [found] = only(simple([['carbomer', 0.4], ['glycerin', 3], PRESERVED]), 'thickener.needs-neutralising') // prettier-ignore
+    const [found] = only(
+      simple([['carbomer', 0.4], ['glycerin', 3], PRESERVED]),
+      'thickener.needs-neutralising',
+    )
     expect(found!.why).toMatch(/0\.4 part/)
     expect(found!.why).toMatch(/1\.5 parts/)
     expect((0.4 * 149.2) / 40).toBeCloseTo(1.5, 1)
@@ -56,13 +71,28 @@ describe('a fact of a material', () => {
         ['potassium hydroxide', 0.2],
       ]),
     )
-    expect(pure.substances.get('potassium-hydroxide')!.percent).toBeGreaterThan(sold.substances.get('potassium-hydroxide')!.percent) // prettier-ignore
+    expect(pure.substances.get('potassium-hydroxide')!.percent).toBeGreaterThan(
+      sold.substances.get('potassium-hydroxide')!.percent,
+    )
   })
   it('what is banned has no usual range', () => {
-    expect(findAll(assess(simple([['hydroquinone', 2], PRESERVED]))).map((x) => x.code)).not.toContain('usage.above-max') // prettier-ignore
+    expect(findAll(assess(simple([['hydroquinone', 2], PRESERVED]))).map((x) => x.code)).not.toContain(
+      'usage.above-max',
+    )
   })
   it('HLB is no guide to a blend that emulsifies by itself (Griffin 1949)', () => {
     expect(m('glyceryl stearate, peg-100 stearate').emulsifier!.hlbSound).not.toBe('yes')
-    expect(only(cream({ oil: [['mineral oil', 15], ['glyceryl stearate, peg-100 stearate', 5], ['cetyl alcohol', 2]] }), 'emulsion.hlb-mismatch')).toEqual([]) // prettier-ignore
+    expect(
+      only(
+        cream({
+          oil: [
+            ['mineral oil', 15],
+            ['glyceryl stearate, peg-100 stearate', 5],
+            ['cetyl alcohol', 2],
+          ],
+        }),
+        'emulsion.hlb-mismatch',
+      ),
+    ).toEqual([])
   })
 })

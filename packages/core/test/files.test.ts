@@ -73,7 +73,13 @@ describe('through a file', () => {
   it(`a batch comes back equal and in the same state: ${RUNS} batches`, () => {
     const state = (file: BatchFile) => {
       const start = file.events[0]!
-      const { plan: _p, elapsed: _e, events: _v, start: _s, ...rest } = foldBatch(benchPlan((start as { formula: Formula }).formula), file.events) // prettier-ignore
+      const {
+        plan: _p,
+        elapsed: _e,
+        events: _v,
+        start: _s,
+        ...rest
+      } = foldBatch(benchPlan((start as { formula: Formula }).formula), file.events)
       return rest
     }
     fc.assert(
@@ -103,9 +109,16 @@ describe('through a file', () => {
       Array.isArray(value)
         ? value.map(turned)
         : typeof value === 'object' && value !== null
-          ? Object.fromEntries(Object.entries(value).reverse().map(([k, v]) => [k, turned(v)])) // prettier-ignore
+          ? Object.fromEntries(
+              Object.entries(value)
+                .reverse()
+                .map(([k, v]) => [k, turned(v)]),
+            )
           : value
-    fc.assert(fc.property(anyWholeFormula, (f) => void expect(sameFormula(turned(f) as Formula, f)).toBe(true)), { numRuns: 100 }) // prettier-ignore
+    fc.assert(
+      fc.property(anyWholeFormula, (f) => void expect(sameFormula(turned(f) as Formula, f)).toBe(true)),
+      { numRuns: 100 },
+    )
     expect(same({ a: 1, b: undefined }, { a: 1 })).toBe(true)
     expect(same({ a: [1, 2] }, { a: [2, 1] })).toBe(false)
   })
@@ -177,12 +190,16 @@ describe('a backup with something unsound in it', () => {
           { id: 'l1', material: 'glycerin', leftGrams: -4 },
           { id: 'l2', material: 'glycerin', leftGrams: 4, expires: '2026-02-30' },
         ],
-        batches: [{ batch: { id: 'b', code: 'TS-1', name: 'x', formulaId: null, who: '' }, events: [], photos: [] }],
+        batches: [
+          { batch: { id: 'b', code: 'TS-1', name: 'x', formulaId: null, who: '' }, events: [], photos: [] },
+        ],
       }),
-    ) // prettier-ignore
+    )
     const { backup: sound, refused } = readBackup(text)
     expect(sound.formulas.map((f) => f.id)).toEqual(['f1'])
-    expect(sound.lots).toEqual([{ id: 'l2', material: 'glycerin', leftGrams: 4, note: 'expires: 2026-02-30, which is no day' }]) // prettier-ignore
+    expect(sound.lots).toEqual([
+      { id: 'l2', material: 'glycerin', leftGrams: 4, note: 'expires: 2026-02-30, which is no day' },
+    ])
     expect(refused.map((r) => r.what)).toEqual([
       'Version 3 of “Quay trial”',
       'Formula “Torn Sail”',
@@ -199,7 +216,17 @@ describe('a backup with something unsound in it', () => {
   })
   it('names mixtures that go round in a circle', () => {
     const own = (name: string, of: string) =>
-      ownMaterial({ name, inci: 'x', functions: [], solubility: 'water', phase: 'any', parts: [{ material: of, percent: 50 }] }, catalogue) // prettier-ignore
+      ownMaterial(
+        {
+          name,
+          inci: 'x',
+          functions: [],
+          solubility: 'water',
+          phase: 'any',
+          parts: [{ material: of, percent: 50 }],
+        },
+        catalogue,
+      )
     const materials = [
       own('Ebb base', 'Flood base'),
       own('Flood base', 'Ebb base'),
@@ -211,31 +238,54 @@ describe('a backup with something unsound in it', () => {
   })
   it('is refused where nothing in it is sound, or a newer Omblet wrote it', () => {
     const broken = { ...one, formula: { ...one.formula, batchGrams: -1 } }
-    expect(failure(writeBackup(backup({ formulas: [broken] })))).toMatch(/^Nothing in this backup.*batchGrams/) // prettier-ignore
+    expect(failure(writeBackup(backup({ formulas: [broken] })))).toMatch(
+      /^Nothing in this backup.*batchGrams/,
+    )
     expect(failure('{"format":"omblet-backup","formatVersion":2}')).toMatch(/newer Omblet/)
   })
 })
 
 describe('sizes', () => {
   it('a backup of 900 formulas and a batch with 24 photographs are read, a formula of that size is not', () => {
-    const formulas = Array.from({ length: 900 }, (_, i) => ({ ...one, id: `f${i}`, formula: { ...one.formula, note: 'x'.repeat(4000), readings: Array.from({ length: 40 }, () => ({ ph: 5, method: 'strip' as const })) } })) // prettier-ignore
+    const formulas = Array.from({ length: 900 }, (_, i) => ({
+      ...one,
+      id: `f${i}`,
+      formula: {
+        ...one.formula,
+        note: 'x'.repeat(4000),
+        readings: Array.from({ length: 40 }, () => ({ ph: 5, method: 'strip' as const })),
+      },
+    }))
     const text = writeBackup(backup({ formulas }))
     expect(text.length).toBeGreaterThan(MOST_FORMULA_CHARACTERS)
     expect(readBackup(text).backup.formulas).toHaveLength(900)
     const m = new Making(formula([phase('Water', 'water', [['aqua', 'fill']])]))
-    const photos = Array.from({ length: 24 }, (_, i) => ({ id: `p${i}`, type: 'image/jpeg' as const, data: 'A'.repeat(400_000) })) // prettier-ignore
-    const file = writeBatch({ batch: { id: 'b', code: 'x', name: '', formulaId: null, who: '' }, events: m.events, photos }) // prettier-ignore
+    const photos = Array.from({ length: 24 }, (_, i) => ({
+      id: `p${i}`,
+      type: 'image/jpeg' as const,
+      data: 'A'.repeat(400_000),
+    }))
+    const file = writeBatch({
+      batch: { id: 'b', code: 'x', name: '', formulaId: null, who: '' },
+      events: m.events,
+      photos,
+    })
     expect(file.length).toBeGreaterThan(MOST_FORMULA_CHARACTERS)
     const read = readFile(file)
     expect(read.kind === 'batch' && read.batch.photos).toHaveLength(24)
-    expect(failure(JSON.stringify({ ...formula([]), note: 'x'.repeat(6_000_000) }))).toMatch(/more than any formula needs/) // prettier-ignore
+    expect(failure(JSON.stringify({ ...formula([]), note: 'x'.repeat(6_000_000) }))).toMatch(
+      /more than any formula needs/,
+    )
   })
   it('what lies deeper than a store can hold is refused in a file and named in a backup', () => {
     const deep = (n: number) => '['.repeat(n) + ']'.repeat(n)
-    const text = (n: number) => `{"format":"omblet-formula","formatVersion":1,"name":"Deep","phases":[],"odd":${deep(n)}}` // prettier-ignore
+    const text = (n: number) =>
+      `{"format":"omblet-formula","formatVersion":1,"name":"Deep","phases":[],"odd":${deep(n)}}`
     expect(failure(text(30))).toBe('read')
     for (const n of [60, 100_000]) expect(failure(text(n))).toMatch(/levels deep/)
-    const { backup: sound, refused } = readBackup(`{"format":"omblet-backup","formatVersion":1,"savedAt":"x","formulas":[${JSON.stringify(one)},{"id":"f2","createdAt":"x","updatedAt":"x","formula":${text(100_000)}}]}`) // prettier-ignore
+    const { backup: sound, refused } = readBackup(
+      `{"format":"omblet-backup","formatVersion":1,"savedAt":"x","formulas":[${JSON.stringify(one)},{"id":"f2","createdAt":"x","updatedAt":"x","formula":${text(100_000)}}]}`,
+    )
     expect(sound.formulas).toHaveLength(1)
     expect(refused[0]!.what).toBe('Formula “Deep”')
     expect(isTooDeep(JSON.parse(deep(50_000)))).toBe(true)
@@ -244,7 +294,14 @@ describe('sizes', () => {
 
 describe('what a file of a batch brings', () => {
   const course = (grams: number, more = false) => {
-    const m = new Making(formula([phase('Water', 'water', [['aqua', 'fill'], ['glycerin', 5]])])) // prettier-ignore
+    const m = new Making(
+      formula([
+        phase('Water', 'water', [
+          ['aqua', 'fill'],
+          ['glycerin', 5],
+        ]),
+      ]),
+    )
     m.weigh('glycerin', grams)
     if (more) m.do({ type: 'note', text: 'clear' })
     return m.events
@@ -259,7 +316,11 @@ describe('what a file of a batch brings', () => {
   it('finds the same place however often it is taken in', async () => {
     const store = new Map<string, number>([['b', 1]])
     const take = async (value: number) => {
-      const place = await placeOf('b', async (id) => store.get(id), (here) => (here === value ? 'nothing' : 'another')) // prettier-ignore
+      const place = await placeOf(
+        'b',
+        async (id) => store.get(id),
+        (here) => (here === value ? 'nothing' : 'another'),
+      )
       store.set(place.id, value)
       return `${place.what} ${place.id}`
     }
@@ -270,7 +331,13 @@ describe('what a file of a batch brings', () => {
     expect(await take(2)).toBe('nothing b+2')
   })
   it('a copy and a long code stay readable', () => {
-    const info = { id: 'x'.repeat(100), code: 'C'.repeat(60), name: 'n'.repeat(260), formulaId: null, who: 'w'.repeat(140) } // prettier-ignore
+    const info = {
+      id: 'x'.repeat(100),
+      code: 'C'.repeat(60),
+      name: 'n'.repeat(260),
+      formulaId: null,
+      who: 'w'.repeat(140),
+    }
     const file = besideBatch({ batch: tidyInfo(info), events: course(5), photos: [] }, besideId(info.id, 12))
     expect(failure(writeBatch(file))).toBe('read')
     expect(file.batch.code.endsWith('-copy')).toBe(true)

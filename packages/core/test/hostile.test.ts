@@ -63,7 +63,16 @@ describe('reading a recipe', () => {
   it('makes nothing that could not be read again: 300 texts', () => {
     const piece = fc.oneof(
       fc.string({ maxLength: 400 }),
-      fc.constantFrom('Water to 100 %', 'Glycerin 4 %', 'Phase A', `${'x'.repeat(500)} 3 %`, '1e9 g water', '0 % glycerin', 'pH 3-9', 'Lactic acid 90 % 2 %'), // prettier-ignore
+      fc.constantFrom(
+        'Water to 100 %',
+        'Glycerin 4 %',
+        'Phase A',
+        `${'x'.repeat(500)} 3 %`,
+        '1e9 g water',
+        '0 % glycerin',
+        'pH 3-9',
+        'Lactic acid 90 % 2 %',
+      ),
     )
     fc.assert(
       fc.property(fc.array(piece, { maxLength: 12 }), (lines) => {
@@ -84,12 +93,36 @@ describe('files that nobody wrote', () => {
         { depthSize: 'small' },
         fc.jsonValue({ maxDepth: 1 }),
         fc.array(tie('any'), { maxLength: 4 }),
-        fc.dictionary(fc.constantFrom('phases', 'lines', 'material', 'percent', 'events', 'type', 'formula', 'formulas', 'batch', 'id', 'n', 'at', 'lots', 'materials', '__proto__'), tie('any'), { maxKeys: 4 }), // prettier-ignore
+        fc.dictionary(
+          fc.constantFrom(
+            'phases',
+            'lines',
+            'material',
+            'percent',
+            'events',
+            'type',
+            'formula',
+            'formulas',
+            'batch',
+            'id',
+            'n',
+            'at',
+            'lots',
+            'materials',
+            '__proto__',
+          ),
+          tie('any'),
+          { maxKeys: 4 },
+        ),
       ),
     })).any
     fc.assert(
       fc.property(fc.constantFrom(...FORMATS), fc.nat(3), value, (format, formatVersion, body) => {
-        const text = JSON.stringify({ ...(typeof body === 'object' && body !== null && !Array.isArray(body) ? body : { phases: body }), format, formatVersion }) // prettier-ignore
+        const text = JSON.stringify({
+          ...(typeof body === 'object' && body !== null && !Array.isArray(body) ? body : { phases: body }),
+          format,
+          formatVersion,
+        })
         try {
           readFile(text)
         } catch (error) {
@@ -104,7 +137,17 @@ describe('files that nobody wrote', () => {
 })
 
 const own = (name: string, parts: [string, number][]): Material =>
-  ownMaterial({ name, inci: 'Aqua', functions: [], solubility: 'water', phase: 'any', parts: parts.map(([material, percent]) => ({ material, percent })) }, catalogue) // prettier-ignore
+  ownMaterial(
+    {
+      name,
+      inci: 'Aqua',
+      functions: [],
+      solubility: 'water',
+      phase: 'any',
+      parts: parts.map(([material, percent]) => ({ material, percent })),
+    },
+    catalogue,
+  )
 
 describe('mixtures in mixtures', () => {
   it('that fan out, and those that go round, are taken apart in bounded work', () => {
@@ -114,9 +157,16 @@ describe('mixtures in mixtures', () => {
         Array.from({ length: 50 }, () => [level === 0 ? 'aqua' : `Level ${level - 1}`, 2]),
       ),
     )
-    const round = [0, 1, 2].map((i) => own(`Ring ${i}`, Array.from({ length: 50 }, () => [`Ring ${(i + 1) % 3}`, 2]))) // prettier-ignore
+    const round = [0, 1, 2].map((i) =>
+      own(
+        `Ring ${i}`,
+        Array.from({ length: 50 }, () => [`Ring ${(i + 1) % 3}`, 2]),
+      ),
+    )
     const all = catalogue.with([...wide, ...round])
-    expect(compositionOf(all.find('Level 7')!, all).map((s) => [s.key, Math.round(s.share)])).toEqual([['aqua', 100]]) // prettier-ignore
+    expect(compositionOf(all.find('Level 7')!, all).map((s) => [s.key, Math.round(s.share)])).toEqual([
+      ['aqua', 100],
+    ])
     expect(compositionOf(all.find('Ring 0')!, all).length).toBeLessThan(4)
     expect(customOf(all.find('Level 7')!, all).parts).toEqual([{ material: 'aqua', percent: 100 }])
     expect(customOf(all.find('Ring 0')!, all).parts!.length).toBeLessThan(4)
@@ -125,7 +175,9 @@ describe('mixtures in mixtures', () => {
     )
   })
   it('that lie too deep in each other are refused by name', () => {
-    const deep = Array.from({ length: 14 }, (_, i) => own(`Deep ${i}`, [[i === 0 ? 'aqua' : `Deep ${i - 1}`, 100]])) // prettier-ignore
+    const deep = Array.from({ length: 14 }, (_, i) =>
+      own(`Deep ${i}`, [[i === 0 ? 'aqua' : `Deep ${i - 1}`, 100]]),
+    )
     const all = catalogue.with(deep)
     expect(mixtureFault('New', [{ material: 'Deep 3', percent: 10 }], all)).toBeNull()
     expect(mixtureFault('New', [{ material: 'Deep 13', percent: 10 }], all)).toMatch(
@@ -137,7 +189,8 @@ describe('mixtures in mixtures', () => {
 describe('tables', () => {
   const table = (...rows: Cell[][]) =>
     readWholeTable(rows, { catalogue, lots: [], own: [], makeId: () => 'id' })
-  const lots = (column: string, value: string) => table(['material', 'left_grams', column], ['glycerin', '5', value]) // prettier-ignore
+  const lots = (column: string, value: string) =>
+    table(['material', 'left_grams', column], ['glycerin', '5', value])
   it.each([
     ['99.01.2026', /does not exist/],
     ['30.02.2026', /does not exist/],
@@ -177,10 +230,17 @@ describe('tables', () => {
     ['12.5 g', 12.5],
     ['3 grams', 3],
   ])('take %s for %d g', (text, grams) => {
-    expect(table(['material', 'left_grams'], ['glycerin', text]).rows[0]!.item).toMatchObject({ leftGrams: grams }) // prettier-ignore
+    expect(table(['material', 'left_grams'], ['glycerin', text]).rows[0]!.item).toMatchObject({
+      leftGrams: grams,
+    })
   })
   it('a lot whose day is none is never good', () => {
-    expect(freshnessOf({ id: 'l', material: 'glycerin', leftGrams: 1, expires: '2026-02-31' } as Lot, '2026-11-27')).toBe('unknown') // prettier-ignore
+    expect(
+      freshnessOf(
+        { id: 'l', material: 'glycerin', leftGrams: 1, expires: '2026-02-31' } as Lot,
+        '2026-11-27',
+      ),
+    ).toBe('unknown')
   })
   it('write no cell that a spreadsheet runs, and read back what was written', () => {
     const signs = ['=1+1', '\n=1+1', '\r\n@x', ' =1', "'=1", '\t+1', '＝1', '-2', 'a=1', "''x", '  text']
@@ -191,7 +251,12 @@ describe('tables', () => {
     }
     fc.assert(
       fc.property(fc.oneof(fc.string(), fc.constantFrom(...signs)), (note) => {
-        const rows = parseCsv(writeCsv([['material', 'left_grams', 'note'], ['glycerin', 5, note]])) // prettier-ignore
+        const rows = parseCsv(
+          writeCsv([
+            ['material', 'left_grams', 'note'],
+            ['glycerin', 5, note],
+          ]),
+        )
         const { item } = table(...rows).rows[0]! as { item: Lot }
         expect(item.note ?? '').toBe(note.trim() === '' ? '' : note.replace(/\r\n|\r|\n/g, (m) => m))
       }),

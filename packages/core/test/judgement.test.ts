@@ -3,17 +3,32 @@ import { describe, expect, it } from 'vitest'
 import { assess, findAll, type Formula } from '../src/index.ts'
 import { codes, formula, phase, PRESERVED, simple } from './helpers.ts'
 
-const severities = (f: Formula, code: string) => findAll(assess(f)).flatMap((x) => (x.code === code ? [x.severity] : [])) // prettier-ignore
-const emulsion = (oil: Parameters<typeof phase>[2], water: Parameters<typeof phase>[2] = [], extra: Parameters<typeof formula>[1] = {}) =>
-  formula([
-    phase('Water', 'water', [['aqua', 'fill'], ['glycerin', 3], ...water], { heatToC: 72 }),
-    phase('Oil', 'oil', oil, { heatToC: 72 }),
-    phase('Last', 'cool-down', [PRESERVED], { belowC: 40 }),
-  ], extra) // prettier-ignore
+const severities = (f: Formula, code: string) =>
+  findAll(assess(f)).flatMap((x) => (x.code === code ? [x.severity] : []))
+const emulsion = (
+  oil: Parameters<typeof phase>[2],
+  water: Parameters<typeof phase>[2] = [],
+  extra: Parameters<typeof formula>[1] = {},
+) =>
+  formula(
+    [
+      phase('Water', 'water', [['aqua', 'fill'], ['glycerin', 3], ...water], { heatToC: 72 }),
+      phase('Oil', 'oil', oil, { heatToC: 72 }),
+      phase('Last', 'cool-down', [PRESERVED], { belowC: 40 }),
+    ],
+    extra,
+  )
 
 describe('a pH that skin should not meet', () => {
-  const read = (ph: number, product: object = {}, lines: Parameters<typeof simple>[0] = [['lactic acid', 5]]) =>
-    simple([...lines, PRESERVED], { product: { site: 'face', rinse: 'leave-on', ...product }, readings: [{ ph, method: 'meter-direct' }] }) // prettier-ignore
+  const read = (
+    ph: number,
+    product: object = {},
+    lines: Parameters<typeof simple>[0] = [['lactic acid', 5]],
+  ) =>
+    simple([...lines, PRESERVED], {
+      product: { site: 'face', rinse: 'leave-on', ...product },
+      readings: [{ ph, method: 'meter-direct' }],
+    })
   it.each<[string, number, object, string[]]>([
     ['face at 2.5', 2.5, {}, ['stop']],
     ['face at 3.2 with free acid', 3.2, {}, ['check']],
@@ -46,17 +61,62 @@ describe('a pH that skin should not meet', () => {
 
 describe('emulsions', () => {
   it.each<[string, Parameters<typeof phase>[2], string[]]>([
-    ['glyceryl stearate and cetyl alcohol alone', [['squalane', 12], ['glyceryl stearate', 4], ['cetyl alcohol', 2]], ['stop']],
-    ['sorbitan stearate alone', [['squalane', 12], ['sorbitan stearate', 4]], ['stop']],
-    ['the textbook pair polysorbate 80 with sorbitan oleate', [['squalane', 12], ['polysorbate 80', 3], ['sorbitan oleate', 1.5]], []],
-    ['glyceryl stearate beside an emulsifier', [['squalane', 12], ['olivate emulsifier', 4], ['glyceryl stearate', 2]], []],
-  ])('%s', (_name, oil, expected) => expect(severities(emulsion(oil), 'emulsion.no-emulsifier')).toEqual(expected)) // prettier-ignore
+    [
+      'glyceryl stearate and cetyl alcohol alone',
+      [
+        ['squalane', 12],
+        ['glyceryl stearate', 4],
+        ['cetyl alcohol', 2],
+      ],
+      ['stop'],
+    ],
+    [
+      'sorbitan stearate alone',
+      [
+        ['squalane', 12],
+        ['sorbitan stearate', 4],
+      ],
+      ['stop'],
+    ],
+    [
+      'the textbook pair polysorbate 80 with sorbitan oleate',
+      [
+        ['squalane', 12],
+        ['polysorbate 80', 3],
+        ['sorbitan oleate', 1.5],
+      ],
+      [],
+    ],
+    [
+      'glyceryl stearate beside an emulsifier',
+      [
+        ['squalane', 12],
+        ['olivate emulsifier', 4],
+        ['glyceryl stearate', 2],
+      ],
+      [],
+    ],
+  ])('%s', (_name, oil, expected) =>
+    expect(severities(emulsion(oil), 'emulsion.no-emulsifier')).toEqual(expected),
+  )
   it('a helper beside an emulsifier that nobody knows is no stop', () => {
-    const f = emulsion([['squalane', 12], ['glyceryl stearate', 3], ['Polyglyceryl-7 Nonsense', 3]]) // prettier-ignore
+    const f = emulsion([
+      ['squalane', 12],
+      ['glyceryl stearate', 3],
+      ['Polyglyceryl-7 Nonsense', 3],
+    ])
     expect(severities(f, 'emulsion.no-emulsifier')).not.toContain('stop')
   })
   it('the textbook pair is enough for its oils', () => {
-    expect(codes(emulsion([['squalane', 12], ['polysorbate 80', 3], ['sorbitan oleate', 1.5]]))).not.toContain('emulsion.too-little-emulsifier') // prettier-ignore
+    expect(
+      codes(
+        emulsion([
+          ['squalane', 12],
+          ['polysorbate 80', 3],
+          ['sorbitan oleate', 1.5],
+        ]),
+      ),
+    ).not.toContain('emulsion.too-little-emulsifier')
   })
   it('oils in water get hard from 65 %, and turn over from 74 % of oils and water', () => {
     const load = (oil: number) =>
@@ -73,7 +133,13 @@ describe('emulsions', () => {
   })
   it('water in oil bleeds without salt, and above 80 % water asks for a special emulsifier', () => {
     const wo = (oil: number, salt: number) =>
-      emulsion([['squalane', oil], ['polyglyceryl-2 dipolyhydroxystearate', 4]], salt > 0 ? [['magnesium sulfate', salt]] : []) // prettier-ignore
+      emulsion(
+        [
+          ['squalane', oil],
+          ['polyglyceryl-2 dipolyhydroxystearate', 4],
+        ],
+        salt > 0 ? [['magnesium sulfate', salt]] : [],
+      )
     expect(severities(wo(25, 0.7), 'stability.bleeding')).toEqual([])
     expect(severities(wo(25, 0), 'stability.bleeding')).toEqual(['note'])
     expect(severities(wo(25, 0.7), 'emulsion.oil-load')).toEqual([])
@@ -89,8 +155,26 @@ describe('scent', () => {
   it('adds up over all oils, by site', () => {
     expect(severities(scented([['lavender oil', 0.3]]), 'usage.scent-total')).toEqual([])
     expect(severities(scented([['lavender oil', 0.8]]), 'usage.scent-total')).toEqual(['note'])
-    expect(severities(scented([['lavender oil', 0.8], ['frankincense oil', 0.6]]), 'usage.scent-total')).toEqual(['check']) // prettier-ignore
-    expect(severities(scented([['lavender oil', 0.4], ['frankincense oil', 0.4], ['neroli', 0.3], ['patchouli oil', 0.3]]), 'usage.scent-total')).toEqual(['stop']) // prettier-ignore
+    expect(
+      severities(
+        scented([
+          ['lavender oil', 0.8],
+          ['frankincense oil', 0.6],
+        ]),
+        'usage.scent-total',
+      ),
+    ).toEqual(['check'])
+    expect(
+      severities(
+        scented([
+          ['lavender oil', 0.4],
+          ['frankincense oil', 0.4],
+          ['neroli', 0.3],
+          ['patchouli oil', 0.3],
+        ]),
+        'usage.scent-total',
+      ),
+    ).toEqual(['stop'])
     expect(severities(scented([['lavender oil', 0.8]], { site: 'body' }), 'usage.scent-total')).toEqual([])
     expect(severities(scented([['lavender oil', 0.1]], { site: 'eye' }), 'usage.scent-total')).toEqual([
       'check',
@@ -116,13 +200,19 @@ describe('drafts', () => {
   })
   it('are not judged by what has no amount yet', () => {
     const said = codes(draft())
-    for (const code of ['emulsion.no-emulsifier', 'preservative.missing', 'thickener.needs-neutralising']) expect(said).not.toContain(code) // prettier-ignore
+    for (const code of ['emulsion.no-emulsifier', 'preservative.missing', 'thickener.needs-neutralising'])
+      expect(said).not.toContain(code)
   })
 })
 
 describe('what was logged', () => {
   it('and is not in the formula is said', () => {
-    const f: Formula = { ...simple([['lactic acid', 1], PRESERVED]), additions: [{ material: 'sodium hydroxide', strengthPercent: 10, grams: 1, ofGrams: 100, afterReading: 0 }] } // prettier-ignore
+    const f: Formula = {
+      ...simple([['lactic acid', 1], PRESERVED]),
+      additions: [
+        { material: 'sodium hydroxide', strengthPercent: 10, grams: 1, ofGrams: 100, afterReading: 0 },
+      ],
+    }
     const [one] = findAll(assess(f)).filter((x) => x.code === 'record.adjuster-not-counted')
     expect(one).toMatchObject({
       severity: 'note',
@@ -134,7 +224,21 @@ describe('what was logged', () => {
 describe('heat', () => {
   it('a little above what a material stands, or a hydrosol that loses its scent, is a note', () => {
     const at = (material: string, heatToC: number) =>
-      severities(formula([phase('Water', 'water', [['aqua', 'fill'], [material, 3]], { heatToC }), phase('Last', 'cool-down', [PRESERVED])]), 'heat.sensitive-in-hot-phase') // prettier-ignore
+      severities(
+        formula([
+          phase(
+            'Water',
+            'water',
+            [
+              ['aqua', 'fill'],
+              [material, 3],
+            ],
+            { heatToC },
+          ),
+          phase('Last', 'cool-down', [PRESERVED]),
+        ]),
+        'heat.sensitive-in-hot-phase',
+      )
     expect(at('panthenol', 70)).toEqual([])
     expect(at('panthenol', 72)).toEqual(['note'])
     expect(at('rose water', 75)).toEqual(['note'])
@@ -145,7 +249,9 @@ describe('heat', () => {
 
 describe('preserving acids', () => {
   const kept = (benzoate: number, sorbate: number, ph: number, more: Parameters<typeof simple>[0] = []) =>
-    simple([['sodium benzoate', benzoate], ['potassium sorbate', sorbate], ['glycerin', 4], ...more], { readings: [{ ph, method: 'meter-direct' }] }) // prettier-ignore
+    simple([['sodium benzoate', benzoate], ['potassium sorbate', sorbate], ['glycerin', 4], ...more], {
+      readings: [{ ph, method: 'meter-direct' }],
+    })
   it('preserve by what is free at the pH, together', () => {
     expect(severities(kept(0.2, 0.2, 5), 'preservative.ineffective')).toEqual(['check'])
     expect(severities(kept(0.5, 0.3, 5), 'preservative.ineffective')).toEqual([])

@@ -33,7 +33,6 @@ export class Kept extends Making {
     answer: object,
     day: number | null = null,
   ) {
-    // prettier-ignore
     return this.do({ type: 'observe', sample, day, property, ...answer } as Happening, 'x')
   }
   ph(days: number, value: number, way = 'meter') {
@@ -49,5 +48,7 @@ export class Kept extends Making {
 export const toner = simple([['glycerin', 4], ['sodium lactate', 2], PRESERVED], {
   targetPh: { min: 5, max: 5.8 },
 })
-export const lactone = simple([['gluconolactone', 4], ['sodium lactate', 2], PRESERVED], { targetPh: { min: 3.6, max: 4.4 } }) // prettier-ignore
+export const lactone = simple([['gluconolactone', 4], ['sodium lactate', 2], PRESERVED], {
+  targetPh: { min: 3.6, max: 4.4 },
+})
 export const lotion = cream()

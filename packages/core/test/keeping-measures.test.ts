@@ -1,7 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { colourChange, deltaE, GREY_CARD, labOf, lightDiffers } from '../src/keeping/colour.ts'
-import { bodyChange, creamingPercent, lossPercentPerYear, platesAreaPerGram } from '../src/keeping/measures.ts' // prettier-ignore
+import {
+  bodyChange,
+  creamingPercent,
+  lossPercentPerYear,
+  platesAreaPerGram,
+} from '../src/keeping/measures.ts'
 
 describe('kitchen measures', () => {
   it('agree with worked figures', () => {
@@ -52,7 +57,8 @@ describe('colour from photographs', () => {
   it('does not change with the brightness of the light, as long as nothing runs out', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.85, max: 1.15, noNaN: true }), (k) => {
-        const scale = (v: number) => 255 * (1.055 * (k * (((v / 255 + 0.055) / 1.055) ** 2.4)) ** (1 / 2.4) - 0.055) // prettier-ignore
+        const scale = (v: number) =>
+          255 * (1.055 * (k * ((v / 255 + 0.055) / 1.055) ** 2.4) ** (1 / 2.4) - 0.055)
         const seen = { product: [180, 170, 150], card: [120, 119, 118], cardReflects: GREY_CARD }
         const other = {
           product: seen.product.map(scale),

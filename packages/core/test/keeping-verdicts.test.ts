@@ -29,7 +29,12 @@ describe('what it means', () => {
     expect(v.cause?.title).toBe('A material goes on moving the pH')
   })
   it('condemns what left the window of its preservation, and what moved far without a reason', () => {
-    const weak = simple([['glycerin', 4], ['sodium benzoate', 0.5], ['potassium sorbate', 0.3], ['lactic acid', 0.3]]) // prettier-ignore
+    const weak = simple([
+      ['glycerin', 4],
+      ['sodium benzoate', 0.5],
+      ['potassium sorbate', 0.3],
+      ['lactic acid', 0.3],
+    ])
     const window = assess(weak).preservation.window!
     const fresh = new Kept(weak).ph(1, window.max + 0.8)
     expect(fresh.verdict).toMatchObject({ grade: 'again' })
@@ -43,7 +48,9 @@ describe('what it means', () => {
     expect(new Kept(toner).ph(1, 5.4).ph(14, 6.7).verdict.grade).toBe('discard')
   })
   it('warns where it keeps and its materials do not work, and condemns what burns', () => {
-    const acid = simple([['mandelic acid', 5], ['sodium hydroxide', 0.5], PRESERVED], { targetPh: { min: 3.5, max: 4 } }) // prettier-ignore
+    const acid = simple([['mandelic acid', 5], ['sodium hydroxide', 0.5], PRESERVED], {
+      targetPh: { min: 3.5, max: 4 },
+    })
     const shared = assess(acid).ph.shared!
     const high = new Kept(acid).ph(1, shared.max + 0.5)
     expect(high.verdict).toMatchObject({ grade: 'again' })
@@ -86,7 +93,8 @@ describe('what it means', () => {
     expect(headOf({ id: 'b', code: 'B', name: 'B', formulaId: null, who: '' }, k.state).reacted).toBe(true)
   })
   it('tells a layer by its height', () => {
-    const at = (value: number) => new Kept(lotion).after(28).saw('room', 'layer', { value, way: 'ruler' }, 28).verdict // prettier-ignore
+    const at = (value: number) =>
+      new Kept(lotion).after(28).saw('room', 'layer', { value, way: 'ruler' }, 28).verdict
     expect([1.5, 4, 12].map((v) => at(v).grade)).toEqual(['fine', 'again', 'discard'])
     expect(at(4).list[0]!.first).toContain('4 % of the height')
   })
@@ -106,6 +114,9 @@ describe('what it means', () => {
     b.after(28).saw('room', 'body', { value: 61, way: 'spread' })
     expect(b.verdict.grade).toBe('fine')
     b.after(56).saw('room', 'body', { value: 72, way: 'spread' })
-    expect(b.verdict.list[0]).toMatchObject({ grade: 'again', first: expect.stringContaining('thinner') as string }) // prettier-ignore
+    expect(b.verdict.list[0]).toMatchObject({
+      grade: 'again',
+      first: expect.stringContaining('thinner') as string,
+    })
   })
 })

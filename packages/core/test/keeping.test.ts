@@ -27,7 +27,10 @@ describe('the plan of looks', () => {
     }
     const gel = of(toner)
     expect([...gel.keys()]).toEqual(['germs', 'gas', 'smell', 'ph', 'mass', 'pack'])
-    expect(of(lactone).get('ph')).toMatchObject({ pressing: true, why: expect.stringContaining('lactone') as string }) // prettier-ignore
+    expect(of(lactone).get('ph')).toMatchObject({
+      pressing: true,
+      why: expect.stringContaining('lactone') as string,
+    })
     expect([...of(lotion).keys()]).toEqual(expect.arrayContaining(['layer', 'body']))
     const balm = of(
       cream({
@@ -39,7 +42,10 @@ describe('the plan of looks', () => {
       }),
     )
     expect(balm.get('grains')!.pressing).toBe(true)
-    const dry = assess({ ...toner, phases: [{ name: 'Oil', role: 'oil', lines: [{ material: 'squalane', percent: 100 }] }] }) // prettier-ignore
+    const dry = assess({
+      ...toner,
+      phases: [{ name: 'Oil', role: 'oil', lines: [{ material: 'squalane', percent: 100 }] }],
+    })
     expect(mattersOf(dry, []).map((m) => m.property)).not.toEqual(expect.arrayContaining(['ph']))
   })
 
@@ -53,7 +59,13 @@ describe('the plan of looks', () => {
       expect(p.samples.some((s) => s.storage === 'room')).toBe(true)
       expect(p.looks.every((l) => p.samples.some((s) => s.id === l.sample))).toBe(true)
     }
-    expect(proposeWatch(a, findAll(a), 190).samples.map((s) => s.storage)).toEqual(['room', 'fridge', 'frost', 'warm', 'use']) // prettier-ignore
+    expect(proposeWatch(a, findAll(a), 190).samples.map((s) => s.storage)).toEqual([
+      'room',
+      'fridge',
+      'frost',
+      'warm',
+      'use',
+    ])
   })
 
   it('is a week in the fridge, looked at daily, for what nothing preserves', () => {
@@ -66,7 +78,9 @@ describe('the plan of looks', () => {
   it('reads a lactone on day 3 too, and a plain toner not', () => {
     const days = (f: Formula) => {
       const a = assess(f)
-      return proposeWatch(a, findAll(a), 200).looks.filter((l) => l.sample === 'room' && l.properties.includes('ph')).map((l) => l.day) // prettier-ignore
+      return proposeWatch(a, findAll(a), 200)
+        .looks.filter((l) => l.sample === 'room' && l.properties.includes('ph'))
+        .map((l) => l.day)
     }
     expect(days(toner)).toEqual([1, 7, 14, 28, 56, 84])
     expect(days(lactone)).toEqual([1, 3, 7, 14, 28, 56, 84])
@@ -78,7 +92,12 @@ describe('what is due', () => {
     const k = new Kept(toner)
     const open = openLooks(k.history)
     const now = new Date(`${dueOn(k.history.filledAt!, 8)}T12:00:00`)
-    expect(dueLooks(open, now).map((l) => [l.sample, l.day])).toEqual([['fridge', 1], ['room', 7], ['warm', 7], ['use', 7]]) // prettier-ignore
+    expect(dueLooks(open, now).map((l) => [l.sample, l.day])).toEqual([
+      ['fridge', 1],
+      ['room', 7],
+      ['warm', 7],
+      ['use', 7],
+    ])
     expect(dueLooks(open, new Date(`${dueOn(k.history.filledAt!, 0)}T12:00:00`))).toEqual([])
   })
 
@@ -87,7 +106,18 @@ describe('what is due', () => {
     const room = openLooks(k.history).find((l) => l.sample === 'room')!
     expect(room.day).toBe(1)
     for (const property of room.properties)
-      k.after(1).do({ type: 'observe', sample: 'room', day: 1, property, ...(property === 'ph' ? { value: 5.4, way: 'meter' } : { choice: WATCH.properties[property].choices![0]!.id }) } as Happening, 'x') // prettier-ignore
+      k.after(1).do(
+        {
+          type: 'observe',
+          sample: 'room',
+          day: 1,
+          property,
+          ...(property === 'ph'
+            ? { value: 5.4, way: 'meter' }
+            : { choice: WATCH.properties[property].choices![0]!.id }),
+        } as Happening,
+        'x',
+      )
     expect(openLooks(k.history).some((l) => l.sample === 'room' && l.day === 1)).toBe(false)
     k.do({ type: 'pass', sample: 'room', day: 3, reason: 'away' }, 'x')
     expect(openLooks(k.history).find((l) => l.sample === 'room')!.day).toBe(7)
@@ -111,7 +141,9 @@ describe('what is due', () => {
           const filled = new Date(2026, 9, 20, hour, 30)
           const on = dueOn(filled.toISOString(), day)
           const wanted = new Date(2026, 9, 20 + day)
-          expect(on).toBe(`${wanted.getFullYear()}-${String(wanted.getMonth() + 1).padStart(2, '0')}-${String(wanted.getDate()).padStart(2, '0')}`) // prettier-ignore
+          expect(on).toBe(
+            `${wanted.getFullYear()}-${String(wanted.getMonth() + 1).padStart(2, '0')}-${String(wanted.getDate()).padStart(2, '0')}`,
+          )
           expect(daysUntil(on, wanted)).toBe(0)
         }),
       )
@@ -121,7 +153,15 @@ describe('what is due', () => {
   )
 
   it('is told in the words of a kitchen', () => {
-    expect([0.4, 1, 3, 7, 14, 57, 150].map(sayAge)).toEqual(['today', '1 day', '3 days', '1 week', '2 weeks', '8 weeks', '5 months']) // prettier-ignore
+    expect([0.4, 1, 3, 7, 14, 57, 150].map(sayAge)).toEqual([
+      'today',
+      '1 day',
+      '3 days',
+      '1 week',
+      '2 weeks',
+      '8 weeks',
+      '5 months',
+    ])
   })
 })
 
@@ -131,7 +171,10 @@ describe('answers', () => {
     const wrong = k.history.answers.at(-1)!
     k.saw('room', 'ph', { value: 5.4, way: 'meter', corrects: wrong.n })
     const { answers } = k.history
-    expect(answers.map((a) => [a.value, a.corrected])).toEqual([[7.4, true], [5.4, false]]) // prettier-ignore
+    expect(answers.map((a) => [a.value, a.corrected])).toEqual([
+      [7.4, true],
+      [5.4, false],
+    ])
     expect(k.verdict.grade).toBe('fine')
     expect(observationRows(k.history).map((r) => r.at(-1))).toEqual(['counts', 'no', 'yes'])
   })
@@ -147,9 +190,13 @@ describe('answers', () => {
     expect(why({ property: 'smell', choice: 'nice' })).toContain('no answer')
     expect(why({ property: 'smell' })).toContain('Give an answer')
     expect(why({ property: 'ph', value: 5, way: 'meter', corrects: 0 })).toContain('same question')
-    expect(refusal(k.state, { type: 'observe', sample: 'moon', day: 1, property: 'smell', choice: 'same' })).toContain('no such sample') // prettier-ignore
+    expect(
+      refusal(k.state, { type: 'observe', sample: 'moon', day: 1, property: 'smell', choice: 'same' }),
+    ).toContain('no such sample')
     const making = new Making(toner)
-    expect(refusal(making.state, { type: 'keep', samples: [{ id: 'room', storage: 'room' }], looks: [] })).toContain('not finished') // prettier-ignore
+    expect(
+      refusal(making.state, { type: 'keep', samples: [{ id: 'room', storage: 'room' }], looks: [] }),
+    ).toContain('not finished')
   })
 
   it('travel in the batch file as text, and come back the same', () => {
@@ -193,23 +240,50 @@ describe('the calendar file', () => {
 
 describe('patch tests', () => {
   const test = (looks: { hours: number; grade: number; itches?: boolean }[]) => ({
-    n: 1, at: '2026-11-26T08:00:00.000Z', who: 'IM', way: 'once' as const, place: '', grams: null,
+    n: 1,
+    at: '2026-11-26T08:00:00.000Z',
+    who: 'IM',
+    way: 'once' as const,
+    place: '',
+    grams: null,
     looks: looks.map((l, i) => ({ n: i + 2, at: '', text: '', itches: false, ...l })),
-  }) // prettier-ignore
+  })
   it('stop at a clear reaction or an itch that stays, and send to a doctor', () => {
     expect(patchSays(test([{ hours: 24, grade: 2 }]))).toMatchObject({ state: 'stop' })
     expect(patchSays(test([{ hours: 1, grade: 0, itches: true }])).state).toBe('stop')
-    expect(patchSays(test([{ hours: 24, grade: 1 }, { hours: 72, grade: 3 }])).says).toContain('doctor') // prettier-ignore
-    expect(patchSays(test([{ hours: 24, grade: 1 }, { hours: 72, grade: 2 }])).says).toContain('grew') // prettier-ignore
+    expect(
+      patchSays(
+        test([
+          { hours: 24, grade: 1 },
+          { hours: 72, grade: 3 },
+        ]),
+      ).says,
+    ).toContain('doctor')
+    expect(
+      patchSays(
+        test([
+          { hours: 24, grade: 1 },
+          { hours: 72, grade: 2 },
+        ]),
+      ).says,
+    ).toContain('grew')
   })
   it('prove nothing when they stay quiet', () => {
-    expect(patchSays(test([{ hours: 72, grade: 0 }]))).toMatchObject({ state: 'quiet', says: expect.stringContaining('no proof') as string }) // prettier-ignore
+    expect(patchSays(test([{ hours: 72, grade: 0 }]))).toMatchObject({
+      state: 'quiet',
+      says: expect.stringContaining('no proof') as string,
+    })
     expect(patchSays(test([{ hours: 24, grade: 1 }])).state).toBe('open')
   })
 })
 
 describe('where a lot went', () => {
-  const lot = (id: string, madeFrom?: string[]) => ({ id, material: `m-${id}`, leftGrams: 10, ...(madeFrom ? { madeFrom } : {}) }) // prettier-ignore
+  const lot = (id: string, madeFrom?: string[]) => ({
+    id,
+    material: `m-${id}`,
+    leftGrams: 10,
+    ...(madeFrom ? { madeFrom } : {}),
+  })
   const lots = [lot('a'), lot('stock', ['a']), lot('second', ['stock']), lot('other')]
   it('follows stocks in stocks, and does not run in a circle', () => {
     expect([...stocksWith('a', lots).keys()]).toEqual(['a', 'stock', 'second'])

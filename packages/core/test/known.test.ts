@@ -26,7 +26,16 @@ describe('a line', () => {
 })
 
 describe('an oil phase', () => {
-  const range = (name: string) => assess(cream({ oil: [['squalane', 12], ['olivate emulsifier', 4], [name, 3]] })).emulsion!.oilPhaseRange // prettier-ignore
+  const range = (name: string) =>
+    assess(
+      cream({
+        oil: [
+          ['squalane', 12],
+          ['olivate emulsifier', 4],
+          [name, 3],
+        ],
+      }),
+    ).emulsion!.oilPhaseRange
   it('is a range where nobody knows whether a line is oily, with its name', () => {
     expect(range('harbour thing')).toEqual({ low: 16, high: 19, because: ['harbour thing'] })
     expect(range('seafig seed oil')).toEqual({ low: 16, high: 19, because: ['seafig seed oil'] })
@@ -46,11 +55,33 @@ describe('body', () => {
     })
   it('counts a polymer only where it is neutralised, and salt does not take it', () => {
     const bare = log(gel([]))
-    const thick = log(gel([['carbomer', 0.4], ['triethanolamine', 0.4]])) // prettier-ignore
+    const thick = log(
+      gel([
+        ['carbomer', 0.4],
+        ['triethanolamine', 0.4],
+      ]),
+    )
     expect(thick).toBeGreaterThan(bare + 0.2)
-    const sour = cream({ water: [['carbomer', 0.4]], oil: [['squalane', 10], ['olivate emulsifier', 4]] }, { targetPh: { min: 3.5, max: 4 } }) // prettier-ignore
+    const sour = cream(
+      {
+        water: [['carbomer', 0.4]],
+        oil: [
+          ['squalane', 10],
+          ['olivate emulsifier', 4],
+        ],
+      },
+      { targetPh: { min: 3.5, max: 4 } },
+    )
     expect(log(sour)).toBeLessThan(thick - 0.2)
-    expect(log(gel([['carbomer', 0.4], ['triethanolamine', 0.4], ['sodium chloride', 5]]))).toBeLessThan(thick - 0.2) // prettier-ignore
+    expect(
+      log(
+        gel([
+          ['carbomer', 0.4],
+          ['triethanolamine', 0.4],
+          ['sodium chloride', 5],
+        ]),
+      ),
+    ).toBeLessThan(thick - 0.2)
     expect(expectedBody(assess(sour))!.because.join()).toMatch(/no body/)
   })
   it('counts fatty alcohol that a wax brings along', () => {
@@ -89,7 +120,14 @@ describe('the range of an emulsifier', () => {
     expect(of(40)).toBeGreaterThan(of(20))
   })
   it('draws no alarm for a rich cream with enough of it', () => {
-    const rich = cream({ oil: [['shea butter', 20], ['jojoba oil', 18], ['olivate emulsifier', 8], ['tocopherol', 0.4]] }) // prettier-ignore
+    const rich = cream({
+      oil: [
+        ['shea butter', 20],
+        ['jojoba oil', 18],
+        ['olivate emulsifier', 8],
+        ['tocopherol', 0.4],
+      ],
+    })
     expect(findingsOf(rich).map((x) => x.code)).not.toContain('usage.above-max')
   })
 })

@@ -32,17 +32,28 @@ const words = (ingredients: string, foot = ['50 g', 'QT-1126', 'best before 26 M
   ],
   foot,
 })
-const space = (width: number, height: number, more = {}) => ({ width, height, shape: 'rectangle' as const, code: 0, mark: 0, ...more }) // prettier-ignore
+const space = (width: number, height: number, more = {}) => ({
+  width,
+  height,
+  shape: 'rectangle' as const,
+  code: 0,
+  mark: 0,
+  ...more,
+})
 const least = { letters: 0.9, figures: 2 }
 const LIST =
   'Aqua, Glycerin, Squalane, Cetearyl Olivate, Sorbitan Olivate, Panthenol, Phenoxyethanol, Xanthan Gum'
-const rightOf = (run: { x: number; text: string; size: number; bold: boolean }) => run.x + measure.width(run.text, run.size, run.bold) // prettier-ignore
+const rightOf = (run: { x: number; text: string; size: number; bold: boolean }) =>
+  run.x + measure.width(run.text, run.size, run.bold)
 
 describe('a label', () => {
   it('holds every word, in order, inside its edges', () => {
     const l = layLabel(words(LIST), space(99.1, 67.7), measure, least)
     expect(l.fits).toBe(true)
-    const body = l.runs.filter((r) => !r.foot).map((r) => r.text).join(' ') // prettier-ignore
+    const body = l.runs
+      .filter((r) => !r.foot)
+      .map((r) => r.text)
+      .join(' ')
     expect(body).toBe(`Quay trial Face cream Ingredients: ${LIST} Keep cool.`)
     for (const run of l.runs) {
       expect(run.x).toBeGreaterThanOrEqual(l.inner.left - 0.01)
@@ -57,7 +68,7 @@ describe('a label', () => {
     expect(small.letters).toBeGreaterThanOrEqual(least.letters - 1e-9)
   })
   it('never goes below the smallest letters, and names what finds no room instead of drawing it over the rest', () => {
-    const l = layLabel(words(Array(12).fill(LIST).join(', ')), space(38.1, 21.2), measure, least) // prettier-ignore
+    const l = layLabel(words(Array(12).fill(LIST).join(', ')), space(38.1, 21.2), measure, least)
     expect(l.fits).toBe(false)
     expect(l.lacking).toContain('the ingredients')
     expect(l.letters).toBeCloseTo(least.letters, 9)
@@ -66,7 +77,8 @@ describe('a label', () => {
   })
   it('sets the figures of the content as high as the law asks', () => {
     const l = layLabel(words(LIST), space(99.1, 67.7), measure, { letters: 0.9, figures: 3 })
-    for (const run of l.runs.filter((r) => r.foot)) expect(run.size * measure.capHeight).toBeGreaterThanOrEqual(3 - 1e-9) // prettier-ignore
+    for (const run of l.runs.filter((r) => r.foot))
+      expect(run.size * measure.capHeight).toBeGreaterThanOrEqual(3 - 1e-9)
   })
   it('keeps text off the code and the mark', () => {
     const l = layLabel(words(LIST), space(70, 40, { code: 11, mark: 7 }), measure, least)
@@ -153,7 +165,12 @@ describe('the words of a label', () => {
     const { front, back } = labelText(label(), { faces: 'two', content: { amount: 50, unit: 'g' } }, made)
     expect(front.paragraphs).toEqual([])
     expect(front.foot).toEqual(['50 g ℮'])
-    expect(back!.paragraphs.map((p) => p.what)).toEqual(['the ingredients', 'the directions', 'the cautions', 'keeping']) // prettier-ignore
+    expect(back!.paragraphs.map((p) => p.what)).toEqual([
+      'the ingredients',
+      'the directions',
+      'the cautions',
+      'keeping',
+    ])
     expect(back!.foot).toEqual(['QT-1126', 'best before 26 May 2027'])
   })
   it('keep a time of the maker’s own, and opened never outlasts closed', () => {

@@ -31,7 +31,10 @@ const rangesOf = (text: string, p: Partial<Product> = {}) =>
 describe('reading a label', () => {
   const keys = (text: string) => readLabel(text, catalogue).names.map((n) => n.key)
   it.each([
-    ['Ingredients: Aqua (Water), Glycerin, 1,2-Hexanediol, Sodium Hyaluronate.', ['aqua', 'glycerin', '1-2-hexanediol', 'sodium-hyaluronate']], // prettier-ignore
+    [
+      'Ingredients: Aqua (Water), Glycerin, 1,2-Hexanediol, Sodium Hyaluronate.',
+      ['aqua', 'glycerin', '1-2-hexanediol', 'sodium-hyaluronate'],
+    ],
     ['AQUA/WATER/EAU, GLYCERIN, PARFUM (FRAGRANCE)', ['aqua', 'glycerin', 'parfum']],
     ['Water • Glycerin • Squalane', ['aqua', 'glycerin', 'squalane']],
     ['Aqua\nGlycerin\nPanthenol', ['aqua', 'glycerin', 'panthenol']],
@@ -94,7 +97,8 @@ describe('what can be', () => {
     expect(rangesOf('')).toBeNull()
   })
   it('drafts a formula that adds up, is ordered as the label, and calls itself a guess', () => {
-    const text = 'Aqua, Caprylic/Capric Triglyceride, Glycerin, Cetearyl Olivate, Sorbitan Olivate, Cetyl Alcohol, Phenoxyethanol, Ethylhexylglycerin' // prettier-ignore
+    const text =
+      'Aqua, Caprylic/Capric Triglyceride, Glycerin, Cetearyl Olivate, Sorbitan Olivate, Cetyl Alcohol, Phenoxyethanol, Ethylhexylglycerin'
     const result = rangesOf(text, { kind: 'cream' })!
     for (const r of result.ranges) {
       expect(r.draft).toBeGreaterThanOrEqual(r.least - 0.01)
@@ -111,22 +115,49 @@ describe('what can be', () => {
 })
 
 describe('a draft that could be made', () => {
-  const draftOf = (text: string, p: Partial<Product>, more: { ph?: number; texture?: 'milk' | 'butter'; spf?: number } = {}) => {
+  const draftOf = (
+    text: string,
+    p: Partial<Product>,
+    more: { ph?: number; texture?: 'milk' | 'butter'; spf?: number } = {},
+  ) => {
     const context = { catalogue, product: { ...product, ...p }, ...more }
-    return labelFormula(labelRanges(readLabel(text, catalogue), context, solver)!, { ...context, name: 'Guess' })
-  } // prettier-ignore
-  const serious = (f: Formula) => findAll(assess(f)).filter((x) => x.severity !== 'note' && x.code !== 'material.unknown').map((x) => x.code) // prettier-ignore
+    return labelFormula(labelRanges(readLabel(text, catalogue), context, solver)!, {
+      ...context,
+      name: 'Guess',
+    })
+  }
+  const serious = (f: Formula) =>
+    findAll(assess(f))
+      .filter((x) => x.severity !== 'note' && x.code !== 'material.unknown')
+      .map((x) => x.code)
   it.each([
-    ['cream', 'Aqua, Glycerin, Caprylic/Capric Triglyceride, Cetearyl Alcohol, Butyrospermum Parkii Butter, Ceteareth-20, Squalane, Phenoxyethanol, Tocopherol, Xanthan Gum, Ethylhexylglycerin, Citric Acid', ['cetearyl-alcohol-ceteareth-20', 'phenoxyethanol-ethylhexylglycerin']],
-    ['lotion', 'Aqua, Helianthus Annuus Seed Oil, Glycerin, Glyceryl Stearate, PEG-100 Stearate, Cetyl Alcohol, Benzyl Alcohol, Dehydroacetic Acid, Parfum', ['glyceryl-stearate-peg-100-stearate', 'benzyl-alcohol-dehydroacetic-acid']],
-    ['serum', 'Aqua, Niacinamide, Seafig Fruit Extract, Propanediol, Xanthan Gum, Sodium Benzoate, Potassium Sorbate, Lactic Acid', ['sodium-benzoate-potassium-sorbate']],
-  ] as const)('a %s by the blends that makers buy, preserved, held together and without an alarm', (kind, text, blends) => {
-    const f = draftOf(text, { kind })
-    const materials = f.phases.flatMap((p) => p.lines.map((l) => l.material))
-    for (const blend of blends) expect(materials).toContain(blend)
-    expect(serious(f)).toEqual([])
-    expect(f.phases.flatMap((p) => p.lines).find((l) => /Fruit Extract/.test(l.material))?.percent ?? 0).toBeLessThanOrEqual(5)
-  }) // prettier-ignore
+    [
+      'cream',
+      'Aqua, Glycerin, Caprylic/Capric Triglyceride, Cetearyl Alcohol, Butyrospermum Parkii Butter, Ceteareth-20, Squalane, Phenoxyethanol, Tocopherol, Xanthan Gum, Ethylhexylglycerin, Citric Acid',
+      ['cetearyl-alcohol-ceteareth-20', 'phenoxyethanol-ethylhexylglycerin'],
+    ],
+    [
+      'lotion',
+      'Aqua, Helianthus Annuus Seed Oil, Glycerin, Glyceryl Stearate, PEG-100 Stearate, Cetyl Alcohol, Benzyl Alcohol, Dehydroacetic Acid, Parfum',
+      ['glyceryl-stearate-peg-100-stearate', 'benzyl-alcohol-dehydroacetic-acid'],
+    ],
+    [
+      'serum',
+      'Aqua, Niacinamide, Seafig Fruit Extract, Propanediol, Xanthan Gum, Sodium Benzoate, Potassium Sorbate, Lactic Acid',
+      ['sodium-benzoate-potassium-sorbate'],
+    ],
+  ] as const)(
+    'a %s by the blends that makers buy, preserved, held together and without an alarm',
+    (kind, text, blends) => {
+      const f = draftOf(text, { kind })
+      const materials = f.phases.flatMap((p) => p.lines.map((l) => l.material))
+      for (const blend of blends) expect(materials).toContain(blend)
+      expect(serious(f)).toEqual([])
+      expect(
+        f.phases.flatMap((p) => p.lines).find((l) => /Fruit Extract/.test(l.material))?.percent ?? 0,
+      ).toBeLessThanOrEqual(5)
+    },
+  )
   it('heats what has to melt, and aims for the pH that is told', () => {
     const text =
       'Aqua, Squalane, Glyceryl Stearate, PEG-100 Stearate, Cetyl Alcohol, Phenoxyethanol, Ethylhexylglycerin'
@@ -149,35 +180,62 @@ describe('a draft that could be made', () => {
     const oil = (r: ReturnType<typeof most>) =>
       r.ranges.find((x) => x.name.key === 'caprylic-capric-triglyceride')!
     expect(oil(most({ texture: 'milk' })).greatest).toBeLessThan(oil(most({})).greatest)
-    const zinc = labelRanges(readLabel(text, catalogue), { catalogue, product: { ...product, kind: 'cream' }, spf: 30 }, solver)!.ranges.find((x) => x.name.key === 'zinc-oxide')! // prettier-ignore
+    const zinc = labelRanges(
+      readLabel(text, catalogue),
+      { catalogue, product: { ...product, kind: 'cream' }, spf: 30 },
+      solver,
+    )!.ranges.find((x) => x.name.key === 'zinc-oxide')!
     expect(zinc.least).toBeGreaterThanOrEqual(6 - 1e-6)
   })
 })
 
 describe('two lists of one product', () => {
   const change = (before: string, after: string) =>
-    Object.fromEntries(compareLabels(readLabel(before, catalogue), readLabel(after, catalogue)).map((c) => [c.key, c.what])) // prettier-ignore
+    Object.fromEntries(
+      compareLabels(readLabel(before, catalogue), readLabel(after, catalogue)).map((c) => [c.key, c.what]),
+    )
   it('tell what is new, gone and moved, by the fewest moves', () => {
     expect(change('Aqua, Glycerin, Panthenol, Urea', 'Aqua, Panthenol, Glycerin, Squalane')).toEqual({
-      aqua: 'same', panthenol: expect.stringMatching(/up|same/), glycerin: expect.stringMatching(/down|same/), squalane: 'new', urea: 'gone',
-    }) // prettier-ignore
-    expect(change('Aqua, Glycerin, Urea', 'Aqua, Glycerin, Urea')).toEqual({ aqua: 'same', glycerin: 'same', urea: 'same' }) // prettier-ignore
+      aqua: 'same',
+      panthenol: expect.stringMatching(/up|same/),
+      glycerin: expect.stringMatching(/down|same/),
+      squalane: 'new',
+      urea: 'gone',
+    })
+    expect(change('Aqua, Glycerin, Urea', 'Aqua, Glycerin, Urea')).toEqual({
+      aqua: 'same',
+      glycerin: 'same',
+      urea: 'same',
+    })
   })
   it('tell a percent that is declared otherwise', () => {
-    const [, niacinamide] = compareLabels(readLabel('Aqua, Niacinamide 10 %', catalogue), readLabel('Aqua, Niacinamide 5 %', catalogue)) // prettier-ignore
+    const [, niacinamide] = compareLabels(
+      readLabel('Aqua, Niacinamide 10 %', catalogue),
+      readLabel('Aqua, Niacinamide 5 %', catalogue),
+    )
     expect(niacinamide).toMatchObject({ what: 'same', declared: { before: 10, after: 5 } })
   })
   it('moves as few names as can be', () => {
     fc.assert(
-      fc.property(fc.shuffledSubarray(['Glycerin', 'Urea', 'Squalane', 'Panthenol', 'Betaine', 'Allantoin'], { minLength: 6 }), (names) => {
-        const moved = compareLabels(readLabel('Glycerin, Urea, Squalane, Panthenol, Betaine, Allantoin', catalogue), readLabel(names.join(', '), catalogue)).filter((c) => c.what !== 'same')
-        // taking out what moved leaves both lists in one order
-        const still = names.filter((n) => !moved.some((m) => m.text === n))
-        const first = ['Glycerin', 'Urea', 'Squalane', 'Panthenol', 'Betaine', 'Allantoin'].filter((n) => still.includes(n))
-        expect(still).toEqual(first)
-      }),
+      fc.property(
+        fc.shuffledSubarray(['Glycerin', 'Urea', 'Squalane', 'Panthenol', 'Betaine', 'Allantoin'], {
+          minLength: 6,
+        }),
+        (names) => {
+          const moved = compareLabels(
+            readLabel('Glycerin, Urea, Squalane, Panthenol, Betaine, Allantoin', catalogue),
+            readLabel(names.join(', '), catalogue),
+          ).filter((c) => c.what !== 'same')
+          // taking out what moved leaves both lists in one order
+          const still = names.filter((n) => !moved.some((m) => m.text === n))
+          const first = ['Glycerin', 'Urea', 'Squalane', 'Panthenol', 'Betaine', 'Allantoin'].filter((n) =>
+            still.includes(n),
+          )
+          expect(still).toEqual(first)
+        },
+      ),
     )
-  }) // prettier-ignore
+  })
 })
 
 /** The label that a formula would carry, and what is truly in it. */

@@ -53,7 +53,11 @@ describe('sentences', () => {
     ['sun-aha', 'a trace of citric acid', gel([['citric acid', 0.2]])],
     ['sun-aha', 'a lactate salt', gel([['sodium lactate', 5]])],
     ['flammable', 'alcohol 10 %', gel([['alcohol', 10]])],
-    ['children-under-3', 'IPBC rinsed off', simple([['iodopropynyl butylcarbamate', 0.01]], { product: { kind: 'cleanser', rinse: 'rinse-off' } })], // prettier-ignore
+    [
+      'children-under-3',
+      'IPBC rinsed off',
+      simple([['iodopropynyl butylcarbamate', 0.01]], { product: { kind: 'cleanser', rinse: 'rinse-off' } }),
+    ],
     ['spf-none', 'no filter', gel([['squalane', 2]])],
     [
       'patch-test',
@@ -65,13 +69,22 @@ describe('sentences', () => {
       expect(codes(f, region)).not.toContain(code)
   })
   it('of the law stand to the letter', () => {
-    expect(text(gel([['retinol', 0.1]]), 'vitamin-a')).toBe('Contains Vitamin A. Consider your daily intake before use.')
-    expect(text(gel([['salicylic acid', 1]]), 'children-under-3')).toBe('Not to be used for children under 3 years of age.')
-    expect(text(gel([['glycolic acid', 5]]), 'sun-aha', 'US')).toMatch(/^Sunburn Alert: This product contains an alpha hydroxy acid \(AHA\) that may increase/)
+    expect(text(gel([['retinol', 0.1]]), 'vitamin-a')).toBe(
+      'Contains Vitamin A. Consider your daily intake before use.',
+    )
+    expect(text(gel([['salicylic acid', 1]]), 'children-under-3')).toBe(
+      'Not to be used for children under 3 years of age.',
+    )
+    expect(text(gel([['glycolic acid', 5]]), 'sun-aha', 'US')).toMatch(
+      /^Sunburn Alert: This product contains an alpha hydroxy acid \(AHA\) that may increase/,
+    )
     expect(text(simple([['dmdm hydantoin', 0.3]]), 'formaldehyde')).toBe('releases formaldehyde')
-  }) // prettier-ignore
+  })
   it('count acids together, as what they are and not as they are supplied', () => {
-    const both = gel([['glycolic acid', 0.9, { strengthPercent: 70 }], ['lactic acid', 0.6, { strengthPercent: 80 }]]) // prettier-ignore
+    const both = gel([
+      ['glycolic acid', 0.9, { strengthPercent: 70 }],
+      ['lactic acid', 0.6, { strengthPercent: 80 }],
+    ])
     expect(codes(both)).toContain('sun-aha')
     expect(codes(gel([['glycolic acid', 1.3, { strengthPercent: 70 }]]))).not.toContain('sun-aha')
   })
@@ -81,7 +94,13 @@ describe('sentences', () => {
     )
   })
   it('read the traits of a maker’s own material', () => {
-    const own = { custom: { inci: ['Harbour Salicylate Complex'], functions: ['skin conditioning'], facts: { traits: ['salicylate' as const] } } } // prettier-ignore
+    const own = {
+      custom: {
+        inci: ['Harbour Salicylate Complex'],
+        functions: ['skin conditioning'],
+        facts: { traits: ['salicylate' as const] },
+      },
+    }
     expect(codes(gel([['harbour complex', 1, own]]))).toContain('salicylate')
   })
   it('each have a source, a wording and a trigger', () => {
@@ -109,7 +128,13 @@ describe('how long it keeps', () => {
     expect(kept(simple([['rose water', 30]]))).toEqual([0.1, 0.1])
   })
   it('a preservative outside its pH: as fresh', () => {
-    const f = simple([['sodium benzoate', 0.5], ['potassium sorbate', 0.3]], { targetPh: { min: 7, max: 7.4 } }) // prettier-ignore
+    const f = simple(
+      [
+        ['sodium benzoate', 0.5],
+        ['potassium sorbate', 0.3],
+      ],
+      { targetPh: { min: 7, max: 7.4 } },
+    )
     expect(kept(f)).toEqual([0.25, 0.25])
     expect(useWithin(assess(f)).why).toContain('as fresh until that is mended')
   })
@@ -140,7 +165,13 @@ describe('how long it keeps', () => {
     expect(kept(oil([['tocopherol', 0.3]]))).toEqual([6, 3])
   })
   it('the fastest oil decides only above a twentieth of the oils', () => {
-    const with2 = (percent: number) => formula([phase('Oil', 'oil', [['jojoba oil', 'fill'], ['rosehip oil', percent]])]) // prettier-ignore
+    const with2 = (percent: number) =>
+      formula([
+        phase('Oil', 'oil', [
+          ['jojoba oil', 'fill'],
+          ['rosehip oil', percent],
+        ]),
+      ])
     expect(kept(with2(3))).toEqual([18, 12])
     expect(kept(with2(10))).toEqual([3, 3])
   })
@@ -189,7 +220,11 @@ describe('claims', () => {
   const claiming = (claims: string[], lines: Parameters<typeof simple>[0] = []) =>
     labelOf(assess(gel([['glycerin', 3], ...lines], { product: { claims } }))).claims
   it('stand where nothing was found against them', () =>
-    expect(claiming(['vegan', 'fragrance-free', 'soft and light'])).toEqual(['vegan', 'fragrance-free', 'soft and light'])) // prettier-ignore
+    expect(claiming(['vegan', 'fragrance-free', 'soft and light'])).toEqual([
+      'vegan',
+      'fragrance-free',
+      'soft and light',
+    ]))
   it.each([
     ['cures eczema', []],
     ['SPF 30', []],

@@ -12,7 +12,8 @@ import { type Extra, label, codes, gel } from './label-helpers.ts'
 const list = (f: Formula, region: LabelRegion = 'EU') =>
   label(f, region).list.entries.map((e) => [e.name, e.percent === null ? null : Number(e.percent.toFixed(4))])
 const names = (f: Formula, region?: LabelRegion) => list(f, region).map(([name]) => name)
-const percents = (f: Formula, region?: LabelRegion) => Object.fromEntries(list(f, region)) as Record<string, number | null> // prettier-ignore
+const percents = (f: Formula, region?: LabelRegion) =>
+  Object.fromEntries(list(f, region)) as Record<string, number | null>
 
 describe('the ingredient list', () => {
   it('is a plain lotion by falling weight, blends taken apart and summed', () => {
@@ -70,12 +71,19 @@ describe('the ingredient list', () => {
     expect(percents(f)['Aqua']).toBe(5)
   })
   it('keeps acid and alkali as they were added, an adjuster however little', () => {
-    const f = gel([['lactic acid', 2], ['sodium hydroxide', 0.04]]) // prettier-ignore
+    const f = gel([
+      ['lactic acid', 2],
+      ['sodium hydroxide', 0.04],
+    ])
     expect(names(f)).toEqual(expect.arrayContaining(['Lactic Acid', 'Sodium Hydroxide']))
     expect(names(f)).not.toContain('Sodium Lactate')
   })
   it('puts colours last, whatever their amount, and names mica by its number', () => {
-    const f = gel([['mica', 4], ['red iron oxide', 0.2], ['glycerin', 3]]) // prettier-ignore
+    const f = gel([
+      ['mica', 4],
+      ['red iron oxide', 0.2],
+      ['glycerin', 3],
+    ])
     expect(names(f).slice(-2)).toEqual(['CI 77019', 'CI 77491'])
     expect(label(f).list.belowOneFrom).toBe(2)
   })
@@ -110,7 +118,10 @@ describe('the ingredient list', () => {
     expect(label(f).missing).toContain('make-up of retinol')
   })
   it('lets any order begin below 1 %, in the US and Canada at 1 %', () => {
-    const f = gel([['panthenol', 1], ['glycerin', 3]]) // prettier-ignore
+    const f = gel([
+      ['panthenol', 1],
+      ['glycerin', 3],
+    ])
     const from = (region: LabelRegion) =>
       label(f, region).list.entries[label(f, region).list.belowOneFrom!]!.name
     expect(from('EU')).toBe('Phenoxyethanol')
@@ -126,17 +137,49 @@ describe('the ingredient list', () => {
 
 describe('names by region', () => {
   const f = formula([
-    phase('Water', 'water', [['aqua', 'fill'], ['glycerin', 3]]),
-    phase('Oil', 'oil', [['jojoba oil', 6], ['beeswax', 2], ['carnauba wax', 1.5]]),
-    phase('Cool', 'cool-down', [PRESERVED, ['fragrance', 0.3], ['red iron oxide', 0.2], ['black iron oxide', 0.1]]),
-  ]) // prettier-ignore
+    phase('Water', 'water', [
+      ['aqua', 'fill'],
+      ['glycerin', 3],
+    ]),
+    phase('Oil', 'oil', [
+      ['jojoba oil', 6],
+      ['beeswax', 2],
+      ['carnauba wax', 1.5],
+    ]),
+    phase('Cool', 'cool-down', [
+      PRESERVED,
+      ['fragrance', 0.3],
+      ['red iron oxide', 0.2],
+      ['black iron oxide', 0.1],
+    ]),
+  ])
   it.each([
-    ['EU', ['Aqua', 'Simmondsia Chinensis Seed Oil', 'Cera Alba', 'Copernicia Cerifera Cera', 'Parfum', 'CI 77491']],
+    [
+      'EU',
+      [
+        'Aqua',
+        'Simmondsia Chinensis Seed Oil',
+        'Cera Alba',
+        'Copernicia Cerifera Cera',
+        'Parfum',
+        'CI 77491',
+      ],
+    ],
     ['UK', ['Aqua', 'Parfum', 'CI 77499']],
     ['CA', ['Aqua', 'Cera Alba', 'Parfum']],
-    ['US', ['Water', 'Simmondsia Chinensis (Jojoba) Seed Oil', 'Beeswax', 'Copernicia Cerifera (Carnauba) Wax', 'Fragrance', 'Iron Oxides']],
+    [
+      'US',
+      [
+        'Water',
+        'Simmondsia Chinensis (Jojoba) Seed Oil',
+        'Beeswax',
+        'Copernicia Cerifera (Carnauba) Wax',
+        'Fragrance',
+        'Iron Oxides',
+      ],
+    ],
     ['other', ['Aqua (Water)', 'Parfum (Fragrance)']],
-  ] as const)('%s', (region, wanted) => expect(names(f, region)).toEqual(expect.arrayContaining([...wanted]))) // prettier-ignore
+  ] as const)('%s', (region, wanted) => expect(names(f, region)).toEqual(expect.arrayContaining([...wanted])))
   it('sums iron oxides to one name in the US', () => {
     expect(names(f, 'US').filter((n) => n === 'Iron Oxides')).toHaveLength(1)
     expect(percents(f, 'US')['Iron Oxides']).toBeCloseTo(0.3, 9)
@@ -149,7 +192,10 @@ describe('names by region', () => {
 })
 
 describe('fragrance allergens', () => {
-  const LINALOOL = [{ inci: 'Linalool', percent: 35 }, { inci: 'Coumarin', percent: 0.5 }] // prettier-ignore
+  const LINALOOL = [
+    { inci: 'Linalool', percent: 35 },
+    { inci: 'Coumarin', percent: 0.5 },
+  ]
   const lavender = (percent: number, extra: Extra = {}) =>
     gel([['lavender oil', percent, { custom: { contains: LINALOOL } }]], extra)
   it('are named above 0.001 % left on and 0.01 % rinsed off', () => {
@@ -164,17 +210,36 @@ describe('fragrance allergens', () => {
   })
   it('are summed over oils: two with 0.0006 % limonene each name it in what stays on', () => {
     const some = (inci: string) => ({ custom: { contains: [{ inci, percent: 6 }] } })
-    const f = gel([['orange oil', 0.01, some('D-Limonene')], ['lemon oil', 0.01, some('Limonene')]]) // prettier-ignore
+    const f = gel([
+      ['orange oil', 0.01, some('D-Limonene')],
+      ['lemon oil', 0.01, some('Limonene')],
+    ])
     expect(label(f).list.allergens).toContain('Limonene')
     const one = gel([['orange oil', 0.01, some('Limonene')]])
     expect(label(one).list.allergens).not.toContain('Limonene')
   })
   it('bear one name for all of a group', () => {
-    const f = gel([['rosemary oil', 0.1, { custom: { contains: [{ inci: 'Alpha-Pinene', percent: 10 }, { inci: 'Beta-Pinene', percent: 5 }] } }]]) // prettier-ignore
+    const f = gel([
+      [
+        'rosemary oil',
+        0.1,
+        {
+          custom: {
+            contains: [
+              { inci: 'Alpha-Pinene', percent: 10 },
+              { inci: 'Beta-Pinene', percent: 5 },
+            ],
+          },
+        },
+      ],
+    ])
     expect(label(f).list.allergens.filter((n) => /pinene/i.test(n))).toEqual(['Pinene'])
   })
   it('stand once where they are an ingredient too', () => {
-    const f = simple([['benzyl alcohol', 0.9], ['glycerin', 3]]) // prettier-ignore
+    const f = simple([
+      ['benzyl alcohol', 0.9],
+      ['glycerin', 3],
+    ])
     expect(label(f).list.allergens).toEqual(['Benzyl Alcohol'])
     expect(names(f).filter((n) => n === 'Benzyl Alcohol')).toHaveLength(1)
   })
@@ -185,7 +250,20 @@ describe('fragrance allergens', () => {
     expect(label(f, 'US').missing).not.toContain('analysis of lavender oil')
   })
   it('are those of 2003 in the UK and none in the US', () => {
-    const f = gel([['peppermint oil', 0.2, { custom: { contains: [{ inci: 'Menthol', percent: 40 }, { inci: 'Limonene', percent: 3 }] } }]]) // prettier-ignore
+    const f = gel([
+      [
+        'peppermint oil',
+        0.2,
+        {
+          custom: {
+            contains: [
+              { inci: 'Menthol', percent: 40 },
+              { inci: 'Limonene', percent: 3 },
+            ],
+          },
+        },
+      ],
+    ])
     expect(label(f, 'UK').list.allergens).toEqual(['Limonene'])
     expect(label(f, 'EU').list.allergens).toEqual(expect.arrayContaining(['Menthol', 'Limonene']))
     expect(label(f, 'US').list.allergens).toEqual([])
@@ -216,7 +294,9 @@ describe('over many formulas', () => {
     expect(low).toBeLessThanOrEqual(total + 1e-6)
     expect(high).toBeGreaterThanOrEqual(total - 1e-6)
     // no inversion among what is known and not below 1 %
-    const above = l.entries.filter((e) => !e.colour && e.percent !== null && e.percent >= 1).map((e) => e.percent!) // prettier-ignore
+    const above = l.entries
+      .filter((e) => !e.colour && e.percent !== null && e.percent >= 1)
+      .map((e) => e.percent!)
     expect(above).toEqual([...above].sort((x, y) => y - x))
     expect(new Set(l.entries.map((e) => e.name)).size).toBe(l.entries.length)
     const from = l.belowOneFrom
@@ -237,8 +317,12 @@ describe('over many formulas', () => {
         const cut = lines[i]!
         if (cut.percent === undefined) return
         const half = { ...cut, percent: cut.percent / 2 }
-        const split = { ...f, phases: [{ ...f.phases[0]!, lines: [...lines.slice(0, i), half, half, ...lines.slice(i + 1)] }] } // prettier-ignore
-        const round = (x: Formula) => list(x, region).map(([name, p]) => [name, p === null ? null : Number((p as number).toFixed(3))]) // prettier-ignore
+        const split = {
+          ...f,
+          phases: [{ ...f.phases[0]!, lines: [...lines.slice(0, i), half, half, ...lines.slice(i + 1)] }],
+        }
+        const round = (x: Formula) =>
+          list(x, region).map(([name, p]) => [name, p === null ? null : Number((p as number).toFixed(3))])
         expect(round(split)).toEqual(round(f))
         expect(codes(split, region)).toEqual(codes(f, region))
       }),
@@ -247,7 +331,16 @@ describe('over many formulas', () => {
   })
   it('prints the documented shape', () => {
     const r = labelReport(assess(cream()), { region: 'US', millilitres: 50 }) as Record<string, unknown>
-    expect(Object.keys(r)).toEqual(['ingredients', 'belowOneFrom', 'mayContain', 'allergens', 'statements', 'directions', 'useWithin', 'missing']) // prettier-ignore
+    expect(Object.keys(r)).toEqual([
+      'ingredients',
+      'belowOneFrom',
+      'mayContain',
+      'allergens',
+      'statements',
+      'directions',
+      'useWithin',
+      'missing',
+    ])
     expect(r['mayContain']).toEqual([])
   })
 })

@@ -34,7 +34,8 @@ describe('what a batch teaches', () => {
   it('is the weight of a drop, from ten counted drops on', () => {
     const m = new Making(toner)
     m.upTo(null)
-    const dose = (drops: number, grams: number) => m.do({ type: 'dose', material: 'citric-acid', strengthPercent: 10, grams, drops }) // prettier-ignore
+    const dose = (drops: number, grams: number) =>
+      m.do({ type: 'dose', material: 'citric-acid', strengthPercent: 10, grams, drops })
     dose(6, 0.3)
     expect(taughtBy(m.state).dropGrams).toBeUndefined()
     dose(6, 0.27)
@@ -62,10 +63,25 @@ describe('what a batch teaches', () => {
 
   it('is told of one vessel by its empty weight, and of all where that one taught nothing', () => {
     const heads = [
-      { formulaId: 'f', startedAt: '2026-03-01', status: 'finished', taught: { slowness: { way: 'air' as const, times: 1.2 }, evaporatedPercent: 2, vesselGrams: 182.3 } },
-      { formulaId: 'f', startedAt: '2026-03-02', status: 'finished', taught: { slowness: { way: 'air' as const, times: 1.8 }, evaporatedPercent: 5, vesselGrams: 240 } },
-      { formulaId: 'f', startedAt: '2026-03-03', status: 'finished', taught: { slowness: { way: 'bath' as const, times: 0.9 } } },
-    ] // prettier-ignore
+      {
+        formulaId: 'f',
+        startedAt: '2026-03-01',
+        status: 'finished',
+        taught: { slowness: { way: 'air' as const, times: 1.2 }, evaporatedPercent: 2, vesselGrams: 182.3 },
+      },
+      {
+        formulaId: 'f',
+        startedAt: '2026-03-02',
+        status: 'finished',
+        taught: { slowness: { way: 'air' as const, times: 1.8 }, evaporatedPercent: 5, vesselGrams: 240 },
+      },
+      {
+        formulaId: 'f',
+        startedAt: '2026-03-03',
+        status: 'finished',
+        taught: { slowness: { way: 'bath' as const, times: 0.9 } },
+      },
+    ]
     expect(learn(heads, 'cooling', 'air')).toMatchObject({ n: 2, mean: 1.5 })
     expect(learn(heads, 'cooling', inVessel('air', 182.9))).toMatchObject({ n: 1, mean: 1.2 })
     expect(learn(heads, 'cooling', inVessel('bath', 182.3))).toBeNull()

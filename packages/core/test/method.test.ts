@@ -33,7 +33,20 @@ describe('the method of a formula', () => {
     const list = titles(hot)
     expect(list[0]).toContain('Wash')
     expect(list.at(-1)).toBe('Look again tomorrow')
-    const order = ['Weigh A', 'Heat A', 'Heat B', 'Pour B into A', 'Blend', 'Cool below', 'Make up', 'Measure the pH', 'Add phenoxyethanol', 'Read the pH once more', 'Fill', 'Label'] // prettier-ignore
+    const order = [
+      'Weigh A',
+      'Heat A',
+      'Heat B',
+      'Pour B into A',
+      'Blend',
+      'Cool below',
+      'Make up',
+      'Measure the pH',
+      'Add phenoxyethanol',
+      'Read the pH once more',
+      'Fill',
+      'Label',
+    ]
     const places = order.map((start) => at(list, start))
     expect(places).not.toContain(-1)
     expect([...places].sort((x, y) => x - y)).toEqual(places)
@@ -52,8 +65,24 @@ describe('the method of a formula', () => {
   })
   it('always pours water into oil for water in oil, and measures no pH there', () => {
     const f = formula([
-      phase('Water', 'water', [['aqua', 'fill'], ['magnesium sulfate', 0.7]], { heatToC: 70 }), // prettier-ignore
-      phase('Oil', 'oil', [['squalane', 20], ['polyglyceryl-3 diisostearate', 4]], { heatToC: 70 }), // prettier-ignore
+      phase(
+        'Water',
+        'water',
+        [
+          ['aqua', 'fill'],
+          ['magnesium sulfate', 0.7],
+        ],
+        { heatToC: 70 },
+      ),
+      phase(
+        'Oil',
+        'oil',
+        [
+          ['squalane', 20],
+          ['polyglyceryl-3 diisostearate', 4],
+        ],
+        { heatToC: 70 },
+      ),
       phase('Cool-down', 'cool-down', [PRESERVED], { belowC: 40 }),
     ])
     const list = titles(f)
@@ -99,7 +128,9 @@ describe('the method of a formula', () => {
     expect(openChoices(assess(f))).toContain('gum')
   })
   it('heats and cools nothing that is made cold', () => {
-    const kinds = methodOf(assess(simple([['glycerin', 4], ['xanthan gum', 0.4], PRESERVED]))).steps.map((s) => s.kind) // prettier-ignore
+    const kinds = methodOf(assess(simple([['glycerin', 4], ['xanthan gum', 0.4], PRESERVED]))).steps.map(
+      (s) => s.kind,
+    )
     expect(kinds).not.toContain('heat')
     expect(kinds).not.toContain('cool')
     expect(kinds).not.toContain('water')
@@ -127,7 +158,11 @@ describe('changes of the maker', () => {
   it('lie over the method, and stay when the formula changes', () => {
     const check = (f: Formula) => {
       const { steps, hidden } = methodOf(assess(f), edits)
-      expect(steps.find((s) => s.key === 'fill')).toMatchObject({ title: 'Fill the blue jars', hands: 20, note: 'the ones by the window' }) // prettier-ignore
+      expect(steps.find((s) => s.key === 'fill')).toMatchObject({
+        title: 'Fill the blue jars',
+        hands: 20,
+        note: 'the ones by the window',
+      })
       expect(steps.map((s) => s.key).slice(0, 2)).toEqual(['prepare', 'own-1'])
       expect(hidden.map((s) => s.key)).toEqual(['label'])
       // What waited for the label waits for what the label waited for.
@@ -169,7 +204,7 @@ describe('the plan', () => {
         fc.array(fc.nat(), { maxLength: 3 }),
       ),
       { minLength: 1, maxLength: 14 },
-    ) // prettier-ignore
+    )
     .map((list) =>
       list.map(([hands, wait, links], i): Task => ({
         key: `t${i}`,
@@ -234,7 +269,11 @@ describe('what a maker changes of a method', () => {
   const first = steps({})[1]!
   it('leaves nothing behind when it is taken back', () => {
     const changed = changeStep({}, first, { title: 'Weigh it by the window', hands: 9 })
-    expect(steps(changed).find((s) => s.key === first.key)).toMatchObject({ title: 'Weigh it by the window', hands: 9, changed: true }) // prettier-ignore
+    expect(steps(changed).find((s) => s.key === first.key)).toMatchObject({
+      title: 'Weigh it by the window',
+      hands: 9,
+      changed: true,
+    })
     expect(tidyEdits(resetStep(changed, first.key))).toBeUndefined()
     const gone = takeOutStep(changed, first)
     expect(steps(gone).some((s) => s.key === first.key)).toBe(false)

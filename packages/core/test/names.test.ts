@@ -11,7 +11,7 @@ import {
   type Formula,
 } from '../src/index.ts'
 import { CATALOGUE_DATA } from '../src/materials/catalogue.ts'
-import { guessOf } from '../src/materials/guess.ts' // prettier-ignore
+import { guessOf } from '../src/materials/guess.ts'
 import { families, limits } from '../src/materials/legal.ts'
 import { formula, phase, PRESERVED, simple } from './helpers.ts'
 import { broken } from './procedure-helpers.ts'
@@ -52,19 +52,23 @@ describe('names that makers write', () => {
     ['oatmeal', 'avena-sativa-kernel-flour'],
     ['ceteareth-20', 'ceteareth-20'],
     ['Ceteareth-20 with Cetearyl Alcohol', 'cetearyl-alcohol-ceteareth-20'],
-    ['gluconolactone and sodium benzoate and calcium gluconate', 'gluconolactone-sodium-benzoate-calcium-gluconate'],
+    [
+      'gluconolactone and sodium benzoate and calcium gluconate',
+      'gluconolactone-sodium-benzoate-calcium-gluconate',
+    ],
     ['phenoxyethanol, caprylyl glycol, sorbic acid', 'phenoxyethanol-caprylyl-glycol-sorbic-acid'],
     ['tara gum', 'caesalpinia-spinosa-gum'],
     ['lipoic acid', 'thioctic-acid'],
     ['polyethylene glycol 400', 'peg-8'],
     ['willow bark extract', 'salix-alba-bark-extract'],
     ['tea tree hydrosol', 'melaleuca-alternifolia-leaf-water'],
-  ])('“%s” is %s', (name, id) => expect(of(name).material?.id).toBe(id)) // prettier-ignore
+  ])('“%s” is %s', (name, id) => expect(of(name).material?.id).toBe(id))
   it('are at least 750 materials, none of whose range passes the widest cap of the EU', () => {
     expect(CATALOGUE_DATA.length).toBeGreaterThanOrEqual(750)
     const widest = new Map<string, number>()
     for (const l of limits)
-      if (l.kind === 'law' && l.region === 'EU' && !l.from) widest.set(l.subject, Math.max(widest.get(l.subject) ?? 0, l.maxPercent)) // prettier-ignore
+      if (l.kind === 'law' && l.region === 'EU' && !l.from)
+        widest.set(l.subject, Math.max(widest.get(l.subject) ?? 0, l.maxPercent))
     const key = (inci: string) => inci.toLowerCase().replace(/[^a-z0-9]+/g, '-')
     for (const m of CATALOGUE_DATA)
       for (const [subject, cap] of widest) {
@@ -75,15 +79,32 @@ describe('names that makers write', () => {
         // the EU restricts cyclopentasiloxane for the sea's sake; its range is that of elsewhere
         if (subject === 'cyclopentasiloxane') continue
         // what is banned here may have its range elsewhere
-        if (share > 0 && cap > 0 && m.usage) expect((m.usage.max * share) / 100, `${m.id}: ${subject}`).toBeLessThanOrEqual(cap * 1.005) // prettier-ignore
+        if (share > 0 && cap > 0 && m.usage)
+          expect((m.usage.max * share) / 100, `${m.id}: ${subject}`).toBeLessThanOrEqual(cap * 1.005)
       }
   })
   it('a banned substance does not slip by another name', () => {
-    for (const name of ['retinoic acid', 'bronopol', 'oxybenzone', 'minoxidil', 'hydrocortisone', 'phenol', 'lignocaine'])
-      expect(said(simple([[name, 0.5], PRESERVED]), name === 'bronopol' || name === 'oxybenzone' ? 'legal.above-cap' : 'legal.prohibited').map((x) => x.severity), name).toEqual(name === 'oxybenzone' ? [] : ['stop']) // prettier-ignore
+    for (const name of [
+      'retinoic acid',
+      'bronopol',
+      'oxybenzone',
+      'minoxidil',
+      'hydrocortisone',
+      'phenol',
+      'lignocaine',
+    ])
+      expect(
+        said(
+          simple([[name, 0.5], PRESERVED]),
+          name === 'bronopol' || name === 'oxybenzone' ? 'legal.above-cap' : 'legal.prohibited',
+        ).map((x) => x.severity),
+        name,
+      ).toEqual(name === 'oxybenzone' ? [] : ['stop'])
     // benzophenone-3 is capped at 2.2 % in body products and 6 % for face and hands (EU 2022/1176).
-    expect(said(simple([['oxybenzone', 8], PRESERVED]), 'legal.above-cap').map((x) => x.severity)).toContain('stop')
-  }) // prettier-ignore
+    expect(said(simple([['oxybenzone', 8], PRESERVED]), 'legal.above-cap').map((x) => x.severity)).toContain(
+      'stop',
+    )
+  })
 })
 
 describe('a kind that is told by its name', () => {
@@ -109,7 +130,11 @@ describe('a kind that is told by its name', () => {
   it('is never a stop: what is called emulsifier or preservative may be one', () => {
     const f = formula([
       phase('Water', 'water', [['aqua', 'fill']]),
-      phase('Oil', 'oil', [['sunflower oil', 10], ['my emulsifier', 5], ['Quince Seed Oil', 3]]), // prettier-ignore
+      phase('Oil', 'oil', [
+        ['sunflower oil', 10],
+        ['my emulsifier', 5],
+        ['Quince Seed Oil', 3],
+      ]),
       phase('Last', 'cool-down', [['preservative', 1]]),
     ])
     const a = assess(f)
@@ -123,7 +148,10 @@ describe('a kind that is told by its name', () => {
   it('takes its place in the method: powders of no name are rubbed smooth, oils join the oils', () => {
     const a = assess(
       formula([
-        phase('Water', 'water', [['aqua', 'fill'], ['glycerin', 4]]), // prettier-ignore
+        phase('Water', 'water', [
+          ['aqua', 'fill'],
+          ['glycerin', 4],
+        ]),
         phase('Herbs', 'other', [['Sea Lettuce Leaf Powder', 3]]),
         phase('Last', 'cool-down', [PRESERVED]),
       ]),
@@ -141,7 +169,6 @@ describe('a blend by its parts', () => {
       'benzyl alcohol and salicylic acid',
       'Benzyl Alcohol with Salicylic Acid',
     ])
-      // prettier-ignore
       expect(of(other).substances).toEqual(one.substances)
     expect(one.substances.map((s) => [s.key, s.low, s.high])).toEqual([
       ['benzyl-alcohol', 0, 100],
@@ -153,7 +180,12 @@ describe('a blend by its parts', () => {
   })
   it('is banned at any share where a part is, and else says that it cannot be told', () => {
     const leaveOn = (lines: Parameters<typeof simple>[0]) => simple(lines, { product: { rinse: 'leave-on' } })
-    expect(said(leaveOn([['Methylchloroisothiazolinone and Methylisothiazolinone', 0.05]]), 'legal.prohibited').every((x) => x.severity === 'stop')).toBe(true) // prettier-ignore
+    expect(
+      said(
+        leaveOn([['Methylchloroisothiazolinone and Methylisothiazolinone', 0.05]]),
+        'legal.prohibited',
+      ).every((x) => x.severity === 'stop'),
+    ).toBe(true)
     const [open] = said(leaveOn([['Benzyl Alcohol and Salicylic Acid', 3]]), 'legal.above-cap')
     expect(open).toMatchObject({ severity: 'check' })
     expect(open!.message).toMatch(/cannot be told: it is 0\s%\sto\s3\s%/)
@@ -161,13 +193,29 @@ describe('a blend by its parts', () => {
     expect(said(leaveOn([['Benzyl Alcohol and Dehydroacetic Acid', 0.5]]), 'legal.above-cap')).toEqual([])
   })
   it('names each part once in the list of ingredients', () => {
-    const a = assess(simple([['Benzyl Alcohol and Salicylic Acid', 1], ['benzyl alcohol', 0.2], PRESERVED])) // prettier-ignore
+    const a = assess(simple([['Benzyl Alcohol and Salicylic Acid', 1], ['benzyl alcohol', 0.2], PRESERVED]))
     const names = [...a.substances.values()].map((s) => s.inci)
     expect(names.filter((n) => n === 'Benzyl Alcohol')).toHaveLength(1)
   })
   it('of a maker without shares is open too, and brackets every stated ratio', () => {
     const told = (first: number) =>
-      assess(simple([['salt of my own', 10, { custom: { inci: ['Glycerin', 'Propanediol'], parts: [{ material: 'glycerin', percent: first }, { material: 'propanediol', percent: 100 - first }] } }]])) // prettier-ignore
+      assess(
+        simple([
+          [
+            'salt of my own',
+            10,
+            {
+              custom: {
+                inci: ['Glycerin', 'Propanediol'],
+                parts: [
+                  { material: 'glycerin', percent: first },
+                  { material: 'propanediol', percent: 100 - first },
+                ],
+              },
+            },
+          ],
+        ]),
+      )
     const open = assess(simple([['salt of my own', 10, { custom: { inci: ['Glycerin', 'Propanediol'] } }]]))
     fc.assert(
       fc.property(fc.double({ min: 0.01, max: 99.99, noNaN: true }), (first) => {
@@ -182,17 +230,32 @@ describe('a blend by its parts', () => {
   })
   it('widens the band of the pH, and never moves a stop of another line', () => {
     const stated = assess(simple([['lactic acid', 1]])).predictedPh!
-    const open = assess(simple([['lactic acid', 1], ['Lactic Acid and Sodium Lactate', 1]])).predictedPh! // prettier-ignore
+    const open = assess(
+      simple([
+        ['lactic acid', 1],
+        ['Lactic Acid and Sodium Lactate', 1],
+      ]),
+    ).predictedPh!
     expect(open.high - open.low).toBeGreaterThan(stated.high - stated.low)
     const stop = simple([['hydroquinone', 2], PRESERVED])
-    const wider = applyEdit(stop, { type: 'add-line', phase: 0, line: { material: 'Glycerin and Propanediol', percent: 3 } }) // prettier-ignore
-    expect(said(wider, 'legal.prohibited').map((x) => x.message)).toEqual(said(stop, 'legal.prohibited').map((x) => x.message)) // prettier-ignore
+    const wider = applyEdit(stop, {
+      type: 'add-line',
+      phase: 0,
+      line: { material: 'Glycerin and Propanediol', percent: 3 },
+    })
+    expect(said(wider, 'legal.prohibited').map((x) => x.message)).toEqual(
+      said(stop, 'legal.prohibited').map((x) => x.message),
+    )
   })
 })
 
 describe('properties of the judgement', () => {
-  const anyLine = fc.record({ m: fc.constantFrom(...CATALOGUE_DATA.filter((m) => m.kind !== 'water')), percent: fc.double({ min: 0.01, max: 8, noNaN: true }) }) // prettier-ignore
-  const withLines = (lines: readonly { id: string; percent: number }[]) => simple(lines.map(({ id, percent }): [string, number] => [id, percent])) // prettier-ignore
+  const anyLine = fc.record({
+    m: fc.constantFrom(...CATALOGUE_DATA.filter((m) => m.kind !== 'water')),
+    percent: fc.double({ min: 0.01, max: 8, noNaN: true }),
+  })
+  const withLines = (lines: readonly { id: string; percent: number }[]) =>
+    simple(lines.map(({ id, percent }): [string, number] => [id, percent]))
   it('a line split in two changes no law', () => {
     fc.assert(
       fc.property(
@@ -201,8 +264,16 @@ describe('properties of the judgement', () => {
         (lines, at) => {
           const whole = lines.map(({ m, percent }) => ({ id: m.id, percent }))
           const [first] = whole
-          const split = [{ id: first!.id, percent: first!.percent * at }, { id: first!.id, percent: first!.percent * (1 - at) }, ...whole.slice(1)] // prettier-ignore
-          const law = (f: Formula) => findAll(assess(f)).filter((x) => x.code.startsWith('legal.')).map((x) => `${x.severity} ${x.code} ${[...x.materials].sort().join()}`).sort() // prettier-ignore
+          const split = [
+            { id: first!.id, percent: first!.percent * at },
+            { id: first!.id, percent: first!.percent * (1 - at) },
+            ...whole.slice(1),
+          ]
+          const law = (f: Formula) =>
+            findAll(assess(f))
+              .filter((x) => x.code.startsWith('legal.'))
+              .map((x) => `${x.severity} ${x.code} ${[...x.materials].sort().join()}`)
+              .sort()
           expect(law(withLines(split))).toEqual(law(withLines(whole)))
         },
       ),
@@ -213,7 +284,10 @@ describe('properties of the judgement', () => {
     fc.assert(
       fc.property(fc.array(anyLine, { minLength: 1, maxLength: 4 }), anyLine, (lines, more) => {
         const few = lines.map(({ m, percent }) => ({ id: m.id, percent }))
-        const stops = (f: Formula) => findAll(assess(f)).filter((x) => x.severity === 'stop' && x.code.startsWith('legal.')).flatMap((x) => x.materials) // prettier-ignore
+        const stops = (f: Formula) =>
+          findAll(assess(f))
+            .filter((x) => x.severity === 'stop' && x.code.startsWith('legal.'))
+            .flatMap((x) => x.materials)
         const after = stops(withLines([...few, { id: more.m.id, percent: more.percent }]))
         for (const id of stops(withLines(few))) expect(after).toContain(id)
       }),

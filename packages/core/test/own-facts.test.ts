@@ -32,7 +32,10 @@ const made = (facts: Facts): Material =>
     ...facts,
   })
 const gel = (...lines: Parameters<typeof phase>[2]) =>
-  formula([phase('Water', 'water', [['aqua', 'fill'], ['glycerin', 4], ...lines]), phase('Last', 'cool-down', [PRESERVED])]) // prettier-ignore
+  formula([
+    phase('Water', 'water', [['aqua', 'fill'], ['glycerin', 4], ...lines]),
+    phase('Last', 'cool-down', [PRESERVED]),
+  ])
 const cream = (oil: Parameters<typeof phase>[2], water: Parameters<typeof phase>[2] = []) =>
   formula([
     phase('Water', 'water', [['aqua', 'fill'], ['glycerin', 3], ...water], { heatToC: 72 }),
@@ -65,7 +68,15 @@ describe('a made-up material', () => {
     expect(judged(gel(['foam gel', 0.5], ['bay salt', 2]), polymer, salt).codes).toContain(code)
     expect(judged(gel(['foam gel', 0.5], ['bay salt', 0.1]), polymer, salt).codes).not.toContain(code)
     // inside a blend of one's own as well
-    const blend = made({ name: 'brine mix', kind: 'other', own: true, parts: [{ inci: 'bay salt', percent: 40 }, { inci: 'glycerin', percent: 60 }] }) // prettier-ignore
+    const blend = made({
+      name: 'brine mix',
+      kind: 'other',
+      own: true,
+      parts: [
+        { inci: 'bay salt', percent: 40 },
+        { inci: 'glycerin', percent: 60 },
+      ],
+    })
     expect(judged(gel(['foam gel', 0.5], ['brine mix', 5]), polymer, salt, blend).codes).toContain(code)
   })
   it('of a reacting group spoils the other side, for every pair that is told', () => {
@@ -75,11 +86,19 @@ describe('a made-up material', () => {
       const right = made({ name: 'right hand', kind: 'other', reacts: [pair.b.group] })
       const f = gel(['left hand', 1], ['right hand', 1])
       expect(judged(f, left, right).codes, pair.a.group).toContain(`${pair.severity} stability.incompatible`)
-      expect(judged(f, left, made({ ...right, reacts: [] })).codes.join(), pair.a.group).not.toContain('incompatible') // prettier-ignore
+      expect(judged(f, left, made({ ...right, reacts: [] })).codes.join(), pair.a.group).not.toContain(
+        'incompatible',
+      )
     }
   })
   it('that makes soap holds an emulsion with a base that does', () => {
-    const acid = made({ name: 'gull tallow acid', kind: 'fatty-acid', phase: 'oil', solubility: ['oil'], traits: ['soap-acid'] }) // prettier-ignore
+    const acid = made({
+      name: 'gull tallow acid',
+      kind: 'fatty-acid',
+      phase: 'oil',
+      solubility: ['oil'],
+      traits: ['soap-acid'],
+    })
     const base = made({ name: 'kelp ash', kind: 'base', traits: ['soap-base'] })
     const f = cream([['gull tallow acid', 4]], [['kelp ash', 0.4]])
     expect(judged(f, acid, base).codes.join()).not.toContain('no-emulsifier')
@@ -102,19 +121,34 @@ describe('a made-up material', () => {
   it('that is browned by metals asks for a chelator, one that sets its own pH stops a prediction', () => {
     const shy = made({ name: 'tansy brightener', kind: 'active', traits: ['browned-by-metals'] })
     expect(judged(gel(['tansy brightener', 1]), shy).codes).toContain('note stability.no-chelator')
-    const chalk = made({ name: 'shell chalk', kind: 'powder', form: 'powder', solubility: ['dispersible'], traits: ['sets-own-ph'] }) // prettier-ignore
+    const chalk = made({
+      name: 'shell chalk',
+      kind: 'powder',
+      form: 'powder',
+      solubility: ['dispersible'],
+      traits: ['sets-own-ph'],
+    })
     expect(judged(gel(['shell chalk', 1]), chalk).a.predictedPh).toBeNull()
     expect(judged(gel(['shell chalk', 1]), made({ ...chalk, traits: [] })).a.predictedPh).not.toBeNull()
   })
   it('that goes on moving the pH says so, from its dose on', () => {
-    const slow = made({ name: 'slow lactone', kind: 'acid', drift: { fromPercent: 1, says: 'It frees acid for a day.', why: 'Read again tomorrow.' } }) // prettier-ignore
+    const slow = made({
+      name: 'slow lactone',
+      kind: 'acid',
+      drift: { fromPercent: 1, says: 'It frees acid for a day.', why: 'Read again tomorrow.' },
+    })
     const { a, codes } = judged(gel(['slow lactone', 2]), slow)
     expect(driftsOf(a)).toContain('It frees acid for a day.')
     expect(codes).toContain('note ph.drift-expected')
     expect(driftsOf(judged(gel(['slow lactone', 0.5]), slow).a).join()).not.toContain('frees acid')
   })
   it('that dissolves solids counts as a cosolvent', () => {
-    const thin = made({ name: 'mist solvent', kind: 'solvent', density: 1, cosolvent: { s: 0.9, t: 0.6, confidence: 'low' } }) // prettier-ignore
+    const thin = made({
+      name: 'mist solvent',
+      kind: 'solvent',
+      density: 1,
+      cosolvent: { s: 0.9, t: 0.6, confidence: 'low' },
+    })
     const f = gel(['salicylic acid', 0.5], ['mist solvent', 15])
     const limit = (a: ReturnType<typeof assess>) =>
       a.solubility.find((s) => s.key === 'salicylic-acid')!.limit
@@ -122,17 +156,26 @@ describe('a made-up material', () => {
     expect(limit(judged(f, thin).a)).toBeGreaterThan(1.5 * limit(judged(f, made(plain)).a))
   })
   it('works in its own window of pH, and says in its own words what happens outside', () => {
-    const active = made({ name: 'fog active', kind: 'active', ph: { min: 6, max: 7, grade: 'works', soft: true, why: 'It fades in acid.' } }) // prettier-ignore
+    const active = made({
+      name: 'fog active',
+      kind: 'active',
+      ph: { min: 6, max: 7, grade: 'works', soft: true, why: 'It fades in acid.' },
+    })
     const f = gel(['fog active', 1], ['salicylic acid', 1])
     const { a, codes } = judged(f, active)
     expect(codes).toContain('check ph.no-shared-window')
-    expect(judged(f, made({ ...active, ph: { min: 6, max: 7, grade: 'works' } })).codes).toContain('stop ph.no-shared-window') // prettier-ignore
+    expect(judged(f, made({ ...active, ph: { min: 6, max: 7, grade: 'works' } })).codes).toContain(
+      'stop ph.no-shared-window',
+    )
     expect(phEffects(a, 4).find((e) => e.id === 'fog-active')!.text).toBe('It fades in acid.')
   })
   it('that is a dye or a powder has its place in the method', () => {
     const dye = made({ name: 'sunset dye', kind: 'colourant', form: 'powder' })
     const sand = made({ name: 'fine sand', kind: 'abrasive', form: 'powder', solubility: ['dispersible'] })
-    const told = (f: Formula, m: Material) => procedureReport(judged(f, m).a).steps.map((s) => s.title).join('|') // prettier-ignore
+    const told = (f: Formula, m: Material) =>
+      procedureReport(judged(f, m).a)
+        .steps.map((s) => s.title)
+        .join('|')
     expect(told(gel(['sunset dye', 0.001]), dye)).toContain('Add the dye drop by drop')
     expect(told(gel(['fine sand', 3]), sand)).toContain('Rub fine sand smooth')
   })
@@ -153,12 +196,99 @@ describe('a material of one’s own in a file', () => {
   }
   const acid = { molarMass: 100, pKa: [3.5], chargeFullyProtonated: 0, counterIonCharge: 0 }
   it.each([
-    ['an emulsifier of its type', [made({ name: 'harbour wax', kind: 'emulsifier', own: true, phase: 'oil', solubility: ['oil'], functions: ['emulsifying'], charge: 'cationic', meltsC: 62, emulsifier: { role: 'oil-in-water', shareOfOils: { min: 18, max: 25 } } })], cream([['harbour wax', 1]], [['xanthan gum', 0.3]])],
-    ['an acid with constants', [made({ name: 'fog acid', kind: 'acid', own: true, functions: ['buffering'], acidBase: acid, traits: ['exfoliant', 'sun'] })], gel(['fog acid', 5], ['lactic acid', 3])],
-    ['a gum that needs a base and minds salt', [made({ name: 'kelp gel', kind: 'polymer', own: true, form: 'powder', traits: ['needs-neutralising'], saltStoodPercent: 0.2, slurry: { parts: 10, in: 'glycerin' }, hydrationHours: { min: 2, max: 6 } })], gel(['kelp gel', 0.5], ['sodium lactate', 2])],
-    ['a preservative with its cover', [made({ name: 'pier guard', kind: 'preservative', own: true, functions: ['preservative'], usage: { min: 0.5, typical: 0.8, max: 1 }, ph: { min: 3, max: 5, grade: 'works' }, cover: { gramPositive: 2, gramNegative: 2, yeast: 2, mould: 2, role: 'broad' } })], formula([phase('Water', 'water', [['aqua', 'fill'], ['pier guard', 0.8]])], { targetPh: { min: 6, max: 7 } })],
-    ['a solid that comes out of cold oil', [made({ name: 'gull lipid', kind: 'active', own: true, form: 'powder', solubility: ['oil'], traits: ['oil-solid'], oilHoldsPercent: 1 })], cream([['emulsifying wax', 4], ['gull lipid', 1]])],
-    ['a raw plant powder', [made({ name: 'dune powder', kind: 'powder', own: true, traits: ['raw-plant'] })], gel(['dune powder', 1])],
+    [
+      'an emulsifier of its type',
+      [
+        made({
+          name: 'harbour wax',
+          kind: 'emulsifier',
+          own: true,
+          phase: 'oil',
+          solubility: ['oil'],
+          functions: ['emulsifying'],
+          charge: 'cationic',
+          meltsC: 62,
+          emulsifier: { role: 'oil-in-water', shareOfOils: { min: 18, max: 25 } },
+        }),
+      ],
+      cream([['harbour wax', 1]], [['xanthan gum', 0.3]]),
+    ],
+    [
+      'an acid with constants',
+      [
+        made({
+          name: 'fog acid',
+          kind: 'acid',
+          own: true,
+          functions: ['buffering'],
+          acidBase: acid,
+          traits: ['exfoliant', 'sun'],
+        }),
+      ],
+      gel(['fog acid', 5], ['lactic acid', 3]),
+    ],
+    [
+      'a gum that needs a base and minds salt',
+      [
+        made({
+          name: 'kelp gel',
+          kind: 'polymer',
+          own: true,
+          form: 'powder',
+          traits: ['needs-neutralising'],
+          saltStoodPercent: 0.2,
+          slurry: { parts: 10, in: 'glycerin' },
+          hydrationHours: { min: 2, max: 6 },
+        }),
+      ],
+      gel(['kelp gel', 0.5], ['sodium lactate', 2]),
+    ],
+    [
+      'a preservative with its cover',
+      [
+        made({
+          name: 'pier guard',
+          kind: 'preservative',
+          own: true,
+          functions: ['preservative'],
+          usage: { min: 0.5, typical: 0.8, max: 1 },
+          ph: { min: 3, max: 5, grade: 'works' },
+          cover: { gramPositive: 2, gramNegative: 2, yeast: 2, mould: 2, role: 'broad' },
+        }),
+      ],
+      formula(
+        [
+          phase('Water', 'water', [
+            ['aqua', 'fill'],
+            ['pier guard', 0.8],
+          ]),
+        ],
+        { targetPh: { min: 6, max: 7 } },
+      ),
+    ],
+    [
+      'a solid that comes out of cold oil',
+      [
+        made({
+          name: 'gull lipid',
+          kind: 'active',
+          own: true,
+          form: 'powder',
+          solubility: ['oil'],
+          traits: ['oil-solid'],
+          oilHoldsPercent: 1,
+        }),
+      ],
+      cream([
+        ['emulsifying wax', 4],
+        ['gull lipid', 1],
+      ]),
+    ],
+    [
+      'a raw plant powder',
+      [made({ name: 'dune powder', kind: 'powder', own: true, traits: ['raw-plant'] })],
+      gel(['dune powder', 1]),
+    ],
   ] as const)('%s is judged there as here', (_name, own, f) => {
     const here = judged(f, ...own)
     const there = assess(carried(f, own))
@@ -166,5 +296,5 @@ describe('a material of one’s own in a file', () => {
     expect(codes.sort()).toEqual(here.codes.sort())
     expect(there.predictedPh?.value ?? null).toEqual(here.a.predictedPh?.value ?? null)
     expect(procedureReport(there).steps?.length).toEqual(procedureReport(here.a).steps?.length)
-  }) // prettier-ignore
+  })
 })

@@ -16,11 +16,23 @@ import {
   type KindForm,
 } from '../src/index.ts'
 
-const made = (does: string, form: Partial<KindForm>, rest: Partial<Parameters<typeof ownMaterial>[0]> = {}): Material =>
+const made = (
+  does: string,
+  form: Partial<KindForm>,
+  rest: Partial<Parameters<typeof ownMaterial>[0]> = {},
+): Material =>
   ownMaterial(
-    { name: 'harbour stuff', inci: 'Harbour Stuff', functions: [does], solubility: 'water', phase: 'any', ...rest, ...kindFacts({ ...blankKind(), ...form }, groupOf(does)) },
+    {
+      name: 'harbour stuff',
+      inci: 'Harbour Stuff',
+      functions: [does],
+      solubility: 'water',
+      phase: 'any',
+      ...rest,
+      ...kindFacts({ ...blankKind(), ...form }, groupOf(does)),
+    },
     catalogue,
-  ) // prettier-ignore
+  )
 const judged = (m: Material, percent: number, others: [string, number][] = []) =>
   findAll(
     assess(
@@ -31,24 +43,34 @@ const judged = (m: Material, percent: number, others: [string, number][] = []) =
         product: { kind: 'cream', site: 'face', rinse: 'leave-on', region: 'EU' },
         phases: [
           { name: 'Water', role: 'water', lines: [{ material: 'aqua', fill: true }] },
-          { name: 'All', role: 'other', lines: [[m.id, percent] as const, ...others].map(([material, p]) => ({ material, percent: p })) },
+          {
+            name: 'All',
+            role: 'other',
+            lines: [[m.id, percent] as const, ...others].map(([material, p]) => ({ material, percent: p })),
+          },
         ],
       }),
       catalogue.with([m]),
     ),
-  ).map((x) => `${x.severity} ${x.code}`) // prettier-ignore
+  ).map((x) => `${x.severity} ${x.code}`)
 const keeper: [string, number] = ['phenoxyethanol, ethylhexylglycerin', 1]
 
 describe('a material of one’s own', () => {
   it('holds oil in water when it is told to, and is asked for its type until then', () => {
     const oil: [string, number] = ['squalane', 15]
-    expect(judged(made('emulsifying', { role: 'oil-in-water' }), 4, [oil, keeper]).join()).not.toContain('no-emulsifier')
-    expect(judged(made('emulsifying', {}), 4, [oil, keeper]).join()).not.toContain('stop emulsion.no-emulsifier')
-    expect(judged(made('emulsifying', { role: 'co-emulsifier' }), 4, [oil, keeper])).toContain('stop emulsion.no-emulsifier')
-  }) // prettier-ignore
+    expect(judged(made('emulsifying', { role: 'oil-in-water' }), 4, [oil, keeper]).join()).not.toContain(
+      'no-emulsifier',
+    )
+    expect(judged(made('emulsifying', {}), 4, [oil, keeper]).join()).not.toContain(
+      'stop emulsion.no-emulsifier',
+    )
+    expect(judged(made('emulsifying', { role: 'co-emulsifier' }), 4, [oil, keeper])).toContain(
+      'stop emulsion.no-emulsifier',
+    )
+  })
   it('clashes by its charge', () => {
     const quat = made('emulsifying', { role: 'cationic', charge: 'cationic' })
-    expect(judged(quat, 4, [['squalane', 10], ['xanthan gum', 0.3], keeper]).join()).toContain('charge.clash') // prettier-ignore
+    expect(judged(quat, 4, [['squalane', 10], ['xanthan gum', 0.3], keeper]).join()).toContain('charge.clash')
   })
   it('moves the pH like what it is said to be like, or by its own pKa', () => {
     const like = made('buffering', { like: 'lactic-acid' })
@@ -56,8 +78,25 @@ describe('a material of one’s own', () => {
     const own = made('buffering', { pKa: '3,1; 4.8', molarMass: '150' })
     expect(own.acidBase).toMatchObject({ pKa: [3.1, 4.8], molarMass: 150 })
     expect(made('buffering', { pKa: '3.1' }).acidBase).toBeUndefined()
-    const f = Formula.parse({ format: 'omblet-formula', formatVersion: 1, name: 'x', phases: [{ name: 'A', role: 'water', lines: [{ material: 'aqua', fill: true }, { material: like.id, percent: 1 }] }] }) // prettier-ignore
-    const lactic = { ...f, phases: [{ ...f.phases[0]!, lines: [f.phases[0]!.lines[0]!, { material: 'lactic acid', percent: 1 }] }] } // prettier-ignore
+    const f = Formula.parse({
+      format: 'omblet-formula',
+      formatVersion: 1,
+      name: 'x',
+      phases: [
+        {
+          name: 'A',
+          role: 'water',
+          lines: [
+            { material: 'aqua', fill: true },
+            { material: like.id, percent: 1 },
+          ],
+        },
+      ],
+    })
+    const lactic = {
+      ...f,
+      phases: [{ ...f.phases[0]!, lines: [f.phases[0]!.lines[0]!, { material: 'lactic acid', percent: 1 }] }],
+    }
     expect(assess(f, catalogue.with([like])).predictedPh!.value).toBeCloseTo(
       assess(lactic).predictedPh!.value,
       1,
@@ -70,7 +109,9 @@ describe('a material of one’s own', () => {
   it('thickens only with a base where it is told so', () => {
     const gel = made('viscosity controlling', { neutralise: true, lumps: true, salt: '0,3' })
     expect(judged(gel, 0.5, [keeper])).toContain('check thickener.needs-neutralising')
-    expect(judged(gel, 0.5, [keeper, ['sodium chloride', 2], ['sodium hydroxide', 0.2]])).toContain('check thickener.electrolyte') // prettier-ignore
+    expect(judged(gel, 0.5, [keeper, ['sodium chloride', 2], ['sodium hydroxide', 0.2]])).toContain(
+      'check thickener.electrolyte',
+    )
   })
   it('brings microbes when it is a raw plant', () => {
     expect(judged(made('absorbent', { raw: true }), 1, [keeper])).toContain('check usage.extract-load')
@@ -87,7 +128,11 @@ describe('a material of one’s own', () => {
       expect(kindOfMaterial(made(does, form))).toMatchObject(form)
   })
   it('says what cannot be read', () => {
-    expect(Object.keys(kindFaults({ ...blankKind(), hlb: 'ten', pKa: 'sour', stands: '900' }))).toEqual(['hlb', 'stands', 'pKa']) // prettier-ignore
+    expect(Object.keys(kindFaults({ ...blankKind(), hlb: 'ten', pKa: 'sour', stands: '900' }))).toEqual([
+      'hlb',
+      'stands',
+      'pKa',
+    ])
     expect(kindFaults(blankKind())).toEqual({})
   })
   it('loses nothing when the dialog is opened and saved as it is', () => {

@@ -1,6 +1,6 @@
 // What is found about a procedure: in proportion, and nothing about a sound one.
 import { describe, expect, it } from 'vitest'
-import { applyEdit, assess, findAll, methodOf, withKeys, type Formula } from '../src/index.ts' // prettier-ignore
+import { applyEdit, assess, findAll, methodOf, withKeys, type Formula } from '../src/index.ts'
 import { formula, phase } from './helpers.ts'
 import { broken } from './procedure-helpers.ts'
 import { PRODUCTS } from './products.ts'
@@ -13,7 +13,8 @@ describe('findings about the procedure', () => {
     const [one] = found(f, 'process.temperature-mismatch')
     expect(one!.message).toMatch(/is given 50.*meets a part of 70/)
     expect(found(applyEdit(f, one!.remedies[0]!.edit), 'process.temperature-mismatch')).toEqual([])
-    for (const [, other] of PRODUCTS) if (other.name !== f.name) expect(found(other, 'process.temperature-mismatch'), other.name).toEqual([]) // prettier-ignore
+    for (const [, other] of PRODUCTS)
+      if (other.name !== f.name) expect(found(other, 'process.temperature-mismatch'), other.name).toEqual([])
   })
   it('say that a phase which is heated says no temperature', () => {
     const f = product('waxes without a temperature')
@@ -34,7 +35,12 @@ describe('findings about the procedure', () => {
   })
   it('say that what is warm would be poured into the cold, and that an acid would be in before the emulsion', () => {
     const gel = product('cold gel with a warm acid')
-    const into = (f: Formula, from: number, to: number) => ({ ...f, phases: f.phases.map((p, i) => (i === from ? { ...p, goes: { into: f.phases[to]!.id!, when: 'hot' as const } } : p)) }) // prettier-ignore
+    const into = (f: Formula, from: number, to: number) => ({
+      ...f,
+      phases: f.phases.map((p, i) =>
+        i === from ? { ...p, goes: { into: f.phases[to]!.id!, when: 'hot' as const } } : p,
+      ),
+    })
     const [hot] = found(into(gel, 1, 0), 'process.order')
     expect(hot!.message).toBe('Acid is poured hot into Gel, which is cold.')
     expect(found(applyEdit(into(gel, 1, 0), hot!.remedies[0]!.edit), 'process.order')).toEqual([])
@@ -46,14 +52,21 @@ describe('findings about the procedure', () => {
   it('say that a polymer would be neutralised before it is wet, and move the base to the end', () => {
     const f = withKeys(
       formula([
-        phase('Gel', 'water', [['aqua', 'fill'], ['carbomer', 0.4], ['glycerin', 4], ['triethanolamine', 0.5]]),
+        phase('Gel', 'water', [
+          ['aqua', 'fill'],
+          ['carbomer', 0.4],
+          ['glycerin', 4],
+          ['triethanolamine', 0.5],
+        ]),
         phase('Last', 'cool-down', [['phenoxyethanol', 0.9]]),
       ]),
-    ) // prettier-ignore
+    )
     const [one] = found(f, 'process.order')
     expect(one!.message).toBe('Triethanolamine stands with carbomer; the method keeps it until that is wet.')
     const titles = methodOf(assess(f)).steps.map((s) => s.title)
-    const [wet, slurry, base] = ['Wet carbomer', 'Stir the slurry', 'Stir triethanolamine into A'].map((t) => titles.findIndex((x) => x.startsWith(t))) // prettier-ignore
+    const [wet, slurry, base] = ['Wet carbomer', 'Stir the slurry', 'Stir triethanolamine into A'].map((t) =>
+      titles.findIndex((x) => x.startsWith(t)),
+    )
     expect([wet! > 0, slurry! > wet!, base! > slurry!]).toEqual([true, true, true])
     const mended = applyEdit(f, one!.remedies[0]!.edit)
     expect(found(mended, 'process.order')).toEqual([])
@@ -62,12 +75,31 @@ describe('findings about the procedure', () => {
   })
   it('offer a cold share of the water for what stands no heat, and are quiet once it is there', () => {
     const f = withKeys(
-      formula([
-        phase('Water', 'water', [['aqua', 'fill'], ['ascorbyl glucoside', 2]], { heatToC: 72 }),
-        phase('Oil', 'oil', [['squalane', 10], ['emulsifying wax', 6]], { heatToC: 72 }),
-        phase('Last', 'cool-down', [['phenoxyethanol', 0.9]], { belowC: 40 }),
-      ], { batchGrams: 200 }),
-    ) // prettier-ignore
+      formula(
+        [
+          phase(
+            'Water',
+            'water',
+            [
+              ['aqua', 'fill'],
+              ['ascorbyl glucoside', 2],
+            ],
+            { heatToC: 72 },
+          ),
+          phase(
+            'Oil',
+            'oil',
+            [
+              ['squalane', 10],
+              ['emulsifying wax', 6],
+            ],
+            { heatToC: 72 },
+          ),
+          phase('Last', 'cool-down', [['phenoxyethanol', 0.9]], { belowC: 40 }),
+        ],
+        { batchGrams: 200 },
+      ),
+    )
     const [one] = found(f, 'heat.sensitive-in-hot-phase')
     const mend = one!.remedies.find((r) => r.label === 'Keep it in a cold share of the water')!
     const mended = applyEdit(f, mend.edit)
@@ -83,7 +115,10 @@ describe('findings about the procedure', () => {
   it('have nothing to say of the order of what is laid out soundly', () => {
     for (const [, f] of PRODUCTS) {
       const said = found(f, 'process.order').filter((x) => x.severity !== 'note')
-      expect(said.map((x) => x.message), f.name).toEqual([]) // prettier-ignore
+      expect(
+        said.map((x) => x.message),
+        f.name,
+      ).toEqual([])
     }
   })
 })

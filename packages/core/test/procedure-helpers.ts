@@ -9,7 +9,8 @@ export function broken(a: Assessment, steps: readonly Step[]): string | null {
   const celsius = new Map<string, number | null>()
   const weighed = a.lines.map(() => 0)
   const whole = a.lines.map(() => 0)
-  const index = (r: { phase: number; line: number }) => a.lines.findIndex((l) => l.phase === r.phase && l.line === r.line) // prettier-ignore
+  const index = (r: { phase: number; line: number }) =>
+    a.lines.findIndex((l) => l.phase === r.phase && l.line === r.line)
   const held = (v: string) => {
     let set = vessels.get(v)
     if (!set) vessels.set(v, (set = new Set()))
@@ -27,7 +28,13 @@ export function broken(a: Assessment, steps: readonly Step[]): string | null {
     for (const from of step.from) {
       const set = held(from)
       if (set.size === 0) return `${step.key} pours ${from}, which is empty`
-      if (step.kind === 'join' && celsius.get(from) != null && celsius.get(step.into!) != null && Math.abs(celsius.get(from)! - celsius.get(step.into!)!) > JOIN_WITHIN) return `${step.key} joins ${celsius.get(from)} and ${celsius.get(step.into!)} °C` // prettier-ignore
+      if (
+        step.kind === 'join' &&
+        celsius.get(from) != null &&
+        celsius.get(step.into!) != null &&
+        Math.abs(celsius.get(from)! - celsius.get(step.into!)!) > JOIN_WITHIN
+      )
+        return `${step.key} joins ${celsius.get(from)} and ${celsius.get(step.into!)} °C`
       for (const i of set) {
         held(step.into!).add(i)
         if (a.lines[i]!.material?.kind === 'acid' || a.lines[i]!.material?.kind === 'base') lastAcid = at
@@ -38,15 +45,21 @@ export function broken(a: Assessment, steps: readonly Step[]): string | null {
     for (const ref of step.weighs) {
       const i = index(ref)
       if (i < 0) return `${step.key} weighs what is not in the formula`
-      if (emptied.has(step.vessel) && !step.from.length && step.vessel !== '' && held(step.vessel).size === 0) return `${step.key} weighs into ${step.vessel}, which was emptied` // prettier-ignore
+      if (emptied.has(step.vessel) && !step.from.length && step.vessel !== '' && held(step.vessel).size === 0)
+        return `${step.key} weighs into ${step.vessel}, which was emptied`
       if (ref.grams === undefined) whole[i]!++
       else weighed[i]! += ref.grams
       held(step.vessel).add(i)
     }
     for (const ref of step.brings)
       if (!steps.slice(0, at).some((s) => s.weighs.some((w) => w.phase === ref.phase && w.line === ref.line)))
-        return `${step.key} brings what was never weighed` // prettier-ignore
-    if (step.kind === 'dissolve' && step.vessel && [...held(step.vessel)].every((i) => a.lines[i]!.material?.form === 'powder')) return `${step.key} dissolves powders in no liquid` // prettier-ignore
+        return `${step.key} brings what was never weighed`
+    if (
+      step.kind === 'dissolve' &&
+      step.vessel &&
+      [...held(step.vessel)].every((i) => a.lines[i]!.material?.form === 'powder')
+    )
+      return `${step.key} dissolves powders in no liquid`
     if (step.vessel) celsius.set(step.vessel, step.celsius)
     if (step.kind === 'ph') lastReading = at
     if (step.kind === 'fill') fills = step.vessel

@@ -1,7 +1,21 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { aimPh, assess, benchPlan, duplicate, findAll, methodOf, procedureReport, questionsOf, readFormula, weighOut, withKeys, writeFormula, type MethodChoices } from '../src/index.ts' // prettier-ignore
+import {
+  aimPh,
+  assess,
+  benchPlan,
+  duplicate,
+  findAll,
+  methodOf,
+  procedureReport,
+  questionsOf,
+  readFormula,
+  weighOut,
+  withKeys,
+  writeFormula,
+  type MethodChoices,
+} from '../src/index.ts'
 import { anyWholeFormula } from './any-record.ts'
 import { formula, phase } from './helpers.ts'
 import { broken } from './procedure-helpers.ts'
@@ -40,24 +54,31 @@ describe('a procedure', () => {
     const again = readFormula(writeFormula(duplicate(f, 'Copy')))
     expect(methodOf(assess(again), again.method).steps).toEqual(steps)
   })
-  it.each(PRODUCTS)('of a %s is whole, and the same by way of a file, a copy, a version and a frozen batch', (_name, f) => {
-    const a = assess(f)
-    const { steps } = methodOf(a, f.method)
-    expect(broken(a, steps)).toBeNull()
-    const again = readFormula(writeFormula(duplicate(f, 'Copy')))
-    expect(methodOf(assess(again), again.method).steps).toEqual(steps)
-    expect(benchPlan(again).steps.map((s) => s.key)).toEqual(steps.filter((s) => !s.later).map((s) => s.key))
-    const { steps: told } = procedureReport(a)
-    for (const [i, l] of a.lines.entries()) {
-      const sum = told.flatMap((s) => s.lines).reduce((n, x) => n + (x.phase === l.phase && x.line === l.line ? x.grams : 0), 0)
-      expect(sum, String(i)).toBeCloseTo(l.grams, 9)
-    }
-    // The paper tells the same steps as the screen.
-    const sheet = weighOut(a)
-    const paper = [...sheet.before, ...sheet.blocks.flatMap((b) => b.steps)].map((s) => s.key)
-    const rest = steps.filter((s) => !s.later && !(s.kind === 'weigh')).map((s) => s.key)
-    expect(paper).toEqual(rest)
-  }) // prettier-ignore
+  it.each(PRODUCTS)(
+    'of a %s is whole, and the same by way of a file, a copy, a version and a frozen batch',
+    (_name, f) => {
+      const a = assess(f)
+      const { steps } = methodOf(a, f.method)
+      expect(broken(a, steps)).toBeNull()
+      const again = readFormula(writeFormula(duplicate(f, 'Copy')))
+      expect(methodOf(assess(again), again.method).steps).toEqual(steps)
+      expect(benchPlan(again).steps.map((s) => s.key)).toEqual(
+        steps.filter((s) => !s.later).map((s) => s.key),
+      )
+      const { steps: told } = procedureReport(a)
+      for (const [i, l] of a.lines.entries()) {
+        const sum = told
+          .flatMap((s) => s.lines)
+          .reduce((n, x) => n + (x.phase === l.phase && x.line === l.line ? x.grams : 0), 0)
+        expect(sum, String(i)).toBeCloseTo(l.grams, 9)
+      }
+      // The paper tells the same steps as the screen.
+      const sheet = weighOut(a)
+      const paper = [...sheet.before, ...sheet.blocks.flatMap((b) => b.steps)].map((s) => s.key)
+      const rest = steps.filter((s) => !s.later && !(s.kind === 'weigh')).map((s) => s.key)
+      expect(paper).toEqual(rest)
+    },
+  )
 
   const of = (name: string) => {
     const f = PRODUCTS.find(([n]) => n === name)![1]
@@ -70,10 +91,24 @@ describe('a procedure', () => {
     expect(at).toEqual(at.toSorted((x, y) => x - y))
   }
   it('dissolves an acid until it is clear, lets it cool, and adds it when the emulsion stands', () => {
-    places('three-part cream with an acid premix', 'Pour C into B', 'Blend', 'Dissolve salicylic acid in A', 'Let A cool', 'Add A, Acid', 'Measure the pH') // prettier-ignore
+    places(
+      'three-part cream with an acid premix',
+      'Pour C into B',
+      'Blend',
+      'Dissolve salicylic acid in A',
+      'Let A cool',
+      'Add A, Acid',
+      'Measure the pH',
+    )
     const dissolve = of('three-part cream with an acid premix').find((s) => s.kind === 'dissolve')!
     expect([dissolve.look, dissolve.celsius]).toEqual(['clear, nothing at the bottom', 55])
-    places('cold gel with a warm acid', 'Stir the slurry', 'Dissolve azelaic acid in B', 'Let B cool below 40', 'Add B, Acid') // prettier-ignore
+    places(
+      'cold gel with a warm acid',
+      'Stir the slurry',
+      'Dissolve azelaic acid in B',
+      'Let B cool below 40',
+      'Add B, Acid',
+    )
   })
   it('joins only what is hot together, melts waxes that have no temperature, and says why', () => {
     const heats = (name: string) => of(name).filter((s) => s.kind === 'heat')
@@ -83,9 +118,24 @@ describe('a procedure', () => {
     expect(heats('all in one phase')).toHaveLength(1)
   })
   it('keeps what stands no heat out of it, and takes powders up in a little of the water', () => {
-    places('actives never heated, in a second water', 'Pour B into A', 'Dissolve niacinamide and ascorbyl glucoside in C', 'Cool below 40', 'Add rose hydrosol') // prettier-ignore
-    expect(of('powders in the cool-down without a liquid').find((s) => s.title.startsWith('Weigh C'))!.weighs[0]!.grams).toBeGreaterThan(20) // prettier-ignore
-    places('preservative in a glycol premix, water heated', 'Dissolve allantoin in B', 'Cool below 40', 'Measure the pH', 'Add propanediol and phenoxyethanol') // prettier-ignore
+    places(
+      'actives never heated, in a second water',
+      'Pour B into A',
+      'Dissolve niacinamide and ascorbyl glucoside in C',
+      'Cool below 40',
+      'Add rose hydrosol',
+    )
+    expect(
+      of('powders in the cool-down without a liquid').find((s) => s.title.startsWith('Weigh C'))!.weighs[0]!
+        .grams,
+    ).toBeGreaterThan(20)
+    places(
+      'preservative in a glycol premix, water heated',
+      'Dissolve allantoin in B',
+      'Cool below 40',
+      'Measure the pH',
+      'Add propanediol and phenoxyethanol',
+    )
   })
   it('sprinkles a powder into the batch where the water for a premix is not there', () => {
     const f = formula([
@@ -118,7 +168,10 @@ describe('a procedure', () => {
     const a = assess(
       formula([
         phase('Water', 'water', [['aqua', 'fill']]),
-        phase('Acid', 'cool-down', [['mandelic acid', 5], ['sodium hydroxide', 0.5]]), // prettier-ignore
+        phase('Acid', 'cool-down', [
+          ['mandelic acid', 5],
+          ['sodium hydroxide', 0.5],
+        ]),
       ]),
     )
     const order = /Lye into cold water.*?onto lye\./
@@ -135,7 +188,12 @@ describe('a procedure', () => {
     expect(steps.find((s) => s.title.startsWith('Heat C'))!.detail).toMatch(/put back now/)
   })
   it('adds a preservative that moves the pH before the pH is set', () => {
-    places('benzoate and sorbate, which move the pH', 'Dissolve sodium benzoate', 'Add sodium benzoate', 'Measure the pH') // prettier-ignore
+    places(
+      'benzoate and sorbate, which move the pH',
+      'Dissolve sodium benzoate',
+      'Add sodium benzoate',
+      'Measure the pH',
+    )
     places('plain toner', 'Measure the pH', 'Add phenoxyethanol', 'Read the pH once more')
   })
   it('chills and whips what is to be whipped, and measures its air', () => {
@@ -150,7 +208,14 @@ describe('a procedure', () => {
     expect(of('whipped butter').find((s) => s.kind === 'whip')!.detail).toMatch(/before ÷ after/)
   })
   it('folds powders into what was whipped, so that the air stays', () => {
-    places('body butter with starch folded in', 'Weigh B', 'Chill until', 'Whip', 'Fold in tapioca starch', 'Pipe it') // prettier-ignore
+    places(
+      'body butter with starch folded in',
+      'Weigh B',
+      'Chill until',
+      'Whip',
+      'Fold in tapioca starch',
+      'Pipe it',
+    )
   })
   it('takes powders of the cool-down up with a spoon of a thick batch, and sprinkles them into a thin one', () => {
     places(
@@ -213,7 +278,12 @@ describe('a procedure', () => {
   it('goes where the maker says, keeps it in the file, and never in a circle', () => {
     const f = withKeys(PRODUCTS.find(([n]) => n === 'three-part cream with an acid premix')![1])
     const [acid, water] = [f.phases[0]!, f.phases[1]!]
-    const chosen = { ...f, phases: f.phases.map((p) => (p === acid ? { ...p, goes: { into: water.id!, when: 'hot' as const } } : p)) } // prettier-ignore
+    const chosen = {
+      ...f,
+      phases: f.phases.map((p) =>
+        p === acid ? { ...p, goes: { into: water.id!, when: 'hot' as const } } : p,
+      ),
+    }
     const again = readFormula(writeFormula(chosen))
     const steps = methodOf(assess(again)).steps
     expect(steps.find((s) => s.from.includes('A'))).toMatchObject({ into: 'B', kind: 'add' })

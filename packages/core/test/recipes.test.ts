@@ -184,8 +184,34 @@ describe('any text', () => {
     )
   })
   it('never falls over, and makes a formula that can be stored', () => {
-    const bits = fc.constantFrom('Water', 'glycerin', '5', '%', ' g', '\t', '|', '½', 'to 100', 'q.s.', '\n', '-', 'Phase A', ':', '1,5', 'pH 5', '(', ')', 'drops', '…', '\0', '🫙') // prettier-ignore
-    const text = fc.oneof(fc.string({ unit: 'grapheme', maxLength: 200 }), fc.array(bits, { maxLength: 40 }).map((x) => x.join(' '))) // prettier-ignore
+    const bits = fc.constantFrom(
+      'Water',
+      'glycerin',
+      '5',
+      '%',
+      ' g',
+      '\t',
+      '|',
+      '½',
+      'to 100',
+      'q.s.',
+      '\n',
+      '-',
+      'Phase A',
+      ':',
+      '1,5',
+      'pH 5',
+      '(',
+      ')',
+      'drops',
+      '…',
+      '\0',
+      '🫙',
+    )
+    const text = fc.oneof(
+      fc.string({ unit: 'grapheme', maxLength: 200 }),
+      fc.array(bits, { maxLength: 40 }).map((x) => x.join(' ')),
+    )
     fc.assert(
       fc.property(text, (t) => {
         const { formula } = build(t)
@@ -208,11 +234,19 @@ describe('heat that is told in words', () => {
     'Water phase\nwater to 100\nglycerin 3%\nOil phase\n6 % emulsifying wax\n12 % sunflower oil\nCool down\n1% phenoxyethanol'
   it.each([
     ['melt in a double boiler', `${list}\nMethod\nMelt the oil phase in a double boiler.`, [null, 70, null]],
-    ['both to a temperature', `${list}\nMethod\nHeat the water and the oil phase to 75 °C and blend.`, [75, 75, null]],
+    [
+      'both to a temperature',
+      `${list}\nMethod\nHeat the water and the oil phase to 75 °C and blend.`,
+      [75, 75, null],
+    ],
     ['a warning', `${list}\nMethod\nDo not heat the oil phase; it is heat-sensitive.`, [null, null, null]],
     ['nothing is heated', `${list}\nMethod\nStir it all together.`, [null, null, null]],
-    ['by letters', 'Phase A\nwater to 100\nPhase B\n6 % emulsifying wax\n10 % sunflower oil\nPhase C\nphenoxyethanol 1%\nMethod\nHeat A and phases A and B to 72 C.', [72, 72, null]],
-  ] as const)('%s', (_name, text, expected) => expect(heats(text).map(([, c]) => c)).toEqual(expected)) // prettier-ignore
+    [
+      'by letters',
+      'Phase A\nwater to 100\nPhase B\n6 % emulsifying wax\n10 % sunflower oil\nPhase C\nphenoxyethanol 1%\nMethod\nHeat A and phases A and B to 72 C.',
+      [72, 72, null],
+    ],
+  ] as const)('%s', (_name, text, expected) => expect(heats(text).map(([, c]) => c)).toEqual(expected))
   it('asks for a spoon to be weighed, and takes a guess until then', () => {
     const built = build('1 tsp xanthan gum\n95 g water')
     expect(built.questions.map((q) => q.kind)).toContain('spoon')

@@ -126,7 +126,9 @@ describe('materials of one phase that it is too hot for', () => {
     expect(only(after, 'heat.sensitive-in-hot-phase')).toEqual([])
     const namesOf = (f: typeof both) => f.phases.flatMap((p) => p.lines.map((l) => l.material)).sort()
     expect(namesOf(after)).toEqual(namesOf(both))
-    expect(after.phases.find((p) => p.role === 'cool-down')!.lines.map((l) => l.material)).toEqual(expect.arrayContaining(['retinol', 'bakuchiol'])) // prettier-ignore
+    expect(after.phases.find((p) => p.role === 'cool-down')!.lines.map((l) => l.material)).toEqual(
+      expect.arrayContaining(['retinol', 'bakuchiol']),
+    )
   })
 })
 

@@ -50,7 +50,13 @@ function lineOf(text: string): Line {
   const [, material, amount, strength] = m
   return {
     material: material!,
-    ...(amount === 'rest' ? { fill: true } : amount === '?' ? {} : amount!.endsWith('g') ? { grams: Number(amount!.slice(0, -1)) } : { percent: Number(amount) }), // prettier-ignore
+    ...(amount === 'rest'
+      ? { fill: true }
+      : amount === '?'
+        ? {}
+        : amount!.endsWith('g')
+          ? { grams: Number(amount!.slice(0, -1)) }
+          : { percent: Number(amount) }),
     ...(strength ? { strengthPercent: Number(strength) } : {}),
   }
 }

@@ -47,8 +47,16 @@ describe('the weigh-out sheet', () => {
     const inverse = weighOut(
       assess(
         formula([
-          phase('Oil', 'oil', [['squalane', 20], ['polyglyceryl-3 diisostearate', 4]], { heatToC: 70 }), // prettier-ignore
-          phase('Water', 'water', [['aqua', 'fill'], ['magnesium sulfate', 0.7], PRESERVED]), // prettier-ignore
+          phase(
+            'Oil',
+            'oil',
+            [
+              ['squalane', 20],
+              ['polyglyceryl-3 diisostearate', 4],
+            ],
+            { heatToC: 70 },
+          ),
+          phase('Water', 'water', [['aqua', 'fill'], ['magnesium sulfate', 0.7], PRESERVED]),
         ]),
       ),
     )

@@ -74,9 +74,15 @@ describe('the start of a batch', () => {
   })
   it('warns of weighings that the scale tells badly, with the batch from which on it tells them', () => {
     const tiny = formula(
-      [phase('Water', 'water', [['aqua', 'fill'], ['glycerin', 4], ['xanthan gum', 0.1]])],
+      [
+        phase('Water', 'water', [
+          ['aqua', 'fill'],
+          ['glycerin', 4],
+          ['xanthan gum', 0.1],
+        ]),
+      ],
       { batchGrams: 50, scale: { resolutionGrams: 0.1 } },
-    ) // prettier-ignore
+    )
     const a = assess(tiny)
     const small = smallWeighings(a)
     expect(small.map((s) => s.label.toLowerCase())).toContain('xanthan gum')
@@ -139,7 +145,12 @@ describe('the drawing of a titration', () => {
     expect(Number(((request.maxPercent * 100) / 100).toPrecision(3))).toBeCloseTo(request.maxPercent, 9)
   })
   it('counts what was added in the strength that is in hand', () => {
-    const added = { ...acid, additions: [{ material: 'sodium hydroxide', strengthPercent: 20, grams: 1, ofGrams: 100, afterReading: 0 }] } // prettier-ignore
+    const added = {
+      ...acid,
+      additions: [
+        { material: 'sodium hydroxide', strengthPercent: 20, grams: 1, ofGrams: 100, afterReading: 0 },
+      ],
+    }
     expect(takenOf(added, hand)).toBeCloseTo(2, 9)
     expect(takenOf(acid, hand)).toBe(0)
   })
@@ -147,7 +158,12 @@ describe('the drawing of a titration', () => {
     const at = '2026-11-01T08:00:00.000Z'
     const read = { ...acid, readings: [{ ph: 2.4, method: 'meter-direct' as const, at }] }
     expect(readingsOnCurve(read, model, hand, 100)).toEqual([{ grams: 0, ph: 2.4 }])
-    const other = { ...read, additions: [{ material: 'triethanolamine', strengthPercent: 50, grams: 1, ofGrams: 100, afterReading: 1 }] } // prettier-ignore
+    const other = {
+      ...read,
+      additions: [
+        { material: 'triethanolamine', strengthPercent: 50, grams: 1, ofGrams: 100, afterReading: 1 },
+      ],
+    }
     expect(readingsOnCurve(other, model, hand, 100)).toEqual([])
   })
   it('shows start, target and readings, between 0 and 14, in ticks of half, one or two', () => {

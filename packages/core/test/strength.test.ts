@@ -34,14 +34,21 @@ describe('partition', () => {
   it('never holds more than there is, and less with more oil, micelles or charge', () => {
     const share = fc.double({ min: 0, max: 0.45, noNaN: true })
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 4, noNaN: true }), share, share, fc.double({ min: 0, max: 100, noNaN: true }), (logKow, oil, micelles, ionised) => {
-        const of = (o: number, m: number, i: number) => shareInWater(logKow, { water: 1 - o - m, oil: o, micelles: m }, i)
-        const here = of(oil, micelles, ionised)
-        expect(here * (1 - oil - micelles)).toBeLessThanOrEqual(1 + 1e-9)
-        expect(of(oil, micelles, ionised + 1)).toBeLessThanOrEqual(here + 1e-12)
-        if (logKow > 1.2) expect(of(oil + 0.05, micelles, ionised)).toBeLessThanOrEqual(here + 1e-9)
-      }),
-    ) // prettier-ignore
+      fc.property(
+        fc.double({ min: 0, max: 4, noNaN: true }),
+        share,
+        share,
+        fc.double({ min: 0, max: 100, noNaN: true }),
+        (logKow, oil, micelles, ionised) => {
+          const of = (o: number, m: number, i: number) =>
+            shareInWater(logKow, { water: 1 - o - m, oil: o, micelles: m }, i)
+          const here = of(oil, micelles, ionised)
+          expect(here * (1 - oil - micelles)).toBeLessThanOrEqual(1 + 1e-9)
+          expect(of(oil, micelles, ionised + 1)).toBeLessThanOrEqual(here + 1e-12)
+          if (logKow > 1.2) expect(of(oil + 0.05, micelles, ionised)).toBeLessThanOrEqual(here + 1e-9)
+        },
+      ),
+    )
   })
 })
 
@@ -51,7 +58,10 @@ describe('cover', () => {
     return coverAt(preservation.uses, ph, preservation)
   }
   it('falls with the pH where acids preserve, and not where none does', () => {
-    const acids = simple([['sodium benzoate', 0.4], ['potassium sorbate', 0.3]]) // prettier-ignore
+    const acids = simple([
+      ['sodium benzoate', 0.4],
+      ['potassium sorbate', 0.3],
+    ])
     const levels = [4, 4.5, 5, 5.5, 6, 7].map((ph) => Object.values(at(acids, ph)).reduce((s, x) => s + x, 0))
     expect([...levels].sort((x, y) => y - x)).toEqual(levels)
     expect(levels[0]).toBeGreaterThan(7)

@@ -9,13 +9,43 @@ const points = (days: readonly number[], values: readonly number[]): Point[] =>
 
 /** NIST Statistical Reference Datasets, linear regression, “Norris”: readings and certified values (from memory). */
 const NORRIS: [y: number, x: number][] = [
-  [0.1, 0.2], [338.8, 337.4], [118.1, 118.2], [888.0, 884.6], [9.2, 10.1], [228.1, 226.5], [668.5, 666.3],
-  [998.5, 996.3], [449.1, 448.6], [778.9, 777.0], [559.2, 558.2], [0.3, 0.4], [0.1, 0.6], [778.1, 775.5],
-  [668.8, 666.9], [339.3, 338.0], [448.9, 447.5], [10.8, 11.6], [557.7, 556.0], [228.3, 228.1], [998.0, 995.8],
-  [888.8, 887.6], [119.6, 120.2], [0.3, 0.3], [0.6, 0.3], [557.6, 556.8], [339.3, 339.1], [888.0, 887.2],
-  [998.5, 999.0], [778.9, 779.0], [10.2, 11.1], [117.6, 118.3], [228.9, 229.2], [668.4, 669.1], [449.2, 448.9],
+  [0.1, 0.2],
+  [338.8, 337.4],
+  [118.1, 118.2],
+  [888.0, 884.6],
+  [9.2, 10.1],
+  [228.1, 226.5],
+  [668.5, 666.3],
+  [998.5, 996.3],
+  [449.1, 448.6],
+  [778.9, 777.0],
+  [559.2, 558.2],
+  [0.3, 0.4],
+  [0.1, 0.6],
+  [778.1, 775.5],
+  [668.8, 666.9],
+  [339.3, 338.0],
+  [448.9, 447.5],
+  [10.8, 11.6],
+  [557.7, 556.0],
+  [228.3, 228.1],
+  [998.0, 995.8],
+  [888.8, 887.6],
+  [119.6, 120.2],
+  [0.3, 0.3],
+  [0.6, 0.3],
+  [557.6, 556.8],
+  [339.3, 339.1],
+  [888.0, 887.2],
+  [998.5, 999.0],
+  [778.9, 779.0],
+  [10.2, 11.1],
+  [117.6, 118.3],
+  [228.9, 229.2],
+  [668.4, 669.1],
+  [449.2, 448.9],
   [0.2, 0.5],
-] // prettier-ignore
+]
 
 describe('a straight line by least squares', () => {
   it('agrees with the certified values of NIST’s Norris set', () => {
@@ -53,9 +83,21 @@ describe('a straight line by least squares', () => {
   it('tells no more than the readings can', () => {
     expect(trendOf([])).toMatchObject({ n: 0, slopePerDay: null, intercept: null, p: null })
     expect(trendOf(points([3], [5]))).toMatchObject({ n: 1, slopePerDay: null })
-    expect(trendOf(points([0, 10], [5, 6]))).toMatchObject({ n: 2, slopePerDay: 0.1, intercept: null, slopeLow: null, p: null, crossesOnDay: null }) // prettier-ignore
+    expect(trendOf(points([0, 10], [5, 6]))).toMatchObject({
+      n: 2,
+      slopePerDay: 0.1,
+      intercept: null,
+      slopeLow: null,
+      p: null,
+      crossesOnDay: null,
+    })
     expect(trendOf(points([7, 7, 7], [5, 6, 7]))).toMatchObject({ n: 3, slopePerDay: null, residualSd: null })
-    expect(trendOf(points([0, 7, 14], [5.1, 5.1, 5.1]), { low: 4 })).toMatchObject({ slopePerDay: 0, slopeStandardError: 0, p: null, crossesOnDay: null }) // prettier-ignore
+    expect(trendOf(points([0, 7, 14], [5.1, 5.1, 5.1]), { low: 4 })).toMatchObject({
+      slopePerDay: 0,
+      slopeStandardError: 0,
+      p: null,
+      crossesOnDay: null,
+    })
   })
 })
 
@@ -91,7 +133,13 @@ describe('the day on which a limit is met (ICH Q1E)', () => {
   })
 
   it('is the first day at which the band, walked day by day, lies on or past the limit', () => {
-    const series = fc.array(fc.record({ day: fc.integer({ min: 0, max: 90 }), value: fc.integer({ min: 480, max: 620 }).map((v) => v / 100) }), { minLength: 4, maxLength: 12 }) // prettier-ignore
+    const series = fc.array(
+      fc.record({
+        day: fc.integer({ min: 0, max: 90 }),
+        value: fc.integer({ min: 480, max: 620 }).map((v) => v / 100),
+      }),
+      { minLength: 4, maxLength: 12 },
+    )
     fc.assert(
       fc.property(series, fc.integer({ min: 400, max: 520 }), (pts, low) => {
         const limit = low / 100
@@ -156,10 +204,22 @@ describe('batches together (ICH Q1E)', () => {
 describe('distributions', () => {
   it('give the table of Student’s t (any handbook of statistics)', () => {
     const table: [df: number, p: number, t: number][] = [
-      [1, 0.95, 6.314], [1, 0.975, 12.706], [2, 0.95, 2.92], [2, 0.975, 4.303], [3, 0.975, 3.182], [4, 0.95, 2.132],
-      [5, 0.975, 2.571], [6, 0.95, 1.943], [8, 0.975, 2.306], [10, 0.95, 1.812], [10, 0.975, 2.228], [20, 0.975, 2.086],
-      [30, 0.975, 2.042], [120, 0.975, 1.98], [20, 0.995, 2.845],
-    ] // prettier-ignore
+      [1, 0.95, 6.314],
+      [1, 0.975, 12.706],
+      [2, 0.95, 2.92],
+      [2, 0.975, 4.303],
+      [3, 0.975, 3.182],
+      [4, 0.95, 2.132],
+      [5, 0.975, 2.571],
+      [6, 0.95, 1.943],
+      [8, 0.975, 2.306],
+      [10, 0.95, 1.812],
+      [10, 0.975, 2.228],
+      [20, 0.975, 2.086],
+      [30, 0.975, 2.042],
+      [120, 0.975, 1.98],
+      [20, 0.995, 2.845],
+    ]
     for (const [df, p, t] of table) expect(tQuantile(p, df)).toBeCloseTo(t, 3)
     for (const [df, p, t] of table) expect(tTwoSided(t, df)).toBeCloseTo(2 * (1 - p), 3)
   })

@@ -1,6 +1,16 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { benchPlan, catalogue, derivedOf, eventFault, foldBatch, readFormula, refusal, type BenchEvent, type Formula } from '../src/index.ts' // prettier-ignore
+import {
+  benchPlan,
+  catalogue,
+  derivedOf,
+  eventFault,
+  foldBatch,
+  readFormula,
+  refusal,
+  type BenchEvent,
+  type Formula,
+} from '../src/index.ts'
 import { formulaToMake } from '../src/bench/start.ts'
 import { tasksOf } from '../src/bench/tasks.ts'
 import { eventsOfBase } from '../src/trials/base-events.ts'
@@ -15,29 +25,62 @@ const nameOf = (id: string) => catalogue.find(id)?.name ?? id
 
 describe('variants', () => {
   it('differ in the chosen thing and the q.s. line, or say what else does', () => {
-    const waxes = materialOptions(lotion, catalogue, 'emulsifier').slice(0, 4).map((o) => o.formula) // prettier-ignore
-    expect(whatDiffers(waxes, 'emulsifier', nameOf)).toMatchObject({ oneThing: true, gives: ['distilled water'], also: [] }) // prettier-ignore
+    const waxes = materialOptions(lotion, catalogue, 'emulsifier')
+      .slice(0, 4)
+      .map((o) => o.formula)
+    expect(whatDiffers(waxes, 'emulsifier', nameOf)).toMatchObject({
+      oneThing: true,
+      gives: ['distilled water'],
+      also: [],
+    })
     const levels = levelOptions(lotion, 1, [2, 4, 6]).map((o) => o.formula)
     expect(whatDiffers(levels, 'level', nameOf)).toMatchObject({ oneThing: true, varied: ['glycerin'] })
-    const two = { ...levels[1]!, phases: levels[1]!.phases.map((p) => ({ ...p, lines: p.lines.map((l) => (l.material === 'tocopherol' ? { ...l, percent: 1 } : l)) })) } // prettier-ignore
+    const two = {
+      ...levels[1]!,
+      phases: levels[1]!.phases.map((p) => ({
+        ...p,
+        lines: p.lines.map((l) => (l.material === 'tocopherol' ? { ...l, percent: 1 } : l)),
+      })),
+    }
     expect(whatDiffers([levels[0]!, two], 'level', nameOf)).toMatchObject({ oneThing: false })
     const pours = schoolOptions(lotion, catalogue, 'pouring').map((o) => o.formula)
     expect(whatDiffers(pours, 'school', nameOf)).toMatchObject({ oneThing: true, varied: [] })
-    expect(whatDiffers([lotion, { ...lotion, targetPh: { min: 6, max: 6.2 } }], 'version', nameOf).also).toEqual(['the pH aimed at']) // prettier-ignore
+    expect(
+      whatDiffers([lotion, { ...lotion, targetPh: { min: 6, max: 6.2 } }], 'version', nameOf).also,
+    ).toEqual(['the pH aimed at'])
   })
   it('leave out a level that leaves nothing for the q.s. line, and levels of that line', () => {
     expect(levelOptions(lotion, 1, [4, 95])).toHaveLength(1)
     expect(levelOptions(lotion, 0, [50])).toEqual([])
   })
-  const trials = demos.flatMap((f): [string, Formula[]][] => [
-    [`${f.name}, emulsifiers`, materialOptions(f, catalogue, 'emulsifier').slice(0, 4).map((o) => o.formula)],
-    [`${f.name}, thickeners`, materialOptions(f, catalogue, 'thickener').slice(0, 3).map((o) => o.formula)],
-    ...f.phases.flatMap((p, i): [string, Formula[]][] => {
-      const at = f.phases.slice(0, i).reduce((n, x) => n + x.lines.length, 0)
-      return p.lines.length > 0 ? [[`${f.name}, a level in ${p.name}`, levelOptions(f, at + p.lines.length - 1, [0.5, 1, 1.5]).map((o) => o.formula)]] : []
-    }),
-    [`${f.name}, pouring`, schoolOptions(f, catalogue, 'pouring').map((o) => o.formula)],
-  ]).filter(([, list]) => list.length > 1) // prettier-ignore
+  const trials = demos
+    .flatMap((f): [string, Formula[]][] => [
+      [
+        `${f.name}, emulsifiers`,
+        materialOptions(f, catalogue, 'emulsifier')
+          .slice(0, 4)
+          .map((o) => o.formula),
+      ],
+      [
+        `${f.name}, thickeners`,
+        materialOptions(f, catalogue, 'thickener')
+          .slice(0, 3)
+          .map((o) => o.formula),
+      ],
+      ...f.phases.flatMap((p, i): [string, Formula[]][] => {
+        const at = f.phases.slice(0, i).reduce((n, x) => n + x.lines.length, 0)
+        return p.lines.length > 0
+          ? [
+              [
+                `${f.name}, a level in ${p.name}`,
+                levelOptions(f, at + p.lines.length - 1, [0.5, 1, 1.5]).map((o) => o.formula),
+              ],
+            ]
+          : []
+      }),
+      [`${f.name}, pouring`, schoolOptions(f, catalogue, 'pouring').map((o) => o.formula)],
+    ])
+    .filter(([, list]) => list.length > 1)
   it('are many enough to tell something', () => expect(trials.length).toBeGreaterThan(20))
   it.each(trials)('share a base that with what is their own makes each jar: %s', (_name, list) => {
     const jars = list.map((f) => formulaToMake(f, 60))
@@ -56,17 +99,30 @@ describe('variants', () => {
     })
     // made at the table, the shares of each line end in the jar, in entries that may be
     const plan = benchPlan(base.formula!)
-    const events: BenchEvent[] = [{ n: 0, at: '2026-03-01T10:00:00.000Z', step: null, type: 'start', formula: base.formula!, version: null }] // prettier-ignore
-    const put = (h: object, step: string) => events.push({ n: events.length, at: '2026-03-01T10:00:00.000Z', step, ...h } as BenchEvent) // prettier-ignore
+    const events: BenchEvent[] = [
+      {
+        n: 0,
+        at: '2026-03-01T10:00:00.000Z',
+        step: null,
+        type: 'start',
+        formula: base.formula!,
+        version: null,
+      },
+    ]
+    const put = (h: object, step: string) =>
+      events.push({ n: events.length, at: '2026-03-01T10:00:00.000Z', step, ...h } as BenchEvent)
     for (const step of plan.steps) {
-      for (const t of tasksOf(foldBatch(plan, events), step)) if (t.left > 0) put({ type: 'weigh', line: t.line, grams: t.left }, step.key) // prettier-ignore
+      for (const t of tasksOf(foldBatch(plan, events), step))
+        if (t.left > 0) put({ type: 'weigh', line: t.line, grams: t.left }, step.key)
       put({ type: 'step', how: 'done' }, step.key)
     }
     expect(plan.steps.some((s) => ['ph', 'fill', 'add'].includes(s.kind))).toBe(false)
     const made = foldBatch(plan, events)
     for (const jar of jars) {
       const own = benchPlan(jar)
-      const course: BenchEvent[] = [{ n: 0, at: '2026-03-01T11:00:00.000Z', step: null, type: 'start', formula: jar, version: null }] // prettier-ignore
+      const course: BenchEvent[] = [
+        { n: 0, at: '2026-03-01T11:00:00.000Z', step: null, type: 'start', formula: jar, version: null },
+      ]
       for (const e of eventsOfBase(own, made, base, '2026-03-01T11:00:00.000Z')) {
         expect(refusal(foldBatch(own, course), e)).toBeNull()
         expect(eventFault(e)).toBeNull()
@@ -89,36 +145,83 @@ describe('variants', () => {
       }
       return { ...lotion, phases: [{ ...water, lines: [...water.lines, line] }, ...lotion.phases.slice(1)] }
     }
-    const jars = [0.2, 0.4].map((percent) => levelOptions(kelp('Kelp'), lotion.phases[0]!.lines.length + 1, [percent])[0]!.formula).map((f) => formulaToMake(f, 60)) // prettier-ignore
+    const jars = [0.2, 0.4]
+      .map((percent) => levelOptions(kelp('Kelp'), lotion.phases[0]!.lines.length + 1, [percent])[0]!.formula)
+      .map((f) => formulaToMake(f, 60))
     const base = sharedBase(jars, catalogue)
     const plan = benchPlan(base.formula!)
-    const events: BenchEvent[] = [{ n: 0, at: '2026-03-01T10:00:00.000Z', step: null, type: 'start', formula: base.formula!, version: null }] // prettier-ignore
+    const events: BenchEvent[] = [
+      {
+        n: 0,
+        at: '2026-03-01T10:00:00.000Z',
+        step: null,
+        type: 'start',
+        formula: base.formula!,
+        version: null,
+      },
+    ]
     for (const step of plan.steps)
       for (const t of tasksOf(foldBatch(plan, events), step))
-        events.push({ n: events.length, at: '2026-03-01T10:00:00.000Z', step: step.key, type: 'weigh', line: t.line, grams: t.left }) // prettier-ignore
+        events.push({
+          n: events.length,
+          at: '2026-03-01T10:00:00.000Z',
+          step: step.key,
+          type: 'weigh',
+          line: t.line,
+          grams: t.left,
+        })
     const made = foldBatch(plan, events)
-    const told = (jar: Formula) => eventsOfBase(benchPlan(formulaToMake(jar, 60)), made, base, '2026-03-01T11:00:00.000Z') // prettier-ignore
+    const told = (jar: Formula) =>
+      eventsOfBase(benchPlan(formulaToMake(jar, 60)), made, base, '2026-03-01T11:00:00.000Z')
     const weighed = (jar: Formula) => told(jar).reduce((s, e) => s + (e.type === 'weigh' ? e.grams : 0), 0)
     const note = (jar: Formula) => told(jar).flatMap((e) => (e.type === 'note' ? [e.text] : []))[0]!
     const whole = weighed(kelp('Kelp'))
     expect(note(kelp('Kelp'))).not.toMatch(/not counted/)
     expect(weighed(kelp('Kelp', 'Laminaria Digitata Extract'))).toBeCloseTo(whole, 6)
-    expect(note(kelp('panthenol'))).toMatch(/In it is 3\.0\sg Kelp, which this jar’s formula does not have there: in the jar, and not counted\.$/) // prettier-ignore
+    expect(note(kelp('panthenol'))).toMatch(
+      /In it is 3\.0\sg Kelp, which this jar’s formula does not have there: in the jar, and not counted\.$/,
+    )
     expect(weighed(kelp('panthenol'))).toBeCloseTo(whole - 3, 1)
   })
   it('share the whole emulsion where only what comes last differs, and phases where the wax does', () => {
     const late = lotion.phases.slice(0, 2).reduce((n, p) => n + p.lines.length, 0)
-    const whole = sharedBase(levelOptions(lotion, late, [0.2, 0.4]).map((o) => formulaToMake(o.formula, 60)), catalogue) // prettier-ignore
+    const whole = sharedBase(
+      levelOptions(lotion, late, [0.2, 0.4]).map((o) => formulaToMake(o.formula, 60)),
+      catalogue,
+    )
     expect(whole.kind).toBe('whole')
-    const waxes = sharedBase(materialOptions(lotion, catalogue, 'emulsifier').slice(0, 3).map((o) => formulaToMake(o.formula, 60)), catalogue) // prettier-ignore
+    const waxes = sharedBase(
+      materialOptions(lotion, catalogue, 'emulsifier')
+        .slice(0, 3)
+        .map((o) => formulaToMake(o.formula, 60)),
+      catalogue,
+    )
     expect(waxes.kind).toBe('phases')
     expect(waxes.forbids[0]).toMatch(/“Pour B into A.*” is not the same in all jars/)
   })
   it('forbid what settles, and name it', () => {
     const f = formula([
-      phase('Water', 'water', [['aqua', 'fill'], ['glycerin', 4], ['kaolin', 5]], { heatToC: 70 }),
-      phase('Oil', 'oil', [['helianthus annuus seed oil', 8], ['cetearyl alcohol', 2], ['polyglyceryl-6 blend', 4]], { heatToC: 70 }),
-    ]) // prettier-ignore
+      phase(
+        'Water',
+        'water',
+        [
+          ['aqua', 'fill'],
+          ['glycerin', 4],
+          ['kaolin', 5],
+        ],
+        { heatToC: 70 },
+      ),
+      phase(
+        'Oil',
+        'oil',
+        [
+          ['helianthus annuus seed oil', 8],
+          ['cetearyl alcohol', 2],
+          ['polyglyceryl-6 blend', 4],
+        ],
+        { heatToC: 70 },
+      ),
+    ])
     const base = sharedBase(
       levelOptions(f, 4, [1, 2]).map((o) => formulaToMake(o.formula, 60)),
       catalogue,

@@ -3,16 +3,20 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { friedman, friedmanExact, neededPeople, ranksOf, differAll, differFrom } from '../src/stats/ranks.ts'
 import { FEEL, attributesFor, leans, ownAttribute } from '../src/trials/data.ts'
-import { planTrial } from '../src/trials/plan.ts' // prettier-ignore
+import { planTrial } from '../src/trials/plan.ts'
 import { trialReport } from '../src/trials/report.ts'
 import { trialVerdict } from '../src/trials/verdict.ts'
 import { wish } from './trial-pieces.ts'
 
 describe('ranks, exactly', () => {
   it('are counted as over all orders, ties and all', () => {
-    const orders = (row: number[]): number[][] => row.length < 2 ? [row] : row.flatMap((v, i) => orders([...row.slice(0, i), ...row.slice(i + 1)]).map((r) => [v, ...r])) // prettier-ignore
+    const orders = (row: number[]): number[][] =>
+      row.length < 2
+        ? [row]
+        : row.flatMap((v, i) => orders([...row.slice(0, i), ...row.slice(i + 1)]).map((r) => [v, ...r]))
     const brute = (rows: number[][]) => {
-      const q = (list: number[][]) => list[0]!.map((_, j) => list.reduce((s, r) => s + r[j]!, 0)).reduce((s, r) => s + r * r, 0) // prettier-ignore
+      const q = (list: number[][]) =>
+        list[0]!.map((_, j) => list.reduce((s, r) => s + r[j]!, 0)).reduce((s, r) => s + r * r, 0)
       const ranks = rows.map((r) => ranksOf(r))
       const seen = q(ranks)
       let all: number[][][] = [[]]
@@ -20,18 +24,40 @@ describe('ranks, exactly', () => {
       return all.filter((list) => q(list) >= seen - 1e-9).length / all.length
     }
     fc.assert(
-      fc.property(fc.array(fc.array(fc.integer({ min: 0, max: 3 }), { minLength: 3, maxLength: 3 }), { minLength: 2, maxLength: 4 }), (rows) => {
-        expect(friedmanExact(rows)).toBeCloseTo(brute(rows), 9)
-      }),
+      fc.property(
+        fc.array(fc.array(fc.integer({ min: 0, max: 3 }), { minLength: 3, maxLength: 3 }), {
+          minLength: 2,
+          maxLength: 4,
+        }),
+        (rows) => {
+          expect(friedmanExact(rows)).toBeCloseTo(brute(rows), 9)
+        },
+      ),
       { numRuns: 60 },
-    ) // prettier-ignore
+    )
   })
   it('agree with Friedman’s exact table (1937; Hollander and Wolfe A.22, from memory)', () => {
-    expect(friedmanExact([[1, 2, 3], [1, 2, 3], [1, 2, 3]])).toBeCloseTo(0.028, 3) // prettier-ignore
-    const four = [[1, 2, 3], [1, 2, 3], [1, 2, 3], [2, 1, 3]] // prettier-ignore
+    expect(
+      friedmanExact([
+        [1, 2, 3],
+        [1, 2, 3],
+        [1, 2, 3],
+      ]),
+    ).toBeCloseTo(0.028, 3)
+    const four = [
+      [1, 2, 3],
+      [1, 2, 3],
+      [1, 2, 3],
+      [2, 1, 3],
+    ]
     expect(friedman(four)!.q).toBeCloseTo(6.5, 9)
     expect(friedmanExact(four)).toBeCloseTo(0.042, 3)
-    expect(friedmanExact([[1, 2, 3, 4], [1, 2, 3, 4]])).toBeCloseTo(0.042, 3) // prettier-ignore
+    expect(
+      friedmanExact([
+        [1, 2, 3, 4],
+        [1, 2, 3, 4],
+      ]),
+    ).toBeCloseTo(0.042, 3)
   })
   it('are not counted where there are too many ways', () => {
     expect(friedmanExact(Array.from({ length: 12 }, () => [1, 2, 3, 4, 5, 6]))).toBeNull()
@@ -43,7 +69,10 @@ describe('ranks, exactly', () => {
         // everybody agrees on the first and the last
         const row = Array.from({ length: k }, (_, i) => i)
         const n = neededPeople(k - 1, k, reference)!
-        const named = (people: number) => reference ? differFrom(Array(people).fill(row) as number[][], 0).includes(k - 1) : differAll(Array(people).fill(row) as number[][]).some(([x, y]) => x === 0 && y === k - 1) // prettier-ignore
+        const named = (people: number) =>
+          reference
+            ? differFrom(Array(people).fill(row) as number[][], 0).includes(k - 1)
+            : differAll(Array(people).fill(row) as number[][]).some(([x, y]) => x === 0 && y === k - 1)
         expect(named(Math.max(2, n))).toBe(true)
         if (n > 2) expect(named(n - 1)).toBe(false)
       }),
@@ -54,14 +83,41 @@ describe('ranks, exactly', () => {
 
 describe('a verdict', () => {
   const trialOf = (rows: Record<string, number[][]>, reference: number | null = null) => {
-    const t = planTrial(wish({ samples: ['w', 'x', 'y', 'z', 'v'].slice(0, Object.values(rows)[0]![0]!.length).map((name) => ({ name, formula: null })), reference, varies: 'jar', people: Object.values(rows)[0]!.map((_, i) => `P${i}`), rounds: 1, attributes: attributesFor(false).filter((a) => a.id in rows), decides: null })) // prettier-ignore
+    const t = planTrial(
+      wish({
+        samples: ['w', 'x', 'y', 'z', 'v']
+          .slice(0, Object.values(rows)[0]![0]!.length)
+          .map((name) => ({ name, formula: null })),
+        reference,
+        varies: 'jar',
+        people: Object.values(rows)[0]!.map((_, i) => `P${i}`),
+        rounds: 1,
+        attributes: attributesFor(false).filter((a) => a.id in rows),
+        decides: null,
+      }),
+    )
     for (const [attribute, of] of Object.entries(rows))
-      of.forEach((row, i) => row.forEach((value, j) => t.scores.push({ by: `p${i + 1}`, round: 1, sample: 'abcde'[j]!, attribute, value }))) // prettier-ignore
+      of.forEach((row, i) =>
+        row.forEach((value, j) =>
+          t.scores.push({ by: `p${i + 1}`, round: 1, sample: 'abcde'[j]!, attribute, value }),
+        ),
+      )
     return t
   }
   const scored = (...asked: Parameters<typeof trialOf>) => trialVerdict(trialOf(...asked))
   it('names the effect first and the test behind it', () => {
-    const [r] = scored({ spread: [[2, 5, 8], [1, 4, 7], [3, 5, 9], [2, 6, 8], [2, 4, 7]] }, 0).readings // prettier-ignore
+    const [r] = scored(
+      {
+        spread: [
+          [2, 5, 8],
+          [1, 4, 7],
+          [3, 5, 9],
+          [2, 6, 8],
+          [2, 4, 7],
+        ],
+      },
+      0,
+    ).readings
     expect(r!.says).toMatch(/^C spreads further than the reference \(by 5\.8 of 10; 5 of 5 people\)/)
     expect(r!.test).toMatch(/^Friedman 10, p < 0\.001 exactly$/)
     expect(r!.dots.map((d) => d.mean)).toEqual([2, 4.8, 7.8])
@@ -69,26 +125,62 @@ describe('a verdict', () => {
   })
   it('calls it a hint where only the reference stands apart and the whole does not show it', () => {
     // two people, five samples: the ends agree, the middle is turned round
-    const [r] = scored({ spread: [[1, 3, 4, 5, 9], [1, 5, 6, 3, 9]] }, 0).readings // prettier-ignore
+    const [r] = scored(
+      {
+        spread: [
+          [1, 3, 4, 5, 9],
+          [1, 5, 6, 3, 9],
+        ],
+      },
+      0,
+    ).readings
     expect(r!.says).toMatch(
       /^E spreads further than the reference .*: a hint, since over all samples chance is not ruled out\.$/,
     )
     expect(r!.tells).toBe(false)
   })
   it('says less of a sample that scores less than the reference', () => {
-    const [r] = scored({ spread: [[8, 2, 5], [7, 1, 5], [9, 3, 6], [8, 2, 6], [7, 2, 5]] }, 0).readings // prettier-ignore
+    const [r] = scored(
+      {
+        spread: [
+          [8, 2, 5],
+          [7, 1, 5],
+          [9, 3, 6],
+          [8, 2, 6],
+          [7, 2, 5],
+        ],
+      },
+      0,
+    ).readings
     expect(r!.says).toMatch(/^B spreads less than the reference \(by 5\.8 of 10; 5 of 5 people\)/)
   })
   it('says how many more it would take, or that they are too alike', () => {
-    const few = scored({ spread: [[2, 5, 7, 6], [3, 4, 8, 6], [6, 4, 5, 3]] }).readings[0]! // prettier-ignore
+    const few = scored({
+      spread: [
+        [2, 5, 7, 6],
+        [3, 4, 8, 6],
+        [6, 4, 5, 3],
+      ],
+    }).readings[0]!
     expect(few.says).toMatch(
       /^Between C and A \(.* apart\) 3 people cannot tell: if it stays so, \d+ more would\.$/,
     )
-    const alike = scored({ spread: [[5, 5, 5], [4, 4, 4], [5, 5, 5]] }).readings[0]! // prettier-ignore
+    const alike = scored({
+      spread: [
+        [5, 5, 5],
+        [4, 4, 4],
+        [5, 5, 5],
+      ],
+    }).readings[0]!
     expect(alike).toMatchObject({ says: 'Too alike to tell.', test: '', tells: false })
   })
   it('trusts the exact test of pairs where two samples were scored', () => {
-    const four = [[3, 6], [2, 5], [4, 8], [3, 4]] // prettier-ignore
+    const four = [
+      [3, 6],
+      [2, 5],
+      [4, 8],
+      [3, 4],
+    ]
     expect(friedman(four)!.p).toBeLessThan(0.05)
     // the command and the screen use one test: 5 of 5 is 0.063, 6 of 6 0.031 (exact sign test)
     const reported = (rows: number[][]) => trialReport(trialOf({ spread: rows })).report.attributes[0]!
@@ -106,12 +198,19 @@ describe('a verdict', () => {
     expect(six.test).toBe('pairs, p 0.031 exactly')
   })
   it('tests nothing of one person, and says so', () => {
-    const v = scored({ spread: [[2, 5, 8]] }) // prettier-ignore
+    const v = scored({ spread: [[2, 5, 8]] })
     expect(v.readings[0]!.says).toMatch(/for one person: no test follows from one\.$/)
     expect(v.readings[0]!.tells).toBe(false)
   })
   it('warns that of many attributes one differs by chance', () => {
-    const row = [[2, 5, 8], [1, 4, 7], [3, 5, 9], [2, 6, 8], [2, 4, 7], [1, 5, 9]] // prettier-ignore
+    const row = [
+      [2, 5, 8],
+      [1, 4, 7],
+      [3, 5, 9],
+      [2, 6, 8],
+      [2, 4, 7],
+      [1, 5, 9],
+    ]
     const flat = row.map(() => [5, 5, 5])
     const { head } = scored({ spread: row, tack: flat, slip: flat, film: flat, shine: flat })
     expect(head.join(' ')).toMatch(/Of 5 attributes one may differ by chance, and none was named to decide/)
@@ -151,7 +250,8 @@ describe('a verdict', () => {
     const own = ownAttribute('Sound', 'dull', 'squeaky', [])
     expect(leans(own, true)).toBe('is nearer to “squeaky” in sound')
     expect(ownAttribute('Sound', 'a', 'b', [own]).id).not.toBe(own.id)
-    for (const ids of Object.values(FEEL.kinds)) for (const id of ids) expect(FEEL.attributes.map((a) => a.id)).toContain(id) // prettier-ignore
+    for (const ids of Object.values(FEEL.kinds))
+      for (const id of ids) expect(FEEL.attributes.map((a) => a.id)).toContain(id)
     for (const a of FEEL.attributes) expect(FEEL.moments.map((m) => m.id)).toContain(a.moment)
   })
 })

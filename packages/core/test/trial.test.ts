@@ -7,7 +7,14 @@ import { nemenyiQuantile, normalTwoSided } from '../src/stats/distributions.ts'
 import { criticalDifference, differAll, differFrom, friedman, ranksOf, rankSums } from '../src/stats/ranks.ts'
 
 /** Six people, three samples, one tie: worked by hand. */
-const SIX = [[4, 6, 7], [3, 5, 5], [5, 6, 8], [2, 6, 7], [4, 3, 6], [5, 7, 9]] // prettier-ignore
+const SIX = [
+  [4, 6, 7],
+  [3, 5, 5],
+  [5, 6, 8],
+  [2, 6, 7],
+  [4, 3, 6],
+  [5, 7, 9],
+]
 
 describe('ranks and Friedman’s test', () => {
   it('share ranks among equals', () => {
@@ -27,11 +34,29 @@ describe('ranks and Friedman’s test', () => {
   it('agree with Hollander and Wolfe’s base runners (Friedman 11.14, p 0.0038; from memory)', () => {
     // Rounding first base, 22 players: round out, narrow angle, wide angle.
     const runners = [
-      [5.4, 5.5, 5.55], [5.85, 5.7, 5.75], [5.2, 5.6, 5.5], [5.55, 5.5, 5.4], [5.9, 5.85, 5.7], [5.45, 5.55, 5.6],
-      [5.4, 5.4, 5.35], [5.45, 5.5, 5.35], [5.25, 5.15, 5.0], [5.85, 5.8, 5.7], [5.25, 5.2, 5.1], [5.65, 5.55, 5.45],
-      [5.6, 5.35, 5.45], [5.05, 5.0, 4.95], [5.5, 5.5, 5.4], [5.45, 5.55, 5.5], [5.55, 5.55, 5.35], [5.45, 5.5, 5.55],
-      [5.5, 5.45, 5.25], [5.65, 5.6, 5.4], [5.7, 5.65, 5.55], [6.3, 6.3, 6.25],
-    ] // prettier-ignore
+      [5.4, 5.5, 5.55],
+      [5.85, 5.7, 5.75],
+      [5.2, 5.6, 5.5],
+      [5.55, 5.5, 5.4],
+      [5.9, 5.85, 5.7],
+      [5.45, 5.55, 5.6],
+      [5.4, 5.4, 5.35],
+      [5.45, 5.5, 5.35],
+      [5.25, 5.15, 5.0],
+      [5.85, 5.8, 5.7],
+      [5.25, 5.2, 5.1],
+      [5.65, 5.55, 5.45],
+      [5.6, 5.35, 5.45],
+      [5.05, 5.0, 4.95],
+      [5.5, 5.5, 5.4],
+      [5.45, 5.55, 5.5],
+      [5.55, 5.55, 5.35],
+      [5.45, 5.5, 5.55],
+      [5.5, 5.45, 5.25],
+      [5.65, 5.6, 5.4],
+      [5.7, 5.65, 5.55],
+      [6.3, 6.3, 6.25],
+    ]
     const f = friedman(runners)!
     expect(f.q).toBeCloseTo(11.14, 2)
     expect(f.p).toBeCloseTo(0.0038, 4)
@@ -46,13 +71,31 @@ describe('ranks and Friedman’s test', () => {
   it('test nothing where nothing can be told', () => {
     expect(friedman([[1, 2, 3]])).toBeNull()
     expect(friedman([[1], [2]])).toBeNull()
-    expect(friedman([[4, 4], [4, 4]])).toBeNull() // prettier-ignore
+    expect(
+      friedman([
+        [4, 4],
+        [4, 4],
+      ]),
+    ).toBeNull()
     expect(differAll([[1, 2]])).toEqual([])
   })
   it('lie near the exact chance over all orders, on a small set', () => {
     // 5 people, 3 samples without ties: every order of each person is as likely as every other.
-    const orders = [[1, 2, 3], [1, 3, 2], [2, 1, 3], [2, 3, 1], [3, 1, 2], [3, 2, 1]] // prettier-ignore
-    const rows = [[1, 2, 3], [1, 2, 3], [1, 3, 2], [1, 2, 3], [2, 1, 3]] // prettier-ignore
+    const orders = [
+      [1, 2, 3],
+      [1, 3, 2],
+      [2, 1, 3],
+      [2, 3, 1],
+      [3, 1, 2],
+      [3, 2, 1],
+    ]
+    const rows = [
+      [1, 2, 3],
+      [1, 2, 3],
+      [1, 3, 2],
+      [1, 2, 3],
+      [2, 1, 3],
+    ]
     const seen = friedman(rows)!.q
     let as = 0
     const all = orders.length ** rows.length
@@ -70,7 +113,10 @@ describe('ranks and Friedman’s test', () => {
     expect(friedman(rows)!.p).toBeCloseTo(as / all, 1)
   })
   it('do not depend on who comes first, on the zero of the scale, or on its direction', () => {
-    const rows = fc.array(fc.array(fc.integer({ min: 0, max: 10 }), { minLength: 4, maxLength: 4 }), { minLength: 2, maxLength: 8 }) // prettier-ignore
+    const rows = fc.array(fc.array(fc.integer({ min: 0, max: 10 }), { minLength: 4, maxLength: 4 }), {
+      minLength: 2,
+      maxLength: 8,
+    })
     fc.assert(
       fc.property(rows, fc.integer({ min: 1, max: 50 }), (scores, shift) => {
         const q = friedman(scores)?.q ?? null
@@ -91,7 +137,21 @@ describe('ranks and Friedman’s test', () => {
 
 describe('triangles and pairs', () => {
   it('need the numbers of ISO 4120 at 5 %, and one fewer is not enough', () => {
-    const least: [n: number, right: number][] = [[5, 4], [6, 5], [7, 5], [8, 6], [10, 7], [12, 8], [15, 9], [18, 10], [20, 11], [24, 13], [30, 15], [36, 18], [48, 22]] // prettier-ignore
+    const least: [n: number, right: number][] = [
+      [5, 4],
+      [6, 5],
+      [7, 5],
+      [8, 6],
+      [10, 7],
+      [12, 8],
+      [15, 9],
+      [18, 10],
+      [20, 11],
+      [24, 13],
+      [30, 15],
+      [36, 18],
+      [48, 22],
+    ]
     for (const [n, right] of least) {
       expect(triangleTest(right, n).differ).toBe(true)
       expect(triangleTest(right - 1, n).differ).toBe(false)
@@ -100,7 +160,19 @@ describe('triangles and pairs', () => {
     expect(triangleTest(7, 12).p).toBeCloseTo(0.0665, 3)
   })
   it('need the numbers of ISO 5495, two-sided at 5 %', () => {
-    const least: [n: number, right: number][] = [[6, 6], [7, 7], [8, 8], [10, 9], [12, 10], [15, 12], [18, 14], [20, 15], [24, 18], [30, 21], [36, 25]] // prettier-ignore
+    const least: [n: number, right: number][] = [
+      [6, 6],
+      [7, 7],
+      [8, 8],
+      [10, 9],
+      [12, 10],
+      [15, 12],
+      [18, 14],
+      [20, 15],
+      [24, 18],
+      [30, 21],
+      [36, 25],
+    ]
     for (const [n, right] of least) {
       expect(pairTest(right, n).differ).toBe(true)
       expect(pairTest(right - 1, n).differ).toBe(false)
@@ -155,7 +227,11 @@ describe('a trial file', () => {
   })
   it('counts triangles and pairs', () => {
     const triangles = Array.from({ length: 12 }, (_, i) => ({ by: `p${i}`, right: i < 8 }))
-    const pairs = Array.from({ length: 12 }, (_, i) => ({ by: `p${i}`, chosen: i < 10 ? 'b' : 'a', over: i < 10 ? 'a' : 'b' })) // prettier-ignore
+    const pairs = Array.from({ length: 12 }, (_, i) => ({
+      by: `p${i}`,
+      chosen: i < 10 ? 'b' : 'a',
+      over: i < 10 ? 'a' : 'b',
+    }))
     const { report } = trialReport(readTrial(file({ triangles, pairs })))
     expect(report.triangle).toMatchObject({ n: 12, right: 8, differ: true })
     expect(report.pairs).toHaveLength(1)
@@ -163,12 +239,27 @@ describe('a trial file', () => {
     expect(report.pairs[0]!.p).toBeCloseTo(0.0386, 4)
   })
   it('is refused whole, naming the field', () => {
-    expect(() => readTrial(file({ scores: [{ by: 'p', sample: 'x', attribute: 'spread', value: 1 }] }))).toThrow('scores[0].sample') // prettier-ignore
-    expect(() => readTrial(file({ scores: [{ by: 'p', sample: 'a', attribute: 'spread', value: 11 }] }))).toThrow('goes from 0 to 10') // prettier-ignore
-    expect(() => readTrial(file({ scores: [{ by: 'p', sample: 'a', attribute: 'spread', value: '6' }] }))).toThrow('scores[0].value') // prettier-ignore
+    expect(() =>
+      readTrial(file({ scores: [{ by: 'p', sample: 'x', attribute: 'spread', value: 1 }] })),
+    ).toThrow('scores[0].sample')
+    expect(() =>
+      readTrial(file({ scores: [{ by: 'p', sample: 'a', attribute: 'spread', value: 11 }] })),
+    ).toThrow('goes from 0 to 10')
+    expect(() =>
+      readTrial(file({ scores: [{ by: 'p', sample: 'a', attribute: 'spread', value: '6' }] })),
+    ).toThrow('scores[0].value')
     expect(() => readTrial(file({ samples: [{ id: 'a' }, { id: 'a' }] }))).toThrow('a second time')
     expect(() => readTrial(file({ formatVersion: 2 }))).toThrow('newer Omblet')
-    expect(() => readTrial(file({ samples: [{ id: 'a', reference: true }, { id: 'b', reference: true }] }))).toThrow('reference') // prettier-ignore
+    expect(() =>
+      readTrial(
+        file({
+          samples: [
+            { id: 'a', reference: true },
+            { id: 'b', reference: true },
+          ],
+        }),
+      ),
+    ).toThrow('reference')
     expect(() => readTrial('{')).toThrow('cut off')
   })
 })

@@ -7,7 +7,7 @@ import { FEEL, attributesFor, usualAttributes } from '../src/trials/data.ts'
 import { asVersionOf, losersOf } from '../src/trials/lesson.ts'
 import { forecastAndFound, foundInBatch } from '../src/trials/found.ts'
 import { balancedOrders, codes, drawOf, williams } from '../src/trials/order.ts'
-import { ended, planTrial, scoreRows, trialFault, trialWarnings, withFound } from '../src/trials/plan.ts' // prettier-ignore
+import { ended, planTrial, scoreRows, trialFault, trialWarnings, withFound } from '../src/trials/plan.ts'
 import {
   isAnswered,
   judgeSteps,
@@ -22,20 +22,23 @@ import { lotion, wish } from './trial-pieces.ts'
 const noPrice = () => null
 
 describe('the order of a trial', () => {
-  it.each([2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12])('is balanced for place and for what came before, %i samples', (k) => {
-    const rows = williams(k)
-    expect(rows).toHaveLength(k % 2 === 0 ? k : 2 * k)
-    const each = rows.length / k
-    for (let place = 0; place < k; place++)
-      for (let sample = 0; sample < k; sample++)
-        expect(rows.filter((r) => r[place] === sample)).toHaveLength(each)
-    for (let x = 0; x < k; x++)
-      for (let y = 0; y < k; y++) {
-        if (x === y) continue
-        const follows = rows.filter((r) => r.some((v, i) => v === x && r[i + 1] === y)).length
-        expect(follows).toBe(each)
-      }
-  }) // prettier-ignore
+  it.each([2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12])(
+    'is balanced for place and for what came before, %i samples',
+    (k) => {
+      const rows = williams(k)
+      expect(rows).toHaveLength(k % 2 === 0 ? k : 2 * k)
+      const each = rows.length / k
+      for (let place = 0; place < k; place++)
+        for (let sample = 0; sample < k; sample++)
+          expect(rows.filter((r) => r[place] === sample)).toHaveLength(each)
+      for (let x = 0; x < k; x++)
+        for (let y = 0; y < k; y++) {
+          if (x === y) continue
+          const follows = rows.filter((r) => r.some((v, i) => v === x && r[i + 1] === y)).length
+          expect(follows).toBe(each)
+        }
+    },
+  )
   it('is the square of Williams (1949) for three, four and six', () => {
     const letters = (k: number) => williams(k).map((r) => r.map((i) => 'ABCDEF'[i]).join(''))
     expect(letters(4)).toEqual(['ABDC', 'BCAD', 'CDBA', 'DACB'])
@@ -61,7 +64,15 @@ describe('the order of a trial', () => {
 })
 
 describe('a sitting', () => {
-  const trial = planTrial(wish({ choosing: [{ kind: 'triangle', a: 0, b: 1 }, { kind: 'pair', a: 1, b: 2 }], attributes: [...usualAttributes('lotion'), attributesFor(false).find((a) => a.ask === 'rank')!] })) // prettier-ignore
+  const trial = planTrial(
+    wish({
+      choosing: [
+        { kind: 'triangle', a: 0, b: 1 },
+        { kind: 'pair', a: 1, b: 2 },
+      ],
+      attributes: [...usualAttributes('lotion'), attributesFor(false).find((a) => a.ask === 'rank')!],
+    }),
+  )
   it('is the same however often it is asked, and by way of a file', () => {
     expect(sittingsOf(readTrial(writeTrial(trial)) as typeof trial)).toEqual(sittingsOf(trial))
     expect(sittingsOf(trial)).toHaveLength(6)
@@ -89,7 +100,16 @@ describe('a sitting', () => {
     expect(steps.at(-1)!.kind).toBe('rank')
   })
   it('gives each order of a triangle and of a pair equally often', () => {
-    const big = planTrial(wish({ people: Array.from({ length: 12 }, (_, i) => `P${i}`), rounds: 1, choosing: [{ kind: 'triangle', a: 0, b: 1 }, { kind: 'pair', a: 1, b: 2 }] })) // prettier-ignore
+    const big = planTrial(
+      wish({
+        people: Array.from({ length: 12 }, (_, i) => `P${i}`),
+        rounds: 1,
+        choosing: [
+          { kind: 'triangle', a: 0, b: 1 },
+          { kind: 'pair', a: 1, b: 2 },
+        ],
+      }),
+    )
     const all = sittingsOf(big)
     const trios = all.map((s) => s.trios[0]!)
     for (const odd of [0, 1, 2]) expect(trios.filter((t) => t.odd === odd)).toHaveLength(4)
@@ -114,7 +134,9 @@ describe('a sitting', () => {
     expect(twice.scores[0]!.sample).toBe(sitting!.served[0]!.sample)
     expect(withAnswer(ended(twice, 'now'), person, round, score.key, { value: 1 })).toBeNull()
     const trio = sitting!.trios[0]!
-    expect(withAnswer(trial, person, round, 'trio 0', { chosen: trio.codes[trio.odd]! })!.triangles).toEqual([{ by: person, round, right: true, a: 'a', b: 'b' }]) // prettier-ignore
+    expect(withAnswer(trial, person, round, 'trio 0', { chosen: trio.codes[trio.odd]! })!.triangles).toEqual([
+      { by: person, round, right: true, a: 'a', b: 'b' },
+    ])
     expect(withAnswer(trial, person, round, 'trio 0', { chosen: '000' })).toBeNull()
     const order = sitting!.served.map((s) => s.code)
     const ranked = withAnswer(trial, person, round, 'rank liking', { order })!
@@ -152,8 +174,31 @@ describe('a trial', () => {
     expect(() => planTrial(wish({ rounds: 0 }))).toThrow(/Rounds/)
   })
   it('warns of what unblinds and of too few', () => {
-    const red = { ...lotion, phases: lotion.phases.map((p, i) => (i === 0 ? { ...p, lines: [...p.lines, { material: 'Acid Red 27', percent: 0.01, custom: { facts: { kind: 'colourant' as const } } }] } : p)) } // prettier-ignore
-    const told = trialWarnings(wish({ samples: [{ name: 'plain', formula: lotion }, { name: 'red', formula: red }], people: ['Ina'], decides: null }), catalogue).join(' ') // prettier-ignore
+    const red = {
+      ...lotion,
+      phases: lotion.phases.map((p, i) =>
+        i === 0
+          ? {
+              ...p,
+              lines: [
+                ...p.lines,
+                { material: 'Acid Red 27', percent: 0.01, custom: { facts: { kind: 'colourant' as const } } },
+              ],
+            }
+          : p,
+      ),
+    }
+    const told = trialWarnings(
+      wish({
+        samples: [
+          { name: 'plain', formula: lotion },
+          { name: 'red', formula: red },
+        ],
+        people: ['Ina'],
+        decides: null,
+      }),
+      catalogue,
+    ).join(' ')
     expect(told).toMatch(/differ in colour/)
     expect(told).toMatch(/Alone, plan at least 6 rounds/)
     expect(told).toMatch(/Name the one attribute/)
@@ -169,8 +214,23 @@ describe('a trial', () => {
     expect(withFound(t, { sample: 'a', what: 'spread' }).plan.measured).toEqual([])
   })
   it('gives the winner back at the size of its sheet, grams and all, and names what the others had', () => {
-    const grams = { ...lotion, phases: lotion.phases.map((p) => ({ ...p, lines: p.lines.map((l) => (l.material === 'glycerin' ? { id: l.id!, material: 'glycerin', grams: 16 } : l)) })) } // prettier-ignore
-    const t = planTrial(wish({ samples: [{ name: 'a', formula: grams }, { name: 'b', formula: materialOptions(grams, catalogue, 'emulsifier')[0]!.formula }] })) // prettier-ignore
+    const grams = {
+      ...lotion,
+      phases: lotion.phases.map((p) => ({
+        ...p,
+        lines: p.lines.map((l) =>
+          l.material === 'glycerin' ? { id: l.id!, material: 'glycerin', grams: 16 } : l,
+        ),
+      })),
+    }
+    const t = planTrial(
+      wish({
+        samples: [
+          { name: 'a', formula: grams },
+          { name: 'b', formula: materialOptions(grams, catalogue, 'emulsifier')[0]!.formula },
+        ],
+      }),
+    )
     const { readings: _r, ...bare } = withKeys(grams)
     expect(asVersionOf(grams, t.samples[0]!.formula!)).toEqual(bare)
     expect(losersOf(t, 'b', catalogue).map((x) => x.material)).toEqual(['glyceryl-stearate-peg-100-stearate'])
@@ -180,21 +240,32 @@ describe('a trial', () => {
     const f = forecastOf(derivedOf(lotion, catalogue), noPrice)
     expect(forecastWords(f).map((x) => x.what)).toEqual(['pH', 'Body', 'Frost', '100 g'])
     const body = f.body!
-    const rows = forecastAndFound(f, [{ sample: 'a', what: 'body', choice: 'butter' }, { sample: 'a', what: 'ph', value: f.ph!.likely }, { sample: 'a', what: 'frost', choice: f.frost!.verdict === 'splits' ? 'held' : 'split' }]) // prettier-ignore
-    expect(rows.map((r) => [r.what, r.fits])).toEqual([['pH', true], ['Body', body.high === 'butter'], ['Frost', f.frost!.verdict === 'doubtful']]) // prettier-ignore
+    const rows = forecastAndFound(f, [
+      { sample: 'a', what: 'body', choice: 'butter' },
+      { sample: 'a', what: 'ph', value: f.ph!.likely },
+      { sample: 'a', what: 'frost', choice: f.frost!.verdict === 'splits' ? 'held' : 'split' },
+    ])
+    expect(rows.map((r) => [r.what, r.fits])).toEqual([
+      ['pH', true],
+      ['Body', body.high === 'butter'],
+      ['Frost', f.frost!.verdict === 'doubtful'],
+    ])
     expect(rows[1]!.says).toBe('Omblet was low')
     expect(forecastAndFound(null, [{ sample: 'a', what: 'ph', value: 5 }])[0]!.fits).toBeNull()
   })
   it('gives a reading the room of how it was read: a strip tells less than a meter, and so does what nobody said', () => {
     const f = forecastOf(derivedOf(lotion, catalogue), noPrice)
     const at = f.ph!.high + 0.4
-    const fits = (way?: 'strip' | 'meter-direct') => forecastAndFound(f, [{ sample: 'a', what: 'ph', value: at, ...(way ? { way } : {}) }])[0]!.fits // prettier-ignore
+    const fits = (way?: 'strip' | 'meter-direct') =>
+      forecastAndFound(f, [{ sample: 'a', what: 'ph', value: at, ...(way ? { way } : {}) }])[0]!.fits
     expect([fits('strip'), fits('meter-direct'), fits()]).toEqual([true, false, true])
-    const found = (way?: 'meter-10pct') => forecastAndFound(null, [{ sample: 'a', what: 'ph', value: 5.4, ...(way ? { way } : {}) }])[0]!.found // prettier-ignore
+    const found = (way?: 'meter-10pct') =>
+      forecastAndFound(null, [{ sample: 'a', what: 'ph', value: 5.4, ...(way ? { way } : {}) }])[0]!.found
     expect([found('meter-10pct'), found()]).toEqual(['5.40 (meter, 10 %)', '5.40'])
   })
   it('takes the pH of a jar from its batch: of all of it, and before anything was set right', () => {
-    const batch = (parts: Partial<Parameters<typeof foundInBatch>[1]>) => foundInBatch('a', { readings: [], doses: [], events: [], ...parts }) // prettier-ignore
+    const batch = (parts: Partial<Parameters<typeof foundInBatch>[1]>) =>
+      foundInBatch('a', { readings: [], doses: [], events: [], ...parts })
     const read = (n: number, ph: number, method: 'strip' | 'meter-direct' = 'strip') => ({
       n,
       at: '',
@@ -208,14 +279,21 @@ describe('a trial', () => {
     ])
     expect(batch({ readings: [read(3, 5.1)], doses: [dose(2)] })).toEqual([])
     // the preservative went in after the first reading: the second is of all that was forecast
-    expect(batch({ readings: [read(3, 5.1), read(6, 4.8, 'meter-direct')], events: [weigh(1), weigh(5)] })).toEqual([{ sample: 'a', what: 'ph', value: 4.8, way: 'meter-direct' }]) // prettier-ignore
-    expect(batch({ readings: [read(3, 5.1), read(9, 4.8)], events: [weigh(1), weigh(5)], doses: [dose(7)] })[0]!.value).toBe(5.1) // prettier-ignore
+    expect(
+      batch({ readings: [read(3, 5.1), read(6, 4.8, 'meter-direct')], events: [weigh(1), weigh(5)] }),
+    ).toEqual([{ sample: 'a', what: 'ph', value: 4.8, way: 'meter-direct' }])
+    expect(
+      batch({ readings: [read(3, 5.1), read(9, 4.8)], events: [weigh(1), weigh(5)], doses: [dose(7)] })[0]!
+        .value,
+    ).toBe(5.1)
   })
   it('lays two formulas side by side, with what came and what went', () => {
     const [other] = materialOptions(lotion, catalogue, 'emulsifier').filter((o) => !o.current)
     const sides = sideBySide(derivedOf(lotion, catalogue), derivedOf(other!.formula, catalogue), noPrice)
     const changed = sides.rows.filter((r) => r.changed)
-    expect(changed.map((r) => [r.left?.percent ?? null, r.right?.percent ?? null]).filter((p) => p.includes(null))).toHaveLength(2) // prettier-ignore
+    expect(
+      changed.map((r) => [r.left?.percent ?? null, r.right?.percent ?? null]).filter((p) => p.includes(null)),
+    ).toHaveLength(2)
     expect(sides.rows).toHaveLength(lotion.phases.flatMap((p) => p.lines).length + 1)
     const same = sideBySide(derivedOf(lotion, catalogue), derivedOf(lotion, catalogue), noPrice)
     expect(same.rows.some((r) => r.changed) || same.facts.some((f) => f.changed)).toBe(false)

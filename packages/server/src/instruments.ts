@@ -68,7 +68,7 @@ class Benches {
   add(sim: SimBench): string | null {
     for (const [id, bench] of this.all)
       if (bench.streams.size === 0 && this.now() - bench.used > FORGOTTEN_MS) this.all.delete(id)
-    const idle = [...this.all].filter(([, b]) => b.streams.size === 0).sort((x, y) => x[1].used - y[1].used) // prettier-ignore
+    const idle = [...this.all].filter(([, b]) => b.streams.size === 0).sort((x, y) => x[1].used - y[1].used)
     while (this.all.size >= MOST_BENCHES) {
       const oldest = idle.shift()
       if (!oldest) return null
@@ -123,7 +123,9 @@ function parse<T>(schema: z.ZodType<T>, req: Request, res: Response): T | null {
   const parsed = schema.safeParse(req.body)
   if (parsed.success) return parsed.data
   const issue = parsed.error.issues[0]
-  res.status(400).json({ error: `${issue?.path.join('.') || 'The request'}: ${issue?.message ?? 'is not understood'}` }) // prettier-ignore
+  res
+    .status(400)
+    .json({ error: `${issue?.path.join('.') || 'The request'}: ${issue?.message ?? 'is not understood'}` })
   return null
 }
 

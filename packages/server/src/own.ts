@@ -8,7 +8,8 @@ export function ownNames(lan: boolean, host?: string): Set<string> {
   const names = new Set(LOOPBACK)
   if (!lan) return names
   for (const addresses of Object.values(networkInterfaces()))
-    for (const { address, family } of addresses ?? []) names.add(family === 'IPv6' ? `[${address.split('%')[0]!}]` : address) // prettier-ignore
+    for (const { address, family } of addresses ?? [])
+      names.add(family === 'IPv6' ? `[${address.split('%')[0]!}]` : address)
   const own = hostname().toLowerCase()
   for (const name of [own, `${own}.local`, ...(host ? [host.toLowerCase()] : [])]) names.add(name)
   return names

@@ -133,7 +133,16 @@ describe('simulated instruments', () => {
     batchGrams: 100,
     scaleResolutionGrams: 0.01,
     product: { kind: 'toner', site: 'face', rinse: 'leave-on', region: 'EU' },
-    phases: [{ name: 'Water', role: 'water', lines: [{ material: 'aqua', fill: true }, { material: 'citric acid', percent: 1 }] }], // prettier-ignore
+    phases: [
+      {
+        name: 'Water',
+        role: 'water',
+        lines: [
+          { material: 'aqua', fill: true },
+          { material: 'citric acid', percent: 1 },
+        ],
+      },
+    ],
   }
   const post = (path: string, body: unknown) =>
     fetch(`${base}/instruments${path}`, {

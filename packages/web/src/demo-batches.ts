@@ -28,11 +28,33 @@ const SLACK_WATER: unknown = {
   scaleResolutionGrams: 0.01,
   targetPh: { min: 3.4, max: 4 },
   phases: [
-    { name: 'Gum slurry', role: 'premix', lines: [{ material: 'propanediol', percent: 5 }, { material: 'sclerotium-gum', percent: 0.5 }] },
-    { name: 'Water', role: 'water', lines: [{ material: 'aqua', fill: true }, { material: 'glycerin', percent: 3 }, { material: 'sodium-lactate', percent: 3 }] },
-    { name: 'Last', role: 'cool-down', lines: [{ material: 'gluconolactone', percent: 4 }, { material: 'benzyl-alcohol-dehydroacetic-acid', percent: 0.9 }] },
+    {
+      name: 'Gum slurry',
+      role: 'premix',
+      lines: [
+        { material: 'propanediol', percent: 5 },
+        { material: 'sclerotium-gum', percent: 0.5 },
+      ],
+    },
+    {
+      name: 'Water',
+      role: 'water',
+      lines: [
+        { material: 'aqua', fill: true },
+        { material: 'glycerin', percent: 3 },
+        { material: 'sodium-lactate', percent: 3 },
+      ],
+    },
+    {
+      name: 'Last',
+      role: 'cool-down',
+      lines: [
+        { material: 'gluconolactone', percent: 4 },
+        { material: 'benzyl-alcohol-dehydroacetic-acid', percent: 0.9 },
+      ],
+    },
   ],
-} // prettier-ignore
+}
 
 /** A lotion whose drops nothing but its wax keeps apart. */
 const SPINDRIFT: unknown = {
@@ -44,18 +66,53 @@ const SPINDRIFT: unknown = {
   scaleResolutionGrams: 0.01,
   targetPh: { min: 3.9, max: 4.5 },
   phases: [
-    { name: 'Water', role: 'water', heatToC: 72, lines: [{ material: 'aqua', fill: true }, { material: 'glycerin', percent: 4 }, { material: 'sodium-lactate', percent: 1.5 }] },
-    { name: 'Oil', role: 'oil', heatToC: 72, lines: [{ material: 'helianthus-annuus-seed-oil', percent: 7 }, { material: 'caprylic-capric-triglyceride', percent: 6 }, { material: 'glyceryl-stearate-peg-100-stearate', percent: 3 }, { material: 'cetearyl-alcohol', percent: 0.5 }] },
-    { name: 'Cool-down', role: 'cool-down', belowC: 40, lines: [{ material: 'phenoxyethanol-ethylhexylglycerin', percent: 0.9 }, { material: 'tocopherol', percent: 0.3 }, { material: 'lactic-acid', percent: 0.3 }] },
+    {
+      name: 'Water',
+      role: 'water',
+      heatToC: 72,
+      lines: [
+        { material: 'aqua', fill: true },
+        { material: 'glycerin', percent: 4 },
+        { material: 'sodium-lactate', percent: 1.5 },
+      ],
+    },
+    {
+      name: 'Oil',
+      role: 'oil',
+      heatToC: 72,
+      lines: [
+        { material: 'helianthus-annuus-seed-oil', percent: 7 },
+        { material: 'caprylic-capric-triglyceride', percent: 6 },
+        { material: 'glyceryl-stearate-peg-100-stearate', percent: 3 },
+        { material: 'cetearyl-alcohol', percent: 0.5 },
+      ],
+    },
+    {
+      name: 'Cool-down',
+      role: 'cool-down',
+      belowC: 40,
+      lines: [
+        { material: 'phenoxyethanol-ethylhexylglycerin', percent: 0.9 },
+        { material: 'tocopherol', percent: 0.3 },
+        { material: 'lactic-acid', percent: 0.3 },
+      ],
+    },
   ],
-} // prettier-ignore
+}
 
 type Answer = { value?: number; way?: Way; choice?: string; celsius?: number }
 /** What is seen of a sample on a day; where nothing is told it looks as it should. */
 type Tells = (sample: string, property: Property, day: number) => Answer | null
 
 /** A batch made as its formula says, so many days ago, with every look that was planned up to the one before the last. */
-function kept(formula: Formula, code: string, daysAgo: number, tells: Tells, now: number, formulaId: string | null): BatchFile {
+function kept(
+  formula: Formula,
+  code: string,
+  daysAgo: number,
+  tells: Tells,
+  now: number,
+  formulaId: string | null,
+): BatchFile {
   const plan = benchPlan(formula)
   const events: BenchEvent[] = []
   let at = now - daysAgo * DAY - 6 * HOUR
@@ -65,7 +122,8 @@ function kept(formula: Formula, code: string, daysAgo: number, tells: Tells, now
   for (const step of plan.steps) {
     for (const { line, left } of tasksOf(foldBatch(plan, events), step)) {
       at += 40_000
-      if (step.kind !== 'ph' && left > 0) put({ type: 'weigh', line, grams: Number(left.toFixed(2)) }, step.key)
+      if (step.kind !== 'ph' && left > 0)
+        put({ type: 'weigh', line, grams: Number(left.toFixed(2)) }, step.key)
     }
     at += 4 * 60_000
     put({ type: 'step', how: 'done' }, step.key)
@@ -86,8 +144,12 @@ function kept(formula: Formula, code: string, daysAgo: number, tells: Tells, now
       if (answer) put({ type: 'observe', sample, day, property, ...answer })
     }
   }
-  return { batch: { id: `demo-${code}`, code, name: formula.name, formulaId, who: 'Ina' }, events, photos: [] }
-} // prettier-ignore
+  return {
+    batch: { id: `demo-${code}`, code, name: formula.name, formulaId, who: 'Ina' },
+    events,
+    photos: [],
+  }
+}
 const firstChoice = (property: Property): Answer | null => {
   const choice = choicesOf(property)[0]?.id
   return choice === undefined ? null : { choice }

@@ -27,18 +27,24 @@ function judged(trial: PlannedTrial, feels: Feels, sittings: number): PlannedTri
   for (const sitting of sittingsOf(trial).slice(0, sittings)) {
     const person = trial.plan.people.findIndex((p) => p.id === sitting.person)
     for (const step of judgeSteps(trial, sitting)) {
-      if (step.kind === 'pair') t = withAnswer(t, sitting.person, sitting.round, step.key, { chosen: step.codes[0]! }) ?? t
+      if (step.kind === 'pair')
+        t = withAnswer(t, sitting.person, sitting.round, step.key, { chosen: step.codes[0]! }) ?? t
       if (step.kind !== 'score') continue
-      const sample = trial.samples.findIndex((s) => s.id === sitting.served.find((x) => x.code === step.code)!.sample)
+      const sample = trial.samples.findIndex(
+        (s) => s.id === sitting.served.find((x) => x.code === step.code)!.sample,
+      )
       const middle = feels[step.attribute.id]?.[sample] ?? 5
       const wide = step.attribute.ask === 'seconds' ? 9 : 1
       const [low, high] = step.attribute.scale ?? [0, 10]
-      const value = Math.min(high, Math.max(low, Math.round(middle + wide * off(person, sitting.round, sample))))
+      const value = Math.min(
+        high,
+        Math.max(low, Math.round(middle + wide * off(person, sitting.round, sample))),
+      )
       t = withAnswer(t, sitting.person, sitting.round, step.key, { value }) ?? t
     }
   }
   return t
-} // prettier-ignore
+}
 
 /** Two trials of the harbour town: four emulsifiers in the lotion, judged and decided, and levels of glycerin, under way. */
 export function demoTrials(now: number, idOf: (name: string) => string | null): PlannedTrial[] {
@@ -58,7 +64,10 @@ export function demoTrials(now: number, idOf: (name: string) => string | null): 
     varies: 'emulsifier',
     what: 'the emulsifier',
     batchGrams: 60,
-    samples: [current, ...others].map((o) => ({ name: `${o.label}, ${sayPercent(o.percent!)}`, formula: o.formula })),
+    samples: [current, ...others].map((o) => ({
+      name: `${o.label}, ${sayPercent(o.percent!)}`,
+      formula: o.formula,
+    })),
     reference: 0,
     attributes: usualAttributes('lotion').slice(0, 5),
     decides: 'spread',
@@ -74,12 +83,37 @@ export function demoTrials(now: number, idOf: (name: string) => string | null): 
     greasiness: [4, 5, 4.2, 4.4],
   }
   let done = ended(judged(first, feels, 6), at(20))
-  for (const [sample, body] of [['a', 'cream'], ['b', 'lotion'], ['c', 'cream'], ['d', 'lotion']] as const) done = withFound(done, { sample, what: 'body', choice: body })
-  for (const [sample, frost] of [['a', 'held'], ['b', 'split'], ['c', 'held'], ['d', 'softer']] as const) done = withFound(done, { sample, what: 'frost', choice: frost })
+  for (const [sample, body] of [
+    ['a', 'cream'],
+    ['b', 'lotion'],
+    ['c', 'cream'],
+    ['d', 'lotion'],
+  ] as const)
+    done = withFound(done, { sample, what: 'body', choice: body })
+  for (const [sample, frost] of [
+    ['a', 'held'],
+    ['b', 'split'],
+    ['c', 'held'],
+    ['d', 'softer'],
+  ] as const)
+    done = withFound(done, { sample, what: 'frost', choice: frost })
   done = withFound(done, { sample: 'a', what: 'ph', value: 4.1 })
-  done = decided(done, { keep: 'c', because: 'It glides further and holds the frost.', next: 'Half the cetyl alcohol, for less white.', at: at(19) })
+  done = decided(done, {
+    keep: 'c',
+    because: 'It glides further and holds the frost.',
+    next: 'Half the cetyl alcohol, for less white.',
+    at: at(19),
+  })
 
-  const humectant = variantOptions({ formula: gel, varies: 'level', line: gel.phases[0]!.lines.findIndex((l) => l.fill === undefined), percents: [2, 4, 8] }, catalogue)
+  const humectant = variantOptions(
+    {
+      formula: gel,
+      varies: 'level',
+      line: gel.phases[0]!.lines.findIndex((l) => l.fill === undefined),
+      percents: [2, 4, 8],
+    },
+    catalogue,
+  )
   const second = planTrial({
     id: 'demo-trial-glycol',
     name: 'How sticky may Salt Breeze be?',
@@ -99,4 +133,4 @@ export function demoTrials(now: number, idOf: (name: string) => string | null): 
     choosing: [{ kind: 'pair', a: 0, b: 2 }],
   })
   return [done, judged(second, { tack: [2, 4, 7] }, 1)]
-} // prettier-ignore
+}

@@ -35,8 +35,12 @@ async function life() {
   await appendEvent(headOfFile({ batch, events: [start] }, catalogue), start, null)
   await savePhoto({ id: 'p/1 ü', batch: 'b1', blob: picture(70_001) })
   await saveLot({ id: 'l1', material: 'glycerin', leftGrams: 5 })
-  await saveFile({ lot: 'l1', name: 'certificate ü.pdf', blob: new Blob([bytes(9)], { type: 'application/pdf' }) })
-} // prettier-ignore
+  await saveFile({
+    lot: 'l1',
+    name: 'certificate ü.pdf',
+    blob: new Blob([bytes(9)], { type: 'application/pdf' }),
+  })
+}
 
 describe('a backup with pictures', () => {
   it('comes back on another machine with every byte', async () => {
@@ -69,13 +73,18 @@ describe('a backup with pictures', () => {
     const { blob } = await saveBackup(AT, { pictures: true })
     await elsewhere()
     const foreign = new Blob([zipSync({ 'shopping.txt': strToU8('salt') }) as BlobPart])
-    for (const file of [blob.slice(0, Math.floor(blob.size / 3)), foreign, new Blob(['PK\u0003\u0004nonsense']), new Blob([''])]) {
+    for (const file of [
+      blob.slice(0, Math.floor(blob.size / 3)),
+      foreign,
+      new Blob(['PK\u0003\u0004nonsense']),
+      new Blob(['']),
+    ]) {
       const taken = await takeFile(file)
       expect(taken.kind).toBe('error')
       expect((taken as { error: string }).error).toMatch(/[.]$/)
     }
     expect(await listFormulas()).toEqual([])
-  }) // prettier-ignore
+  })
   it('is told from text by its first bytes', async () => {
     expect(await isArchive(new Blob(['{"format":1}']))).toBe(false)
     const blob = await writeArchive('{}', {})

@@ -52,7 +52,18 @@ describe('backup and restore', () => {
 
   it('restored on the same machine changes nothing and says so, whatever the order of the keys', async () => {
     await saveFormula('f1', formula('Quay'), 0, AT)
-    await saveFormula('f2', { phases: [], name: 'Turned', product: formula('x').product, formatVersion: 1, format: 'omblet-formula' } as Formula, 0, AT) // prettier-ignore
+    await saveFormula(
+      'f2',
+      {
+        phases: [],
+        name: 'Turned',
+        product: formula('x').product,
+        formatVersion: 1,
+        format: 'omblet-formula',
+      } as Formula,
+      0,
+      AT,
+    )
     await addVersion('f1', formula('Quay'), 'one', 'v1', AT)
     await saveLot({ id: 'l1', material: 'glycerin', leftGrams: 100 })
     const before = await collectBackup(AT)
@@ -92,7 +103,9 @@ describe('backup and restore', () => {
       'Own figures of glycerin',
     ])
     expect((await listLots()).map((l) => l.leftGrams)).toEqual([40])
-    expect(restoredWords(restored).details).toEqual([{ title: 'Different here, and left as they are', items: restored.kept }]) // prettier-ignore
+    expect(restoredWords(restored).details).toEqual([
+      { title: 'Different here, and left as they are', items: restored.kept },
+    ])
   })
 
   it('is all or nothing: where a later record cannot be stored, the first is not there', async () => {

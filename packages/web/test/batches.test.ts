@@ -96,9 +96,15 @@ describe('batches in the store', () => {
     await db.put('events', { batch: 'lost', n: 4, event: event(4, { type: 'note', text: 'adrift' }) })
     await db.put('batches', head([START], 'hollow'))
     const orphans = await listOrphans()
-    expect(orphans.map((o) => [o.id, o.events.length, o.head?.id ?? null]).sort()).toEqual([['hollow', 0, 'hollow'], ['lost', 1, null]]) // prettier-ignore
+    expect(orphans.map((o) => [o.id, o.events.length, o.head?.id ?? null]).sort()).toEqual([
+      ['hollow', 0, 'hollow'],
+      ['lost', 1, null],
+    ])
     const read = readFile(writeBackup(await collectBackup(AT)))
-    expect(read.kind === 'backup' && [read.refused, read.backup.batches.map((b) => b.batch.id)]).toEqual([[], ['b1']]) // prettier-ignore
+    expect(read.kind === 'backup' && [read.refused, read.backup.batches.map((b) => b.batch.id)]).toEqual([
+      [],
+      ['b1'],
+    ])
     for (const { id } of orphans) await deleteBatch(id, AT, () => `bin-${id}`)
     expect(await listOrphans()).toEqual([])
     expect(await listBin()).toHaveLength(2)

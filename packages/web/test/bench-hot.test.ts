@@ -17,11 +17,32 @@ const CREAM: Formula = withKeys({
   scaleResolutionGrams: 0.01,
   method: { choices: { evaporation: 'weigh', heating: 'melt', cooling: 'bath' } },
   phases: [
-    { name: 'Water', role: 'water', heatToC: 72, lines: [{ material: 'aqua', fill: true }, { material: 'glycerin', percent: 4 }] },
-    { name: 'Oil', role: 'oil', heatToC: 72, lines: [{ material: 'caprylic-capric-triglyceride', percent: 10 }, { material: 'olivate-emulsifier', percent: 4 }] },
-    { name: 'Cool-down', role: 'cool-down', belowC: 40, lines: [{ material: 'phenoxyethanol-ethylhexylglycerin', percent: 1 }] },
+    {
+      name: 'Water',
+      role: 'water',
+      heatToC: 72,
+      lines: [
+        { material: 'aqua', fill: true },
+        { material: 'glycerin', percent: 4 },
+      ],
+    },
+    {
+      name: 'Oil',
+      role: 'oil',
+      heatToC: 72,
+      lines: [
+        { material: 'caprylic-capric-triglyceride', percent: 10 },
+        { material: 'olivate-emulsifier', percent: 4 },
+      ],
+    },
+    {
+      name: 'Cool-down',
+      role: 'cool-down',
+      belowC: 40,
+      lines: [{ material: 'phenoxyethanol-ethylhexylglycerin', percent: 1 }],
+    },
   ],
-}) // prettier-ignore
+})
 
 beforeEach(async () => {
   await freshBrowser()

@@ -25,7 +25,12 @@ const formula: Formula = {
   targetPh: { min: 5, max: 5.6 },
   phases: [
     ...toner('').phases,
-    { id: 'last', name: 'Last', role: 'cool-down', lines: [{ id: 'pe', material: 'phenoxyethanol-ethylhexylglycerin', percent: 1 }] }, // prettier-ignore
+    {
+      id: 'last',
+      name: 'Last',
+      role: 'cool-down',
+      lines: [{ id: 'pe', material: 'phenoxyethanol-ethylhexylglycerin', percent: 1 }],
+    },
   ],
 }
 beforeEach(freshBrowser)
@@ -163,7 +168,9 @@ describe('the pH', () => {
     await press(/^Record 0\.\d/)
     await last(id)
     expect((await events(id)).slice(-2).map((e) => e.type)).toEqual(['dose', 'timer'])
-    expect(document.querySelector('[data-testid="charged"]')!.textContent).toMatch(/charged against distilled water, q.s.: 94.00 → 93.86 %/) // prettier-ignore
+    expect(document.querySelector('[data-testid="charged"]')!.textContent).toMatch(
+      /charged against distilled water, q.s.: 94.00 → 93.86 %/,
+    )
     await type('pH', '5.3')
     await send('pH')
     await shows('It is where it should be.')
@@ -182,7 +189,7 @@ describe('the end', () => {
     await type('Containers', '2')
     await send('Filled, in all')
     await until(() => at(page) === `/bench/${id}/record`)
-    expect(await last(id)).toMatchObject({ type: 'finish', outcome: 'kept', filledGrams: 97, containers: 2 }) // prettier-ignore
+    expect(await last(id)).toMatchObject({ type: 'finish', outcome: 'kept', filledGrams: 97, containers: 2 })
     await leaveTable()
     await open(`/bench/${id}/record`, RecordPage, { id })
     await shows('What was weighed')
@@ -199,6 +206,6 @@ describe('the end', () => {
     await type('Why', 'a gull was in it')
     await press('Finish the batch')
     await until(() => at(page) === `/bench/${id}/record`)
-    expect(await last(id)).toMatchObject({ type: 'finish', outcome: 'discarded', reason: 'a gull was in it' }) // prettier-ignore
+    expect(await last(id)).toMatchObject({ type: 'finish', outcome: 'discarded', reason: 'a gull was in it' })
   })
 })

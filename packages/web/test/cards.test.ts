@@ -29,7 +29,9 @@ it('says how each formula is judged, a little later, as the rules do', async () 
   expect(cards.countsOf(record!)).toBeNull()
   await eventually(() => expect(cards.isJudged(record!)).toBe(true))
   const findings = findAll(assess(record!.formula, useMaterials().catalogue))
-  expect(cards.countsOf(record!)).toEqual(countFindings(findings.filter((f) => !isCaution(f) || f.severity !== 'note'))) // prettier-ignore
+  expect(cards.countsOf(record!)).toEqual(
+    countFindings(findings.filter((f) => !isCaution(f) || f.severity !== 'note')),
+  )
   expect(cards.judged).toBe(1)
   cards.judgeAll()
   await eventually(() => expect(cards.judged).toBe(2))

@@ -6,7 +6,10 @@ import { makeSteady } from '../src/browser/steady'
 /** A machine whose clock can be set, and that can sleep. */
 function machine() {
   const m = { wall: Date.parse('2026-11-27T08:00:00Z'), passed: 0 }
-  const steady = makeSteady(() => m.wall, () => m.passed) // prettier-ignore
+  const steady = makeSteady(
+    () => m.wall,
+    () => m.passed,
+  )
   return {
     steady,
     pass: (ms: number) => {
@@ -32,7 +35,10 @@ describe('the steady clock', () => {
     expect(steady.now() - began).toBe(10 * MIN)
   })
   it('asks about a clock that went ahead, and takes either answer', () => {
-    for (const [answer, minutes] of [['wasSet', 10], ['slept', 70]] as const) {
+    for (const [answer, minutes] of [
+      ['wasSet', 10],
+      ['slept', 70],
+    ] as const) {
       const { steady, pass, set } = machine()
       const began = steady.now()
       pass(5 * MIN)
@@ -45,23 +51,26 @@ describe('the steady clock', () => {
       pass(5 * MIN)
       expect(steady.now() - began).toBe(minutes * MIN)
     }
-  }) // prettier-ignore
+  })
   it('property: whatever the clock is set to, what is shown is what passed', () => {
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.nat(1e7), fc.integer({ min: -1e9, max: 1e9 })), { maxLength: 12 }), (course) => {
-        const { steady, pass, set } = machine()
-        const began = steady.now()
-        let passed = 0
-        for (const [ms, by] of course) {
-          pass(ms)
-          passed += ms
-          set(by)
-          const jump = steady.look()
-          if (jump) steady.wasSet(jump)
-        }
-        expect(steady.now() - began).toBe(passed)
-      }),
-    ) // prettier-ignore
+      fc.property(
+        fc.array(fc.tuple(fc.nat(1e7), fc.integer({ min: -1e9, max: 1e9 })), { maxLength: 12 }),
+        (course) => {
+          const { steady, pass, set } = machine()
+          const began = steady.now()
+          let passed = 0
+          for (const [ms, by] of course) {
+            pass(ms)
+            passed += ms
+            set(by)
+            const jump = steady.look()
+            if (jump) steady.wasSet(jump)
+          }
+          expect(steady.now() - began).toBe(passed)
+        },
+      ),
+    )
   })
 })
 

@@ -30,7 +30,20 @@ beforeEach(async () => {
 describe('containers', () => {
   it('are counted down with the entry that fills them, never below none, and not without it', async () => {
     await saveContainer(jar)
-    const fill = (id: string, containers: number) => appendEvent({ id } as BatchHead, { n: 0, at: '2026-11-27T08:00:00.000Z', step: null, type: 'finish', outcome: 'kept', containers, container: 'j' }, null) // prettier-ignore
+    const fill = (id: string, containers: number) =>
+      appendEvent(
+        { id } as BatchHead,
+        {
+          n: 0,
+          at: '2026-11-27T08:00:00.000Z',
+          step: null,
+          type: 'finish',
+          outcome: 'kept',
+          containers,
+          container: 'j',
+        },
+        null,
+      )
     await Promise.all([fill('b1', 1), fill('b2', 2)])
     expect((await listContainers())[0]!.left).toBe(1)
     await expect(fill('b1', 1)).rejects.toThrow()

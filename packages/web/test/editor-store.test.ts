@@ -99,7 +99,10 @@ describe('an edit', () => {
   it('that would make what cannot be read is not made, and says why', async () => {
     const editor = await open('a')
     const lines = Array.from({ length: LIMITS.lines - 2 }, () => ({ material: 'glycerin', percent: 0 }))
-    editor.replace({ ...editor.formula!, phases: [{ ...editor.formula!.phases[0]!, lines: [...editor.formula!.phases[0]!.lines, ...lines] }] }) // prettier-ignore
+    editor.replace({
+      ...editor.formula!,
+      phases: [{ ...editor.formula!.phases[0]!, lines: [...editor.formula!.phases[0]!.lines, ...lines] }],
+    })
     expect(editor.refused).toBeNull()
     editor.apply({ type: 'add-line', phase: 0, line: { material: 'squalane', percent: 1 } })
     expect(editor.refused).toBe('A formula holds 400 lines at most.')

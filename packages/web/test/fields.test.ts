@@ -16,7 +16,15 @@ const last = <T>(list: T[][] | undefined) => list?.at(-1)?.[0]
 
 describe('a number', () => {
   const field = (props = {}) =>
-    mounted(NumberField, { id: 'n', label: 'Weight', unit: 'g', modelValue: null, what: 'the weight', max: 500, ...props }) // prettier-ignore
+    mounted(NumberField, {
+      id: 'n',
+      label: 'Weight',
+      unit: 'g',
+      modelValue: null,
+      what: 'the weight',
+      max: 500,
+      ...props,
+    })
   it.each([
     ['2,5', 2.5],
     ['2.5', 2.5],
@@ -110,14 +118,28 @@ describe('a range', () => {
     ['5', '41', { error: 'The pH must be between 0 and 14.' }],
   ])('%s to %s', (low, high, read) => expect(readRange(low, high, limits)).toEqual(read))
   it('names its two ends and says what is wrong', () => {
-    const f = mounted(RangeField, { id: 'r', legend: 'Target pH', name: 'Target', modelValue: { low: '6', high: '5' }, read: readRange('6', '5', limits) }) // prettier-ignore
+    const f = mounted(RangeField, {
+      id: 'r',
+      legend: 'Target pH',
+      name: 'Target',
+      modelValue: { low: '6', high: '5' },
+      read: readRange('6', '5', limits),
+    })
     expect(f.findAll('input').map((i) => i.attributes('aria-label'))).toEqual(['Target from', 'Target to'])
     expect(f.get('[role="alert"]').text()).toContain('must not be above')
   })
 })
 
 it('a choice shows the label of its value', () => {
-  const f = mounted(ChoiceField, { id: 'c', label: 'Site', modelValue: 'face', options: [{ value: 'face', label: 'Face' }, { value: 'hands', label: 'Hands' }] }) // prettier-ignore
+  const f = mounted(ChoiceField, {
+    id: 'c',
+    label: 'Site',
+    modelValue: 'face',
+    options: [
+      { value: 'face', label: 'Face' },
+      { value: 'hands', label: 'Hands' },
+    ],
+  })
   expect(f.text()).toContain('Face')
   expect(f.text()).not.toContain('Hands')
 })

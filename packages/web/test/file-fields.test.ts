@@ -17,7 +17,13 @@ function choose(input: HTMLInputElement, files: File[]) {
 describe('a button for files', () => {
   it('opens the field that it hides, and hands on what was chosen', async () => {
     const picked = vi.fn()
-    const field = mounted(FileButton, { label: 'Take in', accept: '.csv', testid: 'pick', multiple: true, onPicked: picked }) // prettier-ignore
+    const field = mounted(FileButton, {
+      label: 'Take in',
+      accept: '.csv',
+      testid: 'pick',
+      multiple: true,
+      onPicked: picked,
+    })
     const input = field.get<HTMLInputElement>('[data-testid="pick"]').element
     const opened = vi.spyOn(input, 'click')
     expect(button('Take in').type).toBe('button') // never sends the form around it

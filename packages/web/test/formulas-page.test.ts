@@ -16,8 +16,12 @@ import { button, buttons, field, part, press, send, settled, shows, text, type, 
 
 // Cards are drawn where they are seen; here all of them are.
 vi.mock('../src/features/formulas/CardGrid.vue', () => ({
-  default: { props: ['records'], template: '<div><template v-for="record in records" :key="record.id"><slot :record="record" /></template></div>' },
-})) // prettier-ignore
+  default: {
+    props: ['records'],
+    template:
+      '<div><template v-for="record in records" :key="record.id"><slot :record="record" /></template></div>',
+  },
+}))
 
 const open = (component: Parameters<typeof openAt>[1] = FormulasPage) => openAt('/formulas', component)
 beforeEach(async () => {
@@ -29,10 +33,13 @@ beforeEach(async () => {
 afterEach(leavePages)
 
 const names = async () => (await listFormulas()).map((r) => r.formula.name).sort()
-const demoText = (name: string) => readFileSync(`demo/${name}.omblet.json`, 'utf8') // prettier-ignore
+const demoText = (name: string) => readFileSync(`demo/${name}.omblet.json`, 'utf8')
 async function take(...files: [name: string, content: string][]) {
   const picker = document.querySelector<HTMLInputElement>('[data-testid="file-picker"]')!
-  Object.defineProperty(picker, 'files', { configurable: true, value: files.map(([name, content]) => new File([content], name)) }) // prettier-ignore
+  Object.defineProperty(picker, 'files', {
+    configurable: true,
+    value: files.map(([name, content]) => new File([content], name)),
+  })
   picker.dispatchEvent(new Event('change'))
   await settled()
 }
@@ -71,7 +78,8 @@ describe('the list', () => {
     await until(async () => (await names()).filter((n) => n.startsWith('Gull Wing')).length === 2)
     const two = (await listFormulas()).filter((r) => r.formula.name.startsWith('Gull Wing'))
     expect(new Set(two.map((r) => r.formula.name)).size).toBe(2)
-    const bare = (f: (typeof two)[0]['formula']) => f.phases.map((p) => p.lines.map(({ material, percent, fill }) => ({ material, percent, fill }))) // prettier-ignore
+    const bare = (f: (typeof two)[0]['formula']) =>
+      f.phases.map((p) => p.lines.map(({ material, percent, fill }) => ({ material, percent, fill })))
     expect(bare(two[0]!.formula)).toEqual(bare(two[1]!.formula))
   })
   it('bins several at once; the bin gives one back as it was', async () => {
@@ -110,7 +118,11 @@ describe('a file', () => {
   it('that cannot be read is named with why, and the others come in', async () => {
     await open()
     const before = (await names()).length
-    await take(['torn.json', '{"format":"omblet-formula"'], ['list.txt', 'eggs, milk'], ['good.json', demoText('02-low-tide-toner')]) // prettier-ignore
+    await take(
+      ['torn.json', '{"format":"omblet-formula"'],
+      ['list.txt', 'eggs, milk'],
+      ['good.json', demoText('02-low-tide-toner')],
+    )
     await until(async () => (await names()).length === before + 1)
     const told = [...document.querySelectorAll('.notice, [role="alert"]')].map((n) => n.textContent)
     expect(told.some((t) => t.includes('torn.json'))).toBe(true)

@@ -72,7 +72,9 @@ describe('a serial port', () => {
           },
         })
       },
-      writable: new WritableStream<Uint8Array>({ write: (chunk) => void written.push(new TextDecoder().decode(chunk)) }), // prettier-ignore
+      writable: new WritableStream<Uint8Array>({
+        write: (chunk) => void written.push(new TextDecoder().decode(chunk)),
+      }),
     }
   }
   it('is opened with its settings and read however the bytes arrive', async () => {

@@ -68,7 +68,9 @@ describe('the place', () => {
     await takeInBatch(demo()[0]!)
     await useBatch().open(batch.id)
     const [first] = history.answers
-    const card = mounted(AnswersCard, { history: { ...history, answers: [{ ...first!, corrected: true }, ...history.answers.slice(1)] } }) // prettier-ignore
+    const card = mounted(AnswersCard, {
+      history: { ...history, answers: [{ ...first!, corrected: true }, ...history.answers.slice(1)] },
+    })
     expect(card.findAll('li')).toHaveLength(0)
     const details = card.get('details').element
     details.open = true
@@ -106,7 +108,9 @@ describe('the plan', () => {
     tick('plan-warm').click()
     tick('plan-fridge').click()
     tick('plan-p-gas').click()
-    ;[...body.querySelectorAll<HTMLButtonElement>('.day')].find((b) => b.textContent!.trim() === '3 days')!.click() // prettier-ignore
+    ;[...body.querySelectorAll<HTMLButtonElement>('.day')]
+      .find((b) => b.textContent!.trim() === '3 days')!
+      .click()
     await flushPromises()
     body.querySelector('form')!.dispatchEvent(new Event('submit'))
     await eventually(() => expect(life.history.value!.samples.length).toBeGreaterThan(0))
@@ -132,7 +136,10 @@ describe('where a lot went', () => {
     await page.get('form').trigger('submit')
     await eventually(() => expect(useLots().lots[0]!.off).toBe('smells of plastic'))
     await eventually(() => expect(page.text()).toContain('take it out of use'))
-    await page.findAll('button').find((b) => b.text() === 'It is not off')!.trigger('click') // prettier-ignore
+    await page
+      .findAll('button')
+      .find((b) => b.text() === 'It is not off')!
+      .trigger('click')
     await eventually(() => expect(useLots().lots[0]!.off).toBeUndefined())
   })
   it('says so where no batch holds it', async () => {
@@ -182,7 +189,10 @@ describe('questions', () => {
     asked.at.value = 0
     expect(asked.answer({ choice: 'cloud' })).toBe(true)
     const answers = life.history.value!.answers.filter((a) => a.day === 56)
-    expect(answers.map((a) => [a.choice, a.corrected])).toEqual([['none', true], ['cloud', false]]) // prettier-ignore
+    expect(answers.map((a) => [a.choice, a.corrected])).toEqual([
+      ['none', true],
+      ['cloud', false],
+    ])
     asked.at.value = 3
     expect(asked.usualWay.value).toBe('meter')
     expect(asked.answer({ value: 5.9, way: 'meter' })).toBe(true)

@@ -88,7 +88,11 @@ describe('what is due', () => {
   it('is read with everything that happened, for a lot that is sought', async () => {
     for (const b of demo()) await takeInBatch(b)
     const all = await everyBatch()
-    expect(all.map((b) => [b.head.code, b.events.length]).sort()).toEqual(demo().map((b) => [b.batch.code, b.events.length]).sort()) // prettier-ignore
+    expect(all.map((b) => [b.head.code, b.events.length]).sort()).toEqual(
+      demo()
+        .map((b) => [b.batch.code, b.events.length])
+        .sort(),
+    )
   })
 })
 

@@ -17,7 +17,16 @@ describe('the sheet of stickers', () => {
     const words = drawing(2)
       .findAll('button')
       .map((b) => b.attributes('aria-label')!.replace(/^Field \d+, |: begin here$/g, ''))
-    expect(words).toEqual(['used', 'used', 'gets a label', 'gets a label', 'gets a label', 'stays free', 'stays free', 'stays free']) // prettier-ignore
+    expect(words).toEqual([
+      'used',
+      'used',
+      'gets a label',
+      'gets a label',
+      'gets a label',
+      'stays free',
+      'stays free',
+      'stays free',
+    ])
   })
   it('says how many go on to further sheets', () => {
     expect(drawing(6, 5).text()).toContain('3 more on further sheets')
@@ -39,14 +48,21 @@ describe('the sheet of stickers', () => {
     expect(await key('ArrowRight', 7)).toBeUndefined()
   })
   it('is one stop of the tab key', () => {
-    const stops = drawing(4).findAll('button').map((b) => b.attributes('tabindex')) // prettier-ignore
+    const stops = drawing(4)
+      .findAll('button')
+      .map((b) => b.attributes('tabindex'))
     expect(stops.filter((t) => t === '0')).toHaveLength(1)
     expect(stops[4]).toBe('0')
   })
 })
 
 describe('a drawn label', () => {
-  const text = { name: 'Neap toner', line: 'Toner', paragraphs: [{ text: 'Aqua, Glycerin', what: 'the ingredients' }], foot: ['100 ml'] } // prettier-ignore
+  const text = {
+    name: 'Neap toner',
+    line: 'Toner',
+    paragraphs: [{ text: 'Aqua, Glycerin', what: 'the ingredients' }],
+    foot: ['100 ml'],
+  }
   const face = (id: string, more: object = {}) => {
     const sheet = SHEETS.find((s) => s.id === id)!
     const layout = layLabel(text, { ...sheet, code: 10, mark: 6 }, measure, { letters: 0.9, figures: 2 })
@@ -54,7 +70,12 @@ describe('a drawn label', () => {
   }
   it('has its true size in millimetres, its words, and a name for who cannot see it', () => {
     const svg = face('a4-8').get('svg')
-    expect(svg.attributes()).toMatchObject({ width: '99.1mm', height: '67.7mm', viewBox: '0 0 99.1 67.7', 'aria-label': 'Label of Neap toner' }) // prettier-ignore
+    expect(svg.attributes()).toMatchObject({
+      width: '99.1mm',
+      height: '67.7mm',
+      viewBox: '0 0 99.1 67.7',
+      'aria-label': 'Label of Neap toner',
+    })
     expect(svg.findAll('text').map((t) => t.text())).toEqual([
       'Neap toner',
       'Toner',

@@ -16,7 +16,9 @@ import { demo, freshBrowser, inRoom, storedFormula } from './formula-room'
 import { mounted } from './mounted'
 import { buttons, part, press, send, settled, shows, text, type, until } from './screen'
 
-vi.mock('highs/runtime?url', async () => ({ default: (await import('node:module')).createRequire(import.meta.url).resolve('highs/runtime') })) // prettier-ignore
+vi.mock('highs/runtime?url', async () => ({
+  default: (await import('node:module')).createRequire(import.meta.url).resolve('highs/runtime'),
+}))
 
 let page: ReturnType<typeof mounted> | null = null
 const open = async (name: string, leaf: Component) => {
@@ -43,15 +45,23 @@ describe('balance', () => {
     await until(() => buttons('Take these changes').length === 1)
     await press('Take these changes')
     const editor = useEditor()
-    expect(standingOf(editor.assessment!, { catalogue: useMaterials().catalogue, priceOf: () => null }).oilPhasePercent).toBeCloseTo(30, 1) // prettier-ignore
-    const of = (phases: typeof before, id: string) => phases.flatMap((p) => p.lines).find((l) => l.material === id)?.percent // prettier-ignore
-    for (const kept of ['niacinamide', 'panthenol']) expect(of(editor.formula!.phases, kept)).toBe(of(before, kept)) // prettier-ignore
+    expect(
+      standingOf(editor.assessment!, { catalogue: useMaterials().catalogue, priceOf: () => null })
+        .oilPhasePercent,
+    ).toBeCloseTo(30, 1)
+    const of = (phases: typeof before, id: string) =>
+      phases.flatMap((p) => p.lines).find((l) => l.material === id)?.percent
+    for (const kept of ['niacinamide', 'panthenol'])
+      expect(of(editor.formula!.phases, kept)).toBe(of(before, kept))
     editor.undo()
     expect((await storedFormula()).phases).toEqual(before)
   })
   it('holds a line that is locked', async () => {
     await open('Harbour Fog', BalanceBody)
-    const butter = () => useEditor().formula!.phases.flatMap((p) => p.lines).find((l) => l.material === 'butyrospermum-parkii-butter')!.percent // prettier-ignore
+    const butter = () =>
+      useEditor()
+        .formula!.phases.flatMap((p) => p.lines)
+        .find((l) => l.material === 'butyrospermum-parkii-butter')!.percent
     const was = butter()
     part('li', 'shea butter').querySelector<HTMLInputElement>('input[type="checkbox"]')!.click()
     await type('Oil phase, percent', '30')
@@ -109,7 +119,8 @@ describe('the method', () => {
   })
   it('moves a step, takes one out and puts it back', async () => {
     await open('Harbour Fog', MethodBody)
-    const names = () => [...document.querySelectorAll('section.steps ol > li strong')].map((e) => e.textContent!.trim()) // prettier-ignore
+    const names = () =>
+      [...document.querySelectorAll('section.steps ol > li strong')].map((e) => e.textContent!.trim())
     const [first, second, third] = names()
     await press(`Move ${first!} down`)
     expect(names().slice(0, 2)).toEqual([second, first])

@@ -17,7 +17,8 @@ afterEach(() => document.body.replaceChildren())
 describe('a field', () => {
   it('is named by its label, also where two of a kind stand on a page', async () => {
     const told: [string, string][] = []
-    const one = (label: string, modelValue: string) => h(TextField, { label, modelValue, 'onUpdate:modelValue': (v: string) => told.push([label, v]) }) // prettier-ignore
+    const one = (label: string, modelValue: string) =>
+      h(TextField, { label, modelValue, 'onUpdate:modelValue': (v: string) => told.push([label, v]) })
     mounted(() => [one('From', 'a'), one('To', 'b')])
     expect([field('From').value, field('To').value]).toEqual(['a', 'b'])
     expect(field('From').id).not.toBe(field('To').id)
@@ -37,7 +38,14 @@ describe('a field', () => {
     expect(note.emitted('update:modelValue')).toEqual([['one\ntwo']])
   })
   it('of choices shows the word for nothing chosen', () => {
-    mounted(ChoiceField, { label: 'Kept in', modelValue: null, options: [{ value: null, label: 'Not said' }, { value: 'jar', label: 'Jar' }] }) // prettier-ignore
+    mounted(ChoiceField, {
+      label: 'Kept in',
+      modelValue: null,
+      options: [
+        { value: null, label: 'Not said' },
+        { value: 'jar', label: 'Jar' },
+      ],
+    })
     expect(text()).toContain('Not said')
   })
   it('of a product tells only what was changed, and whose rules are not known here', async () => {
@@ -45,7 +53,13 @@ describe('a field', () => {
     const fields = mounted(ProductFields, { product, madeFor: true })
     expect(text()).toContain('The strictest rule known here is shown.')
     const choices = fields.findAllComponents(ChoiceField as Component)
-    expect(choices.map((c) => c.get('label').text())).toEqual(['Kind', 'For', 'How it is used', 'Rules of', 'Made for']) // prettier-ignore
+    expect(choices.map((c) => c.get('label').text())).toEqual([
+      'Kind',
+      'For',
+      'How it is used',
+      'Rules of',
+      'Made for',
+    ])
     choices[1]!.vm.$emit('update:modelValue', 'hands')
     choices[4]!.vm.$emit('update:modelValue', null)
     await settled()
@@ -66,8 +80,11 @@ describe('a head and a card', () => {
 describe('buttons and dialogs', () => {
   it('pass on what they are given', async () => {
     let pressed = 0
-    for (const [it, label] of [[PlainButton, 'Take in'], [QuietButton, 'Cancel']] as const)
-      mounted(() => h(it, { label, 'aria-keyshortcuts': 't', onClick: () => pressed++ })) // prettier-ignore
+    for (const [it, label] of [
+      [PlainButton, 'Take in'],
+      [QuietButton, 'Cancel'],
+    ] as const)
+      mounted(() => h(it, { label, 'aria-keyshortcuts': 't', onClick: () => pressed++ }))
     await press('Take in')
     await press('Cancel')
     expect(pressed).toBe(2)
@@ -75,7 +92,13 @@ describe('buttons and dialogs', () => {
   })
   it('close by their own button, and tell so', async () => {
     const told: boolean[] = []
-    mounted(() => h(PopUp, { visible: true, header: 'Keys', 'onUpdate:visible': (v: boolean) => told.push(v) }, () => 'all of them')) // prettier-ignore
+    mounted(() =>
+      h(
+        PopUp,
+        { visible: true, header: 'Keys', 'onUpdate:visible': (v: boolean) => told.push(v) },
+        () => 'all of them',
+      ),
+    )
     await settled()
     expect(part('[role="dialog"]', 'all of them').textContent).toContain('Keys')
     document.querySelector<HTMLButtonElement>('.p-dialog-close-button')!.click()

@@ -23,7 +23,9 @@ function touched(f: Formula): Formula {
   const last = keyed.phases.length - 1
   return {
     ...keyed,
-    phases: keyed.phases.map((p, i) => (i === last && last > 0 ? { ...p, goes: { into: 'batch', when: 'cool' as const } } : p)), // prettier-ignore
+    phases: keyed.phases.map((p, i) =>
+      i === last && last > 0 ? { ...p, goes: { into: 'batch', when: 'cool' as const } } : p,
+    ),
     method: {
       ...keyed.method,
       changes: { [first!.key]: { title: 'Lay out the oilcloth', note: 'mind the tide', hands: 7 } },

@@ -37,10 +37,15 @@ export function leavePages() {
 export const at = (page: ReturnType<typeof mounted>) => page.vm.$router.currentRoute.value.fullPath
 
 /** A component as the application mounts it, in a page of its own unless one was begun. */
-export function mounted(component: Component, props: Record<string, unknown> = {}, provide: Record<symbol, unknown> = {}, router = newRouter()) {
+export function mounted(
+  component: Component,
+  props: Record<string, unknown> = {},
+  provide: Record<symbol, unknown> = {},
+  router = newRouter(),
+) {
   return mount(component, {
     props,
     attachTo: document.body,
     global: { plugins: [router, [PrimeVue, { theme: 'none' }], ToastService], provide },
   })
-} // prettier-ignore
+}

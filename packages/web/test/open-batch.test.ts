@@ -32,7 +32,10 @@ describe('a batch from its address', () => {
     const id = await begin()
     newPage()
     const order: string[] = []
-    const { phase, batch } = openedBy(() => id, { before: () => order.push('before'), opened: (x) => order.push(x) }) // prettier-ignore
+    const { phase, batch } = openedBy(() => id, {
+      before: () => order.push('before'),
+      opened: (x) => order.push(x),
+    })
     expect(phase.value).toBe('opening')
     await eventually(() => expect(phase.value).toBe('here'))
     expect(order).toEqual(['before', id])

@@ -67,7 +67,17 @@ describe('the dose rail', () => {
 describe('what is known of a line', () => {
   const f: Formula = withKeys({
     ...toner('Ebb'),
-    phases: [{ name: 'Water', role: 'water', lines: [{ material: 'aqua', fill: true }, { material: 'moon dust', percent: 5 }, { material: 'glycerin', percent: 5 }] }], // prettier-ignore
+    phases: [
+      {
+        name: 'Water',
+        role: 'water',
+        lines: [
+          { material: 'aqua', fill: true },
+          { material: 'moon dust', percent: 5 },
+          { material: 'glycerin', percent: 5 },
+        ],
+      },
+    ],
   })
   const a = derivedOf(f, catalogue).assessment
   it('is told in words beside its mark', () => {
@@ -99,7 +109,11 @@ describe('a finding', () => {
   const [finding] = derivedOf({ ...toner('Ebb'), targetPh: { min: 2, max: 3 } }, catalogue).findings
   it('says how grave it is, what and why, lights its lines, and offers what settles it', async () => {
     const lit: unknown[] = []
-    const item = mounted(FindingItem, { finding, tried: () => true }, { [sheetKey as symbol]: { highlight: (lines: unknown) => lit.push(lines) } }) // prettier-ignore
+    const item = mounted(
+      FindingItem,
+      { finding, tried: () => true },
+      { [sheetKey as symbol]: { highlight: (lines: unknown) => lit.push(lines) } },
+    )
     expect(item.text()).toContain({ stop: 'Stop', check: 'Check', note: 'Note' }[finding!.severity])
     expect(item.text()).toContain(finding!.message)
     expect(item.text()).toContain(finding!.why)

@@ -58,7 +58,10 @@ describe('the head of a formula', () => {
     expect(part('.error', /./).textContent).toMatch(/between/)
     await type('Scale shows steps of, in grams', '0,001')
     await type('It repeats to, in grams', '0.002')
-    expect(await storedFormula()).toMatchObject({ scaleResolutionGrams: 0.001, scaleRepeatabilityGrams: 0.002 }) // prettier-ignore
+    expect(await storedFormula()).toMatchObject({
+      scaleResolutionGrams: 0.001,
+      scaleRepeatabilityGrams: 0.002,
+    })
   })
   it('keeps a version with the words that were given', async () => {
     await open(toner('Ebb toner'), FormulaHeader, sheet)
@@ -79,7 +82,9 @@ describe('the head of a formula', () => {
     const rows = [...document.querySelectorAll('[role="dialog"] tbody tr')].map((r) => r.textContent)
     expect(rows.some((r) => /water/i.test(r))).toBe(false)
     for (const line of useEditor().assessment!.lines.filter((l) => l.material && l.material.kind !== 'water'))
-      expect(rows.find((r) => r.toLowerCase().startsWith(line.label.toLowerCase()))).toContain(line.grams.toFixed(2)) // prettier-ignore
+      expect(rows.find((r) => r.toLowerCase().startsWith(line.label.toLowerCase()))).toContain(
+        line.grams.toFixed(2),
+      )
   })
   it('deletes to the bin and leaves the room', async () => {
     await open(toner('Ebb toner'), FormulaHeader, sheet)
@@ -94,7 +99,10 @@ describe('the head of a formula', () => {
 describe('a finding', () => {
   it('is settled by the remedy it offers, which is one step to undo', async () => {
     await open(toner('Ebb toner'), FormulaPage)
-    const stops = () => useEditor().findings.filter((f) => f.severity === 'stop').map((f) => f.code) // prettier-ignore
+    const stops = () =>
+      useEditor()
+        .findings.filter((f) => f.severity === 'stop')
+        .map((f) => f.code)
     expect(stops()).toHaveLength(1)
     await press(/^Add 1 % phenoxyethanol/)
     expect(stops()).toEqual([])
@@ -115,7 +123,9 @@ describe('a line of the sheet', () => {
   it('takes the strength of what one has, and counts with it', async () => {
     const acid = demo('Night Watch')
     await open(acid, FormulaPage)
-    const line = useEditor().assessment!.lines.find((l) => l.material && !l.material.parts && l.given && !l.fill)! // prettier-ignore
+    const line = useEditor().assessment!.lines.find(
+      (l) => l.material && !l.material.parts && l.given && !l.fill,
+    )!
     part('[data-at]', line.material!.inci[0]!).querySelector<HTMLElement>('[data-cell="name"]')!.click()
     await until(() => field('Strength of what you have, in percent'))
     await type('Strength of what you have, in percent', '200')
@@ -180,7 +190,10 @@ describe('the label leaf', () => {
   beforeEach(() => {
     // No letters are drawn here: each is as wide as half its height.
     Object.defineProperty(document, 'fonts', { configurable: true, value: { load: async () => [] } })
-    vi.spyOn(HTMLCanvasElement.prototype, 'getContext').mockReturnValue({ font: '', measureText: (t: string) => ({ width: t.length * 50, actualBoundingBoxAscent: 50 }) } as never) // prettier-ignore
+    vi.spyOn(HTMLCanvasElement.prototype, 'getContext').mockReturnValue({
+      font: '',
+      measureText: (t: string) => ({ width: t.length * 50, actualBoundingBoxAscent: 50 }),
+    } as never)
   })
   it('prints what was written on it, and keeps that with the formula', async () => {
     await open(demo('Harbour Fog'), LabelBody)

@@ -24,8 +24,11 @@ import { buttons, press, settled, shows, text, until } from './screen'
 
 // Rows are drawn where they are seen; here all of them are.
 vi.mock('primevue/virtualscroller', () => ({
-  default: { props: ['items'], template: '<div><template v-for="item in items"><slot name="item" :item="item" /></template></div>' },
-})) // prettier-ignore
+  default: {
+    props: ['items'],
+    template: '<div><template v-for="item in items"><slot name="item" :item="item" /></template></div>',
+  },
+}))
 
 beforeEach(async () => {
   useWorkersHere()
@@ -117,7 +120,9 @@ describe('everything of one browser', () => {
     expect(taken).not.toHaveProperty('error')
     const names = (list: typeof before.formulas) => list.map((r) => r.formula.name).sort()
     expect(names(await listFormulas())).toEqual(names(before.formulas))
-    expect((await everyBatch()).map((b) => [b.head.code, b.events])).toEqual(before.batches.map((b) => [b.head.code, b.events])) // prettier-ignore
+    expect((await everyBatch()).map((b) => [b.head.code, b.events])).toEqual(
+      before.batches.map((b) => [b.head.code, b.events]),
+    )
     await useLots().load()
     await useTools().load()
     expect(useLots().lots).toEqual([{ id: 'l1', material: 'glycerin', leftGrams: 250, batch: 'G-1' }])
@@ -134,7 +139,8 @@ describe('the Bench with its batches', () => {
     await useBatches().load()
     await openAt('/bench', BenchPage)
     await shows('3 batches')
-    const codes = () => [...document.querySelectorAll('.row a')].map((a) => a.textContent!.trim()).filter((t) => /-D\d/.test(t)) // prettier-ignore
+    const codes = () =>
+      [...document.querySelectorAll('.row a')].map((a) => a.textContent!.trim()).filter((t) => /-D\d/.test(t))
     expect(codes()).toHaveLength(3)
     const search = document.querySelector<HTMLInputElement>('input[type="search"], .search input')!
     search.value = codes()[1]!
@@ -145,7 +151,10 @@ describe('the Bench with its batches', () => {
     await useBatches().load()
     await openAt('/bench', BenchPage)
     const picker = document.querySelector<HTMLInputElement>('[data-testid="batch-picker"]')!
-    Object.defineProperty(picker, 'files', { configurable: true, value: [new File(['{"format":"omblet-batch"}'], 'torn.json')] }) // prettier-ignore
+    Object.defineProperty(picker, 'files', {
+      configurable: true,
+      value: [new File(['{"format":"omblet-batch"}'], 'torn.json')],
+    })
     picker.dispatchEvent(new Event('change'))
     await until(() => /torn\.json/.test(text()))
     expect(useBatches().heads).toEqual([])

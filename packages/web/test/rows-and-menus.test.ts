@@ -17,7 +17,13 @@ afterEach(() => document.body.replaceChildren())
 describe('rows with percents', () => {
   const analysis = (rows: AnalysisRow[]) => {
     const typed = ref(rows)
-    mounted(() => h(AnalysisEditor, { modelValue: typed.value, error: null, 'onUpdate:modelValue': (v: AnalysisRow[]) => (typed.value = v) })) // prettier-ignore
+    mounted(() =>
+      h(AnalysisEditor, {
+        modelValue: typed.value,
+        error: null,
+        'onUpdate:modelValue': (v: AnalysisRow[]) => (typed.value = v),
+      }),
+    )
     return typed
   }
   it('are added, named by what is in them, changed each by itself and taken out', async () => {
@@ -59,7 +65,10 @@ describe('a target', () => {
     const page = mounted({
       setup() {
         const fields = useTargetFields(() => ({ min: 5, max: 6 }))
-        return () => [h(TargetInputs, { of: fields, target: { min: 5, max: 6 } }), h('p', fields.error.value ?? '')] // prettier-ignore
+        return () => [
+          h(TargetInputs, { of: fields, target: { min: 5, max: 6 } }),
+          h('p', fields.error.value ?? ''),
+        ]
       },
     })
     expect(field('Target pH from').value).toBe('5')

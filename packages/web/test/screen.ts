@@ -34,19 +34,25 @@ export const shows = (words: Words) =>
 /** A field by its label, the one beside it or its own. */
 export function field(words: Words): HTMLInputElement {
   const labelled = all<HTMLLabelElement>('label').filter((l) => fits(l.textContent, words))
-  const held = labelled.flatMap((l) => (l.htmlFor ? all<HTMLInputElement>(`[id="${l.htmlFor}"]`) : all<HTMLInputElement>('input, textarea', l))) // prettier-ignore
+  const held = labelled.flatMap((l) =>
+    l.htmlFor ? all<HTMLInputElement>(`[id="${l.htmlFor}"]`) : all<HTMLInputElement>('input, textarea', l),
+  )
   const own = all<HTMLInputElement>('input[aria-label], textarea[aria-label]').filter((e) =>
     fits(e.getAttribute('aria-label'), words),
   )
   return one([...held, ...own], 'field', words)
 }
 export const buttons = (words: Words) =>
-  all<HTMLButtonElement>('button, [role="menuitem"] > *, a[href]').filter((b) => fits(b.getAttribute('aria-label') ?? b.textContent, words)) // prettier-ignore
+  all<HTMLButtonElement>('button, [role="menuitem"] > *, a[href]').filter((b) =>
+    fits(b.getAttribute('aria-label') ?? b.textContent, words),
+  )
 export const button = (words: Words) => one(buttons(words), 'button', words)
 /** A row, a list item or a section by words that stand in it. */
 export const part = (of: string, words: Words) =>
   one(
-    all<HTMLElement>(of).filter((e) => (typeof words === 'string' ? e.textContent.includes(words) : words.test(e.textContent))), // prettier-ignore
+    all<HTMLElement>(of).filter((e) =>
+      typeof words === 'string' ? e.textContent.includes(words) : words.test(e.textContent),
+    ),
     of,
     words,
   )

@@ -199,7 +199,11 @@ describe('the finder', () => {
   it('adds what stands first with Enter, and goes to its amount', async () => {
     const finder = await open('panthenol')
     await key(finder, 'Enter')
-    await until(() => lines().length === 3 || useEditor().formula!.phases.some((p) => p.lines.some((l) => l.material.includes('panthenol')))) // prettier-ignore
+    await until(
+      () =>
+        lines().length === 3 ||
+        useEditor().formula!.phases.some((p) => p.lines.some((l) => l.material.includes('panthenol'))),
+    )
     await until(() => /^Panthenol.*percent$/.test(document.activeElement?.getAttribute('aria-label') ?? ''))
   })
   it('marks what is used already and goes along with the arrows', async () => {

@@ -6,15 +6,27 @@ const TODAY = '2026-11-27'
 const find = (name: string) => catalogue.find(name)!
 const ids = ['glycerin', 'urea', 'jojoba oil', 'xanthan gum', 'squalane'].map((n) => find(n).id)
 const found = ids.map((id) => catalogue.find(id)!)
-const lot = (material: string, more: Partial<Lot>): Lot => ({ id: `${material}-1`, material, leftGrams: 50, packGrams: 100, ...more }) // prettier-ignore
-const rows = (lots: Lot[], used: string[] = []) => shelfRows(found, { standOf: (id) => standOf(lots, id, TODAY), used: new Set(used) }) // prettier-ignore
+const lot = (material: string, more: Partial<Lot>): Lot => ({
+  id: `${material}-1`,
+  material,
+  leftGrams: 50,
+  packGrams: 100,
+  ...more,
+})
+const rows = (lots: Lot[], used: string[] = []) =>
+  shelfRows(found, { standOf: (id) => standOf(lots, id, TODAY), used: new Set(used) })
 const read = (list: ReturnType<typeof rows>) =>
   list.map((r) => ('title' in r ? `— ${r.title} ${r.count}` : r.material.id))
 
 describe('the shelf', () => {
   it('opens on what the maker has: what is past, ends soon or runs out first', () => {
     const [glycerin, urea, jojoba, xanthan] = ids as [string, string, string, string]
-    const lots = [lot(glycerin, {}), lot(urea, { leftGrams: 9 }), lot(jojoba, { expires: '2026-12-24' }), lot(xanthan, { expires: '2026-11-01' })] // prettier-ignore
+    const lots = [
+      lot(glycerin, {}),
+      lot(urea, { leftGrams: 9 }),
+      lot(jojoba, { expires: '2026-12-24' }),
+      lot(xanthan, { expires: '2026-11-01' }),
+    ]
     expect(read(rows(lots))).toEqual([
       '— On my shelf 4',
       xanthan,

@@ -52,7 +52,14 @@ describe('a lot', () => {
     await send('Lot number')
     await until(() => useLots().lots.length === 1)
     await reopened()
-    expect(lot()).toMatchObject({ material: 'glycerin', packGrams: 1000, leftGrams: 1000, price: 8.4, supplier: 'the chandler', batch: 'G-17' }) // prettier-ignore
+    expect(lot()).toMatchObject({
+      material: 'glycerin',
+      packGrams: 1000,
+      leftGrams: 1000,
+      price: 8.4,
+      supplier: 'the chandler',
+      batch: 'G-17',
+    })
     expect(lot()).not.toHaveProperty('note')
   })
   it('is not added without an amount, nor with words for a figure, and keeps what was typed', async () => {
@@ -129,7 +136,11 @@ describe('a material of one’s own', () => {
     await press('Make')
     await until(() => useMaterials().own.length === 1)
     await reopened()
-    expect(useMaterials().search('wrack', 5)[0]).toMatchObject({ name: 'Wrack water', own: true, inci: ['Fucus Vesiculosus Extract'] }) // prettier-ignore
+    expect(useMaterials().search('wrack', 5)[0]).toMatchObject({
+      name: 'Wrack water',
+      own: true,
+      inci: ['Fucus Vesiculosus Extract'],
+    })
   })
   it('without a name is not made', async () => {
     await open(OwnMaterialDialog, { open: true, name: '', action: 'Make' })
@@ -164,7 +175,9 @@ describe('a table of lots', () => {
     const zone = part('div.drop', 'or drop it here')
     const files = [new File(['material,left_grams\nGlycerin,80\n'], 'lots.csv', { type: 'text/csv' })]
     const drag = async (kind: string) => {
-      const event = Object.assign(new Event(kind, { bubbles: true, cancelable: true }), { dataTransfer: { files, items: [{ kind: 'file', type: 'text/csv' }] } }) // prettier-ignore
+      const event = Object.assign(new Event(kind, { bubbles: true, cancelable: true }), {
+        dataTransfer: { files, items: [{ kind: 'file', type: 'text/csv' }] },
+      })
       zone.dispatchEvent(event)
       await settled()
       return event.defaultPrevented

@@ -14,7 +14,9 @@ import { freshBrowser } from './formula-room'
 import { at, mountedAt } from './mounted'
 import { button, buttons, field, part, press, shows, text, tick, type, until } from './screen'
 
-vi.mock('highs/runtime?url', async () => ({ default: (await import('node:module')).createRequire(import.meta.url).resolve('highs/runtime') })) // prettier-ignore
+vi.mock('highs/runtime?url', async () => ({
+  default: (await import('node:module')).createRequire(import.meta.url).resolve('highs/runtime'),
+}))
 
 let page: Awaited<ReturnType<typeof mountedAt>> | null = null
 const open = async (path: string, component: Parameters<typeof mountedAt>[1]) => {
@@ -41,7 +43,10 @@ const PASTE = 'Paste it as it is: text or a table'
 describe('a recipe', () => {
   it('is made with the name and size it states, and what is still unsure stays to be seen', async () => {
     await open('/start/recipe', RecipePage)
-    await type(PASTE, 'Gale balm lotion (200 g)\n\nWater to 100 %\nGlycerin 4 %\nSunflower oil 12 %\nCetyl alcohol 2 %') // prettier-ignore
+    await type(
+      PASTE,
+      'Gale balm lotion (200 g)\n\nWater to 100 %\nGlycerin 4 %\nSunflower oil 12 %\nCetyl alcohol 2 %',
+    )
     await shows('4 ingredients')
     await press('Make the formula')
     const f = await made()
@@ -77,7 +82,9 @@ describe('a recipe', () => {
     amount.dispatchEvent(new Event('change', { bubbles: true }))
     await until(() => document.querySelector('[role="alert"]') === null)
     await press('Make the formula')
-    expect((await made()).phases.flatMap((p) => p.lines)).toContainEqual(expect.objectContaining({ material: 'glycerin', percent: 3.5 })) // prettier-ignore
+    expect((await made()).phases.flatMap((p) => p.lines)).toContainEqual(
+      expect.objectContaining({ material: 'glycerin', percent: 3.5 }),
+    )
   })
   it('keeps an answer when another line of the text changes', async () => {
     await open('/start/recipe', RecipePage)
@@ -100,10 +107,15 @@ describe('a recipe', () => {
 describe('an ingredient list', () => {
   it('becomes ranges and a draft that prints the same list, said to be a guess', async () => {
     await open('/start/label', LabelPage)
-    await type('Paste the list in the order of the label', 'Aqua, Glycerin, Caprylic/Capric Triglyceride, Cetearyl Olivate, Sorbitan Olivate, Panthenol, Phenoxyethanol') // prettier-ignore
+    await type(
+      'Paste the list in the order of the label',
+      'Aqua, Glycerin, Caprylic/Capric Triglyceride, Cetearyl Olivate, Sorbitan Olivate, Panthenol, Phenoxyethanol',
+    )
     await shows('7 names')
     await shows('A guess, never the original')
-    const [least, most, draft] = [...part('tr', 'Glycerin').querySelectorAll('td')].slice(-3).map((c) => Number.parseFloat(c.textContent)) // prettier-ignore
+    const [least, most, draft] = [...part('tr', 'Glycerin').querySelectorAll('td')]
+      .slice(-3)
+      .map((c) => Number.parseFloat(c.textContent))
     expect(least).toBeLessThanOrEqual(draft!)
     expect(draft).toBeLessThanOrEqual(most!)
     await type('Name', 'The jar of the neighbour')

@@ -8,5 +8,14 @@ export const toner = (name: string): Formula =>
     name,
     product: { kind: 'toner', site: 'face', rinse: 'leave-on', region: 'EU' },
     batchGrams: 100,
-    phases: [{ name: 'Water', role: 'water', lines: [{ material: 'aqua', fill: true }, { material: 'glycerin', percent: 5 }] }], // prettier-ignore
+    phases: [
+      {
+        name: 'Water',
+        role: 'water',
+        lines: [
+          { material: 'aqua', fill: true },
+          { material: 'glycerin', percent: 5 },
+        ],
+      },
+    ],
   })

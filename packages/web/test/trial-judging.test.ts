@@ -46,8 +46,13 @@ describe('judging', () => {
   it('goes from question to question, waits for its moment, goes back, and is over', async () => {
     vi.useFakeTimers({ now: Date.parse(AT), toFake: ['Date', 'setInterval', 'clearInterval'] })
     try {
-      const j = await open(trialOf({ attributes: usualAttributes('lotion').filter((a) => ['spread', 'tack'].includes(a.id)) })) // prettier-ignore
-      expect(j.people.value.map((p) => [p.name, p.open])).toEqual([['Ina', true], ['Bo', true]]) // prettier-ignore
+      const j = await open(
+        trialOf({ attributes: usualAttributes('lotion').filter((a) => ['spread', 'tack'].includes(a.id)) }),
+      )
+      expect(j.people.value.map((p) => [p.name, p.open])).toEqual([
+        ['Ina', true],
+        ['Bo', true],
+      ])
       j.sit('p1', 1)
       expect(j.step.value?.kind).toBe('serve')
       expect(await j.answer({ value: 3 })).toBe(false)
@@ -111,7 +116,10 @@ describe('judging', () => {
     await addTrial(trialOf())
     const page = mounted(JudgePage, { id: 't1' })
     await flushPromises()
-    await page.findAll('button').find((b) => b.text().startsWith('Bo'))!.trigger('click') // prettier-ignore
+    await page
+      .findAll('button')
+      .find((b) => b.text().startsWith('Bo'))!
+      .trigger('click')
     const bo = sittingsOf(trialOf()).find((s) => s.person === 'p2')!
     expect(page.find('h2').text()).toBe(bo.served[0]!.code)
     const press = async (find: () => { element: Element; trigger: (event: string) => Promise<void> }) => {
@@ -147,7 +155,8 @@ describe('making', () => {
     const plan = benchPlan(m.base.value.formula!)
     const course = (await readBatch(baseId))!.state.events.slice()
     for (const s of plan.steps) {
-      for (const l of s.lines) await batch.append({ type: 'weigh', line: l.line, grams: plan.a.lines[l.line]!.grams }, s.key) // prettier-ignore
+      for (const l of s.lines)
+        await batch.append({ type: 'weigh', line: l.line, grams: plan.a.lines[l.line]!.grams }, s.key)
       await batch.append({ type: 'step', how: 'done' }, s.key)
     }
     expect(course).toHaveLength(1)

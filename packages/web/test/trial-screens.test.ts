@@ -42,7 +42,13 @@ beforeEach(async () => {
 })
 
 describe('the screens of a trial', () => {
-  const done = () => ended(judgeAll(trialOf({ people: ['A', 'B', 'C', 'D', 'E'] }), (s, a) => (a === 'spread' ? { a: 2, b: 5, c: 9 }[s]! : a === 'absorption' ? 40 : 5)), AT) // prettier-ignore
+  const done = () =>
+    ended(
+      judgeAll(trialOf({ people: ['A', 'B', 'C', 'D', 'E'] }), (s, a) =>
+        a === 'spread' ? { a: 2, b: 5, c: 9 }[s]! : a === 'absorption' ? 40 : 5,
+      ),
+      AT,
+    )
   it('lists trials with where each stands, and offers examples where there is none', async () => {
     const empty = mounted(TrialsPage)
     await flushPromises()
@@ -57,11 +63,20 @@ describe('the screens of a trial', () => {
   })
   it('tells the effect first, draws each sample once in each row, and has a table beside it', () => {
     const card = mounted(ResultCard, { trial: done() })
-    expect(card.find('.head-words').text()).toMatch(/^C spreads further than the reference \(by 7\.0 of 10; 5 of 5 people\)/) // prettier-ignore
+    expect(card.find('.head-words').text()).toMatch(
+      /^C spreads further than the reference \(by 7\.0 of 10; 5 of 5 people\)/,
+    )
     expect(card.findAll('.reading')).toHaveLength(3)
     for (const r of card.findAll('.reading')) expect(r.findAll('.dot')).toHaveLength(3)
     // what lies on one place stands in rows of its own
-    expect(new Set(card.findAll('.reading')[1]!.findAll('.dot').map((d) => d.attributes('style'))).size).toBe(3) // prettier-ignore
+    expect(
+      new Set(
+        card
+          .findAll('.reading')[1]!
+          .findAll('.dot')
+          .map((d) => d.attributes('style')),
+      ).size,
+    ).toBe(3)
     expect(card.find('table').text()).toContain('9.0 ± 0.0')
   })
   it('shows where the forecast was wrong, and takes down what was found', async () => {
@@ -81,7 +96,10 @@ describe('the screens of a trial', () => {
     await useTrials().load()
     const card = mounted(FoundCard, { trial: done() })
     const stored = async () => (await getTrial('t1'))!
-    const ways = () => card.findAllComponents(ChoiceField as Component).filter((c) => c.text().startsWith('pH, how it was read')) // prettier-ignore
+    const ways = () =>
+      card
+        .findAllComponents(ChoiceField as Component)
+        .filter((c) => c.text().startsWith('pH, how it was read'))
     expect(ways()).toHaveLength(0)
     await card.find('#found-a-ph').setValue('5,4')
     await flushPromises()
@@ -108,7 +126,10 @@ describe('the screens of a trial', () => {
     vi.spyOn(URL, 'createObjectURL').mockReturnValue('blob:seen')
     vi.spyOn(URL, 'revokeObjectURL').mockReturnValue()
     await savePhoto({ id: 'p', batch: 'b', blob: new Blob(['x'], { type: 'image/png' }) })
-    await useBatch().begin({ code: 'QW', name: 'Quay', formulaId: null, who: '' }, { type: 'start', formula: lotion, version: null }) // prettier-ignore
+    await useBatch().begin(
+      { code: 'QW', name: 'Quay', formulaId: null, who: '' },
+      { type: 'start', formula: lotion, version: null },
+    )
     const id = useBatch().info!.id
     await savePhoto({ id: 'q', batch: id, blob: new Blob(['y'], { type: 'image/png' }) })
     const card = mounted(FoundCard, { trial: withBatch(done(), 'b', id) })
@@ -129,7 +150,13 @@ describe('the screens of a trial', () => {
     await lesson.setValue('sets too fast for me')
     await card.find('form').trigger('submit')
     await flushPromises()
-    await eventually(async () => expect((await getTrial('t1'))!.plan.decision).toMatchObject({ keep: 'c', because: 'glides', version: 1 })) // prettier-ignore
+    await eventually(async () =>
+      expect((await getTrial('t1'))!.plan.decision).toMatchObject({
+        keep: 'c',
+        because: 'glides',
+        version: 1,
+      }),
+    )
     const [version] = await listVersions(made.id)
     expect(version).toMatchObject({ reason: 'glides', trialId: 't1' })
     expect(version!.result).toMatch(/C spreads further/)
@@ -170,10 +197,14 @@ describe('the screens of a trial', () => {
     await button.find('button').trigger('click')
     await flushPromises()
     const field = (id: string) => document.querySelector<HTMLInputElement>(`#${id}`)!
-    for (const [id, value] of [['own-name', 'sound'], ['own-low', 'dull'], ['own-high', 'squeaky']] as const) {
+    for (const [id, value] of [
+      ['own-name', 'sound'],
+      ['own-low', 'dull'],
+      ['own-high', 'squeaky'],
+    ] as const) {
       field(id).value = value
       field(id).dispatchEvent(new Event('input'))
-    } // prettier-ignore
+    }
     await nextTick()
     document.querySelector<HTMLFormElement>('.dialog-form')!.requestSubmit()
     await nextTick()

@@ -116,7 +116,12 @@ describe('backup and restore of trials and versions', () => {
   it('keep why a version was made and which it came from, also beside another', async () => {
     await saveFormula('f1', lotion, 0, AT)
     await addVersion('f1', lotion, 'one', 'v1', AT, { reason: 'first' })
-    await addVersion('f1', { ...lotion, batchGrams: 50 }, 'two', 'v2', AT, { reason: 'smaller', result: 'as good', rating: 4, trialId: 't1' }) // prettier-ignore
+    await addVersion('f1', { ...lotion, batchGrams: 50 }, 'two', 'v2', AT, {
+      reason: 'smaller',
+      result: 'as good',
+      rating: 4,
+      trialId: 't1',
+    })
     const backup = await collectBackup(AT)
     await saveFormula('f1', { ...lotion, note: 'changed' }, 1, AT)
     await restore(backup)
@@ -170,7 +175,10 @@ describe('setting up', () => {
     s.triangle.value = true
     const trial = s.plan(new Date(AT))!
     expect(trial.samples.map((x) => x.reference)).toEqual([true, false, false])
-    expect(trial.plan.choosing.map((c) => [c.a, c.b])).toEqual([['a', 'b'], ['a', 'c']]) // prettier-ignore
+    expect(trial.plan.choosing.map((c) => [c.a, c.b])).toEqual([
+      ['a', 'b'],
+      ['a', 'c'],
+    ])
     expect(trial.plan.product).toEqual({ kind: 'lotion', hair: false })
   })
   it('takes levels of a line with half and more proposed, and a bought product beside them', async () => {
@@ -218,7 +226,9 @@ describe('setting up', () => {
     await flushPromises()
     s.formulaId.value = id
     await flushPromises()
-    await eventually(() => expect(s.options.value.map((o) => o.label)).toEqual(['As it is on the sheet', 'Version 1, milder'])) // prettier-ignore
+    await eventually(() =>
+      expect(s.options.value.map((o) => o.label)).toEqual(['As it is on the sheet', 'Version 1, milder']),
+    )
     s.picked.value = s.options.value.map((o) => o.key)
     expect(s.differs.value.also).toEqual(['the pH aimed at'])
     s.varies.value = 'school'

@@ -77,15 +77,27 @@ describe('a version', () => {
   })
   it('stands in a tree: the trunk, what branched off, and older ones without an origin in their order', () => {
     const tree = versionTree([
-      { id: 'c', number: 3, from: 'a' }, { id: 'a', number: 1 }, { id: 'b', number: 2 }, { id: 'd', number: 4, from: 'c' }, { id: 'e', number: 5, from: 'gone' },
-    ]) // prettier-ignore
-    expect(tree.map((t) => [t.version.id, t.parent?.id ?? null, t.depth])).toEqual([['a', null, 0], ['b', 'a', 0], ['c', 'a', 1], ['d', 'c', 1], ['e', 'd', 1]]) // prettier-ignore
+      { id: 'c', number: 3, from: 'a' },
+      { id: 'a', number: 1 },
+      { id: 'b', number: 2 },
+      { id: 'd', number: 4, from: 'c' },
+      { id: 'e', number: 5, from: 'gone' },
+    ])
+    expect(tree.map((t) => [t.version.id, t.parent?.id ?? null, t.depth])).toEqual([
+      ['a', null, 0],
+      ['b', 'a', 0],
+      ['c', 'a', 1],
+      ['d', 'c', 1],
+      ['e', 'd', 1],
+    ])
   })
   it('is told line by line', () => {
     const name = (id: string) => id.replaceAll('-', ' ')
     expect(difference(serum, at(6)).map((c) => sayChange(c, name))).toContain('Mandelic acid 4.00 % → 6.00 %')
     const without = applyEdit(serum, { type: 'remove-line', at: { phase: acid, line } })
-    expect(difference(serum, without).map((c) => sayChange(c, name))).toContain('Mandelic acid taken out, was 4.00 %') // prettier-ignore
+    expect(difference(serum, without).map((c) => sayChange(c, name))).toContain(
+      'Mandelic acid taken out, was 4.00 %',
+    )
     expect(difference(without, serum).map((c) => sayChange(c, name))).toContain('Mandelic acid added, 4.00 %')
   })
 })
@@ -125,9 +137,18 @@ describe('versions on the screen', () => {
   })
   it('take down why and what came of it, and lead to trial and batch', async () => {
     const form = mounted(StoryForm, {
-      version: { id: 'v2', formulaId: 'f', number: 2, name: '', savedAt: AT, formula: serum, trialId: 't1', batchId: 'b1' },
+      version: {
+        id: 'v2',
+        formulaId: 'f',
+        number: 2,
+        name: '',
+        savedAt: AT,
+        formula: serum,
+        trialId: 't1',
+        batchId: 'b1',
+      },
       parent: { number: 1 },
-    }) // prettier-ignore
+    })
     expect(form.text()).toContain('Why 2 after 1')
     await form.find('#version-reason').setValue(' less wax ')
     await form.find('#version-reason').trigger('change')
@@ -178,8 +199,14 @@ describe('what a batch fills', () => {
     const batches = useBatches()
     batches.ready = true
     batches.heads = [
-      { id: 'b', status: 'finished', startedAt: AT, formulaId: null, taught: { evaporatedPercent: 3, vesselGrams: 182 } },
-    ] as unknown as BatchHead[] // prettier-ignore
+      {
+        id: 'b',
+        status: 'finished',
+        startedAt: AT,
+        formulaId: null,
+        taught: { evaporatedPercent: 3, vesselGrams: 182 },
+      },
+    ] as unknown as BatchHead[]
     const learned = useLearned()
     expect(learned.nearest('evaporation', null, 182.4)).toBe('@182.4')
     expect(learned.nearest('evaporation', null, 240)).toBeNull()

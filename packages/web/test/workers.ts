@@ -18,10 +18,15 @@ vi.mock('comlink', () => ({
   proxy: (it: unknown) => it,
   transfer: (it: unknown) => it,
   wrap: (worker: { api: Promise<Record<string, (...args: unknown[]) => unknown>> }) =>
-    new Proxy({}, {
-      get: (_, name: string) =>
-        name === 'then' ? undefined : async (...args: unknown[]) => copied(await (await worker.api)[name]!(...args.map(copied))),
-    }), // prettier-ignore
+    new Proxy(
+      {},
+      {
+        get: (_, name: string) =>
+          name === 'then'
+            ? undefined
+            : async (...args: unknown[]) => copied(await (await worker.api)[name]!(...args.map(copied))),
+      },
+    ),
 }))
 const loaded = new Map<string, Promise<unknown>>()
 class PageWorker {

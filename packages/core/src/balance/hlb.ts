@@ -50,7 +50,10 @@ export function meetHlb(a: Assessment, start: Start, wishesFor: (hlb: number) =>
   }
   if (settled() || !low.best || !high.best) return found!
   // The least change jumps from one set of oils to another at this figure: both are least, and so is what lies between.
-  return { list: wishesFor(hlb), best: between(low.best, high.best, (percents) => (wantedHlb(a.lines, percents) ?? hlb) > hlb) } // prettier-ignore
+  return {
+    list: wishesFor(hlb),
+    best: between(low.best, high.best, (percents) => (wantedHlb(a.lines, percents) ?? hlb) > hlb),
+  }
 }
 
 /** The mixture of two answers at which a condition that holds for the first and not for the second turns over. */

@@ -45,9 +45,31 @@ export function programOf(start: Start, wishes: readonly Wish[], gives: Readonly
   const rows: Row[] = []
   start.percents.forEach((p, i) => {
     const scale = start.scales[i]!
-    rows.push({ terms: [[i, 1], [n + i, -scale]], lower: -Infinity, upper: p }) // prettier-ignore
-    rows.push({ terms: [[i, 1], [n + i, scale]], lower: p, upper: Infinity }) // prettier-ignore
-    if (i !== start.fill) rows.push({ terms: [[n + i, 1], [largest, -1]], lower: -Infinity, upper: 0 }) // prettier-ignore
+    rows.push({
+      terms: [
+        [i, 1],
+        [n + i, -scale],
+      ],
+      lower: -Infinity,
+      upper: p,
+    })
+    rows.push({
+      terms: [
+        [i, 1],
+        [n + i, scale],
+      ],
+      lower: p,
+      upper: Infinity,
+    })
+    if (i !== start.fill)
+      rows.push({
+        terms: [
+          [n + i, 1],
+          [largest, -1],
+        ],
+        lower: -Infinity,
+        upper: 0,
+      })
   })
   const shortfalls: { variable: number; unit: number }[] = []
   for (const wish of wishes)

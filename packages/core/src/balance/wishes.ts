@@ -93,7 +93,12 @@ const linesThat = (a: Assessment, fits: (line: Assessment['lines'][number]) => b
   a.lines.flatMap((line, i) => (fits(line) ? [i] : []))
 const each = (lines: readonly number[]) => lines.map((i) => [i, 1] as const)
 /** A wish of one row. */
-const asRow = (id: Wish['id'], says: string, row: Wish['rows'][number]): Wish => ({ id, says, rows: [row], fixed: NONE }) // prettier-ignore
+const asRow = (id: Wish['id'], says: string, row: Wish['rows'][number]): Wish => ({
+  id,
+  says,
+  rows: [row],
+  fixed: NONE,
+})
 /** A wish that lines stay as they are; none where there is no such line. */
 const asHeld = (id: Wish['id'], says: (n: number) => string, lines: readonly number[]): Wish | null =>
   lines.length > 0 ? { id, says: says(lines.length), rows: [], fixed: new Set(lines) } : null
@@ -101,7 +106,13 @@ const asHeld = (id: Wish['id'], says: (n: number) => string, lines: readonly num
 /** Each wish in the order in which it is told; null where it was not made. */
 const MAKERS: readonly ((context: WishContext) => Wish | null)[] = [
   ({ a }) =>
-    asRow('total', 'a total of 100 %', { terms: each(linesThat(a, () => true)), lower: 100, upper: 100, unit: 0.01, about: 'total' }), // prettier-ignore
+    asRow('total', 'a total of 100 %', {
+      terms: each(linesThat(a, () => true)),
+      lower: 100,
+      upper: 100,
+      unit: 0.01,
+      about: 'total',
+    }),
   ({ a, wishes: { oilPhasePercent: x } }) =>
     x === undefined
       ? null
@@ -115,7 +126,12 @@ const MAKERS: readonly ((context: WishContext) => Wish | null)[] = [
   ({ a, wishes, hlb }) => (wishes.hlb && hlb !== null ? hlbWish(a, hlb) : null),
   (context) =>
     context.wishes.ranges
-      ? { id: 'ranges', says: 'every material in its range', rows: [...rangeRows(context), ...capRows(context.a)], fixed: NONE } // prettier-ignore
+      ? {
+          id: 'ranges',
+          says: 'every material in its range',
+          rows: [...rangeRows(context), ...capRows(context.a)],
+          fixed: NONE,
+        }
       : null,
   ({ a, wishes: { costMost }, priceOf }) =>
     costMost === undefined
@@ -142,7 +158,11 @@ const MAKERS: readonly ((context: WishContext) => Wish | null)[] = [
         }),
   ({ a, wishes }) =>
     wishes.keepActives
-      ? asHeld('actives', () => 'actives, preservatives and scent as they are', linesThat(a, (l) => isChosen(l.material) && l.given && !l.fill)) // prettier-ignore
+      ? asHeld(
+          'actives',
+          () => 'actives, preservatives and scent as they are',
+          linesThat(a, (l) => isChosen(l.material) && l.given && !l.fill),
+        )
       : null,
   ({ a, wishes }) =>
     asHeld(

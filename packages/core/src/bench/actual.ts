@@ -75,8 +75,14 @@ export function actualFormula(s: BatchState, which: 'now' | 'whole' = 'whole'): 
     }
     return phases.filter((p) => p.lines.length > 0)
   }
-  const before = pick((i) => !late.has(i), loose.filter((d) => !lateDose(d))) // prettier-ignore
-  const after = pick((i) => late.has(i), loose.filter(lateDose)).map((p) => ({ ...p, name: `${p.name}, after the reading` })) // prettier-ignore
+  const before = pick(
+    (i) => !late.has(i),
+    loose.filter((d) => !lateDose(d)),
+  )
+  const after = pick((i) => late.has(i), loose.filter(lateDose)).map((p) => ({
+    ...p,
+    name: `${p.name}, after the reading`,
+  }))
   const { readings: _r, additions: _a, portion: _p, method: _m, ...rest } = source
   return {
     ...rest,

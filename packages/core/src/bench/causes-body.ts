@@ -61,7 +61,12 @@ export const BODY: Record<Extract<Symptom, 'thin-after-acid' | 'thin' | 'thick'>
         when: (e) => {
           const short = [...waxes(e), ...gums(e)].filter((l) => e.off(l) < -3)
           return short.length > 0
-            ? { weight: 8, because: short.map((l) => `${l.label} is ${sayNumber(-e.off(l), 0)} % under its weight.`).join(' ') } // prettier-ignore
+            ? {
+                weight: 8,
+                because: short
+                  .map((l) => `${l.label} is ${sayNumber(-e.off(l), 0)} % under its weight.`)
+                  .join(' '),
+              }
             : null
         },
         test: 'Look at the weights of this batch beside the plan.',
@@ -78,7 +83,10 @@ export const BODY: Record<Extract<Symptom, 'thin-after-acid' | 'thin' | 'thick'>
         title: 'Water has left it',
         when: (e) =>
           e.state.evaporated > e.state.putBack + 0.005 * e.massGrams
-            ? { weight: 9, because: `${sayNumber(e.state.evaporated - e.state.putBack, 1)} g left and were not put back.` } // prettier-ignore
+            ? {
+                weight: 9,
+                because: `${sayNumber(e.state.evaporated - e.state.putBack, 1)} g left and were not put back.`,
+              }
             : e.heated && e.state.masses.length === 0
               ? { weight: 5, because: 'It was heated and not weighed since.' }
               : null,
@@ -90,7 +98,10 @@ export const BODY: Record<Extract<Symptom, 'thin-after-acid' | 'thin' | 'thick'>
         when: (e) => {
           const much = [...waxes(e), ...gums(e)].filter((l) => e.off(l) > 5)
           return much.length > 0
-            ? { weight: 8, because: much.map((l) => `${l.label} is ${sayNumber(e.off(l), 0)} % over.`).join(' ') } // prettier-ignore
+            ? {
+                weight: 8,
+                because: much.map((l) => `${l.label} is ${sayNumber(e.off(l), 0)} % over.`).join(' '),
+              }
             : null
         },
         test: 'Look at the weights of this batch beside the plan.',

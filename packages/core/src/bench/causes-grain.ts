@@ -29,7 +29,13 @@ export const GRAIN: Record<Extract<Symptom, 'grainy' | 'lumps' | 'crystals'>, Ca
     causes: [
       {
         title: 'A butter or wax set in crystals',
-        when: (e) => (waxes(e).length > 0 ? { weight: 7, because: `${names(waxes(e))} ${waxes(e).length > 1 ? 'are' : 'is'} in it. ${warm(e)}` } : null), // prettier-ignore
+        when: (e) =>
+          waxes(e).length > 0
+            ? {
+                weight: 7,
+                because: `${names(waxes(e))} ${waxes(e).length > 1 ? 'are' : 'is'} in it. ${warm(e)}`,
+              }
+            : null,
         test: 'Rub a grain between the fingers: it melts.',
         moves: () => [
           'Warm all of it until it is clear or smooth (70 °C for an emulsion) and hold ten minutes.',
@@ -41,13 +47,22 @@ export const GRAIN: Record<Extract<Symptom, 'grainy' | 'lumps' | 'crystals'>, Ca
         when: (e) => {
           const solids = e.state.plan.a.solubility.filter((s) => s.verdict === 'solid')
           return solids.length > 0
-            ? { weight: 8, because: `More of it is in than stays dissolved here: ${listWords(solids.map((s) => s.key.replaceAll('-', ' ')))}.` } // prettier-ignore
+            ? {
+                weight: 8,
+                because: `More of it is in than stays dissolved here: ${listWords(solids.map((s) => s.key.replaceAll('-', ' ')))}.`,
+              }
             : e.has(kind('active')).length > 0
-              ? { weight: 3, because: `${names(e.has(kind('active')))} ${e.has(kind('active')).length > 1 ? 'are' : 'is'} in it.` } // prettier-ignore
+              ? {
+                  weight: 3,
+                  because: `${names(e.has(kind('active')))} ${e.has(kind('active')).length > 1 ? 'are' : 'is'} in it.`,
+                }
               : null
         },
         test: 'Rub a grain between the fingers: it stays hard.',
-        moves: () => ['Warm a spoonful to 50 °C: if the grains go, warm the batch gently, unless an active forbids it.', 'Otherwise sieve it, and next time dissolve that material first.'], // prettier-ignore
+        moves: () => [
+          'Warm a spoonful to 50 °C: if the grains go, warm the batch gently, unless an active forbids it.',
+          'Otherwise sieve it, and next time dissolve that material first.',
+        ],
       },
       {
         title: 'The emulsifier did not melt whole',

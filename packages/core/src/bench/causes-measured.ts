@@ -40,7 +40,10 @@ export const MEASURED: Record<Extract<Symptom, 'colour' | 'smell' | 'ph-stuck' |
       },
       {
         title: 'The pH changed a plant colour',
-        when: (e) => (e.has(kind('extract')).length > 0 && e.state.doses.length > 0 ? { weight: 4, because: 'An adjuster was added.' } : null), // prettier-ignore
+        when: (e) =>
+          e.has(kind('extract')).length > 0 && e.state.doses.length > 0
+            ? { weight: 4, because: 'An adjuster was added.' }
+            : null,
         test: 'A drop of acid in a spoonful turns it back.',
         moves: () => ['Harmless where the pH is right.'],
       },
@@ -76,7 +79,10 @@ export const MEASURED: Record<Extract<Symptom, 'colour' | 'smell' | 'ph-stuck' |
       },
       {
         title: 'Microbes grew in something that was made ahead',
-        when: (e) => (e.state.plan.steps.some((s) => s.ahead !== null) ? { weight: 5, because: 'A part of it was made ahead.' } : null), // prettier-ignore
+        when: (e) =>
+          e.state.plan.steps.some((s) => s.ahead !== null)
+            ? { weight: 5, because: 'A part of it was made ahead.' }
+            : null,
         test: 'Smell that stock alone.',
         moves: () => ['Throw it away, all of it. Do not heat it to save it.'],
       },
@@ -96,7 +102,10 @@ export const MEASURED: Record<Extract<Symptom, 'colour' | 'smell' | 'ph-stuck' |
             : null
         },
         test: 'The same dose again moves it as little as the last.',
-        moves: () => ['It needs more, not something else: weigh doses instead of drops, at 10 % or more.', 'The reckoning from two readings says how much.'], // prettier-ignore
+        moves: () => [
+          'It needs more, not something else: weigh doses instead of drops, at 10 % or more.',
+          'The reckoning from two readings says how much.',
+        ],
       },
       {
         title: 'The probe is slow or dirty',
@@ -105,7 +114,10 @@ export const MEASURED: Record<Extract<Symptom, 'colour' | 'smell' | 'ph-stuck' |
             ? { weight: 5, because: 'Fat coats a probe.' }
             : null,
         test: 'Read a buffer of pH 7: it should show it within half a minute.',
-        moves: () => ['Rinse, clean with a drop of dish soap, rinse, set it again with its buffers.', 'Measure 10 % in distilled water instead of the cream itself.'], // prettier-ignore
+        moves: () => [
+          'Rinse, clean with a drop of dish soap, rinse, set it again with its buffers.',
+          'Measure 10 % in distilled water instead of the cream itself.',
+        ],
       },
       {
         title: 'The dose has not spread yet',
@@ -115,7 +127,10 @@ export const MEASURED: Record<Extract<Symptom, 'colour' | 'smell' | 'ph-stuck' |
       },
       {
         title: 'The strip cannot tell',
-        when: (e) => (e.state.readings.at(-1)?.method === 'strip' ? { weight: 7, because: 'A strip is read to half a unit.' } : null), // prettier-ignore
+        when: (e) =>
+          e.state.readings.at(-1)?.method === 'strip'
+            ? { weight: 7, because: 'A strip is read to half a unit.' }
+            : null,
         test: 'Two strips side by side.',
         moves: () => ['Use a strip of a narrow range, or a meter.'],
       },

@@ -48,7 +48,10 @@ export const CAUSES: Record<Symptom, CauseList> = {
       },
       {
         title: 'The pouring turned the wrong way round',
-        when: (e) => (e.state.plan.a.emulsion?.type === 'water-in-oil' ? { weight: 7, because: 'Water in oil forgives no hurry.' } : null), // prettier-ignore
+        when: (e) =>
+          e.state.plan.a.emulsion?.type === 'water-in-oil'
+            ? { weight: 7, because: 'Water in oil forgives no hurry.' }
+            : null,
         test: 'A drop in water spreads: oil in water. A drop floats as a bead: water in oil.',
         moves: () => [
           'Warm a third of it in a clean beaker, blending, and pour the rest in as a thin stream.',
@@ -67,7 +70,10 @@ export const CAUSES: Record<Symptom, CauseList> = {
         title: 'The blender drew air',
         when: always(5),
         test: 'Tap the beaker on the table: large bubbles rise.',
-        moves: () => ['Hold the head below the surface, on the slant, and stop it before you lift it.', 'Let it stand an hour; stir slowly; fill from below.'], // prettier-ignore
+        moves: () => [
+          'Hold the head below the surface, on the slant, and stop it before you lift it.',
+          'Let it stand an hour; stir slowly; fill from below.',
+        ],
       },
       {
         title: 'It set before the air could rise',
@@ -90,7 +96,10 @@ export const CAUSES: Record<Symptom, CauseList> = {
 
 /** Looks that only seem wrong. */
 export const HARMLESS: Partial<Record<Symptom, (e: Evidence) => string | null>> = {
-  thin: (e) => (hot(e) ? `Thin while hot is as it should be: it was ${sayNumber(e.celsius!, 1)} °C. Judge it cold, tomorrow.` : null), // prettier-ignore
+  thin: (e) =>
+    hot(e)
+      ? `Thin while hot is as it should be: it was ${sayNumber(e.celsius!, 1)} °C. Judge it cold, tomorrow.`
+      : null,
   'thin-after-acid': (e) => (hot(e) ? 'It is also still hot, and thin for that. Judge it cold.' : null),
   lumps: (e) => {
     const h = e.has(kind('hyaluronate'))

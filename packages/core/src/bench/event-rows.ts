@@ -184,7 +184,17 @@ export const eventTable = (s: BatchState): (string | number | undefined)[][] => 
   ['No.', 'Time', 'Step', 'What', 'Material', 'Value', 'Unit', 'Detail', 'Taken back'],
   ...s.events.map((e) => {
     const r = eventRow(s, e)
-    return [r.n, r.at, r.step, r.what, r.material, r.value ?? undefined, r.unit, r.detail, r.undone ? 'yes' : ''] // prettier-ignore
+    return [
+      r.n,
+      r.at,
+      r.step,
+      r.what,
+      r.material,
+      r.value ?? undefined,
+      r.unit,
+      r.detail,
+      r.undone ? 'yes' : '',
+    ]
   }),
 ]
 

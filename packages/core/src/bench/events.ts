@@ -185,7 +185,9 @@ export type BenchEvent = z.infer<typeof BenchEvent>
 export function eventFault(event: unknown): string | null {
   const parsed = BenchEvent.safeParse(event)
   const issue = parsed.success ? null : parsed.error.issues[0]
-  return issue ? `This cannot be entered: ${fieldName(issue.path)} ${issue.message.replace(/^[A-Z]/, (c) => c.toLowerCase())}.` : null // prettier-ignore
+  return issue
+    ? `This cannot be entered: ${fieldName(issue.path)} ${issue.message.replace(/^[A-Z]/, (c) => c.toLowerCase())}.`
+    : null
 }
 
 export type EventOf<T extends Happening['type']> = BenchEvent & Extract<Happening, { type: T }>

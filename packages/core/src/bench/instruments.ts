@@ -105,7 +105,9 @@ export class Follower {
       this.recent = []
       return 'fault'
     }
-    this.recent = [...this.recent, { value: read.value, at }].filter((r) => at - r.at <= SETTLE_MS[this.kind] * 1.5).slice(-200) // prettier-ignore
+    this.recent = [...this.recent, { value: read.value, at }]
+      .filter((r) => at - r.at <= SETTLE_MS[this.kind] * 1.5)
+      .slice(-200)
     return { value: read.value, steady: read.steady ?? this.settled(at), at }
   }
 

@@ -92,8 +92,16 @@ export function headOfFile(
  * (`HF-1126`, `HF-1126-2`). `day` as `2026-11-26`.
  */
 export function batchCode(name: string, day: string, taken: readonly string[]): string {
-  const words = name.normalize('NFKD').replace(/[^\p{L}\p{N} ]/gu, '').split(/\s+/).filter(Boolean) // prettier-ignore
-  const initials = words.slice(0, 2).map((w) => w[0]!.toUpperCase()).join('') || 'B' // prettier-ignore
+  const words = name
+    .normalize('NFKD')
+    .replace(/[^\p{L}\p{N} ]/gu, '')
+    .split(/\s+/)
+    .filter(Boolean)
+  const initials =
+    words
+      .slice(0, 2)
+      .map((w) => w[0]!.toUpperCase())
+      .join('') || 'B'
   const stem = `${initials}-${day.slice(5, 7)}${day.slice(8, 10)}`
   const used = new Set(taken.map((c) => c.toUpperCase()))
   if (!used.has(stem)) return stem
@@ -151,7 +159,9 @@ export function deviations(s: BatchState): { n: number; text: string }[] {
         )
       case 'dose':
         return s.doses.some((x) => x.n === e.n && x.line === null)
-          ? say(`${formatGrams(e.grams, d)} ${adjusterAsWeighed(e, a.catalogue)} added, which the formula does not name.`) // prettier-ignore
+          ? say(
+              `${formatGrams(e.grams, d)} ${adjusterAsWeighed(e, a.catalogue)} added, which the formula does not name.`,
+            )
           : []
       case 'pause':
         return say(`Paused${e.reason ? `: ${e.reason}` : ''}.`)

@@ -137,7 +137,10 @@ export function pourRemedies(s: BatchState, index: number, catalogue?: Catalogue
   const list = [accept, takeOut, all, ...(scalePhase ? [scalePhase] : []), discard]
   const harm = (r: PourRemedy) =>
     r.findings.reduce((sum, f) => sum + (f.severity === 'stop' ? 100 : 10), 0) + HARM[r.id](factor)
-  return list.map((r) => ({ r, harm: harm(r) })).sort((x, y) => x.harm - y.harm).map(({ r }) => r) // prettier-ignore
+  return list
+    .map((r) => ({ r, harm: harm(r) }))
+    .sort((x, y) => x.harm - y.harm)
+    .map(({ r }) => r)
 }
 
 /** What each costs beside its findings; judgement, in the order of common practice. */

@@ -54,7 +54,14 @@ export class SimBench {
   constructor(formula: Formula, settings: Partial<SimSettings> = {}, catalogue?: Catalogue) {
     this.formula = formula
     this.catalogue = catalogue
-    this.settings = { seed: 1, speed: 1, resolution: formula.scaleResolutionGrams ?? 0.01, capacity: 2000, room: ROOM_C, ...settings } // prettier-ignore
+    this.settings = {
+      seed: 1,
+      speed: 1,
+      resolution: formula.scaleResolutionGrams ?? 0.01,
+      capacity: 2000,
+      room: ROOM_C,
+      ...settings,
+    }
     this.state = this.settings.seed | 0
     this.sensor = this.settings.room
     const a = assess(formula, catalogue)
@@ -116,7 +123,9 @@ export class SimBench {
     const around = this.thermometerIn === null ? this.settings.room : this.vessel(this.thermometerIn).celsius
     this.sensor = around + (this.sensor - around) * Math.exp(-simulated / THERMOMETER_TAU - dt)
     const ph = this.probeIn === null ? null : this.phOf(this.vessel(this.probeIn))
-    if (ph !== null) this.probe = ph + (this.probe - ph) * Math.exp(-(dt * Math.min(20, Math.max(1, this.settings.speed))) / PROBE_TAU) // prettier-ignore
+    if (ph !== null)
+      this.probe =
+        ph + (this.probe - ph) * Math.exp(-(dt * Math.min(20, Math.max(1, this.settings.speed))) / PROBE_TAU)
   }
 
   private heat(v: SimVessel, dt: number) {

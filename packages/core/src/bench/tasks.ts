@@ -33,9 +33,10 @@ export function weighedIn(state: Pick<BatchState, 'events' | 'undone'>, step: st
 
 /** Parts of a line that belong to other steps: what they take in all, and what of it is weighed. */
 function elsewhere(state: BatchState, step: BenchStep, line: number) {
-  const parts = state.plan.steps.flatMap(
-    (s) =>
-    s.key === step.key ? [] : s.lines.flatMap((l) => (l.line === line && l.grams !== null ? [{ key: s.key, grams: l.grams }] : [])), // prettier-ignore
+  const parts = state.plan.steps.flatMap((s) =>
+    s.key === step.key
+      ? []
+      : s.lines.flatMap((l) => (l.line === line && l.grams !== null ? [{ key: s.key, grams: l.grams }] : [])),
   )
   return {
     wanted: parts.reduce((sum, p) => sum + p.grams, 0),
@@ -53,7 +54,20 @@ export function tasksOf(state: BatchState, step: BenchStep): WeighTask[] {
       const weighed = weighedIn(state, step.key, line)
       const left = round(Math.max(0, target - weighed))
       const done = left <= target * 0.1
-      return [{ line, part: true, target, left, leftLow: left * 0.9, leftHigh: left * 1.1, weighed, done, over: false, accepted: false }] // prettier-ignore
+      return [
+        {
+          line,
+          part: true,
+          target,
+          left,
+          leftLow: left * 0.9,
+          leftHigh: left * 1.1,
+          weighed,
+          done,
+          over: false,
+          accepted: false,
+        },
+      ]
     }
     const other = elsewhere(state, step, line)
     const target = round(Math.max(0, l.target - other.wanted))

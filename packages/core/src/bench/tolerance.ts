@@ -64,7 +64,10 @@ export function toleranceOf(
   return {
     importance,
     low: Math.max(0, atResolution(target - counts * resolution, resolution)),
-    high: target <= capGrams ? Math.max(atResolution(target, resolution), Math.min(high, atResolution(capped, resolution))) : high, // prettier-ignore
+    high:
+      target <= capGrams
+        ? Math.max(atResolution(target, resolution), Math.min(high, atResolution(capped, resolution)))
+        : high,
     errorPercent: weighingErrorPercent(target, resolution, repeatability),
   }
 }

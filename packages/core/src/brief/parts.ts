@@ -45,19 +45,39 @@ export function addHumectants(palette: Palette, draft: BriefDraft, turn: number)
   const percent = brief.product.kind === 'toner' ? 3 : (m.usage?.typical ?? 3)
   const slurry = (draft.lines.get('premix')?.length ?? 0) > 0
   draft.add(slurry ? 'premix' : 'water', m, percent)
-  draft.say('humectant', m, percent, `holds water${m.feel?.includes('light') ? ' and does not stick' : ''}${slurry ? '; wets the gum first' : ''}`, list.filter((x) => x !== m)) // prettier-ignore
+  draft.say(
+    'humectant',
+    m,
+    percent,
+    `holds water${m.feel?.includes('light') ? ' and does not stick' : ''}${slurry ? '; wets the gum first' : ''}`,
+    list.filter((x) => x !== m),
+  )
 }
 
 export function addHelp(palette: Palette, draft: BriefDraft, turn: number) {
   const { need } = palette.brief
   if (need === 'none') return
-  const list = palette.find(HELPS[need]).filter((m) => !draft.has(m.id) && !palette.brief.actives.some((x) => x.material === m.id)) // prettier-ignore
-  const ranked = rankIn(palette, draft, list, (m) => ({ role: roleFor(m, draft.hot), percent: m.usage?.typical ?? 1 }), (m) => 3 - HELPS[need].indexOf(m.id)).filter((r) => r.burden < 30) // prettier-ignore
+  const list = palette
+    .find(HELPS[need])
+    .filter((m) => !draft.has(m.id) && !palette.brief.actives.some((x) => x.material === m.id))
+  const ranked = rankIn(
+    palette,
+    draft,
+    list,
+    (m) => ({ role: roleFor(m, draft.hot), percent: m.usage?.typical ?? 1 }),
+    (m) => 3 - HELPS[need].indexOf(m.id),
+  ).filter((r) => r.burden < 30)
   const take = palette.wants('low-budget') ? 1 : 2
   const chosen = ranked.slice(turn % 2, (turn % 2) + take)
   for (const r of chosen.length > 0 ? chosen : ranked.slice(0, take)) {
     draft.add(r.role, r.material, r.percent)
-    draft.say('for the need', r.material, r.percent, `usual for ${NEED_WORDS[need]}`, ranked.map((x) => x.material).filter((m) => !draft.has(m.id))) // prettier-ignore
+    draft.say(
+      'for the need',
+      r.material,
+      r.percent,
+      `usual for ${NEED_WORDS[need]}`,
+      ranked.map((x) => x.material).filter((m) => !draft.has(m.id)),
+    )
   }
   if (ranked.length === 0) draft.misses.push(`Nothing for ${NEED_WORDS[need]} is allowed here.`)
 }
@@ -67,7 +87,13 @@ export function addChelator(palette: Palette, draft: BriefDraft) {
   const best = rankIn(palette, draft, list, (m) => ({ role: 'water', percent: m.usage?.typical ?? 0.2 }))[0]
   if (!best) return
   draft.add('water', best.material, best.percent)
-  draft.say('chelator', best.material, best.percent, 'binds metals that spoil oils, colour and preservative', list.filter((m) => m !== best.material)) // prettier-ignore
+  draft.say(
+    'chelator',
+    best.material,
+    best.percent,
+    'binds metals that spoil oils, colour and preservative',
+    list.filter((m) => m !== best.material),
+  )
 }
 
 export function addAntioxidant(palette: Palette, draft: BriefDraft) {

@@ -124,7 +124,8 @@ function processOf(old: Material, m: Material, line: AssessedLine, percent: numb
     notes.push(`goes in below ${sayNumber(m.heatMaxC)} °C`)
   if (m.slurry && !old.slurry)
     notes.push(`wet it in ${sayNumber(m.slurry.parts)} parts of ${m.slurry.in} first`)
-  if (m.ph && (!old.ph || m.ph.min > old.ph.min + 0.3 || m.ph.max < old.ph.max - 0.3)) notes.push(`wants pH ${formatRange(m.ph)}`) // prettier-ignore
+  if (m.ph && (!old.ph || m.ph.min > old.ph.min + 0.3 || m.ph.max < old.ph.max - 0.3))
+    notes.push(`wants pH ${formatRange(m.ph)}`)
   if (m.oxidation === 'fast' && old.oxidation !== 'fast')
     notes.push('turns rancid sooner: add an antioxidant')
   if (m.hydrationHours && m.hydrationHours.max >= 2 && (old.hydrationHours?.max ?? 0) < m.hydrationHours.max)

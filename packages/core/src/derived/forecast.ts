@@ -28,7 +28,10 @@ export function forecastOf(derived: Derived, priceOf: PriceOf): Forecast {
   const cost = costByPrices(a, priceOf)
   return {
     ph: p ? { low: p.low, likely: p.value, high: p.high } : null,
-    hlb: a.emulsion?.requiredHlb != null && a.emulsion.hlbApplies ? { wanted: a.emulsion.requiredHlb, offered: a.emulsion.offeredHlb } : null, // prettier-ignore
+    hlb:
+      a.emulsion?.requiredHlb != null && a.emulsion.hlbApplies
+        ? { wanted: a.emulsion.requiredHlb, offered: a.emulsion.offeredHlb }
+        : null,
     body: expectedBody(a)?.tomorrow ?? null,
     frost: coldAndWarm(a)?.freezing ?? null,
     cost: cost.unpricedPercent > 0 ? null : cost.per100Grams,
@@ -48,8 +51,25 @@ export function forecastWords(f: Forecast): { what: string; words: string }[] {
   const n = (v: number) => formatNumber(v, 1)
   return [
     { what: 'pH', words: f.ph ? `${n(f.ph.likely)} (${n(f.ph.low)} to ${n(f.ph.high)})` : 'cannot be told' },
-    ...(f.hlb ? [{ what: 'HLB', words: `${f.hlb.offered === null ? 'not told' : n(f.hlb.offered)}, the oils want ${n(f.hlb.wanted)}` }] : []), // prettier-ignore
-    ...(f.body ? [{ what: 'Body', words: f.body.low === f.body.high ? f.body.likely : `${f.body.likely} (${f.body.low} to ${f.body.high})` }] : []), // prettier-ignore
+    ...(f.hlb
+      ? [
+          {
+            what: 'HLB',
+            words: `${f.hlb.offered === null ? 'not told' : n(f.hlb.offered)}, the oils want ${n(f.hlb.wanted)}`,
+          },
+        ]
+      : []),
+    ...(f.body
+      ? [
+          {
+            what: 'Body',
+            words:
+              f.body.low === f.body.high
+                ? f.body.likely
+                : `${f.body.likely} (${f.body.low} to ${f.body.high})`,
+          },
+        ]
+      : []),
     ...(f.frost ? [{ what: 'Frost', words: FROST[f.frost.verdict] }] : []),
     { what: '100 g', words: f.cost === null ? 'a price is missing' : sayMoney(f.cost) },
   ]

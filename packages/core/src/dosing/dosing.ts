@@ -57,14 +57,22 @@ const plannedOf = (formula: Assessment) =>
  * went in last, then what the formula plans that goes the right way, then the usual one. `asPlanned` is the formula
  * where `a` is only what is already in the vessel.
  */
-export function dosingOf(a: Assessment, stand: PhStand, choice: DoseChoice, asPlanned: Assessment = a): Dosing {
+export function dosingOf(
+  a: Assessment,
+  stand: PhStand,
+  choice: DoseChoice,
+  asPlanned: Assessment = a,
+): Dosing {
   const target = aimPh(asPlanned)
   const last = a.formula.additions?.filter((x) => !x.inFormula).at(-1)
   const lastKey = last ? adjusterKey(last.material) : null
   const way = target && stand.now && (target.min + target.max) / 2 < stand.now.value ? 'down' : 'up'
   const planned = plannedOf(asPlanned)
   const adjuster =
-    choice.adjuster ?? lastKey ?? planned.find((p) => adjusterOf(p.key)?.direction === way)?.key ?? USUAL_ADJUSTER[way]
+    choice.adjuster ??
+    lastKey ??
+    planned.find((p) => adjusterOf(p.key)?.direction === way)?.key ??
+    USUAL_ADJUSTER[way]
   const usualPercent =
     (last && lastKey === adjuster ? last.strengthPercent : null) ??
     planned.find((p) => p.key === adjuster)?.strengthPercent ??
@@ -93,7 +101,7 @@ export function dosingOf(a: Assessment, stand: PhStand, choice: DoseChoice, asPl
     planned: plan,
     plan: plan && 'plan' in plan ? plan.plan : null,
   }
-} // prettier-ignore
+}
 
 function strengthOf(adjuster: string, text: string | null, usual: number): Dosing['strength'] {
   if (text === null) return { value: usual }
@@ -155,6 +163,7 @@ export const ADJUSTER_GROUPS = (['up', 'down'] as const).map((way) => ({
 export function handling(adjuster: string): { strong: string; then: string } | null {
   const hazard = adjusterOf(adjuster)?.hazard
   if (hazard === 'lye') return { strong: 'Lye burns.', then: `Gloves and goggles. ${LYE_ORDER}` }
-  if (hazard === 'acid') return { strong: 'Acids sting.', then: 'Goggles; acid into water, a little at a time.' }
+  if (hazard === 'acid')
+    return { strong: 'Acids sting.', then: 'Goggles; acid into water, a little at a time.' }
   return null
-} // prettier-ignore
+}

@@ -43,7 +43,12 @@ const NEUTRALISED = 5
 /** Whether a gum or polymer gives its body here: neutralised, in its pH, and not salted out; 0, a half, or 1. */
 function gelShare(a: Assessment, { material: m }: Known): number {
   const ph = a.workingPh
-  if (hasTrait(m, 'needs-neutralising') && (ph ?? 0) < NEUTRALISED && carriersOf(a, (x) => hasTrait(x, 'neutralises')).length === 0) return 0 // prettier-ignore
+  if (
+    hasTrait(m, 'needs-neutralising') &&
+    (ph ?? 0) < NEUTRALISED &&
+    carriersOf(a, (x) => hasTrait(x, 'neutralises')).length === 0
+  )
+    return 0
   if (m.ph?.grade === 'holds' && ph !== null && (ph < m.ph.min - GEL_ROOM || ph > m.ph.max + GEL_ROOM))
     return 0
   if (m.saltStoodPercent === undefined) return 1
@@ -88,12 +93,21 @@ export function expectedBody(a: Assessment): ExpectedBody | null {
   const rise = (network ? 0.3 : 0) + (slow ? 0.2 : 0) + (hydrates ? 0.15 : 0)
   const because = [
     { weight: 9, says: `${Number(phase.toFixed(1))} % oil phase` },
-    { weight: Math.abs(alcohol), says: alcohol > 0.15 ? 'more fatty alcohol than usual' : alcohol < -0.15 ? 'little fatty alcohol' : '' },
-    { weight: Math.abs(thickened), says: gum > 0 ? 'a gum in the water' : thickened < 0 ? 'no gum in the water' : '' },
+    {
+      weight: Math.abs(alcohol),
+      says: alcohol > 0.15 ? 'more fatty alcohol than usual' : alcohol < -0.15 ? 'little fatty alcohol' : '',
+    },
+    {
+      weight: Math.abs(thickened),
+      says: gum > 0 ? 'a gum in the water' : thickened < 0 ? 'no gum in the water' : '',
+    },
     { weight: 0.02 * solid, says: solid >= 3 ? 'butters or waxes that set' : '' },
-    { weight: 8, says: idle.length > 0 ? `${listWords(idle.map((l) => l.label))} that gives no body here` : '' },
+    {
+      weight: 8,
+      says: idle.length > 0 ? `${listWords(idle.map((l) => l.label))} that gives no body here` : '',
+    },
     { weight: rise, says: rise >= 0.3 ? 'it sets for about a day' : '' },
-  ] // prettier-ignore
+  ]
   return {
     now: spanOf(log - rise),
     tomorrow: spanOf(log),
@@ -133,28 +147,68 @@ export function coldAndWarm(a: Assessment): ColdAndWarm | null {
           ? 'Its fatty alcohols and waxes keep the shape to about 45 °C; above that it thins while warm.'
           : 'It thins while it is warm and comes back; weeks above 40 °C may let it cream.'
   if (e.type === 'water-in-oil')
-    return { freezing: { verdict: 'doubtful', why: 'Frozen drops of water break their film; salt in the water helps.' }, warmth } // prettier-ignore
+    return {
+      freezing: {
+        verdict: 'doubtful',
+        why: 'Frozen drops of water break their film; salt in the water helps.',
+      },
+      warmth,
+    }
   const polymer = e.polymericPercent > 0 && e.emulsifierPercent < 1
-  const points = (gum ? 1 : 0) + (wetting >= 4 ? 1 : 0) + (waxes >= 1 ? 1 : 0) - (e.oilPhasePercent > 30 ? 1 : 0) - (polymer ? 1 : 0) // prettier-ignore
-  const helps = [gum ? 'a gum' : '', wetting >= 4 ? `${Number(wetting.toFixed(1))} % of humectants` : '', waxes >= 1 ? 'a fatty alcohol' : ''].filter(Boolean) // prettier-ignore
-  const lacks = [gum ? '' : 'a gum', wetting >= 4 ? '' : 'humectants from 4 %', waxes >= 1 || polymer ? '' : 'a fatty alcohol'].filter(Boolean) // prettier-ignore
+  const points =
+    (gum ? 1 : 0) +
+    (wetting >= 4 ? 1 : 0) +
+    (waxes >= 1 ? 1 : 0) -
+    (e.oilPhasePercent > 30 ? 1 : 0) -
+    (polymer ? 1 : 0)
+  const helps = [
+    gum ? 'a gum' : '',
+    wetting >= 4 ? `${Number(wetting.toFixed(1))} % of humectants` : '',
+    waxes >= 1 ? 'a fatty alcohol' : '',
+  ].filter(Boolean)
+  const lacks = [
+    gum ? '' : 'a gum',
+    wetting >= 4 ? '' : 'humectants from 4 %',
+    waxes >= 1 || polymer ? '' : 'a fatty alcohol',
+  ].filter(Boolean)
   return {
     freezing:
       points >= 2
         ? { verdict: 'stands', why: `Ice pushes the drops together; ${helps.join(', ')} keep them apart.` }
         : points === 1
-          ? { verdict: 'doubtful', why: `Ice pushes the drops together. It lacks ${lacks.join(' and ') || 'room: the oil phase is large'}.` } // prettier-ignore
-          : { verdict: 'splits', why: `Ice pushes the drops together, and little keeps them apart: it lacks ${lacks.join(' and ') || 'room'}.` }, // prettier-ignore
+          ? {
+              verdict: 'doubtful',
+              why: `Ice pushes the drops together. It lacks ${lacks.join(' and ') || 'room: the oil phase is large'}.`,
+            }
+          : {
+              verdict: 'splits',
+              why: `Ice pushes the drops together, and little keeps them apart: it lacks ${lacks.join(' and ') || 'room'}.`,
+            },
     warmth,
   }
 }
 
 /** Fatty alcohol to each part of emulsifier, by system (common practice, from memory). */
 const BESIDE: readonly { test: (m: Material) => boolean; min: number; max: number; says: string }[] = [
-  { test: (m) => m.charge === 'cationic', min: 2, max: 4, says: 'Below two parts it stays thin, above five it turns grainy.' },
-  { test: (m) => m.charge === 'nonionic' && m.origin === 'synthetic', min: 0.5, max: 3, says: 'What the emulsifier cannot swell builds the network that gives body.' },
-  { test: (m) => m.emulsifier?.hlbSound !== 'yes', min: 0.25, max: 1, says: 'The layers swell with 1–2 % of it.' },
-] // prettier-ignore
+  {
+    test: (m) => m.charge === 'cationic',
+    min: 2,
+    max: 4,
+    says: 'Below two parts it stays thin, above five it turns grainy.',
+  },
+  {
+    test: (m) => m.charge === 'nonionic' && m.origin === 'synthetic',
+    min: 0.5,
+    max: 3,
+    says: 'What the emulsifier cannot swell builds the network that gives body.',
+  },
+  {
+    test: (m) => m.emulsifier?.hlbSound !== 'yes',
+    min: 0.25,
+    max: 1,
+    says: 'The layers swell with 1–2 % of it.',
+  },
+]
 
 export interface FattyBalance {
   /** Parts of fatty alcohol to one part of emulsifier. */
@@ -175,7 +229,7 @@ export function fattyBalance(a: Assessment): FattyBalance | null {
         l.material.emulsifier &&
         l.material.emulsifier.role !== 'co-emulsifier' &&
         l.material.emulsifier.role !== 'solubiliser',
-    ) // prettier-ignore
+    )
     .sort((x, y) => y.percent - x.percent)[0]?.material
   if (!main || main.emulsifier!.role === 'polymeric') return null
   const rule = main.emulsifier?.fatty ?? BESIDE.find((b) => b.test(main))

@@ -127,7 +127,11 @@ export function toBackup(value: unknown): ReadBackup {
   if (!frame.success) throw firstIssue(frame.error)
   const refused: Refused[] = []
   /** What is sound among these; the others are named by `what`. */
-  const sound = <T>(items: readonly unknown[], what: (item: unknown, i: number) => string, read: (item: unknown) => T) =>
+  const sound = <T>(
+    items: readonly unknown[],
+    what: (item: unknown, i: number) => string,
+    read: (item: unknown) => T,
+  ) =>
     items.flatMap((item, i): T[] => {
       try {
         return [read(item)]
@@ -136,7 +140,7 @@ export function toBackup(value: unknown): ReadBackup {
         refused.push({ what: what(item, i), why: error.message })
         return []
       }
-    }) // prettier-ignore
+    })
   const { savedAt, settings, ...lists } = frame.data
   const formulas = sound(
     lists.formulas,
@@ -168,7 +172,8 @@ export function toBackup(value: unknown): ReadBackup {
   )
   const circles = mixtureCircles(materials)
   for (const m of materials)
-    if (circles.has(m.id)) refused.push({ what: `Material “${m.name}”`, why: 'it contains itself by way of its parts.' }) // prettier-ignore
+    if (circles.has(m.id))
+      refused.push({ what: `Material “${m.name}”`, why: 'it contains itself by way of its parts.' })
   const backup: Backup = {
     savedAt,
     settings,
@@ -197,7 +202,14 @@ export function toBackup(value: unknown): ReadBackup {
     batches: sound(lists.batches, (b, i) => `Batch ${nameIn(b, 'batch', 'code') || i + 1}`, toBatch),
     trials: sound(lists.trials, (t, i) => `Trial ${nameIn(t, 'name') || i + 1}`, toPlannedTrial),
   }
-  const taken = formulas.length + backup.materials.length + backup.lots.length + backup.containers.length + backup.changes.length + backup.batches.length + backup.trials.length // prettier-ignore
+  const taken =
+    formulas.length +
+    backup.materials.length +
+    backup.lots.length +
+    backup.containers.length +
+    backup.changes.length +
+    backup.batches.length +
+    backup.trials.length
   if (taken === 0 && refused.length > 0)
     throw new ReadError(`Nothing in this backup can be read. ${refused[0]!.what}: ${refused[0]!.why}`)
   return { backup, refused }

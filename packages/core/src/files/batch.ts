@@ -57,9 +57,13 @@ export function toBatch(value: unknown): BatchFile {
   if (start.type !== 'start') throw new ReadError('events[0] must be the start of the batch.', 'events[0]')
   const wrong = events.findIndex((e, i) => e.n !== i)
   if (wrong >= 0)
-    throw new ReadError(`events[${wrong}].n must be ${wrong}: events are numbered in order from 0.`, `events[${wrong}].n`) // prettier-ignore
+    throw new ReadError(
+      `events[${wrong}].n must be ${wrong}: events are numbered in order from 0.`,
+      `events[${wrong}].n`,
+    )
   const again = events.findIndex((e, i) => i > 0 && e.type === 'start')
-  if (again > 0) throw new ReadError(`events[${again}] is a second start; a batch begins once.`, `events[${again}]`) // prettier-ignore
+  if (again > 0)
+    throw new ReadError(`events[${again}] is a second start; a batch begins once.`, `events[${again}]`)
   return { batch, events, photos }
 }
 

@@ -1,7 +1,14 @@
 import { withKeys } from '../formula/keys.ts'
 import { Formula } from '../shapes/formula.ts'
 import { shorten } from '../text/format.ts'
-import { firstIssue, MOST_FORMULA_CHARACTERS, parseJson, ReadError, refuseDepth, tooLongForFormula } from '../text/json.ts' // prettier-ignore
+import {
+  firstIssue,
+  MOST_FORMULA_CHARACTERS,
+  parseJson,
+  ReadError,
+  refuseDepth,
+  tooLongForFormula,
+} from '../text/json.ts'
 
 /** The newest formula file version this release reads and writes. */
 export const FORMAT_VERSION = 1

@@ -29,7 +29,10 @@ export function toTrial(value: unknown): Trial {
     if (!scale) return
     const [low, high] = scale
     if (s.value < Math.min(low, high) || s.value > Math.max(low, high))
-      throw new ReadError(`scores[${i}].value is ${s.value}; the scale of ${s.attribute} goes from ${low} to ${high}.`, `scores[${i}].value`) // prettier-ignore
+      throw new ReadError(
+        `scores[${i}].value is ${s.value}; the scale of ${s.attribute} goes from ${low} to ${high}.`,
+        `scores[${i}].value`,
+      )
   })
   trial.pairs.forEach((p, i) => {
     knows(samples, p.chosen, `pairs[${i}].chosen`, 'sample')
@@ -46,7 +49,8 @@ export function toTrial(value: unknown): Trial {
 function named(items: readonly { id: string }[], field: string): Set<string> {
   const ids = new Set<string>()
   for (const [i, item] of items.entries()) {
-    if (ids.has(item.id)) throw new ReadError(`${field}[${i}].id is “${item.id}” a second time.`, `${field}[${i}].id`) // prettier-ignore
+    if (ids.has(item.id))
+      throw new ReadError(`${field}[${i}].id is “${item.id}” a second time.`, `${field}[${i}].id`)
     ids.add(item.id)
   }
   return ids
@@ -55,15 +59,26 @@ function named(items: readonly { id: string }[], field: string): Set<string> {
 /** A trial with its plan; one that was written elsewhere, without a plan, is no trial that can go on here. */
 export function toPlannedTrial(value: unknown): PlannedTrial {
   const trial = toTrial(value)
-  if (!trial.plan) throw new ReadError('plan is missing: this trial was not set up in Omblet. The command “omblet trial” reads it.', 'plan') // prettier-ignore
+  if (!trial.plan)
+    throw new ReadError(
+      'plan is missing: this trial was not set up in Omblet. The command “omblet trial” reads it.',
+      'plan',
+    )
   const ids = new Set(trial.samples.map((s) => s.id))
-  const unknown = [...trial.plan.choosing.flatMap((c) => [c.a, c.b]), ...trial.plan.measured.map((m) => m.sample)].find((x) => !ids.has(x)) // prettier-ignore
-  if (unknown !== undefined) throw new ReadError(`plan names the sample “${unknown}”, and there is no such sample.`, 'plan') // prettier-ignore
+  const unknown = [
+    ...trial.plan.choosing.flatMap((c) => [c.a, c.b]),
+    ...trial.plan.measured.map((m) => m.sample),
+  ].find((x) => !ids.has(x))
+  if (unknown !== undefined)
+    throw new ReadError(`plan names the sample “${unknown}”, and there is no such sample.`, 'plan')
   trial.scores.forEach((s, i) => {
     const attribute = trial.attributes.find((a) => a.id === s.attribute)!
     const [low, high] = attribute.ask === 'rank' ? [1, trial.samples.length] : scaleOf(attribute)
     if (s.value < low || s.value > high)
-      throw new ReadError(`scores[${i}].value is ${s.value}; ${s.attribute} goes from ${low} to ${high}.`, `scores[${i}].value`) // prettier-ignore
+      throw new ReadError(
+        `scores[${i}].value is ${s.value}; ${s.attribute} goes from ${low} to ${high}.`,
+        `scores[${i}].value`,
+      )
   })
   return { ...trial, plan: trial.plan }
 }

@@ -24,14 +24,24 @@ export const missingAmounts: Rule = (a) => {
       remedies: only
         ? [
             {
-              label: usual.length > 1 ? `Use the usual amounts of ${usual.length}` : `Use the usual ${sayPercent(only.typical)}`,
-              edit: { type: 'many', edits: usual.map(({ line, typical }) => ({ type: 'set-percent', at: line, percent: typical })) },
+              label:
+                usual.length > 1
+                  ? `Use the usual amounts of ${usual.length}`
+                  : `Use the usual ${sayPercent(only.typical)}`,
+              edit: {
+                type: 'many',
+                edits: usual.map(({ line, typical }) => ({
+                  type: 'set-percent',
+                  at: line,
+                  percent: typical,
+                })),
+              },
             },
           ]
         : [],
     }),
   ]
-} // prettier-ignore
+}
 
 /** amount.mismatch: percent and grams are both given and disagree. */
 export const amount: Rule = (a) =>

@@ -16,7 +16,13 @@ export const emulsifier: Rule = (a) => {
   const oils = linesOf(a, isOil)
   const solubilised = e.solubiliserPercent >= e.oilsPercent * 2
   const none = e.emulsifierPercent === 0 && e.polymericPercent === 0 && e.soapPercent === 0 && !solubilised
-  const perhaps = linesWhere(a, (l) => l.percent > 0 && !l.material?.emulsifier && (l.material ?? l.guess)?.functions.includes('emulsifying') === true) // prettier-ignore
+  const perhaps = linesWhere(
+    a,
+    (l) =>
+      l.percent > 0 &&
+      !l.material?.emulsifier &&
+      (l.material ?? l.guess)?.functions.includes('emulsifying') === true,
+  )
   if (none && perhaps.length > 0)
     return [
       finding(a, {
@@ -41,9 +47,25 @@ export const emulsifier: Rule = (a) => {
       }),
     ]
   }
-  const carries = (m: Material) => m.emulsifier?.role === 'oil-in-water' || m.emulsifier?.role === 'water-in-oil' || m.emulsifier?.role === 'cationic' || m.emulsifier?.role === 'polymeric' || (m.own === true && m.emulsifier === undefined) // prettier-ignore
+  const carries = (m: Material) =>
+    m.emulsifier?.role === 'oil-in-water' ||
+    m.emulsifier?.role === 'water-in-oil' ||
+    m.emulsifier?.role === 'cationic' ||
+    m.emulsifier?.role === 'polymeric' ||
+    (m.own === true && m.emulsifier === undefined)
   const helpers = linesOf(a, (m) => m.emulsifier?.role === 'co-emulsifier')
-  const alone = helpers.length > 0 && perhaps.length === 0 && e.soapPercent === 0 && !solubilised && !a.lines.some((l) => l.percent > 0 && l.material && (carries(l.material) || (l.material.emulsifier?.role === 'solubiliser' && l.material.emulsifier.hlbSound === 'yes'))) // prettier-ignore
+  const alone =
+    helpers.length > 0 &&
+    perhaps.length === 0 &&
+    e.soapPercent === 0 &&
+    !solubilised &&
+    !a.lines.some(
+      (l) =>
+        l.percent > 0 &&
+        l.material &&
+        (carries(l.material) ||
+          (l.material.emulsifier?.role === 'solubiliser' && l.material.emulsifier.hlbSound === 'yes')),
+    )
   // some, such as lecithin, hold a little oil by themselves
   const holdsSome = helpers.some(
     (i) => (a.lines[i]!.material!.emulsifier!.maxOilPercent ?? 0) >= e.oilsPercent,

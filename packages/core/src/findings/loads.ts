@@ -122,7 +122,8 @@ export const scentTotal: Rule = (a) => {
   const [gentle, most] = (SCENT[site] ?? SCENT_BODY).map((x) => x * wider) as [number, number]
   const sum = indexes.reduce((s, i) => s + a.lines[i]!.percent, 0)
   if (sum <= gentle + 1e-9) return []
-  const severity = sum <= most + 1e-9 ? 'note' : (indexes.length >= SEVERAL || sum > most * 2) && most > 0 ? 'stop' : 'check'
+  const severity =
+    sum <= most + 1e-9 ? 'note' : (indexes.length >= SEVERAL || sum > most * 2) && most > 0 ? 'stop' : 'check'
   return [
     finding(a, {
       code: 'usage.scent-total',
@@ -132,4 +133,4 @@ export const scentTotal: Rule = (a) => {
       why: `Their allergens and irritants add up, whatever each oil is.${guessed.length > 0 ? ` ${capitalise(listSome(guessed))} ${guessed.length > 1 ? 'are' : 'is'} read as fragrance by name.` : ''}`,
     }),
   ]
-} // prettier-ignore
+}

@@ -18,7 +18,9 @@ export const noSharedWindow: Rule = (a) => {
   if (a.emulsion?.type === 'water-in-oil') return []
   const worst = a.ph.clashes[0]
   if (!worst) return []
-  const hard = a.ph.clashes.find(({ a: x, b: y }) => x.grade === 'works' && y.grade === 'works' && !x.soft && !y.soft) // prettier-ignore
+  const hard = a.ph.clashes.find(
+    ({ a: x, b: y }) => x.grade === 'works' && y.grade === 'works' && !x.soft && !y.soft,
+  )
   const pair = hard ?? worst
   const others = a.ph.clashes.filter((clash) => clash !== pair).length
   return [

@@ -86,7 +86,10 @@ export const notJoined: Rule = (a) => {
   const { hidden } = methodOf(a, a.formula.method)
   return hidden.flatMap((step) => {
     const goesIn = [...step.weighs, ...step.brings]
-    const indexes = linesWhere(a, (l) => l.percent > 0 && goesIn.some((r) => r.phase === l.phase && r.line === l.line)) // prettier-ignore
+    const indexes = linesWhere(
+      a,
+      (l) => l.percent > 0 && goesIn.some((r) => r.phase === l.phase && r.line === l.line),
+    )
     if (indexes.length === 0) return []
     const back = {
       ...a.formula.method,
@@ -121,7 +124,14 @@ export const wrongWay: Rule = (a) => {
     const warm = (p.heatToC ?? 0) > COOL || p.lines.some((l) => wantsGlycol(l.material))
     const late = goTo(p, { into: BATCH, when: 'cool' }, 'Add it when the batch is cool')
     const told = (message: string, why: string) => [
-      finding(a, { code: 'process.order', severity: 'check', indexes: linesIn(a, p), message, why, remedies: [late] }), // prettier-ignore
+      finding(a, {
+        code: 'process.order',
+        severity: 'check',
+        indexes: linesIn(a, p),
+        message,
+        why,
+        remedies: [late],
+      }),
     ]
     if (warm && target.heatToC === null && p.route.when === 'hot')
       return told(
@@ -141,15 +151,25 @@ export const wrongWay: Rule = (a) => {
 export const neutralisedEarly: Rule = (a) =>
   routed(a).flatMap((p) => {
     if (p.route.to === 'ph') return []
-    const polymers = p.lines.filter((l) => l.material && l.percent > 0 && hasTrait(l.material, 'needs-neutralising'))
+    const polymers = p.lines.filter(
+      (l) => l.material && l.percent > 0 && hasTrait(l.material, 'needs-neutralising'),
+    )
     const bases = p.lines.filter((l) => l.percent > 0 && neutralises(l.material))
     if (polymers.length === 0 || bases.length === 0) return []
     const adjust = a.formula.phases.findIndex((x) => x.role === 'adjust')
     const to = adjust < 0 ? a.formula.phases.length : adjust
     const moves: Edit[] = [
-      ...(adjust < 0 ? [{ type: 'add-phase' as const, phase: { name: 'Adjust pH', role: 'adjust' as const, lines: [] } }] : []),
+      ...(adjust < 0
+        ? [{ type: 'add-phase' as const, phase: { name: 'Adjust pH', role: 'adjust' as const, lines: [] } }]
+        : []),
       // from the last, so that the places of the others stay
-      ...bases.toReversed().map(({ phase, line }) => ({ type: 'move-line' as const, from: { phase, line }, to: { phase: to, line: 0 } })),
+      ...bases
+        .toReversed()
+        .map(({ phase, line }) => ({
+          type: 'move-line' as const,
+          from: { phase, line },
+          to: { phase: to, line: 0 },
+        })),
     ]
     return [
       finding(a, {
@@ -158,7 +178,12 @@ export const neutralisedEarly: Rule = (a) =>
         indexes: [...polymers, ...bases].map((l) => a.lines.indexOf(l)),
         message: `${listWords(bases.map((l) => l.label))} stands with ${listWords(polymers.map((l) => l.label))}; the method keeps it until that is wet.`,
         why: 'Met by a base while it is dry, it thickens around the powder, and the lumps stay. Most makers give the base a phase of its own.',
-        remedies: [{ label: `Move ${listWords(bases.map((l) => l.label))} to an adjust phase`, edit: { type: 'many', edits: moves } }],
+        remedies: [
+          {
+            label: `Move ${listWords(bases.map((l) => l.label))} to an adjust phase`,
+            edit: { type: 'many', edits: moves },
+          },
+        ],
       }),
     ]
-  }) // prettier-ignore
+  })

@@ -56,7 +56,9 @@ export const notMeasured: Rule = (a) => {
   if (a.reading || a.emulsion?.type === 'water-in-oil' || a.waterPercent < 5) return []
   const narrow = shared !== null && shared.max - shared.min <= 3.5
   // acids and bases, preservatives that need a pH, the eye area, a target: there it matters
-  const moved = a.lines.some((l) => l.percent > 0 && (l.material?.kind === 'acid' || l.material?.kind === 'base')) // prettier-ignore
+  const moved = a.lines.some(
+    (l) => l.percent > 0 && (l.material?.kind === 'acid' || l.material?.kind === 'base'),
+  )
   if (!narrow && !moved && a.formula.product.site !== 'eye' && !a.formula.targetPh) return []
   return [
     finding(a, {

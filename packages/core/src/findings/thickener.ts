@@ -53,7 +53,10 @@ const slurryOf = ({ material }: AssessedLine) =>
 
 /** thickener.no-slurry: a powder that lumps, and nothing to wet it with. */
 export const slurry: Rule = (a) => {
-  const gums = linesWhere(a, (l) => l.percent > 0 && l.material?.slurry !== undefined && l.source.grade !== 'easy-dispersing') // prettier-ignore
+  const gums = linesWhere(
+    a,
+    (l) => l.percent > 0 && l.material?.slurry !== undefined && l.source.grade !== 'easy-dispersing',
+  )
   const wet = a.lines.some((l) => l.percent > 0 && l.material && WETTING.includes(l.material.kind))
   if (gums.length === 0 || wet) return []
   return [

@@ -43,7 +43,14 @@ export function namedAllergens(
   const add = (key: string, percent: number, lines: readonly number[], added: boolean) => {
     const of = percent > 0 ? allergenOf(key) : null
     if (!of || !lists.includes(of.list)) return
-    const sum = sums.get(of.key) ?? { name: of.name, key: of.key, natural: of.natural, percent: 0, lines: [], added: false } // prettier-ignore
+    const sum = sums.get(of.key) ?? {
+      name: of.name,
+      key: of.key,
+      natural: of.natural,
+      percent: 0,
+      lines: [],
+      added: false,
+    }
     sum.percent += percent
     sum.lines.push(...lines)
     sum.added ||= added && key === of.key

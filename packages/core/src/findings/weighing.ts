@@ -15,7 +15,9 @@ export const weighing: Rule = (a) => {
   const least = smallestWeighable(d, NOTE_PERCENT, r)
   const batch = niceBatch(Math.max(...small.map(({ line }) => (least / line.percent) * 100)))
   const says = ({ line, error }: (typeof small)[number]) =>
-    line.grams > 0 ? `${formatGrams(line.grams, d)} ${line.label} to within ${sayNumber(error, 0)} %` : `${line.label}, which rounds to nothing` // prettier-ignore
+    line.grams > 0
+      ? `${formatGrams(line.grams, d)} ${line.label} to within ${sayNumber(error, 0)} %`
+      : `${line.label}, which rounds to nothing`
   return [
     finding(a, {
       code: 'weighing.too-small',

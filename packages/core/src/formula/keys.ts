@@ -36,7 +36,9 @@ export function withKeys(formula: Formula, fresh = false): Formula {
   if (phases.keeps.every(Boolean) && lines.keeps.every(Boolean)) return formula
   let at = 0
   const keyed = (line: Line): Line =>
-    lines.keeps[at++] ? line : { ...line, id: claim(lines.seen, slug(line.material).slice(0, MOST) || 'line', shunned) } // prettier-ignore
+    lines.keeps[at++]
+      ? line
+      : { ...line, id: claim(lines.seen, slug(line.material).slice(0, MOST) || 'line', shunned) }
   return {
     ...formula,
     phases: formula.phases.map((phase, i): Phase => {

@@ -76,7 +76,9 @@ interface InTree {
  * Where each version came from: the one that was told, else the one before it by number. `depth` counts how often the way
  * to it left the line of the first children: 0 for the trunk.
  */
-export function versionTree<V extends InTree>(versions: readonly V[]): { version: V; parent: V | null; depth: number }[] {
+export function versionTree<V extends InTree>(
+  versions: readonly V[],
+): { version: V; parent: V | null; depth: number }[] {
   const byNumber = [...versions].sort((x, y) => x.number - y.number)
   const placed = new Map<string, { version: V; parent: V | null; depth: number }>()
   const children = new Map<string, number>()
@@ -85,7 +87,11 @@ export function versionTree<V extends InTree>(versions: readonly V[]): { version
     const parent = told ?? byNumber[i - 1] ?? null
     const nth = parent ? (children.get(parent.id) ?? 0) : 0
     if (parent) children.set(parent.id, nth + 1)
-    placed.set(version.id, { version, parent, depth: (parent ? placed.get(parent.id)!.depth : 0) + (nth > 0 ? 1 : 0) })
+    placed.set(version.id, {
+      version,
+      parent,
+      depth: (parent ? placed.get(parent.id)!.depth : 0) + (nth > 0 ? 1 : 0),
+    })
   }
   return byNumber.map((v) => placed.get(v.id)!)
-} // prettier-ignore
+}

@@ -29,7 +29,11 @@ const BRIGHTEST = 251
 export function labOf({ product, card, cardReflects }: SeenColour): Lab | null {
   const outside = (c: number) => c < DARKEST || c > BRIGHTEST
   if (card.some(outside) || product.some((c) => c > BRIGHTEST)) return null
-  const [r, g, b] = product.map((c, i) => (linear(c) * cardReflects) / linear(card[i]!)) as [number, number, number] // prettier-ignore
+  const [r, g, b] = product.map((c, i) => (linear(c) * cardReflects) / linear(card[i]!)) as [
+    number,
+    number,
+    number,
+  ]
   const lab = toLab({ mode: 'lrgb', r, g, b })
   return { l: lab.l, a: lab.a, b: lab.b }
 }
@@ -46,13 +50,20 @@ export function lightDiffers(x: Rgb, y: Rgb): boolean {
 }
 
 /** What changed between two pictures; null where it cannot be told, with why. */
-export function colourChange(first: SeenColour, now: SeenColour): { deltaE: number; yellower: number } | { why: string } {
+export function colourChange(
+  first: SeenColour,
+  now: SeenColour,
+): { deltaE: number; yellower: number } | { why: string } {
   const [a, b] = [labOf(first), labOf(now)]
   if (!a || !b)
-    return { why: 'The picture is too dark or burnt out at the card. Take it again with less light on it, or more.' }
+    return {
+      why: 'The picture is too dark or burnt out at the card. Take it again with less light on it, or more.',
+    }
   if (first.cardReflects !== now.cardReflects)
     return { why: 'The first picture had another card. Take the same one.' }
   if (lightDiffers(first.card, now.card))
-    return { why: 'The light differs too much from the first picture to tell. Same lamp, same place, no flash.' }
+    return {
+      why: 'The light differs too much from the first picture to tell. Same lamp, same place, no flash.',
+    }
   return { deltaE: deltaE(a, b), yellower: b.b - a.b }
-} // prettier-ignore
+}

@@ -79,7 +79,16 @@ function patchesOf(events: readonly BenchEvent[]): PatchTest[] {
     const start = parseISO(e.at).getTime()
     const looks = events.flatMap((x) =>
       x.type === 'patch-look' && x.of === e.n
-        ? [{ n: x.n, at: x.at, hours: (parseISO(x.at).getTime() - start) / 3_600_000, grade: x.grade, itches: x.itchesOverAnHour ?? false, text: x.text ?? '' }] // prettier-ignore
+        ? [
+            {
+              n: x.n,
+              at: x.at,
+              hours: (parseISO(x.at).getTime() - start) / 3_600_000,
+              grade: x.grade,
+              itches: x.itchesOverAnHour ?? false,
+              text: x.text ?? '',
+            },
+          ]
         : [],
     )
     return [{ n: e.n, at: e.at, who: e.who, way: e.way, place: e.place, grams: e.grams ?? null, looks }]
@@ -97,11 +106,13 @@ export function historyOf(events: readonly BenchEvent[]): History {
     .map((look): LookState => ({
       ...look,
       answered: look.properties.filter((property) =>
-        answers.some((a) => !a.corrected && a.sample === look.sample && a.day === look.day && a.property === property),
+        answers.some(
+          (a) => !a.corrected && a.sample === look.sample && a.day === look.day && a.property === property,
+        ),
       ),
       passed: passes.some((p) => p.sample === look.sample && p.day === look.day),
     }))
-    .sort((x, y) => x.day - y.day) // prettier-ignore
+    .sort((x, y) => x.day - y.day)
   return { filledAt, samples: plan?.samples ?? [], looks, answers, patches: patchesOf(events) }
 }
 

@@ -40,7 +40,12 @@ function slownessOf(s: BatchState, grams: number): Taught['slowness'] | null {
   if (!first || !last || readings.length < 3 || first.celsius - last.celsius < 10) return null
   const ambient = s.room ?? (way === 'bath' ? 12 : ROOM_C)
   const fit = fitCooling(readings, ambient + 1, Math.max(20, grams), way, s.room)
-  const usual = coolingMinutes(first.celsius, Math.max(last.celsius, ROOM_C + 3), Math.max(20, grams), way === 'bath') // prettier-ignore
+  const usual = coolingMinutes(
+    first.celsius,
+    Math.max(last.celsius, ROOM_C + 3),
+    Math.max(20, grams),
+    way === 'bath',
+  )
   if (!('perMinute' in fit) || fit.from !== 'readings' || !usual) return null
   const to = Math.max(last.celsius, ROOM_C + 3)
   const took = Math.log((first.celsius - ambient) / (to - ambient)) / fit.perMinute
@@ -49,7 +54,10 @@ function slownessOf(s: BatchState, grams: number): Taught['slowness'] | null {
 
 const A_WEEK = 7
 function movedOf(s: BatchState): number | null {
-  const reads = historyOf(s.events).answers.filter((a) => !a.corrected && a.property === 'ph' && a.sample === 'room' && a.way === 'meter' && a.value !== null) // prettier-ignore
+  const reads = historyOf(s.events).answers.filter(
+    (a) =>
+      !a.corrected && a.property === 'ph' && a.sample === 'room' && a.way === 'meter' && a.value !== null,
+  )
   const start = reads.find((a) => a.age < 1.5)?.value ?? s.readings.findLast((r) => r.method !== 'strip')?.ph
   const week = reads.find((a) => a.age >= A_WEEK * 0.9)?.value
   return start === undefined || week == null || start === null ? null : week - start
@@ -87,8 +95,11 @@ export const inVessel = (of: string | null, vesselGrams: number) => `${of ?? ''}
 /** Whether a batch stood in the vessel that a lesson is of; one that is of none is of all. */
 function isOf({ taught }: Teacher, of: string | null): { way: string; here: boolean } {
   const [way = '', vessel] = (of ?? '').split('@')
-  return { way, here: vessel === undefined || Math.abs((taught?.vesselGrams ?? Infinity) - Number(vessel)) <= SAME_VESSEL }
-} // prettier-ignore
+  return {
+    way,
+    here: vessel === undefined || Math.abs((taught?.vesselGrams ?? Infinity) - Number(vessel)) <= SAME_VESSEL,
+  }
+}
 
 export const LESSONS = ['loss', 'drop', 'cooling', 'evaporation', 'drift', 'sound', 'failed'] as const
 export type Lesson = (typeof LESSONS)[number]
@@ -112,20 +123,32 @@ interface Teacher {
 
 /** What a batch says of a lesson; null where it says nothing. `of`: a formula, a container, a way of cooling, a vessel. */
 const SAYS: Record<Lesson, (t: Teacher, of: string | null) => number | null> = {
-  loss: ({ taught }, of) => (taught?.lossPercent !== undefined && (of === null || taught.container === of) ? taught.lossPercent : null),
+  loss: ({ taught }, of) =>
+    taught?.lossPercent !== undefined && (of === null || taught.container === of) ? taught.lossPercent : null,
   drop: ({ taught }) => taught?.dropGrams ?? null,
-  cooling: (t, of) => (isOf(t, of).here && t.taught?.slowness?.way === isOf(t, of).way ? t.taught.slowness.times : null),
+  cooling: (t, of) =>
+    isOf(t, of).here && t.taught?.slowness?.way === isOf(t, of).way ? t.taught.slowness.times : null,
   evaporation: (t, of) => (isOf(t, of).here ? (t.taught?.evaporatedPercent ?? null) : null),
-  drift: ({ taught, formulaId }, of) => (formulaId !== null && formulaId === of ? (taught?.phMoved ?? null) : null),
-  sound: ({ watch, formulaId }, of) => (formulaId !== null && formulaId === of && watch?.grade === 'fine' && watch.soundMonths > 0 ? watch.soundMonths : null),
-  failed: ({ watch, formulaId }, of) => (formulaId !== null && formulaId === of ? (watch?.failedMonths ?? null) : null),
-} // prettier-ignore
+  drift: ({ taught, formulaId }, of) =>
+    formulaId !== null && formulaId === of ? (taught?.phMoved ?? null) : null,
+  sound: ({ watch, formulaId }, of) =>
+    formulaId !== null && formulaId === of && watch?.grade === 'fine' && watch.soundMonths > 0
+      ? watch.soundMonths
+      : null,
+  failed: ({ watch, formulaId }, of) =>
+    formulaId !== null && formulaId === of ? (watch?.failedMonths ?? null) : null,
+}
 
 /**
  * What batches taught, each finished one that says something of it; those that began before `since` were forgotten. Null
  * where none does.
  */
-export function learn(batches: readonly Teacher[], lesson: Lesson, of: string | null = null, since = ''): Learned | null {
+export function learn(
+  batches: readonly Teacher[],
+  lesson: Lesson,
+  of: string | null = null,
+  since = '',
+): Learned | null {
   const values = batches
     .filter((b) => b.status === 'finished' && b.startedAt > since)
     .flatMap((b) => SAYS[lesson](b, of) ?? [])
@@ -134,4 +157,4 @@ export function learn(batches: readonly Teacher[], lesson: Lesson, of: string | 
   const mean = values.reduce((s, v) => s + v, 0) / n
   const sd = n < 2 ? null : Math.sqrt(values.reduce((s, v) => s + (v - mean) ** 2, 0) / (n - 1))
   return { n, mean, sd, least: Math.min(...values), most: Math.max(...values) }
-} // prettier-ignore
+}

@@ -23,7 +23,13 @@ export const PATCH_WAYS = {
 export const PATCH_NOT_FOR =
   'Not on broken, sunburnt or treated skin, not for a child, not after a known allergy to something in it, never under a plaster, never an undiluted essential oil or an acid that peels.'
 
-export const PATCH_WORDS = ['nothing', 'faint redness or itch', 'clear redness or bumps', 'with swelling', 'blisters, or it spreads'] as const // prettier-ignore
+export const PATCH_WORDS = [
+  'nothing',
+  'faint redness or itch',
+  'clear redness or bumps',
+  'with swelling',
+  'blisters, or it spreads',
+] as const
 
 const STOP_FROM = 2
 const LATE_HOURS = 48

@@ -48,11 +48,13 @@ function layerMatters(a: Assessment, findings: readonly Finding[]): Matter[] {
   return [
     {
       property: 'layer',
-      why: weak ? `The emulsion is not certain: ${weak.message}` : 'Drops of oil run together slowly, and all at once in frost.',
+      why: weak
+        ? `The emulsion is not certain: ${weak.message}`
+        : 'Drops of oil run together slowly, and all at once in frost.',
       pressing: weak !== undefined,
     },
   ]
-} // prettier-ignore
+}
 
 /** Below this share of what stays dissolved in the cold nothing comes back. */
 const NEAR = 0.7
@@ -78,18 +80,54 @@ export function mattersOf(a: Assessment, findings: readonly Finding[]): Matter[]
   const coloured = named(a, (m) => kindHas(m.kind, 'coloured'))
   const scented = fades ?? rancid ?? coloured
   const list: (Matter | Matter[] | null)[] = [
-    wet ? { property: 'germs', why: 'There is water in it: what grows condemns the whole batch.', pressing: !a.preservation.adequate } : null,
-    wet ? { property: 'gas', why: 'Yeast and bacteria give gas before they are seen.', pressing: false } : null,
-    { property: 'smell', why: rancid ? `${rancid} turn${rancid.includes(' and ') ? '' : 's'} rancid fast, after weeks of nothing.` : 'The nose finds what the eye does not.', pressing: rancid !== null },
+    wet
+      ? {
+          property: 'germs',
+          why: 'There is water in it: what grows condemns the whole batch.',
+          pressing: !a.preservation.adequate,
+        }
+      : null,
+    wet
+      ? { property: 'gas', why: 'Yeast and bacteria give gas before they are seen.', pressing: false }
+      : null,
+    {
+      property: 'smell',
+      why: rancid
+        ? `${rancid} turn${rancid.includes(' and ') ? '' : 's'} rancid fast, after weeks of nothing.`
+        : 'The nose finds what the eye does not.',
+      pressing: rancid !== null,
+    },
     phMatters(a),
     layerMatters(a, findings),
     crystalMatters(a),
-    butters ? { property: 'grains', why: `${butters} can set in grains, weeks later.`, pressing: true } : null,
-    sets ? { property: 'body', why: `${sets} go${sets.includes(' and ') ? '' : 'es'} on setting for days: judge it from day 3.`, pressing: false } : null,
-    scented ? { property: 'colour', why: fades ? `${fades} turn${fades.includes(' and ') ? '' : 's'} yellow to brown with air, light and metal.` : `${scented} bring${scented.includes(' and ') ? '' : 's'} colour that can change.`, pressing: fades !== null } : null,
-    wet || a.alcoholPercent > 0 ? { property: 'mass', why: 'Water leaves through cap and wall, and what stays gets stronger.', pressing: false } : null,
+    butters
+      ? { property: 'grains', why: `${butters} can set in grains, weeks later.`, pressing: true }
+      : null,
+    sets
+      ? {
+          property: 'body',
+          why: `${sets} go${sets.includes(' and ') ? '' : 'es'} on setting for days: judge it from day 3.`,
+          pressing: false,
+        }
+      : null,
+    scented
+      ? {
+          property: 'colour',
+          why: fades
+            ? `${fades} turn${fades.includes(' and ') ? '' : 's'} yellow to brown with air, light and metal.`
+            : `${scented} bring${scented.includes(' and ') ? '' : 's'} colour that can change.`,
+          pressing: fades !== null,
+        }
+      : null,
+    wet || a.alcoholPercent > 0
+      ? {
+          property: 'mass',
+          why: 'Water leaves through cap and wall, and what stays gets stronger.',
+          pressing: false,
+        }
+      : null,
     { property: 'pack', why: 'A pack can leak, stain or soften.', pressing: false },
-  ] // prettier-ignore
+  ]
   return list.flat().filter((m) => m !== null)
 }
 

@@ -1,7 +1,22 @@
 import { WATCH, choicesOf } from './data.ts'
 import type { History } from './history.ts'
 
-const HEADS = ['at', 'age_days', 'planned_day', 'sample', 'storage', 'property', 'value', 'unit', 'way', 'celsius', 'answer', 'note', 'number', 'counts'] // prettier-ignore
+const HEADS = [
+  'at',
+  'age_days',
+  'planned_day',
+  'sample',
+  'storage',
+  'property',
+  'value',
+  'unit',
+  'way',
+  'celsius',
+  'answer',
+  'note',
+  'number',
+  'counts',
+]
 
 /** Everything that was seen of a batch, a row an answer, in the order in which it was given. */
 export function observationRows(h: History): (string | number | undefined)[][] {

@@ -41,7 +41,11 @@ function usualWay(answers: readonly Answer[]): Way | null {
 }
 
 /** Colours are told as what changed since the first picture; the others as they were read. */
-function readsOf(property: Property, answers: readonly Answer[], way: Way | null): Pick<Series, 'reads' | 'aside'> {
+function readsOf(
+  property: Property,
+  answers: readonly Answer[],
+  way: Way | null,
+): Pick<Series, 'reads' | 'aside'> {
   const aside: Series['aside'] = []
   const reads: Read[] = []
   const first = answers.find((a) => a.colour)
@@ -57,11 +61,15 @@ function readsOf(property: Property, answers: readonly Answer[], way: Way | null
       else reads.push({ age: a.age, value: change.deltaE, n: a.n })
     } else if (a.value !== null && a.way !== null && waysOf(property).includes(a.way)) {
       if (a.way === way) reads.push({ age: a.age, value: a.value, n: a.n })
-      else aside.push({ n: a.n, why: `Read by ${WATCH.ways[a.way].label}: not compared with ${WATCH.ways[way!].label}.` })
+      else
+        aside.push({
+          n: a.n,
+          why: `Read by ${WATCH.ways[a.way].label}: not compared with ${WATCH.ways[way!].label}.`,
+        })
     }
   }
   return { reads, aside }
-} // prettier-ignore
+}
 
 /** All series of a batch, in the order of samples and of looking. */
 export function seriesOf(h: History): Series[] {
@@ -78,7 +86,16 @@ export function seriesOf(h: History): Series[] {
         return choice ? [{ age: a.age, day: a.day, words: choice.words, grade: choice.grade, n: a.n }] : []
       })
       const numbers = readsOf(property, answers, way)
-      return [{ sample: sample.id, storage: sample.storage, property, way: numbers.reads.length > 0 ? way : null, ...numbers, said }] // prettier-ignore
+      return [
+        {
+          sample: sample.id,
+          storage: sample.storage,
+          property,
+          way: numbers.reads.length > 0 ? way : null,
+          ...numbers,
+          said,
+        },
+      ]
     }),
   )
 }

@@ -58,18 +58,32 @@ function phLimits(a: Assessment) {
 }
 
 /** Where preservation holds and skin or materials do not: beyond what skin bears, or where something works no more. */
-function uneasyAt(a: Assessment, ph: number, error: number): Pick<Told, 'grade' | 'first' | 'why' | 'next'> | null {
+function uneasyAt(
+  a: Assessment,
+  ph: number,
+  error: number,
+): Pick<Told, 'grade' | 'first' | 'why' | 'next'> | null {
   const bears = bearsOf(a.formula.product)
   const past = (low: number, high: number) => Math.max(low - ph, ph - high) > error
   if (past(bears.stopMin, bears.stopMax))
     return { grade: 'discard', first: 'which burns.', why: 'No skin of this place bears it.', next: THROW }
   if (past(bears.min, bears.max))
-    return { grade: 'again', first: `outside ${formatRange(bears)}, which is borne here.`, why: 'It may sting.', next: AGAIN } // prettier-ignore
+    return {
+      grade: 'again',
+      first: `outside ${formatRange(bears)}, which is borne here.`,
+      why: 'It may sting.',
+      next: AGAIN,
+    }
   const { shared } = a.ph
   if (shared && past(shared.min, shared.max))
-    return { grade: 'again', first: `outside ${formatRange(shared)}, where its materials work or hold.`, why: 'It keeps, and does less, or loses its body.', next: AGAIN } // prettier-ignore
+    return {
+      grade: 'again',
+      first: `outside ${formatRange(shared)}, where its materials work or hold.`,
+      why: 'It keeps, and does less, or loses its body.',
+      next: AGAIN,
+    }
   return null
-} // prettier-ignore
+}
 
 /** Until so many days after filling a pH can still be set right. */
 const MENDED_UNTIL = 2
@@ -85,24 +99,51 @@ function phTold(s: Series, a: Assessment): Told | null {
   const after = s.reads.filter((r) => r.age >= zero.age)
   const tells = TELLS_APART * errorOf(s)
   const moved = last.value - zero.value
-  const trend = trendOf(after.map((r) => ({ day: r.age, value: r.value })), limits) // prettier-ignore
+  const trend = trendOf(
+    after.map((r) => ({ day: r.age, value: r.value })),
+    limits,
+  )
   const told = { trend, limits, from: zero.age, symptom: 'ph-later' as const }
   const reads = `It reads pH ${sayNumber(last.value)}`
   const outside = (value: number) => (window ? Math.max(window.min - value, value - window.max) : -1)
   // what was outside for days has had no preservation, also where it came back
   const left = s.reads.findLast((r) => r.age >= MENDED_UNTIL && outside(r.value) > tells / 2)
   if (left)
-    return { ...told, grade: 'discard', first: `It read pH ${sayNumber(left.value)}, outside ${formatRange(window!)}, where its preservation covers.`, why: 'What is outside may grow unseen, from the day it left on.', next: THROW } // prettier-ignore
+    return {
+      ...told,
+      grade: 'discard',
+      first: `It read pH ${sayNumber(left.value)}, outside ${formatRange(window!)}, where its preservation covers.`,
+      why: 'What is outside may grow unseen, from the day it left on.',
+      next: THROW,
+    }
   if (outside(last.value) > tells / 2)
-    return { ...told, grade: 'again', first: `${reads}, outside ${formatRange(window!)}, where its preservation covers.`, why: 'It was filled only now: it can still be set right.', next: 'Bring it back inside today and read it again tomorrow. Left so, it is thrown away.' } // prettier-ignore
+    return {
+      ...told,
+      grade: 'again',
+      first: `${reads}, outside ${formatRange(window!)}, where its preservation covers.`,
+      why: 'It was filled only now: it can still be set right.',
+      next: 'Bring it back inside today and read it again tomorrow. Left so, it is thrown away.',
+    }
   if (outside(last.value) > 0)
-    return { ...told, grade: 'again', first: `${reads}, at the edge of ${formatRange(window!)}, where its preservation covers.`, why: `The ${WATCH.ways[s.way!].label} cannot tell on which side.`, next: AGAIN } // prettier-ignore
+    return {
+      ...told,
+      grade: 'again',
+      first: `${reads}, at the edge of ${formatRange(window!)}, where its preservation covers.`,
+      why: `The ${WATCH.ways[s.way!].label} cannot tell on which side.`,
+      next: AGAIN,
+    }
   const uneasy = uneasyAt(a, last.value, tells / 2)
   if (uneasy) return { ...told, ...uneasy, first: `${reads}, ${uneasy.first}` }
   const drift = WATCH.properties.ph.drift!
   const expected = drifts.find((d) => d.restsAfterDays === undefined && d.way === (moved > 0 ? 'up' : 'down'))
   if (Math.abs(moved) > drift.again && !expected)
-    return { ...told, grade: 'discard', first: `The pH moved by ${signed(moved, 2)} ${since(zero.age)}.`, why: 'Nothing in the formula moves it so far: something else is at work.', next: THROW } // prettier-ignore
+    return {
+      ...told,
+      grade: 'discard',
+      first: `The pH moved by ${signed(moved, 2)} ${since(zero.age)}.`,
+      why: 'Nothing in the formula moves it so far: something else is at work.',
+      next: THROW,
+    }
   const real = Math.abs(moved) > tells
   const early = earlyMove(s, zero.age, drifts)
   if (!real || Math.abs(moved) <= drift.fine) {
@@ -110,7 +151,13 @@ function phTold(s: Series, a: Assessment): Told | null {
     return {
       ...told,
       grade: crosses !== null && crosses < PLANNED_DAYS ? 'again' : 'fine',
-      first: early || (s.reads.length < 2 ? `${reads}, inside its windows.` : real ? `The pH moved by ${signed(moved, 2)}, inside its windows.` : `The pH holds: it moved less than the ${WATCH.ways[s.way!].label} can tell (${sayNumber(tells)}).`), // prettier-ignore
+      first:
+        early ||
+        (s.reads.length < 2
+          ? `${reads}, inside its windows.`
+          : real
+            ? `The pH moved by ${signed(moved, 2)}, inside its windows.`
+            : `The pH holds: it moved less than the ${WATCH.ways[s.way!].label} can tell (${sayNumber(tells)}).`),
       why: crossing(trend, real),
       next: '',
     }
@@ -127,15 +174,23 @@ function phTold(s: Series, a: Assessment): Told | null {
 const PLANNED_DAYS = 183
 
 /** A lactone or the like: what happened before it came to rest. */
-function earlyMove(s: Series, restAge: number, drifts: readonly { says: string; way?: 'up' | 'down' | undefined; restsAfterDays?: number | undefined }[]): string {
+function earlyMove(
+  s: Series,
+  restAge: number,
+  drifts: readonly { says: string; way?: 'up' | 'down' | undefined; restsAfterDays?: number | undefined }[],
+): string {
   const first = s.reads[0]!
   const rest = s.reads.find((r) => r.age >= restAge)
   const kind = drifts.find((d) => d.restsAfterDays !== undefined)
   if (!rest || !kind || first.age >= restAge) return ''
   const moved = rest.value - first.value
-  if (Math.abs(moved) <= TELLS_APART * errorOf(s) || (kind.way !== undefined && moved > 0 !== (kind.way === 'up'))) return '' // prettier-ignore
+  if (
+    Math.abs(moved) <= TELLS_APART * errorOf(s) ||
+    (kind.way !== undefined && moved > 0 !== (kind.way === 'up'))
+  )
+    return ''
   return `The pH ${moved > 0 ? 'rose' : 'fell'} by ${sayNumber(Math.abs(moved))} in the first days, as forecast, and has rested since.`
-} // prettier-ignore
+}
 
 /** When the drift would meet a limit, in words; empty where nothing is to be said. */
 function crossing(trend: Trend, real: boolean): string {
@@ -153,17 +208,43 @@ function massTold(s: Series, grams: number | undefined): Told | null {
   const percent = (100 * lost) / net
   const tells = TELLS_APART * errorOf(s)
   const drift = WATCH.properties.mass.drift!
-  if (s.reads.length < 2) return { grade: 'fine', first: `It weighs ${sayNumber(last.value)} g; the next look tells what left.`, why: '', next: '' } // prettier-ignore
+  if (s.reads.length < 2)
+    return {
+      grade: 'fine',
+      first: `It weighs ${sayNumber(last.value)} g; the next look tells what left.`,
+      why: '',
+      next: '',
+    }
   if (lost < -tells)
-    return { grade: 'again', first: `The pack gained ${sayNumber(-lost)} g.`, why: 'A humectant can drink through the cap; a scale can be off.', next: 'Weigh it again beside something whose weight is known.' } // prettier-ignore
+    return {
+      grade: 'again',
+      first: `The pack gained ${sayNumber(-lost)} g.`,
+      why: 'A humectant can drink through the cap; a scale can be off.',
+      next: 'Weigh it again beside something whose weight is known.',
+    }
   const words = `${sayNumber(Math.max(0, percent), 1)} % of it left through the pack`
   if (percent > drift.again)
-    return { grade: 'discard', first: `${words}.`, why: 'What stays is so much stronger, preservative and acids too.', next: 'Do not use it. Take a tighter pack.' } // prettier-ignore
+    return {
+      grade: 'discard',
+      first: `${words}.`,
+      why: 'What stays is so much stronger, preservative and acids too.',
+      next: 'Do not use it. Take a tighter pack.',
+    }
   if (percent > drift.fine)
-    return { grade: 'again', first: `${words}.`, why: 'All that does not leave gets stronger.', next: 'A tighter cap or a thicker wall; weigh again within a week.' } // prettier-ignore
+    return {
+      grade: 'again',
+      first: `${words}.`,
+      why: 'All that does not leave gets stronger.',
+      next: 'A tighter cap or a thicker wall; weigh again within a week.',
+    }
   const days = last.age - first.age
   const yearly = days > 0 ? lossPercentPerYear(lost / days, net) : 0
-  return { grade: 'fine', first: lost > tells ? `${words}.` : 'The pack holds: less left than the scale can tell.', why: lost > tells ? `At this pace ${sayNumber(yearly, 0)} % in a year.` : '', next: '' } // prettier-ignore
+  return {
+    grade: 'fine',
+    first: lost > tells ? `${words}.` : 'The pack holds: less left than the scale can tell.',
+    why: lost > tells ? `At this pace ${sayNumber(yearly, 0)} % in a year.` : '',
+    next: '',
+  }
 }
 
 /** A layer by its height: creaming that still mixes back. */
@@ -173,7 +254,16 @@ function layerTold(s: Series): Told | null {
   const drift = WATCH.properties.layer.drift!
   const first = `The layer is ${sayNumber(last.value, 1)} % of the height.`
   if (last.value <= drift.fine) return { grade: 'fine', first, why: '', next: '' }
-  return { grade: last.value > drift.again ? 'discard' : 'again', first, why: last.value > drift.again ? 'So much water stands without its oil, or oil without its preservative.' : '', next: last.value > drift.again ? THROW : AGAIN, symptom: 'oil-later' } // prettier-ignore
+  return {
+    grade: last.value > drift.again ? 'discard' : 'again',
+    first,
+    why:
+      last.value > drift.again
+        ? 'So much water stands without its oil, or oil without its preservative.'
+        : '',
+    next: last.value > drift.again ? THROW : AGAIN,
+    symptom: 'oil-later',
+  }
 }
 
 /** Gums and waxes set for so long: body is judged from then on. */
@@ -183,7 +273,13 @@ function bodyTold(s: Series): Told | null {
   const last = s.reads.at(-1)
   if (!base || !last || !s.way) return null
   const area = s.way === 'spread' ? `, ${sayNumber(platesAreaPerGram(last.value, 1), 0)} cm² a gram` : ''
-  if (base === last) return { grade: 'fine', first: `${sayNumber(last.value)} ${WATCH.ways[s.way].unit} by ${WATCH.ways[s.way].label}${area}.`, why: '', next: '' } // prettier-ignore
+  if (base === last)
+    return {
+      grade: 'fine',
+      first: `${sayNumber(last.value)} ${WATCH.ways[s.way].unit} by ${WATCH.ways[s.way].label}${area}.`,
+      why: '',
+      next: '',
+    }
   const change = bodyChange(s.way, base.value, last.value)
   if (change === null) return null
   // where the index goes with the square, the error of the reading counts twice
@@ -192,7 +288,15 @@ function bodyTold(s: Series): Told | null {
   const drift = WATCH.properties.body.drift!
   const symptom = change < 0 ? ('thin' as const) : ('thick' as const)
   if (Math.abs(change) <= Math.max(drift.fine, tells))
-    return { grade: 'fine', first: Math.abs(change) <= tells ? 'The body holds: it changed less than the measure can tell.' : `It got ${change > 0 ? 'thicker' : 'thinner'} by ${sayNumber(Math.abs(change), 0)} %, as bodies do.`, why: '', next: '' } // prettier-ignore
+    return {
+      grade: 'fine',
+      first:
+        Math.abs(change) <= tells
+          ? 'The body holds: it changed less than the measure can tell.'
+          : `It got ${change > 0 ? 'thicker' : 'thinner'} by ${sayNumber(Math.abs(change), 0)} %, as bodies do.`,
+      why: '',
+      next: '',
+    }
   const words = `It got ${change > 0 ? 'thicker' : 'thinner'} by ${sayNumber(Math.abs(change), 0)} % ${since(base.age)}.`
   return change < -drift.again
     ? { grade: 'discard', first: words, why: 'What held it together is gone.', next: THROW, symptom }
@@ -206,8 +310,19 @@ function colourTold(s: Series): Told | null {
   const words = `The colour moved by ΔE00 ${sayNumber(last.value, 1)}`
   const symptom = 'colour' as const
   if (last.value <= drift.fine)
-    return { grade: 'fine', first: last.value < 2 ? `${words}, less than light and phone do.` : `${words}: seen side by side only.`, why: '', next: '' } // prettier-ignore
-  return { grade: 'again', first: `${words}: ${last.value > drift.again ? 'another colour' : 'plainly seen'}.`, why: '', next: AGAIN, symptom } // prettier-ignore
+    return {
+      grade: 'fine',
+      first: last.value < 2 ? `${words}, less than light and phone do.` : `${words}: seen side by side only.`,
+      why: '',
+      next: '',
+    }
+  return {
+    grade: 'again',
+    first: `${words}: ${last.value > drift.again ? 'another colour' : 'plainly seen'}.`,
+    why: '',
+    next: AGAIN,
+    symptom,
+  }
 }
 
 /** An answer in words means what its table says; what condemned once condemns, whatever is seen later. */
@@ -283,7 +398,8 @@ export function verdictOf(state: BatchState, h: History, a: Assessment): BatchVe
   if (list.length === 0) return { grade: null, head: '', says: 'Nothing has been looked at yet.', list }
   const grade = list.reduce<Grade>((g, v) => worse(g, v.grade), 'fine')
   const order = [...list].sort((x, y) => GRADES.indexOf(y.grade) - GRADES.indexOf(x.grade))
-  const told = grade === 'fine' ? list.find((v) => v.series.property === 'ph' && v.series.storage === 'room') : order[0] // prettier-ignore
+  const told =
+    grade === 'fine' ? list.find((v) => v.series.property === 'ph' && v.series.storage === 'room') : order[0]
   const where = told && grade !== 'fine' ? `${WATCH.storages[told.series.storage].label}: ` : ''
   const head = HEADS[grade]
   return {

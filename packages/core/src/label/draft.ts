@@ -76,7 +76,10 @@ function readyMade(
       continue
     const share = (key: string) => shareIn(catalogue, blend, key)
     const falling = [...telling].sort((x, y) => share(y) - share(x))
-    const ordered = falling.every((key, i) => i === 0 || share(falling[i - 1]!) - share(key) < 10 || place.get(falling[i - 1]!)! < place.get(key)!) // prettier-ignore
+    const ordered = falling.every(
+      (key, i) =>
+        i === 0 || share(falling[i - 1]!) - share(key) < 10 || place.get(falling[i - 1]!)! < place.get(key)!,
+    )
     const percent = Math.min(
       blend.usage!.typical,
       ...keys.map((key) => (100 * most.get(key)!) / Math.max(share(key), 1e-6)),

@@ -160,7 +160,7 @@ function inOrder(
       high: percent,
       colour: false,
       allergen: true,
-    })) // prettier-ignore
+    }))
     .filter((e) => !standing.has(e.name))
   return [...all, ...behind].sort(
     (x, y) => rank(x) - rank(y) || middle(y) - middle(x) || x.name.localeCompare(y.name, 'en'),

@@ -205,7 +205,8 @@ export function layLabel(text: LabelText, space: Space, measure: Measure, least:
     const runs: Run[] = []
     const lacking: string[] = []
     const foot = footRuns(text.foot, footSize, { ...inner, right: code ? code.x - 1 : inner.right }, measure)
-    if (foot.runs.some((r) => r.x + measure.width(r.text, r.size, false) > inner.right + 0.01)) lacking.push('the figures at the foot') // prettier-ignore
+    if (foot.runs.some((r) => r.x + measure.width(r.text, r.size, false) > inner.right + 0.01))
+      lacking.push('the figures at the foot')
     let top = inner.top
     const put = (words: Word[], of: number, what: string) => {
       const set = breakLines(words, of, top, room, measure)
@@ -219,7 +220,8 @@ export function layLabel(text: LabelText, space: Space, measure: Measure, least:
     }
     const nameSize = nameAt(size)
     put(wordsOf({ head: text.name, text: '' }), nameSize, 'the name')
-    if (text.line) put(wordsOf({ text: text.line }), Math.max(size, Math.min(nameSize * 0.6, size * 1.15)), 'what it is') // prettier-ignore
+    if (text.line)
+      put(wordsOf({ text: text.line }), Math.max(size, Math.min(nameSize * 0.6, size * 1.15)), 'what it is')
     for (const p of text.paragraphs) {
       const before = top
       top += size * 0.35

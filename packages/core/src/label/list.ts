@@ -42,7 +42,10 @@ export function readLabel(text: string, catalogue: Catalogue): LabelList {
   const match = makeMatcher(catalogue)
   const names: LabelName[] = []
   const leftOut: LabelList['leftOut'] = []
-  const flat = text.replace(/^\ufeff/, '').replace(HEAD, '').replace(/\s*[\r\n]+\s*/g, (m) => (/\n\s*\n/.test(m) ? ', ' : ' ')) // prettier-ignore
+  const flat = text
+    .replace(/^\ufeff/, '')
+    .replace(HEAD, '')
+    .replace(/\s*[\r\n]+\s*/g, (m) => (/\n\s*\n/.test(m) ? ', ' : ' '))
   // Lists with one name a line have no commas.
   const source =
     flat.includes(',') || flat.includes('•') ? flat : text.replace(HEAD, '').replace(/[\r\n]+/g, ', ')
@@ -51,7 +54,10 @@ export function readLabel(text: string, catalogue: Catalogue): LabelList {
     for (const raw of splitInci(part.replace(/\s*[•·|;]\s*/g, ', ')).flatMap((p) =>
       p.includes('(') ? [p] : p.split(/\s\/\s/),
     )) {
-      const trimmed = raw.replace(/[[\]]/g, ' ').replace(/\s+/g, ' ').replace(/^[\s.:*†‡()-]+|[\s.*†‡:]+$/g, '') // prettier-ignore
+      const trimmed = raw
+        .replace(/[[\]]/g, ' ')
+        .replace(/\s+/g, ' ')
+        .replace(/^[\s.:*†‡()-]+|[\s.*†‡:]+$/g, '')
       if (!/[a-z]{2}/i.test(trimmed)) {
         if (/\S/.test(trimmed)) leftOut.push({ text: trimmed, why: 'It is no name.' })
         continue

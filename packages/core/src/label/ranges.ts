@@ -110,9 +110,15 @@ function boundsOf(name: LabelName, context: LabelContext): Omit<Bounds, 'maybe'>
   const sources = substanceSources(context.catalogue).get(name.key) ?? []
   const usual = sources.flatMap(({ material, share }) =>
     material.usage && material.kind !== 'water'
-      ? [{ max: (material.usage.max * share) / 100, typical: (material.usage.typical * share) / 100, direct: material.inci.length === 1 }]
+      ? [
+          {
+            max: (material.usage.max * share) / 100,
+            typical: (material.usage.typical * share) / 100,
+            direct: material.inci.length === 1,
+          },
+        ]
       : [],
-  ) // prettier-ignore
+  )
   // Where one source has no range, such as water, the others bound nothing.
   const free = sources.length === 0 || sources.some((s) => !s.material.usage || s.material.kind === 'water')
   const usualMax = free ? 100 : cap(Math.max(...usual.map((u) => u.max)) * MAKERS_DIFFER)
@@ -148,7 +154,9 @@ function commonRows(list: LabelList, context: LabelContext): Row[] {
   const { names } = list
   const rows: Row[] = [{ terms: names.map((_, i) => [i, 1]), lower: 100, upper: 100 }]
   const oils = context.texture ? OIL_BY_TEXTURE[context.texture] : OIL_PHASE[context.product.kind]
-  const sources = names.map((n) => (n.material ? [n.material] : (substanceSources(context.catalogue).get(n.key) ?? []).map((s) => s.material))) // prettier-ignore
+  const sources = names.map((n) =>
+    n.material ? [n.material] : (substanceSources(context.catalogue).get(n.key) ?? []).map((s) => s.material),
+  )
   const oily = sources.flatMap((list, i) => (list.length > 0 && list.every(inOilPhase) ? [i] : []))
   // Names that are not known may be oils too, so only the upper end is sure then.
   const allKnown = sources.every(
@@ -183,7 +191,15 @@ function programFor(bounds: readonly Bounds[], rows: readonly Row[], line: numbe
   )
   if (variables.some((v) => v.lower > v.upper + 1e-12)) return null
   const order: Row[] = []
-  for (let i = 0; i + 1 < line; i++) order.push({ terms: [[i, 1], [i + 1, -1]], lower: 0, upper: Infinity }) // prettier-ignore
+  for (let i = 0; i + 1 < line; i++)
+    order.push({
+      terms: [
+        [i, 1],
+        [i + 1, -1],
+      ],
+      lower: 0,
+      upper: Infinity,
+    })
   return { variables, rows: [...rows, ...order] }
 }
 
@@ -206,8 +222,22 @@ function draftOf(program: Program, bounds: readonly Bounds[], solver: Solver) {
         ? b.upper
         : Math.min(b.typical ?? b.upper, b.upper, b.dosed ? Infinity : fade(i))
     const away = variables.push({ lower: 0, upper: Infinity, cost: 1 / Math.max(0.1, typical) }) - 1
-    rows.push({ terms: [[i, 1], [away, -1]], lower: -Infinity, upper: typical }) // prettier-ignore
-    rows.push({ terms: [[i, 1], [away, 1]], lower: typical, upper: Infinity }) // prettier-ignore
+    rows.push({
+      terms: [
+        [i, 1],
+        [away, -1],
+      ],
+      lower: -Infinity,
+      upper: typical,
+    })
+    rows.push({
+      terms: [
+        [i, 1],
+        [away, 1],
+      ],
+      lower: typical,
+      upper: Infinity,
+    })
   })
   const solution = solver.solve({ variables, rows })
   return solution.status === 'optimal'

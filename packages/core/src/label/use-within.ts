@@ -8,7 +8,21 @@ import { capitalise, formatRange, listWords, sayNumber } from '../text/format.ts
 
 const span = z.tuple([z.number(), z.number()])
 const Class = z.strictObject({ closed: span, opened: span, says: z.string() })
-const CLASSES = ['fresh', 'freshest', 'weak', 'eye', 'jar', 'shut', 'proven', 'tested', 'alcohol', 'fast', 'medium', 'slow', 'dry'] as const // prettier-ignore
+const CLASSES = [
+  'fresh',
+  'freshest',
+  'weak',
+  'eye',
+  'jar',
+  'shut',
+  'proven',
+  'tested',
+  'alcohol',
+  'fast',
+  'medium',
+  'slow',
+  'dry',
+] as const
 type ClassName = (typeof CLASSES)[number]
 const table = z
   .strictObject({

@@ -21,7 +21,8 @@ export function cosolventsOf(
   const volumes: { key: string; percent: number; volume: number; s: number; t: number }[] = []
   for (const { key, percent } of substances.values()) {
     const m = percent > 0 ? catalogue.find(key) : null
-    if (m?.cosolvent && m.density) volumes.push({ key, percent, volume: percent / m.density, s: m.cosolvent.s, t: m.cosolvent.t }) // prettier-ignore
+    if (m?.cosolvent && m.density)
+      volumes.push({ key, percent, volume: percent / m.density, s: m.cosolvent.s, t: m.cosolvent.t })
   }
   const whole = waterPercent + volumes.reduce((sum, v) => sum + v.volume, 0)
   const fractions = volumes.map(({ key, volume, s, t }) => ({

@@ -9,7 +9,17 @@ const BETWEEN = /\s*(?:\(and\)|;|\s\+\s|\s&\s|,\s+|,(?=\D)(?<!\d,)|\band\b|\bwit
 const MOST_PARTS = 12
 
 /** Kinds that decide what a blend is, the first that one of its parts has. */
-const DECIDES: readonly MaterialKind[] = ['preservative', 'emulsifier', 'emulsifier-wo', 'cationic', 'solubiliser', 'polymer', 'gum', 'uv-filter', 'surfactant'] // prettier-ignore
+const DECIDES: readonly MaterialKind[] = [
+  'preservative',
+  'emulsifier',
+  'emulsifier-wo',
+  'cationic',
+  'solubiliser',
+  'polymer',
+  'gum',
+  'uv-filter',
+  'surfactant',
+]
 
 const blends = new WeakMap<Catalogue, Map<string, Material | null>>()
 
@@ -30,7 +40,10 @@ export function blendNamed(text: string, catalogue: Catalogue): Material | null 
 }
 
 function make(text: string, catalogue: Catalogue): Material | null {
-  const names = text.split(BETWEEN).map((n) => n.trim()).filter(Boolean) // prettier-ignore
+  const names = text
+    .split(BETWEEN)
+    .map((n) => n.trim())
+    .filter(Boolean)
   if (names.length < 2 || names.length > MOST_PARTS) return null
   const found = names.map((n) => catalogue.find(n))
   const told = found.map((m, i) => m ?? guessOf(names[i]!) ?? unheardOf(names[i]!))
@@ -49,7 +62,19 @@ const CHEMICAL = /(ate|ol|one|ide|ine|ene|ose|acid|ester|ether|polymer|in)$/i
 /** A part that nobody knows but whose name is one of a chemical, or that a law names. */
 const unheardOf = (name: string): Material | null =>
   CHEMICAL.test(name) || isLimited(slug(name))
-    ? { id: slug(name), name, inci: [properInci(name)], kind: 'other', functions: ['other'], phase: 'any', solubility: ['dispersible'], charge: 'none', origin: 'unknown', source: 'told by its name alone', confidence: 'low' } // prettier-ignore
+    ? {
+        id: slug(name),
+        name,
+        inci: [properInci(name)],
+        kind: 'other',
+        functions: ['other'],
+        phase: 'any',
+        solubility: ['dispersible'],
+        charge: 'none',
+        origin: 'unknown',
+        source: 'told by its name alone',
+        confidence: 'low',
+      }
     : null
 
 const least = (values: (number | undefined)[]) => {
@@ -66,7 +91,11 @@ function openBlend(text: string, inci: string[], parts: readonly Material[]): Ma
   const main = DECIDES.flatMap((kind) => parts.find((p) => p.kind === kind) ?? [])[0] ?? parts[0]!
   const charged = parts.find((p) => p.charge === 'cationic') ?? parts.find((p) => p.charge === 'anionic')
   const carrying = parts.filter((p) => p.emulsifier && p.emulsifier.role !== 'co-emulsifier')
-  const emulsifier = (carrying.find((p) => p.emulsifier!.role !== 'polymeric' && p.emulsifier!.role !== 'solubiliser') ?? carrying[0] ?? parts.find((p) => p.emulsifier))?.emulsifier // prettier-ignore
+  const emulsifier = (
+    carrying.find((p) => p.emulsifier!.role !== 'polymeric' && p.emulsifier!.role !== 'solubiliser') ??
+    carrying[0] ??
+    parts.find((p) => p.emulsifier)
+  )?.emulsifier
   const traits = [...new Set(parts.flatMap((p) => p.traits ?? []))]
   const heatMaxC = least(parts.map((p) => p.heatMaxC))
   const meltsC = most(parts.map((p) => p.meltsC))

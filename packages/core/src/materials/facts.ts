@@ -31,7 +31,13 @@ const percentsOf = (parts: readonly { inci: string; percent: number }[]) =>
 const OXIDATION = { fast: 'fast', medium: 'in months', slow: 'slowly' }
 const SETTING = { fast: 'fast, as it cools', medium: 'as it cools', slow: 'slowly, over a day' }
 const WHITENING = ['', 'not', 'a little', 'somewhat', 'clearly', 'strongly']
-const ORIGIN = { plant: 'plants', mineral: 'minerals', animal: 'animals', derived: 'plant or ferment, processed', synthetic: 'synthesis' } // prettier-ignore
+const ORIGIN = {
+  plant: 'plants',
+  mineral: 'minerals',
+  animal: 'animals',
+  derived: 'plant or ferment, processed',
+  synthetic: 'synthesis',
+}
 
 /** What it is and how it is used. */
 const nature = (m: Material): (Told | false | undefined)[] => [
@@ -39,15 +45,24 @@ const nature = (m: Material): (Told | false | undefined)[] => [
   ['Does', m.functions.join(', ')],
   ['Lives in', m.solubility.map((s) => (s === 'dispersible' ? 'disperses' : s)).join(', ')],
   ['Goes into', m.phase === 'any' ? 'any phase' : m.phase],
-  m.usage && ['Usual range', `${sayPercent(m.usage.min)} to ${sayPercent(m.usage.max)}, often ${sayPercent(m.usage.typical)}`], // prettier-ignore
-  m.ph && ['pH', `${GRADE[m.ph.grade]} ${formatRange(m.ph)}${m.ph.fromPercent ? `, from ${sayPercent(m.ph.fromPercent)} up` : ''}`], // prettier-ignore
+  m.usage && [
+    'Usual range',
+    `${sayPercent(m.usage.min)} to ${sayPercent(m.usage.max)}, often ${sayPercent(m.usage.typical)}`,
+  ],
+  m.ph && [
+    'pH',
+    `${GRADE[m.ph.grade]} ${formatRange(m.ph)}${m.ph.fromPercent ? `, from ${sayPercent(m.ph.fromPercent)} up` : ''}`,
+  ],
   m.heatMaxC !== undefined && m.heatMaxC > 0 && ['Stands', `${m.heatMaxC} °C`],
   m.meltsC !== undefined &&
     m.meltsC > 0 && ['Melts at about', `${m.meltsC} °C`, 'handbook melting range, from memory'],
   ['Charge', CHARGE[m.charge]],
   m.density !== undefined && ['Density', `${m.density} g/mL at 20 °C`],
   m.strengthPercent !== undefined && ['Supplied at', sayPercent(m.strengthPercent)],
-  m.reconstitutesTo !== undefined && ['Stands for', `${m.reconstitutesTo} times its weight of single-strength juice, made up with water first`], // prettier-ignore
+  m.reconstitutesTo !== undefined && [
+    'Stands for',
+    `${m.reconstitutesTo} times its weight of single-strength juice, made up with water first`,
+  ],
   m.parts && [
     'Usually made of',
     percentsOf(m.parts),
@@ -56,10 +71,17 @@ const nature = (m: Material): (Told | false | undefined)[] => [
 ]
 /** What it does in a product. */
 const work = ({ cover, emulsifier: e, requiredHlb: hlb, ...m }: Material): (Told | false | undefined)[] => [
-  cover && ['Covers', `gram-positive ${COVER[cover.gramPositive]}, gram-negative ${COVER[cover.gramNegative]}, yeast ${COVER[cover.yeast]}, mould ${COVER[cover.mould]}`], // prettier-ignore
+  cover && [
+    'Covers',
+    `gram-positive ${COVER[cover.gramPositive]}, gram-negative ${COVER[cover.gramNegative]}, yeast ${COVER[cover.yeast]}, mould ${COVER[cover.mould]}`,
+  ],
   e?.hlb !== undefined && ['HLB', String(e.hlb), `${e.hlbSource}, from memory`],
   e?.shareOfOils && ['Share of the oils', `${e.shareOfOils.min} to ${e.shareOfOils.max}\u202f%`],
-  hlb && ['Required HLB', hlb.low === hlb.high ? String(hlb.value) : `${hlb.low}–${hlb.high}`, `${hlb.source}, from memory; ${hlb.confidence} confidence`], // prettier-ignore
+  hlb && [
+    'Required HLB',
+    hlb.low === hlb.high ? String(hlb.value) : `${hlb.low}–${hlb.high}`,
+    `${hlb.source}, from memory; ${hlb.confidence} confidence`,
+  ],
   m.oxidation && ['Turns rancid', OXIDATION[m.oxidation]],
   m.slurry && ['Wet it first in', `${m.slurry.parts} parts of ${m.slurry.in}`],
   m.hydrationHours && ['Full body after', hydration(m.hydrationHours)],

@@ -84,7 +84,8 @@ export function mixtureFault(name: string, parts: readonly OwnPart[], catalogue:
   for (const { material } of parts) {
     const depth = depthOf(material)
     if (depth === Infinity) return `${material} contains ${name}, so it cannot be one of its parts.`
-    if (depth >= MOST_NESTED) return `${material} holds mixtures ${depth} deep in each other; ${MOST_NESTED} is the most. Make a stock of its substances instead.` // prettier-ignore
+    if (depth >= MOST_NESTED)
+      return `${material} holds mixtures ${depth} deep in each other; ${MOST_NESTED} is the most. Make a stock of its substances instead.`
   }
   return null
 }
@@ -115,7 +116,7 @@ function openedParts(
     const found = catalogue.find(inci)
     if (!found?.own) add(found?.id ?? inci, percent)
     else if (!found.parts || above.includes(found) || above.length >= MOST_NESTED)
-      add(found.inci.join(', '), percent) // prettier-ignore
+      add(found.inci.join(', '), percent)
     else {
       const inner = known.get(found) ?? openedParts(found.parts, catalogue, known, [...above, found])
       known.set(found, inner)

@@ -17,8 +17,19 @@ export interface SubstanceShare {
 }
 
 /** A share that is known. */
-const exact = (key: string, inci: string, share: number): SubstanceShare => ({ key, inci, share, low: share, high: share }) // prettier-ignore
-const scaled = (s: SubstanceShare, factor: number): SubstanceShare => ({ ...s, share: s.share * factor, low: s.low * factor, high: s.high * factor }) // prettier-ignore
+const exact = (key: string, inci: string, share: number): SubstanceShare => ({
+  key,
+  inci,
+  share,
+  low: share,
+  high: share,
+})
+const scaled = (s: SubstanceShare, factor: number): SubstanceShare => ({
+  ...s,
+  share: s.share * factor,
+  low: s.low * factor,
+  high: s.high * factor,
+})
 
 /**
  * Parts of which only the names are known, the most first as they are usually written: each may be anything from nothing
@@ -121,7 +132,17 @@ const merge = (shares: SubstanceShare[]) => {
   const byKey = new Map<string, SubstanceShare>()
   for (const s of shares) {
     const seen = byKey.get(s.key)
-    byKey.set(s.key, seen ? { ...seen, share: seen.share + s.share, low: seen.low + s.low, high: Math.min(100, seen.high + s.high) } : s) // prettier-ignore
+    byKey.set(
+      s.key,
+      seen
+        ? {
+            ...seen,
+            share: seen.share + s.share,
+            low: seen.low + s.low,
+            high: Math.min(100, seen.high + s.high),
+          }
+        : s,
+    )
   }
   return [...byKey.values()]
 }
@@ -190,7 +211,8 @@ function substancesOf(
   }
   const active = strength ?? material.strengthPercent ?? 100
   const [only] = material.inci
-  const shares = material.inci.length === 1 ? [exact(slug(only!), only!, active)] : openShares(material.inci, active) // prettier-ignore
+  const shares =
+    material.inci.length === 1 ? [exact(slug(only!), only!, active)] : openShares(material.inci, active)
   return active < 100 && thinsInWater(material) ? [...shares, water(100 - active)] : shares
 }
 

@@ -111,13 +111,19 @@ const BETWEEN = /^(?:between\s+)?(\d+(?:[.,]\d+)?)\s*(?:[-\u2013/]|to|and)\s*(\d
  * A pH as it is typed, 0 to 14, with a comma or a dot; `null` while nothing is. Between two colours of a strip it is their
  * middle, and read by a strip, whatever was chosen: it tells to half a unit either way. Errors say what to type.
  */
-export function parseReading(typed: string, method: Reading['method']): Pick<Reading, 'ph' | 'method'> | { error: string } | null {
+export function parseReading(
+  typed: string,
+  method: Reading['method'],
+): Pick<Reading, 'ph' | 'method'> | { error: string } | null {
   const text = typed.trim()
   const between = BETWEEN.exec(text)
   if (between) {
     const [low, high] = [between[1]!, between[2]!].map((t) => Number(t.replace(',', '.'))) as [number, number]
     const ph = Number(((low + high) / 2).toFixed(2))
-    const fault = readingFault(low) ?? readingFault(high) ?? (high < low || high - low > 2 ? 'Type the two colours that it lies between, the lower first.' : null) // prettier-ignore
+    const fault =
+      readingFault(low) ??
+      readingFault(high) ??
+      (high < low || high - low > 2 ? 'Type the two colours that it lies between, the lower first.' : null)
     return fault ? { error: fault } : { ph, method: 'strip' }
   }
   const parsed = parseNumber(text, { min: -100, max: 1e6, what: 'the pH' })
@@ -125,7 +131,7 @@ export function parseReading(typed: string, method: Reading['method']): Pick<Rea
   if (parsed.value === null) return null
   const fault = readingFault(parsed.value)
   return fault ? { error: fault } : { ph: parsed.value, method }
-} // prettier-ignore
+}
 
 /** A sentence where a pH was mistyped, such as 41 for 4.1; null where it is a pH. */
 export function readingFault(value: number): string | null {

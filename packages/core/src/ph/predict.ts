@@ -129,7 +129,14 @@ export function waterPhaseOf(
     if (!constants) continue
     add(constants, substance.percent - (own.get(substance.key) ?? 0))
   }
-  const carbonic = { key: 'carbon-dioxide', percent: 0, polymer: false, total: CARBON_DIOXIDE, pKa: CARBONIC, chargeTop: 0 } // prettier-ignore
+  const carbonic = {
+    key: 'carbon-dioxide',
+    percent: 0,
+    polymer: false,
+    total: CARBON_DIOXIDE,
+    pKa: CARBONIC,
+    chargeTop: 0,
+  }
   families.push(carbonic)
   carbonic.total = fromAir({ families, strongCharge, strongSquares }, carbonic)
 
@@ -151,7 +158,8 @@ const TAKEN_UP = 1e-4
  * draws some in. Strong alkali would draw far more, over days, which is not told here.
  */
 function fromAir(system: Parameters<typeof solvePh>[0], carbonic: { total: number }): number {
-  const wanted = (ph: number) => Math.min(CARBON_DIOXIDE * (1 + 10 ** (ph - CARBONIC[0]!)), CARBON_DIOXIDE + TAKEN_UP) // prettier-ignore
+  const wanted = (ph: number) =>
+    Math.min(CARBON_DIOXIDE * (1 + 10 ** (ph - CARBONIC[0]!)), CARBON_DIOXIDE + TAKEN_UP)
   let low = CARBON_DIOXIDE
   const first = solvePh(system).ph
   let high = wanted(first)
@@ -202,7 +210,10 @@ export function openEnds(
 ): WaterPhase[] {
   return [...substances.values()].flatMap((s) =>
     s.high - s.low > 1e-9 && acidBaseOf(s.key)
-      ? [s.low, s.high].flatMap((percent) => waterPhaseOf(lines, new Map(substances).set(s.key, { ...s, percent }), waterPercent) ?? []) // prettier-ignore
+      ? [s.low, s.high].flatMap(
+          (percent) =>
+            waterPhaseOf(lines, new Map(substances).set(s.key, { ...s, percent }), waterPercent) ?? [],
+        )
       : [],
   )
 }

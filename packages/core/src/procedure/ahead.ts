@@ -15,7 +15,10 @@ export function ahead(making: Making, parts: readonly Part[], wash: string) {
   const d = a.amounts.resolutionGrams
   const seen = new Set<string>()
   for (const line of a.lines) {
-    const own = line.material?.own && (line.material.parts ?? line.source.custom?.parts?.map((p) => ({ inci: p.material, percent: p.percent }))) // prettier-ignore
+    const own =
+      line.material?.own &&
+      (line.material.parts ??
+        line.source.custom?.parts?.map((p) => ({ inci: p.material, percent: p.percent })))
     if (!own || own.length === 0 || seen.has(line.id) || line.percent <= 0) continue
     seen.add(line.id)
     m.loose({
@@ -63,7 +66,11 @@ const SWELL_PARTS = { overnight: 60, stock: 99 } as const
 
 /** Slowly in the cold overnight, with the preservative in the water already: water alone must not stand that long. */
 function swellAhead({ a, m, choices, water, apart, stocks }: Making, parts: readonly Part[]) {
-  const swelling = parts.flatMap((p) => p.lines.filter((l) => l.material?.kind === 'hyaluronate' && swellsLong(l.material) && l.grams > 0).map((l) => ({ l, p }))) // prettier-ignore
+  const swelling = parts.flatMap((p) =>
+    p.lines
+      .filter((l) => l.material?.kind === 'hyaluronate' && swellsLong(l.material) && l.grams > 0)
+      .map((l) => ({ l, p })),
+  )
   const first = swelling[0]
   if (!first) return
   const stock = choices.swelling === 'stock'

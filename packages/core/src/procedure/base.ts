@@ -39,19 +39,34 @@ export function makeBase(making: Making, parts: readonly Part[]): Part | null {
     }
     heat(making, p)
     dissolveIn(making, p, p.letter, undefined, joined.length === 1)
-    stirIn(making, p, into.filter((x) => x.route.when === 'hot'))
-  } // prettier-ignore
+    stirIn(
+      making,
+      p,
+      into.filter((x) => x.route.when === 'hot'),
+    )
+  }
   joined.forEach(make)
   const others = joined.filter((p) => p !== base && m.holds(p.letter).length > 0)
   const emulsion = a.emulsion !== null && oils.length > 0 && waters.length > 0
   const celsius = Math.max(0, ...joined.map((p) => m.celsius(p.letter) ?? 0)) || null
   if (others.length > 0) {
     const first = intoOil ? waters : oils
-    const order = [...others.filter((p) => p.oily === base.oily), ...others.filter((p) => p.oily !== base.oily)]
+    const order = [
+      ...others.filter((p) => p.oily === base.oily),
+      ...others.filter((p) => p.oily !== base.oily),
+    ]
     const same = order.filter((p) => !first.includes(p))
     if (emulsion && same.length > 0) pourTogether(making, same, base, celsius, 'combine-same')
-    pourTogether(making, emulsion ? order.filter((p) => first.includes(p)) : order, base, celsius, 'combine', emulsion, intoOil)
-  } // prettier-ignore
+    pourTogether(
+      making,
+      emulsion ? order.filter((p) => first.includes(p)) : order,
+      base,
+      celsius,
+      'combine',
+      emulsion,
+      intoOil,
+    )
+  }
   if (a.emulsion !== null && celsius === null && !emulsion && joined.length === 1) blendCold(making, base)
   else if (a.emulsion !== null) blend(making, base, celsius)
   return base
@@ -66,7 +81,10 @@ export function stirIn(making: Making, p: Part, into: readonly Part[]) {
       key: `pour-${x.id}`,
       kind: 'add',
       title: `Stir ${x.letter} into ${p.letter}`,
-      detail: m.celsius(x.letter) !== null && m.celsius(p.letter) === null ? 'In a thin stream, stirring all along.' : 'Slowly, stirring all along.', // prettier-ignore
+      detail:
+        m.celsius(x.letter) !== null && m.celsius(p.letter) === null
+          ? 'In a thin stream, stirring all along.'
+          : 'Slowly, stirring all along.',
       look: 'even',
       ...dry,
       hands: 3,
@@ -101,9 +119,18 @@ function holdBack(making: Making, p: Part) {
 }
 
 const settingOf = (a: Assessment) =>
-  a.lines.filter((l) => l.material?.emulsifier && l.material.setting).sort((x, y) => y.percent - x.percent)[0]?.material?.setting ?? 'medium' // prettier-ignore
+  a.lines.filter((l) => l.material?.emulsifier && l.material.setting).sort((x, y) => y.percent - x.percent)[0]
+    ?.material?.setting ?? 'medium'
 
-function pourTogether(making: Making, from: readonly Part[], base: Part, celsius: number | null, key: string, emulsion = false, intoOil = false) {
+function pourTogether(
+  making: Making,
+  from: readonly Part[],
+  base: Part,
+  celsius: number | null,
+  key: string,
+  emulsion = false,
+  intoOil = false,
+) {
   if (from.length === 0) return
   const { m, a } = making
   const dry = from.flatMap((p) => undissolved(making, p.letter))
@@ -125,14 +152,19 @@ function pourTogether(making: Making, from: readonly Part[], base: Part, celsius
             ? `${hot ? 'Both at the same temperature. ' : ''}It goes through a thick stage and turns over: finer drops with nonionic waxes.`
             : `${hot ? 'Both at the same temperature, to about 5 °C. ' : ''}Short bursts of half a minute.`,
       look: emulsion ? 'one even colour, no oil at the edge' : 'even',
-      ...(emulsion ? null : sprinkles(dry, from.flatMap((p) => p.lines))),
+      ...(emulsion
+        ? null
+        : sprinkles(
+            dry,
+            from.flatMap((p) => p.lines),
+          )),
       hands: inverse ? 8 : emulsion ? 5 : 3,
       celsius,
       letter: null,
       equipment: emulsion ? ['stick blender', 'spatula'] : ['stirrer'],
     },
   )
-} // prettier-ignore
+}
 
 function blend(making: Making, base: Part, celsius: number | null) {
   const { m, a, choices } = making
@@ -145,7 +177,12 @@ function blend(making: Making, base: Part, celsius: number | null) {
   m.with(base.letter, {
     key: 'blend',
     kind: 'blend',
-    title: rounds === 1 ? 'Blend once more while it is hot' : celsius === null ? `Blend ${rounds} times, a minute apart` : `Blend ${rounds} times more while it cools, every ${minutes} minutes`, // prettier-ignore
+    title:
+      rounds === 1
+        ? 'Blend once more while it is hot'
+        : celsius === null
+          ? `Blend ${rounds} times, a minute apart`
+          : `Blend ${rounds} times more while it cools, every ${minutes} minutes`,
     detail:
       (setting === 'fast'
         ? 'It sets fast: short bursts below the surface, then by hand, or it keeps air and lumps.'
@@ -168,7 +205,13 @@ function blend(making: Making, base: Part, celsius: number | null) {
       detail: 'In a thin stream, stirring: it cools the emulsion at once.',
       look: 'even',
       hands: 3,
-      celsius: celsius === null ? null : Math.round(temperatureAfter(celsius, rounds + wait, grams, false) * (1 - COLD_SHARE * 0.8) + ROOM_C * COLD_SHARE * 0.8), // prettier-ignore
+      celsius:
+        celsius === null
+          ? null
+          : Math.round(
+              temperatureAfter(celsius, rounds + wait, grams, false) * (1 - COLD_SHARE * 0.8) +
+                ROOM_C * COLD_SHARE * 0.8,
+            ),
       equipment: ['stirrer'],
     })
 }

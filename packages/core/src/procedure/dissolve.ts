@@ -25,15 +25,35 @@ const TAKE_UP = 4
 /** Powders of a part that comes late are taken up in a little of the water first, where their part has no liquid for it. */
 export function takeUp({ a, water }: Making, p: Part, lines: readonly AssessedLine[]): StepLine | null {
   if (p.route.to !== 'batch' || p.oily) return null
-  const takes = (l: AssessedLine) => (staysPowder(l.material) ? (isThick(a) ? 0 : 1.5) : dissolves(l.material) && lives(l.material, 'water') && !wantsGlycol(l.material) ? TAKE_UP : 0)
+  const takes = (l: AssessedLine) =>
+    staysPowder(l.material)
+      ? isThick(a)
+        ? 0
+        : 1.5
+      : dissolves(l.material) && lives(l.material, 'water') && !wantsGlycol(l.material)
+        ? TAKE_UP
+        : 0
   const wanted = lines.reduce((sum, l) => sum + takes(l) * l.grams, 0)
-  const liquid = lines.reduce((sum, l) => sum + (isLiquid(l.material) && (isWater(l.material) || isWetting(l) || lives(l.material, 'water')) ? l.grams : 0), 0)
+  const liquid = lines.reduce(
+    (sum, l) =>
+      sum +
+      (isLiquid(l.material) && (isWater(l.material) || isWetting(l) || lives(l.material, 'water'))
+        ? l.grams
+        : 0),
+    0,
+  )
   return wanted > 0 && liquid < 0.4 * wanted ? water.take(wanted) : null
-} // prettier-ignore
+}
 
 /** Powders that are to disappear in the liquid of their vessel. */
 export function toDissolve(p: Part, lines: readonly AssessedLine[]): AssessedLine[] {
-  return lines.filter((l) => dissolves(l.material) && (p.oily ? lives(l.material, 'oil') : !isOily(l.material)) && meltsAt(l.material) === null && !staysPowder(l.material)) // prettier-ignore
+  return lines.filter(
+    (l) =>
+      dissolves(l.material) &&
+      (p.oily ? lives(l.material, 'oil') : !isOily(l.material)) &&
+      meltsAt(l.material) === null &&
+      !staysPowder(l.material),
+  )
 }
 
 /** Powders of a vessel that none of its liquids dissolves: they dissolve where it is poured. */
@@ -166,6 +186,10 @@ export function heat({ m, a, choices }: Making, p: Part) {
     warms: true,
     holdMinutes: hold,
     letter: p.letter,
-    equipment: ['water bath', 'thermometer', ...(watery && choices.evaporation === 'cover' ? ['lid or film'] : [])], // prettier-ignore
+    equipment: [
+      'water bath',
+      'thermometer',
+      ...(watery && choices.evaporation === 'cover' ? ['lid or film'] : []),
+    ],
   })
 }

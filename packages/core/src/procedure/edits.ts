@@ -7,7 +7,9 @@ type Told = { title?: string; note?: string; hands?: number; wait?: number }
 /** Edits of which nothing is left are none, so that an untouched formula carries no empty shells. */
 export function tidyEdits(edits: MethodEdits): MethodEdits | undefined {
   const kept = Object.fromEntries(
-    Object.entries(edits).filter(([, v]) => v !== undefined && !(typeof v === 'object' && v !== null && Object.keys(v).length === 0)), // prettier-ignore
+    Object.entries(edits).filter(
+      ([, v]) => v !== undefined && !(typeof v === 'object' && v !== null && Object.keys(v).length === 0),
+    ),
   ) as MethodEdits
   return Object.keys(kept).length > 0 ? kept : undefined
 }
@@ -32,14 +34,19 @@ export function resetStep(edits: MethodEdits, key: string): MethodEdits {
 }
 
 /** One place up or down; null where there is none. `steps` are those shown, in their order. */
-export function moveStep(edits: MethodEdits, steps: readonly MethodStep[], index: number, by: -1 | 1): MethodEdits | null {
+export function moveStep(
+  edits: MethodEdits,
+  steps: readonly MethodStep[],
+  index: number,
+  by: -1 | 1,
+): MethodEdits | null {
   const to = index + by
   if (to < 0 || to >= steps.length) return null
   const order = steps.map((s) => s.key)
   const [key] = order.splice(index, 1)
   order.splice(to, 0, key!)
   return { ...edits, order }
-} // prettier-ignore
+}
 
 /** A step of one's own goes for good; another is only hidden and can be put back. */
 export const takeOutStep = (edits: MethodEdits, step: MethodStep): MethodEdits =>

@@ -34,7 +34,9 @@ export function finish(making: Making, parts: readonly Part[], base: Part) {
   const adjusts = parts.filter((p) => p.route.to === 'ph')
   const adjusters = adjusts.flatMap((p) => p.lines)
   const waiting = m.others(base.letter).filter((v) => !making.folded.some((p) => p.letter === v))
-  const late = waiting.flatMap((v) => m.holds(v)).flatMap((r) => a.lines.filter((l) => l.phase === r.phase && l.line === r.line)) // prettier-ignore
+  const late = waiting
+    .flatMap((v) => m.holds(v))
+    .flatMap((r) => a.lines.filter((l) => l.phase === r.phase && l.line === r.line))
   const preserve = () => {
     if (waiting.length === 0) return
     m.pour(waiting, base.letter, {
@@ -78,7 +80,12 @@ export function finish(making: Making, parts: readonly Part[], base: Part) {
     celsius: null,
     equipment: ['pH meter or strips'],
   })
-  const slow = Math.max(0, ...a.lines.map((l) => (swellsLong(l.material) && !making.apart.has(l) && l.percent > 0 ? l.material!.hydrationHours!.max : 0))) // prettier-ignore
+  const slow = Math.max(
+    0,
+    ...a.lines.map((l) =>
+      swellsLong(l.material) && !making.apart.has(l) && l.percent > 0 ? l.material!.hydrationHours!.max : 0,
+    ),
+  )
   if (slow > 0 && choices.swelling === 'shear')
     m.with(base.letter, {
       key: 'swell',
@@ -112,8 +119,14 @@ function plannedAdjusters({ a }: Making, adjusters: readonly AssessedLine[]): st
 
 /** What the batch should weigh here, without what goes in later. */
 function shouldWeigh({ a, m }: Making, parts: readonly Part[], base: Part) {
-  const later = [...m.others(base.letter).flatMap((v) => m.holds(v)), ...parts.filter((p) => p.route.to === 'ph').flatMap((p) => p.lines)] // prettier-ignore
-  const grams = a.lines.reduce((sum, l) => sum + (later.some((r) => r.phase === l.phase && r.line === l.line) ? l.grams : 0), 0) // prettier-ignore
+  const later = [
+    ...m.others(base.letter).flatMap((v) => m.holds(v)),
+    ...parts.filter((p) => p.route.to === 'ph').flatMap((p) => p.lines),
+  ]
+  const grams = a.lines.reduce(
+    (sum, l) => sum + (later.some((r) => r.phase === l.phase && r.line === l.line) ? l.grams : 0),
+    0,
+  )
   const say = (g: number) => formatGrams(g, a.amounts.resolutionGrams)
   return grams > 0
     ? `it should be ${say(a.amounts.batchGrams - grams)} now, for ${say(grams)} are still to come.`

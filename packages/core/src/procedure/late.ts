@@ -149,7 +149,10 @@ function makeSmall(making: Making, parts: readonly Part[], p: Part) {
 }
 
 const limitOf = (p: Part) =>
-  Math.min(p.belowC ?? COOL, ...p.lines.flatMap((l) => (l.material?.heatMaxC === undefined ? [] : [l.material.heatMaxC]))) // prettier-ignore
+  Math.min(
+    p.belowC ?? COOL,
+    ...p.lines.flatMap((l) => (l.material?.heatMaxC === undefined ? [] : [l.material.heatMaxC])),
+  )
 
 export function coolTo({ a, m, choices }: Making, base: Part, limit: number, key: string) {
   const at = m.celsius(base.letter)

@@ -63,7 +63,13 @@ export class Maker {
     const v = this.at(into)
     const brings = full.flatMap((name) => this.at(name).lines)
     const after = full.flatMap((name) => this.at(name).last)
-    this.with(into, { ...told, from: full, into, brings: refsOf(brings), after: [...after, ...(told.after ?? [])] }) // prettier-ignore
+    this.with(into, {
+      ...told,
+      from: full,
+      into,
+      brings: refsOf(brings),
+      after: [...after, ...(told.after ?? [])],
+    })
     v.lines.push(...brings)
     for (const name of full) this.vessels.delete(name)
     return told.key

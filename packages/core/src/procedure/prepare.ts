@@ -42,7 +42,9 @@ export function tooSmall({ a }: Making, lines: readonly AssessedLine[]): string 
       const dilution = preDilution(a, a.lines.indexOf(l), l.grams)
       if (!dilution) return []
       const carrier = a.lines[dilution.carrier]!.weighedAs
-      return [`${formatGrams(l.grams, d)} ${l.weighedAs} is too little for this scale: stir ${formatGrams(dilution.soluteGrams, d)} into ${formatGrams(dilution.carrierGrams, d)} ${carrier} and take ${formatGrams(dilution.useGrams, d)} of that, counting its ${carrier} with the rest.`] // prettier-ignore
+      return [
+        `${formatGrams(l.grams, d)} ${l.weighedAs} is too little for this scale: stir ${formatGrams(dilution.soluteGrams, d)} into ${formatGrams(dilution.carrierGrams, d)} ${carrier} and take ${formatGrams(dilution.useGrams, d)} of that, counting its ${carrier} with the rest.`,
+      ]
     })
     .join(' ')
 }
@@ -55,7 +57,9 @@ export function prepare(making: Making, p: Part, name = p.letter, kept?: Kept) {
   const gum = p.oily ? [] : lines.filter((l) => isGum(l.material) && l.material!.slurry !== undefined)
   const swells = p.oily ? [] : lines.filter((l) => swellsLong(l.material) && !gum.includes(l))
   // What neutralises a polymer comes when that is wet.
-  const bases = gum.some((l) => hasTrait(l.material!, 'needs-neutralising')) ? lines.filter((l) => neutralises(l.material)) : [] // prettier-ignore
+  const bases = gum.some((l) => hasTrait(l.material!, 'needs-neutralising'))
+    ? lines.filter((l) => neutralises(l.material))
+    : []
   const others = lines.filter((l) => !gum.includes(l) && !swells.includes(l) && !bases.includes(l))
   const rest = REST[choices.gum]
   const wetting = gum.length > 0 ? wettingOf(others, gum) : null
@@ -97,7 +101,8 @@ export function prepare(making: Making, p: Part, name = p.letter, kept?: Kept) {
       key: `swell-${p.id}`,
       kind: 'wet',
       title: `Sprinkle ${listWords(labelsOf(swelling))} on ${name} under high shear`,
-      detail: 'Weigh it on a watch glass, let it fall into the vortex and blend for two or three minutes. Lumps at first are harmless: they swell by themselves.',
+      detail:
+        'Weigh it on a watch glass, let it fall into the vortex and blend for two or three minutes. Lumps at first are harmless: they swell by themselves.',
       look: 'no powder left on top',
       hands: 4 + weighMinutes(swelling),
       letter: p.letter,
@@ -128,9 +133,16 @@ export function prepare(making: Making, p: Part, name = p.letter, kept?: Kept) {
       letter: p.letter,
       equipment: ['stirrer'],
     })
-} // prettier-ignore
+}
 
-function wetGums({ m }: Making, p: Part, name: string, gums: AssessedLine[], wetting: AssessedLine | null, rest: number) {
+function wetGums(
+  { m }: Making,
+  p: Part,
+  name: string,
+  gums: AssessedLine[],
+  wetting: AssessedLine | null,
+  rest: number,
+) {
   const what = listWords(labelsOf(gums))
   if (wetting) {
     const small = m.free(name)
@@ -173,4 +185,4 @@ function wetGums({ m }: Making, p: Part, name: string, gums: AssessedLine[], wet
     weighs: refsOf(gums),
     equipment: ['watch glass', 'stick blender'],
   })
-} // prettier-ignore
+}

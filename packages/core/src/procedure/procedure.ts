@@ -33,7 +33,9 @@ export function procedureOf(assessment: Assessment, chosen: MethodChoices = {}):
     equipment: ['gloves', '70 % isopropyl alcohol', `scale to ${res} g`],
   })
   const waterLine =
-    a.lines.find((l) => l.fill && isWater(l.material)) ?? a.lines.filter((l) => isWater(l.material)).sort((x, y) => y.grams - x.grams)[0] ?? null // prettier-ignore
+    a.lines.find((l) => l.fill && isWater(l.material)) ??
+    a.lines.filter((l) => isWater(l.material)).sort((x, y) => y.grams - x.grams)[0] ??
+    null
   const making: Making = {
     a,
     m,

@@ -112,10 +112,19 @@ function routesOf(assessment: Assessment): Part[] {
     else if (p.role === 'water' && hotWater && p !== hotWater && !isHot(p))
       set(p, { to: 'batch', when: 'cool', why: 'It is not heated, so it waits until the batch is cool.' })
     else if (p.role === 'water' || p.role === 'oil')
-      set(p, { to: 'join', why: p.role === 'oil' ? 'The oils meet the water hot.' : 'The batch begins with it.' })
-    else if (p.role === 'cool-down') set(p, { to: 'batch', when: 'cool', why: 'It is added when the batch is cool.' })
+      set(p, {
+        to: 'join',
+        why: p.role === 'oil' ? 'The oils meet the water hot.' : 'The batch begins with it.',
+      })
+    else if (p.role === 'cool-down')
+      set(p, { to: 'batch', when: 'cool', why: 'It is added when the batch is cool.' })
     else if (p.role === 'other')
-      set(p, isHot(p) ? { to: 'join', why: 'It is heated with the others.' } : { to: 'batch', when: 'cool', why: 'Nothing says that it stands heat.' }) // prettier-ignore
+      set(
+        p,
+        isHot(p)
+          ? { to: 'join', why: 'It is heated with the others.' }
+          : { to: 'batch', when: 'cool', why: 'Nothing says that it stands heat.' },
+      )
   }
   const waters = parts.filter((p) => p.route.to === 'join' && p.role !== 'premix' && !p.oily)
   const oils = parts.filter((p) => p.route.to === 'join' && p.role !== 'premix' && p.oily)
@@ -125,7 +134,7 @@ function routesOf(assessment: Assessment): Part[] {
   begin(parts)
   agree(a, parts)
   return parts
-} // prettier-ignore
+}
 
 /** A premix joins the part that holds its solvent at the temperature at which it is made. */
 function premixRoute(
@@ -138,16 +147,35 @@ function premixRoute(
   const labels = (test: (l: AssessedLine) => boolean) => listWords(p.lines.filter(test).map((l) => l.label))
   const limit = Math.min(...p.lines.map((l) => l.material?.heatMaxC ?? Infinity))
   // Cold oils poured into hot ones would set them: they are heated together where they stand it.
-  if (p.oily && oils[0]) return { to: 'part' as const, into: oils[0].id, when: limit < (oils[0].heatToC ?? 0) ? ('hot' as const) : ('before-heat' as const), why: 'It is made of oils.' } // prettier-ignore
+  if (p.oily && oils[0])
+    return {
+      to: 'part' as const,
+      into: oils[0].id,
+      when: limit < (oils[0].heatToC ?? 0) ? ('hot' as const) : ('before-heat' as const),
+      why: 'It is made of oils.',
+    }
   const gum = p.lines.some((l) => isGum(l.material) || swellsLong(l.material))
   const acids = p.lines.filter((l) => isStrongAcid(l) || wantsGlycol(l.material))
   if (acids.length > 0 && (emulsion || p.heatToC !== null || waters.length === 0 || !warm))
-    return { to: 'batch' as const, when: 'cool' as const, why: `${capitalise(labels((l) => acids.includes(l)))} goes in when the rest stands and is cool.` } // prettier-ignore
+    return {
+      to: 'batch' as const,
+      when: 'cool' as const,
+      why: `${capitalise(labels((l) => acids.includes(l)))} goes in when the rest stands and is cool.`,
+    }
   if (!gum && warm && (p.lines.some(preserves) || limit < LEAST_HOT))
-    return { to: 'batch' as const, when: 'cool' as const, why: `${capitalise(labels((l) => preserves(l) || (l.material?.heatMaxC ?? Infinity) < LEAST_HOT))} stands no heat.` } // prettier-ignore
+    return {
+      to: 'batch' as const,
+      when: 'cool' as const,
+      why: `${capitalise(labels((l) => preserves(l) || (l.material?.heatMaxC ?? Infinity) < LEAST_HOT))} stands no heat.`,
+    }
   const into = waters[0] ?? oils[0]
   return into
-    ? { to: 'part' as const, into: into.id, when: 'before-heat' as const, why: gum ? 'The gum is wet before water comes to it.' : 'Its solvent lives in the water.' } // prettier-ignore
+    ? {
+        to: 'part' as const,
+        into: into.id,
+        when: 'before-heat' as const,
+        why: gum ? 'The gum is wet before water comes to it.' : 'Its solvent lives in the water.',
+      }
     : { to: 'batch' as const, when: 'cool' as const, why: 'There is no other part yet.' }
 }
 
@@ -155,7 +183,9 @@ function premixRoute(
 function begin(parts: Part[]) {
   if (parts.some((p) => p.route.to === 'join')) return
   const free = parts.filter((p) => p.role !== 'adjust')
-  const base = free.filter((p) => p.lines.some((l) => isWater(l.material))).sort((x, y) => y.grams - x.grams)[0] ?? [...free].sort((x, y) => y.grams - x.grams)[0] // prettier-ignore
+  const base =
+    free.filter((p) => p.lines.some((l) => isWater(l.material))).sort((x, y) => y.grams - x.grams)[0] ??
+    [...free].sort((x, y) => y.grams - x.grams)[0]
   if (base)
     base.route = { to: 'join', into: null, when: 'hot', why: 'The batch begins with it.', chosen: false }
 }

@@ -19,7 +19,8 @@ export const DEFAULT_CHOICES: Schools = {
 /** A preservative that moves the pH by more than this is in before it is set. */
 export const MOVES = 0.3
 const late = (l: Assessment['lines'][number]) =>
-  preserves(l) && (l.phaseSource.role === 'cool-down' || l.phaseSource.role === 'other' || l.phaseSource.role === 'premix') // prettier-ignore
+  preserves(l) &&
+  (l.phaseSource.role === 'cool-down' || l.phaseSource.role === 'other' || l.phaseSource.role === 'premix')
 
 /** How far the preservative alone moves the predicted pH; null where that cannot be said. */
 export function preservativeShift(a: Assessment): number | null {
@@ -48,8 +49,12 @@ export function openChoices(a: Assessment): (keyof Schools)[] {
   const joined = parts.filter((p) => p.route.to === 'join')
   const watery = a.waterPercent >= 5
   const late = parts.some((p) => p.route.to === 'batch')
-  const gums = parts.some((p) => p.lines.some((l) => isGum(l.material) && l.material!.slurry && !swellsLong(l.material))) // prettier-ignore
-  const swelling = parts.some((p) => p.lines.some((l) => l.material?.kind === 'hyaluronate' && swellsLong(l.material))) // prettier-ignore
+  const gums = parts.some((p) =>
+    p.lines.some((l) => isGum(l.material) && l.material!.slurry && !swellsLong(l.material)),
+  )
+  const swelling = parts.some((p) =>
+    p.lines.some((l) => l.material?.kind === 'hyaluronate' && swellsLong(l.material)),
+  )
   const preserved = parts.some((p) => p.route.to === 'batch' && p.lines.some(preserves))
   const two = joined.some((p) => p.oily) && joined.some((p) => !p.oily)
   const firm = a.formula.product.kind === 'butter' && !watery

@@ -10,13 +10,20 @@ import type { Step, StepKind, StepLine } from './steps.ts'
 const isLine = (x: LineRef, y: LineRef) => x.phase === y.phase && x.line === y.line
 
 /** Grams of a line that are weighed in one step: a named part of it, else what the other steps leave. */
-export function gramsIn(a: Assessment, steps: readonly Pick<Step, 'weighs'>[], step: Pick<Step, 'weighs'>, ref: StepLine) {
+export function gramsIn(
+  a: Assessment,
+  steps: readonly Pick<Step, 'weighs'>[],
+  step: Pick<Step, 'weighs'>,
+  ref: StepLine,
+) {
   if (ref.grams !== undefined) return ref.grams
   const line = a.lines.find((l) => isLine(l, ref))
   if (!line || !step.weighs.includes(ref)) return 0
-  const elsewhere = steps.flatMap((s) => s.weighs).reduce((sum, w) => sum + (isLine(w, ref) ? (w.grams ?? 0) : 0), 0)
+  const elsewhere = steps
+    .flatMap((s) => s.weighs)
+    .reduce((sum, w) => sum + (isLine(w, ref) ? (w.grams ?? 0) : 0), 0)
   return Math.max(0, Number((line.grams - elsewhere).toPrecision(12)))
-} // prettier-ignore
+}
 
 /** The step in which a line goes in, for every line of the formula; null where its step was taken out. */
 export const stepOfLine = (steps: readonly MethodStep[], ref: LineRef): MethodStep | null =>
@@ -24,7 +31,9 @@ export const stepOfLine = (steps: readonly MethodStep[], ref: LineRef): MethodSt
 
 /** The lines that a step is about: those it weighs, else those it brings, else what is in its vessel. */
 export const linesOfStep = (step: Pick<Step, 'weighs' | 'brings' | 'holds'>): LineRef[] =>
-  [step.weighs, step.brings, step.holds].find((refs) => refs.length > 0)?.map(({ phase, line }) => ({ phase, line })) ?? [] // prettier-ignore
+  [step.weighs, step.brings, step.holds]
+    .find((refs) => refs.length > 0)
+    ?.map(({ phase, line }) => ({ phase, line })) ?? []
 
 /** What `omblet method` prints: the procedure as plain data, the very one that every screen and print shows. */
 export function procedureReport(a: Assessment) {
@@ -71,7 +80,8 @@ export function goesWords(part: Part, parts: readonly Part[]): string {
   const joined = parts.filter((p) => p.route.to === 'join' && p !== part).map((p) => p.letter)
   if (to === 'join')
     return joined.length > 0 ? `joined with ${listWords(joined)}` : 'the batch begins with it'
-  if (to === 'part') return `into ${parts.find((p) => p.id === into)?.letter ?? 'another part'}, ${when === 'hot' ? 'hot' : 'before it is heated'}` // prettier-ignore
+  if (to === 'part')
+    return `into ${parts.find((p) => p.id === into)?.letter ?? 'another part'}, ${when === 'hot' ? 'hot' : 'before it is heated'}`
   return part.belowC === undefined ? 'into the batch' : `into the batch, below ${part.belowC} °C`
 }
 
@@ -85,10 +95,19 @@ export interface RouteChoice {
 /** Where a phase may go: what is proposed, with its reason, and everything else. */
 export function routeChoices(a: Assessment, index: number): RouteChoice[] {
   const own = a.formula.phases[index]?.goes
-  const plain = routed({ ...a, formula: { ...a.formula, phases: a.formula.phases.map((p, i) => (i === index ? { ...p, goes: undefined } : p)) } }) // prettier-ignore
+  const plain = routed({
+    ...a,
+    formula: {
+      ...a.formula,
+      phases: a.formula.phases.map((p, i) => (i === index ? { ...p, goes: undefined } : p)),
+    },
+  })
   const part = plain.find((p) => p.index === index)
   if (!part) return []
-  const is = (goes: Goes) => own !== undefined && own.into === goes.into && (own.when ?? 'before-heat') === (goes.when ?? 'before-heat') // prettier-ignore
+  const is = (goes: Goes) =>
+    own !== undefined &&
+    own.into === goes.into &&
+    (own.when ?? 'before-heat') === (goes.when ?? 'before-heat')
   const option = (label: string, goes: Goes): RouteChoice => ({ label, goes, chosen: is(goes) })
   return [
     {
@@ -98,11 +117,13 @@ export function routeChoices(a: Assessment, index: number): RouteChoice[] {
     },
     option('Joined with the others', { into: BATCH, when: 'hot' }),
     option('Into the batch when it is cool', { into: BATCH, when: 'cool' }),
-    ...plain.flatMap(
-      (p) =>
+    ...plain.flatMap((p) =>
       p === part || p.route.to === 'ph'
         ? []
-        : [option(`Into ${p.letter} before it is heated`, { into: p.id, when: 'before-heat' }), option(`Into ${p.letter}, hot`, { into: p.id, when: 'hot' })], // prettier-ignore
+        : [
+            option(`Into ${p.letter} before it is heated`, { into: p.id, when: 'before-heat' }),
+            option(`Into ${p.letter}, hot`, { into: p.id, when: 'hot' }),
+          ],
     ),
   ]
 }
@@ -123,12 +144,42 @@ export interface Flow {
   steps: FlowStep[]
   rows: number
 }
-const SHOWN = new Set<StepKind>(['weigh', 'wet', 'dissolve', 'heat', 'join', 'blend', 'cool', 'add', 'water', 'ph', 'rest', 'whip', 'fill']) // prettier-ignore
-const SHORT: Partial<Record<StepKind, string>> = { weigh: 'weigh', wet: 'wet', dissolve: 'dissolve', heat: 'heat', join: 'join', blend: 'blend', cool: 'cool', add: 'add', water: 'make up', ph: 'pH', rest: 'rest', whip: 'whip', fill: 'fill' } // prettier-ignore
+const SHOWN = new Set<StepKind>([
+  'weigh',
+  'wet',
+  'dissolve',
+  'heat',
+  'join',
+  'blend',
+  'cool',
+  'add',
+  'water',
+  'ph',
+  'rest',
+  'whip',
+  'fill',
+])
+const SHORT: Partial<Record<StepKind, string>> = {
+  weigh: 'weigh',
+  wet: 'wet',
+  dissolve: 'dissolve',
+  heat: 'heat',
+  join: 'join',
+  blend: 'blend',
+  cool: 'cool',
+  add: 'add',
+  water: 'make up',
+  ph: 'pH',
+  rest: 'rest',
+  whip: 'whip',
+  fill: 'fill',
+}
 
 export function flowOf(a: Assessment, steps: readonly MethodStep[]): Flow {
   const shown = steps.filter((s) => s.vessel !== '' && SHOWN.has(s.kind) && !s.later)
-  const names = [...new Set(shown.flatMap((s) => [s.vessel, ...s.from]))].sort((x, y) => x.localeCompare(y, 'en', { numeric: true })) // prettier-ignore
+  const names = [...new Set(shown.flatMap((s) => [s.vessel, ...s.from]))].sort((x, y) =>
+    x.localeCompare(y, 'en', { numeric: true }),
+  )
   const lane = (name: string) => names.indexOf(name)
   const rows = shown.map((s, row): FlowStep => ({
     key: s.key,

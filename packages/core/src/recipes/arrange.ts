@@ -81,7 +81,14 @@ export function phasesOf(
   const named = recipe.phases.some((p) => p.heading) && entries.some((e) => recipe.phases[e.w.phase]!.heading)
   if (!named) {
     const emulsion = entries.some((e) => e.w.material && isOil(e.w.material))
-    if (!emulsion) return [{ name: 'All', role: roleOf(entries.map((e) => ({ ...e.read, material: likely(e.w) }))), lines: entries.map((e) => lineOf(e.w, e.read)) }] // prettier-ignore
+    if (!emulsion)
+      return [
+        {
+          name: 'All',
+          role: roleOf(entries.map((e) => ({ ...e.read, material: likely(e.w) }))),
+          lines: entries.map((e) => lineOf(e.w, e.read)),
+        },
+      ]
     remarks.push('No phases are named: lines are put where their materials usually go.')
     const roles = entries.map((e): Role => (e.w.material ? usualRole(e.w.material) : 'water'))
     return ORDER.flatMap((role): Phase[] => {

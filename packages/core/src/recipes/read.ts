@@ -17,7 +17,11 @@ const calm = (text: string) =>
  * What it cannot read is kept as `unread`. Names are matched to the catalogue.
  */
 export function readRecipe(text: string, catalogue: Catalogue): Recipe {
-  const lines = text.replace(/^\ufeff/, '').replace(/[\u00a0\u2009\u202f]/g, ' ').split(/\r\n|\r|\n/).map(calm) // prettier-ignore
+  const lines = text
+    .replace(/^\ufeff/, '')
+    .replace(/[\u00a0\u2009\u202f]/g, ' ')
+    .split(/\r\n|\r|\n/)
+    .map(calm)
   const delimiter = delimiterOf(lines.filter((l) => l.trim() !== ''))
   return read(
     lines.map((line) => ({ text: line.trim(), cells: cellsOf(line, delimiter) })),

@@ -72,7 +72,14 @@ export class Reader {
 
   /** A row of cells without headings: one is a name, one or two are nothing but amounts. */
   private looseRow(cells: readonly string[], text: string, row: number): boolean {
-    const filled = cells.map((c) => c.replace(BULLET, '').replace(/\*\*|__/g, '').trim()).filter((c) => /[\p{L}\p{N}½¼¾⅓⅔⅛]/u.test(c)) // prettier-ignore
+    const filled = cells
+      .map((c) =>
+        c
+          .replace(BULLET, '')
+          .replace(/\*\*|__/g, '')
+          .trim(),
+      )
+      .filter((c) => /[\p{L}\p{N}½¼¾⅓⅔⅛]/u.test(c))
     const letter = /^[A-H]\d?[.):]?$/.test(filled[0] ?? '') ? filled.shift()! : null
     if (TOTAL.test(filled[0] ?? '') || headingOf(filled[0] ?? '')) return false
     const amounts = filled.filter((c) => isAmount(c))
@@ -172,7 +179,13 @@ export class Reader {
   private words(raw: string, row: number) {
     const { recipe } = this
     warmth(recipe, this.phase, this.inMethod, raw)
-    const text = raw.replace(BULLET, '').replace(NUMBERED, '').replace(/^\|\s*|\s*\|$/g, '').replace(/\s*(?:\.{3,}|…+|_{3,})\s*/g, '  ').replace(/\*\*|__/g, '').trim() // prettier-ignore
+    const text = raw
+      .replace(BULLET, '')
+      .replace(NUMBERED, '')
+      .replace(/^\|\s*|\s*\|$/g, '')
+      .replace(/\s*(?:\.{3,}|…+|_{3,})\s*/g, '  ')
+      .replace(/\*\*|__/g, '')
+      .trim()
     const heading = headingOf(text)
     if (heading && !(this.inMethod && heading.kind === 'phase' && !this.isNew(heading))) {
       this.heading(heading, row, raw)

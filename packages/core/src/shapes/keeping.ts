@@ -5,7 +5,19 @@ export const STORAGES = ['room', 'fridge', 'warm', 'frost', 'window', 'use', 'da
 export type Storage = (typeof STORAGES)[number]
 
 /** What is looked at, in the order in which one looks: what condemns first. */
-export const PROPERTIES = ['germs', 'gas', 'smell', 'ph', 'layer', 'crystals', 'grains', 'body', 'colour', 'mass', 'pack'] as const // prettier-ignore
+export const PROPERTIES = [
+  'germs',
+  'gas',
+  'smell',
+  'ph',
+  'layer',
+  'crystals',
+  'grains',
+  'body',
+  'colour',
+  'mass',
+  'pack',
+] as const
 export type Property = (typeof PROPERTIES)[number]
 
 /** How a number was read. */

@@ -25,7 +25,7 @@ export type MethodChoices = z.infer<typeof MethodChoices>
 export type Schools = {
   [
     K in 'pouring' | 'heating' | 'evaporation' | 'cooling' | 'ending' | 'gum' | 'swelling' | 'body'
-  ]: NonNullable<MethodChoices[K]> // prettier-ignore
+  ]: NonNullable<MethodChoices[K]>
 }
 
 const minutes = z.number().min(0).max(100_000)

@@ -111,13 +111,31 @@ export const Trial = z.looseObject({
   samples: z.array(TrialSample).max(100).default([]),
   attributes: z.array(TrialAttribute).max(200).default([]),
   scores: list(
-    z.looseObject({ by: id, round: z.number().int().min(1).default(1), sample: id, attribute: id, value: z.number() }), // prettier-ignore
+    z.looseObject({
+      by: id,
+      round: z.number().int().min(1).default(1),
+      sample: id,
+      attribute: id,
+      value: z.number(),
+    }),
   ),
   triangles: list(
-    z.looseObject({ by: id, right: z.boolean(), round: z.number().int().min(1).optional(), a: id.optional(), b: id.optional() }), // prettier-ignore
+    z.looseObject({
+      by: id,
+      right: z.boolean(),
+      round: z.number().int().min(1).optional(),
+      a: id.optional(),
+      b: id.optional(),
+    }),
   ),
   pairs: list(
-    z.looseObject({ by: id, chosen: id, over: id, attribute: id.optional(), round: z.number().int().min(1).optional() }), // prettier-ignore
+    z.looseObject({
+      by: id,
+      chosen: id,
+      over: id,
+      attribute: id.optional(),
+      round: z.number().int().min(1).optional(),
+    }),
   ),
   plan: TrialPlan.optional(),
 })

@@ -87,7 +87,9 @@ export function differFrom(rows: readonly (readonly number[])[], reference: numb
 
 /** All pairs of `k` places. */
 export const pairsOf = (k: number): [number, number][] =>
-  Array.from({ length: k }, (_, i) => Array.from({ length: k - i - 1 }, (_, j): [number, number] => [i, i + j + 1])).flat() // prettier-ignore
+  Array.from({ length: k }, (_, i) =>
+    Array.from({ length: k - i - 1 }, (_, j): [number, number] => [i, i + j + 1]),
+  ).flat()
 
 /** More ways than this are not counted. */
 const MOST_WAYS = 4_000_000
@@ -109,7 +111,9 @@ export function friedmanExact(rows: readonly (readonly number[])[]): number | nu
   if (rows.length < 2 || k < 2 || k > 6) return null
   const spreadOf = (sums: readonly number[]) => sums.reduce((s, r) => s + r * r, 0)
   const seen = spreadOf(rankSums(rows))
-  let states = new Map<string, { sums: number[]; share: number }>([['', { sums: new Array<number>(k).fill(0), share: 1 }]]) // prettier-ignore
+  let states = new Map<string, { sums: number[]; share: number }>([
+    ['', { sums: new Array<number>(k).fill(0), share: 1 }],
+  ])
   for (const row of rows) {
     const orders = ordersOf(ranksOf(row))
     if (states.size * orders.length > MOST_WAYS) return null

@@ -72,7 +72,14 @@ export const SPANS_AHEAD = 10
 export function trendOf(points: readonly Point[], limits: Limits = {}): Trend {
   const line = lineThrough(points)
   const n = points.length
-  const nothing = { slopeStandardError: null, slopeLow: null, slopeHigh: null, residualSd: null, p: null, crossesOnDay: null } // prettier-ignore
+  const nothing = {
+    slopeStandardError: null,
+    slopeLow: null,
+    slopeHigh: null,
+    residualSd: null,
+    p: null,
+    crossesOnDay: null,
+  }
   if (!line || n < 3) return { n, intercept: null, slopePerDay: line?.slope ?? null, ...nothing }
   const df = n - 2
   const s = Math.sqrt(line.sse / df)
@@ -110,7 +117,15 @@ function firstCrossing(
 }
 
 /** Days between two on which the band’s edge on one side (−1 below, 1 above) meets a limit. */
-function meets(l: Line, s: number, t: number, limit: number, side: -1 | 1, first: number, last: number): number[] {
+function meets(
+  l: Line,
+  s: number,
+  t: number,
+  limit: number,
+  side: -1 | 1,
+  first: number,
+  last: number,
+): number[] {
   const gap = (day: number) => side * (limit - valueAt(l, day)) - halfBand(l, s, t, day)
   if (gap(first) <= 0) return [first]
   const T = (t * s) ** 2
@@ -121,7 +136,7 @@ function meets(l: Line, s: number, t: number, limit: number, side: -1 | 1, first
   // Squaring brought in the band’s other edge: a root counts only where this edge lies on the limit.
   const near = 1e-6 * Math.max(1, Math.abs(limit), Math.abs(l.intercept))
   return rootsOf(A, B, C).filter((day) => day >= first && day <= last && Math.abs(gap(day)) <= near)
-} // prettier-ignore
+}
 
 /** Real roots of A x² + B x + C, worked out so that none loses its figures. */
 function rootsOf(a: number, b: number, c: number): number[] {
@@ -134,14 +149,17 @@ function rootsOf(a: number, b: number, c: number): number[] {
 }
 
 /** The 95 % band of the mean at a day; null where there are too few readings. */
-export function bandAt(points: readonly Point[], day: number): { low: number; value: number; high: number } | null {
+export function bandAt(
+  points: readonly Point[],
+  day: number,
+): { low: number; value: number; high: number } | null {
   const line = lineThrough(points)
   if (!line || points.length < 3) return null
   const df = points.length - 2
   const half = halfBand(line, Math.sqrt(line.sse / df), tQuantile(0.975, df), day)
   const value = valueAt(line, day)
   return { low: value - half, value, high: value + half }
-} // prettier-ignore
+}
 
 /** Chance below which batches are not taken together (ICH Q1E). */
 const POOL = 0.25

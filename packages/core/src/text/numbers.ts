@@ -30,7 +30,34 @@ const PARTED = /^([+-]?[\d\s.,\u2009\u202f\u00a0½¼¾⅓⅔⅛/⁄]*?)\s*([^\d\
 /** Whether more letters may make a unit of it. */
 const begins = (text: string) => {
   const word = text.toLowerCase().replaceAll('.', '')
-  return ['drops', 'tablespoons', 'teaspoons', 'tbsps', 'tsps', 'cups', 'fl oz', 'fluid ounces', 'ounces', 'pounds', 'lbs', 'millilitres', 'milliliters', 'litres', 'liters', 'kilograms', 'milligrams', 'grams', 'kilos', 'kg', 'mg', 'ml', 'cl', 'dl', 'percent', 'wt %'].some((w) => w.startsWith(word) && w !== word) // prettier-ignore
+  return [
+    'drops',
+    'tablespoons',
+    'teaspoons',
+    'tbsps',
+    'tsps',
+    'cups',
+    'fl oz',
+    'fluid ounces',
+    'ounces',
+    'pounds',
+    'lbs',
+    'millilitres',
+    'milliliters',
+    'litres',
+    'liters',
+    'kilograms',
+    'milligrams',
+    'grams',
+    'kilos',
+    'kg',
+    'mg',
+    'ml',
+    'cl',
+    'dl',
+    'percent',
+    'wt %',
+  ].some((w) => w.startsWith(word) && w !== word)
 }
 
 /** Grams of a converted quantity, with what was made of it in words. */

@@ -16,11 +16,19 @@ const foreignWords = (foreign: readonly string[]) =>
     : ` In it ${foreign.length === 1 ? 'is' : 'are'} ${listWords(foreign)}, which this jar’s formula does not have there: in the jar, and not counted.`
 
 /** The line of the plan that is this one: of the same facts, else of the same material; -1 where none is. */
-function lineLike({ a, formula }: BenchPlan, line: Line, phase: string | undefined, free: (line: number) => boolean): number {
-  const here = (same: (x: Line, y: Line) => boolean) => a.lines.findIndex((x, n) => free(n) && formula.phases[x.phase]?.id === phase && same(x.source, line))
+function lineLike(
+  { a, formula }: BenchPlan,
+  line: Line,
+  phase: string | undefined,
+  free: (line: number) => boolean,
+): number {
+  const here = (same: (x: Line, y: Line) => boolean) =>
+    a.lines.findIndex((x, n) => free(n) && formula.phases[x.phase]?.id === phase && same(x.source, line))
   const exact = here(sameStuff)
-  return exact >= 0 ? exact : here((x, y) => sameStuff({ ...x, custom: undefined }, { ...y, custom: undefined }))
-} // prettier-ignore
+  return exact >= 0
+    ? exact
+    : here((x, y) => sameStuff({ ...x, custom: undefined }, { ...y, custom: undefined }))
+}
 
 type Stepped = Happening & { step: string | null }
 
@@ -29,7 +37,12 @@ type Stepped = Happening & { step: string | null }
  * what really went into the base; steps that the base did already are over. What the base has and the jar's formula has
  * not is told and not counted; a material whose facts were put right since is still that material. `made` is the batch of the base.
  */
-export function eventsOfBase(plan: BenchPlan, made: BatchState, shared: SharedBase, at: string): BenchEvent[] {
+export function eventsOfBase(
+  plan: BenchPlan,
+  made: BatchState,
+  shared: SharedBase,
+  at: string,
+): BenchEvent[] {
   const grams = actualGrams(made, linesIn(made, true))
   const left = new Map<number, number>()
   const foreign: string[] = []
@@ -55,7 +68,11 @@ export function eventsOfBase(plan: BenchPlan, made: BatchState, shared: SharedBa
   const start: BenchEvent = { n: 0, at, step: null, type: 'start', formula: plan.formula, version: null }
   const put = (h: Stepped) => events.push({ n: events.length + 1, at, ...h })
   const now = () => foldBatch(plan, [start, ...events])
-  put({ step: plan.steps[0]?.key ?? null, type: 'note', text: `Shared base: ${formatGrams(each, resolution)} of what was made once for all jars.${foreignWords(foreign)}` })
+  put({
+    step: plan.steps[0]?.key ?? null,
+    type: 'note',
+    text: `Shared base: ${formatGrams(each, resolution)} of what was made once for all jars.${foreignWords(foreign)}`,
+  })
   /** Up to here the base is the product itself. */
   let one = shared.kind === 'whole'
   const open: string[] = []
@@ -69,10 +86,12 @@ export function eventsOfBase(plan: BenchPlan, made: BatchState, shared: SharedBa
       put({ step: step.key, type: 'weigh', line: task.line, grams: take })
     }
     const tasks = tasksOf(now(), step)
-    const over = step.kind === 'wash' || (tasks.length > 0 ? tasks.every((t) => t.done) && (one || step.kind === 'weigh') : one)
+    const over =
+      step.kind === 'wash' ||
+      (tasks.length > 0 ? tasks.every((t) => t.done) && (one || step.kind === 'weigh') : one)
     if (over) put({ step: step.key, type: 'step', how: 'done' })
     else open.push(step.key)
   }
   if (open.length > 0) put({ step: open[0]!, type: 'step', how: 'go' })
   return events
-} // prettier-ignore
+}

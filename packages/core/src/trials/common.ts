@@ -87,61 +87,110 @@ function sharedLines(variants: readonly Variant[]): SharedLine[] {
 }
 
 /** The first step of a variant that needs something of its own, or that the others do not do alike. */
-function firstOwn(v: Variant, variants: readonly Variant[], shared: readonly SharedLine[], first: Variant): number {
+function firstOwn(
+  v: Variant,
+  variants: readonly Variant[],
+  shared: readonly SharedLine[],
+  first: Variant,
+): number {
   const isShared = (phase: number, line: number) => {
     const at = v.a.lines.findIndex((l) => l.phase === phase && l.line === line)
-    return shared.some((s) => (v === first ? s.phase === phase && s.line === line : twin(v, first, s.phase, s.line) === at))
+    return shared.some((s) =>
+      v === first ? s.phase === phase && s.line === line : twin(v, first, s.phase, s.line) === at,
+    )
   }
   const asked = v.steps.findIndex((s) => {
-    const joins = s.brings.length > 0 ? s.brings : s.from.length === 0 && s.vessel === v.steps.find((x) => x.kind === 'fill')?.vessel ? s.weighs : []
+    const joins =
+      s.brings.length > 0
+        ? s.brings
+        : s.from.length === 0 && s.vessel === v.steps.find((x) => x.kind === 'fill')?.vessel
+          ? s.weighs
+          : []
     return joins.some((r) => !isShared(r.phase, r.line) && !isFill(v, r.phase, r.line))
   })
   const doing = (s: MethodStep) => `${s.kind} ${s.title} ${s.wait} ${s.celsius} ${s.into}`
   const others = variants.filter((x) => x !== v).map((x) => new Set(x.steps.map(doing)))
-  const otherwise = v.formula.method || variants.some((x) => x.formula.method)
-    ? v.steps.findIndex((s) => others.some((set) => !set.has(doing(s))) && s.weighs.every((r) => isShared(r.phase, r.line)))
-    : -1
+  const otherwise =
+    v.formula.method || variants.some((x) => x.formula.method)
+      ? v.steps.findIndex(
+          (s) => others.some((set) => !set.has(doing(s))) && s.weighs.every((r) => isShared(r.phase, r.line)),
+        )
+      : -1
   return Math.min(asked < 0 ? v.steps.length : asked, otherwise < 0 ? v.steps.length : otherwise)
-} // prettier-ignore
-const isFill = (v: Variant, phase: number, line: number) => v.a.lines.find((l) => l.phase === phase && l.line === line)?.fill === true // prettier-ignore
+}
+const isFill = (v: Variant, phase: number, line: number) =>
+  v.a.lines.find((l) => l.phase === phase && l.line === line)?.fill === true
 
 /**
  * What the variants of a trial have in common, made once as a base and split by weight: the whole product up to the step
  * where they part, or each heated phase by itself; with the reason wherever the chemistry forbids it.
  */
 export function sharedBase(formulas: readonly Formula[], catalogue: Catalogue): SharedBase {
-  const none = (forbids: string[]): SharedBase => ({ kind: 'none', parts: [], forbids, jars: formulas.length, resolutionGrams: 0.1, grams: 0, formula: null, own: [] }) // prettier-ignore
+  const none = (forbids: string[]): SharedBase => ({
+    kind: 'none',
+    parts: [],
+    forbids,
+    jars: formulas.length,
+    resolutionGrams: 0.1,
+    grams: 0,
+    formula: null,
+    own: [],
+  })
   if (formulas.length < 2) return none([])
   const variants = formulas.map((formula): Variant => {
     const a = assess(formula, catalogue)
     return { formula, a, steps: methodOf(a, formula.method).steps.filter((s) => !s.later) }
   })
   const first = variants[0]!
-  if (new Set(variants.map((v) => v.a.amounts.batchGrams.toFixed(6))).size > 1) return none(['The jars are not of one size.']) // prettier-ignore
+  if (new Set(variants.map((v) => v.a.amounts.batchGrams.toFixed(6))).size > 1)
+    return none(['The jars are not of one size.'])
   const shared = sharedLines(variants)
   const forbids: string[] = []
   const whole = wholeBase(variants, shared, forbids)
   if (whole) return finished('whole', [whole], variants, forbids)
   const parts = phaseBases(variants, shared, forbids)
-  return parts.length > 0 ? finished('phases', parts, variants, forbids) : none(forbids.length > 0 ? forbids : [`${first.formula.name || 'The variants'}: no phase has two lines in common.`]) // prettier-ignore
+  return parts.length > 0
+    ? finished('phases', parts, variants, forbids)
+    : none(
+        forbids.length > 0
+          ? forbids
+          : [`${first.formula.name || 'The variants'}: no phase has two lines in common.`],
+      )
 }
 
-function wholeBase(variants: readonly Variant[], shared: readonly SharedLine[], forbids: string[]): SharedPart | null {
+function wholeBase(
+  variants: readonly Variant[],
+  shared: readonly SharedLine[],
+  forbids: string[],
+): SharedPart | null {
   const first = variants[0]!
   const at = variants.map((v) => firstOwn(v, variants, shared, first))
-  const hot = (v: Variant) => v.steps.findLastIndex((s) => s.kind === 'join' || s.kind === 'blend' || s.kind === 'heat')
+  const hot = (v: Variant) =>
+    v.steps.findLastIndex((s) => s.kind === 'join' || s.kind === 'blend' || s.kind === 'heat')
   if (variants.some((v) => hot(v) < 0)) return null
   const early = variants.findIndex((v, i) => at[i]! <= hot(v))
   if (early >= 0) {
     const step = variants[early]!.steps[at[early]!]
-    if (step) forbids.push(`“${step.title}” is not the same in all jars, and it comes before the phases are one: only phases are shared.`)
+    if (step)
+      forbids.push(
+        `“${step.title}” is not the same in all jars, and it comes before the phases are one: only phases are shared.`,
+      )
     return null
   }
   const inBefore = heldBefore(first, at[0]!)
   const lines = shared.filter((s) => inBefore.has(`${s.phase} ${s.line}`))
-  const water = variants.some((v) => v.a.amounts.fillIndex !== null && Math.abs(v.a.lines[v.a.amounts.fillIndex]!.percent - lines.find((s) => isFill(first, s.phase, s.line))!.percent) > 1e-9)
+  const water = variants.some(
+    (v) =>
+      v.a.amounts.fillIndex !== null &&
+      Math.abs(
+        v.a.lines[v.a.amounts.fillIndex]!.percent -
+          lines.find((s) => isFill(first, s.phase, s.line))!.percent,
+      ) > 1e-9,
+  )
   if (water && first.a.emulsion?.type === 'water-in-oil') {
-    forbids.push('Water that makes up the difference would not go into a water-in-oil emulsion that stands: only phases are shared.')
+    forbids.push(
+      'Water that makes up the difference would not go into a water-in-oil emulsion that stands: only phases are shared.',
+    )
     return null
   }
   const settling = first.a.emulsion ? null : settles(first, lines)
@@ -160,7 +209,7 @@ function wholeBase(variants: readonly Variant[], shared: readonly SharedLine[], 
     gramsEach: gramsOf(lines, first),
     split: `Before “${step?.title ?? 'filling'}”: stir, then weigh it into the jars while it still pours.`,
   }
-} // prettier-ignore
+}
 
 /** What is in the vessel that is filled in the end, before a step. */
 function heldBefore({ steps }: Variant, at: number): Set<string> {
@@ -182,13 +231,19 @@ function settles(v: Variant, lines: readonly SharedLine[]): string | null {
     const m = v.a.lines.find((l) => l.phase === s.phase && l.line === s.line)?.material
     return m && (hasTrait(m, 'suspended') || staysPowder(m))
   })
-  return found ? `${found.weighedAs} settles: shares of one base would not be alike, so it is weighed into each jar.` : null // prettier-ignore
+  return found
+    ? `${found.weighedAs} settles: shares of one base would not be alike, so it is weighed into each jar.`
+    : null
 }
 
 const gramsOf = (lines: readonly SharedLine[], v: Variant) =>
   (lines.reduce((s, l) => s + l.percent, 0) * v.a.amounts.batchGrams) / 100
 
-function phaseBases(variants: readonly Variant[], shared: readonly SharedLine[], forbids: string[]): SharedPart[] {
+function phaseBases(
+  variants: readonly Variant[],
+  shared: readonly SharedLine[],
+  forbids: string[],
+): SharedPart[] {
   const first = variants[0]!
   return first.formula.phases.flatMap((phase, p): SharedPart[] => {
     const heated = first.steps.find((s) => s.kind === 'heat' && s.letter === phaseLetter(p))
@@ -200,35 +255,57 @@ function phaseBases(variants: readonly Variant[], shared: readonly SharedLine[],
       lines = lines.filter((s) => !settles(first, [s]))
     }
     if (lines.length < LEAST_LINES || gramsOf(lines, first) < LEAST_GRAMS) return []
-    const doing = (v: Variant) => v.steps.filter((s) => s.letter === phaseLetter(p) && ['wet', 'dissolve', 'heat'].includes(s.kind))
-    const other = variants.slice(1).flatMap((v) => doing(v).filter((s) => !doing(first).some((x) => x.kind === s.kind && x.wait === s.wait && x.celsius === s.celsius)))[0]
-    const ownEarly = doing(first).find((s) => s.kind !== 'heat' && s.weighs.some((r) => r.phase === p && !lines.some((l) => l.line === r.line)))
+    const doing = (v: Variant) =>
+      v.steps.filter((s) => s.letter === phaseLetter(p) && ['wet', 'dissolve', 'heat'].includes(s.kind))
+    const other = variants
+      .slice(1)
+      .flatMap((v) =>
+        doing(v).filter(
+          (s) => !doing(first).some((x) => x.kind === s.kind && x.wait === s.wait && x.celsius === s.celsius),
+        ),
+      )[0]
+    const ownEarly = doing(first).find(
+      (s) =>
+        s.kind !== 'heat' && s.weighs.some((r) => r.phase === p && !lines.some((l) => l.line === r.line)),
+    )
     if (other || ownEarly) {
-      forbids.push(`“${(other ?? ownEarly)!.title}” is not the same in all jars: ${phase.name || phaseLetter(p)} is made for each.`)
+      forbids.push(
+        `“${(other ?? ownEarly)!.title}” is not the same in all jars: ${phase.name || phaseLetter(p)} is made for each.`,
+      )
       return []
     }
-    return [{
-      phases: [p],
-      letters: phaseLetter(p),
-      name: phase.name || phaseLetter(p),
-      lines,
-      gramsEach: gramsOf(lines, first),
-      split: heated ? `Heat it whole, stir, and weigh the shares while it is hot and clear.` : 'Stir, then weigh the shares.',
-    }]
+    return [
+      {
+        phases: [p],
+        letters: phaseLetter(p),
+        name: phase.name || phaseLetter(p),
+        lines,
+        gramsEach: gramsOf(lines, first),
+        split: heated
+          ? `Heat it whole, stir, and weigh the shares while it is hot and clear.`
+          : 'Stir, then weigh the shares.',
+      },
+    ]
   })
-} // prettier-ignore
+}
 
 export const KEPT_STEPS: Record<'whole' | 'phases', ReadonlySet<MethodStep['kind']>> = {
   whole: new Set(['wash', 'weigh', 'wet', 'dissolve', 'heat', 'join', 'blend', 'cool']),
   phases: new Set(['wash', 'weigh', 'wet', 'dissolve', 'heat']),
 }
 
-function finished(kind: 'whole' | 'phases', parts: SharedPart[], variants: readonly Variant[], forbids: string[]): SharedBase {
+function finished(
+  kind: 'whole' | 'phases',
+  parts: SharedPart[],
+  variants: readonly Variant[],
+  forbids: string[],
+): SharedBase {
   const first = variants[0]!
   const { formula, a } = first
   const jars = variants.length
   const grams = parts.reduce((s, p) => s + p.gramsEach, 0) * jars * BASE_SPARE
-  const times = (percent: number) => Number(((percent / 100) * a.amounts.batchGrams * jars * BASE_SPARE).toFixed(6))
+  const times = (percent: number) =>
+    Number(((percent / 100) * a.amounts.batchGrams * jars * BASE_SPARE).toFixed(6))
   const held = parts.flatMap((p) => p.lines)
   const phases = formula.phases.map((phase, p) => ({
     ...phase,
@@ -240,23 +317,40 @@ function finished(kind: 'whole' | 'phases', parts: SharedPart[], variants: reado
     }),
   }))
   const { targetPh: _t, label: _l, costing: _c, ...plain } = formula
-  const bare: Formula = { ...plain, name: `Base of ${formula.name || 'the trial'}`, batchGrams: Number(grams.toFixed(6)), phases }
+  const bare: Formula = {
+    ...plain,
+    name: `Base of ${formula.name || 'the trial'}`,
+    batchGrams: Number(grams.toFixed(6)),
+    phases,
+  }
   const steps = methodOf(assess(bare, a.catalogue), formula.method).steps
   const unwanted = steps.filter((s) => !KEPT_STEPS[kind].has(s.kind))
   const base: Formula = {
     ...bare,
     method: {
       ...formula.method,
-      changes: { ...formula.method?.changes, ...Object.fromEntries(unwanted.map((s) => [s.key, { hidden: true }])) },
-      own: [{ key: 'own-split', title: `Split into ${jars} jars: ${parts.map((p) => `${formatGrams(p.gramsEach, a.amounts.resolutionGrams)} of ${p.name} each`).join(', ')}`, hands: 2 * jars, wait: 0 }],
+      changes: {
+        ...formula.method?.changes,
+        ...Object.fromEntries(unwanted.map((s) => [s.key, { hidden: true }])),
+      },
+      own: [
+        {
+          key: 'own-split',
+          title: `Split into ${jars} jars: ${parts.map((p) => `${formatGrams(p.gramsEach, a.amounts.resolutionGrams)} of ${p.name} each`).join(', ')}`,
+          hands: 2 * jars,
+          wait: 0,
+        },
+      ],
     },
   }
   const own = variants.map((v) =>
     v.a.lines.flatMap((l, i) => {
-      const here = held.find((s) => (v === first ? s.phase === l.phase && s.line === l.line : twin(v, first, s.phase, s.line) === i))
+      const here = held.find((s) =>
+        v === first ? s.phase === l.phase && s.line === l.line : twin(v, first, s.phase, s.line) === i,
+      )
       const left = l.grams - ((here?.percent ?? 0) / 100) * v.a.amounts.batchGrams
       return left > v.a.amounts.resolutionGrams / 2 ? [{ weighedAs: l.weighedAs, grams: left }] : []
     }),
   )
   return { kind, parts, forbids, jars, resolutionGrams: a.amounts.resolutionGrams, grams, formula: base, own }
-} // prettier-ignore
+}

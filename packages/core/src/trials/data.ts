@@ -31,7 +31,15 @@ export const FEEL = z
   .strictObject({
     source: z.string(),
     /** `each`: judged of one sample after the other, as each is put on; others of all samples when their time comes. */
-    moments: z.array(z.strictObject({ id: z.string(), label: z.string(), each: z.boolean().optional(), afterSeconds: z.number().optional(), how: z.string() })), // prettier-ignore
+    moments: z.array(
+      z.strictObject({
+        id: z.string(),
+        label: z.string(),
+        each: z.boolean().optional(),
+        afterSeconds: z.number().optional(),
+        how: z.string(),
+      }),
+    ),
     attributes: z.array(Attribute),
     kinds: z.record(z.enum(KINDS), z.array(z.string())),
     serving: z.strictObject({ skin: Serving, hair: Serving }),

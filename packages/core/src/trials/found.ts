@@ -37,21 +37,39 @@ export function forecastAndFound(f: Forecast | null, measured: readonly Measured
     const e = f?.ph ?? null
     const room = roomOf(read?.way)
     const fits = e ? ph >= e.low - room && ph <= e.high + room : null
-    rows.push({ what: 'pH', expected: e ? `${formatNumber(e.low, 1)} to ${formatNumber(e.high, 1)}` : 'not told', found: `${formatNumber(ph, 2)}${read?.way ? ` (${METHOD_WORDS[read.way]})` : ''}`, fits, says: fits === false ? (ph > e!.high ? 'Omblet was low' : 'Omblet was high') : '' }) // prettier-ignore
+    rows.push({
+      what: 'pH',
+      expected: e ? `${formatNumber(e.low, 1)} to ${formatNumber(e.high, 1)}` : 'not told',
+      found: `${formatNumber(ph, 2)}${read?.way ? ` (${METHOD_WORDS[read.way]})` : ''}`,
+      fits,
+      says: fits === false ? (ph > e!.high ? 'Omblet was low' : 'Omblet was high') : '',
+    })
   }
   const body = last('body')?.choice
   if (body !== undefined) {
     const e = f?.body ?? null
     const at = (b: string) => (BODIES as readonly string[]).indexOf(b)
     const fits = e ? at(body) >= at(e.low) && at(body) <= at(e.high) : null
-    rows.push({ what: 'Body', expected: e ? (e.low === e.high ? e.likely : `${e.low} to ${e.high}`) : 'not told', found: body, fits, says: fits === false ? (at(body) > at(e!.high) ? 'Omblet was low' : 'Omblet was high') : '' }) // prettier-ignore
+    rows.push({
+      what: 'Body',
+      expected: e ? (e.low === e.high ? e.likely : `${e.low} to ${e.high}`) : 'not told',
+      found: body,
+      fits,
+      says: fits === false ? (at(body) > at(e!.high) ? 'Omblet was low' : 'Omblet was high') : '',
+    })
   }
   const frost = last('frost')?.choice
   if (frost !== undefined) {
     const e = f?.frost ?? null
     const split = frost === 'split'
     const fits = !e ? null : e.verdict === 'doubtful' ? true : (e.verdict === 'splits') === split
-    rows.push({ what: 'Frost', expected: e ? FROST[e.verdict] : 'not told', found: FROST_FOUND.find((x) => x.id === frost)?.words ?? frost, fits, says: fits === false ? (split ? 'Omblet was too trusting' : 'Omblet was too careful') : '' }) // prettier-ignore
+    rows.push({
+      what: 'Frost',
+      expected: e ? FROST[e.verdict] : 'not told',
+      found: FROST_FOUND.find((x) => x.id === frost)?.words ?? frost,
+      fits,
+      says: fits === false ? (split ? 'Omblet was too trusting' : 'Omblet was too careful') : '',
+    })
   }
   return rows
 }

@@ -118,14 +118,38 @@ export function trialWarnings(w: TrialWish, catalogue: Catalogue): string[] {
   const serving = servingOf(w.product.hair)
   const bought = w.samples.some((s) => !s.formula)
   return [
-    ...(differs.oneThing || w.varies === 'jar' ? [] : [`Not only ${w.what} differs: ${listWords(differs.also)}. The answer is “this jar”, never “this material”.`]), // prettier-ignore
-    ...(differ('colourant') ? ['The jars differ in colour, and a colour names its jar: judge with closed eyes or under red light, and never dye jars to tell them apart.'] : []), // prettier-ignore
-    ...(differ('fragrance', 'essential-oil') ? ['The jars differ in scent, and a lovely scent makes a cream feel softer: judge feel before scent.'] : []), // prettier-ignore
-    ...(bought ? ['A bought product has another age, jar and scent: put it into the same plain pots, and read it as a mark beside the others.'] : []), // prettier-ignore
-    ...(w.samples.length > serving.most ? [`${w.samples.length} samples are many for one sitting: ${serving.most} at most, then rest.`] : []), // prettier-ignore
-    ...(w.people.length === 1 && w.rounds < ROUNDS_ALONE ? [`Alone, plan at least ${ROUNDS_ALONE} rounds over several days, and let triangles or pairs decide: scores of one person allow no test.`] : []), // prettier-ignore
-    ...(w.people.length > 1 && w.people.length < 4 ? [`${w.people.length} people see plain differences only; a reference is worth two more.`] : []), // prettier-ignore
-    ...(w.decides === null && w.attributes.length > 1 ? ['Name the one attribute that decides: of many, one differs by chance.'] : []), // prettier-ignore
+    ...(differs.oneThing || w.varies === 'jar'
+      ? []
+      : [
+          `Not only ${w.what} differs: ${listWords(differs.also)}. The answer is “this jar”, never “this material”.`,
+        ]),
+    ...(differ('colourant')
+      ? [
+          'The jars differ in colour, and a colour names its jar: judge with closed eyes or under red light, and never dye jars to tell them apart.',
+        ]
+      : []),
+    ...(differ('fragrance', 'essential-oil')
+      ? ['The jars differ in scent, and a lovely scent makes a cream feel softer: judge feel before scent.']
+      : []),
+    ...(bought
+      ? [
+          'A bought product has another age, jar and scent: put it into the same plain pots, and read it as a mark beside the others.',
+        ]
+      : []),
+    ...(w.samples.length > serving.most
+      ? [`${w.samples.length} samples are many for one sitting: ${serving.most} at most, then rest.`]
+      : []),
+    ...(w.people.length === 1 && w.rounds < ROUNDS_ALONE
+      ? [
+          `Alone, plan at least ${ROUNDS_ALONE} rounds over several days, and let triangles or pairs decide: scores of one person allow no test.`,
+        ]
+      : []),
+    ...(w.people.length > 1 && w.people.length < 4
+      ? [`${w.people.length} people see plain differences only; a reference is worth two more.`]
+      : []),
+    ...(w.decides === null && w.attributes.length > 1
+      ? ['Name the one attribute that decides: of many, one differs by chance.']
+      : []),
   ]
 }
 
@@ -179,8 +203,24 @@ export function scoreRows(trial: PlannedTrial): (string | number)[][] {
   return [
     ['kind', 'by', 'round', 'attribute', 'sample', 'against', 'value'],
     ...trial.scores.map((s) => ['score', person(s.by), s.round, s.attribute, sample(s.sample), '', s.value]),
-    ...trial.triangles.map((t) => ['triangle', person(t.by), t.round ?? 1, '', sample(t.a), sample(t.b), t.right ? 1 : 0]), // prettier-ignore
-    ...trial.pairs.map((p) => ['pair', person(p.by), p.round ?? 1, p.attribute ?? '', sample(p.chosen), sample(p.over), 1]), // prettier-ignore
+    ...trial.triangles.map((t) => [
+      'triangle',
+      person(t.by),
+      t.round ?? 1,
+      '',
+      sample(t.a),
+      sample(t.b),
+      t.right ? 1 : 0,
+    ]),
+    ...trial.pairs.map((p) => [
+      'pair',
+      person(p.by),
+      p.round ?? 1,
+      p.attribute ?? '',
+      sample(p.chosen),
+      sample(p.over),
+      1,
+    ]),
     ...trial.plan.measured.map((m) => [
       'found',
       '',

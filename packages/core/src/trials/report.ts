@@ -71,8 +71,10 @@ export function trialReport(trial: Trial): { report: TrialReport; leftOut: strin
       means: byId(samples.map((s) => mean(told.flatMap((p) => p.of.get(s.id) ?? [])))),
       rankSums: rows.length > 0 ? byId(rankSums(rows)) : {},
       friedman: test,
-      differ: pairs.sort((x, y) => x[0] - y[0] || x[1] - y[1]).map(([i, j]) => [samples[i]!.id, samples[j]!.id]),
-    } // prettier-ignore
+      differ: pairs
+        .sort((x, y) => x[0] - y[0] || x[1] - y[1])
+        .map(([i, j]) => [samples[i]!.id, samples[j]!.id]),
+    }
   })
   return { report: { attributes, triangle: triangleOf(trial), pairs: pairsOfTrial(trial) }, leftOut }
 }
@@ -108,6 +110,13 @@ function pairsOfTrial(trial: Trial): TrialReport['pairs'] {
     const [a, b] = inOrder(group[0]!.chosen, group[0]!.over) as [string, string]
     const { attribute } = group[0]!
     const forA = group.filter((p) => p.chosen === a).length
-    return { a, b, ...(attribute === undefined ? {} : { attribute }), n: group.length, forA, ...pairTest(forA, group.length) } // prettier-ignore
+    return {
+      a,
+      b,
+      ...(attribute === undefined ? {} : { attribute }),
+      n: group.length,
+      forA,
+      ...pairTest(forA, group.length),
+    }
   })
 }

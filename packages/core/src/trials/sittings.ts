@@ -8,7 +8,13 @@ export interface Sitting {
   round: number
   /** Samples in the order in which they are served. */
   served: { sample: string; code: string; place: string }[]
-  trios: { samples: [string, string, string]; codes: [string, string, string]; odd: number; a: string; b: string }[] // prettier-ignore
+  trios: {
+    samples: [string, string, string]
+    codes: [string, string, string]
+    odd: number
+    a: string
+    b: string
+  }[]
   duos: { samples: [string, string]; codes: [string, string]; attribute?: string }[]
 }
 
@@ -23,8 +29,12 @@ export function sittingsOf({ samples, plan }: Planned): Sitting[] {
   const count = people.length * rounds
   const orders = balancedOrders(samples.length, count, drawOf(seed))
   const choice = drawOf(seed + 1)
-  const trios = choosing.filter((c) => c.kind === 'triangle').map((c) => ({ c, orders: equallyOften(TRIOS, count, choice) })) // prettier-ignore
-  const duos = choosing.filter((c) => c.kind === 'pair').map((c) => ({ c, orders: equallyOften([false, true], count, choice) })) // prettier-ignore
+  const trios = choosing
+    .filter((c) => c.kind === 'triangle')
+    .map((c) => ({ c, orders: equallyOften(TRIOS, count, choice) }))
+  const duos = choosing
+    .filter((c) => c.kind === 'pair')
+    .map((c) => ({ c, orders: equallyOften([false, true], count, choice) }))
   const each = samples.length + 3 * trios.length + 2 * duos.length
   const numbers = codes(count * each, drawOf(seed + 2))
   const { places } = servingOf(product.hair)
@@ -35,12 +45,22 @@ export function sittingsOf({ samples, plan }: Planned): Sitting[] {
       person: people[i % people.length]!.id,
       round: Math.floor(i / people.length) + 1,
       // places on the arms go on by one from sitting to sitting
-      served: orders[i]!.map((at, j) => ({ sample: samples[at]!.id, code: code(), place: places[(j + i) % places.length]! })), // prettier-ignore
+      served: orders[i]!.map((at, j) => ({
+        sample: samples[at]!.id,
+        code: code(),
+        place: places[(j + i) % places.length]!,
+      })),
       trios: trios.map(({ c, orders: of }) => {
         const letters = of[i]!
         const as = letters.split('a').length - 1
         const samplesOf = [...letters].map((l) => (l === 'a' ? c.a : c.b)) as [string, string, string]
-        return { samples: samplesOf, codes: [code(), code(), code()], odd: letters.indexOf(as === 1 ? 'a' : 'b'), a: c.a, b: c.b } // prettier-ignore
+        return {
+          samples: samplesOf,
+          codes: [code(), code(), code()],
+          odd: letters.indexOf(as === 1 ? 'a' : 'b'),
+          a: c.a,
+          b: c.b,
+        }
       }),
       duos: duos.map(({ c, orders: of }) => ({
         samples: of[i]! ? [c.b, c.a] : [c.a, c.b],
@@ -54,7 +74,14 @@ export function sittingsOf({ samples, plan }: Planned): Sitting[] {
 /** What a judge is asked, one after the other: codes, and nothing by which a sample could be known. */
 export type JudgeStep =
   | { kind: 'serve'; key: string; code: string; place: string; nth: number; of: number }
-  | { kind: 'score'; key: string; code: string; attribute: TrialAttribute; moment: (typeof FEEL.moments)[number]; done: number | null } // prettier-ignore
+  | {
+      kind: 'score'
+      key: string
+      code: string
+      attribute: TrialAttribute
+      moment: (typeof FEEL.moments)[number]
+      done: number | null
+    }
   | { kind: 'rank'; key: string; codes: string[]; attribute: TrialAttribute; done: string[] | null }
   | { kind: 'triangle'; key: string; codes: string[]; done: boolean }
   | { kind: 'pair'; key: string; codes: string[]; attribute: TrialAttribute | null; done: string | null }
@@ -85,7 +112,14 @@ export function judgeSteps(trial: PlannedTrial, sitting: Sitting): JudgeStep[] {
   const steps: JudgeStep[] = []
   if (attributes.length > 0)
     for (const [i, served] of sitting.served.entries()) {
-      steps.push({ kind: 'serve', key: `serve ${served.code}`, code: served.code, place: served.place, nth: i + 1, of: sitting.served.length }) // prettier-ignore
+      steps.push({
+        kind: 'serve',
+        key: `serve ${served.code}`,
+        code: served.code,
+        place: served.place,
+        nth: i + 1,
+        of: sitting.served.length,
+      })
       for (const a of along) steps.push(score(served, a))
     }
   for (const moment of new Set(later.map(momentOf)))
@@ -96,10 +130,19 @@ export function judgeSteps(trial: PlannedTrial, sitting: Sitting): JudgeStep[] {
       kind: 'triangle',
       key: `trio ${i}`,
       codes: trio.codes,
-      done: trial.triangles.some((t) => t.by === sitting.person && t.round === sitting.round && t.a === trio.a && t.b === trio.b), // prettier-ignore
+      done: trial.triangles.some(
+        (t) => t.by === sitting.person && t.round === sitting.round && t.a === trio.a && t.b === trio.b,
+      ),
     })
   for (const [i, duo] of sitting.duos.entries()) {
-    const given = trial.pairs.find((p) => p.by === sitting.person && p.round === sitting.round && about(p.attribute) === about(duo.attribute) && duo.samples.includes(p.chosen) && duo.samples.includes(p.over)) // prettier-ignore
+    const given = trial.pairs.find(
+      (p) =>
+        p.by === sitting.person &&
+        p.round === sitting.round &&
+        about(p.attribute) === about(duo.attribute) &&
+        duo.samples.includes(p.chosen) &&
+        duo.samples.includes(p.over),
+    )
     steps.push({
       kind: 'pair',
       key: `duo ${i}`,
@@ -115,7 +158,9 @@ export function judgeSteps(trial: PlannedTrial, sitting: Sitting): JudgeStep[] {
       key: `rank ${attribute.id}`,
       codes: sitting.served.map((s) => s.code),
       attribute,
-      done: places.some((p) => p.value === null) ? null : places.sort((x, y) => x.value! - y.value!).map((p) => p.code), // prettier-ignore
+      done: places.some((p) => p.value === null)
+        ? null
+        : places.sort((x, y) => x.value! - y.value!).map((p) => p.code),
     })
   }
   return steps
@@ -129,7 +174,8 @@ export function nextStep(steps: readonly JudgeStep[], served: ReadonlySet<string
   const open = steps.find((s) => !isAnswered(s))
   if (!open) return null
   if (open.kind !== 'score') return open
-  const begun = served.has(open.code) || steps.some((s) => s.kind === 'score' && s.code === open.code && s.done !== null) // prettier-ignore
+  const begun =
+    served.has(open.code) || steps.some((s) => s.kind === 'score' && s.code === open.code && s.done !== null)
   return begun ? open : (steps.find((s) => s.kind === 'serve' && s.code === open.code) ?? open)
 }
 
@@ -154,7 +200,15 @@ export function withAnswer(
   const put = (scores: { sample: string; value: number }[], attribute: string): PlannedTrial => ({
     ...trial,
     scores: [
-      ...trial.scores.filter((s) => !(s.by === person && s.round === round && s.attribute === attribute && scores.some((x) => x.sample === s.sample))), // prettier-ignore
+      ...trial.scores.filter(
+        (s) =>
+          !(
+            s.by === person &&
+            s.round === round &&
+            s.attribute === attribute &&
+            scores.some((x) => x.sample === s.sample)
+          ),
+      ),
       ...scores.map((s) => ({ by: person, round, attribute, ...s })),
     ],
   })
@@ -167,22 +221,47 @@ export function withAnswer(
     case 'rank': {
       if (!('order' in answer)) return null
       const samples = answer.order.map(sampleOf)
-      if (samples.length !== sitting.served.length || new Set(samples).size < samples.length || samples.includes(undefined)) return null // prettier-ignore
-      return put(samples.map((sample, i) => ({ sample: sample!, value: i + 1 })), step.attribute.id) // prettier-ignore
+      if (
+        samples.length !== sitting.served.length ||
+        new Set(samples).size < samples.length ||
+        samples.includes(undefined)
+      )
+        return null
+      return put(
+        samples.map((sample, i) => ({ sample: sample!, value: i + 1 })),
+        step.attribute.id,
+      )
     }
     case 'triangle': {
       const trio = sitting.trios[Number(key.split(' ')[1])]!
       if (!('chosen' in answer) || !trio.codes.includes(answer.chosen)) return null
       const right = trio.codes.indexOf(answer.chosen) === trio.odd
-      const others = trial.triangles.filter((t) => !(t.by === person && t.round === round && t.a === trio.a && t.b === trio.b)) // prettier-ignore
+      const others = trial.triangles.filter(
+        (t) => !(t.by === person && t.round === round && t.a === trio.a && t.b === trio.b),
+      )
       return { ...trial, triangles: [...others, { by: person, round, right, a: trio.a, b: trio.b }] }
     }
     case 'pair': {
       const duo = sitting.duos[Number(key.split(' ')[1])]!
       if (!('chosen' in answer) || !duo.codes.includes(answer.chosen)) return null
       const at = duo.codes.indexOf(answer.chosen)
-      const others = trial.pairs.filter((p) => !(p.by === person && p.round === round && about(p.attribute) === about(duo.attribute) && duo.samples.includes(p.chosen) && duo.samples.includes(p.over))) // prettier-ignore
-      const given = { by: person, round, chosen: duo.samples[at]!, over: duo.samples[1 - at]!, ...(duo.attribute === undefined ? {} : { attribute: duo.attribute }) } // prettier-ignore
+      const others = trial.pairs.filter(
+        (p) =>
+          !(
+            p.by === person &&
+            p.round === round &&
+            about(p.attribute) === about(duo.attribute) &&
+            duo.samples.includes(p.chosen) &&
+            duo.samples.includes(p.over)
+          ),
+      )
+      const given = {
+        by: person,
+        round,
+        chosen: duo.samples[at]!,
+        over: duo.samples[1 - at]!,
+        ...(duo.attribute === undefined ? {} : { attribute: duo.attribute }),
+      }
       return { ...trial, pairs: [...others, given] }
     }
     default:

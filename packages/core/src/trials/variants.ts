@@ -52,11 +52,20 @@ export function materialOptions(
       stops: c.stops,
       checks: c.checks,
       says: [...c.reasonsAgainst, ...c.reasonsFor][0] ?? '',
-    })) // prettier-ignore
+    }))
   }
   const line = a.lines[index]
   if (!line) return []
-  const own: Option = { key: line.id, label: capitalise(line.label), percent: line.percent, current: true, formula: base, stops: 0, checks: 0, says: '' } // prettier-ignore
+  const own: Option = {
+    key: line.id,
+    label: capitalise(line.label),
+    percent: line.percent,
+    current: true,
+    formula: base,
+    stops: 0,
+    checks: 0,
+    says: '',
+  }
   const others = substitutesFor(a, index, catalogue).map((s): Option => ({
     key: s.material.id,
     label: capitalise(s.material.name),
@@ -79,7 +88,18 @@ export function levelOptions(formula: Formula, index: number, percents: readonly
     const changed = applyEdit(base, { type: 'set-percent', at: line, percent })
     const fill = computeAmounts(changed).lines.find((l) => l.fill)
     if (fill && fill.percent < 0) return []
-    return [{ key: String(percent), label: sayPercent(percent), percent, current: Math.abs(percent - line.percent) < 1e-9, formula: changed, stops: 0, checks: 0, says: '' }] // prettier-ignore
+    return [
+      {
+        key: String(percent),
+        label: sayPercent(percent),
+        percent,
+        current: Math.abs(percent - line.percent) < 1e-9,
+        formula: changed,
+        stops: 0,
+        checks: 0,
+        says: '',
+      },
+    ]
   })
 }
 
@@ -172,7 +192,9 @@ export function whatDiffers(
         varied.add(c.material)
         if (c.kind === 'moved') also.add(`${nameOf(c.material)} is in another phase`)
       }
-      const things = Math.max(swapped.added.size, swapped.removed.size) + new Set(changes.filter((c) => c.kind === 'amount').map((c) => c.material)).size // prettier-ignore
+      const things =
+        Math.max(swapped.added.size, swapped.removed.size) +
+        new Set(changes.filter((c) => c.kind === 'amount').map((c) => c.material)).size
       if (things > 1 || (things > 0 && varies === 'school'))
         also.add(`${listWords([...new Set(changes.map((c) => nameOf(c.material)))])} differ`)
       if (varies !== 'school' && methodKey(first) !== methodKey(other)) also.add('the method')
@@ -190,4 +212,8 @@ export function whatDiffers(
   }
 }
 const methodKey = (f: Formula) => JSON.stringify(f.method?.choices ?? {})
-const heatKey = (f: Formula) => f.phases.filter((p) => p.lines.length > 0).map((p) => p.heatToC ?? '').join() // prettier-ignore
+const heatKey = (f: Formula) =>
+  f.phases
+    .filter((p) => p.lines.length > 0)
+    .map((p) => p.heatToC ?? '')
+    .join()

@@ -78,7 +78,10 @@ function triangleWords(trial: Trial): string[] {
     const right = list.filter((t) => t.right).length
     const { p, differ } = triangleTest(right, n)
     const { a, b } = list[0]!
-    const between = a !== undefined && b !== undefined ? ` between ${called(trial.samples, a)} and ${called(trial.samples, b)}` : '' // prettier-ignore
+    const between =
+      a !== undefined && b !== undefined
+        ? ` between ${called(trial.samples, a)} and ${called(trial.samples, b)}`
+        : ''
     const told = differ
       ? 'they can be told apart'
       : `not shown to differ with ${n} ${n === 1 ? 'answer' : 'answers'}`
@@ -90,7 +93,9 @@ function pairWords(trial: Trial, { pairs }: TrialReport): string[] {
   return pairs.map(({ a, b, attribute, n, forA, p, differ }) => {
     const [more, less, times] = forA >= n - forA ? [a, b, forA] : [b, a, n - forA]
     const by = trial.attributes.find((x) => x.id === attribute)
-    const what = by ? `say that ${name(more)} ${leans(by, true)} than ${name(less)}` : `prefer ${name(more)} to ${name(less)}` // prettier-ignore
+    const what = by
+      ? `say that ${name(more)} ${leans(by, true)} than ${name(less)}`
+      : `prefer ${name(more)} to ${name(less)}`
     return `${times} of ${n} ${what}${differ ? '' : 2 * forA === n ? ', and as many the other way' : ': too few to tell'} (p ${sayP(p)}).`
   })
 }
@@ -110,7 +115,11 @@ function rowsOf(trial: Trial, attribute: TrialAttribute, samples: readonly Trial
   const by = [...new Set(scores.map((s) => s.by))]
   const cell = (person: string, sample: string) =>
     scores.filter((s) => s.by === person && s.sample === sample).map((s) => s.value)
-  return { by, cell, rows: by.map((p) => samples.map((s) => cell(p, s.id))).filter((row) => row.every((c) => c.length > 0)) } // prettier-ignore
+  return {
+    by,
+    cell,
+    rows: by.map((p) => samples.map((s) => cell(p, s.id))).filter((row) => row.every((c) => c.length > 0)),
+  }
 }
 
 function readingOf(trial: Trial, attribute: TrialAttribute, result: AttributeResult): Reading {
@@ -121,16 +130,34 @@ function readingOf(trial: Trial, attribute: TrialAttribute, result: AttributeRes
   const rows = cells.map((row) => row.map(meanOf))
   const clip = (v: number) => Math.min(scale[1], Math.max(scale[0], v))
   const dots = samples.map((s, j): Dot => {
-    const values = cells.length === 1 ? cells[0]![j]! : cells.length > 1 ? rows.map((r) => r[j]!) : by.flatMap((p) => cell(p, s.id)) // prettier-ignore
+    const values =
+      cells.length === 1
+        ? cells[0]![j]!
+        : cells.length > 1
+          ? rows.map((r) => r[j]!)
+          : by.flatMap((p) => cell(p, s.id))
     const mean = result.means[s.id]!
     const sd = spread(values)
-    return { sample: s.id, mean, low: clip(mean - sd), high: clip(mean + sd), meanRank: rows.length > 0 ? result.rankSums[s.id]! / rows.length : null } // prettier-ignore
+    return {
+      sample: s.id,
+      mean,
+      low: clip(mean - sd),
+      high: clip(mean + sd),
+      meanRank: rows.length > 0 ? result.rankSums[s.id]! / rows.length : null,
+    }
   })
   const told = sentence(trial, attribute, result, samples, rows, dots)
   return { attribute, scale, people: rows.length, dots, ...told }
 }
 
-function sentence(trial: Trial, attribute: TrialAttribute, result: AttributeResult, samples: readonly TrialSample[], rows: number[][], dots: readonly Dot[]): Pick<Reading, 'says' | 'test' | 'tells'> {
+function sentence(
+  trial: Trial,
+  attribute: TrialAttribute,
+  result: AttributeResult,
+  samples: readonly TrialSample[],
+  rows: number[][],
+  dots: readonly Dot[],
+): Pick<Reading, 'says' | 'test' | 'tells'> {
   const n = rows.length
   const k = samples.length
   const silent = (says: string) => ({ says, test: '', tells: false })
@@ -147,7 +174,11 @@ function sentence(trial: Trial, attribute: TrialAttribute, result: AttributeResu
   const furthest = widest(samples, result)
   if (n === 1) {
     const { more, less, size } = effect(furthest[0], furthest[1])
-    return silent(size < 1e-9 ? 'One person, all alike.' : `${upper(name(more))} ${leans(attribute, true)} than ${name(less)} (by ${sayEffect(attribute, size)}) for one person: no test follows from one.`) // prettier-ignore
+    return silent(
+      size < 1e-9
+        ? 'One person, all alike.'
+        : `${upper(name(more))} ${leans(attribute, true)} than ${name(less)} (by ${sayEffect(attribute, size)}) for one person: no test follows from one.`,
+    )
   }
   if (k === 2) {
     // two samples: the exact test of pairs, since Friedman's is too sure of few people
@@ -156,24 +187,39 @@ function sentence(trial: Trial, attribute: TrialAttribute, result: AttributeResu
     const p = result.friedman?.p ?? 1
     const test = result.friedman ? `pairs, p ${sayP(p)} exactly` : ''
     const says = `${upper(name(more))} ${leans(attribute, true)} than ${name(less)} (by ${sayEffect(attribute, size)}; ${times} of ${people(n)})`
-    return differ ? { says: `${says}.`, test, tells: true } : { says: size < 1e-9 ? 'Both alike.' : `${says}: too few to tell.`, test, tells: false }
+    return differ
+      ? { says: `${says}.`, test, tells: true }
+      : { says: size < 1e-9 ? 'Both alike.' : `${says}: too few to tell.`, test, tells: false }
   }
   const exact = friedmanExact(rows)
   const { friedman } = result
-  const test = friedman ? `Friedman ${sayNumber(friedman.q, 1)}, p ${exact === null ? `${sayP(friedman.p)} by chi-squared` : `${sayP(exact)} exactly`}` : '' // prettier-ignore
+  const test = friedman
+    ? `Friedman ${sayNumber(friedman.q, 1)}, p ${exact === null ? `${sayP(friedman.p)} by chi-squared` : `${sayP(exact)} exactly`}`
+    : ''
   if (result.differ.length > 0) {
     const found = result.differ.map(([x, y]) => effect(x, y)).sort((x, y) => y.size - x.size)
     const words = found.map((d) => {
-      const [first, second, up] = samples.find((s) => s.id === d.more)?.reference ? [d.less, d.more, false] : [d.more, d.less, true]
+      const [first, second, up] = samples.find((s) => s.id === d.more)?.reference
+        ? [d.less, d.more, false]
+        : [d.more, d.less, true]
       return `${upper(name(first))} ${leans(attribute, up)} than ${name(second)} (by ${sayEffect(attribute, d.size)}; ${d.agree} of ${people(n)})`
     })
     // against the reference two may stand apart where over all of them chance is not ruled out
-    if ((exact ?? friedman?.p ?? 1) > LEVEL) return { says: `${words.join('. ')}: a hint, since over all samples chance is not ruled out.`, test, tells: false }
+    if ((exact ?? friedman?.p ?? 1) > LEVEL)
+      return {
+        says: `${words.join('. ')}: a hint, since over all samples chance is not ruled out.`,
+        test,
+        tells: false,
+      }
     return { says: `${words.join('. ')}.`, test, tells: true }
   }
   const { more, less, size } = effect(furthest[0], furthest[1])
   const apart = Math.abs(result.rankSums[more]! - result.rankSums[less]!) / n
-  const needed = neededPeople(apart, k, samples.some((s) => s.reference))
+  const needed = neededPeople(
+    apart,
+    k,
+    samples.some((s) => s.reference),
+  )
   const extra = needed === null ? Infinity : needed - n
   const [low, high] = scaleOf(attribute)
   const slight = attribute.ask !== 'rank' && size < SLIGHT * (high - low)
@@ -184,7 +230,7 @@ function sentence(trial: Trial, attribute: TrialAttribute, result: AttributeResu
     test,
     tells: false,
   }
-} // prettier-ignore
+}
 
 const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
@@ -195,7 +241,9 @@ function widest(samples: readonly TrialSample[], result: AttributeResult): [stri
   const pairs = reference
     ? samples.filter((s) => s !== reference).map((s): [string, string] => [s.id, reference.id])
     : samples.flatMap((x, i) => samples.slice(i + 1).map((y): [string, string] => [x.id, y.id]))
-  return pairs.reduce((best, pair) => (Math.abs(of(pair[0]) - of(pair[1])) > Math.abs(of(best[0]) - of(best[1])) ? pair : best)) // prettier-ignore
+  return pairs.reduce((best, pair) =>
+    Math.abs(of(pair[0]) - of(pair[1])) > Math.abs(of(best[0]) - of(best[1])) ? pair : best,
+  )
 }
 
 function headOf(trial: Trial, readings: readonly Reading[]): string[] {
@@ -205,7 +253,11 @@ function headOf(trial: Trial, readings: readonly Reading[]): string[] {
   if (decides) head.push(decides.says)
   for (const r of scored) if (r !== decides && r.tells) head.push(r.says)
   if (head.length === 0 && scored.length > 0)
-    head.push(scored.every((r) => r.people <= 1) ? scored[0]!.says : 'Nothing was shown to differ: not different is not the same.') // prettier-ignore
+    head.push(
+      scored.every((r) => r.people <= 1)
+        ? scored[0]!.says
+        : 'Nothing was shown to differ: not different is not the same.',
+    )
   const few = Math.max(0, ...scored.map((r) => r.people))
   if (few >= 2 && few < 6 && scored.length > 0) head.push(`With ${people(few)} only plain differences show.`)
   if (scored.length >= 5 && scored.some((r) => r.tells))

@@ -3,16 +3,29 @@ import { createRouter, createWebHistory, type RouteMeta, type RouteRecordRaw } f
 
 /** Every place but the list of formulas waits for what the maker knows, which brings the catalogue with it. */
 const place = (page: () => Promise<{ default: Component }>) => async () => {
-  const [{ default: it }] = await Promise.all([page(), import('../stores/knowledge').then((m) => m.readKnowledge())])
+  const [{ default: it }] = await Promise.all([
+    page(),
+    import('../stores/knowledge').then((m) => m.readKnowledge()),
+  ])
   return it
-} // prettier-ignore
+}
 
 /** A leaf in the room of a formula. */
-const leaf = (path: string, name: string, component: () => Promise<{ default: Component }>, meta: RouteMeta): RouteRecordRaw => ({ path, name, component, meta }) // prettier-ignore
+const leaf = (
+  path: string,
+  name: string,
+  component: () => Promise<{ default: Component }>,
+  meta: RouteMeta,
+): RouteRecordRaw => ({ path, name, component, meta })
 
 /** Everything of one thing that has an id stands under its address. */
 const room = (path: string, children: RouteRecordRaw[]): RouteRecordRaw => ({ path, children })
-const within = (path: string, name: string, page: () => Promise<{ default: Component }>): RouteRecordRaw => ({ path, name, component: place(page), props: true }) // prettier-ignore
+const within = (path: string, name: string, page: () => Promise<{ default: Component }>): RouteRecordRaw => ({
+  path,
+  name,
+  component: place(page),
+  props: true,
+})
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -26,18 +39,42 @@ export const router = createRouter({
       props: true,
       children: [
         leaf('', 'formula', () => import('../features/formula/FormulaPage.vue'), { leaf: 'sheet' }),
-        leaf('emulsion', 'emulsion', () => import('../features/formula/emulsion/EmulsionPage.vue'), { leaf: 'emulsion', title: 'Emulsion' }),
-        leaf('balance', 'balance', () => import('../features/formula/balance/BalanceBody.vue'), { leaf: 'balance', title: 'Balance' }),
-        leaf('method', 'method', () => import('../features/formula/method/MethodBody.vue'), { leaf: 'method', title: 'Method' }),
+        leaf('emulsion', 'emulsion', () => import('../features/formula/emulsion/EmulsionPage.vue'), {
+          leaf: 'emulsion',
+          title: 'Emulsion',
+        }),
+        leaf('balance', 'balance', () => import('../features/formula/balance/BalanceBody.vue'), {
+          leaf: 'balance',
+          title: 'Balance',
+        }),
+        leaf('method', 'method', () => import('../features/formula/method/MethodBody.vue'), {
+          leaf: 'method',
+          title: 'Method',
+        }),
         leaf('ph', 'ph', () => import('../features/formula/ph/PhPage.vue'), { leaf: 'ph', title: 'pH' }),
-        leaf('label', 'formula-label', () => import('../features/formula/label/LabelBody.vue'), { leaf: 'label', title: 'Label' }),
-        leaf('cost', 'cost', () => import('../features/formula/cost/CostBody.vue'), { leaf: 'cost', title: 'Cost' }),
-        leaf('versions', 'versions', () => import('../features/formula/versions/VersionsPage.vue'), { leaf: 'versions', title: 'Versions' }),
-        leaf('history', 'history', () => import('../features/formula/versions/HistoryPage.vue'), { title: 'History' }),
-        leaf('stickers', 'stickers', () => import('../features/formula/label/StickersPage.vue'), { title: 'Stickers' }),
-        leaf('product-sheet', 'product-sheet', () => import('../features/formula/label/ProductSheet.vue'), { title: 'Product sheet' }),
+        leaf('label', 'formula-label', () => import('../features/formula/label/LabelBody.vue'), {
+          leaf: 'label',
+          title: 'Label',
+        }),
+        leaf('cost', 'cost', () => import('../features/formula/cost/CostBody.vue'), {
+          leaf: 'cost',
+          title: 'Cost',
+        }),
+        leaf('versions', 'versions', () => import('../features/formula/versions/VersionsPage.vue'), {
+          leaf: 'versions',
+          title: 'Versions',
+        }),
+        leaf('history', 'history', () => import('../features/formula/versions/HistoryPage.vue'), {
+          title: 'History',
+        }),
+        leaf('stickers', 'stickers', () => import('../features/formula/label/StickersPage.vue'), {
+          title: 'Stickers',
+        }),
+        leaf('product-sheet', 'product-sheet', () => import('../features/formula/label/ProductSheet.vue'), {
+          title: 'Product sheet',
+        }),
         leaf('print', 'print', () => import('../features/print/PrintPage.vue'), {}),
-      ], // prettier-ignore
+      ],
     },
     { path: '/bench', name: 'bench', component: place(() => import('../features/bench/BenchPage.vue')) },
     {

@@ -35,7 +35,12 @@ export const axis = (title: string | null, say: (value: number) => string) => ({
 })
 
 /** A mark in words on the paper itself. */
-export const labelStyle = (color: string) => ({ background: 'transparent', color, ...SMALL, fontFamily: 'inherit' }) // prettier-ignore
+export const labelStyle = (color: string) => ({
+  background: 'transparent',
+  color,
+  ...SMALL,
+  fontFamily: 'inherit',
+})
 
 /** What all charts are alike in; a chart's own options go over it. */
 export const chartBase = (own: Omit<ApexOptions, 'chart'>): ApexOptions => ({

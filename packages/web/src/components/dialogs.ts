@@ -8,7 +8,14 @@ export const PopUp: FunctionalComponent<
 > = ({ header, visible, width = '34rem' }, { attrs, slots }) =>
   h(
     Dialog,
-    { header, visible, modal: true, draggable: false, style: { width: `min(${width}, calc(100vw - 1rem))` }, ...attrs }, // prettier-ignore
+    {
+      header,
+      visible,
+      modal: true,
+      draggable: false,
+      style: { width: `min(${width}, calc(100vw - 1rem))` },
+      ...attrs,
+    },
     slots,
   )
 PopUp.props = ['header', 'visible', 'width']

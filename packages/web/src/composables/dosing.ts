@@ -16,7 +16,11 @@ export function useDosing(product: () => Assessment | null, asPlanned: () => Ass
   const dosing = computed(() => {
     const a = product()
     if (!a || !stand.value) return null
-    const choice = { adjuster: adjuster.value, strengthText: strengthText.value, dropGrams: bench.tools.dropGrams ?? learned.of('drop')?.mean ?? null } // prettier-ignore
+    const choice = {
+      adjuster: adjuster.value,
+      strengthText: strengthText.value,
+      dropGrams: bench.tools.dropGrams ?? learned.of('drop')?.mean ?? null,
+    }
     return dosingOf(a, stand.value, choice, asPlanned() ?? a)
   })
   function choose(key: string, percent: number | null = null) {

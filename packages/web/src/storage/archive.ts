@@ -66,7 +66,12 @@ export async function writeArchive(
   const zip = new ZipWriter(new WritableStream(sink), { keepOrder: true, level: 6 })
   const path = (folder: string, i: number) => `${folder}/${String(i + 1).padStart(4, '0')}`
   const listed = {
-    pictures: pictures.map((p, i) => ({ path: path('pictures', i), batch: p.batch, id: p.id, type: p.blob.type })), // prettier-ignore
+    pictures: pictures.map((p, i) => ({
+      path: path('pictures', i),
+      batch: p.batch,
+      id: p.id,
+      type: p.blob.type,
+    })),
     papers: papers.map((p, i) => ({ path: path('papers', i), lot: p.lot, name: p.name, type: p.blob.type })),
   }
   const pack = (name: string, content: string) => zip.add(name, new BlobReader(new Blob([content])))

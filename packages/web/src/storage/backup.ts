@@ -72,7 +72,9 @@ export async function collectBackup(now: string, ids?: readonly string[]): Promi
     changes: wanted ? changes.filter((c) => used.has(c.id)) : changes,
     batches: heads.flatMap(({ id, code, name, formulaId, who }) => {
       const own = (byBatch.get(id) ?? []).map((r) => r.event)
-      return own[0]?.type === 'start' ? [{ batch: tidyInfo({ id, code, name, formulaId, who }), events: own, photos: [] }] : [] // prettier-ignore
+      return own[0]?.type === 'start'
+        ? [{ batch: tidyInfo({ id, code, name, formulaId, who }), events: own, photos: [] }]
+        : []
     }),
     trials,
   }

@@ -153,7 +153,12 @@ export async function deleteBatch(
     const events = await tx.objectStore('events').getAll(ofBatch(id))
     const photos = await tx.objectStore('pictures').getAll(picturesOf(id))
     if (!head && events.length === 0) return null
-    const bin = toBin({ kind: 'batch', head, events, photos }, head?.name ?? 'What is left of a batch', now, makeId) // prettier-ignore
+    const bin = toBin(
+      { kind: 'batch', head, events, photos },
+      head?.name ?? 'What is left of a batch',
+      now,
+      makeId,
+    )
     if (!forGood) put(tx.objectStore('bin').put(bin))
     put(tx.objectStore('batches').delete(id))
     put(tx.objectStore('events').delete(ofBatch(id)))
@@ -175,11 +180,15 @@ export async function listOrphans(): Promise<Orphan[]> {
   const found = new Set<string>()
   const begun = new Set<string>()
   const events = tx.objectStore('events')
-  for (let cursor = await events.openKeyCursor(); cursor; cursor = await cursor.continue([cursor.key[0], Infinity])) {
+  for (
+    let cursor = await events.openKeyCursor();
+    cursor;
+    cursor = await cursor.continue([cursor.key[0], Infinity])
+  ) {
     const [batch, first] = cursor.key
     begun.add(batch)
     if (!heads.has(batch) || first !== 0) found.add(batch)
-  } // prettier-ignore
+  }
   for (const id of heads) if (!begun.has(id)) found.add(id)
   return Promise.all(
     [...found].map(async (id) => ({

@@ -200,7 +200,16 @@ async function putBatch({ tx, put }: Taking, content: Of<'batch'>) {
     return here.length === 0 ? !head || same(head, content.head) : sameCourse(here, content.events)
   })
   const { id, beside } = at
-  if (content.head) put(tx.objectStore('batches').put({ ...content.head, id, code: beside ? `${content.head.code.slice(0, 55)}-copy` : content.head.code })) // prettier-ignore
+  if (content.head)
+    put(
+      tx
+        .objectStore('batches')
+        .put({
+          ...content.head,
+          id,
+          code: beside ? `${content.head.code.slice(0, 55)}-copy` : content.head.code,
+        }),
+    )
   for (const event of content.events) put(events.put({ ...event, batch: id }))
   for (const photo of content.photos) put(tx.objectStore('pictures').put({ ...photo, batch: id }))
   return at

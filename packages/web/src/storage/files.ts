@@ -124,8 +124,11 @@ export async function saveBackup(
   }
   const blob = await writeArchive(text, beside, (done) => onProgress(0.3 + done * 0.4))
   const again = await readArchive(blob, (done) => onProgress(0.7 + done * 0.3))
-  const whole = (kind: 'pictures' | 'papers') => again[kind].reduce((sum, p) => sum + p.blob.size, 0) === beside[kind].reduce((sum, p) => sum + p.blob.size, 0) // prettier-ignore
-  if (again.text !== text || !whole('pictures') || !whole('papers')) unsound.push({ what: 'The archive', why: 'it does not read as it was written.' }) // prettier-ignore
+  const whole = (kind: 'pictures' | 'papers') =>
+    again[kind].reduce((sum, p) => sum + p.blob.size, 0) ===
+    beside[kind].reduce((sum, p) => sum + p.blob.size, 0)
+  if (again.text !== text || !whole('pictures') || !whole('papers'))
+    unsound.push({ what: 'The archive', why: 'it does not read as it was written.' })
   return {
     blob,
     unsound,
@@ -147,7 +150,8 @@ export async function batchFile(id: string): Promise<Blob | null> {
   if (!found) return null
   const { code, name, formulaId, who } = found.head
   const photos: BatchPhoto[] = []
-  for (const { id: photo, blob } of await photosOf(id)) photos.push({ id: photo, type: blob.type as BatchPhoto['type'], data: await base64(blob) }) // prettier-ignore
+  for (const { id: photo, blob } of await photosOf(id))
+    photos.push({ id: photo, type: blob.type as BatchPhoto['type'], data: await base64(blob) })
   const text = writeBatch({ batch: { id, code, name, formulaId, who }, events: found.events, photos })
   return new Blob([text], { type: 'application/json' })
 }
@@ -157,6 +161,7 @@ async function base64(blob: Blob): Promise<string> {
   // A multiple of three, so that the pieces join without padding between them.
   const PIECE = 0x8001
   const pieces: string[] = []
-  for (let i = 0; i < bytes.length; i += PIECE) pieces.push(btoa(String.fromCharCode(...bytes.subarray(i, i + PIECE)))) // prettier-ignore
+  for (let i = 0; i < bytes.length; i += PIECE)
+    pieces.push(btoa(String.fromCharCode(...bytes.subarray(i, i + PIECE))))
   return pieces.join('')
 }

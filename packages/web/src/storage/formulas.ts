@@ -108,11 +108,18 @@ export async function listVersions(formulaId: string): Promise<VersionRecord[]> 
  * Saves a snapshot under the next number, with what is told of it. It comes from the version that the sheet went on from;
  * where it is the sheet as it stands, that goes on from it.
  */
-export async function addVersion(formulaId: string, formula: Formula, name: string, id: string, now: string, story: VersionStory = {}) {
+export async function addVersion(
+  formulaId: string,
+  formula: Formula,
+  name: string,
+  id: string,
+  now: string,
+  story: VersionStory = {},
+) {
   const db = await openStore()
   const tx = db.transaction(['formulas', 'versions'], 'readwrite')
   return whole(tx, (put) => putVersion(tx, { formulaId, formula, name, id, now, story }, put))
-} // prettier-ignore
+}
 
 /** A version that is to be saved. */
 export interface NewVersion {

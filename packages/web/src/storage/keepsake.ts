@@ -32,7 +32,9 @@ export function forget(name: string) {
 /** Names of what is kept that begin so. */
 export function keptNames(prefix: string): string[] {
   try {
-    return Object.keys(sessionStorage).flatMap((k) => (k.startsWith(KEY + prefix) ? [k.slice((KEY + prefix).length)] : [])) // prettier-ignore
+    return Object.keys(sessionStorage).flatMap((k) =>
+      k.startsWith(KEY + prefix) ? [k.slice((KEY + prefix).length)] : [],
+    )
   } catch {
     return []
   }

@@ -41,7 +41,18 @@ import {
   type StockOf,
 } from './stock'
 
-export type Kind = 'formulas' | 'versions' | 'materials' | 'lots' | 'containers' | 'changes' | 'batches' | 'trials' | 'pictures' | 'papers' | 'settings' // prettier-ignore
+export type Kind =
+  | 'formulas'
+  | 'versions'
+  | 'materials'
+  | 'lots'
+  | 'containers'
+  | 'changes'
+  | 'batches'
+  | 'trials'
+  | 'pictures'
+  | 'papers'
+  | 'settings'
 
 /** What became of a backup, record by record. */
 export interface Restored {
@@ -280,7 +291,11 @@ async function restorePictures(
     step()
   }
   for (const paper of papers) {
-    if (!(await tx.objectStore('lots').getKey(paper.lot)) || (await tx.objectStore('files').getKey(paper.lot))) continue // prettier-ignore
+    if (
+      !(await tx.objectStore('lots').getKey(paper.lot)) ||
+      (await tx.objectStore('files').getKey(paper.lot))
+    )
+      continue
     put(tx.objectStore('files').put(paper))
     count(result, 'papers')
   }
@@ -369,7 +384,8 @@ async function putCourse(
   if (place.what === 'nothing' && (await stores.batches.getKey(place.id))) return course
   const events = place.what === 'nothing' ? place.here! : file.events
   put(stores.batches.put(headOfFile({ batch, events }, catalogue)))
-  for (const event of events.slice(place.here?.length ?? 0)) put(stores.events.put({ batch: place.id, n: event.n, event })) // prettier-ignore
+  for (const event of events.slice(place.here?.length ?? 0))
+    put(stores.events.put({ batch: place.id, n: event.n, event }))
   return course
 }
 

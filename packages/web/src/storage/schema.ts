@@ -137,7 +137,9 @@ export const UPGRADES: readonly Upgrade[] = [
   (db) => {
     db.createObjectStore('batches', { keyPath: 'id' }).createIndex('lastAt', 'lastAt')
     db.createObjectStore('events', { keyPath: ['batch', 'n'] })
-    ;(db as unknown as IDBPDatabase).createObjectStore('photos', { keyPath: 'id' }).createIndex('batch', 'batch') // prettier-ignore
+    ;(db as unknown as IDBPDatabase)
+      .createObjectStore('photos', { keyPath: 'id' })
+      .createIndex('batch', 'batch')
   },
   // A bin; photographs are known by their batch too, so that a copy of a batch has its own.
   async (db, tx) => {

@@ -183,7 +183,12 @@ export const useBatch = defineStore('batch', () => {
    * Enters what happened: it counts from now on and is on its way to the store. False where it is refused; why is told.
    * `step` is the step that is worked on unless another is given; `quiet` for what happens by itself.
    */
-  function enter(happening: Happening, step?: string | null, quiet = false, settle: Pending['settle'] = () => undefined): boolean {
+  function enter(
+    happening: Happening,
+    step?: string | null,
+    quiet = false,
+    settle: Pending['settle'] = () => undefined,
+  ): boolean {
     const now = state.value
     if (!now || !info.value || !plan.value || (quiet && held.value)) return false
     const key = step === undefined ? (plan.value.steps[now.at]?.key ?? null) : step
@@ -198,7 +203,7 @@ export const useBatch = defineStore('batch', () => {
     keepUnstored()
     void pump()
     return true
-  } // prettier-ignore
+  }
 
   /** Enters what happened and tells when it is stored; false where it was refused or could not be. */
   const append = (happening: Happening, step?: string | null, quiet = false) =>
@@ -272,7 +277,9 @@ export const useBatch = defineStore('batch', () => {
       held.value = null
       keepUnstored()
       await catchUp()
-      if (waiting.some((p) => !p.quiet)) told.value = 'Something was entered in another tab. This page now shows it; what was entered here last was not. Look before you go on.' // prettier-ignore
+      if (waiting.some((p) => !p.quiet))
+        told.value =
+          'Something was entered in another tab. This page now shows it; what was entered here last was not. Look before you go on.'
       waiting.forEach((p) => p.settle(false))
     } else if (error instanceof BatchGone)
       held.value = { why: 'This batch was deleted in another tab.', gone: true }
@@ -307,5 +314,22 @@ export const useBatch = defineStore('batch', () => {
   listen((message) => {
     if (message.type === 'batch' && message.id === info.value?.id) void catchUp()
   })
-  return { info, plan, events, state, pending, unstored, held, told, open, close, begin, enter, append, pump, putBack, asFile } // prettier-ignore
+  return {
+    info,
+    plan,
+    events,
+    state,
+    pending,
+    unstored,
+    held,
+    told,
+    open,
+    close,
+    begin,
+    enter,
+    append,
+    pump,
+    putBack,
+    asFile,
+  }
 })

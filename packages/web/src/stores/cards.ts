@@ -11,10 +11,13 @@ const REST_MS = 60
 const rest = (ms = 0) => new Promise((resolve) => setTimeout(resolve, ms))
 
 async function fetched(): Promise<Judgement> {
-  const [{ readKnowledge }, { useJudgement }] = await Promise.all([import('./knowledge'), import('./judgement')])
+  const [{ readKnowledge }, { useJudgement }] = await Promise.all([
+    import('./knowledge'),
+    import('./judgement'),
+  ])
   await readKnowledge()
   return useJudgement()
-} // prettier-ignore
+}
 
 /** What the cards of the formulas say beyond the formulas themselves; it comes after they are shown, a little at a time. */
 export const useCards = defineStore('cards', () => {
@@ -87,7 +90,8 @@ export const useCards = defineStore('cards', () => {
     fresh()
     let text = words.get(formula)
     if (text === undefined) {
-      const names = judgement.value?.wordsOf(formula) ?? formula.phases.flatMap((p) => p.lines.map((l) => l.material)) // prettier-ignore
+      const names =
+        judgement.value?.wordsOf(formula) ?? formula.phases.flatMap((p) => p.lines.map((l) => l.material))
       text = [formula.name, ...names].join(' ').toLowerCase()
       words.set(formula, text)
     }

@@ -23,7 +23,11 @@ export interface Draft {
   state: 'failed' | 'conflict' | 'gone'
 }
 const NAME = 'formula:'
-const KeptDraft = z.object({ formula: FormulaShape, rev: z.number(), state: z.enum(['failed', 'conflict', 'gone']) }) // prettier-ignore
+const KeptDraft = z.object({
+  formula: FormulaShape,
+  rev: z.number(),
+  state: z.enum(['failed', 'conflict', 'gone']),
+})
 
 /** Changes that are not stored, apart from those of the open formula: named, kept over a reload, and tried again. */
 export const useDrafts = defineStore('drafts', () => {

@@ -61,7 +61,11 @@ export const useEditor = defineStore('editor', () => {
   }
 
   /** How the last opening went, and why the store would not tell. */
-  const opening = shallowRef<{ id: string; how: 'opening' | 'here' | 'missing' | 'refused'; why: string }>({ id: '', how: 'opening', why: '' }) // prettier-ignore
+  const opening = shallowRef<{ id: string; how: 'opening' | 'here' | 'missing' | 'refused'; why: string }>({
+    id: '',
+    how: 'opening',
+    why: '',
+  })
 
   /** Opens a stored formula; how that went stands in `opening`. */
   async function open(wanted: string): Promise<boolean> {
@@ -82,10 +86,12 @@ export const useEditor = defineStore('editor', () => {
     await flush()
     layAside()
     let draft = laid.drafts.get(wanted)
-    const record = library.unstored.get(wanted) ?? (await getFormula(wanted).catch((error: unknown) => {
-      if (!draft) throw error
-      return undefined
-    })) // prettier-ignore
+    const record =
+      library.unstored.get(wanted) ??
+      (await getFormula(wanted).catch((error: unknown) => {
+        if (!draft) throw error
+        return undefined
+      }))
     if (!record && !draft) return false
     // The store had taken it before the page that wrote it could hear so.
     if (record && draft && sameFormula(record.formula, draft.formula)) {
@@ -269,5 +275,30 @@ export const useEditor = defineStore('editor', () => {
   useEventListener(window, 'pagehide', () => void save())
   const { later } = useUnstored(() => dirty || saving !== null, tryAgain)
 
-  return { id, formula, assessment, findings, derived, state, problem, refused, opening, elsewhere, canUndo, canRedo, open, apply, replace, settle, undo, redo, flush, save, tryAgain, takeOther, keepAsCopy, storeAgain } // prettier-ignore
+  return {
+    id,
+    formula,
+    assessment,
+    findings,
+    derived,
+    state,
+    problem,
+    refused,
+    opening,
+    elsewhere,
+    canUndo,
+    canRedo,
+    open,
+    apply,
+    replace,
+    settle,
+    undo,
+    redo,
+    flush,
+    save,
+    tryAgain,
+    takeOther,
+    keepAsCopy,
+    storeAgain,
+  }
 })

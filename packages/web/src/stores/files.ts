@@ -26,7 +26,10 @@ export const useFiles = defineStore('files', () => {
   let stop: (() => void) | null = null
 
   /** Does one piece of work in a worker of its own; rejects with `Error` where that cannot be loaded. Null when stopped. */
-  async function work<T>(what: string, task: (worker: Remote<FilesWorker>, progress: (done: number) => void) => Promise<T>): Promise<T | null> {
+  async function work<T>(
+    what: string,
+    task: (worker: Remote<FilesWorker>, progress: (done: number) => void) => Promise<T>,
+  ): Promise<T | null> {
     const worker = new Worker(new URL('../workers/files.worker.ts', import.meta.url), { type: 'module' })
     busy.value = { what, done: 0 }
     stopped.value = false
@@ -36,7 +39,12 @@ export const useFiles = defineStore('files', () => {
           stopped.value = true
           resolve(null)
         }
-        worker.onerror = () => reject(new Error('A part of Omblet that reads files could not be loaded. Reload the page and try again.')) // prettier-ignore
+        worker.onerror = () =>
+          reject(
+            new Error(
+              'A part of Omblet that reads files could not be loaded. Reload the page and try again.',
+            ),
+          )
         const progress = proxy((done: number) => {
           if (busy.value) busy.value = { what, done }
         })
@@ -47,7 +55,7 @@ export const useFiles = defineStore('files', () => {
       busy.value = null
       stop = null
     }
-  } // prettier-ignore
+  }
 
   /** Takes in a file of any kind, or says why not. A restore that is stopped has changed nothing. */
   async function take(file: File, rest = false): Promise<Taken> {
@@ -69,7 +77,12 @@ export const useFiles = defineStore('files', () => {
       return { asked: true }
     }
     await tellAll({ type: 'all' })
-    const words = { new: 'is here', more: 'goes on with what was here', nothing: 'was here already', beside: 'is here beside the one it differs from' } // prettier-ignore
+    const words = {
+      new: 'is here',
+      more: 'goes on with what was here',
+      nothing: 'was here already',
+      beside: 'is here beside the one it differs from',
+    }
     if (taken.kind === 'batch')
       return { message: `Batch ${taken.code} ${words[taken.what]}.`, to: `/bench/${taken.id}/record` }
     if (taken.kind === 'trial')
@@ -79,7 +92,9 @@ export const useFiles = defineStore('files', () => {
     return { message, details }
   }
 
-  async function takeFormula(formula: Parameters<ReturnType<typeof useLibrary>['create']>[0]): Promise<Taken> {
+  async function takeFormula(
+    formula: Parameters<ReturnType<typeof useLibrary>['create']>[0],
+  ): Promise<Taken> {
     const library = useLibrary()
     const wanted = formula.name.trim() || 'Unnamed formula'
     const made = await library.create({ ...formula, name: wanted })
@@ -89,7 +104,7 @@ export const useFiles = defineStore('files', () => {
         error: `${library.storageProblem ?? 'It could not be stored.'} ${made.name} is open here until the page is left, and not imported.`,
       }
     return { message: `Imported as ${made.name}${renamed}.`, to: `/formulas/${made.id}` }
-  } // prettier-ignore
+  }
 
   return { busy, report, damaged, stopped, stop: () => stop?.(), work, take }
 })

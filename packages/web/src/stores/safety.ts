@@ -54,11 +54,16 @@ export const useSafety = defineStore('safety', () => {
   async function backUp(pictures: boolean): Promise<{ message: string } | { error: string }> {
     const at = new Date()
     try {
-      const saved = await files.work('The backup', (worker, progress) => worker.saveBackup(at.toISOString(), { pictures }, progress)) // prettier-ignore
+      const saved = await files.work('The backup', (worker, progress) =>
+        worker.saveBackup(at.toISOString(), { pictures }, progress),
+      )
       if (!saved) return { error: 'Stopped. Nothing was saved.' }
       hand(`omblet-backup-${localDay(at)}.${pictures ? 'zip' : 'json'}`, saved.blob)
       if (saved.unsound.length > 0) {
-        files.report = { message: 'The backup was saved, but not all of it can be restored.', details: [{ title: 'Not readable in it', items: refusedWords(saved.unsound) }] } // prettier-ignore
+        files.report = {
+          message: 'The backup was saved, but not all of it can be restored.',
+          details: [{ title: 'Not readable in it', items: refusedWords(saved.unsound) }],
+        }
         return { error: 'The backup was saved and read again: not all of it can be restored.' }
       }
       lastBackup.value = at.toISOString()

@@ -14,7 +14,8 @@ export const useTrials = defineStore('trials', () => {
   const trials = shallowRef<PlannedTrial[]>([])
   const ready = shallowRef(false)
   const problem = shallowRef<string | null>(null)
-  const newest = (list: PlannedTrial[]) => list.sort((x, y) => y.plan.createdAt.localeCompare(x.plan.createdAt)) // prettier-ignore
+  const newest = (list: PlannedTrial[]) =>
+    list.sort((x, y) => y.plan.createdAt.localeCompare(x.plan.createdAt))
   const find = (id: string) => trials.value.find((t) => t.plan.id === id) ?? null
   /** Of one formula. */
   const ofFormula = (id: string) => trials.value.filter((t) => t.plan.of?.id === id)

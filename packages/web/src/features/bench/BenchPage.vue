@@ -61,7 +61,11 @@ const keepOrphan = (o: Orphan) =>
   download(fileName(`left over ${o.head?.code ?? o.id}`, '.json'), JSON.stringify(o, null, 1))
 async function removeOrphan(o: Orphan) {
   const undo = await batches.remove(o.id)
-  if (undo) notify(toast, 'Removed. It lies in the bin for 30 days.', { label: 'Undo', run: () => void undo().then(batches.loadOrphans) }) // prettier-ignore
+  if (undo)
+    notify(toast, 'Removed. It lies in the bin for 30 days.', {
+      label: 'Undo',
+      run: () => void undo().then(batches.loadOrphans),
+    })
 }
 
 const problem = ref<string | null>(null)

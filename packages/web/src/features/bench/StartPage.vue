@@ -106,9 +106,14 @@ const frozen = computed<Formula | null>(() => {
 })
 const plan = computed(() => (frozen.value ? benchPlan(frozen.value, materials.catalogue) : null))
 const code = ref('')
-const suggested = computed(
-  () =>
-  source.value ? batchCode(source.value.name, today(), batches.heads.map((b) => b.code)) : '', // prettier-ignore
+const suggested = computed(() =>
+  source.value
+    ? batchCode(
+        source.value.name,
+        today(),
+        batches.heads.map((b) => b.code),
+      )
+    : '',
 )
 const taken = computed(() =>
   batches.heads.some((b) => b.code.toUpperCase() === code.value.trim().toUpperCase())

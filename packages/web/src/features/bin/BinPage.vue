@@ -42,7 +42,8 @@ function more({ content }: BinRecord): string {
   if (content.kind === 'formula')
     return content.versions.length > 0 ? `with ${count(content.versions.length, 'version', 'versions')}` : ''
   if (content.kind !== 'batch') return ''
-  const pictures = content.photos.length > 0 ? `, ${count(content.photos.length, 'photograph', 'photographs')}` : '' // prettier-ignore
+  const pictures =
+    content.photos.length > 0 ? `, ${count(content.photos.length, 'photograph', 'photographs')}` : ''
   return `${content.head?.code ?? 'no code'}, ${count(content.events.length, 'entry', 'entries')}${pictures}`
 }
 const WHERE = {

@@ -43,7 +43,23 @@ const api = inject(sheetKey)!
 const looks = (line: AssessedLine, at: number) => {
   const cap = editor.derived!.caps[at]
   const mark = props.marks.get(`${line.phase}.${line.line}`)
-  return [line.source, line.material, line.substances, line.label, line.phase, line.line, line.percent, line.grams, line.dosePercent, line.given, line.fill, cap?.maxPercent, cap?.source, cap?.open, mark] // prettier-ignore
+  return [
+    line.source,
+    line.material,
+    line.substances,
+    line.label,
+    line.phase,
+    line.line,
+    line.percent,
+    line.grams,
+    line.dosePercent,
+    line.given,
+    line.fill,
+    cap?.maxPercent,
+    cap?.source,
+    cap?.open,
+    mark,
+  ]
 }
 const routes = ref<InstanceType<typeof Menu>>()
 const part = computed(() => editor.derived!.parts.find((p) => p.index === props.index) ?? null)

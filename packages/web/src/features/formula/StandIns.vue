@@ -35,7 +35,9 @@ const list = computed(() => {
 })
 /** What it would change in the price of a batch, where both have one. */
 function priceWords(s: Substitute): string {
-  const change = swapCost(editor.assessment!, props.line, { id: s.material.id, percent: s.percent }, (id) => pricePerGram(lots.lots, id)) // prettier-ignore
+  const change = swapCost(editor.assessment!, props.line, { id: s.material.id, percent: s.percent }, (id) =>
+    pricePerGram(lots.lots, id),
+  )
   return change === null ? '' : `${sayMoney(Math.abs(change))} ${change < 0 ? 'less' : 'more'} a batch`
 }
 const shown = computed(() => (all.value ? list.value : list.value.slice(0, MOST)))

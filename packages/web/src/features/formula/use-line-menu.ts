@@ -24,7 +24,13 @@ export function useLineMenu(line: () => AssessedLine, does: RowDoes) {
     const step = stepOfLine(steps, line())
     if (!step) return []
     const label = `Goes in at step ${steps.indexOf(step) + 1}: ${step.title}`
-    return [{ label, icon: 'pi pi-list', command: () => void router.push({ path: `/formulas/${editor.id}/method`, query: { step: step.key } }) }] // prettier-ignore
+    return [
+      {
+        label,
+        icon: 'pi pi-list',
+        command: () => void router.push({ path: `/formulas/${editor.id}/method`, query: { step: step.key } }),
+      },
+    ]
   }
   return (): MenuItem[] => [
     ...stepItem(),

@@ -90,7 +90,9 @@ async function exportChosen() {
     if (!(await exportOne(one))) return
   } else {
     const at = new Date().toISOString()
-    const saved = await files.work('The export', (worker, progress) => worker.saveBackup(at, { ids: [...ids] }, progress)).catch(() => null) // prettier-ignore
+    const saved = await files
+      .work('The export', (worker, progress) => worker.saveBackup(at, { ids: [...ids] }, progress))
+      .catch(() => null)
     if (!saved) {
       problems.value = ['The export was not made.']
       return

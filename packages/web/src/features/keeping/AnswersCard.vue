@@ -27,14 +27,16 @@ const storageOf = (a: Answer) => {
 }
 const says = (a: Answer) =>
   [
-    a.value !== null && a.way ? `${sayNumber(a.value)} ${WATCH.ways[a.way].unit === 'pH' ? '' : WATCH.ways[a.way].unit}`.trim() : '',
+    a.value !== null && a.way
+      ? `${sayNumber(a.value)} ${WATCH.ways[a.way].unit === 'pH' ? '' : WATCH.ways[a.way].unit}`.trim()
+      : '',
     choicesOf(a.property).find((c) => c.id === a.choice)?.words ?? '',
     a.colour ? 'measured in a photograph' : '',
     a.celsius === null ? '' : `at ${sayNumber(a.celsius, 1)} °C`,
     a.text,
   ]
     .filter(Boolean)
-    .join(', ') // prettier-ignore
+    .join(', ')
 </script>
 
 <template>

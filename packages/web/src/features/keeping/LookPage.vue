@@ -53,7 +53,9 @@ const asked = useQuestions(life, () => wanted.value)
 const { question } = asked
 const facts = computed(() => (question.value ? WATCH.properties[question.value.property] : null))
 const choices = computed(() => (question.value ? choicesOf(question.value.property) : []))
-const ways = computed(() => (question.value ? waysOf(question.value.property).filter((w) => w !== 'photo') : [])) // prettier-ignore
+const ways = computed(() =>
+  question.value ? waysOf(question.value.property).filter((w) => w !== 'photo') : [],
+)
 const note = ref('')
 const colour = ref(false)
 const { photo, photoError, taking, takePhoto } = usePhoto(
@@ -109,10 +111,12 @@ function pass() {
   if (!q || q.day === null) return
   if (life.batch.enter({ type: 'pass', sample: q.sample, day: q.day }, null)) {
     passed.value = true
-    const rest = asked.list.value.findIndex((x, i) => i > asked.at.value && (x.sample !== q.sample || x.day !== q.day))
+    const rest = asked.list.value.findIndex(
+      (x, i) => i > asked.at.value && (x.sample !== q.sample || x.day !== q.day),
+    )
     asked.at.value = rest < 0 ? asked.list.value.length : rest
   }
-} // prettier-ignore
+}
 function next() {
   if (place.value + 1 < queue.value.length) place.value++
   else void router.push(props.id ? `/keeping/${props.id}` : '/keeping')

@@ -27,7 +27,11 @@ const unit = computed(() => {
 })
 function read() {
   if (told.value === null || !way.value || props.waits) return
-  emit('answer', { value: told.value, way: way.value, ...(celsius.value === null ? {} : { celsius: celsius.value }) }) // prettier-ignore
+  emit('answer', {
+    value: told.value,
+    way: way.value,
+    ...(celsius.value === null ? {} : { celsius: celsius.value }),
+  })
 }
 const field = useTemplateRef<InstanceType<typeof NumberField>>('field')
 defineExpose({ focus: () => field.value?.focus() })

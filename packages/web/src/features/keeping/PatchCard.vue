@@ -14,7 +14,10 @@ import { useBatch } from '../../stores/batch'
 /** Patch tests of this batch: the plan, the log, and when to stop. */
 const props = defineProps<{ history: History }>()
 const batch = useBatch()
-const ways = Object.entries(PATCH_WAYS).map(([value, { label }]) => ({ value: value as keyof typeof PATCH_WAYS, label })) // prettier-ignore
+const ways = Object.entries(PATCH_WAYS).map(([value, { label }]) => ({
+  value: value as keyof typeof PATCH_WAYS,
+  label,
+}))
 const open = ref(false)
 const who = ref('')
 const consent = ref(false)
@@ -33,7 +36,6 @@ function begin() {
       null,
     )
   )
-    // prettier-ignore
     open.value = false
 }
 
@@ -61,7 +63,6 @@ function enter() {
       null,
     )
   )
-    // prettier-ignore
     seen.value = null
 }
 const MARK = { open: 'note', quiet: 'fine', stop: 'stop' } as const

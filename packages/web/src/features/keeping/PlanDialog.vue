@@ -21,7 +21,12 @@ import type { Life } from './use-life'
 const props = defineProps<{ life: Life }>()
 const open = defineModel<boolean>('open', { required: true })
 
-const filled = computed(() => props.life.state.value?.finished?.filledGrams ?? props.life.made.value?.assessment.amounts.batchGrams ?? 0) // prettier-ignore
+const filled = computed(
+  () =>
+    props.life.state.value?.finished?.filledGrams ??
+    props.life.made.value?.assessment.amounts.batchGrams ??
+    0,
+)
 const proposal = computed(() => {
   const made = props.life.made.value
   return made ? proposeWatch(made.assessment, made.findings, filled.value) : null
@@ -41,23 +46,35 @@ watch(
     on.value = samples.map((s) => s.storage)
     grams.value = Object.fromEntries(samples.map((s) => [s.storage, s.grams ?? null]))
     const looks = before.length > 0 ? props.life.history.value!.looks : p.looks
-    properties.value = p.matters.map((m) => m.property).filter((x) => looks.some((l) => l.properties.includes(x)))
-    days.value = [...new Set(looks.filter((l) => l.sample !== 'frost').map((l) => l.day))].sort((x, y) => x - y)
+    properties.value = p.matters
+      .map((m) => m.property)
+      .filter((x) => looks.some((l) => l.properties.includes(x)))
+    days.value = [...new Set(looks.filter((l) => l.sample !== 'frost').map((l) => l.day))].sort(
+      (x, y) => x - y,
+    )
   },
   { immediate: true },
-) // prettier-ignore
+)
 
 const storages = computed(() =>
   STORAGES.filter((s) => s !== 'daily' || proposal.value?.samples.some((x) => x.storage === 'daily')),
 )
-const allDays = computed(() => [
-  ...new Set([...WATCH.storages.room.days, ...(on.value.includes('daily') ? WATCH.storages.daily.days : [])]),
-].sort((x, y) => x - y)) // prettier-ignore
-const samples = computed<Sample[]>(
-  () =>
+const allDays = computed(() =>
+  [
+    ...new Set([
+      ...WATCH.storages.room.days,
+      ...(on.value.includes('daily') ? WATCH.storages.daily.days : []),
+    ]),
+  ].sort((x, y) => x - y),
+)
+const samples = computed<Sample[]>(() =>
   storages.value
     .filter((s) => on.value.includes(s))
-    .map((storage) => ({ id: storage, storage, ...(grams.value[storage] ? { grams: grams.value[storage]! } : {}) })), // prettier-ignore
+    .map((storage) => ({
+      id: storage,
+      storage,
+      ...(grams.value[storage] ? { grams: grams.value[storage]! } : {}),
+    })),
 )
 const looks = computed(() => {
   const matters = proposal.value?.matters.filter((m) => properties.value.includes(m.property)) ?? []

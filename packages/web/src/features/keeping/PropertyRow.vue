@@ -25,7 +25,9 @@ const said = computed(() => {
     if (series.said.length === 0) continue
     const runs = runsOf(series.said)
     const who = WATCH.storages[series.storage].label.toLowerCase()
-    const alike = lines.find((l) => l.runs.length === 1 && runs.length === 1 && l.runs[0]!.first.words === runs[0]!.first.words) // prettier-ignore
+    const alike = lines.find(
+      (l) => l.runs.length === 1 && runs.length === 1 && l.runs[0]!.first.words === runs[0]!.first.words,
+    )
     if (alike) alike.who.push(who)
     else lines.push({ key: series.sample, storage: series.storage, who: [who], runs })
   }

@@ -37,7 +37,7 @@ const table = computed(() => {
   const h = history.value
   if (!h) return { properties: [], rows: [] }
   const counts = h.answers.filter((a) => !a.corrected)
-  const properties = PROPERTIES.filter((p) => counts.some((a) => a.property === p)) // prettier-ignore
+  const properties = PROPERTIES.filter((p) => counts.some((a) => a.property === p))
   const keys = [...new Set(counts.map((a) => `${a.sample}|${a.day ?? `x${Math.round(a.age)}`}`))]
   const rows = keys.map((key) => {
     const these = counts.filter((a) => `${a.sample}|${a.day ?? `x${Math.round(a.age)}`}` === key)

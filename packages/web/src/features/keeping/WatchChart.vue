@@ -108,8 +108,10 @@ const frame = computed(() => {
   const all = [
     ...values.value,
     ...edges.value.map((e) => e.at),
-    ...(forecast.value ? [forecast.value.low, forecast.value.high].filter((y) => Math.abs(y - values.value[0]!) < 1.5) : []),
-  ] // prettier-ignore
+    ...(forecast.value
+      ? [forecast.value.low, forecast.value.high].filter((y) => Math.abs(y - values.value[0]!) < 1.5)
+      : []),
+  ]
   const [low, high] = [Math.min(...all), Math.max(...all)]
   const least = { ph: 0.4, mass: 0.4, body: 4, colour: 4 }[props.property as 'ph'] ?? 1
   const span = Math.max(least, (high - low) * 1.25)
@@ -143,10 +145,18 @@ const options = computed(() => {
     },
     markers: {
       size: [...(bands ? [0] : []), ...drawn.value.map((s) => (s.faint ? 3 : 5))],
-      shape: [...(bands ? ['circle' as const] : []), ...drawn.value.map((_, i) => SHAPES[i % SHAPES.length]!)],
+      shape: [
+        ...(bands ? ['circle' as const] : []),
+        ...drawn.value.map((_, i) => SHAPES[i % SHAPES.length]!),
+      ],
       strokeColors: p.paper,
     },
-    legend: { show: drawn.value.length > 1, position: 'top', horizontalAlign: 'left', labels: { colors: p.ink } },
+    legend: {
+      show: drawn.value.length > 1,
+      position: 'top',
+      horizontalAlign: 'left',
+      labels: { colors: p.ink },
+    },
     xaxis: {
       type: 'numeric',
       min: 0,
@@ -155,27 +165,61 @@ const options = computed(() => {
       axisTicks: { show: false },
       tooltip: { enabled: false },
     },
-    yaxis: { min: frame.value.min, max: frame.value.max, tickAmount: Math.round((frame.value.max - frame.value.min) / frame.value.step), ...axis(null, (v) => sayNumber(v, places.value)), labels: { minWidth: 34, style: { fontSize: '12px', colors: p.muted }, formatter: (v: number) => sayNumber(v, places.value) } },
+    yaxis: {
+      min: frame.value.min,
+      max: frame.value.max,
+      tickAmount: Math.round((frame.value.max - frame.value.min) / frame.value.step),
+      ...axis(null, (v) => sayNumber(v, places.value)),
+      labels: {
+        minWidth: 34,
+        style: { fontSize: '12px', colors: p.muted },
+        formatter: (v: number) => sayNumber(v, places.value),
+      },
+    },
     annotations: {
       xaxis: DAYS.filter(([d]) => d <= last.value).map(([d, words]) => ({
         x: place(d),
         borderColor: 'transparent',
         strokeDashArray: 0,
-        label: { text: words, orientation: 'horizontal', position: 'bottom', offsetY: 18, borderColor: 'transparent', style: labelStyle(p.muted) },
+        label: {
+          text: words,
+          orientation: 'horizontal',
+          position: 'bottom',
+          offsetY: 18,
+          borderColor: 'transparent',
+          style: labelStyle(p.muted),
+        },
       })),
       yaxis: [
-        ...(shown.value ? [{ y: shown.value.low, y2: shown.value.high, fillColor: p.soft, opacity: 0.12, borderColor: 'transparent' }] : []),
+        ...(shown.value
+          ? [
+              {
+                y: shown.value.low,
+                y2: shown.value.high,
+                fillColor: p.soft,
+                opacity: 0.12,
+                borderColor: 'transparent',
+              },
+            ]
+          : []),
         ...edges.value.map((e) => ({
           y: e.at,
           borderColor: p.stop,
-          label: { text: `${e.side === 'low' ? 'not below' : 'not above'} ${sayNumber(e.at, 2)}`, position: 'right', textAnchor: 'end', offsetY: e.side === 'low' ? 14 : 0, borderColor: 'transparent', style: labelStyle(p.stop) },
+          label: {
+            text: `${e.side === 'low' ? 'not below' : 'not above'} ${sayNumber(e.at, 2)}`,
+            position: 'right',
+            textAnchor: 'end',
+            offsetY: e.side === 'low' ? 14 : 0,
+            borderColor: 'transparent',
+            style: labelStyle(p.stop),
+          },
         })),
       ],
     },
     grid: { padding: { left: 4, right: 12, top: -8, bottom: 8 } },
     tooltip: { enabled: false },
   } as Omit<ApexOptions, 'chart'>)
-}) // prettier-ignore
+})
 const say = (v: number) => sayNumber(v, places.value)
 const summary = computed(() => {
   const [first] = props.list

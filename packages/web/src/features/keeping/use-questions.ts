@@ -57,7 +57,9 @@ function questionsOf(h: History, wanted: Wanted, now: Date, all: readonly Proper
   if (looks.length > 0)
     return looks.flatMap((look) => {
       const storage = storageOf(look.sample)
-      return storage ? look.properties.map((property) => ({ sample: look.sample, storage, day: look.day, property })) : [] // prettier-ignore
+      return storage
+        ? look.properties.map((property) => ({ sample: look.sample, storage, day: look.day, property }))
+        : []
     })
   // nothing planned is open: a look between, at the first sample
   const first = h.samples[0]
@@ -106,7 +108,10 @@ export function useQuestions(life: Life, wanted: () => Wanted) {
     const q = question.value
     const h = life.state.value ? historyOf(life.state.value.events) : null
     return q && h
-      ? h.answers.filter((a) => !a.corrected && a.sample === q.sample && a.property === q.property && a.n !== given.get(at.value)) // prettier-ignore
+      ? h.answers.filter(
+          (a) =>
+            !a.corrected && a.sample === q.sample && a.property === q.property && a.n !== given.get(at.value),
+        )
       : []
   })
   /** How this was read the last time, so that it is read the same way. */
@@ -116,14 +121,30 @@ export function useQuestions(life: Life, wanted: () => Wanted) {
     return before.value.findLast((a) => a.way)?.way ?? waysOf(q.property).find((w) => w !== 'photo') ?? null
   })
 
-  function answer(told: { value?: number; way?: Way; choice?: string; celsius?: number; text?: string; photo?: string; colour?: Answer['colour'] }): boolean {
+  function answer(told: {
+    value?: number
+    way?: Way
+    choice?: string
+    celsius?: number
+    text?: string
+    photo?: string
+    colour?: Answer['colour']
+  }): boolean {
     const q = question.value
     if (!q) return false
     const { sample, day, property } = q
     const corrects = given.get(at.value) ?? q.corrects
     const n = life.state.value!.events.length
     const { colour, ...rest } = told
-    const happening = { type: 'observe' as const, sample, day, property, ...rest, ...(colour ? { colour } : {}), ...(corrects === undefined ? {} : { corrects }) }
+    const happening = {
+      type: 'observe' as const,
+      sample,
+      day,
+      property,
+      ...rest,
+      ...(colour ? { colour } : {}),
+      ...(corrects === undefined ? {} : { corrects }),
+    }
     // it is mine before it is there, else it would look as if another tab had given it
     const here = at.value
     const earlier = given.get(here)
@@ -135,7 +156,7 @@ export function useQuestions(life: Life, wanted: () => Wanted) {
     }
     at.value = here + 1
     return true
-  } // prettier-ignore
+  }
 
   const lastWords = computed(() => {
     const a = before.value.at(-1)

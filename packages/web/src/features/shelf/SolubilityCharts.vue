@@ -64,7 +64,13 @@ const options = (title: string, logarithmic: boolean) =>
   chartBase({
     stroke: { width: 2.5, curve: 'straight', dashArray: [0, 5, 2, 8] },
     colors: palette.value.several,
-    legend: { show: true, position: 'top', horizontalAlign: 'left', labels: { colors: palette.value.muted }, fontSize: '13px' }, // prettier-ignore
+    legend: {
+      show: true,
+      position: 'top',
+      horizontalAlign: 'left',
+      labels: { colors: palette.value.muted },
+      fontSize: '13px',
+    },
     xaxis: { type: 'numeric', tickAmount: 5, ...axis(title, (v) => sayNumber(v, 1)) },
     yaxis: {
       ...(logarithmic ? { min: -2, max: 1.5, tickAmount: 7 } : { min: 0 }),
@@ -77,7 +83,10 @@ const options = (title: string, logarithmic: boolean) =>
   })
 const tableOf = (head: string, series: typeof solventSeries.value, logarithmic: boolean) => ({
   heads: [head, ...series.map((x) => x.name)],
-  rows: series[0]!.data.map(({ x }, i) => [sayNumber(x, 1), ...series.map((one) => share(one.data[i]!.y, logarithmic))]), // prettier-ignore
+  rows: series[0]!.data.map(({ x }, i) => [
+    sayNumber(x, 1),
+    ...series.map((one) => share(one.data[i]!.y, logarithmic)),
+  ]),
 })
 const solventTitle = computed(() =>
   byPh.value ? 'percent of solvent in water, at pH 3.5' : 'percent of solvent in water',

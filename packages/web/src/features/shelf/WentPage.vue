@@ -37,7 +37,11 @@ watch(
     try {
       const all = await everyBatch()
       const heads = new Map(all.map((b) => [b.head.id, b.head]))
-      rows.value = whereLotWent(now.id, lots.lots, all.map((b) => ({ id: b.head.id, events: b.events })))
+      rows.value = whereLotWent(
+        now.id,
+        lots.lots,
+        all.map((b) => ({ id: b.head.id, events: b.events })),
+      )
         .map((w) => ({ ...w, head: heads.get(w.batch)! }))
         .sort((x, y) => y.head.startedAt.localeCompare(x.head.startedAt))
     } catch (error) {
@@ -45,7 +49,7 @@ watch(
     }
   },
   { immediate: true },
-) // prettier-ignore
+)
 const stocks = computed(() => [...new Set(rows.value?.flatMap((r) => r.by) ?? [])])
 
 const why = ref('')
@@ -68,8 +72,16 @@ const jars = (head: BatchHead) =>
 const csv = () =>
   void downloadCsv(`where ${called.value} went`, [
     ['batch', 'product', 'begun', 'grams', 'by_way_of', 'filled_grams', 'state'],
-    ...(rows.value ?? []).map((r) => [r.head.code, r.head.name, r.head.startedAt.slice(0, 10), Number(r.grams.toFixed(3)), r.by.join(', '), r.head.filledGrams ?? undefined, r.head.status]),
-  ]) // prettier-ignore
+    ...(rows.value ?? []).map((r) => [
+      r.head.code,
+      r.head.name,
+      r.head.startedAt.slice(0, 10),
+      Number(r.grams.toFixed(3)),
+      r.by.join(', '),
+      r.head.filledGrams ?? undefined,
+      r.head.status,
+    ]),
+  ])
 const print = () => window.print()
 const looksAt = computed(() =>
   (['germs', 'smell', 'colour', 'ph'] as const).map((p) => WATCH.properties[p].ask).join(' '),

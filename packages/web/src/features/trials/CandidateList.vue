@@ -11,8 +11,10 @@ const s = props.setUp
 /** Against the formula as it is: what was to heed before is nothing that a candidate brings. */
 const asItIs = computed(() => s.options.value.find((o) => o.current) ?? { stops: 0, checks: 0 })
 type Counts = { stops: number; checks: number }
-const severity = (o: Counts) => (o.stops > asItIs.value.stops ? 'stop' : o.checks > asItIs.value.checks ? 'check' : 'fine') // prettier-ignore
-const markWords = (o: Counts) => ({ stop: 'brings a stop', check: 'brings something to check', fine: 'brings nothing to heed' })[severity(o)] // prettier-ignore
+const severity = (o: Counts) =>
+  o.stops > asItIs.value.stops ? 'stop' : o.checks > asItIs.value.checks ? 'check' : 'fine'
+const markWords = (o: Counts) =>
+  ({ stop: 'brings a stop', check: 'brings something to check', fine: 'brings nothing to heed' })[severity(o)]
 </script>
 
 <template>

@@ -39,7 +39,8 @@ const losers = computed(() =>
   losersOf(props.trial, keep.value === NONE ? null : keep.value, materials.catalogue),
 )
 const done = computed(() => props.trial.plan.decision ?? null)
-const nameOf = (id: string | null) => (id === null ? 'none of them' : (props.trial.samples.find((s) => s.id === id)?.name ?? id)) // prettier-ignore
+const nameOf = (id: string | null) =>
+  id === null ? 'none of them' : (props.trial.samples.find((s) => s.id === id)?.name ?? id)
 const sheet = computed(() => library.records.find((r) => r.id === props.trial.plan.of?.id) ?? null)
 const problem = ref<string | null>(null)
 const busy = ref(false)

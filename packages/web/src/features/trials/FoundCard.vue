@@ -66,8 +66,14 @@ const ways = [{ value: null, label: 'not said' }, ...READING_WAYS]
 const NONE = 'none'
 /** Those that are figures; the others are chosen. */
 const figures = KITCHEN.filter((k) => k.what !== 'body' && k.what !== 'frost')
-const bodies = [{ value: NONE, label: 'not seen' }, ...BODY_FOUND.map((b) => ({ value: b.id as string, label: b.words }))] // prettier-ignore
-const frosts = [{ value: NONE, label: 'not tried' }, ...FROST_FOUND.map((f) => ({ value: f.id as string, label: f.words }))] // prettier-ignore
+const bodies = [
+  { value: NONE, label: 'not seen' },
+  ...BODY_FOUND.map((b) => ({ value: b.id as string, label: b.words })),
+]
+const frosts = [
+  { value: NONE, label: 'not tried' },
+  ...FROST_FOUND.map((f) => ({ value: f.id as string, label: f.words })),
+]
 const put = (found: Measured) => void trials.change(props.trial.plan.id, (here) => withFound(here, found))
 /** A figure; a pH keeps how it was read. */
 const number = (sample: string, what: Measured['what'], value: number | null, way?: Measured['way']) =>

@@ -21,7 +21,8 @@ const say = (g: number) => formatGrams(g, base.value.resolutionGrams)
 const at = (id: string) => props.trial.samples.findIndex((s) => s.id === id)
 const over = (b: BatchHead) => b.status === 'finished' || b.status === 'discarded'
 const to = (b: BatchHead) => (over(b) ? `/bench/${b.id}/record` : `/bench/${b.id}`)
-const stand = (b: BatchHead | null) => (b === null ? 'not made' : over(b) ? (b.status === 'finished' ? 'made' : 'discarded') : b.step) // prettier-ignore
+const stand = (b: BatchHead | null) =>
+  b === null ? 'not made' : over(b) ? (b.status === 'finished' ? 'made' : 'discarded') : b.step
 const bought = computed(() => props.trial.samples.filter((s) => !s.formula))
 const busy = ref<string | null>(null)
 async function go(what: string, begin: () => Promise<string | null>) {

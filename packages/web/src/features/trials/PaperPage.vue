@@ -54,13 +54,18 @@ const materials = useMaterials()
 const { base, jars } = useMaking(() => trial.value)
 const say = (g: number) => formatGrams(g, base.value.resolutionGrams)
 /** Of the whole base, with what stays on tools. */
-const inBase = (percent: number) => (base.value.grams * percent) / base.value.parts.reduce((s, p) => s + p.lines.reduce((t, l) => t + l.percent, 0), 0) // prettier-ignore
+const inBase = (percent: number) =>
+  (base.value.grams * percent) /
+  base.value.parts.reduce((s, p) => s + p.lines.reduce((t, l) => t + l.percent, 0), 0)
 const linesOf = (formula: Formula) => materials.derive(formula).assessment.lines
 type Score = Extract<JudgeStep, { kind: 'score' }>
 /** A sheet has a row for each thing that is felt, in the order of the moments, and a column for each code. */
 const rowsOf = (steps: readonly JudgeStep[]) => {
   const scores = steps.filter((s): s is Score => s.kind === 'score')
-  return [...new Set(scores.map((s) => s.attribute))].map((attribute) => ({ attribute, moment: scores.find((s) => s.attribute === attribute)!.moment.label })) // prettier-ignore
+  return [...new Set(scores.map((s) => s.attribute))].map((attribute) => ({
+    attribute,
+    moment: scores.find((s) => s.attribute === attribute)!.moment.label,
+  }))
 }
 </script>
 

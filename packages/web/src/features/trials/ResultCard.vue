@@ -33,10 +33,17 @@ const foundOf = (sample: string, what: string) => {
   const m = props.trial.plan.measured.find((x) => x.sample === sample && x.what === what)
   return m ? (m.choice ?? formatNumber(m.value ?? 0, 0, 2)) : ''
 }
-const readings = computed(() => verdict.value.readings.map((r) => {
-  const dots = strip(r)
-  return { ...r, dots, rows: Math.max(1, ...dots.map((d) => d.row + 1)), decides: r.attribute.id === props.trial.plan.decides }
-})) // prettier-ignore
+const readings = computed(() =>
+  verdict.value.readings.map((r) => {
+    const dots = strip(r)
+    return {
+      ...r,
+      dots,
+      rows: Math.max(1, ...dots.map((d) => d.row + 1)),
+      decides: r.attribute.id === props.trial.plan.decides,
+    }
+  }),
+)
 </script>
 
 <template>

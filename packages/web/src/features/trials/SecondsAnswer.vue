@@ -11,7 +11,9 @@ const since = ref<number | null>(null)
 const now = ref(Date.now())
 const typed = ref<number | null>(null)
 const most = computed(() => props.scale[1])
-const ran = computed(() => (since.value === null ? 0 : Math.min(most.value, Math.round((now.value - since.value) / 1000)))) // prettier-ignore
+const ran = computed(() =>
+  since.value === null ? 0 : Math.min(most.value, Math.round((now.value - since.value) / 1000)),
+)
 const { pause, resume } = useIntervalFn(
   () => {
     now.value = Date.now()

@@ -48,7 +48,9 @@ const references = computed(() => [
 ])
 const decisions = computed(() => [
   { value: NONE, label: 'None named' },
-  ...s.attributes.value.flatMap((a) => (s.asked.value.includes(a.id) ? [{ value: a.id, label: a.name ?? a.id }] : [])), // prettier-ignore
+  ...s.attributes.value.flatMap((a) =>
+    s.asked.value.includes(a.id) ? [{ value: a.id, label: a.name ?? a.id }] : [],
+  ),
 ])
 /** The long list of attributes is folded: those of the product come first. */
 const more = ref(false)

@@ -18,7 +18,10 @@ onMounted(() => {
   void trials.load()
 })
 const stand = (t: PlannedTrial) => {
-  if (t.plan.decision) return t.plan.decision.keep === null ? 'none was kept' : `kept: ${t.samples.find((s) => s.id === t.plan.decision!.keep)?.name}` // prettier-ignore
+  if (t.plan.decision)
+    return t.plan.decision.keep === null
+      ? 'none was kept'
+      : `kept: ${t.samples.find((s) => s.id === t.plan.decision!.keep)?.name}`
   if (t.plan.endedAt) return 'to be decided'
   const all = standOfSittings(t)
   const done = all.filter((s) => s.done === s.of).length

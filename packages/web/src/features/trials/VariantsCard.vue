@@ -16,9 +16,15 @@ const priceOf = (id: string) => prices()[id] ?? null
 const rows = computed(() =>
   props.setUp.chosen.value.map((c, i) => {
     const forecast: Forecast | null = c.formula ? forecastOf(materials.derive(c.formula), priceOf) : null
-    return { ...c, i, forecast, words: forecast ? forecastWords(forecast) : [], reference: c.key === props.setUp.reference.value }
+    return {
+      ...c,
+      i,
+      forecast,
+      words: forecast ? forecastWords(forecast) : [],
+      reference: c.key === props.setUp.reference.value,
+    }
   }),
-) // prettier-ignore
+)
 /** What is to heed in one jar and not in all of them. */
 const firsts = computed(() => {
   const lists = rows.value.flatMap((r) => (r.forecast ? [r.forecast.findings] : []))

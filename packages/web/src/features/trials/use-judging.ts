@@ -17,25 +17,41 @@ import { useTrials } from '../../stores/trials'
 export function useJudging(id: () => string) {
   const trials = useTrials()
   const trial = computed(() => trials.find(id()))
-  const phase = computed(() => (!trials.ready ? 'reading' : !trial.value ? 'gone' : trial.value.plan.endedAt ? 'over' : 'open')) // prettier-ignore
+  const phase = computed(() =>
+    !trials.ready ? 'reading' : !trial.value ? 'gone' : trial.value.plan.endedAt ? 'over' : 'open',
+  )
   const hair = computed(() => trial.value?.plan.product.hair ?? false)
   const people = computed(() =>
-    (trial.value ? standOfSittings(trial.value) : []).reduce<{ id: string; name: string; round: number; of: number; open: boolean }[]>((list, { sitting, done, of }) => {
+    (trial.value ? standOfSittings(trial.value) : []).reduce<
+      { id: string; name: string; round: number; of: number; open: boolean }[]
+    >((list, { sitting, done, of }) => {
       const name = trial.value!.plan.people.find((p) => p.id === sitting.person)!.name
       const here = list.find((p) => p.id === sitting.person)
-      if (!here) list.push({ id: sitting.person, name, round: sitting.round, of: trial.value!.plan.rounds, open: done < of })
+      if (!here)
+        list.push({
+          id: sitting.person,
+          name,
+          round: sitting.round,
+          of: trial.value!.plan.rounds,
+          open: done < of,
+        })
       // the first round that is not over is the one that comes
       else if (!here.open) Object.assign(here, { round: sitting.round, open: done < of })
       return list
     }, []),
-  ) // prettier-ignore
+  )
   const who = ref<{ person: string; round: number } | null>(null)
   const sitting = computed(() => {
     const w = who.value
     if (!trial.value || !w) return null
-    return standOfSittings(trial.value).find((s) => s.sitting.person === w.person && s.sitting.round === w.round)?.sitting ?? null // prettier-ignore
+    return (
+      standOfSittings(trial.value).find((s) => s.sitting.person === w.person && s.sitting.round === w.round)
+        ?.sitting ?? null
+    )
   })
-  const steps = computed<JudgeStep[]>(() => (trial.value && sitting.value ? judgeSteps(trial.value, sitting.value) : [])) // prettier-ignore
+  const steps = computed<JudgeStep[]>(() =>
+    trial.value && sitting.value ? judgeSteps(trial.value, sitting.value) : [],
+  )
   /** Codes that are on the skin, and since when. */
   const served = ref(new Map<string, number>())
   /** A question that one went back to. */
@@ -84,6 +100,26 @@ export function useJudging(id: () => string) {
     const before = steps.value.slice(0, place.value).findLast((s) => s.kind !== 'serve' && isAnswered(s))
     if (before) again.value = before.key
   }
-  const canBack = computed(() => steps.value.slice(0, place.value).some((s) => s.kind !== 'serve' && isAnswered(s))) // prettier-ignore
-  return { phase, hair, people, who, step, asked, done, wait, storing, problem: computed(() => trials.problem), sit, stand, serve, answer, back, canBack, load: trials.load } // prettier-ignore
+  const canBack = computed(() =>
+    steps.value.slice(0, place.value).some((s) => s.kind !== 'serve' && isAnswered(s)),
+  )
+  return {
+    phase,
+    hair,
+    people,
+    who,
+    step,
+    asked,
+    done,
+    wait,
+    storing,
+    problem: computed(() => trials.problem),
+    sit,
+    stand,
+    serve,
+    answer,
+    back,
+    canBack,
+    load: trials.load,
+  }
 }

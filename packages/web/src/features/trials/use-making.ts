@@ -24,7 +24,9 @@ export function useMaking(trial: () => PlannedTrial | null) {
   const batches = useBatches()
   const batch = useBatch()
   const problem = shallowRef<string | null>(null)
-  const made = computed(() => (trial()?.samples ?? []).flatMap((s) => (s.formula ? [{ ...s, formula: s.formula }] : []))) // prettier-ignore
+  const made = computed(() =>
+    (trial()?.samples ?? []).flatMap((s) => (s.formula ? [{ ...s, formula: s.formula }] : [])),
+  )
   const base = computed(() =>
     sharedBase(
       made.value.map((s) => s.formula),
@@ -46,13 +48,19 @@ export function useMaking(trial: () => PlannedTrial | null) {
     const s = baseMade.value?.state
     return !!s && (s.finished?.outcome === 'kept' || (!s.finished && s.at >= s.plan.steps.length))
   })
-  const jars = computed(() => made.value.map((s, i) => ({ ...s, head: headOf(s.batchId), own: base.value.own[i] ?? [] }))) // prettier-ignore
+  const jars = computed(() =>
+    made.value.map((s, i) => ({ ...s, head: headOf(s.batchId), own: base.value.own[i] ?? [] })),
+  )
 
   async function begin(name: string, formula: Formula, sample: string | null): Promise<string | null> {
     const t = trial()
     if (!t) return null
     try {
-      const code = batchCode(name, today(), batches.heads.map((b) => b.code)) // prettier-ignore
+      const code = batchCode(
+        name,
+        today(),
+        batches.heads.map((b) => b.code),
+      )
       const frozen = materials.selfContained(formula)
       const from = sample !== null && baseDone.value ? baseMade.value : null
       const got = (plan: BenchPlan) =>
@@ -74,10 +82,13 @@ export function useMaking(trial: () => PlannedTrial | null) {
     }
   }
   /** Begins the batch of the base, or of one jar, and gives back its id; null where it could not be stored. */
-  const beginBase = () => (base.value.formula ? begin(base.value.formula.name, base.value.formula, null) : Promise.resolve(null)) // prettier-ignore
+  const beginBase = () =>
+    base.value.formula ? begin(base.value.formula.name, base.value.formula, null) : Promise.resolve(null)
   function beginJar(sample: string) {
     const s = made.value.find((x) => x.id === sample)
-    return s ? begin(`${trial()!.plan.of?.name ?? trial()!.name}, ${s.name}`.slice(0, 190), s.formula, s.id) : Promise.resolve(null) // prettier-ignore
+    return s
+      ? begin(`${trial()!.plan.of?.name ?? trial()!.name}, ${s.name}`.slice(0, 190), s.formula, s.id)
+      : Promise.resolve(null)
   }
   return { base, baseHead, baseDone, jars, problem, beginBase, beginJar }
 }

@@ -81,7 +81,12 @@ function usePicked(varied: ReturnType<typeof useVaried>, start: Start) {
   const chosen = computed<Chosen[]>(() => {
     const list: Chosen[] = options.value
       .filter((o) => picked.value.includes(o.key))
-      .map((o) => ({ key: o.key, name: o.percent === null || varies.value === 'level' ? o.label : `${o.label}, ${sayPercent(o.percent)}`, formula: o.formula })) // prettier-ignore
+      .map((o) => ({
+        key: o.key,
+        name:
+          o.percent === null || varies.value === 'level' ? o.label : `${o.label}, ${sayPercent(o.percent)}`,
+        formula: o.formula,
+      }))
     if (bought.value.trim()) list.push({ key: BOUGHT, name: bought.value.trim(), formula: null })
     const isReference = (c: Chosen) => c.key === reference.value
     return [...list.filter(isReference), ...list.filter((c) => !isReference(c))]
@@ -99,7 +104,9 @@ export function useSetUp(start: Start, asker?: Parameters<typeof useVaried>[1]) 
   const panel = usePanel(formula)
   const grams = ref<number | null>(USUAL_GRAMS)
   const name = ref('')
-  const usualName = computed(() => (formula.value ? `${variesOf(varies.value).label} of ${formula.value.name}` : '')) // prettier-ignore
+  const usualName = computed(() =>
+    formula.value ? `${variesOf(varies.value).label} of ${formula.value.name}` : '',
+  )
   const formulas = computed(() => chosen.value.flatMap((c) => (c.formula ? [c.formula] : [])))
   const nameOf = (id: string) => materials.catalogue.find(id)?.name ?? id
   const differs = computed(() => whatDiffers(formulas.value, varies.value, nameOf))
@@ -108,7 +115,10 @@ export function useSetUp(start: Start, asker?: Parameters<typeof useVaried>[1]) 
     if (!formula.value || formulaId.value === null) return null
     // the reference stands first, where there is one
     const others = chosen.value.slice(1).map((_, i) => i + 1)
-    const kinds = [...(panel.triangle.value ? (['triangle'] as const) : []), ...(panel.pair.value ? (['pair'] as const) : [])] // prettier-ignore
+    const kinds = [
+      ...(panel.triangle.value ? (['triangle'] as const) : []),
+      ...(panel.pair.value ? (['pair'] as const) : []),
+    ]
     return {
       id: '',
       name: name.value.trim() || usualName.value,
@@ -119,7 +129,10 @@ export function useSetUp(start: Start, asker?: Parameters<typeof useVaried>[1]) 
       varies: varies.value,
       what: what.value,
       batchGrams: grams.value ?? 0,
-      samples: chosen.value.map((c) => ({ name: c.name, formula: c.formula && materials.selfContained(c.formula) })), // prettier-ignore
+      samples: chosen.value.map((c) => ({
+        name: c.name,
+        formula: c.formula && materials.selfContained(c.formula),
+      })),
       reference: chosen.value[0]?.key === reference.value ? 0 : null,
       attributes: panel.attributes.value.filter((a) => panel.asked.value.includes(a.id)),
       decides: panel.decides.value,

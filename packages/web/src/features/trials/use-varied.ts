@@ -106,7 +106,12 @@ export function useVaried(start: { formula?: string; varies?: Varies }, asker = 
     const sheet = asIs('sheet', 'As it is on the sheet', formula.value)
     if (varies.value === 'jar') return [sheet]
     if (varies.value === 'version')
-      return [sheet, ...versions.value.map((v) => asIs(v.id, `Version ${v.number}${v.name ? `, ${v.name}` : ''}`, v.formula))] // prettier-ignore
+      return [
+        sheet,
+        ...versions.value.map((v) =>
+          asIs(v.id, `Version ${v.number}${v.name ? `, ${v.name}` : ''}`, v.formula),
+        ),
+      ]
     return answer.value ?? []
   })
   return { ...subject, options, busy, failed }

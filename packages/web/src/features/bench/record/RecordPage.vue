@@ -77,7 +77,15 @@ const items = [
   { label: 'Cost', icon: 'pi pi-calculator', command: () => void ofFormula('cost') },
   { label: 'All entries as CSV', icon: 'pi pi-table', command: csv },
   { label: 'The batch as a file', icon: 'pi pi-file-export', command: () => void file(hand) },
-  ...(canShareFiles() ? [{ label: 'Share the file', icon: 'pi pi-share-alt', command: () => void file((name, blob) => share(name, blob).catch(() => hand(name, blob))) }] : []), // prettier-ignore
+  ...(canShareFiles()
+    ? [
+        {
+          label: 'Share the file',
+          icon: 'pi pi-share-alt',
+          command: () => void file((name, blob) => share(name, blob).catch(() => hand(name, blob))),
+        },
+      ]
+    : []),
   { label: 'Delete this batch', icon: 'pi pi-trash', command: () => void remove() },
 ]
 </script>

@@ -33,7 +33,9 @@ const series = computed(() => [
     data: thinned.value.map((r) => ({ x: Number((r.minutes - first.value).toFixed(3)), y: r.celsius })),
   },
 ])
-const low = computed(() => Math.floor((Math.min(props.limit, ...props.readings.map((r) => r.celsius)) - 6) / 10) * 10) // prettier-ignore
+const low = computed(
+  () => Math.floor((Math.min(props.limit, ...props.readings.map((r) => r.celsius)) - 6) / 10) * 10,
+)
 const high = computed(() => Math.ceil((Math.max(...props.readings.map((r) => r.celsius)) + 2) / 10) * 10)
 const options = computed(() =>
   chartBase({

@@ -36,9 +36,10 @@ const WAYS = [
   { value: 'bath', label: 'In cold water' },
 ] as const
 const since = computed(() => run.state.value.cooling?.since ?? 0)
-const readings = computed(
-  () =>
-  run.state.value.temperatures.filter((t) => t.minutes >= since.value - 1e-6).map(({ minutes, celsius }) => ({ minutes, celsius })), // prettier-ignore
+const readings = computed(() =>
+  run.state.value.temperatures
+    .filter((t) => t.minutes >= since.value - 1e-6)
+    .map(({ minutes, celsius }) => ({ minutes, celsius })),
 )
 /** Cooling begins at the hottest of them. */
 const falling = computed(() => {
@@ -84,7 +85,10 @@ const setting = computed(() => {
 })
 const stir = computed(() => stirEvery(setting.value, now.value ?? 60))
 const room = ref<number | null>(run.state.value.room)
-const setRoom = () => room.value !== null && room.value !== run.state.value.room && batch.enter({ type: 'room', celsius: room.value }) // prettier-ignore
+const setRoom = () =>
+  room.value !== null &&
+  room.value !== run.state.value.room &&
+  batch.enter({ type: 'room', celsius: room.value })
 function remind() {
   allowAlarm()
   if (left.value)

@@ -51,14 +51,22 @@ const truth = computed(() => instruments.truth)
 const here = computed(() => truth.value?.vessels.find((v) => v.name === vessel.value) ?? null)
 const onPan = computed(() => truth.value?.onPan ?? null)
 const amount = ref<number | null>(null)
-const speeds = [1, 10, 60, 300].map((value) => ({ value, label: value === 1 ? 'in real time' : `${value} times as fast` })) // prettier-ignore
+const speeds = [1, 10, 60, 300].map((value) => ({
+  value,
+  label: value === 1 ? 'in real time' : `${value} times as fast`,
+}))
 
 async function act(h: Hand) {
   error.value = await instruments.hand(h)
 }
 const pour = (grams: number) => task.value && act({ do: 'pour', line: task.value.line, grams })
 /** A careful hand: within the band, though not to the last count. */
-const careful = () => task.value && pour(task.value.left + (Math.random() - 0.5) * Math.min(0.3 * run.resolution.value, task.value.leftHigh - task.value.left)) // prettier-ignore
+const careful = () =>
+  task.value &&
+  pour(
+    task.value.left +
+      (Math.random() - 0.5) * Math.min(0.3 * run.resolution.value, task.value.leftHigh - task.value.left),
+  )
 async function zero() {
   await act({ do: 'clear' })
   await act({ do: 'tare' })

@@ -51,7 +51,11 @@ const items = [
   { label: 'Pause', icon: 'pi pi-pause', command: () => batch.enter({ type: 'pause' }) },
   { label: 'Note or photo', icon: 'pi pi-pencil', command: () => emit('note') },
   { label: 'Instruments', icon: 'pi pi-gauge', command: () => emit('instruments') },
-  { label: 'Record so far', icon: 'pi pi-list', command: () => void router.push(`/bench/${batch.info!.id}/record`) }, // prettier-ignore
+  {
+    label: 'Record so far',
+    icon: 'pi pi-list',
+    command: () => void router.push(`/bench/${batch.info!.id}/record`),
+  },
   { label: 'Keys', icon: 'pi pi-question-circle', command: () => emit('keys') },
   { label: 'Delete this batch', icon: 'pi pi-trash', command: () => void remove() },
 ]

@@ -110,7 +110,12 @@ export function useDoseEntry(given: {
     typedGrams.value = null
     drops.value = null
     allowAlarm()
-    batch.enter({ type: 'timer', id: 'ph wait', title: 'Stirred and waited: read the pH', minutes: DOSE_WAIT_MINUTES }) // prettier-ignore
+    batch.enter({
+      type: 'timer',
+      id: 'ph wait',
+      title: 'Stirred and waited: read the pH',
+      minutes: DOSE_WAIT_MINUTES,
+    })
   }
   const entry = { typedGrams, drops, grams, doseError, of, add }
   return { strength, strengthFault, plan, dose, words, fault, net, say, ...entry }

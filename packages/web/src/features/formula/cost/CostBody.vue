@@ -94,9 +94,12 @@ const half = computed(() => {
 const unpriced = computed(() =>
   cost.value.unpriced.map((id) => assessment.value.lines.find((l) => l.id === id)?.label ?? id),
 )
-const phases = computed(
-  () =>
-  cost.value.phases.map((p) => ({ ...p, name: assessment.value.phases[p.phase]!.name, letter: assessment.value.phases[p.phase]!.letter })), // prettier-ignore
+const phases = computed(() =>
+  cost.value.phases.map((p) => ({
+    ...p,
+    name: assessment.value.phases[p.phase]!.name,
+    letter: assessment.value.phases[p.phase]!.letter,
+  })),
 )
 const figures = computed(() => [
   { label: batch.value ? 'The batch' : 'A batch', value: money(cost.value.materials), note: 'materials' },

@@ -1,5 +1,15 @@
 <script setup lang="ts">
-import { densityOf, fillFrom, findAll, gramsToFill, lossOf, proposeWatch, sayNumber, suits, type Assessment } from '@omblet/core' // prettier-ignore
+import {
+  densityOf,
+  fillFrom,
+  findAll,
+  gramsToFill,
+  lossOf,
+  proposeWatch,
+  sayNumber,
+  suits,
+  type Assessment,
+} from '@omblet/core'
 import TitledCard from '../../../components/TitledCard.vue'
 import { PlainButton } from '../../../components/buttons'
 import Checkbox from 'primevue/checkbox'
@@ -19,8 +29,11 @@ const loss = computed(() => lossOf(a))
 /** What is set aside to be watched is not filled into jars that go out. */
 const watched = ref(true)
 const planned = computed(() =>
-  proposeWatch(a, findAll(a), a.amounts.batchGrams * (1 - loss.value.value / 100)).samples.reduce((sum, s) => sum + (s.grams ?? 0), 0),
-) // prettier-ignore
+  proposeWatch(a, findAll(a), a.amounts.batchGrams * (1 - loss.value.value / 100)).samples.reduce(
+    (sum, s) => sum + (s.grams ?? 0),
+    0,
+  ),
+)
 const aside = computed(() => (watched.value ? planned.value : 0))
 const rows = computed(() =>
   shelf.containers

@@ -27,7 +27,10 @@ export function useCost() {
   }
   const extras = computed(() => {
     const { containerPrice, labelPrice, containers, hours, rate } = costing.value
-    const each = containerPrice === undefined && labelPrice === undefined ? null : (containerPrice ?? 0) + (labelPrice ?? 0) // prettier-ignore
+    const each =
+      containerPrice === undefined && labelPrice === undefined
+        ? null
+        : (containerPrice ?? 0) + (labelPrice ?? 0)
     return { perContainer: each, containers: containers ?? 0, hours: hours ?? null, rate: rate ?? null }
   })
   const assessment = computed(() => batch.value?.state.plan.a ?? editor.assessment!)

@@ -26,7 +26,13 @@ import type { LabelRoom } from './use-label'
 const { room } = defineProps<{ room: LabelRoom }>()
 const d = room.design
 
-const REGION_WORDS = { EU: 'European Union', UK: 'United Kingdom', US: 'United States', CA: 'Canada', other: 'Other' } // prettier-ignore
+const REGION_WORDS = {
+  EU: 'European Union',
+  UK: 'United Kingdom',
+  US: 'United States',
+  CA: 'Canada',
+  other: 'Other',
+}
 const regions = LABEL_REGIONS.map((value) => ({ value, label: REGION_WORDS[value] }))
 const sheets = [
   ...SHEETS.map((s) => ({ value: s.id, label: sheetWords(s) })),

@@ -42,7 +42,9 @@ const missing = computed(() =>
     }
   }),
 )
-const claims = computed(() => materials.derive(room.assessment.value.formula).findings.filter((f) => f.code.startsWith('claim.'))) // prettier-ignore
+const claims = computed(() =>
+  materials.derive(room.assessment.value.formula).findings.filter((f) => f.code.startsWith('claim.')),
+)
 const shelf = useContainers()
 const container = computed(() => shelf.find(room.design.value.container))
 /** What speaks against the container that was chosen, for this product and this content. */

@@ -17,7 +17,9 @@ const fields = computed(() =>
 const box = useTemplateRef<HTMLElement>('box')
 /** One stop of the tab key for all fields; arrows go from field to field. */
 async function onKey(event: KeyboardEvent) {
-  const by = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -props.sheet.columns, ArrowDown: props.sheet.columns }[event.key] // prettier-ignore
+  const by = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -props.sheet.columns, ArrowDown: props.sheet.columns }[
+    event.key
+  ]
   if (by === undefined) return
   event.preventDefault()
   const next = first.value + by

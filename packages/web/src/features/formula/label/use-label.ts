@@ -71,7 +71,11 @@ export function useLabel() {
     return labelOf(assessment.value, {
       ...(d.region ? { region: d.region } : {}),
       ...(d.concentrates ? { concentrates: d.concentrates } : {}),
-      ...(d.content ? (d.content.unit === 'g' ? { grams: d.content.amount } : { millilitres: d.content.amount }) : {}), // prettier-ignore
+      ...(d.content
+        ? d.content.unit === 'g'
+          ? { grams: d.content.amount }
+          : { millilitres: d.content.amount }
+        : {}),
       address: d.address ?? '',
       batchCode: made.value?.code ?? '',
       function: d.line ?? '',
@@ -89,9 +93,12 @@ export function useLabel() {
     code: design.value.qr && made.value ? Math.min(CODE_MM, sheet.value.height * 0.36) : 0,
     mark: design.value.mark && design.value.mark !== 'none' ? Math.min(MARK_MM, sheet.value.height * 0.2) : 0,
   }))
-  const least = computed(
-    () =>
-    leastOf(design.value, label.value.region, sheet.value.width * sheet.value.height * (design.value.faces === 'two' ? 2 : 1)), // prettier-ignore
+  const least = computed(() =>
+    leastOf(
+      design.value,
+      label.value.region,
+      sheet.value.width * sheet.value.height * (design.value.faces === 'two' ? 2 : 1),
+    ),
   )
   /** One face, or front and back, each with its code and mark where they go. */
   function facesOf(jar: Made | null) {
@@ -104,7 +111,10 @@ export function useLabel() {
         { ...least.value, figures },
       )
     return back
-      ? [{ what: 'Front', layout: lay(front, false, true) }, { what: 'Back', layout: lay(back, true, false, 0) }] // prettier-ignore
+      ? [
+          { what: 'Front', layout: lay(front, false, true) },
+          { what: 'Back', layout: lay(back, true, false, 0) },
+        ]
       : [{ what: 'Label', layout: lay(front, true, true) }]
   }
   const faces = computed(() => facesOf(made.value))

@@ -188,7 +188,13 @@ const table = computed(() => ({
   heads: ['Grams', 'pH', 'likely'],
   rows: curve.value.percent.flatMap((p, i) =>
     i % 10 === 0
-      ? [[sayNumber(grams(p), places.value + 1), sayNumber(curve.value.ph[i]!, 2), `${sayNumber(curve.value.low[i]!, 2)}–${sayNumber(curve.value.high[i]!, 2)}`]] // prettier-ignore
+      ? [
+          [
+            sayNumber(grams(p), places.value + 1),
+            sayNumber(curve.value.ph[i]!, 2),
+            `${sayNumber(curve.value.low[i]!, 2)}–${sayNumber(curve.value.high[i]!, 2)}`,
+          ],
+        ]
       : [],
   ),
 }))

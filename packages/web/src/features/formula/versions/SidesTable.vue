@@ -8,19 +8,30 @@ import type { useVersions } from './use-versions'
 /** Two formulas side by side: amounts aligned, what follows from each, findings that came and went, and the method. */
 const props = defineProps<{ pair: NonNullable<ReturnType<typeof useVersions>['pair']['value']> }>()
 const prices = usePrices()
-const sides = computed(() => sideBySide(props.pair.left.derived, props.pair.right.derived, (id) => prices()[id] ?? null)) // prettier-ignore
+const sides = computed(() =>
+  sideBySide(props.pair.left.derived, props.pair.right.derived, (id) => prices()[id] ?? null),
+)
 const cell = (side: SideRow['left']) =>
-  !side ? '–' : side.fill ? `q.s. ${formatNumber(side.percent ?? 0, 2, 3)}` : side.percent === null ? 'no amount' : formatNumber(side.percent, 2, 4) // prettier-ignore
-const moved = (r: SideRow) => (r.left && r.right && r.left.phase !== r.right.phase ? `${r.left.phase} → ${r.right.phase}` : '') // prettier-ignore
+  !side
+    ? '–'
+    : side.fill
+      ? `q.s. ${formatNumber(side.percent ?? 0, 2, 3)}`
+      : side.percent === null
+        ? 'no amount'
+        : formatNumber(side.percent, 2, 4)
+const moved = (r: SideRow) =>
+  r.left && r.right && r.left.phase !== r.right.phase ? `${r.left.phase} → ${r.right.phase}` : ''
 const same = computed(() => !sides.value.rows.some((r) => r.changed))
 const findings = computed(() => [
   { title: 'Came', list: sides.value.came, none: 'nothing new to heed' },
   { title: 'Went', list: sides.value.went, none: 'nothing was settled' },
 ])
-const steps = computed(() => [
-  { title: `Only in ${props.pair.left.name.toLowerCase()}`, list: sides.value.steps.left },
-  { title: `Only in ${props.pair.right.name.toLowerCase()}`, list: sides.value.steps.right },
-].filter((s) => s.list.length > 0)) // prettier-ignore
+const steps = computed(() =>
+  [
+    { title: `Only in ${props.pair.left.name.toLowerCase()}`, list: sides.value.steps.left },
+    { title: `Only in ${props.pair.right.name.toLowerCase()}`, list: sides.value.steps.right },
+  ].filter((s) => s.list.length > 0),
+)
 </script>
 
 <template>

@@ -47,9 +47,14 @@ export function useVersions() {
     const other = againstId.value === SHEET ? null : find(againstId.value)
     if (!one || (!other && !editor.formula)) return null
     const a = { name: `Version ${one.number}`, formula: one.formula, at: one.number }
-    const b = other ? { name: `Version ${other.number}`, formula: other.formula, at: other.number } : { name: 'Sheet', formula: editor.formula!, at: Infinity } // prettier-ignore
+    const b = other
+      ? { name: `Version ${other.number}`, formula: other.formula, at: other.number }
+      : { name: 'Sheet', formula: editor.formula!, at: Infinity }
     const [left, right] = a.at <= b.at ? [a, b] : [b, a]
-    return { left: { ...left, derived: materials.derive(left.formula) }, right: { ...right, derived: materials.derive(right.formula) } } // prettier-ignore
+    return {
+      left: { ...left, derived: materials.derive(left.formula) },
+      right: { ...right, derived: materials.derive(right.formula) },
+    }
   })
   async function tell(id: string, told: VersionStory & { name?: string }) {
     try {
