@@ -23,9 +23,9 @@ const faults = (page: Page, ticks: number) =>
         (e.getAttribute('aria-label') ?? e.textContent ?? '').trim().slice(0, 40) || e.className
       const seen = (e: Element) =>
         (e as HTMLElement).checkVisibility({ visibilityProperty: true, opacityProperty: false })
-      for (const e of document.querySelectorAll('button, [role="button"], input[type="checkbox"], summary')) {
+      const judgeSize = (e: Element) => {
         const box = e.getBoundingClientRect()
-        if (!seen(e) || box.width === 0 || e.closest('.hidden-text')) continue
+        if (!seen(e) || box.width === 0 || e.closest('.hidden-text')) return
         const wanted = e.matches('input[type="checkbox"]') ? ticks! : least!
         const held = e.closest('label')?.getBoundingClientRect()
         const high = Math.max(box.height, held?.height ?? 0)
@@ -33,6 +33,7 @@ const faults = (page: Page, ticks: number) =>
         if (high < wanted - 0.5 || wide < wanted - 0.5)
           found.push(`too small to hit, ${Math.round(box.width)} by ${Math.round(box.height)}: ${named(e)}`)
       }
+      document.querySelectorAll('button, [role="button"], input[type="checkbox"], summary').forEach(judgeSize)
       for (const e of document.querySelectorAll<HTMLElement>(
         'h1, h2, h3, button, label, th, legend, summary, .p-select-label',
       ))

@@ -59,6 +59,61 @@ export function meet(
 const lowest = (item: WindowItem) => (item.worksBelow ? 0 : item.min)
 const narrows = (item: WindowItem) => item.grade === 'works' || item.grade === 'holds'
 
+type Doses = ReadonlyMap<string, { percent: number; lines: number[] }>
+
+/** Windows of single materials, without preservatives, which count together. */
+function materialWindows(lines: readonly AssessedLine[], doses: Doses): WindowItem[] {
+  return [...doses].flatMap(([id, dose]): WindowItem[] => {
+    const { name, ph, cover } = lines[dose.lines[0]!]!.material!
+    if (!ph || cover || (ph.fromPercent !== undefined && dose.percent < ph.fromPercent - 1e-9)) return []
+    return [
+      {
+        id,
+        label: name,
+        grade: ph.grade,
+        min: ph.min,
+        max: ph.max,
+        ...(ph.soft ? { soft: true } : {}),
+        ...(ph.why ? { why: ph.why } : {}),
+        materials: [id],
+        lines: dose.lines,
+      },
+    ]
+  })
+}
+
+function preservationWindow({ window, uses, worksBelow }: Preservation): WindowItem[] {
+  if (!window) return []
+  const bearing = uses.filter((use) => use.cover.role === 'broad' || use.cover.role === 'partner')
+  return [
+    {
+      id: 'preservation',
+      label: bearing.length === 1 ? bearing[0]!.material.name : 'preservatives together',
+      grade: 'works',
+      ...window,
+      ...(worksBelow ? { worksBelow: true } : {}),
+      materials: bearing.map((use) => use.material.id),
+      lines: bearing.flatMap((use) => use.lines),
+    },
+  ]
+}
+
+/** A soap holds an emulsion in its own window, unless an emulsifier for oil in water does. */
+function soapWindow(lines: readonly AssessedLine[]): WindowItem[] {
+  const soap = soapOf(lines)
+  if (soap.percent <= 0) return []
+  if (lines.some((l) => l.percent >= 1 && l.material?.emulsifier?.role === 'oil-in-water')) return []
+  const materials = soap.lines.map((i) => lines[i]!.id)
+  return [{ id: 'soap', label: 'soap emulsifier', grade: 'holds', ...SOAP, materials, lines: soap.lines }]
+}
+
+/** Comfortable pH of the place that a product is for. */
+function siteWindow({ site }: Product): WindowItem {
+  const [label, range] =
+    site === 'eye' ? ['eye area', EYE] : site === 'hair' ? ['hair', HAIR] : (['skin', SKIN] as const)
+  return { id: 'skin', label, grade: 'skin', ...range, materials: [], lines: [] } as WindowItem
+}
+
 /**
  * pH windows of the materials and where they agree. Graded: what *works* only inside (actives, preservatives taken
  * together), what *holds* its body inside (emulsifiers, thickeners), and what only *prefers* a range, which never
@@ -66,54 +121,12 @@ const narrows = (item: WindowItem) => item.grade === 'works' || item.grade === '
  */
 export function phWindows(input: {
   lines: readonly AssessedLine[]
-  doses: ReadonlyMap<string, { percent: number; lines: number[] }>
+  doses: Doses
   preservation: Preservation
   product: Product
 }): PhWindows {
   const { lines, doses, preservation, product } = input
-  const items: WindowItem[] = []
-  for (const [id, dose] of doses) {
-    const material = lines[dose.lines[0]!]!.material!
-    if (!material.ph || material.cover) continue
-    if (material.ph.fromPercent !== undefined && dose.percent < material.ph.fromPercent - 1e-9) continue
-    items.push({
-      id,
-      label: material.name,
-      grade: material.ph.grade,
-      min: material.ph.min,
-      max: material.ph.max,
-      ...(material.ph.soft ? { soft: true } : {}),
-      ...(material.ph.why ? { why: material.ph.why } : {}),
-      materials: [id],
-      lines: dose.lines,
-    })
-  }
-  if (preservation.window) {
-    const uses = preservation.uses.filter((use) => use.cover.role === 'broad' || use.cover.role === 'partner')
-    items.push({
-      id: 'preservation',
-      label: uses.length === 1 ? uses[0]!.material.name : 'preservatives together',
-      grade: 'works',
-      ...preservation.window,
-      ...(preservation.worksBelow ? { worksBelow: true } : {}),
-      materials: uses.map((use) => use.material.id),
-      lines: uses.flatMap((use) => use.lines),
-    })
-  }
-  const soap = soapOf(lines)
-  if (
-    soap.percent > 0 &&
-    !lines.some((l) => l.percent >= 1 && l.material?.emulsifier?.role === 'oil-in-water')
-  ) {
-    items.push({
-      id: 'soap',
-      label: 'soap emulsifier',
-      grade: 'holds',
-      ...SOAP,
-      materials: soap.lines.map((i) => lines[i]!.id),
-      lines: soap.lines,
-    })
-  }
+  const items = [...materialWindows(lines, doses), ...preservationWindow(preservation), ...soapWindow(lines)]
   const bounded = items.filter(narrows)
   const fixed = bounded.filter((item) => !item.worksBelow)
   const min = Math.max(...(fixed.length > 0 ? fixed : bounded).map((item) => item.min))
@@ -126,15 +139,7 @@ export function phWindows(input: {
     )
     .filter(({ gap }) => gap > 1e-9)
     .sort((x, y) => y.gap - x.gap)
-  const skin = product.site === 'eye' ? EYE : product.site === 'hair' ? HAIR : SKIN
-  items.push({
-    id: 'skin',
-    label: product.site === 'eye' ? 'eye area' : product.site === 'hair' ? 'hair' : 'skin',
-    grade: 'skin',
-    ...skin,
-    materials: [],
-    lines: [],
-  })
+  items.push(siteWindow(product))
   const shared = bounded.length > 0 && min <= max + 1e-9 ? { min, max } : null
   const site = bearsOf(product)
   return { items, shared, site, fits: shared && meet(shared, site), clashes }

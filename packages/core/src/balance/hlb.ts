@@ -13,6 +13,22 @@ const HLB_ROUNDS = 14
 /** Halvings of the bracket where that does not settle. */
 const HALVINGS = 16
 
+/** An end of the bracket: the HLB that was tried, and by how much the oils then wanted another; null before it was tried. */
+interface End {
+  at: number
+  gap: number | null
+  best?: Least
+}
+/** The end that stays counts half, so that neither can stay for ever (Illinois rule of regula falsi). */
+const halved = (stays: End, moved: End): End =>
+  stays.gap !== null && moved.gap !== null ? { ...stays, gap: stays.gap / 2 } : stays
+
+/** The HLB to try next: between two tried ends by secant, or in the middle; before that, what the oils asked for. */
+function nextHlb(low: End, high: End, asked: number, halve: boolean): number {
+  if (low.gap === null || high.gap === null) return Math.min(high.at, Math.max(low.at, asked))
+  return halve ? (low.at + high.at) / 2 : low.at + ((high.at - low.at) * low.gap) / (low.gap - high.gap)
+}
+
 /**
  * The least change at an HLB that the oils of the result really want: other wishes may change the oils, and with them
  * what they want. What they want lies between the lowest and the highest of the oils, so a bracket always closes;
@@ -22,7 +38,6 @@ export function meetHlb(a: Assessment, start: Start, wishesFor: (hlb: number) =>
   const values = a.lines.flatMap((l, i) =>
     start.percents[i]! > 0 && l.material?.requiredHlb ? [l.material.requiredHlb.value] : [],
   )
-  type End = { at: number; gap: number | null; best?: Least }
   let low: End = { at: Math.min(...values), gap: null }
   let high: End = { at: Math.max(...values), gap: null }
   let hlb = wantedHlb(a.lines, start.percents)!
@@ -36,17 +51,9 @@ export function meetHlb(a: Assessment, start: Start, wishesFor: (hlb: number) =>
     const gap = (wantedHlb(a.lines, best.percents) ?? hlb) - hlb
     if (!found || Math.abs(gap) < Math.abs(found.gap)) found = { list, best, gap }
     if (Math.abs(gap) < HLB_AGREES || (round >= HLB_ROUNDS && settled())) break
-    if (gap > 0) {
-      if (low.gap !== null && high.gap !== null) high = { ...high, gap: high.gap / 2 }
-      low = { at: hlb, gap, best }
-    } else {
-      if (low.gap !== null && high.gap !== null) low = { ...low, gap: low.gap / 2 }
-      high = { at: hlb, gap, best }
-    }
-    const both = low.gap !== null && high.gap !== null
-    if (both && round >= HLB_ROUNDS - 1) hlb = (low.at + high.at) / 2
-    else if (both) hlb = low.at + ((high.at - low.at) * low.gap!) / (low.gap! - high.gap!)
-    else hlb = Math.min(high.at, Math.max(low.at, hlb + gap))
+    const here: End = { at: hlb, gap, best }
+    ;[low, high] = gap > 0 ? [here, halved(high, low)] : [halved(low, high), here]
+    hlb = nextHlb(low, high, hlb + gap, round >= HLB_ROUNDS - 1)
   }
   if (settled() || !low.best || !high.best) return found!
   // The least change jumps from one set of oils to another at this figure: both are least, and so is what lies between.

@@ -12,44 +12,46 @@ export function refusal(s: BatchState, h: Happening): string | null {
       : 'The batch is not finished: it is looked at when it is in its jars.'
   const lines = s.plan.a.lines.length
   if ('line' in h && h.line >= lines) return 'The formula has no such line.'
-  switch (h.type) {
-    case 'start':
-      return 'The batch has begun already.'
-    case 'weigh':
-      return h.grams > 0 ? null : 'Nothing was weighed. Pour, then take the reading.'
-    case 'take-out': {
-      const has = s.lines[h.line]!.weighed
-      return h.grams > has + 1e-6 ? `Only ${has} g of it is in; no more can come out.` : null
-    }
-    case 'dilution':
-      return h.usedGrams > h.soluteGrams + h.carrierGrams + 1e-6
-        ? 'More of the dilution was used than was made. Check the three weights.'
-        : h.carrier === h.line || h.carrier >= lines
-          ? 'A dilution needs another line of the formula as its carrier.'
-          : null
-    case 'undo': {
-      const event = s.events[h.of]
-      if (!event) return 'There is no such entry.'
-      if (!UNDOABLE.has(event.type)) return 'This entry stays: go back to its step and do it anew.'
-      return s.undone.has(h.of) ? 'It was taken back already.' : null
-    }
-    case 'step':
-      return h.how === 'skip' && !h.reason?.trim() ? 'Say why the step is left out.' : null
-    case 'keep':
-      return new Set(h.samples.map((x) => x.id)).size < h.samples.length
-        ? 'Two samples have the same name.'
-        : h.looks.some((l) => !h.samples.some((x) => x.id === l.sample))
-          ? 'A look is planned of a sample that is not there.'
-          : null
-    case 'observe':
-      return observationFault(s, h)
-    case 'patch-look':
-      return s.events[h.of]?.type === 'patch' ? null : 'There is no such patch test.'
-    case 'resume':
-      return s.paused ? null : 'The batch is not paused.'
-    default:
-      return null
-  }
+  const ofKind = REFUSALS[h.type] as Refusal | undefined
+  return ofKind?.(s, h) ?? null
+}
+
+type Refusal<T extends Happening['type'] = Happening['type']> = (
+  s: BatchState,
+  h: Extract<Happening, { type: T }>,
+) => string | null
+
+/** By kind of event, what speaks against it; other kinds can always happen. */
+const REFUSALS: { [T in Happening['type']]?: Refusal<T> } = {
+  start: () => 'The batch has begun already.',
+  weigh: (_, h) => (h.grams > 0 ? null : 'Nothing was weighed. Pour, then take the reading.'),
+  'take-out'(s, h) {
+    const has = s.lines[h.line]!.weighed
+    return h.grams > has + 1e-6 ? `Only ${has} g of it is in; no more can come out.` : null
+  },
+  dilution(s, h) {
+    if (h.usedGrams > h.soluteGrams + h.carrierGrams + 1e-6)
+      return 'More of the dilution was used than was made. Check the three weights.'
+    return h.carrier === h.line || h.carrier >= s.plan.a.lines.length
+      ? 'A dilution needs another line of the formula as its carrier.'
+      : null
+  },
+  undo(s, h) {
+    const event = s.events[h.of]
+    if (!event) return 'There is no such entry.'
+    if (!UNDOABLE.has(event.type)) return 'This entry stays: go back to its step and do it anew.'
+    return s.undone.has(h.of) ? 'It was taken back already.' : null
+  },
+  step: (_, h) => (h.how === 'skip' && !h.reason?.trim() ? 'Say why the step is left out.' : null),
+  keep(_, h) {
+    if (new Set(h.samples.map((x) => x.id)).size < h.samples.length) return 'Two samples have the same name.'
+    return h.looks.some((l) => !h.samples.some((x) => x.id === l.sample))
+      ? 'A look is planned of a sample that is not there.'
+      : null
+  },
+  observe: observationFault,
+  'patch-look': (s, h) => (s.events[h.of]?.type === 'patch' ? null : 'There is no such patch test.'),
+  resume: (s) => (s.paused ? null : 'The batch is not paused.'),
 }
 
 /** Why an answer cannot be one; null where it can. */

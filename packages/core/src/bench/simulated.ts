@@ -192,25 +192,13 @@ export class SimBench {
         this.onPan = null
         return null
       case 'pour':
-      case 'take': {
-        if (this.onPan === null) return 'Nothing stands on the scale. Place a beaker first.'
-        const v = this.vessel(this.onPan)
-        if (h.line < 0 || h.line >= v.content.length) return 'The formula has no such line.'
-        const next = v.content[h.line]! + (h.do === 'pour' ? h.grams : -h.grams)
-        if (next < -1e-9) return 'There is not so much of it in the beaker.'
-        this.warmUp(v, h.do === 'pour' ? h.grams : 0)
-        v.content[h.line] = Math.max(0, next)
-        return null
-      }
+        return this.moveLine(h.line, h.grams)
+      case 'take':
+        return this.moveLine(h.line, -h.grams)
       case 'water':
-        return this.hand({ do: 'pour', line: this.waterLine, grams: h.grams })
-      case 'drip': {
-        if (this.onPan === null) return 'Nothing stands on the scale. Place a beaker first.'
-        const key = adjusterKey(h.material)
-        if (!key) return 'Nothing is known of this adjuster.'
-        this.vessel(this.onPan).doses.push({ key, strengthPercent: h.strengthPercent, grams: h.grams })
-        return null
-      }
+        return this.moveLine(this.waterLine, h.grams)
+      case 'drip':
+        return this.drip(h)
       case 'heat':
         this.vessel(h.vessel).heatTo = h.celsius
         return null
@@ -220,23 +208,8 @@ export class SimBench {
       case 'cover':
         this.vessel(h.vessel).covered = h.covered
         return null
-      case 'combine': {
-        if (h.from === h.into) return 'Choose two beakers.'
-        const from = this.vessel(h.from)
-        const into = this.vessel(h.into)
-        const heavy = SimBench.mass(from) + SimBench.mass(into)
-        if (heavy > 0)
-          into.celsius = (from.celsius * SimBench.mass(from) + into.celsius * SimBench.mass(into)) / heavy
-        into.content = into.content.map((g, i) => g + from.content[i]!)
-        into.doses.push(...from.doses)
-        into.evaporated += from.evaporated
-        into.heatTo = null
-        from.content = from.content.map(() => 0)
-        from.doses = []
-        from.evaporated = 0
-        from.heatTo = null
-        return null
-      }
+      case 'combine':
+        return this.combine(h)
       case 'probe':
         this.probeIn = h.vessel
         return null
@@ -255,6 +228,45 @@ export class SimBench {
         this.settings.speed = h.speed
         return null
     }
+  }
+
+  /** Puts grams of a line into the beaker on the scale, or takes them out. */
+  private moveLine(line: number, grams: number): string | null {
+    if (this.onPan === null) return 'Nothing stands on the scale. Place a beaker first.'
+    const v = this.vessel(this.onPan)
+    if (line < 0 || line >= v.content.length) return 'The formula has no such line.'
+    const next = v.content[line]! + grams
+    if (next < -1e-9) return 'There is not so much of it in the beaker.'
+    this.warmUp(v, Math.max(0, grams))
+    v.content[line] = Math.max(0, next)
+    return null
+  }
+
+  private drip(h: Extract<Hand, { do: 'drip' }>): string | null {
+    if (this.onPan === null) return 'Nothing stands on the scale. Place a beaker first.'
+    const key = adjusterKey(h.material)
+    if (!key) return 'Nothing is known of this adjuster.'
+    this.vessel(this.onPan).doses.push({ key, strengthPercent: h.strengthPercent, grams: h.grams })
+    return null
+  }
+
+  /** Pours one beaker into another; their temperatures mix by mass. */
+  private combine(h: Extract<Hand, { do: 'combine' }>): string | null {
+    if (h.from === h.into) return 'Choose two beakers.'
+    const from = this.vessel(h.from)
+    const into = this.vessel(h.into)
+    const heavy = SimBench.mass(from) + SimBench.mass(into)
+    if (heavy > 0)
+      into.celsius = (from.celsius * SimBench.mass(from) + into.celsius * SimBench.mass(into)) / heavy
+    into.content = into.content.map((g, i) => g + from.content[i]!)
+    into.doses.push(...from.doses)
+    into.evaporated += from.evaporated
+    into.heatTo = null
+    from.content = from.content.map(() => 0)
+    from.doses = []
+    from.evaporated = 0
+    from.heatTo = null
+    return null
   }
 
   private warmUp(v: SimVessel, grams: number) {

@@ -5,6 +5,7 @@ import type { AssessedLine } from '../lines/types.ts'
 import { findAll, isCaution } from '../findings/index.ts'
 import { saltPercent } from '../assess/carriers.ts'
 import type { Finding } from '../findings/types.ts'
+import type { Emulsion } from '../emulsion/emulsion.ts'
 import { applyEdit, type Edit } from '../formula/edit.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { hasTrait, usualRole, type Material } from '../shapes/material.ts'
@@ -186,6 +187,13 @@ function rank(
     .sort(byScore)
 }
 
+/** Whether an emulsifier of one make-up and a sound HLB is too far from what the oils require to serve alone. */
+function isFarFromOils(e: Emulsion, { emulsifier, parts }: Material): boolean {
+  if (e.type !== 'oil-in-water' || e.requiredHlb === null || parts !== undefined) return false
+  const { hlb, hlbSound } = emulsifier!
+  return hlb !== undefined && hlbSound === 'yes' && Math.abs(hlb - e.requiredHlb) > HLB_ROOM
+}
+
 /**
  * Every emulsifier of the catalogue that could carry this emulsion, best first: each is put in at the amount that it
  * wants and the whole formula is judged again. Ranked by stops, checks, new notes, then by what speaks for and against
@@ -203,22 +211,15 @@ export function emulsifierCandidates(
     inUse: (m) => carries(m, e.type),
     dose: (m) => (amount === 'same' && old ? old.percent : emulsifierDose(m, e.oilsPercent)),
     judge: (m, { reasonsFor, reasonsAgainst, handling }) => {
-      const { hlb, hlbSound, maxOilPercent: most, role } = m.emulsifier!
+      const { maxOilPercent: most, role } = m.emulsifier!
       if (m.charge === 'nonionic') reasonsFor.push('nonionic: salts and charged actives leave it alone')
       if (m.setting === 'fast' && e.oilPhasePercent >= 30)
         reasonsAgainst.push('sets fast: in a thick product it keeps air and lumps')
       if (m.whitening !== undefined && m.whitening <= 2) reasonsFor.push('hardly whitens when rubbed in')
       if (m.whitening !== undefined && m.whitening >= 4) reasonsAgainst.push('whitens when rubbed in')
-      if (
-        e.type === 'oil-in-water' &&
-        hlb !== undefined &&
-        hlbSound === 'yes' &&
-        m.parts === undefined &&
-        e.requiredHlb !== null &&
-        Math.abs(hlb - e.requiredHlb) > HLB_ROOM
-      )
+      if (isFarFromOils(e, m))
         reasonsAgainst.push(
-          `its HLB of ${sayNumber(hlb, 1)} is far from the ${sayNumber(e.requiredHlb, 0)} that the oils want: it needs a partner`,
+          `its HLB of ${sayNumber(m.emulsifier!.hlb!, 1)} is far from the ${sayNumber(e.requiredHlb!, 0)} that the oils want: it needs a partner`,
         )
       if (most !== undefined && e.oilsPercent > most)
         reasonsAgainst.push(

@@ -43,65 +43,94 @@ const COMMON = new Set(['skin conditioning', 'hair conditioning', 'solvent', 'em
 
 /** How alike two materials are: functions, kind, what they dissolve in, charge, HLB, feel, melting. */
 function compare(old: Material, m: Material): { likeness: number; alike: string[]; differs: string[] } {
-  const alike: string[] = []
-  const differs: string[] = []
-  const functions = shared(old.functions, m.functions)
-  const telling = functions.filter((f) => !COMMON.has(f))
-  const wanted = old.functions.filter((f) => !COMMON.has(f)).length
-  let score = 0
-  score += wanted > 0 ? 30 * (telling.length / wanted) : functions.length > 0 ? 20 : 0
-  if (functions.length > 0) alike.push(listWords(functions.slice(0, 3)))
-  score += old.kind === m.kind ? 25 : 10
-  if (old.solubility[0] === m.solubility[0]) score += 10
-  else
-    differs.push(
-      `lives in ${m.solubility[0] === 'dispersible' ? 'neither water nor oil: it is dispersed' : m.solubility[0]}`,
-    )
-  if (old.charge === m.charge || (old.charge === 'none' && m.charge === 'nonionic')) {
-    score += 10
-    if (m.charge !== 'none') alike.push(m.charge)
-  } else if (m.charge !== 'none' && m.charge !== 'nonionic') differs.push(`it is ${m.charge}`)
-  if (old.emulsifier?.role && old.emulsifier.role === m.emulsifier?.role) score += 15
-  else if (old.emulsifier || m.emulsifier) score -= 15
-  score += hlbLikeness(old, m, alike, differs)
-  const feels = shared(old.feel, m.feel)
-  if (old.feel && old.feel.length > 0) {
-    score += 10 * (feels.length / old.feel.length)
-    if (feels.length > 0) alike.push(`feels ${listWords(feels)}`)
-    const other = (m.feel ?? []).filter((f) => !old.feel!.includes(f))
-    if (other.length > 0) differs.push(`feels ${listWords(other.slice(0, 3))}`)
+  const compared = COMPARISONS.map((of) => of(old, m))
+  const score = compared.reduce((sum, c) => sum + c.score, 0)
+  return {
+    likeness: Math.max(0, Math.min(100, score)),
+    alike: compared.flatMap((c) => c.alike ?? []),
+    differs: compared.flatMap((c) => c.differs ?? []),
   }
-  const [was, now] = [spreadOf(old), spreadOf(m)]
-  if (was && now && was !== now) {
-    score -= was === 'medium' || now === 'medium' ? 4 : 10
-    differs.push(
-      `spreads ${now === 'medium' ? 'at a middling pace' : now === 'fast' ? 'faster' : 'more slowly'}`,
-    )
-  }
-  if (Math.abs((old.meltsC ?? 20) - (m.meltsC ?? 20)) > 12) {
-    score -= 8
-    differs.push(m.meltsC ? `melts at ${sayNumber(m.meltsC)} °C` : 'is liquid')
-  }
-  return { likeness: Math.max(0, Math.min(100, score)), alike, differs }
 }
 
-function hlbLikeness(old: Material, m: Material, alike: string[], differs: string[]): number {
+interface Compared {
+  score: number
+  alike?: string[]
+  differs?: string[]
+}
+/** In what two materials can be alike, in the order in which it is told. */
+const COMPARISONS: readonly ((old: Material, m: Material) => Compared)[] = [
+  function functions(old, m) {
+    const same = shared(old.functions, m.functions)
+    const telling = same.filter((f) => !COMMON.has(f)).length
+    const wanted = old.functions.filter((f) => !COMMON.has(f)).length
+    return {
+      score: wanted > 0 ? 30 * (telling / wanted) : same.length > 0 ? 20 : 0,
+      alike: same.length > 0 ? [listWords(same.slice(0, 3))] : [],
+    }
+  },
+  (old, m) => ({ score: old.kind === m.kind ? 25 : 10 }),
+  function solubility(old, m) {
+    const [now] = m.solubility
+    if (old.solubility[0] === now) return { score: 10 }
+    return {
+      score: 0,
+      differs: [`lives in ${now === 'dispersible' ? 'neither water nor oil: it is dispersed' : now}`],
+    }
+  },
+  function charge(old, m) {
+    if (old.charge === m.charge || (old.charge === 'none' && m.charge === 'nonionic'))
+      return { score: 10, alike: m.charge === 'none' ? [] : [m.charge] }
+    return { score: 0, differs: m.charge === 'none' || m.charge === 'nonionic' ? [] : [`it is ${m.charge}`] }
+  },
+  function emulsifying(old, m) {
+    if (old.emulsifier?.role && old.emulsifier.role === m.emulsifier?.role) return { score: 15 }
+    return { score: old.emulsifier || m.emulsifier ? -15 : 0 }
+  },
+  hlbLikeness,
+  function feel(old, m) {
+    if (!old.feel || old.feel.length === 0) return { score: 0 }
+    const same = shared(old.feel, m.feel)
+    const other = (m.feel ?? []).filter((f) => !old.feel!.includes(f))
+    return {
+      score: 10 * (same.length / old.feel.length),
+      alike: same.length > 0 ? [`feels ${listWords(same)}`] : [],
+      differs: other.length > 0 ? [`feels ${listWords(other.slice(0, 3))}`] : [],
+    }
+  },
+  function spreading(old, m) {
+    const [was, now] = [spreadOf(old), spreadOf(m)]
+    if (!was || !now || was === now) return { score: 0 }
+    const words = now === 'medium' ? 'at a middling pace' : now === 'fast' ? 'faster' : 'more slowly'
+    return { score: was === 'medium' || now === 'medium' ? -4 : -10, differs: [`spreads ${words}`] }
+  },
+  function melting(old, m) {
+    if (Math.abs((old.meltsC ?? 20) - (m.meltsC ?? 20)) <= 12) return { score: 0 }
+    return { score: -8, differs: [m.meltsC ? `melts at ${sayNumber(m.meltsC)} °C` : 'is liquid'] }
+  },
+]
+
+/** How near two oils are in what HLB they require, or two emulsifiers in what they offer. */
+function hlbLikeness(old: Material, m: Material): Compared {
   const needs = [old.requiredHlb?.value, m.requiredHlb?.value]
   if (needs[0] !== undefined && needs[1] !== undefined) {
     const gap = Math.abs(needs[0] - needs[1])
-    if (gap <= 1) alike.push(`wants an HLB of ${sayNumber(needs[1], 1)}`)
-    else
-      differs.push(
-        `wants an HLB of ${sayNumber(needs[1], 1)} rather than ${sayNumber(needs[0], 1)}: check the emulsifier`,
-      )
-    return 10 - 3 * gap
+    const wants = `wants an HLB of ${sayNumber(needs[1], 1)}`
+    return gap <= 1
+      ? { score: 10 - 3 * gap, alike: [wants] }
+      : {
+          score: 10 - 3 * gap,
+          differs: [`${wants} rather than ${sayNumber(needs[0], 1)}: check the emulsifier`],
+        }
   }
   const offers = [old.emulsifier?.hlb, m.emulsifier?.hlb]
-  if (offers[0] === undefined || offers[1] === undefined) return 0
+  if (offers[0] === undefined || offers[1] === undefined) return { score: 0 }
   const gap = Math.abs(offers[0] - offers[1])
-  if (gap <= 1) alike.push(`HLB ${sayNumber(offers[1], 1)}`)
-  else differs.push(`its HLB is ${sayNumber(offers[1], 1)}, not ${sayNumber(offers[0], 1)}`)
-  return 10 - 2 * gap
+  return gap <= 1
+    ? { score: 10 - 2 * gap, alike: [`HLB ${sayNumber(offers[1], 1)}`] }
+    : {
+        score: 10 - 2 * gap,
+        differs: [`its HLB is ${sayNumber(offers[1], 1)}, not ${sayNumber(offers[0], 1)}`],
+      }
 }
 
 /** Amount of the stand-in, percent of the product, within its usual range. */
@@ -115,7 +144,11 @@ function doseFor(a: Assessment, line: AssessedLine, old: Material, m: Material):
   return Number(within.toFixed(within < 1 ? 3 : 2))
 }
 
+/** What changes in the making with the stand-in. */
 function processOf(old: Material, m: Material, line: AssessedLine, percent: number): string[] {
+  return [...amountAndHeat(old, m, line, percent), ...careOf(old, m)]
+}
+function amountAndHeat(old: Material, m: Material, line: AssessedLine, percent: number): string[] {
   const notes: string[] = []
   if (Math.abs(percent - line.percent) > 0.02 * Math.max(1, line.percent))
     notes.push(`${sayNumber(percent, 3)} % instead of ${sayNumber(line.percent, 3)} %`)
@@ -124,6 +157,10 @@ function processOf(old: Material, m: Material, line: AssessedLine, percent: numb
     notes.push(`goes in below ${sayNumber(m.heatMaxC)} °C`)
   if (m.slurry && !old.slurry)
     notes.push(`wet it in ${sayNumber(m.slurry.parts)} parts of ${m.slurry.in} first`)
+  return notes
+}
+function careOf(old: Material, m: Material): string[] {
+  const notes: string[] = []
   if (m.ph && (!old.ph || m.ph.min > old.ph.min + 0.3 || m.ph.max < old.ph.max - 0.3))
     notes.push(`wants pH ${formatRange(m.ph)}`)
   if (m.oxidation === 'fast' && old.oxidation !== 'fast')

@@ -52,6 +52,25 @@ const plannedOf = (formula: Assessment) =>
     return [{ key, strengthPercent: asSolid ?? l.strengthPercent ?? 100 }]
   })
 
+/** The adjuster that is used, and the strength that is proposed for it, percent. */
+function adjusterFor(
+  a: Assessment,
+  stand: PhStand,
+  choice: DoseChoice,
+  asPlanned: Assessment,
+  target: Dosing['target'],
+): Pick<Dosing, 'adjuster' | 'usualPercent'> {
+  const last = a.formula.additions?.filter((x) => !x.inFormula).at(-1)
+  const lastKey = last ? adjusterKey(last.material) : null
+  const way = target && stand.now && (target.min + target.max) / 2 < stand.now.value ? 'down' : 'up'
+  const planned = plannedOf(asPlanned)
+  const fitting = planned.find((p) => adjusterOf(p.key)?.direction === way)
+  const adjuster = choice.adjuster ?? lastKey ?? fitting?.key ?? USUAL_ADJUSTER[way]
+  const asLast = last && lastKey === adjuster ? last.strengthPercent : null
+  const asInFormula = planned.find((p) => p.key === adjuster)?.strengthPercent
+  return { adjuster, usualPercent: asLast ?? asInFormula ?? adjusterOf(adjuster)?.usualPercent ?? 10 }
+}
+
 /**
  * The aim, the adjuster and the dose from where a product stands. The adjuster in hand comes first, then the one that
  * went in last, then what the formula plans that goes the right way, then the usual one. `asPlanned` is the formula
@@ -64,20 +83,7 @@ export function dosingOf(
   asPlanned: Assessment = a,
 ): Dosing {
   const target = aimPh(asPlanned)
-  const last = a.formula.additions?.filter((x) => !x.inFormula).at(-1)
-  const lastKey = last ? adjusterKey(last.material) : null
-  const way = target && stand.now && (target.min + target.max) / 2 < stand.now.value ? 'down' : 'up'
-  const planned = plannedOf(asPlanned)
-  const adjuster =
-    choice.adjuster ??
-    lastKey ??
-    planned.find((p) => adjusterOf(p.key)?.direction === way)?.key ??
-    USUAL_ADJUSTER[way]
-  const usualPercent =
-    (last && lastKey === adjuster ? last.strengthPercent : null) ??
-    planned.find((p) => p.key === adjuster)?.strengthPercent ??
-    adjusterOf(adjuster)?.usualPercent ??
-    10
+  const { adjuster, usualPercent } = adjusterFor(a, stand, choice, asPlanned, target)
   const strength = strengthOf(adjuster, choice.strengthText, usualPercent)
   const plan =
     stand.model && target && 'value' in strength

@@ -55,6 +55,13 @@ interface Point {
   logG1: number
 }
 
+/** Steps of a titrant's own acid or base, of a lactone those of its acid; null for a strong one. */
+function familyOf(constants: Titrant['constants']) {
+  const acid = constants.hydrolysesTo ? (acidBaseOf(constants.hydrolysesTo) ?? constants) : constants
+  if (acid.pKa.length === 0) return null
+  return { total: constants.acidUnits ?? 1, pKa: acid.pKa, chargeTop: acid.chargeFullyProtonated }
+}
+
 /**
  * Percent of the product that a titrant must be for the pH to be `ph`: the charge balance is linear in the dose, so it
  * is read off rather than searched; only ionic strength and the share of water settle in a few rounds. Null where the
@@ -64,11 +71,7 @@ interface Point {
 export function doseAt(model: PhModel, titrant: Titrant, ph: number, guess = 0): Point | null {
   const { system, hidden } = model
   const { constants, moles, stretch } = titrant
-  const acid = constants.hydrolysesTo ? (acidBaseOf(constants.hydrolysesTo) ?? constants) : constants
-  const family =
-    acid.pKa.length > 0
-      ? { total: constants.acidUnits ?? 1, pKa: acid.pKa, chargeTop: acid.chargeFullyProtonated }
-      : null
+  const family = familyOf(constants)
   const proton = Math.exp(-ph * LN10)
   const hydroxide = Math.exp((ph - AT_25.pKw) * LN10)
   let percent = guess
@@ -101,8 +104,10 @@ export function doseAt(model: PhModel, titrant: Titrant, ph: number, guess = 0):
     if (!Number.isFinite(next) || Math.abs(next) > 1e4) return null
     const settled =
       Math.abs(next - percent) < 1e-9 + 1e-9 * Math.abs(next) && Math.abs(nextIonic - ionic) < 1e-9
-    percent = round < 20 ? next : (percent + next) / 2
-    ionic = round < 20 ? nextIonic : (ionic + nextIonic) / 2
+    // From here on the middle is taken: what swings comes to rest.
+    const damped = round >= 20
+    percent = damped ? (percent + next) / 2 : next
+    ionic = damped ? (ionic + nextIonic) / 2 : nextIonic
     point = {
       percent,
       worth: worth + stretch * water,

@@ -126,6 +126,37 @@ export interface ColdAndWarm {
   warmth: string
 }
 
+/** What a warm day does: `softC` is where the first butter melts; `waxes` are fatty alcohols and waxes, percent. */
+function warmthOf(softC: number | null, waxes: number): string {
+  const held = waxes >= 2
+  if (softC !== null)
+    return held
+      ? `Above about ${softC} °C the butter melts and it softens on a warm day; its fatty alcohols and waxes keep the shape to about 45 °C.`
+      : `Above about ${softC} °C the butter melts and it turns soft; it may set grainy. A little more fatty alcohol or wax holds it.`
+  return held
+    ? 'Its fatty alcohols and waxes keep the shape to about 45 °C; above that it thins while warm.'
+    : 'It thins while it is warm and comes back; weeks above 40 °C may let it cream.'
+}
+
+/** The verdict on frost from what speaks for it; `helps` and `lacks` are named. */
+function freezingOf(
+  points: number,
+  helps: readonly string[],
+  lacks: readonly string[],
+): ColdAndWarm['freezing'] {
+  if (points >= 2)
+    return { verdict: 'stands', why: `Ice pushes the drops together; ${helps.join(', ')} keep them apart.` }
+  if (points === 1)
+    return {
+      verdict: 'doubtful',
+      why: `Ice pushes the drops together. It lacks ${lacks.join(' and ') || 'room: the oil phase is large'}.`,
+    }
+  return {
+    verdict: 'splits',
+    why: `Ice pushes the drops together, and little keeps them apart: it lacks ${lacks.join(' and ') || 'room'}.`,
+  }
+}
+
 /** What a night in the frost and a day in the sun do to it (common practice; a trial decides). */
 export function coldAndWarm(a: Assessment): ColdAndWarm | null {
   const e = a.emulsion
@@ -137,15 +168,7 @@ export function coldAndWarm(a: Assessment): ColdAndWarm | null {
   const wetting = sum((m) => m.kind === 'humectant' || m.kind === 'solvent')
   const waxes = sum((m) => m.kind === 'fatty-alcohol' || m.kind === 'wax')
   const melting = lines.filter((l) => l.material.kind === 'butter').map((l) => l.material.meltsC ?? 34)
-  const soft = melting.length > 0 ? Math.min(...melting) : null
-  const warmth =
-    soft !== null && waxes < 2
-      ? `Above about ${soft} °C the butter melts and it turns soft; it may set grainy. A little more fatty alcohol or wax holds it.`
-      : soft !== null
-        ? `Above about ${soft} °C the butter melts and it softens on a warm day; its fatty alcohols and waxes keep the shape to about 45 °C.`
-        : waxes >= 2
-          ? 'Its fatty alcohols and waxes keep the shape to about 45 °C; above that it thins while warm.'
-          : 'It thins while it is warm and comes back; weeks above 40 °C may let it cream.'
+  const warmth = warmthOf(melting.length > 0 ? Math.min(...melting) : null, waxes)
   if (e.type === 'water-in-oil')
     return {
       freezing: {
@@ -171,21 +194,7 @@ export function coldAndWarm(a: Assessment): ColdAndWarm | null {
     wetting >= 4 ? '' : 'humectants from 4 %',
     waxes >= 1 || polymer ? '' : 'a fatty alcohol',
   ].filter(Boolean)
-  return {
-    freezing:
-      points >= 2
-        ? { verdict: 'stands', why: `Ice pushes the drops together; ${helps.join(', ')} keep them apart.` }
-        : points === 1
-          ? {
-              verdict: 'doubtful',
-              why: `Ice pushes the drops together. It lacks ${lacks.join(' and ') || 'room: the oil phase is large'}.`,
-            }
-          : {
-              verdict: 'splits',
-              why: `Ice pushes the drops together, and little keeps them apart: it lacks ${lacks.join(' and ') || 'room'}.`,
-            },
-    warmth,
-  }
+  return { freezing: freezingOf(points, helps, lacks), warmth }
 }
 
 /** Fatty alcohol to each part of emulsifier, by system (common practice, from memory). */

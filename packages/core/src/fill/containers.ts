@@ -95,6 +95,25 @@ export interface Suits {
 const HARMLESS = 0.2
 const SHORTFALL = 2
 
+/** What a product does to the wall of its container, and the wall to it. */
+function judgeWall(
+  a: Assessment,
+  wall: (typeof table.walls)[(typeof WALLS)[number]],
+  never: string[],
+  mind: string[],
+) {
+  const scent = carriersOf(a, (m) => hasTrait(m, 'fragrance')).reduce((t, x) => t + x.percent, 0)
+  const ph = a.workingPh
+  if (wall.mostAlcoholPercent !== undefined && a.alcoholPercent > wall.mostAlcoholPercent)
+    never.push(`${wall.name} cracks with ${sayPercent(Number(a.alcoholPercent.toFixed(0)))} alcohol.`)
+  if (wall.mostScentPercent !== undefined && scent > wall.mostScentPercent)
+    never.push(`${wall.name} is attacked by so much scent or essential oil.`)
+  if (ph !== null && ((wall.leastPh ?? 0) > ph || (wall.mostPh ?? 14) < ph))
+    never.push(`${wall.name} does not stand pH ${sayNumber(ph, 1)}.`)
+  if (wall.noSalt && saltPercent(a) > HARMLESS) never.push(`${wall.name} pits with salt.`)
+  if (wall.drinksScent && scent > HARMLESS) mind.push(`${wall.name} drinks up part of the scent.`)
+}
+
 /** Whether a container gives out what the product is, and bears it. Common practice. */
 export function suits(a: Assessment, c: Pick<Container, 'kind' | 'wall'>): Suits {
   const kind = table.kinds[c.kind]
@@ -111,19 +130,7 @@ export function suits(a: Assessment, c: Pick<Container, 'kind' | 'wall'>): Suits
     never.push('Water and metal: it rusts, and a lid that is not tight lets it dry out.')
   if (wet && c.kind === 'jar') mind.push('Fingers and air reach in: strong preservation and a spatula.')
   if (isWhipped(a) && c.kind === 'airless') never.push('Whipped air cannot be pumped.')
-  const wall = c.wall ? table.walls[c.wall] : null
-  if (wall) {
-    const scent = carriersOf(a, (m) => hasTrait(m, 'fragrance')).reduce((t, x) => t + x.percent, 0)
-    const ph = a.workingPh
-    if (wall.mostAlcoholPercent !== undefined && a.alcoholPercent > wall.mostAlcoholPercent)
-      never.push(`${wall.name} cracks with ${sayPercent(Number(a.alcoholPercent.toFixed(0)))} alcohol.`)
-    if (wall.mostScentPercent !== undefined && scent > wall.mostScentPercent)
-      never.push(`${wall.name} is attacked by so much scent or essential oil.`)
-    if (ph !== null && ((wall.leastPh ?? 0) > ph || (wall.mostPh ?? 14) < ph))
-      never.push(`${wall.name} does not stand pH ${sayNumber(ph, 1)}.`)
-    if (wall.noSalt && saltPercent(a) > HARMLESS) never.push(`${wall.name} pits with salt.`)
-    if (wall.drinksScent && scent > HARMLESS) mind.push(`${wall.name} drinks up part of the scent.`)
-  }
+  if (c.wall) judgeWall(a, table.walls[c.wall], never, mind)
   return { suits: never.length === 0, reasons: [...never, ...mind] }
 }
 

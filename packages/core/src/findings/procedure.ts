@@ -163,13 +163,11 @@ export const neutralisedEarly: Rule = (a) =>
         ? [{ type: 'add-phase' as const, phase: { name: 'Adjust pH', role: 'adjust' as const, lines: [] } }]
         : []),
       // from the last, so that the places of the others stay
-      ...bases
-        .toReversed()
-        .map(({ phase, line }) => ({
-          type: 'move-line' as const,
-          from: { phase, line },
-          to: { phase: to, line: 0 },
-        })),
+      ...bases.toReversed().map(({ phase, line }) => ({
+        type: 'move-line' as const,
+        from: { phase, line },
+        to: { phase: to, line: 0 },
+      })),
     ]
     return [
       finding(a, {
