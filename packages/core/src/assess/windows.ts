@@ -22,6 +22,11 @@ export interface WindowItem {
   lines: number[]
 }
 
+export interface PhRange {
+  min: number
+  max: number
+}
+
 export interface PhWindows {
   items: WindowItem[]
   /** Where everything that works or holds agrees; null when nothing asks or nothing agrees. */
@@ -48,10 +53,7 @@ const HAIR = { min: 3.5, max: 6 }
 export const LEAST_WIDTH = 0.3
 
 /** Where two ranges agree, at least `LEAST_WIDTH` wide; null elsewhere. */
-export function meet(
-  x: { min: number; max: number },
-  y: { min: number; max: number },
-): { min: number; max: number } | null {
+export function meet(x: PhRange, y: PhRange): PhRange | null {
   const [min, max] = [Math.max(x.min, y.min), Math.min(x.max, y.max)]
   return max - min >= LEAST_WIDTH - 1e-9 ? { min, max } : null
 }

@@ -102,7 +102,7 @@ function outcome(a: Assessment, start: Start, least: Least, context: BalanceCont
         ],
   )
   const edit: Edit = {
-    type: 'many',
+    type: 'sequence',
     edits: changes
       .filter((c) => !c.fill)
       .map(({ at, to: percent }) =>

@@ -91,14 +91,14 @@ export function swap(a: Assessment, old: AssessedLine | null, m: Material, perce
   const at = { phase: old.phase, line: old.line }
   if (phase === old.phase)
     return {
-      type: 'many',
+      type: 'sequence',
       edits: [
         { type: 'replace-material', at, material: m.id },
         { type: 'set-percent', at, percent },
       ],
     }
   return {
-    type: 'many',
+    type: 'sequence',
     edits: [
       { type: 'remove-line', at },
       { type: 'add-line', phase, line: { material: m.id, percent } },

@@ -114,7 +114,7 @@ export function takeInAdditions(formula: Formula): Edit | null {
       ...readAfter(formula, open, name),
     },
   })
-  return { type: 'many', edits }
+  return { type: 'sequence', edits }
 }
 const ADJUST_PHASE = 'Adjust pH'
 

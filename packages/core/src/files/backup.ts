@@ -117,22 +117,16 @@ function parsed<T>(schema: z.ZodType<T>, value: unknown): T {
   return result.data
 }
 
-/**
- * Reads the parsed JSON of a backup, record by record: what is sound is taken, what is not is named with the reason.
- * Throws `ReadError` where it is no backup at all, comes from a newer Omblet, or holds nothing that is sound.
- */
-export function toBackup(value: unknown): ReadBackup {
-  refuseNewer(value, BACKUP_VERSION, 'backup', 'restore')
-  const frame = Frame.safeParse(value)
-  if (!frame.success) throw firstIssue(frame.error)
-  const refused: Refused[] = []
-  /** What is sound among these; the others are named by `what`. */
-  const sound = <T>(
-    items: readonly unknown[],
-    what: (item: unknown, i: number) => string,
-    read: (item: unknown) => T,
-  ) =>
-    items.flatMap((item, i): T[] => {
+/** Reads the items of a list that are sound; the others are named by `what` and left out. */
+type Sound = <T>(
+  items: readonly unknown[],
+  what: (item: unknown, i: number) => string,
+  read: (item: unknown) => T,
+) => T[]
+const soundInto =
+  (refused: Refused[]): Sound =>
+  (items, what, read) =>
+    items.flatMap((item, i) => {
       try {
         return [read(item)]
       } catch (error) {
@@ -141,9 +135,11 @@ export function toBackup(value: unknown): ReadBackup {
         return []
       }
     })
-  const { savedAt, settings, ...lists } = frame.data
-  const formulas = sound(
-    lists.formulas,
+
+/** Formulas with those of their versions that are sound. */
+const soundFormulas = (sound: Sound, items: readonly unknown[]): BackupFormula[] =>
+  sound(
+    items,
     (f, i) => `Formula ${nameIn(f, 'formula', 'name') || i + 1}`,
     (item): BackupFormula => {
       const { id, createdAt, updatedAt, from, formula, versions } = parsed(SavedFormula, item)
@@ -165,6 +161,19 @@ export function toBackup(value: unknown): ReadBackup {
       }
     },
   )
+
+/**
+ * Reads the parsed JSON of a backup, record by record: what is sound is taken, what is not is named with the reason.
+ * Throws `ReadError` where it is no backup at all, comes from a newer Omblet, or holds nothing that is sound.
+ */
+export function toBackup(value: unknown): ReadBackup {
+  refuseNewer(value, BACKUP_VERSION, 'backup', 'restore')
+  const frame = Frame.safeParse(value)
+  if (!frame.success) throw firstIssue(frame.error)
+  const refused: Refused[] = []
+  const sound = soundInto(refused)
+  const { savedAt, settings, ...lists } = frame.data
+  const formulas = soundFormulas(sound, lists.formulas)
   const materials = sound(
     lists.materials,
     (m, i) => `Material ${nameIn(m, 'name') || i + 1}`,

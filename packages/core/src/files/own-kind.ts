@@ -136,6 +136,80 @@ const TRAITS_OF: Partial<Record<OwnGroup, string>> = { thickener: 'needs-neutral
 /** A thickener that lumps is wetted in so many parts of this. */
 const SLURRY = { parts: usual.slurry.parts, in: usual.slurry.in }
 
+/** What the form says of one field, and whether it stands as it stood. */
+interface Asked {
+  form: KindForm
+  group: OwnGroup
+  old: Material | null
+  /** The number in a field; nothing where it is empty or cannot be read. */
+  number: (field: NumberField) => number | undefined
+  same: (...fields: (keyof KindForm)[]) => boolean
+}
+
+const MELTING: readonly OwnGroup[] = ['emulsifier', 'oil', 'other']
+const meltingFacts = ({ group, number }: Asked): MaterialFacts => {
+  const melts = number('melts')
+  return melts === undefined || !MELTING.includes(group) ? {} : { meltsC: melts }
+}
+
+function emulsifierFacts({ form, old, number }: Asked): MaterialFacts {
+  if (form.role === 'unknown') return {}
+  const hlb = number('hlb')
+  return { emulsifier: { ...old?.emulsifier, role: form.role, ...(hlb === undefined ? {} : { hlb }) } }
+}
+
+function thickenerFacts({ form, old, number, same }: Asked): MaterialFacts {
+  const salt = number('salt')
+  return {
+    ...(same('neutralise') ? {} : { kind: form.neutralise ? ('polymer' as const) : ('gum' as const) }),
+    ...(old ? {} : { form: 'powder' as const }),
+    ...(form.lumps ? { slurry: old?.slurry ?? SLURRY } : {}),
+    ...(salt === undefined ? {} : { saltStoodPercent: salt }),
+    ...hydration(old?.hydrationHours, number('hours'), same('hours')),
+  }
+}
+/** The most hours as typed; the least stays what was known, and is half of them otherwise. */
+function hydration(
+  known: Material['hydrationHours'],
+  hours: number | undefined,
+  same: boolean,
+): MaterialFacts {
+  if (same && known) return { hydrationHours: known }
+  if (hours === undefined) return {}
+  return { hydrationHours: { min: Math.min(known?.min ?? hours / 2, hours), max: hours } }
+}
+
+function preservativeFacts({ form, old, same }: Asked): MaterialFacts {
+  // what is told in finer steps stays as it was
+  if (same('bacteria', 'yeast', 'mould') && old) return old.cover ? { cover: old.cover } : {}
+  const level = (told: boolean) => (told ? 2 : 0)
+  return {
+    cover: {
+      gramPositive: level(form.bacteria),
+      gramNegative: level(form.bacteria),
+      yeast: level(form.yeast),
+      mould: level(form.mould),
+      role: form.bacteria && form.yeast && form.mould ? 'broad' : 'partner',
+    },
+  }
+}
+
+const FACTS: Partial<Record<OwnGroup, (asked: Asked) => MaterialFacts>> = {
+  emulsifier: emulsifierFacts,
+  thickener: thickenerFacts,
+  preservative: preservativeFacts,
+  oil: ({ form }) => (form.oxidation === 'unknown' ? {} : { oxidation: form.oxidation }),
+  powder: ({ old }) => (old ? {} : { kind: 'powder', form: 'powder' }),
+}
+
+/** Traits that it had, and the one of its group where the form says so. */
+function traitsOf({ form, group, old }: Asked): string[] {
+  const own = TRAITS_OF[group]
+  const wanted = group === 'thickener' ? form.neutralise : group === 'powder' && form.raw
+  const traits: string[] = (old?.traits ?? []).filter((t) => t !== own || wanted)
+  return own && wanted && !traits.includes(own) ? [...traits, own] : traits
+}
+
 /** The fields that matter for a group, as facts; what is left out stays unknown. `old` keeps its other traits. */
 export function kindFacts(
   form: KindForm,
@@ -146,51 +220,17 @@ export function kindFacts(
     const read = parseNumber(form[field], LIMITS[field])
     return 'value' in read && read.value !== null ? read.value : undefined
   }
-  const facts: MaterialFacts = {}
   const shown = old ? kindOfMaterial(old) : null
   const same = (...fields: (keyof KindForm)[]) => shown !== null && fields.every((f) => shown[f] === form[f])
-  const own = TRAITS_OF[group]
-  const wanted = group === 'thickener' ? form.neutralise : group === 'powder' && form.raw
-  const traits: string[] = (old?.traits ?? []).filter((t) => t !== own || wanted)
-  if (own && wanted && !traits.includes(own)) traits.push(own)
+  const asked: Asked = { form, group, old, number: of, same }
   const stands = of('stands')
-  const melts = of('melts')
-  const hlb = of('hlb')
-  const salt = of('salt')
-  const hours = of('hours')
-  if (stands !== undefined) facts.heatMaxC = stands
-  if (melts !== undefined && (group === 'emulsifier' || group === 'oil' || group === 'other'))
-    facts.meltsC = melts
-  if (group === 'emulsifier' && form.role !== 'unknown')
-    facts.emulsifier = { ...old?.emulsifier, role: form.role, ...(hlb === undefined ? {} : { hlb }) }
-  if (group === 'thickener') {
-    if (!same('neutralise')) facts.kind = form.neutralise ? 'polymer' : 'gum'
-    if (!old) facts.form = 'powder'
-    if (form.lumps) facts.slurry = old?.slurry ?? SLURRY
-    if (salt !== undefined) facts.saltStoodPercent = salt
-    if (same('hours') && old?.hydrationHours) facts.hydrationHours = old.hydrationHours
-    else if (hours !== undefined)
-      facts.hydrationHours = { min: Math.min(old?.hydrationHours?.min ?? hours / 2, hours), max: hours }
+  const traits = traitsOf(asked)
+  const facts: MaterialFacts = {
+    ...(stands === undefined ? {} : { heatMaxC: stands }),
+    ...meltingFacts(asked),
+    ...FACTS[group]?.(asked),
+    ...(traits.length > 0 ? { traits: traits as NonNullable<MaterialFacts['traits']> } : {}),
   }
-  if (group === 'preservative') {
-    const level = (told: boolean) => (told ? 2 : 0)
-    // what is told in finer steps stays as it was
-    if (same('bacteria', 'yeast', 'mould') && old) {
-      if (old.cover) facts.cover = old.cover
-    } else
-      facts.cover = {
-        gramPositive: level(form.bacteria),
-        gramNegative: level(form.bacteria),
-        yeast: level(form.yeast),
-        mould: level(form.mould),
-        role: form.bacteria && form.yeast && form.mould ? 'broad' : 'partner',
-      }
-  }
-  if (group === 'oil' && form.oxidation !== 'unknown') facts.oxidation = form.oxidation
-  if (group === 'powder') {
-    if (!old) Object.assign(facts, { kind: 'powder', form: 'powder' })
-  }
-  if (traits.length > 0) facts.traits = traits as NonNullable<MaterialFacts['traits']>
   const kept = same('like', 'pKa', 'molarMass') ? old?.acidBase : undefined
   const acidBase = group === 'acid' ? (kept ?? constantsOf(form, of('molarMass'))) : undefined
   if (acidBase && !kept)

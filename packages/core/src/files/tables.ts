@@ -182,6 +182,37 @@ function* readLots(
   return result
 }
 
+/** A material of one's own as a row tells it, before its figures are laid over it. */
+const newMaterial = (name: string, draft: RowDraft, { catalogue }: TableContext) =>
+  ownMaterial(
+    {
+      name,
+      inci: '',
+      functions: (draft['functions'] as string[] | undefined) ?? [],
+      solubility: 'dispersible',
+      phase: (draft['phase'] as Material['phase'] | undefined) ?? 'any',
+    },
+    catalogue,
+  )
+
+/** The fields of a row over what is known of the material. */
+function asMaterial(
+  base: Material,
+  old: Material | undefined,
+  draft: RowDraft,
+  named: { name: string; id: string },
+) {
+  const { usage, ...rest } = draft
+  return {
+    ...(old ? needed(old, draft) : base),
+    ...(usage ? { usage: wholeRange(usage) } : {}),
+    ...rest,
+    ...(rest['ph'] ? { ph: { grade: base.ph?.grade ?? 'prefers', ...rest['ph'] } } : {}),
+    ...named,
+    own: true,
+  }
+}
+
 function* readMaterials(
   cells: readonly (readonly Cell[])[],
   names: readonly string[],
@@ -215,18 +246,7 @@ function* readMaterials(
       refuse(fault)
       continue
     }
-    const base =
-      old ??
-      ownMaterial(
-        {
-          name,
-          inci: '',
-          functions: (draft['functions'] as string[] | undefined) ?? [],
-          solubility: 'dispersible',
-          phase: (draft['phase'] as Material['phase'] | undefined) ?? 'any',
-        },
-        context.catalogue,
-      )
+    const base = old ?? newMaterial(name, draft, context)
     const id = String(draft['id'] ?? freeId(base.id, taken))
     if (listed.has(id)) {
       refuse('Its id is that of a material of the catalogue. Leave the id empty.')
@@ -236,16 +256,7 @@ function* readMaterials(
       refuse('The same id stands in an earlier row.')
       continue
     }
-    const { usage, ...rest } = draft
-    const parsed = Material.safeParse({
-      ...(old ? needed(old, draft) : base),
-      ...(usage ? { usage: wholeRange(usage) } : {}),
-      ...rest,
-      ...(rest['ph'] ? { ph: { grade: base.ph?.grade ?? 'prefers', ...rest['ph'] } } : {}),
-      name,
-      id,
-      own: true,
-    })
+    const parsed = Material.safeParse(asMaterial(base, old, draft, { name, id }))
     if (!parsed.success) {
       refuse(issueText(parsed.error))
       continue

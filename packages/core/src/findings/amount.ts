@@ -29,7 +29,7 @@ export const missingAmounts: Rule = (a) => {
                   ? `Use the usual amounts of ${usual.length}`
                   : `Use the usual ${sayPercent(only.typical)}`,
               edit: {
-                type: 'many',
+                type: 'sequence',
                 edits: usual.map(({ line, typical }) => ({
                   type: 'set-percent',
                   at: line,

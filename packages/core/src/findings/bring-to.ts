@@ -24,7 +24,7 @@ export function bringTo(a: Assessment, aim: { min: number; max: number }): Remed
   return [
     {
       label: `Add ${sayNumber(adjusted.line.percent!, 2)} % ${adjusted.weighedAs} for pH ${sayNumber((aim.min + aim.max) / 2, 1)}`,
-      edit: { type: 'many', edits },
+      edit: { type: 'sequence', edits },
     },
   ]
 }

@@ -24,7 +24,7 @@ function moveTo(
   return [
     {
       label: `Move ${edits.length > 1 ? 'them ' : ''}to ${target.name || role}`,
-      edit: edits.length === 1 ? edits[0]! : { type: 'several', edits },
+      edit: edits.length === 1 ? edits[0]! : { type: 'sequence', edits },
     },
   ]
 }
@@ -127,59 +127,62 @@ export const wrongPhase: Rule = (a) =>
   a.lines.flatMap((line, index) => {
     const { material } = line
     if (!material || line.percent <= 0) return []
-    const role = line.phaseSource.role
-    const solubility = `${material.source}, from memory`
     // a powder in a product without water stays one, and is meant to
     if (a.waterPercent < 1 && material.form === 'powder') return []
-    if (role === 'oil' && inWater(material) && !inOil(material) && !wettedAnywhere(material)) {
-      return [
-        finding(a, {
-          code: 'phase.wrong-solubility',
-          severity: 'check',
-          indexes: [index],
-          message: `${line.label} dissolves in water, and it stands in ${line.phaseSource.name || 'the oil phase'}.`,
-          why: 'It would lie at the bottom of the oil as drops or crystals.',
-          source: solubility,
-          remedies: moveTo(a, [line], material.phase === 'cool-down' ? 'cool-down' : 'water'),
-        }),
-      ]
-    }
-    const oily =
-      isOil(material) || (inOil(material) && !inWater(material) && material.solubility[0] === 'oil')
-    if (!oily || isEmulsifier(material) || material.cover) return []
-    if (role === 'water' || ((role === 'cool-down' || role === 'adjust') && !a.emulsion)) {
-      const carriers = a.lines.filter((other) => {
-        const e = other.material?.emulsifier
-        return (
-          other.percent > 0 &&
-          e &&
-          (other.phase === line.phase || role !== 'water') &&
-          (e.role === 'solubiliser' || e.role === 'polymeric')
-        )
-      })
-      const solubiliser = carriers
-        .filter((c) => c.material?.emulsifier?.role === 'solubiliser')
-        .reduce((s, c) => s + c.percent, 0)
-      const carried =
-        carriers.some((c) => c.material?.emulsifier?.role === 'polymeric') || solubiliser >= line.percent * 2
-      if (carried || a.waterPercent < 5) return []
-      return [
-        finding(a, {
-          code: 'phase.wrong-solubility',
-          severity: 'check',
-          indexes: [index],
-          message: `${line.label} does not dissolve in water, and nothing in its phase carries it.`,
-          why:
-            solubiliser > 0
-              ? `${sayPercent(solubiliser)} solubiliser is little for ${sayPercent(line.percent)}: 3 to 8 parts for one of oil are usual.`
-              : 'It would float. Put it in the oil phase, or mix it with a solubiliser first.',
-          source: solubility,
-          remedies: moveTo(a, [line], 'oil'),
-        }),
-      ]
-    }
-    return []
+    const role = line.phaseSource.role
+    if (role === 'oil' && inWater(material) && !inOil(material) && !wettedAnywhere(material))
+      return [wateryInOil(a, line, material, index)]
+    const watery = role === 'water' || ((role === 'cool-down' || role === 'adjust') && !a.emulsion)
+    return watery && isOily(material) ? oilInWater(a, line, material, index) : []
   })
+
+/** Lives in oil alone, and is neither an emulsifier nor a preservative. */
+function isOily(material: Material): boolean {
+  if (isEmulsifier(material) || material.cover) return false
+  return isOil(material) || (inOil(material) && !inWater(material) && material.solubility[0] === 'oil')
+}
+
+const wateryInOil = (a: Assessment, line: AssessedLine, material: Material, index: number): Finding =>
+  finding(a, {
+    code: 'phase.wrong-solubility',
+    severity: 'check',
+    indexes: [index],
+    message: `${line.label} dissolves in water, and it stands in ${line.phaseSource.name || 'the oil phase'}.`,
+    why: 'It would lie at the bottom of the oil as drops or crystals.',
+    source: `${material.source}, from memory`,
+    remedies: moveTo(a, [line], material.phase === 'cool-down' ? 'cool-down' : 'water'),
+  })
+
+/** What can carry an oil in a watery phase: solubilisers and polymeric emulsifiers in it, or anywhere beside a late oil. */
+const carriersFor = (a: Assessment, line: AssessedLine) =>
+  a.lines.filter(({ percent, phase, material }) => {
+    const carries = material?.emulsifier?.role
+    if (percent <= 0 || (carries !== 'solubiliser' && carries !== 'polymeric')) return false
+    return phase === line.phase || line.phaseSource.role !== 'water'
+  })
+
+function oilInWater(a: Assessment, line: AssessedLine, material: Material, index: number): Finding[] {
+  const carriers = carriersFor(a, line)
+  const solubiliser = carriers
+    .filter((c) => c.material?.emulsifier?.role === 'solubiliser')
+    .reduce((s, c) => s + c.percent, 0)
+  const polymeric = carriers.some((c) => c.material?.emulsifier?.role === 'polymeric')
+  if (polymeric || solubiliser >= line.percent * 2 || a.waterPercent < 5) return []
+  return [
+    finding(a, {
+      code: 'phase.wrong-solubility',
+      severity: 'check',
+      indexes: [index],
+      message: `${line.label} does not dissolve in water, and nothing in its phase carries it.`,
+      why:
+        solubiliser > 0
+          ? `${sayPercent(solubiliser)} solubiliser is little for ${sayPercent(line.percent)}: 3 to 8 parts for one of oil are usual.`
+          : 'It would float. Put it in the oil phase, or mix it with a solubiliser first.',
+      source: `${material.source}, from memory`,
+      remedies: moveTo(a, [line], 'oil'),
+    }),
+  ]
+}
 
 /** process.order: something that must melt stands in a phase that is never hot. */
 export const mustMelt: Rule = (a) =>

@@ -1,7 +1,7 @@
 import type { Assessment } from '../assess/types.ts'
 import { acidBaseOf } from '../ph/acid-base.ts'
 import { driftingOf } from '../dosing/effects.ts'
-import { meet, type WindowItem } from '../assess/windows.ts'
+import { meet, type PhRange, type WindowItem } from '../assess/windows.ts'
 import { capitalise, formatRange, listWords, sayNumber } from '../text/format.ts'
 import { beyondPrediction } from './doubt.ts'
 import { SOAP_FROM, soapLines } from './soap.ts'
@@ -57,66 +57,76 @@ const SLACK = 0.049
 
 /** ph.outside-window: the reading, or the target, is outside what the materials share. */
 export const outsideWindow: Rule = (a) => {
-  const { shared, fits } = a.ph
+  const { shared } = a.ph
   if (!shared || a.emulsion?.type === 'water-in-oil') return []
-  const found: Finding[] = []
-  const blockers = (ph: number) =>
-    a.ph.items.filter(
-      (item) =>
-        (item.grade === 'works' || item.grade === 'holds') &&
-        ((ph < item.min - SLACK && !item.worksBelow) || ph > item.max + SLACK),
-    )
   const { targetPh } = a.formula
   const targetOff =
     targetPh !== undefined && (targetPh.min > shared.max + SLACK || targetPh.max < shared.min - SLACK)
-  const retarget = targetOff && fits ? [aimFor(fits)] : []
-  const nothing = fits ? '' : ` ${nothingFits(a)}`
-  const readBy = a.reading ? blockers(a.reading.ph) : []
-  if (a.reading && readBy.length > 0) {
-    const who = readBy
-    found.push(
+  const read = readingOutside(a, shared, targetOff)
+  return read.length > 0 && targetOff ? read : [...read, ...targetOutside(a, shared, targetOff)]
+}
+
+/** Windows that a pH is outside of. */
+const blockersAt = (a: Assessment, ph: number) =>
+  a.ph.items.filter(
+    (item) =>
+      (item.grade === 'works' || item.grade === 'holds') &&
+      ((ph < item.min - SLACK && !item.worksBelow) || ph > item.max + SLACK),
+  )
+const needsOf = (items: readonly WindowItem[]) =>
+  `${capitalise(listWords(items.map((item) => `${item.label} ${needs(item)}`)))}.`
+
+function readingOutside(a: Assessment, shared: PhRange, targetOff: boolean): Finding[] {
+  const { reading } = a
+  const who = reading ? blockersAt(a, reading.ph) : []
+  if (!reading || who.length === 0) return []
+  const both = targetOff ? `and the target ${formatRange(a.formula.targetPh!)} are` : 'is'
+  return [
+    finding(a, {
+      code: 'ph.outside-window',
+      severity: 'check',
+      indexes: who.flatMap((item) => item.lines),
+      message: `The measured pH ${sayNumber(reading.ph, 2)} ${both} outside ${formatRange(shared)}, where all materials work.`,
+      why: needsOf(who),
+      remedies: targetOff && a.ph.fits ? [aimFor(a.ph.fits)] : [],
+    }),
+  ]
+}
+
+function targetOutside(a: Assessment, shared: PhRange, targetOff: boolean): Finding[] {
+  const { targetPh } = a.formula
+  const { fits } = a.ph
+  if (!targetPh) return []
+  const who = [...new Set([...blockersAt(a, targetPh.min), ...blockersAt(a, targetPh.max)])]
+  if (who.length === 0) return []
+  const indexes = who.flatMap((item) => item.lines)
+  if (targetOff)
+    return [
       finding(a, {
         code: 'ph.outside-window',
         severity: 'check',
-        indexes: who.flatMap((item) => item.lines),
-        message: `The measured pH ${sayNumber(a.reading.ph, 2)} ${targetOff ? `and the target ${formatRange(targetPh)} are` : 'is'} outside ${formatRange(shared)}, where all materials work.`,
-        why: `${capitalise(listWords(who.map((item) => `${item.label} ${needs(item)}`)))}.`,
-        remedies: retarget,
-      }),
-    )
-    if (targetOff) return found
-  }
-  const who = targetPh ? [...new Set([...blockers(targetPh.min), ...blockers(targetPh.max)])] : []
-  if (targetPh && who.length === 0) return found
-  if (targetOff) {
-    found.push(
-      finding(a, {
-        code: 'ph.outside-window',
-        severity: 'check',
-        indexes: who.flatMap((item) => item.lines),
+        indexes,
         message: `The target pH ${formatRange(targetPh)} is outside ${formatRange(shared)}, where all materials work.`,
-        why: `${capitalise(listWords(who.map((item) => `${item.label} ${needs(item)}`)))}.${nothing}`,
-        remedies: retarget,
+        why: `${needsOf(who)}${fits ? '' : ` ${nothingFits(a)}`}`,
+        remedies: fits ? [aimFor(fits)] : [],
       }),
-    )
-  } else if (targetPh && (targetPh.min < shared.min - SLACK || targetPh.max > shared.max + SLACK)) {
-    const narrowed = fits && meet(fits, targetPh)
-    found.push(
-      finding(a, {
-        code: 'ph.outside-window',
-        severity: 'note',
-        indexes: who.flatMap((item) => item.lines),
-        message: `Part of the target pH ${formatRange(targetPh)} is outside ${formatRange(shared)}, where all materials work.`,
-        why: narrowed
-          ? 'Aim for the part that fits.'
-          : fits
-            ? 'Aim for the range that fits all.'
-            : nothingFits(a),
-        remedies: narrowed ? [aimFor(narrowed)] : fits ? [aimFor(fits)] : [],
-      }),
-    )
-  }
-  return found
+    ]
+  if (targetPh.min >= shared.min - SLACK && targetPh.max <= shared.max + SLACK) return []
+  const narrowed = fits && meet(fits, targetPh)
+  return [
+    finding(a, {
+      code: 'ph.outside-window',
+      severity: 'note',
+      indexes,
+      message: `Part of the target pH ${formatRange(targetPh)} is outside ${formatRange(shared)}, where all materials work.`,
+      why: narrowed
+        ? 'Aim for the part that fits.'
+        : fits
+          ? 'Aim for the range that fits all.'
+          : nothingFits(a),
+      remedies: narrowed ? [aimFor(narrowed)] : fits ? [aimFor(fits)] : [],
+    }),
+  ]
 }
 
 /** A wish of a material that the shared window, target or reading leaves aside: a note at most. */

@@ -1,5 +1,5 @@
 import type { Assessment } from '../assess/types.ts'
-import { LEAST_WIDTH, meet } from '../assess/windows.ts'
+import { LEAST_WIDTH, meet, type PhRange } from '../assess/windows.ts'
 import { acidEffectAt, enoughUpTo, type AcidEffect, type AcidVerdict } from '../preservation/effect.ts'
 import {
   coverAt,
@@ -35,49 +35,50 @@ interface Judged {
 
 /** At the reading, else at the target and at what the formula comes out at. */
 function judged(a: Assessment): Judged[] {
-  const { preservation: p, reading } = a
-  const { targetPh } = a.formula
-  const at = (ph: number) => acidEffectAt(p, ph)
-  const graveAt = (effect: AcidEffect | null) => (effect ? GRAVE[effect.verdict] : null)
-  const told = (
-    effect: AcidEffect | null,
-    severity: Severity | null,
-    where: string,
-    remedies: Remedy[],
-  ): Judged[] => (effect && severity ? [{ effect, severity, where, remedies }] : [])
-  const enough = enoughUpTo(p)
+  const enough = enoughUpTo(a.preservation)
   const works = enough === null ? null : meet(a.ph.fits ?? a.ph.site, { min: 0, max: enough })
-  const found: Judged[] = []
-  if (reading) {
-    const effect = at(reading.ph)
-    found.push(...told(effect, graveAt(effect), `the measured pH ${sayNumber(reading.ph, 2)}`, []))
-  } else if (targetPh) {
-    const middle = at((targetPh.min + targetPh.max) / 2)
-    const end = at(targetPh.max)
-    const grave = graveAt(middle) ?? (graveAt(end) ? ('note' as const) : null)
-    const effect = graveAt(middle) ? middle : end
-    found.push(...told(effect, grave, `the target pH ${formatRange(targetPh)}`, works ? [aimFor(works)] : []))
-  }
+  const found = a.reading ? atReading(a, a.reading.ph) : atTarget(a, works)
+  return a.reading || found.length > 0 ? found : atPrediction(a, works)
+}
+
+const graveAt = (effect: AcidEffect | null) => (effect ? GRAVE[effect.verdict] : null)
+const told = (
+  effect: AcidEffect | null,
+  severity: Severity | null,
+  where: string,
+  remedies: Remedy[],
+): Judged[] => (effect && severity ? [{ effect, severity, where, remedies }] : [])
+
+function atReading(a: Assessment, ph: number): Judged[] {
+  const effect = acidEffectAt(a.preservation, ph)
+  return told(effect, graveAt(effect), `the measured pH ${sayNumber(ph, 2)}`, [])
+}
+
+/** A target is judged by its middle; where only its end is too high, that is a note. */
+function atTarget(a: Assessment, works: PhRange | null): Judged[] {
+  const { targetPh } = a.formula
+  if (!targetPh) return []
+  const middle = acidEffectAt(a.preservation, (targetPh.min + targetPh.max) / 2)
+  const end = acidEffectAt(a.preservation, targetPh.max)
+  const grave = graveAt(middle) ?? (graveAt(end) ? ('note' as const) : null)
+  const effect = graveAt(middle) ? middle : end
+  return told(effect, grave, `the target pH ${formatRange(targetPh)}`, works ? [aimFor(works)] : [])
+}
+
+function atPrediction(a: Assessment, works: PhRange | null): Judged[] {
   const band = countingPrediction(a)
-  if (band && a.predictedPh && !reading && found.length === 0) {
-    const effect = at(a.predictedPh.value)
-    const best = at(band.min)
-    const grave = graveAt(effect)
-    // a stop needs all of the band; where a pH is aimed for it is an order to come there
-    const most: Severity = targetPh || !best || best.verdict !== 'none' ? 'check' : 'stop'
-    const severity = grave && atMost(grave, most)
-    const aim = targetPh ?? works
-    if (!(targetPh && severity === 'note'))
-      found.push(
-        ...told(
-          effect,
-          severity,
-          `the predicted pH ${sayNumber(a.predictedPh.value, 1)}`,
-          aim ? bringTo(a, aim) : [],
-        ),
-      )
-  }
-  return found
+  if (!band || !a.predictedPh) return []
+  const { targetPh } = a.formula
+  const effect = acidEffectAt(a.preservation, a.predictedPh.value)
+  const best = acidEffectAt(a.preservation, band.min)
+  const grave = graveAt(effect)
+  // a stop needs all of the band; where a pH is aimed for it is an order to come there
+  const most: Severity = targetPh || !best || best.verdict !== 'none' ? 'check' : 'stop'
+  const severity = grave && atMost(grave, most)
+  if (targetPh && severity === 'note') return []
+  const aim = targetPh ?? works
+  const where = `the predicted pH ${sayNumber(a.predictedPh.value, 1)}`
+  return told(effect, severity, where, aim ? bringTo(a, aim) : [])
 }
 
 /** Free share of a preserving acid in words. */
@@ -132,31 +133,34 @@ export const outsidePh: Rule = (a) => {
   if (outside.length === 0) return []
   const partly = at === null && outside.every((use) => meetsTarget(use.material.ph!, targetPh!))
   const covers = points.map((ph) => coverAt(a.preservation.uses, ph, a.preservation))
-  const stillCovered = covers.every(isAdequate)
-  const weak = [...new Set(covers.flatMap(weakGroups))]
   // a stop where nothing holds bacteria any more; before that it thins out
   const bare = covers.some((c) => Math.max(c.gramPositive, c.gramNegative) === 0)
+  const state = covers.every(isAdequate) ? 'covered' : partly ? 'partly' : bare ? 'bare' : 'thin'
+  const harmless = state === 'covered' || state === 'partly'
+  const stops = at !== null && a.preservation.adequate && bare
   const says =
     at !== null ? `the measured pH is ${sayNumber(at, 2)}` : `the target is pH ${formatRange(targetPh!)}`
-  const fits = a.ph.fits
+  const works = outside.map((use) => `${use.material.name} works at pH ${formatRange(use.material.ph!)}`)
   return [
     finding(a, {
       code: 'preservative.outside-ph',
-      severity:
-        stillCovered || partly ? 'note' : at !== null && a.preservation.adequate && bare ? 'stop' : 'check',
+      severity: harmless ? 'note' : stops ? 'stop' : 'check',
       indexes: [...new Set(outside.flatMap((use) => use.lines))],
       materials: outside.map((use) => use.material.id),
-      message: `${listWords(outside.map((use) => `${use.material.name} works at pH ${formatRange(use.material.ph!)}`))}, and ${says}.`,
-      why: stillCovered
-        ? 'The other preservatives still cover all groups there.'
-        : partly
-          ? 'Keep to the part of the target that lies in its window.'
-          : bare
-            ? 'No bacteria are held there. Bring the pH into the window, or change the preservative.'
-            : `${capitalise(listWords(weak.map((g) => GROUP_NAMES[g])))} may grow there. Bring the pH into the window, or add a partner that works outside it.`,
-      remedies: at === null && fits ? [aimFor(fits)] : [],
+      message: `${listWords(works)}, and ${says}.`,
+      why: OUTSIDE[state]([...new Set(covers.flatMap(weakGroups))].map((g) => GROUP_NAMES[g])),
+      remedies: at === null && a.ph.fits ? [aimFor(a.ph.fits)] : [],
     }),
   ]
+}
+
+/** What it means, by how much preservation is left; `weak` are the groups that are not held any more. */
+const OUTSIDE: Record<'covered' | 'partly' | 'bare' | 'thin', (weak: string[]) => string> = {
+  covered: () => 'The other preservatives still cover all groups there.',
+  partly: () => 'Keep to the part of the target that lies in its window.',
+  bare: () => 'No bacteria are held there. Bring the pH into the window, or change the preservative.',
+  thin: (weak) =>
+    `${capitalise(listWords(weak))} may grow there. Bring the pH into the window, or add a partner that works outside it.`,
 }
 
 const meetsTarget = (window: { min: number; max: number }, target: { min: number; max: number }) =>

@@ -179,7 +179,7 @@ export const neutralisedEarly: Rule = (a) =>
         remedies: [
           {
             label: `Move ${listWords(bases.map((l) => l.label))} to an adjust phase`,
-            edit: { type: 'many', edits: moves },
+            edit: { type: 'sequence', edits: moves },
           },
         ],
       }),

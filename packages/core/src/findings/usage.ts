@@ -5,7 +5,7 @@ import { materialOfSubstance } from '../assess/carriers.ts'
 import { emulsifierRange, isEmulsifier } from '../emulsion/emulsion.ts'
 import { oncePer } from '../assess/memo.ts'
 import { capitalise, listWords, sayPercent } from '../text/format.ts'
-import { finding, type Finding, type Rule } from './types.ts'
+import { finding, type Finding, type Remedy, type Rule } from './types.ts'
 import { kindHas } from '../shapes/kinds.ts'
 
 interface Dose {
@@ -68,6 +68,20 @@ export const isScent = (m: Material) => m.kind === 'essential-oil' || m.kind ===
 const rangeOf = (a: Assessment, m: Material) =>
   isEmulsifier(m) && a.emulsion ? emulsifierRange(m, a.emulsion.oilsPercent) : m.usage
 
+const BEYOND = {
+  spent: 'The acids here use it up.',
+  mild: 'It changes feel and keeping; look at the whole.',
+  far: 'That far beyond its range it burns or sensitises.',
+  usual: 'More than usual seldom works better and irritates or unbalances sooner.',
+}
+
+/** Sets the only line of a material to a dose, percent of the pure material. */
+function setTo(line: AssessedLine, most: number): Remedy[] {
+  if (line.fill || line.dosePercent <= 0) return []
+  const percent = Number(((line.percent * most) / line.dosePercent).toFixed(4))
+  return [{ label: `Set to ${sayPercent(most)}`, edit: { type: 'set-percent', at: line, percent } }]
+}
+
 function aboveMax(a: Assessment, dose: Dose): Finding | null {
   const usage = rangeOf(a, dose.material)
   if (!usage || usage.max >= 100 || dose.percent <= usage.max * (1 + 1e-6)) return null
@@ -82,35 +96,16 @@ function aboveMax(a: Assessment, dose: Dose): Finding | null {
   const softens = dose.material.functions.includes('keratolytic')
   const mild = spent || idle || (kindHas(dose.material.kind, 'bulk') && !softens)
   const far = isScent(dose.material) && dose.percent >= usage.max * FAR_BEYOND
+  const beyond = spent ? 'spent' : mild ? 'mild' : far ? 'far' : 'usual'
   return finding(a, {
     code: 'usage.above-max',
     severity: mild ? 'note' : far ? 'stop' : 'check',
     indexes: dose.lines,
     materials: [dose.material.id],
     message: `${sayPercent(dose.percent)} ${dose.material.name} is above its usual range of ${sayPercent(usage.min)} to ${sayPercent(usage.max)}.`,
-    why: only
-      ? spent
-        ? 'The acids here use it up.'
-        : mild
-          ? 'It changes feel and keeping; look at the whole.'
-          : far
-            ? 'That far beyond its range it burns or sensitises.'
-            : 'More than usual seldom works better and irritates or unbalances sooner.'
-      : `Summed over ${listWords(dose.lines.map((i) => a.lines[i]!.label))}.`,
+    why: only ? BEYOND[beyond] : `Summed over ${listWords(dose.lines.map((i) => a.lines[i]!.label))}.`,
     source: sourceOf(dose.material),
-    remedies:
-      only && !only.fill && only.dosePercent > 0
-        ? [
-            {
-              label: `Set to ${sayPercent(usage.max)}`,
-              edit: {
-                type: 'set-percent',
-                at: only,
-                percent: Number(((only.percent * usage.max) / only.dosePercent).toFixed(4)),
-              },
-            },
-          ]
-        : [],
+    remedies: only ? setTo(only, usage.max) : [],
   })
 }
 

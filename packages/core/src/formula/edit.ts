@@ -4,8 +4,6 @@ import { LIMITS, type Formula, type Line, type LineRef, type Phase, type Product
 
 /** One change to a formula. Every edit is a pure function of the formula, so each can be undone as one step. */
 export type Edit =
-  /** One after the other; a place is where it is after those before. */
-  | { type: 'several'; edits: readonly Edit[] }
   | { type: 'set-percent'; at: LineRef; percent: number }
   | { type: 'set-grams'; at: LineRef; grams: number }
   | { type: 'set-fill'; at: LineRef }
@@ -42,7 +40,8 @@ export type Edit =
     }
   | { type: 'patch-product'; patch: Partial<Product> }
   | { type: 'scale-batch'; batchGrams: number }
-  | { type: 'many'; edits: Edit[] }
+  /** One after the other; a place is where it is after those before. */
+  | { type: 'sequence'; edits: readonly Edit[] }
 
 type Loose = Record<string, unknown>
 
@@ -131,61 +130,47 @@ function moveLine(formula: Formula, from: LineRef, to: LineRef): Formula {
   return mapPhase(taken, to.phase, (phase) => ({ ...phase, lines: insert(phase.lines, to.line, line) }))
 }
 
+type Apply<T extends Edit['type']> = (formula: Formula, edit: Extract<Edit, { type: T }>) => Formula
+
+const EDITS: { [T in Edit['type']]: Apply<T> } = {
+  sequence: (formula, { edits }) => edits.reduce(applyEdit, formula),
+  'set-percent': (formula, { at, percent }) =>
+    mapLine(formula, at, (line) => ({ ...amountless(line), percent })),
+  'set-grams': (formula, { at, grams }) => mapLine(formula, at, (line) => ({ ...amountless(line), grams })),
+  'set-fill': (formula, { at }) =>
+    formula.phases[at.phase]?.lines[at.line] ? setFill(formula, at) : formula,
+  'clear-amount': (formula, { at }) => mapLine(formula, at, amountless),
+  'switch-unit': (formula, { at, unit }) => switchUnit(formula, at, unit),
+  'patch-line': (formula, { at, patch }) => mapLine(formula, at, (line) => patched(line, patch)),
+  'replace-material': (formula, { at, material, custom }) =>
+    mapLine(formula, at, (line) => {
+      const { custom: _c, strengthPercent: _s, grade: _g, ...rest } = line
+      return { ...rest, material, ...(custom ? { custom } : {}) }
+    }),
+  'add-line': (formula, { phase, index, line }) =>
+    mapPhase(formula, phase, (p) => ({ ...p, lines: insert(p.lines, index ?? p.lines.length, line) })),
+  'remove-line': (formula, { at }) =>
+    mapPhase(formula, at.phase, (p) => ({ ...p, lines: without(p.lines, at.line) })),
+  'move-line': (formula, { from, to }) => moveLine(formula, from, to),
+  'add-phase': (formula, { phase, index }) => ({
+    ...formula,
+    phases: insert(formula.phases, index ?? formula.phases.length, phase),
+  }),
+  'patch-phase': (formula, { phase, patch }) => mapPhase(formula, phase, (p) => patched(p, patch)),
+  'remove-phase': (formula, { phase }) => ({ ...formula, phases: without(formula.phases, phase) }),
+  'move-phase'(formula, { from, to }) {
+    const phase = formula.phases[from]
+    return phase ? { ...formula, phases: insert(without(formula.phases, from), to, phase) } : formula
+  },
+  patch: (formula, { patch }) => patched(formula, patch as Partial<Formula>),
+  'patch-product': (formula, { patch }) => ({ ...formula, product: patched(formula.product, patch) }),
+  'scale-batch': (formula, { batchGrams }) => scaleBatch(formula, batchGrams),
+}
+
 /** Applies one edit. Places that do not exist leave the formula as it is. */
 export function applyEdit(formula: Formula, edit: Edit): Formula {
-  switch (edit.type) {
-    case 'several':
-      return edit.edits.reduce(applyEdit, formula)
-    case 'set-percent':
-      return mapLine(formula, edit.at, (line) => ({ ...amountless(line), percent: edit.percent }))
-    case 'set-grams':
-      return mapLine(formula, edit.at, (line) => ({ ...amountless(line), grams: edit.grams }))
-    case 'set-fill':
-      return formula.phases[edit.at.phase]?.lines[edit.at.line] ? setFill(formula, edit.at) : formula
-    case 'clear-amount':
-      return mapLine(formula, edit.at, amountless)
-    case 'switch-unit':
-      return switchUnit(formula, edit.at, edit.unit)
-    case 'patch-line':
-      return mapLine(formula, edit.at, (line) => patched(line, edit.patch))
-    case 'replace-material':
-      return mapLine(formula, edit.at, (line) => {
-        const { custom: _c, strengthPercent: _s, grade: _g, ...rest } = line
-        return { ...rest, material: edit.material, ...(edit.custom ? { custom: edit.custom } : {}) }
-      })
-    case 'add-line':
-      return mapPhase(formula, edit.phase, (phase) => ({
-        ...phase,
-        lines: insert(phase.lines, edit.index ?? phase.lines.length, edit.line),
-      }))
-    case 'remove-line':
-      return mapPhase(formula, edit.at.phase, (phase) => ({
-        ...phase,
-        lines: without(phase.lines, edit.at.line),
-      }))
-    case 'move-line':
-      return moveLine(formula, edit.from, edit.to)
-    case 'add-phase':
-      return { ...formula, phases: insert(formula.phases, edit.index ?? formula.phases.length, edit.phase) }
-    case 'patch-phase':
-      return mapPhase(formula, edit.phase, (phase) => patched(phase, edit.patch))
-    case 'remove-phase':
-      return { ...formula, phases: without(formula.phases, edit.phase) }
-    case 'move-phase': {
-      const phase = formula.phases[edit.from]
-      return phase
-        ? { ...formula, phases: insert(without(formula.phases, edit.from), edit.to, phase) }
-        : formula
-    }
-    case 'patch':
-      return patched(formula, edit.patch as Partial<Formula>)
-    case 'patch-product':
-      return { ...formula, product: patched(formula.product, edit.patch) }
-    case 'scale-batch':
-      return scaleBatch(formula, edit.batchGrams)
-    case 'many':
-      return edit.edits.reduce(applyEdit, formula)
-  }
+  const apply = EDITS[edit.type] as (formula: Formula, edit: Edit) => Formula
+  return apply(formula, edit)
 }
 
 /** The place above or below, crossing into the neighbouring phase at its edge; null at the end of the sheet. */

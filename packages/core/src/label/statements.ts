@@ -60,20 +60,33 @@ function amountOf(a: Assessment, when: When): number | null {
 /** Whether the conditions of a sentence hold for a product. */
 export function holds(a: Assessment, when: When, region: LabelRegion): boolean {
   const { product } = a.formula
+  return holdsFor(when, product) && amountHolds(a, when) && stateHolds(a, when, region)
+}
+
+/** Conditions of the product alone. */
+const holdsFor = (when: When, product: Product): boolean =>
+  (when.rinse === undefined || product.rinse === when.rinse) &&
+  (when.site === undefined || when.site.includes(product.site)) &&
+  (when.notSite === undefined || product.site !== when.notSite) &&
+  (when.product === undefined || when.product.includes(product.kind)) &&
+  (when.sold === undefined || product.for === 'sale')
+
+/** Conditions of what is in it, and how much. */
+function amountHolds(a: Assessment, when: When): boolean {
+  if (when.without !== undefined && percentOf(a, hasIt(when.without)) !== 0) return false
   const amount = amountOf(a, when)
-  const least = when.fromPercent ?? 0
+  if (amount === null) return true
+  return amount > 0 && amount >= (when.fromPercent ?? 0) - 1e-9 && amount > (when.abovePercent ?? 0)
+}
+
+/** Conditions of what was worked out: claims, traces, preservation. */
+function stateHolds(a: Assessment, when: When, region: LabelRegion): boolean {
+  const { needed, adequate } = a.preservation
   return (
-    (amount === null || (amount > 0 && amount >= least - 1e-9 && amount > (when.abovePercent ?? 0))) &&
-    (when.rinse === undefined || product.rinse === when.rinse) &&
-    (when.site === undefined || when.site.includes(product.site)) &&
-    (when.notSite === undefined || product.site !== when.notSite) &&
-    (when.product === undefined || when.product.includes(product.kind)) &&
-    (when.without === undefined || percentOf(a, hasIt(when.without)) === 0) &&
     (when.claims === undefined || claimsSun(a)) &&
     (when.formaldehyde === undefined || formaldehydeIsSaid(a, region)) &&
-    (when.sold === undefined || product.for === 'sale') &&
-    (when.fresh === undefined || (a.preservation.needed && isFresh(a) && !a.preservation.adequate)) &&
-    (when.wet === undefined || a.preservation.needed)
+    (when.fresh === undefined || (needed && isFresh(a) && !adequate)) &&
+    (when.wet === undefined || needed)
   )
 }
 

@@ -66,7 +66,7 @@ async function take(material: Material | undefined, answer?: GradeOption) {
     const at = replacing.value
     const { material: id, ...patch } = line
     editor.apply({
-      type: 'many',
+      type: 'sequence',
       edits: [
         { type: 'replace-material', at, material: id },
         { type: 'patch-line', at, patch },

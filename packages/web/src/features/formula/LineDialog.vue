@@ -44,7 +44,7 @@ const isChosen = (option: GradeOption) =>
 function answer(option: GradeOption) {
   const { material: id, ...patch } = gradeAnswer(option, props.line.source.material)
   editor.apply({
-    type: 'many',
+    type: 'sequence',
     edits: [
       ...(id === props.line.source.material
         ? []
