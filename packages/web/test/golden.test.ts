@@ -39,7 +39,7 @@ it('says and decides what it said and decided before', () => {
   if (write) {
     writeFileSync(FILE, gzipSync(JSON.stringify(now), { level: 9 }))
     process.stdout.write(
-      `${now.length} scenes, ${changed.length} changes\n${changed.slice(0, 200).join('\n')}\n`,
+      `${now.length} scenes, ${changed.length} changes\n${changed.join('\n')}\n`,
     )
     return
   }

@@ -1,10 +1,12 @@
-import { isEmulsifier, isOil } from '../emulsion/emulsion.ts'
+import type { Assessment } from '../assess/types.ts'
+import type { AssessedLine } from '../lines/types.ts'
+import { isEmulsifier, isOil, type Emulsion } from '../emulsion/emulsion.ts'
 import { PICKS } from '../materials/picks.ts'
-import { hasTrait, type Material } from '../shapes/material.ts'
+import { hasTrait } from '../shapes/material.ts'
 import { listWords, sayPercent } from '../text/format.ts'
 import { saltPercent } from '../assess/carriers.ts'
 import { linesOf, linesWhere } from '../assess/lines.ts'
-import { COMMON_PRACTICE, finding, type Rule } from './types.ts'
+import { COMMON_PRACTICE, finding, type Finding, type Rule } from './types.ts'
 
 /** emulsion.no-emulsifier and emulsion.too-little-emulsifier: oils in water with nothing, or little, to hold them. */
 export const emulsifier: Rule = (a) => {
@@ -13,81 +15,79 @@ export const emulsifier: Rule = (a) => {
   // An emulsifier without an amount is there, and how much it holds is not to be told yet.
   if (a.lines.some((l) => !l.given && l.material && (isEmulsifier(l.material) || l.material.emulsifier)))
     return []
-  const oils = linesOf(a, isOil)
   const solubilised = e.solubiliserPercent >= e.oilsPercent * 2
   const none = e.emulsifierPercent === 0 && e.polymericPercent === 0 && e.soapPercent === 0 && !solubilised
-  const perhaps = linesWhere(
+  const perhaps = perhapsEmulsifiers(a)
+  if (none) return [perhaps.length > 0 ? unknownEmulsifier(a, e, perhaps) : noEmulsifier(a, e)]
+  const helpers = linesOf(a, (m) => m.emulsifier?.role === 'co-emulsifier')
+  const alone = helpers.length > 0 && perhaps.length === 0 && e.soapPercent === 0 && !solubilised
+  if (alone && !a.lines.some(carriesEmulsion)) return [onlyHelpers(a, e, helpers)]
+  const holdsOtherwise = e.polymericPercent > 0 || e.soapPercent > 0 || solubilised
+  return holdsOtherwise || e.emulsifierPercent === 0 ? [] : tooLittle(a, e)
+}
+
+/** Lines of which nothing is known but a function: they may be emulsifiers. */
+const perhapsEmulsifiers = (a: Assessment) =>
+  linesWhere(
     a,
     (l) =>
       l.percent > 0 &&
       !l.material?.emulsifier &&
       (l.material ?? l.guess)?.functions.includes('emulsifying') === true,
   )
-  if (none && perhaps.length > 0)
-    return [
-      finding(a, {
-        code: 'emulsion.no-emulsifier',
-        severity: 'check',
-        indexes: perhaps,
-        message: `Whether ${listWords(perhaps.map((i) => a.lines[i]!.label))} holds ${sayPercent(e.oilsPercent)} of oils cannot be told.`,
-        why: 'Nothing is known of it but its name. Choose its INCI name, or describe it as one of your own.',
-      }),
-    ]
-  if (none) {
-    return [
-      finding(a, {
-        code: 'emulsion.no-emulsifier',
-        severity: 'stop',
-        indexes: oils,
-        message: `${sayPercent(e.oilsPercent)} of oils and ${sayPercent(Number(a.waterPercent.toFixed(1)))} of water, and no emulsifier.`,
-        why:
-          e.solubiliserPercent > 0
-            ? 'The solubiliser is too little for that much oil: it will separate.'
-            : 'Oil and water part within minutes.',
-      }),
-    ]
-  }
-  const carries = (m: Material) =>
-    m.emulsifier?.role === 'oil-in-water' ||
-    m.emulsifier?.role === 'water-in-oil' ||
-    m.emulsifier?.role === 'cationic' ||
-    m.emulsifier?.role === 'polymeric' ||
-    (m.own === true && m.emulsifier === undefined)
-  const helpers = linesOf(a, (m) => m.emulsifier?.role === 'co-emulsifier')
-  const alone =
-    helpers.length > 0 &&
-    perhaps.length === 0 &&
-    e.soapPercent === 0 &&
-    !solubilised &&
-    !a.lines.some(
-      (l) =>
-        l.percent > 0 &&
-        l.material &&
-        (carries(l.material) ||
-          (l.material.emulsifier?.role === 'solubiliser' && l.material.emulsifier.hlbSound === 'yes')),
-    )
+
+const CARRYING = new Set(['oil-in-water', 'water-in-oil', 'cationic', 'polymeric'])
+function carriesEmulsion({ percent, material }: AssessedLine): boolean {
+  if (percent <= 0 || !material) return false
+  const { emulsifier: e } = material
+  if (e === undefined) return material.own === true
+  return CARRYING.has(e.role) || (e.role === 'solubiliser' && e.hlbSound === 'yes')
+}
+
+const unknownEmulsifier = (a: Assessment, e: Emulsion, perhaps: readonly number[]): Finding =>
+  finding(a, {
+    code: 'emulsion.no-emulsifier',
+    severity: 'check',
+    indexes: perhaps,
+    message: `Whether ${listWords(perhaps.map((i) => a.lines[i]!.label))} holds ${sayPercent(e.oilsPercent)} of oils cannot be told.`,
+    why: 'Nothing is known of it but its name. Choose its INCI name, or describe it as one of your own.',
+  })
+
+const noEmulsifier = (a: Assessment, e: Emulsion): Finding =>
+  finding(a, {
+    code: 'emulsion.no-emulsifier',
+    severity: 'stop',
+    indexes: linesOf(a, isOil),
+    message: `${sayPercent(e.oilsPercent)} of oils and ${sayPercent(Number(a.waterPercent.toFixed(1)))} of water, and no emulsifier.`,
+    why:
+      e.solubiliserPercent > 0
+        ? 'The solubiliser is too little for that much oil: it will separate.'
+        : 'Oil and water part within minutes.',
+  })
+
+function onlyHelpers(a: Assessment, e: Emulsion, helpers: readonly number[]): Finding {
   // some, such as lecithin, hold a little oil by themselves
   const holdsSome = helpers.some(
     (i) => (a.lines[i]!.material!.emulsifier!.maxOilPercent ?? 0) >= e.oilsPercent,
   )
-  if (alone)
-    return [
-      finding(a, {
-        code: 'emulsion.no-emulsifier',
-        severity: holdsSome ? 'check' : 'stop',
-        indexes: helpers,
-        message: holdsSome
-          ? `${listWords(helpers.map((i) => a.lines[i]!.label))} alone holds little oil, and not for long.`
-          : `${listWords(helpers.map((i) => a.lines[i]!.label))} only helps an emulsifier; there is none.`,
-        why: 'It thickens and stabilises, but the drops flow together within days. Add an emulsifier that carries oil in water.',
-      }),
-    ]
+  const names = listWords(helpers.map((i) => a.lines[i]!.label))
+  return finding(a, {
+    code: 'emulsion.no-emulsifier',
+    severity: holdsSome ? 'check' : 'stop',
+    indexes: helpers,
+    message: holdsSome
+      ? `${names} alone holds little oil, and not for long.`
+      : `${names} only helps an emulsifier; there is none.`,
+    why: 'It thickens and stabilises, but the drops flow together within days. Add an emulsifier that carries oil in water.',
+  })
+}
+
+function tooLittle(a: Assessment, e: Emulsion): Finding[] {
   const wanted = a.lines.flatMap((line) =>
     line.material?.emulsifier?.shareOfOils && isEmulsifier(line.material)
       ? [line.material.emulsifier.shareOfOils.min]
       : [],
   )
-  if (e.polymericPercent > 0 || e.soapPercent > 0 || solubilised || e.emulsifierPercent === 0) return []
   // The oils alone are the basis: the least that any of the emulsifiers wants, and 10 % where none says.
   const least = wanted.length > 0 ? Math.min(...wanted) : 10
   const share = (e.emulsifierPercent / (e.oilsPercent + e.fattyAlcoholPercent + e.emulsifierPercent)) * 100

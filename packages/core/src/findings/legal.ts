@@ -2,7 +2,8 @@ import type { Assessment } from '../assess/types.ts'
 import { limitsFor, LIMITS_REVIEWED, type ApplicableLimit, type Limit } from '../materials/legal.ts'
 import { properInci } from '../text/names.ts'
 import { listWords, sayNumber, sayPercent } from '../text/format.ts'
-import { finding, type Finding, type Rule } from './types.ts'
+import type { AssessedLine } from '../lines/types.ts'
+import { finding, type Finding, type Remedy, type Rule } from './types.ts'
 
 const nameOf = (a: Assessment, limit: ApplicableLimit) => {
   if (limit.family) return limit.family.name
@@ -31,9 +32,16 @@ function withTraces(a: Assessment, key: string) {
 /** Law stops; an opinion, or a rule that may not bear on this use, is a check. */
 const gravity = (limit: Limit) => (limit.kind === 'law' && !limit.uncertain ? 'stop' : 'check')
 
+/** A substance that counts to a limit: its percent, and by what it counts. */
+interface Member {
+  substance: NonNullable<ReturnType<typeof withTraces>>
+  factor: number
+  percent: number
+}
+
 function judge(a: Assessment, applicable: ApplicableLimit): Finding | null {
-  const { limit, family, factors } = applicable
-  const members = [...factors].flatMap(([key, factor]) => {
+  const { limit, factors } = applicable
+  const members: Member[] = [...factors].flatMap(([key, factor]) => {
     const substance = withTraces(a, key)
     return substance ? [{ substance, factor, percent: substance.percent * factor }] : []
   })
@@ -50,20 +58,29 @@ function judge(a: Assessment, applicable: ApplicableLimit): Finding | null {
   }
   // A trace from a blend's rounding is no use of the substance.
   if (total <= limit.maxPercent * (1 + 1e-4) + (limit.maxPercent === 0 ? 1e-7 : 0)) return null
+  return broken(a, applicable, members, total)
+}
+
+/** What is said of a limit that is broken: not in force yet, forbidden, or too much. */
+function broken(
+  a: Assessment,
+  applicable: ApplicableLimit,
+  members: readonly Member[],
+  total: number,
+): Finding {
+  const { limit, family } = applicable
   const indexes = [...new Set(members.flatMap((m) => m.substance.lines))]
-  const { site, rinse, region } = a.formula.product
-  const plain = members.every(({ substance, percent }) => Math.abs(substance.percent - percent) < 1e-9)
-  const unit = family && !plain ? ` ${family.unit}` : ''
-  const where = `${rinse} for ${site}`
-  const reviewed = `reviewed ${LIMITS_REVIEWED}, from memory (${limit.confidence} confidence)`
   const only = indexes.length === 1 ? a.lines[indexes[0]!]! : null
+  const { site, rinse, region } = a.formula.product
+  const where = `${rinse} for ${site}`
   const strictest =
     region === 'other' && limit.kind === 'law'
       ? ' Your region is “other”: this is the strictest rule known here, so look up your own.'
       : ''
   const name = members.length === 1 ? members[0]!.substance.inci : nameOf(a, applicable)
+  const reviewed = `reviewed ${LIMITS_REVIEWED}, from memory (${limit.confidence} confidence)`
   const common = { indexes, source: `${limit.source}; ${reviewed}` }
-  if (limit.from && limit.kind === 'law') {
+  if (limit.from && limit.kind === 'law')
     return finding(a, {
       ...common,
       code: 'legal.above-cap',
@@ -71,8 +88,7 @@ function judge(a: Assessment, applicable: ApplicableLimit): Finding | null {
       message: `${limit.authority} allows ${sayPercent(limit.maxPercent)} ${name} from ${limit.from}; this has ${sayPercent(total)}.`,
       why: 'The rule is not in force before that day.',
     })
-  }
-  if (limit.maxPercent === 0) {
+  if (limit.maxPercent === 0)
     return finding(a, {
       ...common,
       code: 'legal.prohibited',
@@ -81,7 +97,8 @@ function judge(a: Assessment, applicable: ApplicableLimit): Finding | null {
       why: `${limit.condition ? `Rule: ${limit.condition}.` : 'Take it out or choose something else.'}${limit.uncertain ? ` ${limit.uncertain}` : ''}${strictest}`,
       remedies: only ? [{ label: `Take out ${only.label}`, edit: { type: 'remove-line', at: only } }] : [],
     })
-  }
+  const plain = members.every(({ substance, percent }) => Math.abs(substance.percent - percent) < 1e-9)
+  const unit = family && !plain ? ` ${family.unit}` : ''
   return finding(a, {
     ...common,
     code: 'legal.above-cap',
@@ -95,20 +112,20 @@ function judge(a: Assessment, applicable: ApplicableLimit): Finding | null {
     ]
       .filter(Boolean)
       .join(' '),
-    remedies:
-      only && !only.fill
-        ? [
-            {
-              label: `Set ${only.weighedAs} to ${sayNumber(floor4((only.percent * limit.maxPercent) / total), 4)} %`,
-              edit: {
-                type: 'set-percent',
-                at: only,
-                percent: floor4((only.percent * limit.maxPercent) / total),
-              },
-            },
-          ]
-        : [],
+    remedies: only ? lowerTo(only, limit.maxPercent / total) : [],
   })
+}
+
+/** Lowers the only line that brings it, to a share of what it is. */
+function lowerTo(line: AssessedLine, share: number): Remedy[] {
+  if (line.fill) return []
+  const percent = floor4(line.percent * share)
+  return [
+    {
+      label: `Set ${line.weighedAs} to ${sayNumber(percent, 4)} %`,
+      edit: { type: 'set-percent', at: line, percent },
+    },
+  ]
 }
 
 /** A share that nobody told may be over the cap or not: said as such, with what to enter. */

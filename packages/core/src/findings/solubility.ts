@@ -115,40 +115,45 @@ function describe(a: Assessment, result: SolubilityResult): Finding | null {
   // A ready-made preservative brings its own solvents, which the model does not see.
   if (result.lines.every((i) => a.lines[i]!.material?.cover && a.lines[i]!.material?.parts)) return null
   const { mix, phase } = percentOfPhase(a)
-  const held = (result.limit * phase) / 1000
-  const cold = (result.coldLimit * phase) / 1000
-  const most = verdict === 'solid' ? held : cold
+  const solid = verdict === 'solid'
+  const most = ((solid ? result.limit : result.coldLimit) * phase) / 1000
   const suspended = isSuspended(a, result.key)
-  const fate = suspended && verdict === 'solid' && result.ratio > CLEARLY ? fateOf(a, result.lines) : null
-  const lenient = a.emulsion !== null && (constants.logKow ?? 0) > 1 && result.ratio < EMULSION_LENIENCE
-  const dry =
-    verdict === 'solid' && result.ratio > 3 && mix.total < 0.02 && (constants.logKow ?? 0) > 1 && !suspended
+  const lipophilic = (constants.logKow ?? 0) > 1
+  const clearly = solid && result.ratio > CLEARLY
+  const fate = suspended && clearly ? fateOf(a, result.lines) : null
+  const lenient = a.emulsion !== null && lipophilic && result.ratio < EMULSION_LENIENCE
+  const dry = solid && result.ratio > 3 && mix.total < 0.02 && lipophilic && !suspended
+  const grave = fate ? fate.check : clearly && !suspended && !lenient
+  return finding(a, {
+    code: dry ? 'solubility.no-solvent' : 'solubility.may-crystallise',
+    severity: grave ? 'check' : 'note',
+    indexes: result.lines,
+    message: amountWords(a, result, most),
+    why: fate?.why ?? WHY[suspended ? 'suspended' : dry ? 'dry' : 'crystals'],
+    source: `${constants.source}; cosolvents by the log-linear model of Yalkowsky; from memory`,
+    remedies: suspended ? [] : [...lower(a, result), ...raiseSolvent(a, result)].filter((r) => settles(a, r)),
+  })
+}
+
+const WHY = {
+  suspended: 'As free acid it stays a fine suspension; as its salt, at pH 5 and above, it dissolves.',
+  dry: 'It has no solvent here: dissolve it in warm glycol or alcohol first, then add the water slowly.',
+  crystals: 'Crystals can come days later. More glycol, less of it, or another pH keeps it in.',
+}
+
+/** How much of it stays dissolved, and how much there is. */
+function amountWords(a: Assessment, result: SolubilityResult, most: number): string {
+  const { constants } = result
   const name = constants.inci.toLowerCase()
   const atPh =
     constants.pKa.length > 0 && a.workingPh !== null && constants.waterSolubility === undefined
       ? ` at pH ${sayNumber(a.workingPh, 1)}`
       : ''
   const about = `${sayPercent(Number(most.toPrecision(2)))} (within a factor of ${sayNumber(result.factor, 1)})`
-  return finding(a, {
-    code: dry ? 'solubility.no-solvent' : 'solubility.may-crystallise',
-    severity: (fate ? fate.check : verdict === 'solid' && result.ratio > CLEARLY && !suspended && !lenient)
-      ? 'check'
-      : 'note',
-    indexes: result.lines,
-    message:
-      verdict === 'solid'
-        ? `About ${about} ${name} stays dissolved${atPh}; you have ${sayPercent(Number(result.percent.toPrecision(3)))}.`
-        : `${name} may crystallise in the cold: about ${about} stays dissolved at ${formatCelsius(5)}${atPh}; you have ${sayPercent(Number(result.percent.toPrecision(3)))}.`,
-    why: fate
-      ? fate.why
-      : suspended
-        ? 'As free acid it stays a fine suspension; as its salt, at pH 5 and above, it dissolves.'
-        : dry
-          ? 'It has no solvent here: dissolve it in warm glycol or alcohol first, then add the water slowly.'
-          : 'Crystals can come days later. More glycol, less of it, or another pH keeps it in.',
-    source: `${constants.source}; cosolvents by the log-linear model of Yalkowsky; from memory`,
-    remedies: suspended ? [] : [...lower(a, result), ...raiseSolvent(a, result)].filter((r) => settles(a, r)),
-  })
+  const have = sayPercent(Number(result.percent.toPrecision(3)))
+  return result.verdict === 'solid'
+    ? `About ${about} ${name} stays dissolved${atPh}; you have ${have}.`
+    : `${name} may crystallise in the cold: about ${about} stays dissolved at ${formatCelsius(5)}${atPh}; you have ${have}.`
 }
 
 /** Offers only what stays a possible formula: the fill line must not go below zero. */

@@ -1,5 +1,5 @@
 import type { Custom, Line } from '../shapes/formula.ts'
-import { SOLUBILITIES, type Material } from '../shapes/material.ts'
+import { SOLUBILITIES, type Material, type PhGrade } from '../shapes/material.ts'
 import { blendNamed } from './blend.ts'
 import type { Catalogue } from './catalogue.ts'
 import { guessOf } from './guess.ts'
@@ -78,22 +78,37 @@ const solubilityOf = (custom: Custom): Material['solubility'] => {
   return known.length > 0 ? words.flatMap((w) => known.filter((k) => k === w)) : ['dispersible']
 }
 
+/** What outside its pH is lost: what it does, what it holds, or only comfort. */
+function phGrade(kind: Material['kind'], functions: readonly string[], base: Material | null): PhGrade {
+  if (kind === 'preservative' || functions.some((f) => /active|keratolytic|bleaching/.test(f))) return 'works'
+  if (kind === 'emulsifier' || kind === 'gum' || kind === 'cationic') return 'holds'
+  return base?.ph?.grade ?? 'prefers'
+}
+
+const usageFrom = ({ min, max }: NonNullable<Custom['usage']>) => ({
+  min,
+  typical: min,
+  max: Math.min(100, max),
+})
+
+const chemistryOf = ({ ph, charge, contains, acidBase }: Custom, grade: PhGrade): Partial<Material> => ({
+  ...(ph ? { ph: { min: ph.min, max: ph.max, grade } } : {}),
+  ...(charge ? { charge } : {}),
+  ...(contains ? { contains: contains.map(({ inci, percent }) => ({ inci, percent })) } : {}),
+  ...(acidBase ? { acidBase } : {}),
+})
+
+/** What is in it: as the maker told, else as of the material it is based on. */
+const inciOf = (name: string, custom: Custom, base: Material | null) =>
+  custom.inci?.length ? custom.inci.map(properInci) : (base?.inci ?? splitInci(name).map(properInci))
+
 /** A material made from a line's own facts, which win over the catalogue's. */
 export function materialFromCustom(name: string, custom: Custom, base: Material | null): Material {
-  const inci = custom.inci?.length
-    ? custom.inci.map(properInci)
-    : (base?.inci ?? splitInci(name).map(properInci))
+  const inci = inciOf(name, custom, base)
   const functions = custom.functions?.length ? custom.functions : (base?.functions ?? ['other'])
   const kind = base && !custom.functions ? base.kind : kindOf(functions)
-  const ranged = custom.usage
-    ? { min: custom.usage.min, typical: custom.usage.min, max: Math.min(100, custom.usage.max) }
-    : base?.usage
-  const grade =
-    kind === 'preservative' || functions.some((f) => /active|keratolytic|bleaching/.test(f))
-      ? 'works'
-      : kind === 'emulsifier' || kind === 'gum' || kind === 'cationic'
-        ? 'holds'
-        : (base?.ph?.grade ?? 'prefers')
+  const grade = phGrade(kind, functions, base)
+  const usage = custom.usage ? usageFrom(custom.usage) : base?.usage
   const { cover: _cover, parts: _parts, ...kept } = base ?? ({} as Partial<Material>)
   if (custom.usage) delete kept.common
   const sameMakeUp = base && !custom.parts && !custom.inci
@@ -110,11 +125,8 @@ export function materialFromCustom(name: string, custom: Custom, base: Material 
     functions,
     kind,
     solubility: custom.solubility ? solubilityOf(custom) : (base?.solubility ?? ['dispersible']),
-    ...(ranged ? { usage: ranged } : {}),
-    ...(custom.ph ? { ph: { min: custom.ph.min, max: custom.ph.max, grade } } : {}),
-    ...(custom.charge ? { charge: custom.charge } : {}),
-    ...(custom.contains ? { contains: custom.contains.map(({ inci, percent }) => ({ inci, percent })) } : {}),
-    ...(custom.acidBase ? { acidBase: custom.acidBase } : {}),
+    ...(usage ? { usage } : {}),
+    ...chemistryOf(custom, grade),
     ...custom.facts,
     source: 'entered by the maker',
     ...(inci.length > 1 && !custom.parts ? { unknownShares: true } : {}),
