@@ -111,6 +111,66 @@ const WIDEST_AIM = 2.5
 const NOTE =
   'Guessed from the order of an ingredient list. A label does not tell amounts, grades or how it was made: this is one of many formulas that would print the same list, never the original.'
 
+/** Lines of ready-made blends; what is in them is taken from what is left of the list. */
+function blendLines(
+  { ranges }: LabelRanges,
+  catalogue: Catalogue,
+  blends: readonly Blend[],
+  left: Map<string, number>,
+): DraftLine[] {
+  return blends.flatMap(({ blend, keys, percent: given }): DraftLine[] => {
+    const held = keys.reduce((s, key) => s + shareIn(catalogue, blend, key), 0)
+    const told = keys.reduce((s, key) => s + (left.get(key) ?? 0), 0)
+    const percent = given ?? (held > 0 ? (told * 100) / held : 0)
+    if (percent <= 0) return []
+    for (const { name } of ranges) {
+      const share = shareIn(catalogue, blend, name.key)
+      if (share > 0) left.set(name.key, Math.max(0, left.get(name.key)! - (percent * share) / 100))
+    }
+    keys.forEach((key) => left.delete(key))
+    return [{ material: blend.id, percent, role: usualRole(blend), water: false }]
+  })
+}
+
+/** A line for each name of which something is left. */
+const singleLines = ({ ranges }: LabelRanges, left: ReadonlyMap<string, number>): DraftLine[] =>
+  ranges.flatMap(({ name }): DraftLine[] => {
+    const percent = left.get(name.key)
+    if (percent === undefined || percent < 1e-4) return []
+    const m = name.material
+    return [
+      {
+        material: m?.id ?? name.text,
+        percent: m?.strengthPercent ? Math.min(100, (percent * 100) / m.strengthPercent) : percent,
+        role: m ? usualRole(m) : 'other',
+        water: m?.kind === 'water',
+      },
+    ]
+  })
+
+/** Lines in phases by their roles, heated where something has to melt; the first water takes the rest. */
+function phasesOf(lines: readonly DraftLine[], catalogue: Catalogue): Phase[] {
+  const fill = lines.find((l) => l.water) ?? null
+  const melts = lines.some((l) => l.role === 'oil' && (catalogue.find(l.material)?.meltsC ?? 0) >= MELTS_FROM)
+  const heated = melts ? { heatToC: HOT_C } : {}
+  const kinds: [Role, string, Partial<Phase>][] = [
+    ['water', 'Water', heated],
+    ['oil', 'Oil', heated],
+    ['cool-down', 'Cool-down', melts ? { belowC: COOL_C } : {}],
+    ['other', 'Not known', {}],
+  ]
+  const asLine = ({ material, percent }: DraftLine) => ({
+    material,
+    percent: Number(percent.toFixed(percent < 1 ? 3 : 2)),
+  })
+  return kinds.flatMap(([role, title, heat]): Phase[] => {
+    const own = lines.filter((l) => l.role === role)
+    if (own.length === 0) return []
+    const written = own.map((l) => (l === fill ? { material: l.material, fill: true } : asLine(l)))
+    return [{ name: title, role, ...heat, lines: written }]
+  })
+}
+
 function build(
   result: LabelRanges,
   context: LabelContext & { name: string },
@@ -118,55 +178,8 @@ function build(
 ): Formula {
   const { catalogue, product, name } = context
   const left = new Map(result.ranges.map((r) => [r.name.key, r.draft]))
-  const lines: DraftLine[] = []
-  for (const { blend, keys, percent: given } of blends) {
-    const held = keys.reduce((s, key) => s + shareIn(catalogue, blend, key), 0)
-    const told = keys.reduce((s, key) => s + (left.get(key) ?? 0), 0)
-    const percent = given ?? (held > 0 ? (told * 100) / held : 0)
-    if (percent <= 0) continue
-    for (const r of result.ranges) {
-      const share = shareIn(catalogue, blend, r.name.key)
-      if (share > 0) left.set(r.name.key, Math.max(0, left.get(r.name.key)! - (percent * share) / 100))
-    }
-    keys.forEach((key) => left.delete(key))
-    lines.push({ material: blend.id, percent, role: usualRole(blend), water: false })
-  }
-  for (const r of result.ranges) {
-    const percent = left.get(r.name.key)
-    if (percent === undefined || percent < 1e-4) continue
-    const m = r.name.material
-    lines.push({
-      material: m?.id ?? r.name.text,
-      percent: m?.strengthPercent ? Math.min(100, (percent * 100) / m.strengthPercent) : percent,
-      role: m ? usualRole(m) : 'other',
-      water: m?.kind === 'water',
-    })
-  }
-  const fill = lines.find((l) => l.water) ?? null
-  const melts = lines.some((l) => l.role === 'oil' && (catalogue.find(l.material)?.meltsC ?? 0) >= MELTS_FROM)
-  const NAMES: [Role, string, Partial<Phase>][] = [
-    ['water', 'Water', melts ? { heatToC: HOT_C } : {}],
-    ['oil', 'Oil', melts ? { heatToC: HOT_C } : {}],
-    ['cool-down', 'Cool-down', melts ? { belowC: COOL_C } : {}],
-    ['other', 'Not known', {}],
-  ]
-  const phases = NAMES.flatMap(([role, title, heat]): Phase[] => {
-    const own = lines.filter((l) => l.role === role)
-    return own.length === 0
-      ? []
-      : [
-          {
-            name: title,
-            role,
-            ...heat,
-            lines: own.map((l) =>
-              l === fill
-                ? { material: l.material, fill: true }
-                : { material: l.material, percent: Number(l.percent.toFixed(l.percent < 1 ? 3 : 2)) },
-            ),
-          },
-        ]
-  })
+  const lines = [...blendLines(result, catalogue, blends, left), ...singleLines(result, left)]
+  const phases = phasesOf(lines, catalogue)
   const formula: Formula = {
     format: 'omblet-formula',
     formatVersion: 1,

@@ -109,6 +109,39 @@ export function spoonUp({ a, m }: Making, p: Part, dry: readonly AssessedLine[])
   })
 }
 
+interface Dissolving {
+  name: string
+  lines: readonly AssessedLine[]
+  powders: readonly AssessedLine[]
+  key: string
+  mayWarm: boolean
+}
+function dissolvePowders({ m }: Making, p: Part, { name, lines, powders, key, mayWarm }: Dissolving) {
+  const already = m.celsius(name)
+  const warm =
+    mayWarm && already === null && powders.some((l) => wantsGlycol(l.material)) && p.role !== 'water'
+  const celsius = warm ? (p.heatToC ?? WARM) : already
+  const care = isCaustic(powders) ? ` ${LYE_CARE} ${LYE_ORDER} It gets hot.` : ''
+  m.with(name, {
+    key: `dissolve-${key}`,
+    kind: 'dissolve',
+    title: `Dissolve ${listWords(labelsOf(powders))} in ${name}`,
+    detail: warm
+      ? `Warm it to ${formatCelsius(celsius!)} and stir. What is still cloudy comes out again when it cools.`
+      : already !== null
+        ? 'In the warm liquid, one after the other.'
+        : `One after the other, stirring.${care}`,
+    look:
+      !p.oily && lines.some((l) => isOily(l.material)) ? 'no grains left' : 'clear, nothing at the bottom',
+    hands: 2 + powders.length,
+    wait: warm ? heatingMinutes(p.grams) : 2,
+    letter: p.letter,
+    celsius,
+    warms: warm,
+    equipment: ['stirrer', ...(warm ? ['water bath', 'thermometer'] : [])],
+  })
+}
+
 const WARM = 55
 /** Dissolves "until clear" what the vessel holds of powders, warm where only warmth does it. */
 export function dissolveIn(making: Making, p: Part, name = p.letter, kept?: Kept, mayWarm = true) {
@@ -116,32 +149,8 @@ export function dissolveIn(making: Making, p: Part, name = p.letter, kept?: Kept
   const lines = kept?.key ? kept.lines : (kept?.lines ?? p.lines).filter((l) => !apart.has(l))
   const dry = undissolved(making, name)
   const powders = toDissolve(p, lines).filter((l) => !dry.includes(l))
-  const lye = isCaustic(powders)
   const stays = lines.filter((l) => staysPowder(l.material) && !dry.includes(l))
-  const already = m.celsius(name)
-  if (powders.length > 0) {
-    const warm =
-      mayWarm && already === null && powders.some((l) => wantsGlycol(l.material)) && p.role !== 'water'
-    const celsius = warm ? (p.heatToC ?? WARM) : already
-    m.with(name, {
-      key: `dissolve-${keyOf(p, kept)}`,
-      kind: 'dissolve',
-      title: `Dissolve ${listWords(labelsOf(powders))} in ${name}`,
-      detail: warm
-        ? `Warm it to ${formatCelsius(celsius!)} and stir. What is still cloudy comes out again when it cools.`
-        : already !== null
-          ? 'In the warm liquid, one after the other.'
-          : `One after the other, stirring.${lye ? ` ${LYE_CARE} ${LYE_ORDER} It gets hot.` : ''}`,
-      look:
-        !p.oily && lines.some((l) => isOily(l.material)) ? 'no grains left' : 'clear, nothing at the bottom',
-      hands: 2 + powders.length,
-      wait: warm ? heatingMinutes(p.grams) : 2,
-      letter: p.letter,
-      celsius,
-      warms: warm,
-      equipment: ['stirrer', ...(warm ? ['water bath', 'thermometer'] : [])],
-    })
-  }
+  if (powders.length > 0) dissolvePowders(making, p, { name, lines, powders, key: keyOf(p, kept), mayWarm })
   if (stays.length > 0)
     m.with(name, {
       key: `spread-${keyOf(p, kept)}`,

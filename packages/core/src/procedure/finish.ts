@@ -15,7 +15,7 @@ import { COOL, type Part } from './route.ts'
 
 /** Water that left, pH, the preservative that waits for it, and the adjusters. */
 export function finish(making: Making, parts: readonly Part[], base: Part) {
-  const { a, m, choices } = making
+  const { a, m } = making
   const watery = isWatery(a)
   const inverse = isInverse(a)
   const hot = m.steps.some((s) => s.kind === 'heat' && parts.some((p) => p.letter === s.vessel && !p.oily))
@@ -80,6 +80,12 @@ export function finish(making: Making, parts: readonly Part[], base: Part) {
     celsius: null,
     equipment: ['pH meter or strips'],
   })
+  hydrateLong(making, base)
+}
+
+/** What hydrates for hours does so now, and the pH is read again afterwards. */
+function hydrateLong(making: Making, base: Part) {
+  const { a, m, choices } = making
   const slow = Math.max(
     0,
     ...a.lines.map((l) =>

@@ -36,6 +36,49 @@ export function beat({ a, m, choices }: Making, base: Part) {
   })
 }
 
+/** Weighs and dissolves a late part; what waits for the pH stands in a vessel of its own. */
+function prepareLate(
+  making: Making,
+  p: Part,
+  into: readonly Part[],
+  split: { own: readonly AssessedLine[]; waits: readonly AssessedLine[] } | null,
+) {
+  const kept = split ? { lines: split.own, waits: false } : undefined
+  prepare(making, p, p.letter, kept)
+  stirIn(making, p, into)
+  dissolveIn(making, p, p.letter, kept)
+  if (!split) return
+  const [name, later] = [making.m.free(p.letter), { lines: split.waits, waits: true }]
+  prepare(making, p, name, later)
+  dissolveIn(making, p, name, later)
+}
+
+/** Adds a late part to the batch; an acid premix in a thin stream, dry powders with a spoon of the batch where it is thick. */
+function addTo(making: Making, p: Part, base: Part, own: readonly AssessedLine[]) {
+  const { a, m } = making
+  const acid = p.role === 'premix'
+  const dry = undissolved(making, p.letter)
+  const spoon = dry.length > 0 && isThick(a)
+  if (spoon) spoonUp(making, p, dry)
+  const asPart = own.length > 4 || acid
+  m.pour([p.letter], base.letter, {
+    key: `add-${p.id}`,
+    kind: 'add',
+    title: `Add ${asPart ? `${p.letter}, ${p.name || 'unnamed'}` : listWords(labelsOf(own))}`,
+    detail: acid
+      ? 'In a thin stream and in small parts, stirring after each; then blend shortly again.'
+      : own.length > 1
+        ? 'Stir it together first, then in small parts into the batch.'
+        : 'Stir it in.',
+    look: 'even',
+    ...(spoon ? { detail: 'Back into the batch; stir it through.' } : sprinkles(dry, own)),
+    hands: own.length + 2,
+    letter: p.letter,
+    celsius: m.celsius(base.letter),
+    equipment: ['spatula'],
+  })
+}
+
 /** Adds what comes late, what stands most heat first. */
 export function addLate(making: Making, parts: readonly Part[], base: Part) {
   const { a, m, choices, apart } = making
@@ -51,21 +94,9 @@ export function addLate(making: Making, parts: readonly Part[], base: Part) {
     const waits = separate ? waiting(p, open) : []
     const own = open.filter((l) => !waits.includes(l))
     const split = waits.length > 0 && own.length > 0
-    const kept = split ? { lines: own, waits: false } : undefined
-    prepare(making, p, p.letter, kept)
-    stirIn(making, p, into)
-    dissolveIn(making, p, p.letter, kept)
-    if (split) {
-      const [name, later] = [m.free(p.letter), { lines: waits, waits: true }]
-      prepare(making, p, name, later)
-      dissolveIn(making, p, name, later)
-    }
-    if (
-      own.length > 0 &&
-      whips(a, choices) &&
-      own.every((l) => staysPowder(l.material)) &&
-      into.length === 0
-    ) {
+    prepareLate(making, p, into, split ? { own, waits } : null)
+    const folds = own.length > 0 && into.length === 0 && own.every((l) => staysPowder(l.material))
+    if (folds && whips(a, choices)) {
       making.folded.push(p)
       continue
     }
@@ -74,26 +105,7 @@ export function addLate(making: Making, parts: readonly Part[], base: Part) {
     if (own.length === 0 || m.holds(p.letter).length === 0) continue
     const warm = m.celsius(p.letter)
     if (warm !== null && warm > limit) coolPart(making, p, limit)
-    const acid = p.role === 'premix'
-    const dry = undissolved(making, p.letter)
-    const spoon = dry.length > 0 && isThick(a)
-    if (spoon) spoonUp(making, p, dry)
-    m.pour([p.letter], base.letter, {
-      key: `add-${p.id}`,
-      kind: 'add',
-      title: `Add ${own.length > 4 || p.role === 'premix' ? `${p.letter}, ${p.name || 'unnamed'}` : listWords(labelsOf(own))}`,
-      detail: acid
-        ? 'In a thin stream and in small parts, stirring after each; then blend shortly again.'
-        : own.length > 1
-          ? 'Stir it together first, then in small parts into the batch.'
-          : 'Stir it in.',
-      look: 'even',
-      ...(spoon ? { detail: 'Back into the batch; stir it through.' } : sprinkles(dry, own)),
-      hands: own.length + 2,
-      letter: p.letter,
-      celsius: m.celsius(base.letter),
-      equipment: ['spatula'],
-    })
+    addTo(making, p, base, own)
   }
   addAhead(making, base)
   dripDyes(making, base)

@@ -3,7 +3,7 @@ import { hasTrait } from '../shapes/material.ts'
 import { formatGrams, listWords, sayNumber } from '../text/format.ts'
 import { LYE_CARE, LYE_ORDER } from '../text/lye.ts'
 import { dissolves, isCaustic, isGum, isWetting, neutralises, swellsLong } from './facts.ts'
-import { labelsOf, refsOf, weighMinutes } from './maker.ts'
+import { labelsOf, refsOf, weighMinutes, type Maker } from './maker.ts'
 import { keyOf, SMALL, type Kept, type Making } from './making.ts'
 import { CHECK_PERCENT, weighingErrorPercent } from '../weighing/error.ts'
 import { preDilution } from '../weighing/dilution.ts'
@@ -69,19 +69,7 @@ export function prepare(making: Making, p: Part, name = p.letter, kept?: Kept) {
   const gums = gum
   const swelling = slurry ? [] : swells
   const first = slurry ? lines : others.filter((l) => l !== wetting)
-  const extra = takeUp(making, p, first)
-  const tiny = tooSmall(making, first)
-  if (first.length > 0)
-    m.with(name, {
-      key: `weigh-${keyOf(p, kept)}`,
-      kind: 'weigh',
-      title: `Weigh ${name}, ${p.name || 'unnamed'}`,
-      detail: `${listWords(labelsOf(first))}${extra ? `, and ${formatGrams(extra.grams!, making.a.amounts.resolutionGrams)} of the water to take it up` : ''}${tiny && `. ${tiny}`}${isCaustic(first) ? `${tiny ? '' : '.'} ${LYE_CARE}` : ''}`,
-      hands: weighMinutes(first),
-      letter: p.letter,
-      weighs: [...(extra ? [extra] : []), ...refsOf(first)],
-      equipment: [p.role === 'water' ? 'large heat-proof beaker' : p.oily ? 'heat-proof beaker' : SMALL],
-    })
+  weighFirst(making, p, name, keyOf(p, kept), first)
   if (slurry)
     m.with(name, {
       key: `mix-${p.id}`,
@@ -96,43 +84,72 @@ export function prepare(making: Making, p: Part, name = p.letter, kept?: Kept) {
       equipment: ['stirrer'],
     })
   else if (gums.length > 0) wetGums(making, p, name, gums, wetting, rest)
-  if (swelling.length > 0)
-    m.with(name, {
-      key: `swell-${p.id}`,
-      kind: 'wet',
-      title: `Sprinkle ${listWords(labelsOf(swelling))} on ${name} under high shear`,
-      detail:
-        'Weigh it on a watch glass, let it fall into the vortex and blend for two or three minutes. Lumps at first are harmless: they swell by themselves.',
-      look: 'no powder left on top',
-      hands: 4 + weighMinutes(swelling),
-      letter: p.letter,
-      weighs: refsOf(swelling),
-      equipment: ['watch glass', 'stick blender'],
-    })
-  if (bases.length > 0)
-    m.with(name, {
-      key: `neutralise-${p.id}`,
-      kind: 'add',
-      title: `Stir ${listWords(labelsOf(bases))} into ${name}`,
-      detail: `Drop by drop, slowly: it thickens at once, and stirred fast it keeps air.${isCaustic(bases) ? ` ${LYE_CARE}` : ''}${bases.some((l) => isCaustic([l]) && dissolves(l.material)) ? ` ${LYE_ORDER}` : ''}`,
-      look: 'clear and thick, without lumps',
-      hands: 3 + weighMinutes(bases),
-      letter: p.letter,
-      weighs: refsOf(bases),
-      equipment: ['stirrer'],
-    })
+  if (swelling.length > 0) sprinkle(m, p, name, swelling)
+  if (bases.length > 0) neutralise(m, p, name, bases)
   const polymers = p.oily ? lines.filter((l) => isGum(l.material)) : []
-  if (polymers.length > 0)
-    m.with(name, {
-      key: `gum-${p.id}`,
-      kind: 'wet',
-      title: `Stir ${listWords(labelsOf(polymers))} into the oils of ${name}`,
-      detail: 'A polymer that is spread in oil meets the water without lumps.',
-      look: 'even, no clumps at the wall',
-      hands: 3,
-      letter: p.letter,
-      equipment: ['stirrer'],
-    })
+  if (polymers.length > 0) spreadInOil(m, p, name, polymers)
+}
+
+/** Weighs what comes first, with the water that takes it up where it would stick to the vessel. */
+function weighFirst(making: Making, p: Part, name: string, key: string, first: readonly AssessedLine[]) {
+  const extra = takeUp(making, p, first)
+  const tiny = tooSmall(making, first)
+  if (first.length === 0) return
+  const water = extra
+    ? `, and ${formatGrams(extra.grams!, making.a.amounts.resolutionGrams)} of the water to take it up`
+    : ''
+  making.m.with(name, {
+    key: `weigh-${key}`,
+    kind: 'weigh',
+    title: `Weigh ${name}, ${p.name || 'unnamed'}`,
+    detail: `${listWords(labelsOf(first))}${water}${tiny && `. ${tiny}`}${isCaustic(first) ? `${tiny ? '' : '.'} ${LYE_CARE}` : ''}`,
+    hands: weighMinutes(first),
+    letter: p.letter,
+    weighs: [...(extra ? [extra] : []), ...refsOf(first)],
+    equipment: [p.role === 'water' ? 'large heat-proof beaker' : p.oily ? 'heat-proof beaker' : SMALL],
+  })
+}
+
+function sprinkle(m: Maker, p: Part, name: string, swelling: readonly AssessedLine[]) {
+  m.with(name, {
+    key: `swell-${p.id}`,
+    kind: 'wet',
+    title: `Sprinkle ${listWords(labelsOf(swelling))} on ${name} under high shear`,
+    detail:
+      'Weigh it on a watch glass, let it fall into the vortex and blend for two or three minutes. Lumps at first are harmless: they swell by themselves.',
+    look: 'no powder left on top',
+    hands: 4 + weighMinutes(swelling),
+    letter: p.letter,
+    weighs: refsOf(swelling),
+    equipment: ['watch glass', 'stick blender'],
+  })
+}
+
+function neutralise(m: Maker, p: Part, name: string, bases: readonly AssessedLine[]) {
+  m.with(name, {
+    key: `neutralise-${p.id}`,
+    kind: 'add',
+    title: `Stir ${listWords(labelsOf(bases))} into ${name}`,
+    detail: `Drop by drop, slowly: it thickens at once, and stirred fast it keeps air.${isCaustic(bases) ? ` ${LYE_CARE}` : ''}${bases.some((l) => isCaustic([l]) && dissolves(l.material)) ? ` ${LYE_ORDER}` : ''}`,
+    look: 'clear and thick, without lumps',
+    hands: 3 + weighMinutes(bases),
+    letter: p.letter,
+    weighs: refsOf(bases),
+    equipment: ['stirrer'],
+  })
+}
+
+function spreadInOil(m: Maker, p: Part, name: string, polymers: readonly AssessedLine[]) {
+  m.with(name, {
+    key: `gum-${p.id}`,
+    kind: 'wet',
+    title: `Stir ${listWords(labelsOf(polymers))} into the oils of ${name}`,
+    detail: 'A polymer that is spread in oil meets the water without lumps.',
+    look: 'even, no clumps at the wall',
+    hands: 3,
+    letter: p.letter,
+    equipment: ['stirrer'],
+  })
 }
 
 function wetGums(

@@ -72,25 +72,31 @@ export function headingOf(text: string): Heading | null {
   if (LIST.test(line)) return { ...phase(line, null, line), kind: 'list', rest: '' }
   const alone = ALONE.exec(line)
   if (alone) return { ...phase(`Phase ${alone[1]!}`, alone[1]!, ''), rest: '' }
+  return lettered(line) ?? worded(line)
+}
+
+/** “Phase A, water: glycerin 5 %” */
+function lettered(line: string): Heading | null {
   const letter = LETTER.exec(line)
-  if (letter) {
-    const key = letter[1]!.toUpperCase()
-    const rest = letter[2]!.trim()
-    const inline = amountsIn(rest).length > 0 || fillIn(rest) !== null
-    // “Phase A, water: glycerin 5 %”
-    const split = inline ? /^([^:]{1,40}):\s*(.*)$/.exec(rest) : null
-    const label = split ? split[1]! : inline ? '' : rest
-    const said = trim(label.replace(/\([^)]*\)?/g, ' ').replace(CELSIUS, ' '))
-    const name = said && !/^(heat|add|mix|combine|stir)\b/i.test(said) ? capital(said) : `Phase ${key}`
-    return { ...phase(name, key, `${label} ${rest}`), rest: split ? split[2]! : inline ? rest : '' }
-  }
+  if (!letter) return null
+  const key = letter[1]!.toUpperCase()
+  const rest = letter[2]!.trim()
+  const inline = amountsIn(rest).length > 0 || fillIn(rest) !== null
+  const split = inline ? /^([^:]{1,40}):\s*(.*)$/.exec(rest) : null
+  const label = split ? split[1]! : inline ? '' : rest
+  const said = trim(label.replace(/\([^)]*\)?/g, ' ').replace(CELSIUS, ' '))
+  const name = said && !/^(heat|add|mix|combine|stir)\b/i.test(said) ? capital(said) : `Phase ${key}`
+  return { ...phase(name, key, `${label} ${rest}`), rest: split ? split[2]! : inline ? rest : '' }
+}
+
+/** A heading in words alone, or before what stands in it: “Oil phase: jojoba 10 %, shea 5 %”. */
+function worded(line: string): Heading | null {
   const words = WORDS.exec(line)
   if (words && amountsIn(line).length === 0 && fillIn(line) === null) {
     const marked = /phase|part|stage|cool|premix|post/i.test(words[1]!) || /:\s*$/.test(line)
     if (!marked) return null
     return { ...phase(capital(trim(words[1]!)), null, line), rest: '' }
   }
-  // “Oil phase: jojoba 10 %, shea 5 %”
   const inline = /^([^:\d]{3,30}):\s*(.+)$/.exec(line)
   if (inline && WORDS.test(inline[1]!) && /phase|part|cool/i.test(inline[1]!))
     return { ...phase(capital(trim(inline[1]!)), null, ''), rest: inline[2]! }

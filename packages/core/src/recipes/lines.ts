@@ -105,54 +105,79 @@ function nameAndNote(words: string, match: Matcher): Pick<Ingredient, 'name' | '
  */
 export function ingredientOf(text: string, match: Matcher): Ingredient | null {
   const fill = fillIn(text)
-  let found = amountsIn(text)
-  if (fill) found = found.filter((f) => f.end <= fill.start || f.start >= fill.end)
+  const found = fill
+    ? amountsIn(text).filter((f) => f.end <= fill.start || f.start >= fill.end)
+    : amountsIn(text)
   const parts = partsOf(text, found)
-  const spans: (Found | null)[] = [parts.amount, parts.beside, parts.strength]
-  let amount = parts.amount?.amount ?? null
-  let strengthPercent = parts.strength ? low(parts.strength) : null
-  const warnings = [...parts.warnings]
-  let note = ''
-  if (fill?.amount.kind === 'fill') {
-    // “Lactic acid 80 %, to 100”: what is there beside the fill is a strength.
-    if (parts.amount && isPercent(parts.amount) && low(parts.amount) < 100 && strengthPercent === null)
-      warnings.push('It has an amount and takes the rest: the rest is taken.')
-    amount = fill.amount
-    spans.push(fill)
-  } else if (fill) {
-    note = text.slice(fill.start, fill.end)
-    spans.push(fill)
-    amount ??= fill.amount
+  const read: Reading = {
+    amount: parts.amount?.amount ?? null,
+    beside: parts.beside?.amount ?? null,
+    strengthPercent: parts.strength ? low(parts.strength) : null,
+    warnings: [...parts.warnings],
+    note: '',
   }
-  let words = squeeze(cut(text, spans))
-  let beside = parts.beside?.amount ?? null
-  // “Glycerin 86 % 5,0”: a strength and then the amount of a column; “Glycerin 5 % 12.5”: percent and grams.
-  const bare =
-    parts.amount && isPercent(parts.amount) && !beside && strengthPercent === null ? bareAtEnd(words) : null
-  if (bare && /[a-z]{2}/i.test(words.slice(0, bare.start)) && !match.isSure(words)) {
-    if (low(parts.amount!) >= 20 || inParens(text, parts.amount!)) {
-      strengthPercent = low(parts.amount!)
-      amount = bare.amount
-    } else if (!/[a-z]/i.test(text.slice(0, parts.amount!.start))) {
-      // “1 % dimethicone 350”: behind the name stands its grade, before it the amount.
-      note = [note, words.slice(bare.start).trim()].filter(Boolean).join('; ')
-    } else if (bare.amount.kind === 'quantity') beside = { ...bare.amount, unit: 'grams' }
-    words = squeeze(words.slice(0, bare.start))
+  if (fill) takeFill(read, text, parts, fill)
+  const words = bareNumber(read, squeeze(cut(text, [parts.amount, parts.beside, parts.strength, fill])), {
+    text,
+    parts,
+    match,
+  })
+  if (!read.amount) return bareIngredient(words, match)
+  if (!/[a-z]{2}/i.test(words)) return null
+  const named = nameAndNote(words.replace(/^add\s+/i, ''), match)
+  const { strengthPercent: s } = read
+  return {
+    ...named,
+    note: [named.note, read.note].filter(Boolean).join('; '),
+    amount: read.amount,
+    beside: read.beside,
+    strengthPercent: s !== null && s > 0 && s <= 100 ? s : null,
+    warnings: read.warnings,
   }
-  if (amount) {
-    if (!/[a-z]{2}/i.test(words)) return null
-    const named = nameAndNote(words.replace(/^add\s+/i, ''), match)
-    if (strengthPercent !== null && (strengthPercent <= 0 || strengthPercent > 100)) strengthPercent = null
-    return {
-      ...named,
-      note: [named.note, note].filter(Boolean).join('; '),
-      amount,
-      beside,
-      strengthPercent,
-      warnings,
-    }
+}
+
+/** What is read of a line so far. */
+interface Reading {
+  amount: Ingredient['amount']
+  beside: Ingredient['beside']
+  strengthPercent: number | null
+  warnings: string[]
+  note: string
+}
+
+/** “Lactic acid 80 %, to 100”: what is there beside the fill is a strength; other words that fill are a note. */
+function takeFill(read: Reading, text: string, parts: Parts, fill: Found) {
+  if (fill.amount.kind === 'fill') {
+    const { amount } = parts
+    if (amount && isPercent(amount) && low(amount) < 100 && read.strengthPercent === null)
+      read.warnings.push('It has an amount and takes the rest: the rest is taken.')
+    read.amount = fill.amount
+  } else {
+    read.note = text.slice(fill.start, fill.end)
+    read.amount ??= fill.amount
   }
-  return bareIngredient(words, match)
+}
+
+/**
+ * A number without a unit at the end of the words. “Glycerin 86 % 5,0” is a strength and the amount of a column,
+ * “Glycerin 5 % 12.5” percent and grams, “1 % dimethicone 350” an amount and a grade. Gives back the words without it.
+ */
+function bareNumber(
+  read: Reading,
+  words: string,
+  { text, parts, match }: { text: string; parts: Parts; match: Matcher },
+): string {
+  const { amount } = parts
+  if (!amount || !isPercent(amount) || read.beside || read.strengthPercent !== null) return words
+  const bare = bareAtEnd(words)
+  if (!bare || !/[a-z]{2}/i.test(words.slice(0, bare.start)) || match.isSure(words)) return words
+  if (low(amount) >= 20 || inParens(text, amount)) {
+    read.strengthPercent = low(amount)
+    read.amount = bare.amount
+  } else if (!/[a-z]/i.test(text.slice(0, amount.start)))
+    read.note = [read.note, words.slice(bare.start).trim()].filter(Boolean).join('; ')
+  else if (bare.amount.kind === 'quantity') read.beside = { ...bare.amount, unit: 'grams' }
+  return squeeze(words.slice(0, bare.start))
 }
 
 /** A name with a number that has no unit, or a name alone that the catalogue knows. */

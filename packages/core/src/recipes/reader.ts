@@ -177,8 +177,7 @@ export class Reader {
   }
 
   private words(raw: string, row: number) {
-    const { recipe } = this
-    warmth(recipe, this.phase, this.inMethod, raw)
+    warmth(this.recipe, this.phase, this.inMethod, raw)
     const text = raw
       .replace(BULLET, '')
       .replace(NUMBERED, '')
@@ -196,64 +195,70 @@ export class Reader {
       this.push('note', row, raw)
       return
     }
-    if (TOTAL.test(text)) {
-      this.push('total', row, raw)
-      return
-    }
-    const batch = batchOf(text)
-    if (batch !== null && !this.match.isSure(text)) {
-      recipe.batchGrams ??= batch
-      this.push('batch', row, raw)
-      return
-    }
-    if (PH.test(text) && this.pH(text)) {
-      this.push('ph', row, raw)
-      return
-    }
-    const sized = this.started || recipe.title ? null : PRODUCT_OF_SIZE.exec(text)
-    if (sized && !this.match(sized[1]!).match) {
-      this.title(`${sized[1]!} (${sized[2]!} ${sized[3]!})`, row, raw)
-      return
-    }
-    const reversed = this.started || recipe.title ? null : SIZE_OF_PRODUCT.exec(text)
-    if (reversed && !this.match.isSure(text)) {
-      const [, before, unitBefore, what, name, after, unitAfter] = reversed
-      this.title(`${(what ?? name)!} (${(before ?? after)!} ${(unitBefore ?? unitAfter)!})`, row, raw)
-      return
-    }
-    const about = this.started || recipe.title ? null : PRODUCT_ABOUT.exec(text)
-    const known = about ? this.match(about[1]!).match : null
-    if (about && (!known || known.confidence === 'perhaps')) {
-      this.title(text, row, raw)
+    if (this.figures(text, row, raw)) return
+    const title = this.titleIn(text)
+    if (title !== null) {
+      this.title(title, row, raw)
       return
     }
     const instruction = VERB.test(text) && !(fillIn(text)?.amount.kind === 'fill' && /^add /i.test(text))
-    if (!instruction) {
-      const pieces = this.pieces(text)
-      if (pieces.length > 0) {
-        for (const piece of pieces) this.ingredient(piece, row, raw)
-        return
+    if (this.ingredients(text, instruction, row, raw)) return
+    const sentence =
+      instruction || text.split(/\s+/).length >= 5 || /[.!?]$/.test(text) || /https?:|www\./.test(text)
+    this.push(instruction || (sentence && amountsIn(text).length === 0) ? 'note' : 'unread', row, raw)
+  }
+
+  /** A total, the size of the batch, or the pH: whether the line was one of them. */
+  private figures(text: string, row: number, raw: string): boolean {
+    if (TOTAL.test(text)) {
+      this.push('total', row, raw)
+      return true
+    }
+    const batch = batchOf(text)
+    if (batch !== null && !this.match.isSure(text)) {
+      this.recipe.batchGrams ??= batch
+      this.push('batch', row, raw)
+      return true
+    }
+    if (!PH.test(text) || !this.pH(text)) return false
+    this.push('ph', row, raw)
+    return true
+  }
+
+  /** The title where a line tells one with a size or what it is about, before any ingredient; null elsewhere. */
+  private titleIn(text: string): string | null {
+    if (this.started || this.recipe.title) return null
+    const sized = PRODUCT_OF_SIZE.exec(text)
+    if (sized && !this.match(sized[1]!).match) return `${sized[1]!} (${sized[2]!} ${sized[3]!})`
+    const reversed = SIZE_OF_PRODUCT.exec(text)
+    if (reversed && !this.match.isSure(text)) {
+      const [, before, unitBefore, what, name, after, unitAfter] = reversed
+      return `${(what ?? name)!} (${(before ?? after)!} ${(unitBefore ?? unitAfter)!})`
+    }
+    const about = PRODUCT_ABOUT.exec(text)
+    const known = about ? this.match(about[1]!).match : null
+    return about && (!known || known.confidence === 'perhaps') ? text : null
+  }
+
+  /** Ingredients in a line, a title without an amount, or a name whose amount is asked: whether the line was one. */
+  private ingredients(text: string, instruction: boolean, row: number, raw: string): boolean {
+    const pieces = instruction ? [] : this.pieces(text)
+    for (const piece of pieces) this.ingredient(piece, row, raw)
+    if (pieces.length > 0) return true
+    if (!this.started && !this.recipe.title) {
+      const plain = !instruction && amountsIn(text).length === 0
+      if (plain || BATCH_INSIDE.test(text)) {
+        this.title(text, row, raw)
+        return true
       }
-    }
-    if (!this.started && !recipe.title && !instruction && amountsIn(text).length === 0) {
-      this.title(text, row, raw)
-      return
-    }
-    if (!this.started && !recipe.title && BATCH_INSIDE.test(text)) {
-      this.title(text, row, raw)
-      return
     }
     // A short name among the ingredients that may mean something: how much of it is asked.
     const named = this.started && !instruction && text.split(/\s+/).length <= 4 && !/[.!?:]$/.test(text)
     const guess = named ? this.match(text) : null
-    if (guess?.match) {
-      const blank = { amount: null, beside: null, strengthPercent: null, note: '', warnings: [] }
-      this.ingredient({ ...blank, name: text, ...guess }, row, raw)
-      return
-    }
-    const sentence =
-      instruction || text.split(/\s+/).length >= 5 || /[.!?]$/.test(text) || /https?:|www\./.test(text)
-    this.push(sentence && amountsIn(text).length === 0 ? 'note' : instruction ? 'note' : 'unread', row, raw)
+    if (!guess?.match) return false
+    const blank = { amount: null, beside: null, strengthPercent: null, note: '', warnings: [] }
+    this.ingredient({ ...blank, name: text, ...guess }, row, raw)
+    return true
   }
 
   private pH(text: string): boolean {

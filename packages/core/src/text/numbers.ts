@@ -164,6 +164,20 @@ export function parseNumber(input: string, limits: FieldLimits): TypedNumber {
   return read
 }
 
+/** What was typed for a volume in another unit, and what it is in millilitres; grams go by density, g/mL. */
+function millilitres(number: number, rule: UnitRule, { what, of }: FieldLimits): TypedNumber {
+  if (rule.unit === 'millilitres' && rule.name === 'mL') return { value: number }
+  const typed = `${sayNumber(number, 3)} ${rule.name}`
+  if (rule.unit === 'millilitres') {
+    const ml = number * rule.size
+    return { value: tidy(ml), said: `${typed} = ${sayNumber(ml, 2)}\u202fmL` }
+  }
+  const density = of?.density
+  if (density === undefined) return { error: `Type ${what} ${ASKS.mL}; how much ${typed} fill is not known.` }
+  const ml = (number * rule.size) / density
+  return { value: tidy(ml), said: `${typed} = ${sayNumber(ml, 2)}\u202fmL at ${sayNumber(density, 2)} g/mL` }
+}
+
 function reading(text: string, limits: FieldLimits): TypedNumber {
   const { unit, what } = limits
   const asks = { error: `Type ${what} ${unit ? ASKS[unit] : 'as a number'}.` }
@@ -179,25 +193,7 @@ function reading(text: string, limits: FieldLimits): TypedNumber {
   if (!rule || rule.unit === 'percent' || rule.unit === 'parts') return asks
   if (/^\d{1,3}(,\d{3})+$/.test(body.trim()))
     return { error: `“${body.trim()}” can be read in two ways. Type ${what} without the comma.` }
-  if (unit === 'mL') {
-    if (rule.unit === 'millilitres')
-      return rule.name === 'mL'
-        ? { value: number }
-        : {
-            value: tidy(number * rule.size),
-            said: `${sayNumber(number, 3)} ${rule.name} = ${sayNumber(number * rule.size, 2)}\u202fmL`,
-          }
-    const density = limits.of?.density
-    if (density === undefined)
-      return {
-        error: `Type ${what} ${ASKS.mL}; how much ${sayNumber(number, 3)} ${rule.name} fill is not known.`,
-      }
-    const ml = (number * rule.size) / density
-    return {
-      value: tidy(ml),
-      said: `${sayNumber(number, 3)} ${rule.name} = ${sayNumber(ml, 2)}\u202fmL at ${sayNumber(density, 2)} g/mL`,
-    }
-  }
+  if (unit === 'mL') return millilitres(number, rule, limits)
   if (rule.drop && limits.of?.solid) return { error: NO_DROPS }
   return rule.name === 'g' ? { value: number } : converted(number, rule, limits.of ?? {})
 }
