@@ -1,6 +1,8 @@
 import type { Symptom } from '../bench/looks.ts'
 import type { Property } from '../shapes/keeping.ts'
+import type { Trend } from '../stats/trend.ts'
 import { sayNumber } from '../text/format.ts'
+import type { Grade } from './data.ts'
 import { sayAge } from './due.ts'
 
 /** Words that several verdicts share. */
@@ -17,4 +19,18 @@ export const SYMPTOMS: Partial<Record<Property, Symptom>> = {
   grains: 'grainy',
   smell: 'smell',
   colour: 'colour',
+}
+
+/** What a series of one property tells, before it is told whose it is. */
+export interface Told {
+  grade: Grade
+  first: string
+  why: string
+  next: string
+  trend?: Trend | null
+  /** Limits that it must not meet. */
+  limits?: { low?: number; high?: number }
+  /** Age from which on the drift is judged. */
+  from?: number
+  symptom?: Symptom
 }

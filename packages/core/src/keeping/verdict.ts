@@ -1,18 +1,16 @@
 import type { Assessment } from '../assess/types.ts'
 import { rescue, type RescueCause } from '../bench/rescue.ts'
-import type { Symptom } from '../bench/looks.ts'
 import type { BatchState } from '../bench/types.ts'
-import { driftingOf } from '../dosing/effects.ts'
-import { bearsOf } from '../ph/skin.ts'
 import type { Property } from '../shapes/keeping.ts'
-import { trendOf, type Trend } from '../stats/trend.ts'
-import { formatRange, sayNumber } from '../text/format.ts'
+import type { Trend } from '../stats/trend.ts'
+import { sayNumber } from '../text/format.ts'
 import { GRADES, TELLS_APART, WATCH, type Grade } from './data.ts'
 import type { History } from './history.ts'
 import { bodyChange, lossPercentPerYear, platesAreaPerGram } from './measures.ts'
 import { patchSays } from './patch.ts'
 import { errorOf, seriesOf, type Series } from './series.ts'
-import { AGAIN, signed, since, SYMPTOMS, THROW } from './told.ts'
+import { AGAIN, since, SYMPTOMS, THROW, type Told } from './told.ts'
+import { phTold } from './verdict-ph.ts'
 
 /** What a series means: what is seen, why, and what to do; in proportion. */
 export interface Verdict {
@@ -39,166 +37,6 @@ export interface BatchVerdict {
 }
 
 const worse = (x: Grade, y: Grade): Grade => (GRADES.indexOf(x) >= GRADES.indexOf(y) ? x : y)
-
-type Told = Pick<Verdict, 'grade' | 'first' | 'why' | 'next'> & {
-  trend?: Trend | null
-  limits?: Verdict['limits']
-  from?: number
-  symptom?: Symptom
-}
-
-/** Where the pH must stay: what preserves it, and what its materials and skin bear. */
-function phLimits(a: Assessment) {
-  const { window } = a.preservation
-  const { shared } = a.ph
-  const bears = bearsOf(a.formula.product)
-  const low = Math.max(window?.min ?? bears.min, shared?.min ?? bears.min)
-  const high = Math.min(window?.max ?? bears.max, shared?.max ?? bears.max)
-  return { window, limits: low < high ? { low, high } : window ? { low: window.min, high: window.max } : {} }
-}
-
-/** Where preservation holds and skin or materials do not: beyond what skin bears, or where something works no more. */
-function uneasyAt(
-  a: Assessment,
-  ph: number,
-  error: number,
-): Pick<Told, 'grade' | 'first' | 'why' | 'next'> | null {
-  const bears = bearsOf(a.formula.product)
-  const past = (low: number, high: number) => Math.max(low - ph, ph - high) > error
-  if (past(bears.stopMin, bears.stopMax))
-    return { grade: 'discard', first: 'which burns.', why: 'No skin of this place bears it.', next: THROW }
-  if (past(bears.min, bears.max))
-    return {
-      grade: 'again',
-      first: `outside ${formatRange(bears)}, which is borne here.`,
-      why: 'It may sting.',
-      next: AGAIN,
-    }
-  const { shared } = a.ph
-  if (shared && past(shared.min, shared.max))
-    return {
-      grade: 'again',
-      first: `outside ${formatRange(shared)}, where its materials work or hold.`,
-      why: 'It keeps, and does less, or loses its body.',
-      next: AGAIN,
-    }
-  return null
-}
-
-/** Until so many days after filling a pH can still be set right. */
-const MENDED_UNTIL = 2
-
-function phTold(s: Series, a: Assessment): Told | null {
-  const last = s.reads.at(-1)
-  if (!last) return null
-  const { window, limits } = phLimits(a)
-  const drifts = driftingOf(a).map((d) => d.drift)
-  const rests = Math.max(0, ...drifts.map((d) => d.restsAfterDays ?? 0))
-  const settled = rests > 0 ? rests : 1
-  const zero = s.reads.find((r) => r.age >= settled * 0.9) ?? s.reads[0]!
-  const after = s.reads.filter((r) => r.age >= zero.age)
-  const tells = TELLS_APART * errorOf(s)
-  const moved = last.value - zero.value
-  const trend = trendOf(
-    after.map((r) => ({ day: r.age, value: r.value })),
-    limits,
-  )
-  const told = { trend, limits, from: zero.age, symptom: 'ph-later' as const }
-  const reads = `It reads pH ${sayNumber(last.value)}`
-  const outside = (value: number) => (window ? Math.max(window.min - value, value - window.max) : -1)
-  // what was outside for days has had no preservation, also where it came back
-  const left = s.reads.findLast((r) => r.age >= MENDED_UNTIL && outside(r.value) > tells / 2)
-  if (left)
-    return {
-      ...told,
-      grade: 'discard',
-      first: `It read pH ${sayNumber(left.value)}, outside ${formatRange(window!)}, where its preservation covers.`,
-      why: 'What is outside may grow unseen, from the day it left on.',
-      next: THROW,
-    }
-  if (outside(last.value) > tells / 2)
-    return {
-      ...told,
-      grade: 'again',
-      first: `${reads}, outside ${formatRange(window!)}, where its preservation covers.`,
-      why: 'It was filled only now: it can still be set right.',
-      next: 'Bring it back inside today and read it again tomorrow. Left so, it is thrown away.',
-    }
-  if (outside(last.value) > 0)
-    return {
-      ...told,
-      grade: 'again',
-      first: `${reads}, at the edge of ${formatRange(window!)}, where its preservation covers.`,
-      why: `The ${WATCH.ways[s.way!].label} cannot tell on which side.`,
-      next: AGAIN,
-    }
-  const uneasy = uneasyAt(a, last.value, tells / 2)
-  if (uneasy) return { ...told, ...uneasy, first: `${reads}, ${uneasy.first}` }
-  const drift = WATCH.properties.ph.drift!
-  const expected = drifts.find((d) => d.restsAfterDays === undefined && d.way === (moved > 0 ? 'up' : 'down'))
-  if (Math.abs(moved) > drift.again && !expected)
-    return {
-      ...told,
-      grade: 'discard',
-      first: `The pH moved by ${signed(moved, 2)} ${since(zero.age)}.`,
-      why: 'Nothing in the formula moves it so far: something else is at work.',
-      next: THROW,
-    }
-  const real = Math.abs(moved) > tells
-  const early = earlyMove(s, zero.age, drifts)
-  if (!real || Math.abs(moved) <= drift.fine) {
-    const crosses = trend.p !== null && trend.p < 0.05 && real ? trend.crossesOnDay : null
-    return {
-      ...told,
-      grade: crosses !== null && crosses < PLANNED_DAYS ? 'again' : 'fine',
-      first:
-        early ||
-        (s.reads.length < 2
-          ? `${reads}, inside its windows.`
-          : real
-            ? `The pH moved by ${signed(moved, 2)}, inside its windows.`
-            : `The pH holds: it moved less than the ${WATCH.ways[s.way!].label} can tell (${sayNumber(tells)}).`),
-      why: crossing(trend, real),
-      next: '',
-    }
-  }
-  return {
-    ...told,
-    grade: 'again',
-    first: `The pH ${moved > 0 ? 'rose' : 'fell'} by ${sayNumber(Math.abs(moved))} ${since(zero.age)}, more than the ${WATCH.ways[s.way!].label}’s error.`,
-    why: [expected?.says ?? '', crossing(trend, real)].filter(Boolean).join(' '),
-    next: AGAIN,
-  }
-}
-/** A product is planned for so many days at most when its drift is judged. */
-const PLANNED_DAYS = 183
-
-/** A lactone or the like: what happened before it came to rest. */
-function earlyMove(
-  s: Series,
-  restAge: number,
-  drifts: readonly { says: string; way?: 'up' | 'down' | undefined; restsAfterDays?: number | undefined }[],
-): string {
-  const first = s.reads[0]!
-  const rest = s.reads.find((r) => r.age >= restAge)
-  const kind = drifts.find((d) => d.restsAfterDays !== undefined)
-  if (!rest || !kind || first.age >= restAge) return ''
-  const moved = rest.value - first.value
-  if (
-    Math.abs(moved) <= TELLS_APART * errorOf(s) ||
-    (kind.way !== undefined && moved > 0 !== (kind.way === 'up'))
-  )
-    return ''
-  return `The pH ${moved > 0 ? 'rose' : 'fell'} by ${sayNumber(Math.abs(moved))} in the first days, as forecast, and has rested since.`
-}
-
-/** When the drift would meet a limit, in words; empty where nothing is to be said. */
-function crossing(trend: Trend, real: boolean): string {
-  if (trend.crossesOnDay === null) return ''
-  if (!real) return trend.n < 4 ? '' : 'It has not been watched long enough to tell how long that stays so.'
-  const day = Math.floor(trend.crossesOnDay)
-  return `At this pace its 95 % limit meets the edge on day ${day}: until then at most.`
-}
 
 function massTold(s: Series, grams: number | undefined): Told | null {
   const [first, last] = [s.reads[0], s.reads.at(-1)]

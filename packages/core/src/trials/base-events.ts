@@ -32,22 +32,13 @@ function lineLike(
 
 type Stepped = Happening & { step: string | null }
 
-/**
- * What a jar's batch begins with when its base was made: each shared line as weighed, in the step that asks for it, by
- * what really went into the base; steps that the base did already are over. What the base has and the jar's formula has
- * not is told and not counted; a material whose facts were put right since is still that material. `made` is the batch of the base.
- */
-export function eventsOfBase(
-  plan: BenchPlan,
-  made: BatchState,
-  shared: SharedBase,
-  at: string,
-): BenchEvent[] {
+/** What of each line a jar gets with its share of the base, grams; what its own formula does not have is told. */
+function sharesOf(plan: BenchPlan, made: BatchState, shared: SharedBase) {
   const grams = actualGrams(made, linesIn(made, true))
+  const resolution = plan.a.amounts.resolutionGrams
   const left = new Map<number, number>()
   const foreign: string[] = []
   let each = 0
-  const resolution = plan.a.amounts.resolutionGrams
   for (const part of shared.parts) {
     const inPart = made.plan.a.lines.flatMap((l, i) => (part.phases.includes(l.phase) ? [i] : []))
     const total = inPart.reduce((s, i) => s + grams[i]!, 0)
@@ -62,6 +53,22 @@ export function eventsOfBase(
       else if (share > resolution / 2) foreign.push(`${formatGrams(share, resolution)} ${l.weighedAs}`)
     }
   }
+  return { left, foreign, each }
+}
+
+/**
+ * What a jar's batch begins with when its base was made: each shared line as weighed, in the step that asks for it, by
+ * what really went into the base; steps that the base did already are over. What the base has and the jar's formula has
+ * not is told and not counted; a material whose facts were put right since is still that material. `made` is the batch of the base.
+ */
+export function eventsOfBase(
+  plan: BenchPlan,
+  made: BatchState,
+  shared: SharedBase,
+  at: string,
+): BenchEvent[] {
+  const { left, foreign, each } = sharesOf(plan, made, shared)
+  const resolution = plan.a.amounts.resolutionGrams
   if (left.size === 0 && foreign.length === 0) return []
   const inBase = new Set(left.keys())
   const events: BenchEvent[] = []

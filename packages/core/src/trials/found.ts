@@ -29,49 +29,59 @@ const roomOf = (way: Measured['way']) => 2 * READING_SD[way ?? 'strip']
 
 /** Forecast against what was found of one sample, where both are there or something was found. */
 export function forecastAndFound(f: Forecast | null, measured: readonly Measured[]): ForecastAndFound[] {
-  const rows: ForecastAndFound[] = []
   const last = (what: Measured['what']) => measured.findLast((m) => m.what === what)
-  const read = last('ph')
+  return [...phRow(f, last('ph')), ...bodyRow(f, last('body')?.choice), ...frostRow(f, last('frost')?.choice)]
+}
+
+const missed = (low: boolean) => (low ? 'Omblet was low' : 'Omblet was high')
+
+function phRow(f: Forecast | null, read: Measured | undefined): ForecastAndFound[] {
   const ph = read?.value
-  if (ph !== undefined) {
-    const e = f?.ph ?? null
-    const room = roomOf(read?.way)
-    const fits = e ? ph >= e.low - room && ph <= e.high + room : null
-    rows.push({
+  if (ph === undefined) return []
+  const e = f?.ph ?? null
+  const room = roomOf(read?.way)
+  const fits = e ? ph >= e.low - room && ph <= e.high + room : null
+  return [
+    {
       what: 'pH',
       expected: e ? `${formatNumber(e.low, 1)} to ${formatNumber(e.high, 1)}` : 'not told',
       found: `${formatNumber(ph, 2)}${read?.way ? ` (${METHOD_WORDS[read.way]})` : ''}`,
       fits,
-      says: fits === false ? (ph > e!.high ? 'Omblet was low' : 'Omblet was high') : '',
-    })
-  }
-  const body = last('body')?.choice
-  if (body !== undefined) {
-    const e = f?.body ?? null
-    const at = (b: string) => (BODIES as readonly string[]).indexOf(b)
-    const fits = e ? at(body) >= at(e.low) && at(body) <= at(e.high) : null
-    rows.push({
+      says: fits === false ? missed(ph > e!.high) : '',
+    },
+  ]
+}
+
+function bodyRow(f: Forecast | null, body: string | undefined): ForecastAndFound[] {
+  if (body === undefined) return []
+  const e = f?.body ?? null
+  const at = (b: string) => (BODIES as readonly string[]).indexOf(b)
+  const fits = e ? at(body) >= at(e.low) && at(body) <= at(e.high) : null
+  return [
+    {
       what: 'Body',
       expected: e ? (e.low === e.high ? e.likely : `${e.low} to ${e.high}`) : 'not told',
       found: body,
       fits,
-      says: fits === false ? (at(body) > at(e!.high) ? 'Omblet was low' : 'Omblet was high') : '',
-    })
-  }
-  const frost = last('frost')?.choice
-  if (frost !== undefined) {
-    const e = f?.frost ?? null
-    const split = frost === 'split'
-    const fits = !e ? null : e.verdict === 'doubtful' ? true : (e.verdict === 'splits') === split
-    rows.push({
+      says: fits === false ? missed(at(body) > at(e!.high)) : '',
+    },
+  ]
+}
+
+function frostRow(f: Forecast | null, frost: string | undefined): ForecastAndFound[] {
+  if (frost === undefined) return []
+  const e = f?.frost ?? null
+  const split = frost === 'split'
+  const fits = !e ? null : e.verdict === 'doubtful' ? true : (e.verdict === 'splits') === split
+  return [
+    {
       what: 'Frost',
       expected: e ? FROST[e.verdict] : 'not told',
       found: FROST_FOUND.find((x) => x.id === frost)?.words ?? frost,
       fits,
       says: fits === false ? (split ? 'Omblet was too trusting' : 'Omblet was too careful') : '',
-    })
-  }
-  return rows
+    },
+  ]
 }
 
 /** The same in one line: “Body: expected lotion, found cream”. */

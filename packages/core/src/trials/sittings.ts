@@ -196,77 +196,91 @@ export function withAnswer(
   const sitting = sittingsOf(trial).find((s) => s.person === person && s.round === round)
   const step = sitting && judgeSteps(trial, sitting).find((s) => s.key === key)
   if (!sitting || !step || trial.plan.endedAt) return null
-  const sampleOf = (code: string) => sitting.served.find((s) => s.code === code)?.sample
-  const put = (scores: { sample: string; value: number }[], attribute: string): PlannedTrial => ({
-    ...trial,
-    scores: [
-      ...trial.scores.filter(
-        (s) =>
-          !(
-            s.by === person &&
-            s.round === round &&
-            s.attribute === attribute &&
-            scores.some((x) => x.sample === s.sample)
-          ),
-      ),
-      ...scores.map((s) => ({ by: person, round, attribute, ...s })),
-    ],
-  })
+  const asked = { trial, sitting, person, round, key }
   switch (step.kind) {
-    case 'score': {
-      const [low, high] = scaleOf(step.attribute)
-      if (!('value' in answer) || !(answer.value >= low && answer.value <= high)) return null
-      return put([{ sample: sampleOf(step.code)!, value: answer.value }], step.attribute.id)
-    }
-    case 'rank': {
-      if (!('order' in answer)) return null
-      const samples = answer.order.map(sampleOf)
-      if (
-        samples.length !== sitting.served.length ||
-        new Set(samples).size < samples.length ||
-        samples.includes(undefined)
-      )
-        return null
-      return put(
-        samples.map((sample, i) => ({ sample: sample!, value: i + 1 })),
-        step.attribute.id,
-      )
-    }
-    case 'triangle': {
-      const trio = sitting.trios[Number(key.split(' ')[1])]!
-      if (!('chosen' in answer) || !trio.codes.includes(answer.chosen)) return null
-      const right = trio.codes.indexOf(answer.chosen) === trio.odd
-      const others = trial.triangles.filter(
-        (t) => !(t.by === person && t.round === round && t.a === trio.a && t.b === trio.b),
-      )
-      return { ...trial, triangles: [...others, { by: person, round, right, a: trio.a, b: trio.b }] }
-    }
-    case 'pair': {
-      const duo = sitting.duos[Number(key.split(' ')[1])]!
-      if (!('chosen' in answer) || !duo.codes.includes(answer.chosen)) return null
-      const at = duo.codes.indexOf(answer.chosen)
-      const others = trial.pairs.filter(
-        (p) =>
-          !(
-            p.by === person &&
-            p.round === round &&
-            about(p.attribute) === about(duo.attribute) &&
-            duo.samples.includes(p.chosen) &&
-            duo.samples.includes(p.over)
-          ),
-      )
-      const given = {
-        by: person,
-        round,
-        chosen: duo.samples[at]!,
-        over: duo.samples[1 - at]!,
-        ...(duo.attribute === undefined ? {} : { attribute: duo.attribute }),
-      }
-      return { ...trial, pairs: [...others, given] }
-    }
+    case 'score':
+      return withScore(asked, step, answer)
+    case 'rank':
+      return withOrder(asked, step, answer)
+    case 'triangle':
+      return withTriangle(asked, answer)
+    case 'pair':
+      return withPair(asked, answer)
     default:
       return null
   }
+}
+
+/** A question of a sitting, by whom and in which round. */
+interface Asked {
+  trial: PlannedTrial
+  sitting: Sitting
+  person: string
+  round: number
+  key: string
+}
+type StepOf<K extends JudgeStep['kind']> = Extract<JudgeStep, { kind: K }>
+
+const sampleOf = ({ sitting }: Asked, code: string) => sitting.served.find((s) => s.code === code)?.sample
+
+/** The trial with scores of an attribute, in the place of those of the same samples. */
+function withScores(
+  { trial, person, round }: Asked,
+  scores: readonly { sample: string; value: number }[],
+  attribute: string,
+): PlannedTrial {
+  const replaced = (s: PlannedTrial['scores'][number]) =>
+    s.by === person &&
+    s.round === round &&
+    s.attribute === attribute &&
+    scores.some((x) => x.sample === s.sample)
+  const others = trial.scores.filter((s) => !replaced(s))
+  return { ...trial, scores: [...others, ...scores.map((s) => ({ by: person, round, attribute, ...s }))] }
+}
+
+function withScore(asked: Asked, step: StepOf<'score'>, answer: JudgeAnswer): PlannedTrial | null {
+  const [low, high] = scaleOf(step.attribute)
+  if (!('value' in answer) || !(answer.value >= low && answer.value <= high)) return null
+  return withScores(asked, [{ sample: sampleOf(asked, step.code)!, value: answer.value }], step.attribute.id)
+}
+
+function withOrder(asked: Asked, step: StepOf<'rank'>, answer: JudgeAnswer): PlannedTrial | null {
+  if (!('order' in answer)) return null
+  const samples = answer.order.map((code) => sampleOf(asked, code))
+  const whole = samples.length === asked.sitting.served.length && new Set(samples).size === samples.length
+  if (!whole || samples.includes(undefined)) return null
+  const places = samples.map((sample, i) => ({ sample: sample!, value: i + 1 }))
+  return withScores(asked, places, step.attribute.id)
+}
+
+function withTriangle({ trial, sitting, person, round, key }: Asked, answer: JudgeAnswer) {
+  const trio = sitting.trios[Number(key.split(' ')[1])]!
+  if (!('chosen' in answer) || !trio.codes.includes(answer.chosen)) return null
+  const right = trio.codes.indexOf(answer.chosen) === trio.odd
+  const others = trial.triangles.filter(
+    (t) => !(t.by === person && t.round === round && t.a === trio.a && t.b === trio.b),
+  )
+  return { ...trial, triangles: [...others, { by: person, round, right, a: trio.a, b: trio.b }] }
+}
+
+function withPair({ trial, sitting, person, round, key }: Asked, answer: JudgeAnswer) {
+  const duo = sitting.duos[Number(key.split(' ')[1])]!
+  if (!('chosen' in answer) || !duo.codes.includes(answer.chosen)) return null
+  const at = duo.codes.indexOf(answer.chosen)
+  const replaced = (p: PlannedTrial['pairs'][number]) =>
+    p.by === person &&
+    p.round === round &&
+    about(p.attribute) === about(duo.attribute) &&
+    duo.samples.includes(p.chosen) &&
+    duo.samples.includes(p.over)
+  const given = {
+    by: person,
+    round,
+    chosen: duo.samples[at]!,
+    over: duo.samples[1 - at]!,
+    ...(duo.attribute === undefined ? {} : { attribute: duo.attribute }),
+  }
+  return { ...trial, pairs: [...trial.pairs.filter((p) => !replaced(p)), given] }
 }
 
 /** How far a sitting is: questions answered, of how many. */

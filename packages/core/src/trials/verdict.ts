@@ -146,85 +146,102 @@ function readingOf(trial: Trial, attribute: TrialAttribute, result: AttributeRes
       meanRank: rows.length > 0 ? result.rankSums[s.id]! / rows.length : null,
     }
   })
-  const told = sentence(trial, attribute, result, samples, rows, dots)
+  const told = sentence({ trial, attribute, result, samples, rows }, dots)
   return { attribute, scale, people: rows.length, dots, ...told }
 }
 
-function sentence(
-  trial: Trial,
-  attribute: TrialAttribute,
-  result: AttributeResult,
-  samples: readonly TrialSample[],
-  rows: number[][],
-  dots: readonly Dot[],
-): Pick<Reading, 'says' | 'test' | 'tells'> {
-  const n = rows.length
-  const k = samples.length
-  const silent = (says: string) => ({ says, test: '', tells: false })
-  if (dots.length < 2) return silent(dots.length === 0 ? 'Nobody scored it.' : 'Only one sample was scored.')
-  if (n === 0) return silent('Nobody scored all samples: no test.')
-  const name = (id: string) => called(trial.samples, id)
-  const agree = (more: number, less: number) => rows.filter((r) => r[more]! > r[less]! + 1e-9).length
+type Conclusion = Pick<Reading, 'says' | 'test' | 'tells'>
+const silent = (says: string): Conclusion => ({ says, test: '', tells: false })
+
+/** What sentences of one attribute are made from. */
+interface Judged {
+  trial: Trial
+  attribute: TrialAttribute
+  result: AttributeResult
+  samples: readonly TrialSample[]
+  /** Means of a person, a column a sample. */
+  rows: number[][]
+}
+/** A difference of two samples: which is more, by how much, and how many people agree. */
+interface Effect {
+  more: string
+  less: string
+  size: number
+  agree: number
+}
+
+function effectOf({ result, samples, rows }: Judged, x: string, y: string): Effect {
+  const [more, less] = result.means[x]! >= result.means[y]! ? [x, y] : [y, x]
+  const size = result.means[more]! - result.means[less]!
   const place = (id: string) => samples.findIndex((s) => s.id === id)
-  const effect = (x: string, y: string) => {
-    const [more, less] = result.means[x]! >= result.means[y]! ? [x, y] : [y, x]
-    const size = result.means[more]! - result.means[less]!
-    return { more, less, size, agree: agree(place(more), place(less)) }
-  }
-  const furthest = widest(samples, result)
-  if (n === 1) {
-    const { more, less, size } = effect(furthest[0], furthest[1])
-    return silent(
-      size < 1e-9
-        ? 'One person, all alike.'
-        : `${upper(name(more))} ${leans(attribute, true)} than ${name(less)} (by ${sayEffect(attribute, size)}) for one person: no test follows from one.`,
-    )
-  }
-  if (k === 2) {
-    // two samples: the exact test of pairs, since Friedman's is too sure of few people
-    const { more, less, size, agree: times } = effect(samples[0]!.id, samples[1]!.id)
-    const differ = result.differ.length > 0
-    const p = result.friedman?.p ?? 1
-    const test = result.friedman ? `pairs, p ${sayP(p)} exactly` : ''
-    const says = `${upper(name(more))} ${leans(attribute, true)} than ${name(less)} (by ${sayEffect(attribute, size)}; ${times} of ${people(n)})`
-    return differ
-      ? { says: `${says}.`, test, tells: true }
-      : { says: size < 1e-9 ? 'Both alike.' : `${says}: too few to tell.`, test, tells: false }
-  }
+  const [high, low] = [place(more), place(less)]
+  return { more, less, size, agree: rows.filter((r) => r[high]! > r[low]! + 1e-9).length }
+}
+/** “C spreads more than A”; `up` is false where the first is the lesser one. */
+const compared = ({ trial, attribute }: Judged, first: string, second: string, up = true) =>
+  `${upper(called(trial.samples, first))} ${leans(attribute, up)} than ${called(trial.samples, second)}`
+
+function sentence(j: Judged, dots: readonly Dot[]): Conclusion {
+  const { samples, rows, result } = j
+  if (dots.length < 2) return silent(dots.length === 0 ? 'Nobody scored it.' : 'Only one sample was scored.')
+  if (rows.length === 0) return silent('Nobody scored all samples: no test.')
+  if (rows.length === 1) return ofOnePerson(j)
+  if (samples.length === 2) return ofTwo(j)
   const exact = friedmanExact(rows)
-  const { friedman } = result
-  const test = friedman
-    ? `Friedman ${sayNumber(friedman.q, 1)}, p ${exact === null ? `${sayP(friedman.p)} by chi-squared` : `${sayP(exact)} exactly`}`
+  const p = exact ?? result.friedman?.p ?? 1
+  const test = result.friedman
+    ? `Friedman ${sayNumber(result.friedman.q, 1)}, p ${exact === null ? `${sayP(result.friedman.p)} by chi-squared` : `${sayP(exact)} exactly`}`
     : ''
-  if (result.differ.length > 0) {
-    const found = result.differ.map(([x, y]) => effect(x, y)).sort((x, y) => y.size - x.size)
-    const words = found.map((d) => {
-      const [first, second, up] = samples.find((s) => s.id === d.more)?.reference
-        ? [d.less, d.more, false]
-        : [d.more, d.less, true]
-      return `${upper(name(first))} ${leans(attribute, up)} than ${name(second)} (by ${sayEffect(attribute, d.size)}; ${d.agree} of ${people(n)})`
-    })
-    // against the reference two may stand apart where over all of them chance is not ruled out
-    if ((exact ?? friedman?.p ?? 1) > LEVEL)
-      return {
-        says: `${words.join('. ')}: a hint, since over all samples chance is not ruled out.`,
-        test,
-        tells: false,
-      }
-    return { says: `${words.join('. ')}.`, test, tells: true }
-  }
-  const { more, less, size } = effect(furthest[0], furthest[1])
-  const apart = Math.abs(result.rankSums[more]! - result.rankSums[less]!) / n
-  const needed = neededPeople(
-    apart,
-    k,
-    samples.some((s) => s.reference),
+  return result.differ.length > 0 ? ofDiffering(j, p, test) : ofAlike(j, p, test)
+}
+
+function ofOnePerson(j: Judged): Conclusion {
+  const { more, less, size } = effectOf(j, ...widest(j.samples, j.result))
+  if (size < 1e-9) return silent('One person, all alike.')
+  return silent(
+    `${compared(j, more, less)} (by ${sayEffect(j.attribute, size)}) for one person: no test follows from one.`,
   )
+}
+
+/** Two samples: the exact test of pairs, since Friedman's is too sure of few people. */
+function ofTwo(j: Judged): Conclusion {
+  const { result, samples, rows } = j
+  const { more, less, size, agree } = effectOf(j, samples[0]!.id, samples[1]!.id)
+  const test = result.friedman ? `pairs, p ${sayP(result.friedman.p)} exactly` : ''
+  const says = `${compared(j, more, less)} (by ${sayEffect(j.attribute, size)}; ${agree} of ${people(rows.length)})`
+  if (result.differ.length > 0) return { says: `${says}.`, test, tells: true }
+  return { says: size < 1e-9 ? 'Both alike.' : `${says}: too few to tell.`, test, tells: false }
+}
+
+function ofDiffering(j: Judged, p: number, test: string): Conclusion {
+  const found = j.result.differ.map(([x, y]) => effectOf(j, x, y)).sort((x, y) => y.size - x.size)
+  const words = found.map((d) => {
+    const isReference = j.samples.find((s) => s.id === d.more)?.reference
+    const told = isReference ? compared(j, d.less, d.more, false) : compared(j, d.more, d.less)
+    return `${told} (by ${sayEffect(j.attribute, d.size)}; ${d.agree} of ${people(j.rows.length)})`
+  })
+  // against the reference two may stand apart where over all of them chance is not ruled out
+  if (p <= LEVEL) return { says: `${words.join('. ')}.`, test, tells: true }
+  return {
+    says: `${words.join('. ')}: a hint, since over all samples chance is not ruled out.`,
+    test,
+    tells: false,
+  }
+}
+
+function ofAlike(j: Judged, p: number, test: string): Conclusion {
+  const { trial, attribute, result, samples, rows } = j
+  const n = rows.length
+  const { more, less, size } = effectOf(j, ...widest(samples, result))
+  const apart = Math.abs(result.rankSums[more]! - result.rankSums[less]!) / n
+  const hasReference = samples.some((s) => s.reference)
+  const needed = neededPeople(apart, samples.length, hasReference)
   const extra = needed === null ? Infinity : needed - n
   const [low, high] = scaleOf(attribute)
   const slight = attribute.ask !== 'rank' && size < SLIGHT * (high - low)
-  const whole = (exact ?? friedman?.p ?? 1) <= LEVEL
+  const whole = p <= LEVEL
   if ((slight || extra > MANY) && !whole) return { says: 'Too alike to tell.', test, tells: false }
+  const name = (id: string) => called(trial.samples, id)
   return {
     says: `${whole ? 'They are not all alike; yet between' : 'Between'} ${name(more)} and ${name(less)} (${sayEffect(attribute, size)} apart) ${people(n)} cannot tell${extra > 0 ? `: if it stays so, ${extra} more would` : ''}.`,
     test,

@@ -1,0 +1,193 @@
+import type { Assessment } from '../assess/types.ts'
+import { driftingOf } from '../dosing/effects.ts'
+import { bearsOf } from '../ph/skin.ts'
+import { trendOf, type Trend } from '../stats/trend.ts'
+import { formatRange, sayNumber } from '../text/format.ts'
+import { TELLS_APART, WATCH } from './data.ts'
+import { errorOf, type Read, type Series } from './series.ts'
+import { AGAIN, signed, since, THROW, type Told } from './told.ts'
+
+/** Where the pH must stay: what preserves it, and what its materials and skin bear. */
+function phLimits(a: Assessment) {
+  const { window } = a.preservation
+  const { shared } = a.ph
+  const bears = bearsOf(a.formula.product)
+  const low = Math.max(window?.min ?? bears.min, shared?.min ?? bears.min)
+  const high = Math.min(window?.max ?? bears.max, shared?.max ?? bears.max)
+  return { window, limits: low < high ? { low, high } : window ? { low: window.min, high: window.max } : {} }
+}
+
+/** Where preservation holds and skin or materials do not: beyond what skin bears, or where something works no more. */
+function uneasyAt(
+  a: Assessment,
+  ph: number,
+  error: number,
+): Pick<Told, 'grade' | 'first' | 'why' | 'next'> | null {
+  const bears = bearsOf(a.formula.product)
+  const past = (low: number, high: number) => Math.max(low - ph, ph - high) > error
+  if (past(bears.stopMin, bears.stopMax))
+    return { grade: 'discard', first: 'which burns.', why: 'No skin of this place bears it.', next: THROW }
+  if (past(bears.min, bears.max))
+    return {
+      grade: 'again',
+      first: `outside ${formatRange(bears)}, which is borne here.`,
+      why: 'It may sting.',
+      next: AGAIN,
+    }
+  const { shared } = a.ph
+  if (shared && past(shared.min, shared.max))
+    return {
+      grade: 'again',
+      first: `outside ${formatRange(shared)}, where its materials work or hold.`,
+      why: 'It keeps, and does less, or loses its body.',
+      next: AGAIN,
+    }
+  return null
+}
+
+/** Until so many days after filling a pH can still be set right. */
+const MENDED_UNTIL = 2
+
+/** A series of pH with what it is judged by. */
+interface PhSeries extends ReturnType<typeof phLimits> {
+  series: Series
+  last: Read
+  /** Where the drift begins: what settles in the first days is left out. */
+  zero: Read
+  moved: number
+  /** So small a difference the way of measuring cannot tell. */
+  tells: number
+  drifts: ReturnType<typeof driftingOf>[number]['drift'][]
+  trend: Trend
+}
+
+export function phTold(s: Series, a: Assessment): Told | null {
+  const last = s.reads.at(-1)
+  if (!last) return null
+  const { window, limits } = phLimits(a)
+  const drifts = driftingOf(a).map((d) => d.drift)
+  const rests = Math.max(0, ...drifts.map((d) => d.restsAfterDays ?? 0))
+  const settled = rests > 0 ? rests : 1
+  const zero = s.reads.find((r) => r.age >= settled * 0.9) ?? s.reads[0]!
+  const after = s.reads.filter((r) => r.age >= zero.age)
+  const tells = TELLS_APART * errorOf(s)
+  const trend = trendOf(
+    after.map((r) => ({ day: r.age, value: r.value })),
+    limits,
+  )
+  const judged = {
+    series: s,
+    last,
+    zero,
+    moved: last.value - zero.value,
+    tells,
+    drifts,
+    trend,
+    window,
+    limits,
+  }
+  const told = { trend, limits, from: zero.age, symptom: 'ph-later' as const }
+  const uneasy = uneasyAt(a, last.value, tells / 2)
+  const verdict =
+    unpreserved(judged) ??
+    (uneasy ? { ...uneasy, first: `${readsWords(last)}, ${uneasy.first}` } : driftTold(judged))
+  return { ...told, ...verdict }
+}
+
+type Judgement = Pick<Told, 'grade' | 'first' | 'why' | 'next'>
+const readsWords = (last: Read) => `It reads pH ${sayNumber(last.value)}`
+
+/** Outside of what its preservation covers, now or for days; null where it is inside. */
+function unpreserved({ series, last, tells, window }: PhSeries): Judgement | null {
+  if (!window) return null
+  const outside = (value: number) => Math.max(window.min - value, value - window.max)
+  // what was outside for days has had no preservation, also where it came back
+  const left = series.reads.findLast((r) => r.age >= MENDED_UNTIL && outside(r.value) > tells / 2)
+  if (left)
+    return {
+      grade: 'discard',
+      first: `It read pH ${sayNumber(left.value)}, outside ${formatRange(window)}, where its preservation covers.`,
+      why: 'What is outside may grow unseen, from the day it left on.',
+      next: THROW,
+    }
+  if (outside(last.value) > tells / 2)
+    return {
+      grade: 'again',
+      first: `${readsWords(last)}, outside ${formatRange(window)}, where its preservation covers.`,
+      why: 'It was filled only now: it can still be set right.',
+      next: 'Bring it back inside today and read it again tomorrow. Left so, it is thrown away.',
+    }
+  if (outside(last.value) <= 0) return null
+  return {
+    grade: 'again',
+    first: `${readsWords(last)}, at the edge of ${formatRange(window)}, where its preservation covers.`,
+    why: `The ${WATCH.ways[series.way!].label} cannot tell on which side.`,
+    next: AGAIN,
+  }
+}
+
+/** How far the pH moved since it settled, against what the formula lets expect. */
+function driftTold(j: PhSeries): Judgement {
+  const { series, zero, moved, tells, drifts, trend } = j
+  const drift = WATCH.properties.ph.drift!
+  const expected = drifts.find((d) => d.restsAfterDays === undefined && d.way === (moved > 0 ? 'up' : 'down'))
+  if (Math.abs(moved) > drift.again && !expected)
+    return {
+      grade: 'discard',
+      first: `The pH moved by ${signed(moved, 2)} ${since(zero.age)}.`,
+      why: 'Nothing in the formula moves it so far: something else is at work.',
+      next: THROW,
+    }
+  const real = Math.abs(moved) > tells
+  if (!real || Math.abs(moved) <= drift.fine) return steady(j, real)
+  return {
+    grade: 'again',
+    first: `The pH ${moved > 0 ? 'rose' : 'fell'} by ${sayNumber(Math.abs(moved))} ${since(zero.age)}, more than the ${WATCH.ways[series.way!].label}’s error.`,
+    why: [expected?.says ?? '', crossing(trend, real)].filter(Boolean).join(' '),
+    next: AGAIN,
+  }
+}
+
+function steady({ series, last, zero, moved, tells, drifts, trend }: PhSeries, real: boolean): Judgement {
+  const crosses = trend.p !== null && trend.p < 0.05 && real ? trend.crossesOnDay : null
+  const few = series.reads.length < 2
+  const held = `The pH holds: it moved less than the ${WATCH.ways[series.way!].label} can tell (${sayNumber(tells)}).`
+  const inside = few
+    ? `${readsWords(last)}, inside its windows.`
+    : `The pH moved by ${signed(moved, 2)}, inside its windows.`
+  return {
+    grade: crosses !== null && crosses < PLANNED_DAYS ? 'again' : 'fine',
+    first: earlyMove(series, zero.age, drifts) || (few || real ? inside : held),
+    why: crossing(trend, real),
+    next: '',
+  }
+}
+/** A product is planned for so many days at most when its drift is judged. */
+const PLANNED_DAYS = 183
+
+/** A lactone or the like: what happened before it came to rest. */
+function earlyMove(
+  s: Series,
+  restAge: number,
+  drifts: readonly { says: string; way?: 'up' | 'down' | undefined; restsAfterDays?: number | undefined }[],
+): string {
+  const first = s.reads[0]!
+  const rest = s.reads.find((r) => r.age >= restAge)
+  const kind = drifts.find((d) => d.restsAfterDays !== undefined)
+  if (!rest || !kind || first.age >= restAge) return ''
+  const moved = rest.value - first.value
+  if (
+    Math.abs(moved) <= TELLS_APART * errorOf(s) ||
+    (kind.way !== undefined && moved > 0 !== (kind.way === 'up'))
+  )
+    return ''
+  return `The pH ${moved > 0 ? 'rose' : 'fell'} by ${sayNumber(Math.abs(moved))} in the first days, as forecast, and has rested since.`
+}
+
+/** When the drift would meet a limit, in words; empty where nothing is to be said. */
+function crossing(trend: Trend, real: boolean): string {
+  if (trend.crossesOnDay === null) return ''
+  if (!real) return trend.n < 4 ? '' : 'It has not been watched long enough to tell how long that stays so.'
+  const day = Math.floor(trend.crossesOnDay)
+  return `At this pace its 95 % limit meets the edge on day ${day}: until then at most.`
+}
