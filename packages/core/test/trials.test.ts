@@ -6,7 +6,8 @@ import { forecastOf, forecastWords } from '../src/derived/forecast.ts'
 import { FEEL, attributesFor, usualAttributes } from '../src/trials/data.ts'
 import { asVersionOf, losersOf } from '../src/trials/lesson.ts'
 import { forecastAndFound, foundInBatch } from '../src/trials/found.ts'
-import { balancedOrders, codes, drawOf, williams } from '../src/trials/order.ts'
+import { randomOf } from '../src/stats/random.ts'
+import { balancedOrders, codes, williams } from '../src/trials/order.ts'
 import { ended, planTrial, scoreRows, trialFault, trialWarnings, withFound } from '../src/trials/plan.ts'
 import {
   isAnswered,
@@ -46,16 +47,16 @@ describe('the order of a trial', () => {
     expect(letters(3).sort()).toEqual(['ABC', 'ACB', 'BAC', 'BCA', 'CAB', 'CBA'])
   })
   it('gives whole squares to as many people as there are, the same for the same seed', () => {
-    const rows = balancedOrders(4, 8, drawOf(3))
+    const rows = balancedOrders(4, 8, randomOf(3))
     for (let place = 0; place < 4; place++)
       for (let s = 0; s < 4; s++) expect(rows.filter((r) => r[place] === s)).toHaveLength(2)
-    expect(balancedOrders(4, 8, drawOf(3))).toEqual(rows)
-    expect(balancedOrders(4, 8, drawOf(4))).not.toEqual(rows)
+    expect(balancedOrders(4, 8, randomOf(3))).toEqual(rows)
+    expect(balancedOrders(4, 8, randomOf(4))).not.toEqual(rows)
   })
   it('gives codes of three digits that say nothing, none twice', () => {
     fc.assert(
       fc.property(fc.integer(), fc.integer({ min: 1, max: 800 }), (seed, n) => {
-        const list = codes(n, drawOf(seed))
+        const list = codes(n, randomOf(seed))
         expect(new Set(list).size).toBe(n)
         for (const c of list) expect(c).toMatch(/^(?!(\d)\1\1$)(?!123$)[1-9]\d\d$/)
       }),

@@ -4,6 +4,7 @@ import type { Catalogue } from '../materials/catalogue.ts'
 import { ROOM_C } from '../procedure/cooling.ts'
 import { phOfModel, toldModel } from '../dosing/model.ts'
 import { adjusterKey } from '../dosing/fit.ts'
+import { randomOf, type Random } from '../stats/random.ts'
 import type { InstrumentKind } from './instruments.ts'
 import { atResolution } from '../weighing/error.ts'
 
@@ -44,7 +45,7 @@ export class SimBench {
   private drift = 0
   private probe = 7
   private sensor: number
-  private state: number
+  private readonly random: Random
   /** Charge that no recipe tells, mol per kg of water. */
   private readonly hidden: number
   private readonly waterLine: number
@@ -62,7 +63,7 @@ export class SimBench {
       room: ROOM_C,
       ...settings,
     }
-    this.state = this.settings.seed | 0
+    this.random = randomOf(this.settings.seed)
     this.sensor = this.settings.room
     const a = assess(formula, catalogue)
     this.waterLine = Math.max(
@@ -70,17 +71,7 @@ export class SimBench {
       a.lines.findIndex((l) => l.material?.kind === 'water'),
     )
     this.oily = a.lines.map((l) => l.phaseSource.role === 'oil')
-    this.hidden = (this.uniform() < 0.5 ? -1 : 1) * (0.001 + 0.002 * this.uniform())
-  }
-
-  private uniform(): number {
-    this.state = (this.state + 0x6d2b79f5) | 0
-    let t = Math.imul(this.state ^ (this.state >>> 15), 1 | this.state)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-  private normal(): number {
-    return Math.sqrt(-2 * Math.log(this.uniform() + 1e-12)) * Math.cos(2 * Math.PI * this.uniform())
+    this.hidden = (this.random.uniform() < 0.5 ? -1 : 1) * (0.001 + 0.002 * this.random.uniform())
   }
 
   vessel(name: string): SimVessel {
@@ -88,7 +79,7 @@ export class SimBench {
     if (!v) {
       v = {
         name,
-        tareGrams: Number((60 + 20 * this.vessels.size + 10 * this.uniform()).toFixed(2)),
+        tareGrams: Number((60 + 20 * this.vessels.size + 10 * this.random.uniform()).toFixed(2)),
         content: this.oily.map(() => 0),
         doses: [],
         celsius: this.settings.room,
@@ -118,7 +109,7 @@ export class SimBench {
     const simulated = dt * this.settings.speed
     const steps = Math.max(1, Math.ceil(simulated / 5))
     for (let i = 0; i < steps; i++) for (const v of this.vessels.values()) this.heat(v, simulated / steps)
-    this.drift += this.normal() * this.settings.resolution * 0.004 * Math.sqrt(dt)
+    this.drift += this.random.normal() * this.settings.resolution * 0.004 * Math.sqrt(dt)
     this.shown = this.load() + (this.shown - this.load()) * Math.exp(-dt / SCALE_TAU)
     const around = this.thermometerIn === null ? this.settings.room : this.vessel(this.thermometerIn).celsius
     this.sensor = around + (this.sensor - around) * Math.exp(-simulated / THERMOMETER_TAU - dt)
@@ -281,19 +272,19 @@ export class SimBench {
     if (kind === 'scale') {
       if (this.load() > this.settings.capacity) return 'mass over'
       const moving = Math.abs(this.shown - this.load()) > d * 0.5
-      const value = this.shown + this.drift - this.tare + this.normal() * d * (moving ? 1 : 0.05)
+      const value = this.shown + this.drift - this.tare + this.random.normal() * d * (moving ? 1 : 0.05)
       const places = Math.max(0, Math.round(-Math.log10(d)))
       return `mass ${atResolution(value, d).toFixed(places)} g ${moving ? 'moving' : 'steady'}`
     }
     if (kind === 'thermometer') {
       const real = this.thermometerIn === null ? this.settings.room : this.vessel(this.thermometerIn).celsius
       const steady = Math.abs(this.sensor - real) < 0.3
-      return `temp ${(this.sensor + this.normal() * 0.05).toFixed(1)} C ${steady ? 'steady' : 'moving'}`
+      return `temp ${(this.sensor + this.random.normal() * 0.05).toFixed(1)} C ${steady ? 'steady' : 'moving'}`
     }
     const ph = this.probeIn === null ? null : this.phOf(this.vessel(this.probeIn))
     if (ph === null) return 'ph none'
     const steady = Math.abs(this.probe - ph) < 0.02
-    return `ph ${(this.probe + this.normal() * 0.004).toFixed(2)} ${steady ? 'steady' : 'moving'}`
+    return `ph ${(this.probe + this.random.normal() * 0.004).toFixed(2)} ${steady ? 'steady' : 'moving'}`
   }
 
   /** What is really in each vessel, for rehearsal and tests. */

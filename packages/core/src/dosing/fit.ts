@@ -1,19 +1,13 @@
 import type { Assessment } from '../assess/types.ts'
 import type { Formula, Reading } from '../shapes/formula.ts'
+import { CONVENTIONS } from '../shapes/conventions.ts'
 import { catalogue } from '../materials/catalogue.ts'
 import { slug } from '../text/names.ts'
 import { acidBaseOf } from '../ph/acid-base.ts'
 import { balanceAt, diluted, phOfModel, toldModel, withDoses, type Dose, type PhModel } from './model.ts'
 
-/**
- * Standard error of a reading, pH. A strip is read to half a unit, and salt and protein shift it; a meter in the
- * product is slowed by oil; in 10 % the mixing adds a little. Common practice, from memory.
- */
-export const READING_SD: Readonly<Record<Reading['method'], number>> = {
-  strip: 0.3,
-  'meter-direct': 0.05,
-  'meter-10pct': 0.07,
-}
+/** Standard error of a reading by how it was taken, pH. */
+export const READING_SD: Readonly<Record<Reading['method'], number>> = CONVENTIONS.readingSd
 /** Earlier readings tell of another pH, where the model errs differently. */
 const ELSEWHERE_SD = 0.3
 /** How much of a strong charge or of a buffer may hide, mol per kg (and pH): wide, so that readings decide. */

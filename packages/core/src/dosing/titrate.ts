@@ -1,3 +1,4 @@
+import { randomOf } from '../stats/random.ts'
 import { acidBaseOf, type AcidBase } from '../ph/acid-base.ts'
 import { adjusterOf, directionOf } from '../ph/adjusters.ts'
 import { modelSdAt } from './fit.ts'
@@ -129,20 +130,12 @@ function rightWay(titrant: Titrant, point: Point): boolean {
   return titrant.direction === 'up' ? share > SPENT : share < -SPENT
 }
 
-/** Deterministic standard normal numbers, so that the same formula shows the same band. */
-function normals(count: number, width: number, seed = 20): Float64Array {
-  let state = seed
-  const uniform = () => {
-    state = (state + 0x6d2b79f5) | 0
-    let t = Math.imul(state ^ (state >>> 15), 1 | state)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-  const out = new Float64Array(count * width)
-  for (let i = 0; i < out.length; i++)
-    out[i] = Math.sqrt(-2 * Math.log(uniform() + 1e-12)) * Math.cos(2 * Math.PI * uniform())
-  return out
+/** Standard normal numbers, the same ones each time, so that the same formula shows the same band. */
+function normals(count: number): Float64Array {
+  const random = randomOf(BAND_SEED)
+  return Float64Array.from({ length: count }, random.normal)
 }
+const BAND_SEED = 20
 
 /** One way that the unknown may be. */
 export interface Draw {
@@ -162,7 +155,7 @@ let table: { count: number; numbers: Float64Array } | null = null
 
 /** Draws from what the model leaves open; the same ones for the same model. */
 export function drawsOf(model: PhModel, count: number): Draw[] {
-  if (table?.count !== count) table = { count, numbers: normals(count, WIDTH) }
+  if (table?.count !== count) table = { count, numbers: normals(count * WIDTH) }
   const { numbers } = table
   const [l11, l21, l22, l31, l32, l33] = model.spread
   return Array.from({ length: count }, (_, k) => {

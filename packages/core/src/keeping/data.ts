@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import data from '../../data/watch.json' with { type: 'json' }
+import { CONVENTIONS } from '../shapes/conventions.ts'
 import { PROPERTIES, STORAGES, WAYS, type Property, type Way } from '../shapes/keeping.ts'
 
 export const GRADES = ['fine', 'again', 'discard'] as const
@@ -57,9 +58,15 @@ export const WATCH = z
 export const waysOf = (property: Property): Way[] => WAYS.filter((w) => WATCH.ways[w].property === property)
 export const choicesOf = (property: Property): readonly Choice[] => WATCH.properties[property].choices ?? []
 
+/** How a pH is read over the weeks, by the readings of making. */
+const PH_SD: Partial<Record<Way, number>> = {
+  meter: CONVENTIONS.readingSd['meter-direct'],
+  strip: CONVENTIONS.readingSd.strip,
+}
+
 /** Standard deviation of one reading of so much. */
 export const sdOf = (way: Way, value: number) =>
-  WATCH.ways[way].sd ?? (Math.abs(value) * (WATCH.ways[way].sdPercent ?? 0)) / 100
+  PH_SD[way] ?? WATCH.ways[way].sd ?? (Math.abs(value) * (WATCH.ways[way].sdPercent ?? 0)) / 100
 
 /** So far must two single readings lie apart for a change to be more than their error: 95 %. */
 export const TELLS_APART = 2.8

@@ -1,3 +1,4 @@
+import { DAYS_PER_MONTH } from '../shapes/conventions.ts'
 import { addDays, differenceInCalendarDays, format, parseISO } from 'date-fns'
 import type { Property } from '../shapes/keeping.ts'
 import { isOver, type History } from './history.ts'
@@ -65,5 +66,5 @@ export function sayAge(days: number): string {
   if (d === 0) return 'today'
   if (d < 14) return d === 1 ? '1 day' : d === 7 ? '1 week' : `${d} days`
   if (d < 120) return `${Math.round(d / 7)} weeks`
-  return `${Math.round(d / 30.4)} months`
+  return `${Math.round(d / DAYS_PER_MONTH)} months`
 }

@@ -1,3 +1,4 @@
+import { DAYS_PER_MONTH } from '../shapes/conventions.ts'
 import type { Assessment } from '../assess/types.ts'
 import { useWithin } from '../label/use-within.ts'
 import type { BatchState } from '../bench/types.ts'
@@ -48,10 +49,9 @@ export function watchOf(state: BatchState, made: () => Assessment): Watch | null
     says,
     goodUntil: dueOn(
       h.filledAt,
-      Math.round((a.formula.label?.keep?.closedMonths ?? useWithin(a).closedMonths) * DAYS_A_MONTH),
+      Math.round((a.formula.label?.keep?.closedMonths ?? useWithin(a).closedMonths) * DAYS_PER_MONTH),
     ),
-    ...(failed.length > 0 ? { failedMonths: Math.min(...failed) / DAYS_A_MONTH } : {}),
-    soundMonths: sound ? Math.max(...ages) / DAYS_A_MONTH : 0,
+    ...(failed.length > 0 ? { failedMonths: Math.min(...failed) / DAYS_PER_MONTH } : {}),
+    soundMonths: sound ? Math.max(...ages) / DAYS_PER_MONTH : 0,
   }
 }
-const DAYS_A_MONTH = 30.44

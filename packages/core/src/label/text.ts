@@ -1,3 +1,4 @@
+import { daysOf } from './use-within.ts'
 import { addMonths, format, parseISO, addDays } from 'date-fns'
 import type { LabelDesign } from '../shapes/label.ts'
 import { capitalise, sayNumber } from '../text/format.ts'
@@ -44,13 +45,11 @@ export const keptMonths = (design: LabelDesign, proposed: UseWithin) => ({
   ),
 })
 
-/** Days of a part of a month: a quarter of one is a week. */
-const DAYS_OF_MONTH = 28
 /** The last day on which it may be used, as `2027-05-26`. */
 export function bestBefore(made: string, months: number): string {
   const day = parseISO(made)
   const whole = Math.floor(months)
-  return format(addDays(addMonths(day, whole), Math.round((months - whole) * DAYS_OF_MONTH)), 'yyyy-MM-dd')
+  return format(addDays(addMonths(day, whole), daysOf(months - whole)), 'yyyy-MM-dd')
 }
 
 /** Names in the order of the label, those below 1 % in the order that its maker chose. */

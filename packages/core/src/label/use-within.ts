@@ -1,3 +1,4 @@
+import { DAYS_PER_MONTH } from '../shapes/conventions.ts'
 import * as z from 'zod'
 import data from '../../data/keeping.json' with { type: 'json' }
 import type { Assessment } from '../assess/types.ts'
@@ -180,9 +181,11 @@ function byMaterials(a: Assessment): KeepingReason[] {
   return found
 }
 
+/** Days of a part of a month, rounded down: a quarter of one is a week. */
+export const daysOf = (months: number) => Math.floor(months * DAYS_PER_MONTH)
 /** `7 days` for a quarter of a month, `6 months`. */
 export const sayMonths = (months: number): string => {
-  if (months < 1) return `${Math.round(months * 28)} days`
+  if (months < 1) return `${daysOf(months)} days`
   return months === 1 ? '1 month' : `${sayNumber(months, 1)} months`
 }
 

@@ -1,27 +1,4 @@
-import { uniformInt } from 'pure-rand/distribution/uniformInt'
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
-
-/** A source of draws that gives the same ones for the same seed. */
-export interface Draw {
-  /** A whole number from `low` to `high`, both included. */
-  int: (low: number, high: number) => number
-  shuffle: <T>(items: readonly T[]) => T[]
-}
-export function drawOf(seed: number): Draw {
-  const rng = xoroshiro128plus(seed)
-  const int = (low: number, high: number) => uniformInt(rng, low, high)
-  return {
-    int,
-    shuffle(items) {
-      const list = [...items]
-      for (let i = list.length - 1; i > 0; i--) {
-        const j = int(0, i)
-        ;[list[i], list[j]] = [list[j]!, list[i]!]
-      }
-      return list
-    },
-  }
-}
+import type { Random } from '../stats/random.ts'
 
 /**
  * Rows of places 0 to k − 1 in which each stands in each place equally often and each comes just after each other one
@@ -39,14 +16,14 @@ export function williams(k: number): number[][] {
 }
 
 /** So many rows for as many sittings, each square whole before the next one begins, its rows shuffled. */
-export function balancedOrders(k: number, sittings: number, draw: Draw): number[][] {
+export function balancedOrders(k: number, sittings: number, draw: Random): number[][] {
   const rows: number[][] = []
   while (rows.length < sittings) rows.push(...draw.shuffle(williams(k)))
   return rows.slice(0, sittings)
 }
 
 /** Items so that, whole run after whole run, each comes equally often. */
-export function equallyOften<T>(items: readonly T[], count: number, draw: Draw): T[] {
+export function equallyOften<T>(items: readonly T[], count: number, draw: Random): T[] {
   const list: T[] = []
   while (list.length < count) list.push(...draw.shuffle(items))
   return list.slice(0, count)
@@ -57,4 +34,4 @@ const telling = (code: number) => new Set(String(code)).size < 2 || code === 123
 const CODES = Array.from({ length: 900 }, (_, i) => 100 + i).filter((code) => !telling(code))
 
 /** Codes of three digits, each once as long as there are enough; never 111, 123 or the like. */
-export const codes = (count: number, draw: Draw): string[] => equallyOften(CODES, count, draw).map(String)
+export const codes = (count: number, draw: Random): string[] => equallyOften(CODES, count, draw).map(String)

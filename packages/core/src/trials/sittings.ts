@@ -1,6 +1,7 @@
 import type { PlannedTrial, TrialAttribute, TrialPlan } from '../shapes/trial.ts'
 import { FEEL, momentOf, scaleOf, servingOf } from './data.ts'
-import { balancedOrders, codes, drawOf, equallyOften } from './order.ts'
+import { randomOf } from '../stats/random.ts'
+import { balancedOrders, codes, equallyOften } from './order.ts'
 
 /** Who judges when, and what stands under which code: the key of a trial, which stays closed until its end. */
 export interface Sitting {
@@ -27,8 +28,8 @@ type Planned = Pick<PlannedTrial, 'samples'> & { plan: TrialPlan }
 export function sittingsOf({ samples, plan }: Planned): Sitting[] {
   const { people, rounds, choosing, product, seed } = plan
   const count = people.length * rounds
-  const orders = balancedOrders(samples.length, count, drawOf(seed))
-  const choice = drawOf(seed + 1)
+  const orders = balancedOrders(samples.length, count, randomOf(seed))
+  const choice = randomOf(seed + 1)
   const trios = choosing
     .filter((c) => c.kind === 'triangle')
     .map((c) => ({ c, orders: equallyOften(TRIOS, count, choice) }))
@@ -36,7 +37,7 @@ export function sittingsOf({ samples, plan }: Planned): Sitting[] {
     .filter((c) => c.kind === 'pair')
     .map((c) => ({ c, orders: equallyOften([false, true], count, choice) }))
   const each = samples.length + 3 * trios.length + 2 * duos.length
-  const numbers = codes(count * each, drawOf(seed + 2))
+  const numbers = codes(count * each, randomOf(seed + 2))
   const { places } = servingOf(product.hair)
   return Array.from({ length: count }, (_, i): Sitting => {
     let next = i * each

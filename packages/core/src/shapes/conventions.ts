@@ -1,0 +1,21 @@
+import { z } from 'zod'
+import data from '../../data/conventions.json' with { type: 'json' }
+
+/**
+ * Figures that several parts agree on: days of a mean month (365.25 / 12), and the standard error of a pH reading. A
+ * strip is read to half a unit, and salt and protein shift it; a meter in the product is slowed by oil; in 10 % the
+ * mixing adds a little. Common practice.
+ */
+export const CONVENTIONS = z
+  .strictObject({
+    source: z.string(),
+    daysPerMonth: z.number().positive(),
+    readingSd: z.strictObject({
+      strip: z.number().positive(),
+      'meter-direct': z.number().positive(),
+      'meter-10pct': z.number().positive(),
+    }),
+  })
+  .parse(data)
+
+export const DAYS_PER_MONTH = CONVENTIONS.daysPerMonth
