@@ -25,7 +25,7 @@ import {
   type Formula,
   type Material,
 } from '@omblet/core'
-import { labelOptions, phOptions, split, valued } from './options.ts'
+import { labelOptions, phOptions, valued } from './options.ts'
 import { ph } from './ph.ts'
 
 const USAGE = `Usage:
@@ -223,68 +223,67 @@ async function parse(files: readonly string[], cwd: string): Promise<number> {
 const describe = (m: Material) =>
   [m.id, m.name, m.inci.join(', '), m.phase, m.usage ? `${m.usage.min}–${m.usage.max} %` : '–'].join('\t')
 
+type Command = (args: readonly string[], cwd: string) => Promise<number>
+
+/** A command that takes files alone. */
+const ofFiles =
+  (name: string, run: (files: readonly string[], cwd: string) => Promise<number>): Command =>
+  async (args, cwd) => {
+    const read = valued(args, [])
+    if (!('error' in read)) return run(read.files, cwd)
+    err(`omblet ${name}: ${read.error}`)
+    return 2
+  }
+
+async function phCommand(args: readonly string[], cwd: string): Promise<number> {
+  const read = phOptions(args)
+  if (!('error' in read)) return evaluate(read.files, cwd, (formula) => ph(formula, read.options))
+  err(`omblet ph: ${read.error}`)
+  return 2
+}
+
+async function labelCommand(args: readonly string[], cwd: string): Promise<number> {
+  const read = labelOptions(args)
+  if (!('error' in read))
+    return evaluate(read.files, cwd, (formula) => labelReport(assess(formula), read.wish))
+  err(`omblet label: ${read.error}`)
+  return 2
+}
+
+async function listMaterials(words: readonly string[]): Promise<number> {
+  const wanted = words.join(' ').trim()
+  const found = wanted === '' ? catalogue.materials : makeSearch(catalogue.materials)(wanted)
+  found.forEach((m) => out(describe(m)))
+  return 0
+}
+
+const COMMANDS: Record<string, Command> = {
+  check: ofFiles('check', (files, cwd) => evaluate(files, cwd, (formula) => report(formula))),
+  ph: phCommand,
+  method: ofFiles('method', (files, cwd) => evaluate(files, cwd, (f) => procedureReport(assess(f)))),
+  label: labelCommand,
+  cost,
+  trend,
+  trial: ofFiles('trial', trial),
+  parse: ofFiles('parse', parse),
+  catalogue: ofFiles('catalogue', listMaterials),
+}
+
 /** Runs one command. Exit code 0 when it evaluated, 2 when it could not read what it was given. */
 export async function main(args: readonly string[], cwd: string): Promise<number> {
-  const [command, ...rest] = args
+  const [name, ...rest] = args
   const beforeEnd = rest.includes('--') ? rest.slice(0, rest.indexOf('--')) : rest
-  if (beforeEnd.some((a) => a === '-h' || a === '--help')) {
+  const asksHelp = name === undefined || ['help', '-h', '--help'].includes(name)
+  if (asksHelp || beforeEnd.some((a) => a === '-h' || a === '--help')) {
     out(USAGE)
     return 0
   }
-  const { files, options } = split(rest)
-  if (options.length > 0 && ['check', 'method', 'trial', 'parse', 'catalogue'].includes(command!)) {
-    err(`omblet ${command!}: there is no option ${options[0]!}. A file of that name goes behind --.`)
-    return 2
+  if (name === '-V' || name === '--version') {
+    out(VERSION)
+    return 0
   }
-  switch (command) {
-    case 'check':
-      return evaluate(files, cwd, (formula) => report(formula))
-    case 'ph': {
-      const parsed = phOptions(rest)
-      if ('error' in parsed) {
-        err(`omblet ph: ${parsed.error}`)
-        return 2
-      }
-      return evaluate(parsed.files, cwd, (formula) => ph(formula, parsed.options))
-    }
-    case 'method':
-      return evaluate(files, cwd, (formula) => procedureReport(assess(formula)))
-    case 'label': {
-      const parsed = labelOptions(rest)
-      if ('error' in parsed) {
-        err(`omblet label: ${parsed.error}`)
-        return 2
-      }
-      return evaluate(parsed.files, cwd, (formula) => labelReport(assess(formula), parsed.wish))
-    }
-    case 'cost':
-      return cost(rest, cwd)
-    case 'trend':
-      return trend(rest, cwd)
-    case 'trial':
-      return trial(files, cwd)
-    case 'parse':
-      return parse(files, cwd)
-    case 'catalogue': {
-      const words = files.join(' ').trim()
-      const found = words === '' ? catalogue.materials : makeSearch(catalogue.materials)(words)
-      found.forEach((m) => out(describe(m)))
-      return 0
-    }
-    case undefined:
-    case 'help':
-    case '-h':
-    case '--help':
-      out(USAGE)
-      return 0
-    case '-V':
-    case '--version':
-      out(VERSION)
-      return 0
-    default:
-      err(
-        `omblet: there is no command "${command}". Try: check, ph, method, label, cost, trend, trial, parse, catalogue.`,
-      )
-      return 2
-  }
+  const command = Object.hasOwn(COMMANDS, name) ? COMMANDS[name] : undefined
+  if (command) return command(rest, cwd)
+  err(`omblet: there is no command "${name}". Try: ${Object.keys(COMMANDS).join(', ')}.`)
+  return 2
 }

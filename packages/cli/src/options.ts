@@ -1,38 +1,35 @@
+import { parseArgs } from 'node:util'
 import { acidBaseOf, catalogue, LABEL_REGIONS, listWords, slug, type LabelWish } from '@omblet/core'
 
-/** Words of a command: options before `--`, and everything else; `-` is a file. */
-export function split(args: readonly string[]): { files: string[]; options: string[] } {
-  const end = args.indexOf('--')
-  const before = end < 0 ? args : args.slice(0, end)
-  const isOption = (a: string) => a.startsWith('-') && a !== '-'
-  return {
-    files: [...before.filter((a) => !isOption(a)), ...(end < 0 ? [] : args.slice(end + 1))],
-    options: before.filter(isOption),
-  }
-}
-
-/** Values of options by name, and the words that are none; a sentence where one has no value or is not known. */
+/**
+ * Files and values of options as `util.parseArgs` finds them: words behind `--` are never options, and `-` is a file. A
+ * sentence where an option is not known, has no value or stands there twice.
+ */
 export function valued(
   args: readonly string[],
   known: readonly string[],
 ): { files: string[]; values: Map<string, string> } | { error: string } {
+  const options = Object.fromEntries(known.map((name) => [name.slice(2), { type: 'string' as const }]))
+  const { tokens, positionals } = parseArgs({
+    args: [...args],
+    options,
+    allowPositionals: true,
+    strict: false,
+    tokens: true,
+  })
   const values = new Map<string, string>()
-  const files: string[] = []
-  for (let i = 0; i < args.length; i++) {
-    const arg = args[i]!
-    if (arg === '--') {
-      files.push(...args.slice(i + 1))
-      break
-    }
-    if (arg === '-' || !arg.startsWith('-')) files.push(arg)
-    else if (!known.includes(arg)) return { error: `there is no option ${arg}. Use ${listWords(known)}.` }
-    else if (args[i + 1] === undefined || known.includes(args[i + 1]!))
-      return { error: `${arg} needs a value behind it.` }
-    else if (values.has(arg)) return { error: `${arg} stands there twice. Name it once.` }
-    else values.set(arg, args[++i]!)
+  for (const token of tokens) {
+    if (token.kind !== 'option') continue
+    const { rawName, value } = token
+    if (!known.includes(rawName)) return { error: unknownOption(rawName, known) }
+    if (value === undefined || known.includes(value)) return { error: `${rawName} needs a value behind it.` }
+    if (values.has(rawName)) return { error: `${rawName} stands there twice. Name it once.` }
+    values.set(rawName, value)
   }
-  return { files, values }
+  return { files: positionals, values }
 }
+const unknownOption = (name: string, known: readonly string[]) =>
+  `there is no option ${name}. ${known.length > 0 ? `Use ${listWords(known)}.` : 'A file of that name goes behind --.'}`
 
 /** A plain decimal number, NaN where it is none; a sentence where its comma could part thousands. */
 function plainNumber(text: string): number | { error: string } {

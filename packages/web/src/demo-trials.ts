@@ -46,11 +46,17 @@ function judged(trial: PlannedTrial, feels: Feels, sittings: number): PlannedTri
   return t
 }
 
+type IdOf = (name: string) => string | null
+
 /** Two trials of the harbour town: four emulsifiers in the lotion, judged and decided, and levels of glycerin, under way. */
-export function demoTrials(now: number, idOf: (name: string) => string | null): PlannedTrial[] {
-  const lotion = demoFormulas().find((f) => f.name.startsWith('Gull Wing'))!
-  const gel = demoFormulas().find((f) => f.name.startsWith('Salt Breeze'))!
+export function demoTrials(now: number, idOf: IdOf): PlannedTrial[] {
   const at = (days: number) => new Date(now - days * DAY).toISOString()
+  return [waxTrial(at, idOf), glycolTrial(at, idOf)]
+}
+
+/** Four emulsifiers in the lotion, judged and decided. */
+function waxTrial(at: (days: number) => string, idOf: IdOf): PlannedTrial {
+  const lotion = demoFormulas().find((f) => f.name.startsWith('Gull Wing'))!
   const waxes = variantOptions({ formula: lotion, varies: 'emulsifier' }, catalogue)
   const current = waxes.find((o) => o.current)!
   const others = waxes.filter((o) => !o.current && o.stops <= current.stops).slice(0, 3)
@@ -104,7 +110,12 @@ export function demoTrials(now: number, idOf: (name: string) => string | null): 
     next: 'Half the cetyl alcohol, for less white.',
     at: at(19),
   })
+  return done
+}
 
+/** Levels of the humectant in the gel, under way. */
+function glycolTrial(at: (days: number) => string, idOf: IdOf): PlannedTrial {
+  const gel = demoFormulas().find((f) => f.name.startsWith('Salt Breeze'))!
   const humectant = variantOptions(
     {
       formula: gel,
@@ -132,5 +143,5 @@ export function demoTrials(now: number, idOf: (name: string) => string | null): 
     rounds: 1,
     choosing: [{ kind: 'pair', a: 0, b: 2 }],
   })
-  return [done, judged(second, { tack: [2, 4, 7] }, 1)]
+  return judged(second, { tack: [2, 4, 7] }, 1)
 }

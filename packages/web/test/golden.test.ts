@@ -38,9 +38,7 @@ it('says and decides what it said and decided before', () => {
   )
   if (write) {
     writeFileSync(FILE, gzipSync(JSON.stringify(now), { level: 9 }))
-    process.stdout.write(
-      `${now.length} scenes, ${changed.length} changes\n${changed.join('\n')}\n`,
-    )
+    process.stdout.write(`${now.length} scenes, ${changed.length} changes\n${changed.join('\n')}\n`)
     return
   }
   expect(now.map((s) => s.name)).toEqual([...before.keys()])

@@ -19,7 +19,7 @@ import {
 import { appendEvent } from '../src/storage/batches'
 import { listBin, takeFromBin } from '../src/storage/bin'
 import { closeStore } from '../src/storage/db'
-import { takeInBatch } from '../src/storage/restore'
+import { takeInBatch } from '../src/storage/take-in'
 import { UPGRADES, type OmbletDb } from '../src/storage/schema'
 import {
   changeContainer,

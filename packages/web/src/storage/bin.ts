@@ -202,13 +202,11 @@ async function putBatch({ tx, put }: Taking, content: Of<'batch'>) {
   const { id, beside } = at
   if (content.head)
     put(
-      tx
-        .objectStore('batches')
-        .put({
-          ...content.head,
-          id,
-          code: beside ? `${content.head.code.slice(0, 55)}-copy` : content.head.code,
-        }),
+      tx.objectStore('batches').put({
+        ...content.head,
+        id,
+        code: beside ? `${content.head.code.slice(0, 55)}-copy` : content.head.code,
+      }),
     )
   for (const event of content.events) put(events.put({ ...event, batch: id }))
   for (const photo of content.photos) put(tx.objectStore('pictures').put({ ...photo, batch: id }))

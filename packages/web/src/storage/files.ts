@@ -19,7 +19,8 @@ import {
 import { collectBackup, writtenBackup } from './backup'
 import { getBatch, photosOf } from './batches'
 import { explainStorage, openStore } from './db'
-import { restoreBackup, takeInBatch, takeInTrial, type Pictures, type Restored } from './restore'
+import { restoreBackup, type Pictures, type Restored } from './restore'
+import { takeInBatch, takeInTrial } from './take-in'
 
 /** What became of a file that was taken in; a formula is still to be stored, since it may need another name. */
 export type TakenFile =

@@ -1,5 +1,5 @@
 import { tellAll } from '../storage/channel'
-import { takeInBatch } from '../storage/restore'
+import { takeInBatch } from '../storage/take-in'
 import { useBatches } from './batches'
 import { useLibrary } from './library'
 

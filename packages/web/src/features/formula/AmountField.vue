@@ -130,33 +130,39 @@ function through(history: () => void) {
 
 /** What a key does in the field; null leaves it to the browser. */
 function actionFor(event: KeyboardEvent): (() => void) | null {
+  if (event.altKey) return withAlt(event)
+  if (event.ctrlKey || event.metaKey) return withControl(event)
   const { key: pressed } = event
-  const letter = pressed.toLowerCase()
-  const up = pressed === 'ArrowUp'
-  if (event.altKey) {
-    if (up || pressed === 'ArrowDown') return () => emit('move', up ? -1 : 1)
-    return letter === 'n' ? () => emit('note') : null
+  const plain: Record<string, (() => void) | null> = {
+    ArrowUp: () => emit('step', -1),
+    ArrowDown: () => emit('step', 1),
+    Enter: () => emit('step', event.shiftKey ? -1 : 1),
+    Escape: document.querySelector('.p-dialog') ? null : putBack,
+    '/': () => api.find(props.line.phase),
+    '?': api.showKeys,
+    q: () => through(() => editor.apply({ type: 'set-fill', at: props.line })),
+    '%': () => void switchTo('percent'),
   }
-  if (event.ctrlKey || event.metaKey) {
-    if (pressed === 'Delete' || pressed === 'Backspace') return () => emit('remove')
-    return letter === 'z' ? () => through(event.shiftKey ? api.redo : api.undo) : null
-  }
-  if (up || pressed === 'ArrowDown') return () => emit('step', up ? -1 : 1)
-  if (pressed === 'Enter') return () => emit('step', event.shiftKey ? -1 : 1)
-  if (pressed === 'Escape') return document.querySelector('.p-dialog') ? null : putBack
-  if (pressed === '/') return () => api.find(props.line.phase)
-  if (pressed === '?') return api.showKeys
-  if (letter === 'q') return () => through(() => editor.apply({ type: 'set-fill', at: props.line }))
-  if (pressed === '%') return () => void switchTo('percent')
+  const action = plain[pressed.length === 1 ? pressed.toLowerCase() : pressed]
+  if (action !== undefined) return action
   // behind other letters it is the end of a unit, such as kg
-  if (letter === 'g' && !/\p{L}/u.test(typed.value ?? '')) return () => void switchTo('grams')
-  const field = event.target as HTMLInputElement
+  if (pressed.toLowerCase() === 'g' && !/\p{L}/u.test(typed.value ?? '')) return () => void switchTo('grams')
+  return asideOf(event.target as HTMLInputElement, pressed)
+}
+function withAlt({ key }: KeyboardEvent): (() => void) | null {
+  if (key === 'ArrowUp' || key === 'ArrowDown') return () => emit('move', key === 'ArrowUp' ? -1 : 1)
+  return key.toLowerCase() === 'n' ? () => emit('note') : null
+}
+function withControl({ key, shiftKey }: KeyboardEvent): (() => void) | null {
+  if (key === 'Delete' || key === 'Backspace') return () => emit('remove')
+  return key.toLowerCase() === 'z' ? () => through(shiftKey ? api.redo : api.undo) : null
+}
+/** Left and right leave the field where its text ends. */
+function asideOf(field: HTMLInputElement, pressed: string): (() => void) | null {
   const whole = field.selectionStart === 0 && field.selectionEnd === field.value.length
   if (pressed === 'ArrowLeft' && (whole || field.selectionEnd === 0)) return () => emit('aside', 'name')
-  if (pressed === 'ArrowRight' && (whole || field.selectionStart === field.value.length)) {
-    return () => emit('aside', 'menu')
-  }
-  return null
+  const atEnd = whole || field.selectionStart === field.value.length
+  return pressed === 'ArrowRight' && atEnd ? () => emit('aside', 'menu') : null
 }
 
 function onKeyDown(event: KeyboardEvent) {

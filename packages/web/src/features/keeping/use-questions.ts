@@ -68,6 +68,20 @@ function questionsOf(h: History, wanted: Wanted, now: Date, all: readonly Proper
     : []
 }
 
+/** Answers to a question's sample and property that stand. */
+const answersTo = (answers: readonly Answer[], q: Question) =>
+  answers.filter((a) => !a.corrected && a.sample === q.sample && a.property === q.property)
+
+/** What was answered the last time, in words; empty where nothing was. */
+function wordsOf(a: Answer | undefined): string {
+  if (!a) return ''
+  const way = a.way && WATCH.ways[a.way]
+  if (a.value !== null && way)
+    return `Last: ${sayNumber(a.value)} ${way.unit === 'pH' ? `by ${way.label}` : way.unit}`
+  const choice = choicesOf(a.property).find((c) => c.id === a.choice)
+  return `Last: ${choice?.words.toLowerCase() ?? 'a photograph'}`
+}
+
 /** The questions of a look, one after the other; each answer is stored before the next is asked. */
 export function useQuestions(life: Life, wanted: () => Wanted) {
   const list = shallowRef<Question[]>([])
@@ -107,12 +121,7 @@ export function useQuestions(life: Life, wanted: () => Wanted) {
   const before = computed<Answer[]>(() => {
     const q = question.value
     const h = life.state.value ? historyOf(life.state.value.events) : null
-    return q && h
-      ? h.answers.filter(
-          (a) =>
-            !a.corrected && a.sample === q.sample && a.property === q.property && a.n !== given.get(at.value),
-        )
-      : []
+    return q && h ? answersTo(h.answers, q).filter((a) => a.n !== given.get(at.value)) : []
   })
   /** How this was read the last time, so that it is read the same way. */
   const usualWay = computed<Way | null>(() => {
@@ -158,16 +167,6 @@ export function useQuestions(life: Life, wanted: () => Wanted) {
     return true
   }
 
-  const lastWords = computed(() => {
-    const a = before.value.at(-1)
-    if (!a) return ''
-    const words =
-      a.value !== null && a.way
-        ? `${sayNumber(a.value)} ${WATCH.ways[a.way].unit === 'pH' ? `by ${WATCH.ways[a.way].label}` : WATCH.ways[a.way].unit}`
-        : (choicesOf(a.property)
-            .find((c) => c.id === a.choice)
-            ?.words.toLowerCase() ?? 'a photograph')
-    return `Last: ${words}`
-  })
+  const lastWords = computed(() => wordsOf(before.value.at(-1)))
   return { list, at, question, usualWay, before, answer, lastWords }
 }

@@ -5,10 +5,31 @@ import {
   standOfSittings,
   type JudgeAnswer,
   type JudgeStep,
+  type PlannedTrial,
 } from '@omblet/core'
 import { useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useTrials } from '../../stores/trials'
+
+interface Person {
+  id: string
+  name: string
+  round: number
+  of: number
+  open: boolean
+}
+/** Who judges, each with the first round that is not over. */
+function peopleOf(trial: PlannedTrial): Person[] {
+  const list = new Map<string, Person>()
+  for (const { sitting, done, of } of standOfSittings(trial)) {
+    const { person: id, round } = sitting
+    const here = list.get(id)
+    if (here?.open) continue
+    const name = trial.plan.people.find((p) => p.id === id)!.name
+    list.set(id, { id, name, round, of: trial.plan.rounds, open: done < of })
+  }
+  return [...list.values()]
+}
 
 /**
  * One sitting on one device. What it gives out holds codes and questions, and nothing by which a jar could be known, nor
@@ -21,25 +42,7 @@ export function useJudging(id: () => string) {
     !trials.ready ? 'reading' : !trial.value ? 'gone' : trial.value.plan.endedAt ? 'over' : 'open',
   )
   const hair = computed(() => trial.value?.plan.product.hair ?? false)
-  const people = computed(() =>
-    (trial.value ? standOfSittings(trial.value) : []).reduce<
-      { id: string; name: string; round: number; of: number; open: boolean }[]
-    >((list, { sitting, done, of }) => {
-      const name = trial.value!.plan.people.find((p) => p.id === sitting.person)!.name
-      const here = list.find((p) => p.id === sitting.person)
-      if (!here)
-        list.push({
-          id: sitting.person,
-          name,
-          round: sitting.round,
-          of: trial.value!.plan.rounds,
-          open: done < of,
-        })
-      // the first round that is not over is the one that comes
-      else if (!here.open) Object.assign(here, { round: sitting.round, open: done < of })
-      return list
-    }, []),
-  )
+  const people = computed(() => (trial.value ? peopleOf(trial.value) : []))
   const who = ref<{ person: string; round: number } | null>(null)
   const sitting = computed(() => {
     const w = who.value
