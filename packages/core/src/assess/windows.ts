@@ -109,11 +109,15 @@ function soapWindow(lines: readonly AssessedLine[]): WindowItem[] {
   return [{ id: 'soap', label: 'soap emulsifier', grade: 'holds', ...SOAP, materials, lines: soap.lines }]
 }
 
+const SITES: Partial<Record<Product['site'], [string, PhRange]>> = {
+  eye: ['eye area', EYE],
+  hair: ['hair', HAIR],
+}
+
 /** Comfortable pH of the place that a product is for. */
 function siteWindow({ site }: Product): WindowItem {
-  const [label, range] =
-    site === 'eye' ? ['eye area', EYE] : site === 'hair' ? ['hair', HAIR] : (['skin', SKIN] as const)
-  return { id: 'skin', label, grade: 'skin', ...range, materials: [], lines: [] } as WindowItem
+  const [label, range] = SITES[site] ?? ['skin', SKIN]
+  return { id: 'skin', label, grade: 'skin', ...range, materials: [], lines: [] }
 }
 
 /**

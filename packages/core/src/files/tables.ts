@@ -182,6 +182,11 @@ function* readLots(
   return result
 }
 
+/** Its name, or where none is told its INCI names. */
+const nameOf = (draft: RowDraft) =>
+  String(draft['name'] ?? ((draft['inci'] as string[] | undefined) ?? []).join(', '))
+const textOf = (draft: RowDraft, field: string) => String(draft[field] ?? '')
+
 /** A material of one's own as a row tells it, before its figures are laid over it. */
 const newMaterial = (name: string, draft: RowDraft, { catalogue }: TableContext) =>
   ownMaterial(
@@ -235,11 +240,9 @@ function* readMaterials(
   for (let i = 1; i < cells.length; i++) {
     if (i % SLICE === 0) yield i
     const { draft: said, faults } = readCells(columns, cells[i]!)
-    const old =
-      here.get(String(said['id'] ?? '')) ?? (named ? undefined : byName.get(String(said['name'] ?? '')))
+    const old = here.get(textOf(said, 'id')) ?? (named ? undefined : byName.get(textOf(said, 'name')))
     const draft = onTop(old, old ? { ...said, id: old.id } : said, columns)
-    const inci = (draft['inci'] as string[] | undefined) ?? []
-    const name = String(draft['name'] ?? inci.join(', '))
+    const name = nameOf(draft)
     const refuse = (why: string) => result.refused.push({ row: i + 1, what: shorten(name), why })
     const fault = faults[0] ?? faultOf(draft, name) ?? mixtureFault(name, partsOf(draft), context.catalogue)
     if (fault) {
@@ -248,12 +251,11 @@ function* readMaterials(
     }
     const base = old ?? newMaterial(name, draft, context)
     const id = String(draft['id'] ?? freeId(base.id, taken))
-    if (listed.has(id)) {
-      refuse('Its id is that of a material of the catalogue. Leave the id empty.')
-      continue
-    }
-    if (taken.has(id)) {
-      refuse('The same id stands in an earlier row.')
+    const clash = listed.has(id)
+      ? 'Its id is that of a material of the catalogue. Leave the id empty.'
+      : taken.has(id) && 'The same id stands in an earlier row.'
+    if (clash) {
+      refuse(clash)
       continue
     }
     const parsed = Material.safeParse(asMaterial(base, old, draft, { name, id }))

@@ -116,6 +116,16 @@ export const ineffective: Rule = (a) => {
 const ofNeed = (ratio: number) =>
   ratio < 0.01 ? 'under 1\u202f%' : `about ${sayPercent(Number(Math.min(99, ratio * 100).toPrecision(1)))}`
 
+/** Preservatives with a window of their own that one of these pH is outside of. */
+const usesOutside = (a: Assessment, points: readonly number[]) =>
+  a.preservation.uses.filter(
+    (use) =>
+      use.material.ph &&
+      use.cover.role !== 'help' &&
+      !restsOnAcid(use) &&
+      points.some((ph) => !inWindow(use.material, ph)),
+  )
+
 /** preservative.outside-ph: a window that is no matter of free acid, and the target or the reading, do not fit. */
 export const outsidePh: Rule = (a) => {
   const { targetPh } = a.formula
@@ -123,37 +133,38 @@ export const outsidePh: Rule = (a) => {
   if (!a.preservation.needed || isFresh(a) || (at === null && !targetPh)) return []
   // A reading is one point; a target is outside when none of it fits, and only partly outside otherwise.
   const points = at !== null ? [at] : [targetPh!.min, targetPh!.max]
-  const outside = a.preservation.uses.filter(
-    (use) =>
-      use.material.ph &&
-      use.cover.role !== 'help' &&
-      !restsOnAcid(use) &&
-      points.some((ph) => !inWindow(use.material, ph)),
-  )
-  if (outside.length === 0) return []
+  const outside = usesOutside(a, points)
+  return outside.length > 0 ? [outsideFinding(a, outside, points)] : []
+}
+
+function outsideFinding(
+  a: Assessment,
+  outside: ReturnType<typeof usesOutside>,
+  points: readonly number[],
+): Finding {
+  const { targetPh } = a.formula
+  const at = a.reading?.ph ?? null
   const partly = at === null && outside.every((use) => meetsTarget(use.material.ph!, targetPh!))
   const covers = points.map((ph) => coverAt(a.preservation.uses, ph, a.preservation))
   // a stop where nothing holds bacteria any more; before that it thins out
   const bare = covers.some((c) => Math.max(c.gramPositive, c.gramNegative) === 0)
   const state = covers.every(isAdequate) ? 'covered' : partly ? 'partly' : bare ? 'bare' : 'thin'
-  const harmless = state === 'covered' || state === 'partly'
-  const stops = at !== null && a.preservation.adequate && bare
+  const stops = at !== null && a.preservation.adequate && state === 'bare'
   const says =
-    at !== null ? `the measured pH is ${sayNumber(at, 2)}` : `the target is pH ${formatRange(targetPh!)}`
+    at === null ? `the target is pH ${formatRange(targetPh!)}` : `the measured pH is ${sayNumber(at, 2)}`
   const works = outside.map((use) => `${use.material.name} works at pH ${formatRange(use.material.ph!)}`)
-  return [
-    finding(a, {
-      code: 'preservative.outside-ph',
-      severity: harmless ? 'note' : stops ? 'stop' : 'check',
-      indexes: [...new Set(outside.flatMap((use) => use.lines))],
-      materials: outside.map((use) => use.material.id),
-      message: `${listWords(works)}, and ${says}.`,
-      why: OUTSIDE[state]([...new Set(covers.flatMap(weakGroups))].map((g) => GROUP_NAMES[g])),
-      remedies: at === null && a.ph.fits ? [aimFor(a.ph.fits)] : [],
-    }),
-  ]
+  return finding(a, {
+    code: 'preservative.outside-ph',
+    severity: stops ? 'stop' : OUTSIDE_GRAVITY[state],
+    indexes: [...new Set(outside.flatMap((use) => use.lines))],
+    materials: outside.map((use) => use.material.id),
+    message: `${listWords(works)}, and ${says}.`,
+    why: OUTSIDE[state]([...new Set(covers.flatMap(weakGroups))].map((g) => GROUP_NAMES[g])),
+    remedies: at === null && a.ph.fits ? [aimFor(a.ph.fits)] : [],
+  })
 }
 
+const OUTSIDE_GRAVITY = { covered: 'note', partly: 'note', bare: 'check', thin: 'check' } as const
 /** What it means, by how much preservation is left; `weak` are the groups that are not held any more. */
 const OUTSIDE: Record<'covered' | 'partly' | 'bare' | 'thin', (weak: string[]) => string> = {
   covered: () => 'The other preservatives still cover all groups there.',

@@ -118,21 +118,35 @@ function describe(a: Assessment, result: SolubilityResult): Finding | null {
   const solid = verdict === 'solid'
   const most = ((solid ? result.limit : result.coldLimit) * phase) / 1000
   const suspended = isSuspended(a, result.key)
-  const lipophilic = (constants.logKow ?? 0) > 1
-  const clearly = solid && result.ratio > CLEARLY
-  const fate = suspended && clearly ? fateOf(a, result.lines) : null
-  const lenient = a.emulsion !== null && lipophilic && result.ratio < EMULSION_LENIENCE
-  const dry = solid && result.ratio > 3 && mix.total < 0.02 && lipophilic && !suspended
-  const grave = fate ? fate.check : clearly && !suspended && !lenient
+  const dry = !suspended && isDry(result, mix.total)
   return finding(a, {
     code: dry ? 'solubility.no-solvent' : 'solubility.may-crystallise',
-    severity: grave ? 'check' : 'note',
     indexes: result.lines,
     message: amountWords(a, result, most),
-    why: fate?.why ?? WHY[suspended ? 'suspended' : dry ? 'dry' : 'crystals'],
     source: `${constants.source}; cosolvents by the log-linear model of Yalkowsky; from memory`,
-    remedies: suspended ? [] : [...lower(a, result), ...raiseSolvent(a, result)].filter((r) => settles(a, r)),
+    ...(suspended ? suspendedTold(a, result) : dissolvedTold(a, result, dry)),
   })
+}
+
+const isLipophilic = ({ constants }: SolubilityResult) => (constants.logKow ?? 0) > 1
+const isDry = (result: SolubilityResult, solvents: number) =>
+  result.verdict === 'solid' && result.ratio > 3 && solvents < 0.02 && isLipophilic(result)
+type Told = Pick<Finding, 'severity' | 'why' | 'remedies'>
+
+function suspendedTold(a: Assessment, result: SolubilityResult): Told {
+  const clearly = result.verdict === 'solid' && result.ratio > CLEARLY
+  const fate = clearly ? fateOf(a, result.lines) : null
+  return { severity: fate?.check ? 'check' : 'note', why: fate?.why ?? WHY.suspended, remedies: [] }
+}
+
+function dissolvedTold(a: Assessment, result: SolubilityResult, dry: boolean): Told {
+  const clearly = result.verdict === 'solid' && result.ratio > CLEARLY
+  const lenient = a.emulsion !== null && isLipophilic(result) && result.ratio < EMULSION_LENIENCE
+  return {
+    severity: clearly && !lenient ? 'check' : 'note',
+    why: dry ? WHY.dry : WHY.crystals,
+    remedies: [...lower(a, result), ...raiseSolvent(a, result)].filter((r) => settles(a, r)),
+  }
 }
 
 const WHY = {

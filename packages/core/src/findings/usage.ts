@@ -5,7 +5,7 @@ import { materialOfSubstance } from '../assess/carriers.ts'
 import { emulsifierRange, isEmulsifier } from '../emulsion/emulsion.ts'
 import { oncePer } from '../assess/memo.ts'
 import { capitalise, listWords, sayPercent } from '../text/format.ts'
-import { finding, type Finding, type Remedy, type Rule } from './types.ts'
+import { finding, type Finding, type Remedy, type Rule, type Severity } from './types.ts'
 import { kindHas } from '../shapes/kinds.ts'
 
 interface Dose {
@@ -75,6 +75,24 @@ const BEYOND = {
   usual: 'More than usual seldom works better and irritates or unbalances sooner.',
 }
 
+const GRAVITY: Record<keyof typeof BEYOND, Severity> = {
+  spent: 'note',
+  mild: 'note',
+  far: 'stop',
+  usual: 'check',
+}
+
+/** What a dose above its range does. */
+function beyondOf(a: Assessment, { material, percent }: Dose, most: number): keyof typeof BEYOND {
+  // How much alkali is right depends on the acid it meets: the pH that comes out tells, not the percent.
+  if (material.kind === 'base' && (a.predictedPh?.value ?? 14) < 8.5) return 'spent'
+  // where there is no water nothing is emulsified, and it only has to rinse off
+  const idle = a.emulsion === null && a.waterPercent < 5 && isEmulsifier(material)
+  const softens = material.functions.includes('keratolytic')
+  if (idle || (kindHas(material.kind, 'bulk') && !softens)) return 'mild'
+  return isScent(material) && percent >= most * FAR_BEYOND ? 'far' : 'usual'
+}
+
 /** Sets the only line of a material to a dose, percent of the pure material. */
 function setTo(line: AssessedLine, most: number): Remedy[] {
   if (line.fill || line.dosePercent <= 0) return []
@@ -89,17 +107,10 @@ function aboveMax(a: Assessment, dose: Dose): Finding | null {
   // A blend over its own range is said once, by its own name.
   if (dose.direct.length === 0 && dose.lines.length === 1) return null
   const only = dose.lines.length === 1 ? a.lines[dose.lines[0]!]! : null
-  // How much alkali is right depends on the acid it meets: the pH that comes out tells, not the percent.
-  const spent = dose.material.kind === 'base' && (a.predictedPh?.value ?? 14) < 8.5
-  // where there is no water nothing is emulsified, and it only has to rinse off
-  const idle = a.emulsion === null && a.waterPercent < 5 && isEmulsifier(dose.material)
-  const softens = dose.material.functions.includes('keratolytic')
-  const mild = spent || idle || (kindHas(dose.material.kind, 'bulk') && !softens)
-  const far = isScent(dose.material) && dose.percent >= usage.max * FAR_BEYOND
-  const beyond = spent ? 'spent' : mild ? 'mild' : far ? 'far' : 'usual'
+  const beyond = beyondOf(a, dose, usage.max)
   return finding(a, {
     code: 'usage.above-max',
-    severity: mild ? 'note' : far ? 'stop' : 'check',
+    severity: GRAVITY[beyond],
     indexes: dose.lines,
     materials: [dose.material.id],
     message: `${sayPercent(dose.percent)} ${dose.material.name} is above its usual range of ${sayPercent(usage.min)} to ${sayPercent(usage.max)}.`,

@@ -98,6 +98,18 @@ const chemistryOf = ({ ph, charge, contains, acidBase }: Custom, grade: PhGrade)
   ...(acidBase ? { acidBase } : {}),
 })
 
+/** What stays of the material that it is based on; what is in it only where the maker tells nothing else. */
+function keptOf(base: Material, custom: Custom): Partial<Material> & Pick<Material, 'id' | 'name'> {
+  const { cover, parts, common, ...kept } = base
+  const sameMakeUp = !custom.parts && !custom.inci
+  return {
+    ...kept,
+    ...(common && !custom.usage ? { common } : {}),
+    ...(sameMakeUp && cover ? { cover } : {}),
+    ...(sameMakeUp && parts ? { parts } : {}),
+  }
+}
+
 /** What is in it: as the maker told, else as of the material it is based on. */
 const inciOf = (name: string, custom: Custom, base: Material | null) =>
   custom.inci?.length ? custom.inci.map(properInci) : (base?.inci ?? splitInci(name).map(properInci))
@@ -109,18 +121,13 @@ export function materialFromCustom(name: string, custom: Custom, base: Material 
   const kind = base && !custom.functions ? base.kind : kindOf(functions)
   const grade = phGrade(kind, functions, base)
   const usage = custom.usage ? usageFrom(custom.usage) : base?.usage
-  const { cover: _cover, parts: _parts, ...kept } = base ?? ({} as Partial<Material>)
-  if (custom.usage) delete kept.common
-  const sameMakeUp = base && !custom.parts && !custom.inci
   return {
     phase: 'any',
     charge: 'none',
     origin: 'unknown',
-    ...kept,
-    ...(sameMakeUp && base.cover ? { cover: base.cover } : {}),
-    ...(sameMakeUp && base.parts ? { parts: base.parts } : {}),
-    id: base?.id ?? slug(name),
-    name: base?.name ?? name,
+    id: slug(name),
+    name,
+    ...(base ? keptOf(base, custom) : {}),
     inci: inci.length > 0 ? inci : [name],
     functions,
     kind,

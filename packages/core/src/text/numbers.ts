@@ -185,17 +185,26 @@ function reading(text: string, limits: FieldLimits): TypedNumber {
   const number = signed(body.trim(), word !== '')
   if (number === null) return asks
   if (word === '') return { value: number }
-  if (unit === undefined) return asks
   if (unit === '°C') return temperature(number, word) ?? asks
   if (unit === 'min') return minutes(text) ?? asks
   const rule = unitOf(word.trim())
   if (unit === '%') return rule?.unit === 'percent' ? { value: number } : asks
-  if (!rule || rule.unit === 'percent' || rule.unit === 'parts') return asks
-  if (/^\d{1,3}(,\d{3})+$/.test(body.trim()))
-    return { error: `“${body.trim()}” can be read in two ways. Type ${what} without the comma.` }
-  if (unit === 'mL') return millilitres(number, rule, limits)
-  if (rule.drop && limits.of?.solid) return { error: NO_DROPS }
-  return rule.name === 'g' ? { value: number } : converted(number, rule, limits.of ?? {})
+  if (unit === undefined || !rule) return asks
+  return amountIn(body.trim(), number, rule, limits) ?? asks
+}
+
+/** A volume or a weight in its own unit; null where the unit is neither. */
+function amountIn(body: string, number: number, rule: UnitRule, limits: FieldLimits): TypedNumber | null {
+  if (rule.unit === 'percent' || rule.unit === 'parts') return null
+  if (/^\d{1,3}(,\d{3})+$/.test(body))
+    return { error: `“${body}” can be read in two ways. Type ${limits.what} without the comma.` }
+  return limits.unit === 'mL' ? millilitres(number, rule, limits) : grams(number, rule, limits.of ?? {})
+}
+
+/** What was typed for a weight in another unit, and what it is in grams. */
+function grams(number: number, rule: UnitRule, of: MeasuredOut): TypedNumber {
+  if (rule.drop && of.solid) return { error: NO_DROPS }
+  return rule.name === 'g' ? { value: number } : converted(number, rule, of)
 }
 
 /** A plain number that may be negative; null where it is none. */

@@ -111,9 +111,7 @@ export function useQuestions(life: Life, wanted: () => Wanted) {
     () => {
       const q = question.value
       if (!q || q.day === null || q.corrects !== undefined || given.has(at.value)) return
-      const elsewhere = life.history.value?.answers.some(
-        (a) => !a.corrected && a.sample === q.sample && a.day === q.day && a.property === q.property,
-      )
+      const elsewhere = answersTo(life.history.value?.answers ?? [], q).some((a) => a.day === q.day)
       if (elsewhere) at.value++
     },
     { flush: 'sync' },

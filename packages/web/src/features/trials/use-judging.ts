@@ -41,16 +41,11 @@ export function useJudging(id: () => string) {
   const phase = computed(() =>
     !trials.ready ? 'reading' : !trial.value ? 'gone' : trial.value.plan.endedAt ? 'over' : 'open',
   )
-  const hair = computed(() => trial.value?.plan.product.hair ?? false)
   const people = computed(() => (trial.value ? peopleOf(trial.value) : []))
   const who = ref<{ person: string; round: number } | null>(null)
   const sitting = computed(() => {
-    const w = who.value
-    if (!trial.value || !w) return null
-    return (
-      standOfSittings(trial.value).find((s) => s.sitting.person === w.person && s.sitting.round === w.round)
-        ?.sitting ?? null
-    )
+    const stands = trial.value && who.value ? standOfSittings(trial.value).map((s) => s.sitting) : []
+    return stands.find((s) => s.person === who.value!.person && s.round === who.value!.round) ?? null
   })
   const steps = computed<JudgeStep[]>(() =>
     trial.value && sitting.value ? judgeSteps(trial.value, sitting.value) : [],
@@ -108,7 +103,7 @@ export function useJudging(id: () => string) {
   )
   return {
     phase,
-    hair,
+    hair: computed(() => trial.value?.plan.product.hair ?? false),
     people,
     who,
     step,
