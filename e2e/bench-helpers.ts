@@ -87,7 +87,7 @@ export async function startBatch(page: Page, formula: { name: string }) {
   await page.getByRole('link', { name: 'Make', exact: true }).click()
   await page.getByLabel('Made by').fill('Ina')
   await page.getByRole('button', { name: 'Begin' }).click()
-  await expect(page.getByRole('button', { name: 'Step is done' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Done' })).toBeVisible()
 }
 
 export const step = (page: Page) => page.getByRole('article')
@@ -96,7 +96,7 @@ export const button = (page: Page, name: string | RegExp) =>
 
 export async function done(page: Page) {
   const title = await step(page).getByRole('heading', { level: 2 }).innerText()
-  await button(page, 'Step is done').click()
+  await button(page, 'Done').click()
   await expect(page.getByRole('heading', { level: 2, name: title, exact: true })).toHaveCount(0)
 }
 export const at = (page: Page, title: string | RegExp) =>
@@ -108,7 +108,7 @@ export async function simulate(page: Page): Promise<string> {
   const set = page.waitForResponse((r) => r.url().endsWith('/instruments') && r.request().method() === 'POST')
   await button(page, 'Set up simulated instruments').click()
   const { id } = (await (await set).json()) as { id: string }
-  await expect(button(page, 'Put them away')).toBeVisible()
+  await expect(button(page, 'Remove')).toBeVisible()
   await page.keyboard.press('Escape')
   await expect(page.getByRole('dialog')).toHaveCount(0)
   await expect(button(page, 'instruments connected')).toBeVisible()

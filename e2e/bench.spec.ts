@@ -185,7 +185,7 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
   await button(page, 'Finish the batch').click()
 
   // The record against what is really in the beakers, line by line.
-  await expect(page.getByRole('heading', { name: 'What was weighed' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Actual weights' })).toBeVisible()
   const truth = await truthOf(page, id)
   const really = (line: number) => truth.vessels.reduce((sum, v) => sum + v.content[line]!, 0)
   const rows = page.getByRole('table').first().locator('tbody tr')
@@ -254,7 +254,7 @@ test.describe('on a phone held upright', () => {
     expect(await faults()).toEqual([])
     await button(page, 'Something looks wrong').click()
     await button(page, 'There are crystals').click()
-    await button(page, 'Write it down').click()
+    await button(page, 'Record decision').click()
     await expect(button(page, 'Written down')).toBeVisible()
     expect(await faults()).toEqual([])
     await button(page, 'Back to the table').click()

@@ -6,7 +6,7 @@ test('the make-up of a cream, and another emulsifier taken with a way back', asy
   const profile = page.getByRole('region', { name: 'Oil in water, a cream' })
   await expect(profile).toContainText('21.5 % oil phase')
   await expect(profile.locator('li', { hasText: 'HLB' }).first()).toContainText('does not hold')
-  const chooser = page.getByRole('region', { name: 'What else would carry it' })
+  const chooser = page.getByRole('region', { name: 'Alternatives' })
   await expect(chooser.locator('li', { hasText: 'in use' })).toContainText('Olivate emulsifier')
   await chooser.getByRole('button', { name: /^Cetearyl alcohol with ceteareth-20/ }).click()
   await expect(chooser).toContainText('Nonionic: salts and charged actives leave it alone')
@@ -24,7 +24,7 @@ test('the make-up of a cream, and another emulsifier taken with a way back', asy
 test('several candidates go into a trial with the one in use', async ({ page }) => {
   await openFormula(page, 'Harbour Fog face cream')
   await page.getByRole('link', { name: 'Emulsion', exact: true }).click()
-  const chooser = page.getByRole('region', { name: 'What else would carry it' })
+  const chooser = page.getByRole('region', { name: 'Alternatives' })
   for (const name of [/^Polyglyceryl methylglucose distearate/, /^Cetearyl alcohol with ceteareth-20/]) {
     await chooser.getByRole('button', { name }).click()
     await chooser.getByLabel('Compare it in a trial').check()
@@ -40,7 +40,7 @@ test('several candidates go into a trial with the one in use', async ({ page }) 
 test('what a swap would bring is said before it is taken', async ({ page }) => {
   await openFormula(page, 'Harbour Fog face cream')
   await page.getByRole('link', { name: 'Emulsion', exact: true }).click()
-  const chooser = page.getByRole('region', { name: 'What else would carry it' })
+  const chooser = page.getByRole('region', { name: 'Alternatives' })
   await chooser.getByRole('button', { name: /^Show all/ }).click()
   await chooser.getByRole('button', { name: /^Cetrimonium chloride/ }).click()
   await expect(chooser).toContainText('It would bring')
@@ -52,7 +52,7 @@ test('a gel has no emulsion and still chooses its thickener', async ({ page }) =
   await page.getByRole('link', { name: /^Salt Breeze/ }).click()
   await page.getByRole('link', { name: 'Emulsion', exact: true }).click()
   await expect(page.getByRole('heading', { name: 'There is no emulsion here' })).toBeVisible()
-  const chooser = page.getByRole('region', { name: 'What else would carry it' })
+  const chooser = page.getByRole('region', { name: 'Alternatives' })
   await expect(chooser.locator('li', { hasText: 'in use' })).toHaveCount(1)
 })
 

@@ -66,7 +66,7 @@ test('a label that does not fit says so and what to do, and design and keeping t
   await page.getByRole('option', { name: 'A4, 2 × 4 of 99.1 × 67.7 mm' }).click()
   await expect(page.getByText(/no room at the smallest letters allowed/)).toHaveCount(0)
 
-  await page.getByRole('combobox', { name: 'Rules of' }).click()
+  await page.getByRole('combobox', { name: 'Market' }).click()
   await page.getByRole('option', { name: 'United States' }).click()
   await expect(page.getByRole('img', { name: 'Label of Low Tide toner' })).toContainText(
     'Water, Rosa Damascena',
@@ -121,7 +121,7 @@ test('what is filled is counted down on the shelf, and the batch knows what it c
   for (let i = 0; i < 6; i++) await done(page)
   await page.getByLabel('Filled, in all').fill('97')
   await page.getByRole('textbox', { name: 'Containers' }).fill('2')
-  await page.getByRole('combobox', { name: 'Filled into' }).click()
+  await page.getByRole('combobox', { name: 'Container' }).click()
   await page.getByRole('option', { name: /^Mist bottle/ }).click()
   await button(page, 'Finish the batch').click()
   await expect(page.getByText('in 2 containers', { exact: false }).first()).toBeVisible()
@@ -140,7 +140,7 @@ test('containers stand on the shelf, and suit or do not', async ({ page }) => {
   await expect(page.getByText('100 % of the weight is not priced')).toBeVisible()
   await button(page, 'Try the example shelf').click()
   await expect(page.getByText(/69 % of the weight is not priced/)).toBeVisible()
-  await expect(page.getByText('It is too thick to come out of it.').first()).toBeVisible()
+  await expect(page.getByText('Too thick for this container.').first()).toBeVisible()
   await button(page, 'What could stand in for it?').click()
   await expect(page.getByText(/(less|more) a batch/).first()).toBeVisible()
   await button(page, 'Take Airless pump, 50 mL').click()

@@ -12,10 +12,10 @@ test('the method of a cream is planned, changed, and keeps its changes', async (
 
   await steps.getByRole('button', { name: 'Change Label it' }).click()
   await steps.getByLabel('What is done').fill('Stick on the blue labels')
-  await steps.getByLabel('Hands, minutes').fill('seven')
+  await steps.getByLabel('Hands-on time, minutes').fill('seven')
   await steps.getByRole('button', { name: 'Keep' }).click()
   await expect(steps.getByText('Type the time in minutes, such as 20 or 1 h 30.')).toBeVisible()
-  await steps.getByLabel('Hands, minutes').fill('7')
+  await steps.getByLabel('Hands-on time, minutes').fill('7')
   await steps.getByRole('button', { name: 'Keep' }).click()
   await expect(steps.getByText('Stick on the blue labels')).toBeVisible()
   await steps.getByRole('button', { name: 'Move Stick on the blue labels up' }).click()

@@ -37,24 +37,22 @@ test('a backup with something unsound in it brings the rest and names what is no
 test('photographs go along in a backup by choice', async ({ page, browser, baseURL }) => {
   await startBatch(page, TONER)
   await page.keyboard.press('n')
-  await page
-    .getByTestId('photo')
-    .setInputFiles({
-      name: 'jar.png',
-      mimeType: 'image/png',
-      buffer: Buffer.from(
-        'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg==',
-        'base64',
-      ),
-    })
+  await page.getByTestId('photo').setInputFiles({
+    name: 'jar.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from(
+      'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg==',
+      'base64',
+    ),
+  })
   await page.getByLabel('What you see, smell or did').fill('As clear as the pool.')
   await button(page, 'Keep').click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
   await allStored(page)
-  await page.getByRole('button', { name: 'With or without pictures' }).click()
+  await page.getByRole('button', { name: 'Include photos' }).click()
   const [file] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('menuitem', { name: 'With photographs and papers' }).click(),
+    page.getByRole('menuitem', { name: 'With photos and documents' }).click(),
   ])
   expect(file.suggestedFilename()).toMatch(/\.zip$/)
   await expect(toast(page)).toContainText('with 1 photograph and 0 papers')
@@ -65,7 +63,7 @@ test('photographs go along in a backup by choice', async ({ page, browser, baseU
   await elsewhere.getByRole('link', { name: 'Bench', exact: true }).click()
   await expect(elsewhere.getByRole('heading', { name: 'Bench', exact: true })).toBeVisible()
   await elsewhere.getByRole('link', { name: /Neap toner/ }).click()
-  await expect(button(elsewhere, 'Step is done')).toBeVisible()
+  await expect(button(elsewhere, 'Done')).toBeVisible()
   await elsewhere.goto(`${elsewhere.url()}/record`)
   await expect(elsewhere.getByAltText('As clear as the pool.')).toBeVisible()
   await elsewhere.context().close()
@@ -118,7 +116,7 @@ test.describe('a clock that is set', () => {
     await setClock(page, 5 * 3600_000)
     await expect(page.getByText('The clock of this device went ahead by', { exact: false })).toBeVisible()
     await expect(left).toContainText(/1\d:\d\d/)
-    await page.getByRole('button', { name: 'Its clock was set' }).click()
+    await page.getByRole('button', { name: 'The clock changed' }).click()
     await expect(page.getByText('The clock of this device went ahead by', { exact: false })).toHaveCount(0)
     await expect(left).toContainText(/1\d:\d\d/)
   })

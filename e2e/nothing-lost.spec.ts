@@ -55,7 +55,7 @@ test.describe('a store that answers late', () => {
       await page.keyboard.press('PageDown')
     }
     await button(page, 'Finish the batch').click()
-    await expect(page.getByRole('heading', { name: 'What was weighed' })).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'Actual weights' })).toBeVisible()
     await allStored(page)
     const before = await page.getByRole('table').first().innerText()
     expect(before).toMatch(/95\.00[\s\S]*4\.00[\s\S]*1\.00/)
@@ -130,7 +130,7 @@ test('what is deleted lies in the bin and comes back from there', async ({ page 
   await expect(page.getByRole('listitem').filter({ hasText: 'Low Tide toner' })).toContainText(
     'Formula; deleted',
   )
-  await page.getByRole('button', { name: 'Put back' }).click()
+  await page.getByRole('button', { name: 'Restore' }).click()
   await expect(page.getByText('Nothing is in the bin.')).toBeVisible()
   await toast(page).getByRole('button', { name: 'Open' }).click()
   await expect(page.getByLabel('Name of the formula')).toHaveValue('Low Tide toner')
@@ -213,7 +213,7 @@ plain(
     )
     const next = await context.newPage()
     await next.goto('/')
-    await expect(next.getByRole('heading', { name: 'Another tab holds the store' })).toBeVisible()
+    await expect(next.getByRole('heading', { name: 'Omblet is open in another tab' })).toBeVisible()
     await page.close()
     await expect(next.getByRole('link', { name: 'Low Tide toner' })).toBeVisible()
   },

@@ -45,7 +45,7 @@ const BUTTER = {
 
 /** The main button lies whole on the screen, and a tap on its middle and its edges meets it and nothing else. */
 async function expectReachable(page: Page, title: string) {
-  const main = button(page, 'Step is done')
+  const main = button(page, 'Done')
   await expect(main).toBeVisible()
   const met = await main.evaluate((e) => {
     const { left, right, top, bottom } = e.getBoundingClientRect()
@@ -79,13 +79,13 @@ test.describe('on a phone held upright', () => {
       const walked: string[] = []
       for (let i = 0; i < 60; i++) {
         const heading = step(page).getByRole('heading', { level: 2 })
-        if ((await button(page, 'Step is done').count()) === 0) break
+        if ((await button(page, 'Done').count()) === 0) break
         const title = await heading.innerText()
         walked.push(title)
         await expectReachable(page, title)
         await weighAll(page)
         await expectReachable(page, title)
-        await button(page, 'Step is done').click()
+        await button(page, 'Done').click()
         await expect(page.getByRole('heading', { level: 2, name: title, exact: true })).toHaveCount(0)
       }
       expect(walked.length).toBeGreaterThan(4)

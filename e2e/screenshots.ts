@@ -46,7 +46,7 @@ const begin = async (page: Page) => {
 const done = async (page: Page) => {
   const title = page.locator('article h2')
   const before = await title.innerText()
-  await page.getByRole('button', { name: 'Step is done' }).click()
+  await page.getByRole('button', { name: 'Done' }).click()
   await page.waitForFunction((was) => document.querySelector('article h2')?.textContent !== was, before)
 }
 const type = async (page: Page, label: string, value: string) => {
@@ -103,10 +103,10 @@ const finish = async (page: Page) => {
   await page.clock.fastForward(120_000)
   await type(page, 'pH', '5.8')
   for (let i = 0; i < 4; i++) await done(page)
-  await page.getByRole('button', { name: 'Step is done' }).click()
+  await page.getByRole('button', { name: 'Done' }).click()
   await page.getByLabel('Filled, in all').fill('241')
   await page.getByRole('button', { name: 'Finish the batch' }).click()
-  await page.getByText('What was weighed').waitFor()
+  await page.getByText('Actual weights').waitFor()
 }
 
 const wide = { width: 1280, height: 800 }
@@ -142,7 +142,7 @@ try {
   await formula(page, 'Harbour Fog face cream')
   await page.getByRole('link', { name: 'Method', exact: true }).click()
   await page.getByRole('textbox', { name: 'Begin at' }).fill('18:30')
-  await page.getByRole('heading', { name: 'Your way' }).scrollIntoViewIfNeeded()
+  await page.getByRole('heading', { name: 'Options' }).scrollIntoViewIfNeeded()
   await shot(page, 'method')
   await formula(page, 'Harbour Fog face cream')
   await page.getByRole('link', { name: 'Cost', exact: true }).click()
@@ -159,7 +159,7 @@ try {
   await begin(page)
   await page.getByRole('button', { name: /^instruments/ }).click()
   await page.getByRole('button', { name: 'Set up simulated instruments' }).click()
-  await page.getByRole('button', { name: 'Put them away' }).waitFor()
+  await page.getByRole('button', { name: 'Remove' }).waitFor()
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Put beaker A on the scale' }).click()
   await page.getByRole('button', { name: 'Tare', exact: true }).click()
@@ -210,7 +210,7 @@ try {
   await trials.setViewportSize({ width: 390, height: 844 })
   await trials.goto('/trials/demo-trial-glycol/judge')
   await trials.getByRole('button', { name: /^Ole/ }).click()
-  await trials.getByRole('button', { name: 'It is on' }).click()
+  await trials.getByRole('button', { name: 'Applied' }).click()
   await trials.getByRole('heading', { name: 'Firmness' }).waitFor()
   await shot(trials, 'judging')
   const evening = await open(wide, true)

@@ -63,7 +63,7 @@ test('a material of one’s own is changed and taken out again, with a way back'
   await page.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(page.getByText(/1\s?% to 4/)).toBeVisible()
   await page.getByRole('button', { name: 'Take out' }).click()
-  await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Ingredients' })).toBeVisible()
   await page.locator('.p-toast').getByRole('button', { name: 'Undo' }).click()
   await page.getByLabel('Search materials').fill('samphire')
   await page.getByRole('link', { name: /^Samphire glycerite/ }).click()

@@ -8,8 +8,8 @@ test('the Shelf is searched and filtered, and a material tells its facts, limits
   page,
 }) => {
   await openHome(page)
-  await page.getByRole('link', { name: 'Shelf' }).click()
-  await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible()
+  await page.getByRole('link', { name: 'Ingredients' }).click()
+  await expect(page.getByRole('heading', { name: 'Ingredients' })).toBeVisible()
   await page.getByLabel('Search materials').fill('salicilic')
   await page.getByRole('link', { name: /^Salicylic acid/ }).click()
   await expect(page.getByRole('heading', { name: 'Salicylic acid' })).toBeVisible()
@@ -17,14 +17,14 @@ test('the Shelf is searched and filtered, and a material tells its facts, limits
   const limits = page.getByRole('region', { name: 'Limits table' })
   await expect(limits).toContainText('Regulation (EC) 1223/2009 Annex III/98')
   await expect(limits.locator('tr', { hasText: 'leave-on, for face' })).toContainText(/2\s%/)
-  await expect(page.getByText('Does not go with')).toBeVisible()
+  await expect(page.getByText('Incompatible with')).toBeVisible()
   await page.getByRole('link', { name: 'Storm Warning serum' }).click()
   await expect(page.getByLabel('Name of the formula')).toHaveValue('Storm Warning serum')
 })
 
 test('what is in one’s formulas can be told apart from the rest', async ({ page }) => {
   await openHome(page)
-  await page.getByRole('link', { name: 'Shelf' }).click()
+  await page.getByRole('link', { name: 'Ingredients' }).click()
   await page.getByRole('combobox', { name: 'Which materials' }).click()
   await page.getByRole('option', { name: 'In my formulas' }).click()
   await expect(page.getByRole('link', { name: /^Urea/ })).toBeVisible()
@@ -80,7 +80,7 @@ test('a stock is made from its parts, taken apart in the formula, and refuses to
   const recipe = page.getByRole('region', { name: 'Recipe of this stock' })
   await expect(recipe).toContainText(/Make 52.50\s?g of it/)
   await expect(recipe.getByRole('listitem').filter({ hasText: 'hyaluronate' })).toContainText(/0.5[23]\s?g/)
-  await recipe.getByLabel('Spare, percent').fill('0')
+  await recipe.getByLabel('Overage, percent').fill('0')
   await expect(recipe).toContainText(/Make 50.00\s?g of it/)
 })
 
@@ -125,8 +125,8 @@ test('lots are taken in from a table: shown first, refused with a reason, stored
 }) => {
   await openHome(page)
   await page.goto('/shelf')
-  await page.getByRole('button', { name: 'Take in' }).click()
-  const dialog = page.getByRole('dialog', { name: 'Take in materials or lots' })
+  await page.getByRole('button', { name: 'Import' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Import ingredients or lots' })
   const picker = page.getByTestId('table-picker')
   await picker.setInputFiles(table('sea.csv', 'colour,shape\nblue,round\n'))
   await expect(dialog.getByRole('alert')).toContainText('No column is known here')
@@ -144,7 +144,7 @@ test('lots are taken in from a table: shown first, refused with a reason, stored
   await expect(page.getByText('None. Add what you have')).toBeVisible()
 
   await page.goto('/shelf')
-  await page.getByRole('button', { name: 'Take in' }).click()
+  await page.getByRole('button', { name: 'Import' }).click()
   await picker.setInputFiles(table('lots.csv', 'material,left_grams,note\nglycerin,120.5,=1+1\n'))
   await dialog.getByRole('button', { name: 'Store 1 lot' }).click()
   await page.goto('/shelf/glycerin')
@@ -152,19 +152,19 @@ test('lots are taken in from a table: shown first, refused with a reason, stored
 
   // out again as a spreadsheet and in again: the same
   await page.goto('/shelf')
-  await page.getByRole('button', { name: 'Hand out' }).click()
+  await page.getByRole('button', { name: 'Export' }).click()
   const [csv] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('menuitem', { name: 'as CSV' }).first().click(),
   ])
   expect(await readText(csv)).toContain("'=1+1")
-  await page.getByRole('button', { name: 'Hand out' }).click()
+  await page.getByRole('button', { name: 'Export' }).click()
   const [sheet] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('menuitem', { name: 'as a spreadsheet' }).first().click(),
   ])
   expect(sheet.suggestedFilename()).toBe('omblet-lots.xlsx')
-  await page.getByRole('button', { name: 'Take in' }).click()
+  await page.getByRole('button', { name: 'Import' }).click()
   await picker.setInputFiles({
     name: 'lots.xlsx',
     mimeType: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
@@ -176,8 +176,8 @@ test('lots are taken in from a table: shown first, refused with a reason, stored
 test('a long table shows how far it is and can be stopped', async ({ page }) => {
   await openHome(page)
   await page.goto('/shelf')
-  await page.getByRole('button', { name: 'Take in' }).click()
-  const dialog = page.getByRole('dialog', { name: 'Take in materials or lots' })
+  await page.getByRole('button', { name: 'Import' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Import ingredients or lots' })
   const rows = ['name,inci,usage_min,usage_max']
   for (let i = 0; i < 10_000; i++) rows.push(`Rockpool extract ${i},Aqua; Algae Extract,1,5`)
   const long = table('long.csv', rows.join('\n'))

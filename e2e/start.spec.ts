@@ -28,8 +28,8 @@ test('a pasted recipe is shown line by line, asks what is missing, and becomes a
   page,
 }) => {
   await openHome(page)
-  await page.getByRole('button', { name: 'Start from…' }).click()
-  await page.getByRole('menuitem', { name: 'A recipe from elsewhere' }).click()
+  await page.getByRole('button', { name: 'New from…' }).click()
+  await page.getByRole('menuitem', { name: 'Recipe' }).click()
   await page.getByLabel('Paste it as it is: text or a table').fill(RECIPE)
   await expect(page.getByText('7 ingredients, 2 things missing')).toBeVisible()
   await expect(page.getByText('Weigh twenty of them and correct it', { exact: false })).toBeVisible()
@@ -60,7 +60,7 @@ test('a recipe with a gap and one with nonsense say so', async ({ page }) => {
   const field = page.getByLabel('Paste it as it is: text or a table')
   await field.fill('Glycerin 5%\nUrea 3%\nWater 90%')
   await expect(page.getByText('2 % is missing. Shall water take it?', { exact: false })).toBeVisible()
-  await page.getByRole('button', { name: 'Let water take it' }).click()
+  await page.getByRole('button', { name: 'Replace with water' }).click()
   await expect(page.getByText('nothing missing', { exact: false })).toBeVisible()
   await field.fill('Stir at dusk, and never on a Friday.')
   await expect(page.getByRole('button', { name: 'Make the formula' })).toBeDisabled()
@@ -154,7 +154,7 @@ test('a brief brings proposals without a stop, or says why not', async ({ page }
   await expect(page.getByText('not on your shelf', { exact: false })).toBeVisible()
   await page.getByText('Only what is on my shelf').click()
   await page.getByRole('button', { name: 'Show the alternatives' }).first().click()
-  await page.getByRole('button', { name: 'Start from this one' }).first().click()
+  await page.getByRole('button', { name: 'Start from this proposal' }).first().click()
   await expect(page.getByLabel('Name of the formula')).toHaveValue('New cream')
   await expect(page.getByRole('button', { name: /^Niacinamide/ })).toBeVisible()
 })

@@ -83,7 +83,7 @@ async function makeIt(page: Page): Promise<string[]> {
       }
       if (await button(page, 'Pour together').isVisible()) await button(page, 'Pour together').click()
     }
-    await button(page, 'Step is done').click()
+    await button(page, 'Done').click()
     await expect(over.or(title.filter({ hasNotText: now })).first()).toBeVisible()
   }
   return poured
@@ -109,13 +109,14 @@ test('five emulsifiers are set up, made from one base, judged blind by three on 
     page.getByText(/^Only the emulsifier differs.*distilled water makes up the rest/),
   ).toBeVisible()
   await page.getByRole('textbox', { name: /Who judges/ }).fill('Ina, Bo, Una')
-  for (const name of ['Sinks in', 'Tack', 'Greasiness', 'Softness']) await page.getByLabel(name).uncheck()
+  for (const name of ['Rate of absorption', 'Tack', 'Greasiness', 'Softness'])
+    await page.getByLabel(name).uncheck()
   await button(page, 'More to choose from').click()
   await page.getByLabel('Order of liking').check()
   await page.getByRole('combobox', { name: 'Which one decides' }).click()
   await page.getByRole('option', { name: 'Spread' }).click()
   await page.getByLabel('What the trial is called').fill('Which wax')
-  await button(page, 'Set it up').click()
+  await button(page, 'Create trial').click()
   await expect(page.getByRole('heading', { name: 'Which wax' })).toBeVisible()
   const [trial] = await storedTrials(page)
   expect(trial!.samples).toHaveLength(5)
@@ -124,7 +125,7 @@ test('five emulsifiers are set up, made from one base, judged blind by three on 
   // the base once, then two jars of it
   const here = page.url()
   await button(page, 'Make the base').click()
-  await expect(button(page, 'Step is done')).toBeVisible()
+  await expect(button(page, 'Done')).toBeVisible()
   await simulate(page)
   const base = await makeIt(page)
   expect(base.sort()).toEqual([
@@ -136,7 +137,7 @@ test('five emulsifiers are set up, made from one base, judged blind by three on 
   for (const sample of trial!.samples.slice(0, 2)) {
     await page.goto(here)
     await button(page, `Make it from the base: ${sample.name}`).click()
-    await expect(button(page, 'Step is done')).toBeVisible()
+    await expect(button(page, 'Done')).toBeVisible()
     await button(page, /^instruments/).click()
     await button(page, 'Set up anew').click()
     await page.keyboard.press('Escape')
@@ -162,7 +163,7 @@ test('five emulsifiers are set up, made from one base, judged blind by three on 
     const text = await page.locator('body').innerText()
     for (const code of codes) expect(text).not.toMatch(standing(code))
   }
-  await button(page, 'Judge on this device').click()
+  await button(page, 'Assess on this device').click()
   for (const sitting of sittings) {
     const name = trial!.plan.people.find((p) => p.id === sitting.person)!.name
     const foreign = sittings.filter((s) => s !== sitting).flatMap((s) => s.served.map((x) => x.code))
@@ -172,7 +173,7 @@ test('five emulsifiers are set up, made from one base, judged blind by three on 
     for (const { code } of sitting.served) {
       await expect(page.getByRole('heading', { name: code })).toBeVisible()
       await unseen(foreign)
-      await button(page, 'It is on').click()
+      await button(page, 'Applied').click()
       await expect(page.getByRole('heading', { name: 'Spread' })).toBeVisible()
       await unseen(foreign)
       await button(page, String(SPREAD[sampleOf(code)]!)).click()
@@ -183,7 +184,7 @@ test('five emulsifiers are set up, made from one base, judged blind by three on 
     await expect(page.getByRole('heading', { name: 'Order of liking' })).toBeVisible()
     const liked = [...sitting.served].sort((x, y) => sampleOf(x.code) - sampleOf(y.code))
     for (const { code } of liked) await button(page, new RegExp(`^${code}`)).click()
-    await button(page, 'That is my order').click()
+    await button(page, 'Confirm ranking').click()
     await expect(page.getByRole('heading', { name: `Thank you, ${name}.` })).toBeVisible()
     await button(page, 'Next person').click()
   }
@@ -196,21 +197,21 @@ test('five emulsifiers are set up, made from one base, judged blind by three on 
   for (const s of sittings) for (const x of s.served) expect(closed).not.toMatch(standing(x.code))
   expect(closed).not.toMatch(/spreads further|Friedman/)
 
-  await button(page, 'Open the codes and read the result').click()
+  await button(page, 'Unblind and show result').click()
   await expect(
     page.getByText(/^E spreads further than the reference \(by 8\.0 of 10; 3 of 3 people\)/).first(),
   ).toBeVisible()
-  await expect(page.getByText('Too alike to tell.').first()).toBeVisible()
+  await expect(page.getByText('No difference detected.').first()).toBeVisible()
   await page.setViewportSize({ width: 1280, height: 800 })
 
   // the winner becomes a version with its reason; a loser's lesson stays with its material
   await page.getByRole('combobox', { name: 'Keep' }).click()
   await page.getByRole('option', { name: trial!.samples[4]!.name }).click()
-  await page.getByLabel('Because').fill('It glides furthest.')
+  await page.getByLabel('Reason').fill('It glides furthest.')
   await page.getByLabel('The next question').fill('half the cetyl alcohol')
   const lesson = page.getByLabel(/Glyceryl stearate with PEG-100 stearate taught/)
   await lesson.fill('sets too fast for me')
-  await button(page, 'Keep the winner').click()
+  await button(page, 'Adopt version').click()
   await page.getByRole('link', { name: `Version 1 of ${LOTION.name}` }).click()
   await expect(page.getByRole('heading', { name: /^Version 1: .*from a trial/ })).toBeVisible()
   await expect(page.getByLabel('Why it was made')).toHaveValue('It glides furthest.')
@@ -225,7 +226,7 @@ test('five emulsifiers are set up, made from one base, judged blind by three on 
 test('a trial alone with triangles: seconds, going back, and what cannot be yet', async ({ page }) => {
   await openHome(page)
   await page.goto('/trials/new')
-  await button(page, 'Set it up').click()
+  await button(page, 'Create trial').click()
   await expect(page.getByRole('alert')).toHaveText(/Choose a formula/)
   await page.getByRole('combobox', { name: 'Formula' }).click()
   await page.getByRole('option', { name: 'Gull Wing body lotion' }).click()
@@ -240,13 +241,13 @@ test('a trial alone with triangles: seconds, going back, and what cannot be yet'
     await page.getByLabel(name).uncheck()
   await page.getByLabel(/Triangles/).check()
   await expect(page.getByText(/Alone, plan at least 6 rounds/)).toBeVisible()
-  await button(page, 'Set it up').click()
-  await button(page, 'Judge on this device').click()
+  await button(page, 'Create trial').click()
+  await button(page, 'Assess on this device').click()
   await button(page, /^Ina/).click()
   const [trial] = await storedTrials(page)
   const [sitting] = sittingsOf(trial!)
-  await button(page, 'It is on').click()
-  await expect(page.getByRole('heading', { name: 'Sinks in' })).toBeVisible()
+  await button(page, 'Applied').click()
+  await expect(page.getByRole('heading', { name: 'Rate of absorption' })).toBeVisible()
   await page.getByLabel('Seconds').fill('300')
   await expect(page.getByRole('alert')).toBeVisible()
   await page.getByLabel('Seconds').fill('42')
@@ -255,7 +256,7 @@ test('a trial alone with triangles: seconds, going back, and what cannot be yet'
   await button(page, 'Back').click()
   await page.getByLabel('Seconds').fill('40')
   await button(page, 'Next').click()
-  await button(page, 'It is on').click()
+  await button(page, 'Applied').click()
   await page.getByLabel('Seconds').fill('55')
   await page.getByLabel('Seconds').press('Enter')
   await expect(page.getByRole('heading', { name: /odd one/ })).toBeVisible()
@@ -269,12 +270,12 @@ test('a trial alone with triangles: seconds, going back, and what cannot be yet'
   expect(after!.scores.map((s) => s.value).sort()).toEqual([40, 55])
   expect(after!.triangles).toMatchObject([{ right: true }])
   await page.getByRole('link', { name: 'Back to the trial' }).click()
-  await button(page, 'Open the codes and read the result').click()
+  await button(page, 'Unblind and show result').click()
   await expect(page.getByText(/1 of 1 found the odd one/)).toBeVisible()
   await expect(page.getByText(/no test follows from one/).first()).toBeVisible()
   // deleted and taken back from the toast
   await button(page, 'Delete this trial').click()
-  await expect(page.getByRole('heading', { name: 'Nothing is compared yet' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'No trials yet' })).toBeVisible()
   await expect(button(page, 'Undo')).toHaveCount(1)
   await button(page, 'Undo').click()
   await expect(

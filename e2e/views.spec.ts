@@ -68,9 +68,9 @@ test('the list, the ways to start, the Shelf and the bin', async ({ page }) => {
   await openHome(page)
   await walk(page, 'formulas')
   for (const [path, words] of [
-    ['/start/brief', 'Start from a brief'],
-    ['/start/recipe', 'Start from a recipe'],
-    ['/start/label', 'Start from an ingredient list'],
+    ['/start/brief', 'New from a brief'],
+    ['/start/recipe', 'New from a recipe'],
+    ['/start/label', 'New from an ingredient list'],
     ['/bench', 'Bench'],
     ['/bench/start', 'Start a batch'],
     ['/bin', 'Bin'],
@@ -118,11 +118,11 @@ test('the table and the record', async ({ page }) => {
   await startBatch(page, TONER)
   await at(page, /Wash/)
   await walk(page, 'step', LEAST_AT_THE_BENCH)
-  await page.getByRole('button', { name: 'Step is done' }).click()
+  await page.getByRole('button', { name: 'Done' }).click()
   await expect(page.getByLabel('What the scale shows')).toBeVisible()
   await walk(page, 'weighing', LEAST_AT_THE_BENCH)
   await page.goto(`${page.url()}/record`)
-  await expect(page.getByRole('heading', { name: 'What was weighed' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Actual weights' })).toBeVisible()
   await walk(page, 'record', LEAST_AT_THE_BENCH)
 })
 
@@ -134,7 +134,7 @@ test('what is kept, a look and a report', async ({ page }) => {
   await walk(page, '/keeping')
   await page.goto('/keeping/demo-SW-D2')
   await expect(page.locator('.apexcharts-svg').first()).toBeVisible()
-  await page.getByRole('button', { name: 'All together' }).click()
+  await page.getByRole('button', { name: 'All storage conditions' }).click()
   await walk(page, 'life')
   await page.goto('/keeping/demo-SW-D2?plan=1')
   await expect(page.getByRole('dialog')).toBeVisible()
@@ -143,7 +143,7 @@ test('what is kept, a look and a report', async ({ page }) => {
   await expect(page.locator('#ask-title')).toBeVisible()
   await walk(page, 'look', LEAST_AT_THE_BENCH)
   await page.goto('/keeping/demo-SW-D2/report')
-  await expect(page.getByRole('heading', { name: 'Everything that was seen' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'All observations' })).toBeVisible()
   await walk(page, 'report')
 })
 
@@ -172,9 +172,9 @@ test('trials: set up, under way, judged on a phone, on paper, read', async ({ pa
   }
   await page.goto('/trials/demo-trial-glycol/judge')
   await page.getByRole('button', { name: /^Ole/ }).click()
-  await expect(page.getByRole('button', { name: 'It is on' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Applied' })).toBeVisible()
   await walk(page, 'serving', LEAST_AT_THE_BENCH)
-  await page.getByRole('button', { name: 'It is on' }).click()
+  await page.getByRole('button', { name: 'Applied' }).click()
   await expect(page.getByRole('button', { name: '7', exact: true })).toBeVisible()
   await walk(page, 'scoring', LEAST_AT_THE_BENCH)
 })

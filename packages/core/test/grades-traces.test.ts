@@ -57,7 +57,7 @@ describe('what a home formulator needs to know of a material', () => {
     expect(m('linum-usitatissimum-seed-oil').oxidation).toBe('fast')
     expect(m('simmondsia-chinensis-seed-oil').oxidation).toBe('slow')
     const facts = factsOf(m('xanthan-gum')).map((f) => f.what)
-    expect(facts).toEqual(expect.arrayContaining(['Wet it first in', 'Full body after', 'Feels']))
+    expect(facts).toEqual(expect.arrayContaining(['Wet it first in', 'Full body after', 'Skin feel']))
     for (const fact of factsOf(m('sodium-hyaluronate'))) expect(fact.source, fact.what).not.toBe('')
   })
 })

@@ -47,7 +47,7 @@ describe('the record of a batch', () => {
     expect(facts().has('Filled')).toBe(false)
     m.do({ type: 'finish', outcome: 'kept', filledGrams: 188, containers: 4 })
     expect(facts().get('Filled')).toBe('188.00 g, 94 % in 4 containers')
-    expect(facts().get('Water that left')).toBe('not measured')
+    expect(facts().get('Water loss')).toBe('not measured')
   })
   it('shows of a row of temperatures the first and the last', () => {
     const m = new Making(SMALL)

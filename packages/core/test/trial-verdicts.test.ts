@@ -172,7 +172,7 @@ describe('a verdict', () => {
         [5, 5, 5],
       ],
     }).readings[0]!
-    expect(alike).toMatchObject({ says: 'Too alike to tell.', test: '', tells: false })
+    expect(alike).toMatchObject({ says: 'No difference detected.', test: '', tells: false })
   })
   it('trusts the exact test of pairs where two samples were scored', () => {
     const four = [

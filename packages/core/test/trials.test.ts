@@ -251,7 +251,7 @@ describe('a trial', () => {
       ['Body', body.high === 'butter'],
       ['Frost', f.frost!.verdict === 'doubtful'],
     ])
-    expect(rows[1]!.says).toBe('Omblet was low')
+    expect(rows[1]!.says).toBe('Prediction too low')
     expect(forecastAndFound(null, [{ sample: 'a', what: 'ph', value: 5 }])[0]!.fits).toBeNull()
   })
   it('gives a reading the room of how it was read: a strip tells less than a meter, and so does what nobody said', () => {

@@ -144,7 +144,7 @@ describe('the steps', () => {
   })
   it('are left out with a reason, which stands in what went otherwise', async () => {
     const { id } = await begun(/Wash/)
-    await press('Leave out')
+    await press('Skip')
     await until(() => document.querySelector('[role="dialog"]') !== null)
     await type('Why', 'done last night')
     await send('Why')
@@ -180,7 +180,7 @@ describe('the pH', () => {
 describe('the end', () => {
   it('asks what was filled, and the record shows target and weighed of every line with what went otherwise', async () => {
     const { id, page } = await begun(/Label/, [94.02, 5, 1])
-    await press('Step is done')
+    await press('Done')
     await shows('All steps are over')
     await type('Filled, in all', '120')
     await send('Filled, in all')
@@ -192,15 +192,15 @@ describe('the end', () => {
     expect(await last(id)).toMatchObject({ type: 'finish', outcome: 'kept', filledGrams: 97, containers: 2 })
     await leaveTable()
     await open(`/bench/${id}/record`, RecordPage, { id })
-    await shows('What was weighed')
+    await shows('Actual weights')
     const row = part('tr', 'Distilled water').textContent.replace(/\s+/g, ' ')
     expect(row).toContain('94.00')
     expect(row).toContain('94.02')
-    expect(buttons('Step is done')).toEqual([])
+    expect(buttons('Done')).toEqual([])
   })
   it('keeps a batch that is thrown away with its reason', async () => {
     const { id, page } = await begun(/Label/)
-    await press('Step is done')
+    await press('Done')
     await shows('All steps are over')
     await press('Throw it away')
     await type('Why', 'a gull was in it')

@@ -18,7 +18,7 @@ describe('a button for files', () => {
   it('opens the field that it hides, and hands on what was chosen', async () => {
     const picked = vi.fn()
     const field = mounted(FileButton, {
-      label: 'Take in',
+      label: 'Import',
       accept: '.csv',
       testid: 'pick',
       multiple: true,
@@ -26,8 +26,8 @@ describe('a button for files', () => {
     })
     const input = field.get<HTMLInputElement>('[data-testid="pick"]').element
     const opened = vi.spyOn(input, 'click')
-    expect(button('Take in').type).toBe('button') // never sends the form around it
-    await press('Take in')
+    expect(button('Import').type).toBe('button') // never sends the form around it
+    await press('Import')
     expect(opened).toHaveBeenCalledOnce()
     expect([input.accept, input.multiple, input.hidden]).toEqual(['.csv', true, true])
     const [one, two] = [file('one.csv'), file('two.csv')]
@@ -37,7 +37,7 @@ describe('a button for files', () => {
   })
   it('says nothing where the dialog was closed', () => {
     const picked = vi.fn()
-    const field = mounted(FileButton, { label: 'Take in', testid: 'pick', onPicked: picked })
+    const field = mounted(FileButton, { label: 'Import', testid: 'pick', onPicked: picked })
     choose(field.get<HTMLInputElement>('input').element, [])
     expect(picked).not.toHaveBeenCalled()
   })

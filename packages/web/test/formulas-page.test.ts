@@ -48,7 +48,7 @@ describe('the list', () => {
   it('that is empty says what to do, and brings the examples', async () => {
     await useLibrary().remove(useLibrary().records.map((r) => r.id))
     await open()
-    await shows('The shelf is empty.')
+    await shows('No formulas yet.')
     await press('Bring the examples')
     await shows('These are examples from a small harbour town.')
     expect(useLibrary().records).toHaveLength(8)

@@ -46,7 +46,7 @@ beforeEach(async () => {
 describe('the place', () => {
   it('says what to do where nothing is kept', async () => {
     const page = mounted(KeepingPage)
-    await eventually(() => expect(page.text()).toContain('Nothing is kept yet'))
+    await eventually(() => expect(page.text()).toContain('No batches under observation'))
     expect(page.text()).toContain('Try three example batches')
   })
   it('lists what is due by batch, with a way to look', async () => {
@@ -60,7 +60,7 @@ describe('the place', () => {
     expect(rows[0]).toContain('Low Tide toner')
     expect(rows[0]).toContain('today')
     expect(card.find('[aria-current="true"]').text()).toContain('Low Tide toner')
-    expect(card.text()).toContain('Look at them now')
+    expect(card.text()).toContain('Record observations')
     expect(card.text()).toContain('Calendar file')
   })
   it('shows every answer once it is asked for, with what was put right struck out', async () => {

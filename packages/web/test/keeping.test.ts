@@ -47,7 +47,7 @@ describe('the example batches', () => {
     })
     expect(verdicts.map((v) => v.grade)).toEqual(['fine', 'fine', 'again'])
     expect(verdicts[1]!.says).toContain('as forecast, and has rested since')
-    expect(verdicts[2]!.says).toContain('Frost and thaw')
+    expect(verdicts[2]!.says).toContain('Freeze–thaw')
   })
   it('weigh what their formulas ask for', () => {
     for (const { batch, events } of demo()) {
@@ -208,7 +208,7 @@ describe('what was learned', () => {
     const batches = useBatches()
     batches.heads = teach(3)
     batches.ready = true
-    const note = mounted(LearnedNote, { lesson: 'loss', says: 'What stayed on tools:', unit: '%' })
+    const note = mounted(LearnedNote, { lesson: 'loss', says: 'Transfer loss:', unit: '%' })
     await flushPromises()
     expect(note.text()).toContain('in 3 earlier batches')
     await note.get('button').trigger('click')

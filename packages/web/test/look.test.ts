@@ -57,7 +57,7 @@ describe('a field', () => {
       'Kind',
       'For',
       'How it is used',
-      'Rules of',
+      'Market',
       'Made for',
     ])
     choices[1]!.vm.$emit('update:modelValue', 'hands')
@@ -69,8 +69,8 @@ describe('a field', () => {
 
 describe('a head and a card', () => {
   it('lead up, and name what stands under them', () => {
-    const head = mounted(PageHead, { title: 'Containers', up: '/shelf', upLabel: 'Shelf' })
-    expect(button('Shelf').getAttribute('href')).toBe('/shelf')
+    const head = mounted(PageHead, { title: 'Containers', up: '/shelf', upLabel: 'Ingredients' })
+    expect(button('Ingredients').getAttribute('href')).toBe('/shelf')
     expect(head.get('h1').text()).toBe('Containers')
     const card = mounted(TitledCard, { title: 'Log', level: 2 })
     expect(card.get('section').attributes('aria-labelledby')).toBe(card.get('h2').attributes('id'))
@@ -81,14 +81,14 @@ describe('buttons and dialogs', () => {
   it('pass on what they are given', async () => {
     let pressed = 0
     for (const [it, label] of [
-      [PlainButton, 'Take in'],
+      [PlainButton, 'Import'],
       [QuietButton, 'Cancel'],
     ] as const)
       mounted(() => h(it, { label, 'aria-keyshortcuts': 't', onClick: () => pressed++ }))
-    await press('Take in')
+    await press('Import')
     await press('Cancel')
     expect(pressed).toBe(2)
-    expect(button('Take in').getAttribute('aria-keyshortcuts')).toBe('t')
+    expect(button('Import').getAttribute('aria-keyshortcuts')).toBe('t')
   })
   it('close by their own button, and tell so', async () => {
     const told: boolean[] = []

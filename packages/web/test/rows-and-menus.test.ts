@@ -99,8 +99,8 @@ describe('a button that opens what can be done', () => {
     expect(did).toHaveBeenCalledOnce()
   })
   it('with words on it shows them, and closes with Escape', async () => {
-    mounted(MenuButton, { items: items(), label: 'Hand out', icon: 'pi pi-download' })
-    await press('Hand out')
+    mounted(MenuButton, { items: items(), label: 'Export', icon: 'pi pi-download' })
+    await press('Export')
     await until(() => document.querySelectorAll('[role="menuitem"]').length === 2)
     await key(document.querySelector('[role="menu"]')!, 'Escape', { code: 'Escape' })
     await until(() => document.querySelectorAll('[role="menuitem"]').length === 0)

@@ -61,7 +61,7 @@ describe('a recipe', () => {
     await shows('What is it?')
     await press('Leave Mystery of the deep out')
     expect(text()).not.toContain('What is it?')
-    await press('Let water take it')
+    await press('Replace with water')
     await press('Make the formula')
     const lines = (await made()).phases.flatMap((p) => p.lines)
     expect(lines.map((l) => l.material)).not.toContain('mystery-of-the-deep')

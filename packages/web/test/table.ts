@@ -29,7 +29,7 @@ export async function last(id: string) {
 export const title = () => document.querySelector('article h2')!.textContent!.trim()
 export async function done() {
   const was = title()
-  await press('Step is done')
+  await press('Done')
   await until(() => document.querySelector('article h2')?.textContent?.trim() !== was)
 }
 const target = () => document.querySelector('[data-testid="target"]')

@@ -126,7 +126,7 @@ describe('judging', () => {
       await eventually(() => expect((find().element as HTMLButtonElement).disabled).toBe(false))
       await find().trigger('click')
     }
-    await press(() => page.findAll('button').find((b) => b.text() === 'It is on')!)
+    await press(() => page.findAll('button').find((b) => b.text() === 'Applied')!)
     expect(page.findAll('.numbers button')).toHaveLength(11)
     // the second tap of a double tap lies on the next question, and is not for it
     await page.findAll('.numbers button')[7]!.trigger('click')

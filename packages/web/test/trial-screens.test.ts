@@ -52,7 +52,7 @@ describe('the screens of a trial', () => {
   it('lists trials with where each stands, and offers examples where there is none', async () => {
     const empty = mounted(TrialsPage)
     await flushPromises()
-    await eventually(() => expect(empty.text()).toContain('Nothing is compared yet'))
+    await eventually(() => expect(empty.text()).toContain('No trials yet'))
     for (const t of demoTrials(Date.parse(AT), () => null)) await addTrial(t)
     newPage()
     const list = mounted(TrialsPage)
@@ -85,7 +85,7 @@ describe('the screens of a trial', () => {
     await useTrials().load()
     const card = mounted(FoundCard, { trial })
     await flushPromises()
-    expect(card.text()).toContain('← Omblet was low')
+    expect(card.text()).toContain('← Prediction too low')
     expect(card.findAll('.photos img')).toHaveLength(0)
     await card.find('#found-a-spread').setValue('61,5')
     await flushPromises()

@@ -183,7 +183,7 @@ describe('versions on the screen', () => {
 })
 
 describe('what a batch fills', () => {
-  it('leaves off what is set aside to be watched, unless nothing is', async () => {
+  it('leaves off what is kept back as retained samples, unless nothing is', async () => {
     useContainers().containers = [
       Container.parse({ id: 'j', name: 'Amber jar', kind: 'dropper', nominalMl: 15, left: 99 }),
     ]
@@ -191,7 +191,7 @@ describe('what a batch fills', () => {
     const card = mounted(FillCard, { a: assessment, chosen: null })
     const count = () => Number(/(\d+)(?: to \d+)? from 200 g/.exec(card.text())![1])
     const watched = count()
-    expect(card.text()).toMatch(/\d+ g of it are set aside to be watched/)
+    expect(card.text()).toMatch(/\d+ g of it are kept back as retained samples/)
     await card.find('input[type="checkbox"]').setValue(false)
     expect(count()).toBeGreaterThan(watched)
   })

@@ -68,9 +68,9 @@ export function recordFacts(
   const filled = finished?.filledGrams
   const row = (label: string, value: string | null) => (value === null ? [] : [{ label, value }])
   return [
-    ...row('Begun', when(s.start.at)),
+    ...row('Started', when(s.start.at)),
     ...row('Finished', finished ? when(finished.at) : null),
-    ...row('Took', sayMinutes(s.took)),
+    ...row('Duration', sayMinutes(s.took)),
     ...row('Made by', who || '–'),
     ...row('Formula', s.start.version ? `version ${s.start.version}` : 'from the sheet'),
     ...row('Planned', grams(s.plan.a.amounts.batchGrams)),
@@ -82,7 +82,7 @@ export function recordFacts(
         : `${grams(filled)}${share === null ? '' : `, ${sayNumber(share, 1)} %`}${inContainers(finished?.containers)}`,
     ),
     ...row(
-      'Water that left',
+      'Water loss',
       s.masses.some((m) => m.expected !== null)
         ? `${grams(s.evaporated)}, ${grams(s.putBack)} put back`
         : 'not measured',

@@ -123,7 +123,7 @@ function guidesFor(a: Assessment, main: Material | null): Guide[] {
       applies: wanted !== undefined,
       met: wanted ? share >= wanted.min && share <= wanted.max : null,
       says: wanted
-        ? `${main!.name} wants ${wanted.min}–${wanted.max} % of the oil phase; all emulsifiers here are ${share} %.`
+        ? `${main!.name} needs ${wanted.min}–${wanted.max} % of the oil phase. All emulsifiers together are ${share} %.`
         : `No share is known for this emulsifier; all emulsifiers here are ${share} % of the oil phase.`,
     },
     {

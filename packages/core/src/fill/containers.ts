@@ -122,8 +122,8 @@ export function suits(a: Assessment, c: Pick<Container, 'kind' | 'wall'>): Suits
   const mind: string[] = []
   const wet = a.preservation.needed
   const flow = giveOut(a, c.kind)
-  if (flow === 'too-thick') never.push('It is too thick to come out of it.')
-  else if (flow === 'too-thin') never.push('It is too thin for it: it runs, spits or spills.')
+  if (flow === 'too-thick') never.push('Too thick for this container.')
+  else if (flow === 'too-thin') never.push('Too thin for this container: it runs, spits or spills.')
   else if (high > kind.to * SHORTFALL || low * SHORTFALL < kind.from)
     mind.push('Its body may end up outside what this gives out well: try one first.')
   if (wet && !kind.water)

@@ -101,7 +101,7 @@ export const notJoined: Rule = (a) => {
         severity: 'check',
         indexes,
         message: `${listWords(indexes.map((i) => a.lines[i]!.label))} ${indexes.length === 1 ? 'is' : 'are'} in no step: “${step.title}” was taken out of the method.`,
-        why: 'Who follows the method leaves it out of the product.',
+        why: 'No step of the method adds this ingredient.',
         remedies: [{ label: 'Put the step back', edit: { type: 'patch', patch: { method: back } } }],
       }),
     ]

@@ -151,7 +151,7 @@ function driftTold(j: PhSeries): Judgement {
 function steady({ series, last, zero, moved, tells, drifts, trend }: PhSeries, real: boolean): Judgement {
   const crosses = trend.p !== null && trend.p < 0.05 && real ? trend.crossesOnDay : null
   const few = series.reads.length < 2
-  const held = `The pH holds: it moved less than the ${WATCH.ways[series.way!].label} can tell (${sayNumber(tells)}).`
+  const held = `No detectable pH change: it is within the ${WATCH.ways[series.way!].label}’s error (${sayNumber(tells)}).`
   const inside = few
     ? `${readsWords(last)}, inside its windows.`
     : `The pH moved by ${signed(moved, 2)}, inside its windows.`

@@ -218,7 +218,11 @@ function toldOf(s: Series, a: Assessment, grams: number | undefined): Told | nul
 export const UNSEEN =
   'Germs cannot be seen: a million in a gram can look and smell well. Only a laboratory’s challenge test (ISO 11930) tells whether the preservation holds; nothing here calls a product safe.'
 
-const HEADS: Record<Grade, string> = { fine: 'Steady.', again: 'Look again.', discard: 'Do not use.' }
+const HEADS: Record<Grade, string> = {
+  fine: 'No change detected.',
+  again: 'Look again.',
+  discard: 'Do not use.',
+}
 
 /** What was seen of a batch and what it means, the worst first. `a`: what was really made, assessed. */
 export function verdictOf(state: BatchState, h: History, a: Assessment): BatchVerdict {

@@ -38,7 +38,7 @@ export function withChange(m: Material, change: FactChange): Material {
     next.ph = { ...(m.ph ?? { grade: 'prefers' as const }), ...change.ph }
   }
   if (change.heatMaxC !== undefined) {
-    note('Stands', m.heatMaxC === undefined ? 'not known' : `${m.heatMaxC} °C`)
+    note('Maximum processing temperature', m.heatMaxC === undefined ? 'not known' : `${m.heatMaxC} °C`)
     next.heatMaxC = change.heatMaxC
   }
   if (change.density !== undefined) {
@@ -46,7 +46,10 @@ export function withChange(m: Material, change: FactChange): Material {
     next.density = change.density
   }
   if (change.strengthPercent !== undefined) {
-    note('Supplied at', m.strengthPercent === undefined ? 'not known' : sayPercent(m.strengthPercent))
+    note(
+      'Strength as supplied',
+      m.strengthPercent === undefined ? 'not known' : sayPercent(m.strengthPercent),
+    )
     next.strengthPercent = change.strengthPercent
   }
   if (change.hlb !== undefined && m.emulsifier) {

@@ -42,9 +42,9 @@ const ORIGIN = {
 /** What it is and how it is used. */
 const nature = (m: Material): (Told | false | undefined)[] => [
   ['INCI', m.inci.join(', '), m.own ? undefined : 'INCI nomenclature'] as Told,
-  ['Does', m.functions.join(', ')],
-  ['Lives in', m.solubility.map((s) => (s === 'dispersible' ? 'disperses' : s)).join(', ')],
-  ['Goes into', m.phase === 'any' ? 'any phase' : m.phase],
+  ['Function', m.functions.join(', ')],
+  ['Soluble in', m.solubility.map((s) => (s === 'dispersible' ? 'disperses' : s)).join(', ')],
+  ['Phase', m.phase === 'any' ? 'any phase' : m.phase],
   m.usage && [
     'Usual range',
     `${sayPercent(m.usage.min)} to ${sayPercent(m.usage.max)}, often ${sayPercent(m.usage.typical)}`,
@@ -53,14 +53,14 @@ const nature = (m: Material): (Told | false | undefined)[] => [
     'pH',
     `${GRADE[m.ph.grade]} ${formatRange(m.ph)}${m.ph.fromPercent ? `, from ${sayPercent(m.ph.fromPercent)} up` : ''}`,
   ],
-  m.heatMaxC !== undefined && m.heatMaxC > 0 && ['Stands', `${m.heatMaxC} °C`],
+  m.heatMaxC !== undefined && m.heatMaxC > 0 && ['Maximum processing temperature', `${m.heatMaxC} °C`],
   m.meltsC !== undefined &&
     m.meltsC > 0 && ['Melts at about', `${m.meltsC} °C`, 'handbook melting range, from memory'],
   ['Charge', CHARGE[m.charge]],
   m.density !== undefined && ['Density', `${m.density} g/mL at 20 °C`],
-  m.strengthPercent !== undefined && ['Supplied at', sayPercent(m.strengthPercent)],
+  m.strengthPercent !== undefined && ['Strength as supplied', sayPercent(m.strengthPercent)],
   m.reconstitutesTo !== undefined && [
-    'Stands for',
+    'Used as',
     `${m.reconstitutesTo} times its weight of single-strength juice, made up with water first`,
   ],
   m.parts && [
@@ -82,12 +82,12 @@ const work = ({ cover, emulsifier: e, requiredHlb: hlb, ...m }: Material): (Told
     hlb.low === hlb.high ? String(hlb.value) : `${hlb.low}–${hlb.high}`,
     `${hlb.source}, from memory; ${hlb.confidence} confidence`,
   ],
-  m.oxidation && ['Turns rancid', OXIDATION[m.oxidation]],
+  m.oxidation && ['Oxidation', OXIDATION[m.oxidation]],
   m.slurry && ['Wet it first in', `${m.slurry.parts} parts of ${m.slurry.in}`],
   m.hydrationHours && ['Full body after', hydration(m.hydrationHours)],
   m.setting && ['Sets', SETTING[m.setting]],
   m.whitening !== undefined && ['Whitens when rubbed', WHITENING[m.whitening]!],
-  m.feel && ['Feels', m.feel.map((w) => FEEL[w] ?? w).join(', ')],
+  m.feel && ['Skin feel', m.feel.map((w) => FEEL[w] ?? w).join(', ')],
 ]
 const hydration = ({ min, max }: { min: number; max: number }) =>
   max < 1 ? `${Math.round(min * 60)} to ${Math.round(max * 60)} minutes` : `${min} to ${max} hours`

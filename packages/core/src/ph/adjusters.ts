@@ -100,7 +100,7 @@ export function solutionRecipe(
   if (fault) return { fault }
   if (stockPercent < strengthPercent)
     return {
-      fault: `What you weigh has ${stockPercent} %; a solution made from it cannot have ${strengthPercent} %.`,
+      fault: `The starting strength is ${stockPercent} %. A solution made from it cannot be ${strengthPercent} %.`,
     }
   const places = (value: number) =>
     Number((Math.round(value / resolutionGrams) * resolutionGrams).toPrecision(12))

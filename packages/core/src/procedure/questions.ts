@@ -10,7 +10,7 @@ type Questions = { [K in keyof Schools]: { label: string; options: readonly Opti
 /** The questions that makers answer differently: both answers are right, and each has its reason and its price. */
 export const QUESTIONS: Questions = {
   pouring: {
-    label: 'Pouring',
+    label: 'Order of addition',
     options: [
       {
         value: 'oil-into-water',
@@ -40,7 +40,7 @@ export const QUESTIONS: Questions = {
     ],
   },
   evaporation: {
-    label: 'Water that leaves',
+    label: 'Evaporation',
     options: [
       {
         value: 'cover',
@@ -71,7 +71,7 @@ export const QUESTIONS: Questions = {
     ],
   },
   gum: {
-    label: 'Gums',
+    label: 'Hydration of gums',
     options: [
       { value: 'rest', label: 'Wet, rest 25 min', why: 'What is wetted through swells evenly.' },
       { value: 'at-once', label: 'Use at once', why: 'Quick, and good where it is blended hard anyway.' },
@@ -103,7 +103,7 @@ export const QUESTIONS: Questions = {
     ],
   },
   body: {
-    label: 'Body',
+    label: 'Texture',
     options: [
       { value: 'as-it-is', label: 'As it comes', why: 'Filled as it is when it is done.' },
       { value: 'whip', label: 'Chill and whip', why: 'Air makes it light: at most it doubles.' },
@@ -115,7 +115,7 @@ export const QUESTIONS: Questions = {
     ],
   },
   ending: {
-    label: 'At the end',
+    label: 'pH and preservative order',
     options: [
       {
         value: 'adjust-first',

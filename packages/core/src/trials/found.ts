@@ -33,7 +33,7 @@ export function forecastAndFound(f: Forecast | null, measured: readonly Measured
   return [...phRow(f, last('ph')), ...bodyRow(f, last('body')?.choice), ...frostRow(f, last('frost')?.choice)]
 }
 
-const missed = (low: boolean) => (low ? 'Omblet was low' : 'Omblet was high')
+const missed = (low: boolean) => (low ? 'Prediction too low' : 'Prediction too high')
 
 function phRow(f: Forecast | null, read: Measured | undefined): ForecastAndFound[] {
   const ph = read?.value
@@ -79,7 +79,7 @@ function frostRow(f: Forecast | null, frost: string | undefined): ForecastAndFou
       expected: e ? FROST[e.verdict] : 'not told',
       found: FROST_FOUND.find((x) => x.id === frost)?.words ?? frost,
       fits,
-      says: fits === false ? (split ? 'Omblet was too trusting' : 'Omblet was too careful') : '',
+      says: fits === false ? (split ? 'Prediction too optimistic' : 'Prediction too pessimistic') : '',
     },
   ]
 }

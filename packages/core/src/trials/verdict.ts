@@ -240,7 +240,7 @@ function ofAlike(j: Judged, p: number, test: string): Conclusion {
   const [low, high] = scaleOf(attribute)
   const slight = attribute.ask !== 'rank' && size < SLIGHT * (high - low)
   const whole = p <= LEVEL
-  if ((slight || extra > MANY) && !whole) return { says: 'Too alike to tell.', test, tells: false }
+  if ((slight || extra > MANY) && !whole) return { says: 'No difference detected.', test, tells: false }
   const name = (id: string) => called(trial.samples, id)
   return {
     says: `${whole ? 'They are not all alike; yet between' : 'Between'} ${name(more)} and ${name(less)} (${sayEffect(attribute, size)} apart) ${people(n)} cannot tell${extra > 0 ? `: if it stays so, ${extra} more would` : ''}.`,

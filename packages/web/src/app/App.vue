@@ -27,7 +27,7 @@ watch(
       <main id="main" tabindex="-1">
         <RouterView v-if="library.ready" />
         <div v-else-if="safety.waiting" class="opening stacked" role="alert">
-          <h1>Another tab holds the store</h1>
+          <h1>Omblet is open in another tab</h1>
           <p>
             Omblet is open in another tab with an older version, which keeps the store closed to this one.
             Close that tab; this one goes on by itself.

@@ -17,9 +17,9 @@ const toast = useToast()
 
 const PLACES = [
   { to: '/formulas', within: ['/formulas', '/start'], icon: 'pi pi-file-edit', label: 'Formulas' },
-  { to: '/shelf', within: ['/shelf'], icon: 'pi pi-box', label: 'Shelf' },
+  { to: '/shelf', within: ['/shelf'], icon: 'pi pi-box', label: 'Ingredients' },
   { to: '/bench', within: ['/bench'], icon: 'pi pi-stopwatch', label: 'Bench' },
-  { to: '/keeping', within: ['/keeping'], icon: 'pi pi-calendar-clock', label: 'Keeping' },
+  { to: '/keeping', within: ['/keeping'], icon: 'pi pi-calendar-clock', label: 'Stability' },
   { to: '/trials', within: ['/trials'], icon: 'pi pi-chart-bar', label: 'Trials' },
 ]
 
@@ -43,8 +43,8 @@ async function backup(pictures: boolean) {
 }
 const ways = useTemplateRef<InstanceType<typeof Menu>>('ways')
 const WAYS = [
-  { label: 'Everything but pictures', icon: 'pi pi-file', command: () => void backup(false) },
-  { label: 'With photographs and papers', icon: 'pi pi-images', command: () => void backup(true) },
+  { label: 'Without photos', icon: 'pi pi-file', command: () => void backup(false) },
+  { label: 'With photos and documents', icon: 'pi pi-images', command: () => void backup(true) },
 ]
 </script>
 
@@ -85,7 +85,7 @@ const WAYS = [
         <button
           type="button"
           class="foot-button more bare text-note"
-          aria-label="With or without pictures"
+          aria-label="Include photos"
           aria-haspopup="menu"
           @click="ways?.toggle($event)"
         >
@@ -99,7 +99,7 @@ const WAYS = [
       </RouterLink>
       <button type="button" class="foot-button bare text-note" @click="setTheme(isDark ? 'light' : 'dark')">
         <i :class="isDark ? 'pi pi-sun' : 'pi pi-moon'" aria-hidden="true"></i
-        ><span>{{ isDark ? 'Day colours' : 'Evening colours' }}</span>
+        ><span>{{ isDark ? 'Light theme' : 'Dark theme' }}</span>
       </button>
     </div>
   </header>

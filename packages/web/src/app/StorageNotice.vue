@@ -69,7 +69,7 @@ const offer = computed(() => update.ready && !/^\/bench\/[^/]+$/.test(route.path
     <Notice v-for="d in waiting" :key="d.id" kind="stop">
       {{ d.name }} {{ WHY[d.why] }}
       <template #actions>
-        <RouterLink :to="`/formulas/${d.id}`">Look at it</RouterLink>
+        <RouterLink :to="`/formulas/${d.id}`">View</RouterLink>
       </template>
     </Notice>
     <Notice v-for="w in bench.list" :key="w.info.id" kind="stop">
@@ -77,7 +77,7 @@ const offer = computed(() => update.ready && !/^\/bench\/[^/]+$/.test(route.path
       {{ w.pending.length === 1 ? '1 entry' : `${w.pending.length} entries` }} from the Bench
       {{ HELD[w.why] }}
       <template #actions>
-        <RouterLink :to="`/bench/${w.info.id}`">Look at it</RouterLink>
+        <RouterLink :to="`/bench/${w.info.id}`">View</RouterLink>
         <PlainButton label="Save as a file" size="small" @click="saveWaiting(w.info)" />
       </template>
     </Notice>
@@ -107,7 +107,7 @@ const offer = computed(() => update.ready && !/^\/bench\/[^/]+$/.test(route.path
     <Notice v-if="offer" kind="note">
       There is a newer Omblet. It is used from the next start, or now.
       <template #actions>
-        <Button label="Use it now" size="small" @click="update.use()" />
+        <Button label="Apply" size="small" @click="update.use()" />
         <PlainButton label="Later" size="small" @click="update.ready = false" />
       </template>
     </Notice>

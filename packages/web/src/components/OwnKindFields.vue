@@ -13,8 +13,8 @@ const props = defineProps<{ group: OwnGroup }>()
 
 const ROLES: { value: KindForm['role']; label: string }[] = [
   { value: 'unknown', label: 'Not known' },
-  { value: 'oil-in-water', label: 'Holds oil in water' },
-  { value: 'water-in-oil', label: 'Holds water in oil' },
+  { value: 'oil-in-water', label: 'O/W emulsifier' },
+  { value: 'water-in-oil', label: 'W/O emulsifier' },
   { value: 'cationic', label: 'Cationic, for hair' },
   { value: 'co-emulsifier', label: 'Only helps another' },
   { value: 'polymeric', label: 'A polymer that holds oil' },
@@ -48,11 +48,11 @@ const FIELDS: Partial<Record<OwnGroup, Field[]>> = {
   ],
   thickener: [
     { key: 'hours', label: 'Hours until it is swollen' },
-    { key: 'salt', label: 'Lets go above salt of, %', hint: 'if it minds salt' },
+    { key: 'salt', label: 'Electrolyte tolerance, %', hint: 'if salt thins it' },
   ],
   oil: [MELTS],
 }
-const STANDS: Field = { key: 'stands', label: 'Stands heat up to, °C', hint: 'if told' }
+const STANDS: Field = { key: 'stands', label: 'Maximum processing temperature, °C', hint: 'if told' }
 type TickKey = 'bacteria' | 'yeast' | 'mould' | 'lumps' | 'neutralise' | 'raw'
 const TICKS: Partial<Record<OwnGroup, { key: TickKey; label: string }[]>> = {
   preservative: [
@@ -76,7 +76,7 @@ const charged = computed(() => props.group === 'emulsifier' || props.group === '
 <template>
   <ChoiceField v-if="group === 'emulsifier'" v-model="form.role" label="What it holds" :options="ROLES" />
   <ChoiceField v-if="charged" v-model="form.charge" label="Charge" :options="CHARGES" />
-  <FormField v-if="group === 'acid'" id="own-like" label="Moves the pH like">
+  <FormField v-if="group === 'acid'" id="own-like" label="Acts as (acid–base type)">
     <Select
       label-id="own-like"
       v-model="form.like"
@@ -90,7 +90,7 @@ const charged = computed(() => props.group === 'emulsifier' || props.group === '
       @update:model-value="form.like = $event ?? ''"
     />
   </FormField>
-  <ChoiceField v-if="group === 'oil'" v-model="form.oxidation" label="Turns rancid" :options="OXIDATION" />
+  <ChoiceField v-if="group === 'oil'" v-model="form.oxidation" label="Oxidation" :options="OXIDATION" />
   <TextField
     v-for="f in fields"
     :id="`own-${f.key}`"

@@ -193,8 +193,8 @@ async function save() {
       <FormField id="own-does" label="What it does">
         <Select label-id="own-does" v-model="facts.does" :options="functions" fluid />
       </FormField>
-      <ChoiceField v-model="facts.solubility" label="Lives in" :options="solubilities" />
-      <ChoiceField v-model="facts.phase" label="Goes into" :options="phases" />
+      <ChoiceField v-model="facts.solubility" label="Soluble in" :options="solubilities" />
+      <ChoiceField v-model="facts.phase" label="Phase" :options="phases" />
       <RangeField
         id="own-usage"
         v-model="facts.usage"

@@ -10,7 +10,7 @@ const FIELDS = [
   { key: 'kind', label: 'Kind', options: kindOptions },
   { key: 'site', label: 'For', options: siteOptions },
   { key: 'rinse', label: 'How it is used', options: rinseOptions },
-  { key: 'region', label: 'Rules of', options: regionOptions },
+  { key: 'region', label: 'Market', options: regionOptions },
 ] as const
 const forWhom = [{ value: null, label: 'Not said' }, ...madeForOptions]
 </script>

@@ -88,7 +88,7 @@ async function take(file: File) {
         }}</span></template
       >
       <FileButton
-        label="Take in a batch"
+        label="Import batch"
         icon="pi pi-upload"
         accept=".json,.txt"
         testid="batch-picker"
@@ -119,7 +119,7 @@ async function take(file: File) {
     </TitledCard>
 
     <section v-if="batches.running.length" aria-labelledby="table-title">
-      <h2 id="table-title">On the table</h2>
+      <h2 id="table-title">In progress</h2>
       <ul class="running">
         <li v-for="b in batches.running" :key="b.id">
           <RouterLink :to="to(b)" class="card one">
@@ -134,7 +134,7 @@ async function take(file: File) {
             <span class="bar" aria-hidden="true"
               ><i :style="{ width: `${(100 * b.stepsDone) / Math.max(1, b.steps)}%` }"></i
             ></span>
-            <span class="go">{{ b.status === 'paused' ? 'Go on' : 'To the table' }}</span>
+            <span class="go">{{ b.status === 'paused' ? 'Go on' : 'Resume batch' }}</span>
           </RouterLink>
         </li>
       </ul>
@@ -152,7 +152,7 @@ async function take(file: File) {
         <div class="row heads" role="row">
           <span role="columnheader">Code</span>
           <span role="columnheader">Product</span>
-          <span role="columnheader">Begun</span>
+          <span role="columnheader">Started</span>
           <span role="columnheader" class="figure num">Filled</span>
           <span role="columnheader">By</span>
           <span role="columnheader">State</span>

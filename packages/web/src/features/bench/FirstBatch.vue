@@ -18,7 +18,7 @@ const makeable = computed(() =>
 </script>
 
 <template>
-  <NothingYet title="Nothing was made here yet">
+  <NothingYet title="No batches yet">
     <p>
       Choose what to make. Omblet goes through its method with you, one step at a time: it weighs with you,
       watches the clock, reckons what is missing or too much, and writes everything down.

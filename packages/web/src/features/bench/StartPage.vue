@@ -197,7 +197,7 @@ async function begin() {
           Makes <strong class="mono">{{ formatNumber(wanted, 0) }} g</strong>. A cream holds air: about 0.95
           to 1.0 g/mL; a toner about 1.0.
         </p>
-        <LearnedNote v-if="by === 'containers'" lesson="loss" says="What stayed on tools:" unit="%" />
+        <LearnedNote v-if="by === 'containers'" lesson="loss" says="Transfer loss:" unit="%" />
         <div class="two">
           <TextField
             label="Batch code"

@@ -80,7 +80,7 @@ async function takeBack(record: BinRecord) {
             >; deleted {{ formatDistanceToNow(notAfter(record.deletedAt), { addSuffix: true }) }}</span
           >
         </div>
-        <Button label="Put back" icon="pi pi-undo" size="small" outlined @click="takeBack(record)" />
+        <Button label="Restore" icon="pi pi-undo" size="small" outlined @click="takeBack(record)" />
         <QuietButton
           label="Delete for good"
           size="small"

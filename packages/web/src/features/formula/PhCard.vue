@@ -58,7 +58,7 @@ const shortLabel = (label: string) => capitalise(label.split(/ with | \(|, /)[0]
 <template>
   <section class="card ph padded" aria-labelledby="ph-title">
     <header class="abreast level spread">
-      <h2 class="text-less" id="ph-title">Where pH can sit</h2>
+      <h2 class="text-less" id="ph-title">pH ranges</h2>
       <span class="muted small">{{ shut ? 'cannot be measured' : headline }}</span>
     </header>
     <div class="chart">

@@ -95,7 +95,7 @@ function onNote(event: Event) {
         @update:model-value="onRepeats"
         @blur="settleScale"
       >
-        <p class="muted small">Left empty, one step is reckoned with.</p>
+        <p class="muted small">Leave empty to use the scale’s resolution.</p>
       </TextField>
       <div class="field wide">
         <label for="product-claim">What you say of it</label>

@@ -28,7 +28,7 @@ async function keepBoth() {
       This formula was also changed in another tab. Nothing is overwritten until you choose.
       <template #actions>
         <Button label="Keep both" size="small" @click="keepBoth" />
-        <PlainButton label="Take the other one" size="small" @click="editor.takeOther()" />
+        <PlainButton label="Use the other version" size="small" @click="editor.takeOther()" />
       </template>
     </Notice>
     <Notice v-else-if="editor.state === 'gone'" kind="stop">

@@ -64,8 +64,8 @@ async function copy() {
       </tbody>
     </table>
     <p v-if="priced.length" class="small cost">
-      What lacks costs about <span class="mono">{{ sayMoney(cost) }}</span> by the newest prices<template
-        v-if="priced.length < lacking.length"
+      The missing ingredients cost about <span class="mono">{{ sayMoney(cost) }}</span> by the newest
+      prices<template v-if="priced.length < lacking.length"
         >; {{ lacking.length - priced.length }} of {{ lacking.length }} have no price and are not
         counted</template
       >. Packs are larger.

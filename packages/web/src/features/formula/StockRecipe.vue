@@ -28,7 +28,7 @@ const told = computed(() => (props.material.parts ?? []).reduce((s, p) => s + p.
       </h3>
       <label class="small muted"
         >spare
-        <InputText v-model="spare" class="mono" inputmode="decimal" aria-label="Spare, percent" /> %</label
+        <InputText v-model="spare" class="mono" inputmode="decimal" aria-label="Overage, percent" /> %</label
       >
     </header>
     <p v-if="'error' in parsed" class="error-text" role="alert">{{ parsed.error }}</p>

@@ -45,9 +45,9 @@ const { problems, dragging, take } = useTaking(page)
 
 const go = (path: string) => () => void router.push(path)
 const WAYS = [
-  { label: 'A brief', icon: 'pi pi-compass', command: go('/start/brief') },
-  { label: 'A recipe from elsewhere', icon: 'pi pi-clipboard', command: go('/start/recipe') },
-  { label: 'An ingredient list', icon: 'pi pi-list', command: go('/start/label') },
+  { label: 'Brief', icon: 'pi pi-compass', command: go('/start/brief') },
+  { label: 'Recipe', icon: 'pi pi-clipboard', command: go('/start/recipe') },
+  { label: 'Ingredient list', icon: 'pi pi-list', command: go('/start/label') },
 ]
 
 const { words, kind, state, kinds, states, shown, filtered, judging, clearFilters } = useFound()
@@ -121,7 +121,7 @@ const toggle = (id: string, on: boolean) => {
         testid="file-picker"
         @picked="(_first, all) => take(all)"
       />
-      <MenuButton :items="WAYS" label="Start from…" icon="pi pi-directions" />
+      <MenuButton :items="WAYS" label="New from…" icon="pi pi-directions" />
       <Menu ref="cardMenu" :model="cardItems" popup />
       <Button label="New formula" icon="pi pi-plus" @click="briefOpen = true" />
     </PageHead>
@@ -209,10 +209,10 @@ const toggle = (id: string, on: boolean) => {
       <template #picture>
         <EmptyJar />
       </template>
-      <p>The shelf is empty. Start a formula, or drop a file here.</p>
+      <p>No formulas yet. Start a formula, or drop a file here.</p>
       <template #actions>
         <Button label="New formula" icon="pi pi-plus" @click="briefOpen = true" />
-        <PlainButton label="Start from a brief" @click="router.push('/start/brief')" />
+        <PlainButton label="New from a brief" @click="router.push('/start/brief')" />
         <PlainButton label="Bring the examples" @click="library.loadDemo()" />
       </template>
     </NothingYet>

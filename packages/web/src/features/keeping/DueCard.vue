@@ -72,7 +72,7 @@ async function remind() {
       @click="all = true"
     />
     <div v-if="keeping.due.length" class="acts">
-      <Button label="Look at them now" @click="router.push('/keeping/look')" />
+      <Button label="Record observations" @click="router.push('/keeping/look')" />
     </div>
 
     <template v-if="keeping.soon.length">
@@ -90,7 +90,7 @@ async function remind() {
     </template>
 
     <template v-if="keeping.ends.length">
-      <h3>Ends</h3>
+      <h3>Expires</h3>
       <ul>
         <DueRow
           v-for="e in keeping.ends"
@@ -106,7 +106,7 @@ async function remind() {
     </template>
 
     <template v-if="keeping.unwatched.length">
-      <h3>Kept, and not watched</h3>
+      <h3>Not on stability test</h3>
       <ul>
         <DueRow
           v-for="b in keeping.unwatched.slice(0, 8)"

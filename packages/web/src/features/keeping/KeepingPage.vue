@@ -33,10 +33,15 @@ const empty = computed(() => keeping.watched.length === 0 && keeping.unwatched.l
 
 <template>
   <div class="page stacked" :class="{ chosen: id }">
-    <PageHead title="Keeping" class="head" :up="id ? '/keeping' : undefined" up-label="All that is kept" />
+    <PageHead
+      title="Stability"
+      class="head"
+      :up="id ? '/keeping' : undefined"
+      up-label="All batches on stability test"
+    />
     <Notice v-if="batches.problem" kind="stop">{{ batches.problem }}</Notice>
     <template v-if="batches.ready">
-      <NothingYet v-if="empty && !id" title="Nothing is kept yet">
+      <NothingYet v-if="empty && !id" title="No batches under observation">
         <p>
           When a batch is finished at the Bench, it is looked at here for twelve weeks: after a day, three
           days, a week and so on, a minute each time. Omblet says what to look at, and what it means.

@@ -139,7 +139,7 @@ const ordered = computed(() =>
 
     <Notice v-for="l in offLots" :key="l.id" kind="stop"
       ><strong>A lot in it is off:</strong> {{ l.off }}. Take its jars out of use.
-      <template #actions><RouterLink :to="`/shelf/lots/${l.id}`">Where it went</RouterLink></template>
+      <template #actions><RouterLink :to="`/shelf/lots/${l.id}`">Lot trace</RouterLink></template>
     </Notice>
     <NothingYet v-if="!finished">
       <p>This batch was not kept, so there is nothing to watch.</p>
@@ -150,7 +150,7 @@ const ordered = computed(() =>
         in it.
       </p>
       <template #actions>
-        <Button label="Plan the looks" icon="pi pi-calendar" @click="dialog = true" />
+        <Button label="Schedule observations" icon="pi pi-calendar" @click="dialog = true" />
       </template>
     </NothingYet>
     <template v-else>
@@ -179,7 +179,7 @@ const ordered = computed(() =>
             :aria-pressed="chosen === 'all'"
             @click="chosen = 'all'"
           >
-            All together
+            All storage conditions
           </button>
         </div>
         <button
@@ -189,7 +189,7 @@ const ordered = computed(() =>
           :aria-pressed="withEarlier"
           @click="withEarlier = !withEarlier"
         >
-          With other batches
+          Compare batches
         </button>
       </div>
       <p v-if="withEarlier && earlier.length === 0" class="muted small">
@@ -229,7 +229,7 @@ const ordered = computed(() =>
     what="batch"
     :why="life.refused.value"
     to="/keeping"
-    to-label="All that is kept"
+    to-label="All batches on stability test"
   />
   <p v-else class="muted opening">Opening…</p>
 </template>

@@ -145,7 +145,7 @@ function next() {
       what="batch"
       :why="life.refused.value"
       to="/keeping"
-      to-label="All that is kept"
+      to-label="All batches on stability test"
     />
     <section v-else-if="question && facts" class="stacked" aria-labelledby="ask-title">
       <p class="where">
@@ -190,7 +190,7 @@ function next() {
           size="large"
           @click="colour = true"
         />
-        <TextField label="A word beside it" v-model="note" maxlength="1000" />
+        <TextField label="Note" v-model="note" maxlength="1000" />
         <PhotoField
           :label="photo ? 'A photograph goes with it. Take another' : 'A photograph beside it'"
           testid="look-photo"

@@ -54,7 +54,7 @@ defineExpose({ focus: () => field.value?.focus() })
       v-if="way === 'ruler'"
       id="look-height"
       v-model="height"
-      label="Of a whole height of"
+      label="Total height"
       unit="mm"
       :min="1"
       :max="1000"

@@ -106,7 +106,7 @@ const hours = (h: number) => (h < 48 ? `${sayNumber(h, h < 2 ? 1 : 0)} h` : `${M
         >
         <div class="dialog-buttons">
           <QuietButton type="button" label="Cancel" @click="open = false" />
-          <Button type="submit" label="It is on" :disabled="!valid" />
+          <Button type="submit" label="Applied" :disabled="!valid" />
         </div>
       </form>
     </PopUp>

@@ -117,7 +117,7 @@ const print = () => window.print()
       <p v-if="room.length === 0" class="muted">Nothing was measured at room yet.</p>
     </article>
     <article class="sheet second stacked">
-      <h2>Everything that was seen</h2>
+      <h2>All observations</h2>
       <div class="scroll">
         <table class="small">
           <thead>
@@ -144,7 +144,7 @@ const print = () => window.print()
     what="batch"
     :why="life.refused.value"
     to="/keeping"
-    to-label="All that is kept"
+    to-label="All batches on stability test"
   />
 </template>
 

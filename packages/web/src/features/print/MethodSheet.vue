@@ -24,8 +24,8 @@ const named = (text: string) => (text.startsWith('pH') ? text : text.charAt(0).t
       <tr>
         <th class="tick"><span class="hidden-text">Done</span></th>
         <th>Step</th>
-        <th class="num">Hands</th>
-        <th class="num">Waiting</th>
+        <th class="num">Hands-on time</th>
+        <th class="num">Waiting time</th>
         <th class="write">Seen, read, changed</th>
       </tr>
     </thead>
@@ -46,7 +46,7 @@ const named = (text: string) => (text.startsWith('pH') ? text : text.charAt(0).t
   </table>
   <div class="ends">
     <section class="text">
-      <h2>How it flows together</h2>
+      <h2>Process flow</h2>
       <FlowDrawing :a="a" :steps="method.steps" />
     </section>
     <div>

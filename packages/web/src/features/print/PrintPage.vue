@@ -159,7 +159,7 @@ const inci = computed(() => derived.value?.inci ?? '')
           </div>
         </section>
         <section v-if="cautions.length" class="cautions">
-          <h2>Mind</h2>
+          <h2>Precautions</h2>
           <ul>
             <li v-for="c in cautions" :key="c.message">
               <strong>{{ c.message }}</strong> {{ c.why }}
@@ -171,7 +171,7 @@ const inci = computed(() => derived.value?.inci ?? '')
       <template v-else-if="what === 'method'">
         <MethodSheet :a="a" :method="derived!.method">
           <section v-if="cautions.length" class="cautions">
-            <h2>Mind</h2>
+            <h2>Precautions</h2>
             <ul>
               <li v-for="c in cautions" :key="c.message">
                 <strong>{{ c.message }}</strong> {{ c.why }}
@@ -237,7 +237,7 @@ const inci = computed(() => derived.value?.inci ?? '')
           </ul>
         </section>
         <section v-if="cautions.length" class="text">
-          <h2>Mind</h2>
+          <h2>Precautions</h2>
           <ul>
             <li v-for="f in cautions" :key="f.message">{{ f.message }}</li>
           </ul>

@@ -116,7 +116,7 @@ async function save() {
         what="the number"
         :error="errors.left"
       />
-      <NumberField v-model="form.emptyGrams" label="Weighs empty" unit="g" :max="10000" what="the weight" />
+      <NumberField v-model="form.emptyGrams" label="Tare weight" unit="g" :max="10000" what="the weight" />
       <NumberField v-model="form.price" label="Price of one" :max="100000" what="the price" />
       <p v-if="clash ?? store.problem" class="error-text wide" role="alert">{{ clash ?? store.problem }}</p>
       <div class="dialog-buttons">

@@ -63,15 +63,15 @@ async function take(file: File) {
 
 <template>
   <div class="page stacked">
-    <PageHead title="Containers" up="/shelf" up-label="Shelf">
+    <PageHead title="Containers" up="/shelf" up-label="Ingredients">
       <FileButton
-        label="Take in"
+        label="Import"
         icon="pi pi-upload"
         accept=".csv,.txt,.xlsx"
         testid="containers-picker"
         @picked="take"
       />
-      <MenuButton v-if="store.containers.length" :items="exports" label="Hand out" icon="pi pi-download" />
+      <MenuButton v-if="store.containers.length" :items="exports" label="Export" icon="pi pi-download" />
       <Button label="Add a container" icon="pi pi-plus" @click="open = { container: null }" />
     </PageHead>
     <Notice v-if="store.problem" kind="stop">{{ store.problem }}</Notice>

@@ -121,11 +121,16 @@ async function reset() {
         autofocus
       />
       <RangeField id="fact-ph" v-model="form.ph" legend="pH" name="pH" :read="ph" />
-      <TextField label="Stands, °C" :error="errorOf('heat')" v-model="form.heat" figure />
+      <TextField
+        label="Maximum processing temperature, °C"
+        :error="errorOf('heat')"
+        v-model="form.heat"
+        figure
+      />
       <TextField label="Density, g/mL" :error="errorOf('density')" v-model="form.density" figure />
       <TextField
         v-if="!m.parts"
-        label="Supplied at, %"
+        label="Strength as supplied, %"
         :error="errorOf('strength')"
         v-model="form.strength"
         figure

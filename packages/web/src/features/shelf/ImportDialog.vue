@@ -98,7 +98,7 @@ async function store() {
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="Take in materials or lots" @show="begin" @hide="stop" width="52rem">
+  <PopUp v-model:visible="open" header="Import ingredients or lots" @show="begin" @hide="stop" width="52rem">
     <div class="stacked">
       <p v-if="!read" class="muted">
         A .csv or .xlsx file whose first row names the columns. Lots: <em>material, left_grams</em> and what

@@ -243,7 +243,7 @@ async function save() {
             testid="paper-picker"
             @picked="takePaper"
           />
-          <QuietButton v-if="paper" type="button" label="Take away" size="small" @click="paper = null" />
+          <QuietButton v-if="paper" type="button" label="Remove" size="small" @click="paper = null" />
         </div>
         <p v-if="paperError" class="error" role="alert">{{ paperError }}</p>
         <p class="muted small">

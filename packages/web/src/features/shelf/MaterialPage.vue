@@ -67,7 +67,7 @@ async function removeOwn() {
     <p><RouterLink to="/shelf">Go to the Shelf</RouterLink></p>
   </div>
   <div v-else class="page">
-    <PageHead :title="capitalise(material.name)" up="/shelf" up-label="Shelf">
+    <PageHead :title="capitalise(material.name)" up="/shelf" up-label="Ingredients">
       <PlainButton
         :label="material.own ? 'Change' : 'Change facts'"
         icon="pi pi-pencil"
@@ -88,7 +88,7 @@ async function removeOwn() {
         </section>
         <LotsCard :material="material" />
         <section v-if="clashes.length" class="card" aria-labelledby="clash-title">
-          <h2 id="clash-title">Does not go with</h2>
+          <h2 id="clash-title">Incompatible with</h2>
           <ul class="plain">
             <li v-for="(clash, i) in clashes" :key="i">
               <strong>{{ capitalise(clash.with.name) }}</strong>: they {{ clash.what }}.

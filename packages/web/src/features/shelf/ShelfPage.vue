@@ -69,7 +69,7 @@ function onMade(material: Material) {
 
 <template>
   <div class="page">
-    <PageHead title="Shelf"
+    <PageHead title="Ingredients"
       ><template #beside
         ><span class="muted small count grow" aria-live="polite"
           >{{ shown.length }} of {{ materials.catalogue.materials.length }} materials</span
@@ -83,8 +83,8 @@ function onMade(material: Material) {
         @click.prevent="router.push('/shelf/containers')"
       />
       <PlainButton label="New material" icon="pi pi-plus" @click="making = true" />
-      <PlainButton label="Take in" icon="pi pi-upload" @click="takeIn" />
-      <MenuButton :items="exports" label="Hand out" icon="pi pi-download" />
+      <PlainButton label="Import" icon="pi pi-upload" @click="takeIn" />
+      <MenuButton :items="exports" label="Export" icon="pi pi-download" />
     </PageHead>
     <div class="filters" role="search">
       <SearchField v-model="words" label="Search materials" placeholder="INCI, common name or what it does" />
@@ -109,7 +109,7 @@ function onMade(material: Material) {
     </Notice>
     <div v-if="shown.length > 0" class="card list">
       <div class="row titles muted small" aria-hidden="true">
-        <span>Material</span><span>Does</span><span>Goes into</span><span class="num">Usual range</span>
+        <span>Material</span><span>Function</span><span>Phase</span><span class="num">Usual range</span>
       </div>
       <VirtualScroller :items="rows" :item-size="54" class="scroller">
         <template #item="{ item }: { item: ShelfRow }">

@@ -96,10 +96,10 @@ const looksAt = computed(() =>
     </PageHead>
     <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
     <Notice v-if="lot.off" kind="stop"
-      ><strong>This lot is off:</strong> {{ lot.off }}. Use no more of it.
+      ><strong>Lot rejected:</strong> {{ lot.off }}. Use no more of it.
       <template #actions><PlainButton label="It is not off" size="small" @click="takeBack" /></template
     ></Notice>
-    <TitledCard title="Where it went" :level="2" class="closer">
+    <TitledCard title="Lot trace" :level="2" class="closer">
       <p v-if="rows === null && !problem" class="muted">Looking through all batches…</p>
       <p v-else-if="rows?.length === 0" class="muted">No batch on this machine holds it.</p>
       <div v-else-if="rows" class="scroll">
@@ -142,7 +142,7 @@ const looksAt = computed(() =>
     </TitledCard>
     <form v-if="!lot.off" class="card mark stacked closer padded" @submit.prevent="markOff">
       <TextField id="lot-off" label="Something is wrong with this lot: what?" v-model="why" maxlength="500" />
-      <PlainButton type="submit" label="This lot is off" :disabled="!why.trim()" />
+      <PlainButton type="submit" label="Reject lot" :disabled="!why.trim()" />
     </form>
   </div>
   <NotHere v-else what="lot" why="" to="/shelf" to-label="The Shelf" />

@@ -28,7 +28,7 @@ export function useShelf() {
     { value: 'water', label: 'Water' },
     { value: 'oil', label: 'Oil' },
     { value: 'cool-down', label: 'Cool-down' },
-    { value: 'any', label: 'Goes anywhere' },
+    { value: 'any', label: 'Any phase' },
   ]
   const whiches = [
     { value: 'all', label: 'All materials' },

@@ -139,7 +139,7 @@ async function start(index: number) {
 </script>
 
 <template>
-  <StartFrame way="brief" title="Start from a brief">
+  <StartFrame way="brief" title="New from a brief">
     <section class="card start-card" aria-label="The brief">
       <TextField
         label="Name"
@@ -163,8 +163,8 @@ async function start(index: number) {
       </div>
       <ChoiceField v-if="isEmulsion" v-model="wish.richness" label="Richness" :options="RICHNESS" />
       <div class="two">
-        <ChoiceField v-model="wish.absorption" label="Sinks in" :options="ABSORPTION" />
-        <ChoiceField v-model="wish.feel" label="Feels" :options="FEEL" />
+        <ChoiceField v-model="wish.absorption" label="Rate of absorption" :options="ABSORPTION" />
+        <ChoiceField v-model="wish.feel" label="Skin feel" :options="FEEL" />
       </div>
       <fieldset class="stacked closer">
         <legend>Actives that must be in it</legend>

@@ -65,7 +65,7 @@ async function make() {
 </script>
 
 <template>
-  <StartFrame way="label" title="Start from an ingredient list">
+  <StartFrame way="label" title="New from an ingredient list">
     <section class="card start-card" aria-label="The list">
       <TextField
         id="label-text"

@@ -86,7 +86,7 @@ const others = (names: readonly { name: string }[]) =>
           :aria-expanded="open"
           @click="open = !open"
         />
-        <Button label="Start from this one" size="small" :loading="busy" @click="$emit('start')" />
+        <Button label="Start from this proposal" size="small" :loading="busy" @click="$emit('start')" />
       </footer>
     </div>
   </article>

@@ -137,7 +137,7 @@ async function make() {
 </script>
 
 <template>
-  <StartFrame way="recipe" title="Start from a recipe">
+  <StartFrame way="recipe" title="New from a recipe">
     <section class="card start-card give" aria-label="The recipe">
       <TextField
         label="Paste it as it is: text or a table"
@@ -214,7 +214,7 @@ async function make() {
         <Notice v-if="gapQuestion" kind="check">
           {{ gapQuestion.asks }}
           <template v-if="(built.gapPercent ?? 0) > 0" #actions>
-            <Button label="Let water take it" size="small" @click="answers.fillWithWater = true" />
+            <Button label="Replace with water" size="small" @click="answers.fillWithWater = true" />
           </template>
         </Notice>
         <ul v-if="built.remarks.length" class="remarks small muted">

@@ -149,7 +149,7 @@ function onAmount() {
         :icon="read.leftOut ? 'pi pi-undo' : 'pi pi-times'"
         rounded
         :aria-label="read.leftOut ? `Put ${ingredient.name} back` : `Leave ${ingredient.name} out`"
-        :title="read.leftOut ? 'Put back' : 'Leave out'"
+        :title="read.leftOut ? 'Restore' : 'Skip'"
         @click="emit('answer', { leaveOut: !read.leftOut })"
       />
     </template>

@@ -108,7 +108,7 @@ async function decide() {
       <dd>
         <strong>{{ nameOf(done.keep) }}</strong>
       </dd>
-      <dt class="muted text-note">Because</dt>
+      <dt class="muted text-note">Reason</dt>
       <dd>{{ done.because || 'no reason was written' }}</dd>
       <dt class="muted text-note">Next</dt>
       <dd>{{ done.next || 'nothing' }}</dd>
@@ -123,7 +123,7 @@ async function decide() {
     </dl>
     <form v-else class="stacked" @submit.prevent="decide">
       <ChoiceField v-model="keep" label="Keep" :options="choices" />
-      <TextField id="decide-because" label="Because" v-model="because" :rows="2" maxlength="2000" />
+      <TextField id="decide-because" label="Reason" v-model="because" :rows="2" maxlength="2000" />
       <TextField
         label="The next question"
         v-model="next"
@@ -146,7 +146,7 @@ async function decide() {
       <div class="dialog-buttons">
         <Button
           type="submit"
-          :label="keep === NONE ? 'Write it down' : 'Keep the winner'"
+          :label="keep === NONE ? 'Record decision' : 'Adopt version'"
           icon="pi pi-check"
           :loading="busy"
         />

@@ -83,7 +83,7 @@ const choice = (sample: string, what: Measured['what'], value: string) =>
 </script>
 
 <template>
-  <TitledCard title="Forecast and found" :level="2">
+  <TitledCard title="Predicted and measured" :level="2">
     <ul class="rows">
       <li v-for="r in rows" :key="r.s.id">
         <Letter :at="r.i" :reference="r.s.reference" />

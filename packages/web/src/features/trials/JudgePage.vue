@@ -80,7 +80,7 @@ const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds
           On a place that was used, wait {{ serving.restMinutes }} minutes after washing.
         </p>
         <Button
-          label="It is on"
+          label="Applied"
           icon="pi pi-check"
           size="large"
           :disabled="!settled"
@@ -162,7 +162,7 @@ const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds
       </template>
       <template v-else>
         <h2 ref="title" tabindex="-1">Thank you, {{ name }}.</h2>
-        <p>Everything is written down. Wash the places, and hand the phone on.</p>
+        <p>All answers saved. Clean the test sites and pass the phone on.</p>
         <Button label="Next person" icon="pi pi-users" size="large" @click="j.stand" />
       </template>
       <div v-if="j.step.value" class="foot">

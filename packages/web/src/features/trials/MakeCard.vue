@@ -54,7 +54,7 @@ async function go(what: string, begin: () => Promise<string | null>) {
         />
         <PlainButton
           v-else-if="!over(baseHead)"
-          label="To the table"
+          label="Resume batch"
           size="small"
           @click="router.push(to(baseHead))"
         />
@@ -90,8 +90,8 @@ async function go(what: string, begin: () => Promise<string | null>) {
         />
         <PlainButton
           v-else
-          :label="over(j.head) ? 'Record' : 'To the table'"
-          :aria-label="`${over(j.head) ? 'Record' : 'To the table'}: ${j.name}`"
+          :label="over(j.head) ? 'Record' : 'Resume batch'"
+          :aria-label="`${over(j.head) ? 'Record' : 'Resume batch'}: ${j.name}`"
           size="small"
           @click="router.push(to(j.head))"
         />

@@ -26,7 +26,7 @@ const press = (code: string) => {
       }}</span>
     </button>
     <Button
-      label="That is my order"
+      label="Confirm ranking"
       size="large"
       :disabled="order.length < props.codes.length"
       @click="emit('answer', order)"

@@ -33,8 +33,8 @@ function add() {
         maxlength="60"
         placeholder="sound"
       />
-      <TextField id="own-low" label="Word at 0" v-model="low" maxlength="60" placeholder="dull" />
-      <TextField id="own-high" label="Word at 10" v-model="high" maxlength="60" placeholder="squeaky" />
+      <TextField id="own-low" label="Anchor at 0" v-model="low" maxlength="60" placeholder="dull" />
+      <TextField id="own-high" label="Anchor at 10" v-model="high" maxlength="60" placeholder="squeaky" />
       <p class="muted small wide">Words that are neither good nor bad: liking is asked last, apart.</p>
       <div class="dialog-buttons">
         <QuietButton type="button" label="Cancel" @click="open = false" />

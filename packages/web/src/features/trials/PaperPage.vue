@@ -73,7 +73,7 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
   <div class="paper-page">
     <PrintBar
       :back="`/trials/${id}`"
-      :title="TITLES[String(what)] ?? 'Codes for the jars'"
+      :title="TITLES[String(what)] ?? 'Sample codes'"
       :hint="HINTS[String(what)] ?? 'The key: for whoever puts the codes on, and for nobody who judges.'"
     />
     <NotHere v-if="trials.ready && !trial" what="trial" why="" to="/trials" to-label="All trials" />

@@ -149,13 +149,13 @@ async function begin() {
             />
             <ChoiceField
               :model-value="s.reference.value ?? NONE"
-              label="Held against"
+              label="Reference"
               :options="references"
               @update:model-value="s.reference.value = $event === NONE ? null : $event"
             />
             <NumberField
               v-model="s.grams.value"
-              label="Of each is made"
+              label="Amount per sample"
               unit="g"
               :min="5"
               :max="5000"
@@ -164,24 +164,18 @@ async function begin() {
           </div>
         </TitledCard>
 
-        <TitledCard title="Who judges what" :level="2">
+        <TitledCard title="Assessors and attributes" :level="2">
           <div class="pair">
             <TextField
-              label="Who judges, with commas"
+              label="Assessors, separated by commas"
               v-model="s.people.value"
               placeholder="Ina, Bo, Una"
               autocomplete="off"
             />
-            <NumberField
-              v-model="s.rounds.value"
-              label="Rounds of each"
-              :min="1"
-              :max="12"
-              what="the rounds"
-            />
+            <NumberField v-model="s.rounds.value" label="Replicates" :min="1" :max="12" what="the rounds" />
           </div>
           <fieldset>
-            <legend>What is felt</legend>
+            <legend>Attributes</legend>
             <label v-for="a in usual" :key="a.id" class="felt">
               <Checkbox v-model="s.asked.value" :value="a.id" />
               <span
@@ -225,7 +219,7 @@ async function begin() {
         <VariantsCard :set-up="s" />
         <Notice v-if="tried && s.fault.value" kind="stop">{{ s.fault.value }}</Notice>
         <div class="dialog-buttons">
-          <Button label="Set it up" icon="pi pi-check" type="submit" :loading="busy" />
+          <Button label="Create trial" icon="pi pi-check" type="submit" :loading="busy" />
         </div>
       </div>
     </div>

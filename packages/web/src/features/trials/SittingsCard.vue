@@ -65,12 +65,12 @@ const seen = computed(() => plan.value.seen ?? [])
     <div class="abreast wraps">
       <Button
         v-if="!all"
-        label="Judge on this device"
+        label="Assess on this device"
         icon="pi pi-play"
         @click="router.push(`/trials/${plan.id}/judge`)"
       />
       <PlainButton
-        label="Codes for the jars"
+        label="Sample codes"
         icon="pi pi-tag"
         @click="router.push(`/trials/${plan.id}/paper?what=codes`)"
       />
@@ -90,7 +90,7 @@ const seen = computed(() => plan.value.seen ?? [])
     </p>
     <div class="dialog-buttons">
       <Button
-        :label="all ? 'Open the codes and read the result' : 'End it now'"
+        :label="all ? 'Unblind and show result' : 'Close trial'"
         :icon="all ? 'pi pi-lock-open' : undefined"
         :severity="all ? undefined : 'secondary'"
         :outlined="!all"

@@ -64,7 +64,7 @@ const rows = computed(() =>
         </RouterLink>
       </li>
     </ul>
-    <NothingYet v-else-if="trials.ready" title="Nothing is compared yet">
+    <NothingYet v-else-if="trials.ready" title="No trials yet">
       <p>
         Change one thing, make a jar of each, and let people judge them without knowing which is which. Omblet
         makes the variants, shuffles the order, hides the names behind codes, and says what can be told and

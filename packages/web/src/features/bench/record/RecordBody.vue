@@ -62,7 +62,7 @@ const notes = computed(() =>
       <p v-if="s.finished?.reason" class="why">{{ s.finished.reason }}</p>
     </section>
 
-    <TitledCard v-if="s.corrections.length" title="Written beside it" :level="2">
+    <TitledCard v-if="s.corrections.length" title="Notes" :level="2">
       <ul class="plain">
         <li v-for="c in s.corrections" :key="c.n">
           <span class="muted small">{{ when(c.at) }}</span> {{ c.text }}
@@ -70,12 +70,12 @@ const notes = computed(() =>
       </ul>
     </TitledCard>
 
-    <TitledCard title="What was weighed" :level="2">
+    <TitledCard title="Actual weights" :level="2">
       <WeighedTable :state="s" :lots="lots" />
     </TitledCard>
 
     <div class="pair">
-      <TitledCard title="What went otherwise" :level="2">
+      <TitledCard title="Deviations" :level="2">
         <ul v-if="list.length" class="dots">
           <li v-for="x in list" :key="x.n">{{ x.text }}</li>
         </ul>
@@ -111,7 +111,7 @@ const notes = computed(() =>
     </TitledCard>
 
     <div class="pair">
-      <TitledCard title="What is in the jar" :level="2">
+      <TitledCard title="Composition as made" :level="2">
         <ul v-if="findings.length" class="marks">
           <li v-for="f in findings" :key="f.message">
             <FindingMark :severity="f.severity" :size="16" /><span

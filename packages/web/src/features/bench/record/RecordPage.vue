@@ -108,24 +108,19 @@ const items = [
       <div class="right">
         <Button
           v-if="running"
-          label="To the table"
+          label="Resume batch"
           icon="pi pi-stopwatch"
           @click="router.push(`/bench/${id}`)"
         />
         <Button
           v-if="head.status === 'finished'"
-          :label="head.watch ? 'How it keeps' : 'Plan the looks'"
+          :label="head.watch ? 'How it keeps' : 'Schedule observations'"
           icon="pi pi-calendar-clock"
           :severity="head.watch ? 'secondary' : undefined"
           :outlined="head.watch !== undefined"
           @click="router.push(head.watch ? `/keeping/${id}` : `/keeping/${id}?plan=1`)"
         />
-        <PlainButton
-          v-if="!running"
-          label="Write beside it"
-          icon="pi pi-pencil"
-          @click="dialog = 'correct'"
-        />
+        <PlainButton v-if="!running" label="Add note" icon="pi pi-pencil" @click="dialog = 'correct'" />
         <PlainButton
           v-if="!running && head.formulaId"
           label="Next version"

@@ -75,7 +75,7 @@ function finish() {
       >.
     </p>
     <template v-if="list.length">
-      <h3>What went otherwise</h3>
+      <h3>Deviations</h3>
       <ul class="list">
         <li v-for="d in list" :key="d.n">{{ d.text }}</li>
       </ul>
@@ -92,12 +92,7 @@ function finish() {
         what="the weight"
       />
       <NumberField v-model="count" label="Containers" :max="10000" placeholder="0" what="the number" />
-      <ChoiceField
-        v-if="containers.containers.length"
-        v-model="into"
-        label="Filled into"
-        :options="choices"
-      />
+      <ChoiceField v-if="containers.containers.length" v-model="into" label="Container" :options="choices" />
     </div>
     <TextField v-else label="Why" v-model="reason" maxlength="1000" />
     <p v-if="error" class="error-text" role="alert">{{ error }}</p>

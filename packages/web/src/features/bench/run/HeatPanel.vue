@@ -62,7 +62,7 @@ const lost = computed(() => {
     <TemperatureForm />
     <WaitButton v-if="hold > 0" :step="step" :minutes="hold" :title="`Hold ${step.vessel} hot`" />
     <section v-if="watery" class="water" aria-labelledby="water-title">
-      <h3 id="water-title">Water that leaves</h3>
+      <h3 id="water-title">Evaporation</h3>
       <LearnedNote
         lesson="evaporation"
         :of="vessel"

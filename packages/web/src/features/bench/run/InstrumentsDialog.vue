@@ -98,7 +98,7 @@ async function connect(kind: InstrumentKind) {
         />
         <span v-else class="either">
           <PlainButton label="Set up anew" @click="simulate" />
-          <PlainButton label="Put them away" @click="instruments.stopSimulated()" />
+          <PlainButton label="Remove" @click="instruments.stopSimulated()" />
         </span>
       </section>
     </div>

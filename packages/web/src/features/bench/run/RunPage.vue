@@ -144,8 +144,8 @@ stayAwake('screen').catch(() => undefined)
       The clock of this device went ahead by {{ sayMinutes(jump.ms / 60_000) }} while this page was open. Did
       it sleep, or was its clock set?
       <template #actions>
-        <Button label="It slept: count the time" size="small" @click="answerJump('slept')" />
-        <PlainButton label="Its clock was set" size="small" @click="answerJump('set')" />
+        <Button label="The computer was asleep: count the time" size="small" @click="answerJump('slept')" />
+        <PlainButton label="The clock changed" size="small" @click="answerJump('set')" />
       </template>
     </Notice>
     <TimerStrip />
@@ -174,15 +174,8 @@ stayAwake('screen').catch(() => undefined)
       <span v-if="batch.pending.length && !batch.held" class="storing muted" role="status">{{
         batch.pending.length === 1 ? 'Storing the last entry…' : `Storing ${batch.pending.length} entries…`
       }}</span>
-      <QuietButton v-if="!over" label="Leave out" @click="dialog = 'skip'" />
-      <Button
-        v-if="!over"
-        class="done"
-        label="Step is done"
-        icon="pi pi-check"
-        icon-pos="right"
-        @click="click"
-      />
+      <QuietButton v-if="!over" label="Skip" @click="dialog = 'skip'" />
+      <Button v-if="!over" class="done" label="Done" icon="pi pi-check" icon-pos="right" @click="click" />
     </footer>
     <SkipDialog :open="dialog === 'skip'" @update:open="close('skip')($event)" />
     <RescueDialog

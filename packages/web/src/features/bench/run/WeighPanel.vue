@@ -134,7 +134,7 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
           >The scale is overloaded or cannot read. Lighten it, or type the weight.</Notice
         >
         <Notice v-else-if="instruments.states.scale.link === 'lost'" kind="check"
-          >The scale is lost. Nothing recorded is; type the weight, or plug it in again.</Notice
+          >Scale disconnected. Your entries are safe. Type the weight or reconnect the scale.</Notice
         >
         <Notice v-else-if="instruments.states.scale.returned" kind="check"
           >The scale came back and may count from another zero. What was poured since the last record: type
@@ -177,7 +177,7 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
             >This scale weighs {{ say(state.target) }} g to within
             {{ sayNumber(state.errorPercent, 0) }} %.</span
           >
-          <PlainButton v-if="dilution" label="Weigh it as a dilution" size="small" @click="diluting = true" />
+          <PlainButton v-if="dilution" label="Use a stock solution" size="small" @click="diluting = true" />
           <PlainButton
             v-if="larger"
             :label="`Make the batch ${sayNumber(larger.total)} g`"

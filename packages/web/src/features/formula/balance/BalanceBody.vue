@@ -97,7 +97,7 @@ function take() {
 <template>
   <div class="columns leaf">
     <h2 class="hidden-text">Balance</h2>
-    <TitledCard title="Change as little as possible so that" class="wishes">
+    <TitledCard title="Smallest change that meets" class="wishes">
       <ul>
         <li>
           <label class="check"><Checkbox :model-value="true" binary disabled /> the total is 100 %</label>
@@ -173,7 +173,7 @@ function take() {
           >
         </li>
       </ul>
-      <h4>Lines to hold</h4>
+      <h4>Locked ingredients</h4>
       <ul class="lines">
         <li v-for="l in lines" :key="l.key">
           <label class="check"

@@ -79,8 +79,8 @@ const lead = computed(() => {
         <thead>
           <tr>
             <th scope="col">Line</th>
-            <th scope="col" class="figure">Now</th>
-            <th scope="col" class="figure">Then</th>
+            <th scope="col" class="figure">Current</th>
+            <th scope="col" class="figure">Proposed</th>
             <th scope="col" class="figure">Grams</th>
           </tr>
         </thead>
@@ -109,9 +109,9 @@ const lead = computed(() => {
       <table class="standing">
         <thead>
           <tr>
-            <th scope="col">Where it stands</th>
-            <th scope="col" class="figure">Now</th>
-            <th scope="col" class="figure">Then</th>
+            <th scope="col">Property</th>
+            <th scope="col" class="figure">Current</th>
+            <th scope="col" class="figure">Proposed</th>
           </tr>
         </thead>
         <tbody>

@@ -78,7 +78,7 @@ const table = computed(() => ({
 }))
 const summary = computed(() =>
   bars.value.length
-    ? `Dearest is ${bars.value[0]!.line.label} with ${sayNumber(bars.value[0]!.percent, 0)} % of what is priced.`
+    ? `Most expensive: ${bars.value[0]!.line.label}, ${sayNumber(bars.value[0]!.percent, 0)} % of the priced cost.`
     : 'Nothing has a price.',
 )
 const half = computed(() => {
@@ -167,7 +167,7 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
         </p>
       </template>
       <div v-if="dearest" class="dearest">
-        <p class="small">Dearest: {{ capitalise(dearest.label) }}.</p>
+        <p class="small">Most expensive: {{ dearest.label }}.</p>
         <StandIns :line="dearest" @take="editor.apply($event.edit)" />
       </div>
       <div v-if="unpriced.length" class="open">
@@ -205,14 +205,8 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
           </tbody>
         </table>
       </TitledCard>
-      <TitledCard title="Beside the materials">
-        <TextField
-          v-model="currency"
-          label="Money you count in"
-          maxlength="8"
-          placeholder="€"
-          class="money"
-        />
+      <TitledCard title="Other costs">
+        <TextField v-model="currency" label="Currency" maxlength="8" placeholder="€" class="money" />
         <div class="grid">
           <NumberField
             v-for="f in FIELDS"

@@ -26,7 +26,7 @@ const shelf = useContainers()
 const learned = useLearned()
 const density = computed(() => densityOf(a))
 const loss = computed(() => lossOf(a))
-/** What is set aside to be watched is not filled into jars that go out. */
+/** What is kept back as retained samples is not filled into jars that go out. */
 const watched = ref(true)
 const planned = computed(() =>
   proposeWatch(a, findAll(a), a.amounts.batchGrams * (1 - loss.value.value / 100)).samples.reduce(
@@ -53,7 +53,7 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <TitledCard title="What it fills" class="closer">
+  <TitledCard title="Filling" class="closer">
     <p class="muted small">
       Density about {{ sayNumber(density.value, 2) }} g/mL ({{ sayNumber(density.low, 2) }} to
       {{ sayNumber(density.high, 2) }}), {{ sayNumber(loss.low, 0) }} to {{ sayNumber(loss.high, 0) }} % stays

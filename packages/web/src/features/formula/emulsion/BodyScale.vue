@@ -20,7 +20,7 @@ const span = (at: ExpectedBody['now']) =>
 </script>
 
 <template>
-  <h4>Body to expect</h4>
+  <h4>Expected consistency</h4>
   <div v-for="d in days" :key="d.label" class="day">
     <span class="small">{{ d.label }}</span>
     <span class="small span">{{ span(d.at) }}</span>

@@ -32,8 +32,8 @@ const CHOICES = [
 ]
 const which = ref<'emulsifier' | 'thickener'>(editor.assessment?.emulsion ? 'emulsifier' : 'thickener')
 const AMOUNTS = [
-  { label: 'Amount it wants', value: 'own' as const },
-  { label: 'One for one', value: 'same' as const },
+  { label: 'Recommended usage rate', value: 'own' as const },
+  { label: '1:1 substitution', value: 'same' as const },
 ]
 const amount = ref<SwapAmount>('own')
 const rank = () =>
@@ -93,7 +93,7 @@ const setUp = () => {
 </script>
 
 <template>
-  <TitledCard title="What else would carry it" class="chooser closer">
+  <TitledCard title="Alternatives" class="chooser closer">
     <template #beside
       ><OneOf v-model="which" :options="CHOICES" size="small" label="What to choose"
     /></template>
@@ -101,7 +101,7 @@ const setUp = () => {
     <OneOf v-if="inUse" v-model="amount" :options="AMOUNTS" size="small" label="Amount of a swap" />
     <p v-if="list.length" class="muted small">
       Each was put into this formula
-      {{ amount === 'own' ? 'at the amount it wants' : 'one for one, at the amount of the one in use' }}, and
+      {{ amount === 'own' ? 'at its recommended usage rate' : 'one for one, at the current amount' }}, and
       everything was judged again.
     </p>
     <p v-else class="muted">

@@ -137,7 +137,7 @@ const shapes = [
 </script>
 
 <template>
-  <TitledCard title="What stands on it, and how it looks">
+  <TitledCard title="Label content and design">
     <div class="grid">
       <TextField
         id="label-line"
@@ -160,7 +160,7 @@ const shapes = [
         />
         <ChoiceField v-model="unit" label="Unit" :options="units" />
       </span>
-      <ChoiceField v-model="region" label="Rules of" :options="regions" />
+      <ChoiceField v-model="region" label="Market" :options="regions" />
       <TextField
         id="label-address"
         label="Name and address"
@@ -206,7 +206,7 @@ const shapes = [
         />
         <p v-if="gridFault" class="error wide" role="alert">{{ gridFault }}</p>
       </template>
-      <ChoiceField v-model="into" label="Filled into" :options="kinds" />
+      <ChoiceField v-model="into" label="Container" :options="kinds" />
       <ChoiceField v-model="faces" label="Labels" :options="FACES" />
       <ChoiceField v-model="mark" label="Mark" :options="marks" />
       <ChoiceField v-model="concentrates" label="Concentrates" :options="CONCENTRATES" />

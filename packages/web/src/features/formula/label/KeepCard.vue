@@ -68,7 +68,7 @@ const span = ([low, high]: readonly [number, number]) =>
       </p>
     </details>
     <LearnedNote lesson="sound" :of="editor.id" says="What was kept stayed sound for" unit="months" />
-    <LearnedNote lesson="failed" :of="editor.id" says="One had to be thrown away after" unit="months" />
+    <LearnedNote lesson="failed" :of="editor.id" says="Discarded after" unit="months" />
     <form v-if="setting" class="set" @submit.prevent="keep">
       <NumberField v-model="closed" label="Closed" unit="months" :max="60" what="the months" />
       <NumberField v-model="opened" label="Opened" unit="months" :max="60" what="the months" />

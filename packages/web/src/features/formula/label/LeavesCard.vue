@@ -64,7 +64,7 @@ const READS_WELL = 1.2
 </script>
 
 <template>
-  <TitledCard title="Before it leaves the house" class="closer">
+  <TitledCard title="Label checklist" class="closer">
     <ul>
       <li v-for="f in claims" :key="f.message">
         <FindingMark :severity="f.severity" /><span>{{ f.message }} {{ f.why }}</span>

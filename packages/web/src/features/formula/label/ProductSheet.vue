@@ -38,7 +38,7 @@ const cautions = computed(() => label.value.statements.filter((s) => s.code !== 
         </p>
       </section>
       <section v-if="cautions.length">
-        <h2>Mind</h2>
+        <h2>Precautions</h2>
         <ul>
           <li v-for="s in cautions" :key="s.code">{{ capitalise(s.text) }}</li>
         </ul>

@@ -13,7 +13,7 @@ const why = (q: School) => q.options.find((o) => o.value === props.schools[q.key
 </script>
 
 <template>
-  <TitledCard title="Your way" v-if="asked.length" class="choices">
+  <TitledCard title="Options" v-if="asked.length" class="choices">
     <div class="grid">
       <div v-for="q in asked" :key="q.key">
         <ChoiceField

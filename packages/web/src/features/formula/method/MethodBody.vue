@@ -114,13 +114,13 @@ function startOver() {
         <ul v-if="method.hidden.length" class="hidden-steps small">
           <li v-for="step in method.hidden" :key="step.key">
             <span class="muted">Taken out: {{ step.title }}</span>
-            <Button label="Put back" text size="small" @click="putBack(step)" />
+            <Button label="Restore" text size="small" @click="putBack(step)" />
           </li>
         </ul>
       </TitledCard>
     </div>
     <div class="right stacked">
-      <TitledCard title="How it flows together">
+      <TitledCard title="Process flow">
         <div class="scroll" tabindex="0" role="group" aria-label="Drawing of the procedure">
           <FlowDrawing :a="editor.assessment!" :steps="method.steps" :lit="open" />
         </div>

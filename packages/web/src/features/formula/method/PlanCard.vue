@@ -67,7 +67,7 @@ const rows = computed(() =>
         <tr class="small muted">
           <th scope="col">Begins</th>
           <th scope="col">Step</th>
-          <th scope="col">Hands and waiting</th>
+          <th scope="col">Hands-on and waiting time</th>
         </tr>
       </thead>
       <tbody>

@@ -123,8 +123,8 @@ const time = computed(() => {
         maxlength="300"
         autofocus
       />
-      <TextField label="Hands, minutes" :error="handsError" v-model="hands" figure />
-      <TextField label="Waiting, minutes" :error="waitError" v-model="wait" figure />
+      <TextField label="Hands-on time, minutes" :error="handsError" v-model="hands" figure />
+      <TextField label="Waiting time, minutes" :error="waitError" v-model="wait" figure />
       <TextField label="Note" class="wide" v-model="note" :rows="2" maxlength="4000" />
       <div class="buttons">
         <QuietButton type="button" label="Take it out" size="small" @click="emit('remove')" />

@@ -52,7 +52,7 @@ function use() {
     <form class="dialog-form" @submit.prevent="use">
       <TextField label="How much, g" :error="said(grams)" v-model="form.grams" autofocus figure />
       <TextField label="Strength, %" :error="said(strength)" v-model="form.strength" figure />
-      <TextField label="What you weigh has, %" :error="said(stock)" v-model="form.stock" figure />
+      <TextField label="Starting strength, %" :error="said(stock)" v-model="form.stock" figure />
       <div v-if="recipe" class="wide stacked" role="status">
         <p v-if="'fault' in recipe" class="error-text">{{ recipe.fault }}</p>
         <template v-else>
