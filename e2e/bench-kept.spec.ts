@@ -168,6 +168,6 @@ test('a finished batch goes out as a file, comes in again, and becomes the next 
   await expect(page.getByRole('dialog')).toContainText('Glycerin')
   await button(page, 'Save as the next version').click()
   await expect(page.getByRole('heading', { name: /Version 1/ })).toBeVisible()
-  await page.getByRole('link', { name: 'Sheet' }).click()
+  await page.getByRole('link', { name: 'Formula', exact: true }).click()
   await expect(page.getByRole('textbox', { name: 'Glycerin, percent', exact: true })).toHaveValue(/4\.8/)
 })

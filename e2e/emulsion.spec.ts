@@ -14,7 +14,7 @@ test('the make-up of a cream, and another emulsifier taken with a way back', asy
   await expect(chooser.locator('li', { hasText: 'in use' })).toContainText(
     'Cetearyl alcohol with ceteareth-20',
   )
-  await page.getByRole('link', { name: 'Sheet' }).click()
+  await page.getByRole('link', { name: 'Formula', exact: true }).click()
   await expect(page.locator('li.line', { hasText: 'Cetearyl alcohol with ceteareth-20' })).toHaveCount(1)
   await expect(page.locator('li.line', { hasText: 'Olivate emulsifier' })).toHaveCount(0)
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click()

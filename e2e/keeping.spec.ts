@@ -43,7 +43,7 @@ async function takeIn(page: Page, ...batches: ReturnType<typeof batch>[]) {
   }
 }
 async function plan(page: Page, id: string, without: string[] = []) {
-  await page.goto(`/keeping/${id}?plan=1`)
+  await page.goto(`/stability/${id}?plan=1`)
   const dialog = page.getByRole('dialog', { name: 'What to look at, and when' })
   await expect(dialog).toBeVisible()
   for (const storage of without)
@@ -80,12 +80,12 @@ test('a batch is watched for twelve weeks on a phone', async ({ page }) => {
   await days(page, 0)
   await takeIn(page, batch('neap', 'NT-0320'))
   await plan(page, 'neap', ['Fridge', 'Warm', 'In use'])
-  await page.goto('/keeping')
+  await page.goto('/stability')
   await expect(page.getByText('Nothing is due today.')).toBeVisible()
   const readings = ['5,42', '', '5.40', '5.43', '5.41', '5.39', '5.40']
   for (const [i, day] of [1, 3, 7, 14, 28, 56, 84].entries()) {
     await days(page, day)
-    await page.goto('/keeping')
+    await page.goto('/stability')
     await expect(page.getByRole('link', { name: /Neap toner.*today/ })).toBeVisible()
     await expect(page.getByRole('link', { name: /^Keeping/ })).toContainText('1')
     await page.getByRole('button', { name: 'Record observations' }).click()
@@ -94,11 +94,11 @@ test('a batch is watched for twelve weeks on a phone', async ({ page }) => {
     await page.getByRole('button', { name: 'Done' }).click()
     await expect(page.getByText('Nothing is due today.')).toBeVisible()
   }
-  await page.goto('/keeping/neap')
+  await page.goto('/stability/neap')
   await expect(page.getByText('12 weeks old')).toBeVisible()
   await expect(page.getByText('it moved less than the meter can tell').first()).toBeVisible()
   await expect(page.locator('.apexcharts-svg').first()).toBeVisible()
-  await page.goto('/keeping/neap/report')
+  await page.goto('/stability/neap/report')
   await expect(page.getByRole('row', { name: /Room, 12 weeks/ })).toContainText('5.4')
   await page.setViewportSize({ width: 1280, height: 800 })
   const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1')
@@ -112,7 +112,7 @@ test('a missed week is not asked for, a mistyped reading is put right beside it,
   await takeIn(page, batch('neap', 'NT-0320'))
   await plan(page, 'neap', ['Fridge', 'Warm', 'In use'])
   await days(page, 9)
-  await page.goto('/keeping/neap')
+  await page.goto('/stability/neap')
   await page.getByRole('button', { name: 'Look now: room, 1 week' }).click()
   await look(page, '7.9')
   await page.getByRole('button', { name: 'Done' }).click()
@@ -143,7 +143,7 @@ test('two tabs look at one batch: nothing is asked twice and nothing is lost', a
   const other = await context.newPage()
   for (const tab of [page, other]) {
     await days(tab, 1)
-    await tab.goto('/keeping/neap/look')
+    await tab.goto('/stability/neap/look')
     await expect(asks(tab)).toHaveText('What does it smell of?')
   }
   const dot =
@@ -162,7 +162,7 @@ test('two tabs look at one batch: nothing is asked twice and nothing is lost', a
   await page.getByRole('button', { name: 'Sound' }).click()
   await stored(page)
   for (const tab of [page, other]) {
-    await tab.goto('/keeping/neap')
+    await tab.goto('/stability/neap')
     await tab.getByText('All answers (3)').click()
     await expect(tab.getByRole('listitem').filter({ hasText: '5.41' })).toBeVisible()
     await expect(tab.getByAltText('Photograph of this look')).toBeVisible()
@@ -173,7 +173,7 @@ test('the calendar file is read back by another program, and again under the sam
   await days(page, 0)
   await takeIn(page, batch('neap', 'NT-0320'))
   await plan(page, 'neap')
-  await page.goto('/keeping')
+  await page.goto('/stability')
   const file = async () => {
     const download = page.waitForEvent('download')
     await page.getByRole('button', { name: 'Calendar file' }).click()
@@ -192,7 +192,7 @@ test('the calendar file is read back by another program, and again under the sam
 test('a colour is measured in a photograph, beside its card', async ({ page }) => {
   await days(page, 0)
   await takeIn(page, batch('neap', 'NT-0320'))
-  await page.goto('/keeping/neap?plan=1')
+  await page.goto('/stability/neap?plan=1')
   const dialog = page.getByRole('dialog', { name: 'What to look at, and when' })
   await dialog.getByRole('button', { name: 'Watch it' }).click()
   await stored(page)
@@ -214,7 +214,7 @@ test('a colour is measured in a photograph, beside its card', async ({ page }) =
   const measure = async (day: number, card: string, product: string) => {
     await days(page, day)
     const data = await picture(card, product)
-    await page.goto('/keeping/neap/look?property=colour')
+    await page.goto('/stability/neap/look?property=colour')
     await page.getByRole('button', { name: 'Measure it in a photograph' }).click()
     await page
       .getByTestId('colour-photo')
@@ -234,7 +234,7 @@ test('a colour is measured in a photograph, beside its card', async ({ page }) =
   await expect(page.getByText(/ΔE00 4\.\d from the first picture, yellower/)).toBeVisible()
   await page.getByRole('button', { name: 'Enter', exact: true }).click()
   await stored(page)
-  await page.goto('/keeping/neap')
+  await page.goto('/stability/neap')
   await expect(page.getByText(/The colour moved by ΔE00 4\.\d: plainly seen/).first()).toBeVisible()
 })
 
@@ -251,20 +251,20 @@ test('a lot that is off is followed to the batch that holds it', async ({ page }
   }
   await upload(page, 'backup.json', JSON.stringify(backup))
   await expect(page.getByText(/^Restored/).first()).toBeVisible()
-  await page.goto('/shelf/glycerin')
+  await page.goto('/ingredients/glycerin')
   await page.getByRole('link', { name: 'Where this lot went' }).click()
   await expect(page.getByRole('row', { name: /NT-0320/ })).toContainText('Neap toner')
   await page.getByLabel('Something is wrong with this lot: what?').fill('smells of fish')
   await page.getByRole('button', { name: 'Reject lot' }).click()
   await expect(page.getByRole('row', { name: /NT-0320/ })).toContainText('take it out of use')
-  await page.goto('/keeping/neap')
+  await page.goto('/stability/neap')
   await expect(page.getByRole('alert').filter({ hasText: 'A lot in it is off' })).toContainText(
     'smells of fish',
   )
 })
 
 test('the example batches come with their weeks, and a patch test is written down', async ({ page }) => {
-  await page.goto('/keeping')
+  await page.goto('/stability')
   await page.getByRole('button', { name: 'Try three example batches' }).click()
   await page
     .getByRole('link', { name: /Spindrift hand lotion/ })

@@ -105,7 +105,7 @@ test('a label that does not fit says so and what to do, and design and keeping t
 
 test('what is filled is counted down on the shelf, and the batch knows what it cost', async ({ page }) => {
   await openHome(page)
-  await page.goto('/shelf/containers')
+  await page.goto('/ingredients/containers')
   await button(page, 'Try the example shelf').click()
   await expect(page.getByRole('row', { name: /Mist bottle/ })).toContainText('6')
   await startBatch(page, TONER)
@@ -130,7 +130,7 @@ test('what is filled is counted down on the shelf, and the batch knows what it c
   await expect(page.getByRole('heading', { name: /the lots that were taken/ })).toBeVisible()
   // 4 g of glycerin at 9.80 a kilogram and 1 g of the preservative at 9.50 for 100 g
   await expect(page.getByText('0.13', { exact: true }).first()).toBeVisible()
-  await page.goto('/shelf/containers')
+  await page.goto('/ingredients/containers')
   await expect(page.getByRole('row', { name: /Mist bottle/ })).toContainText('4')
 })
 
@@ -148,7 +148,7 @@ test('containers stand on the shelf, and suit or do not', async ({ page }) => {
   await page.getByLabel('Margin').fill('40')
   await expect(page.getByText('Selling falls under cosmetic law', { exact: false })).toBeVisible()
 
-  await page.goto('/shelf/containers')
+  await page.goto('/ingredients/containers')
   await button(page, 'Add a container').click()
   const dialog = page.getByRole('dialog')
   await button(page, 'Add').last().click()

@@ -24,7 +24,7 @@ test('the method of a cream is planned, changed, and keeps its changes', async (
   await expect(steps.getByText('Taken out: Weigh C, Cool-down')).toBeVisible()
 
   // A change of the formula leaves the changes of the method where they are.
-  await page.getByRole('link', { name: 'Sheet' }).click()
+  await page.getByRole('link', { name: 'Formula', exact: true }).click()
   await page.getByRole('textbox', { name: 'Shea butter, percent' }).fill('5')
   await page.keyboard.press('Tab')
   await saved(page)

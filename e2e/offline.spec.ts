@@ -66,7 +66,7 @@ plain.describe('without a network', () => {
       await expect(fresh.getByText(/Wash, dry and spray/).first()).toBeVisible()
       await fresh.getByRole('link', { name: 'Versions', exact: true }).click()
       await expect(fresh.getByRole('button', { name: 'Save a version' })).toBeVisible()
-      await fresh.getByRole('link', { name: 'Balance', exact: true }).click()
+      await fresh.getByRole('link', { name: 'Rebalance', exact: true }).click()
       await fresh.getByLabel('Oil phase, percent').fill('26')
       await expect(fresh.getByRole('row', { name: /^Oil phase .* 26\.00 %/ })).toBeVisible()
       await fresh.goto('/start/label')
@@ -77,7 +77,7 @@ plain.describe('without a network', () => {
       await fresh.goto('/start/recipe')
       await button(fresh, 'Show an example').click()
       await expect(fresh.getByText('Sunflower', { exact: false }).first()).toBeVisible()
-      await fresh.goto('/shelf')
+      await fresh.goto('/ingredients')
       await fresh
         .getByPlaceholder(/name|material/i)
         .first()

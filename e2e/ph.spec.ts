@@ -48,7 +48,7 @@ test('from a first reading to the target: dose, read, log, and into the formula'
   await expect(log(page).locator('li')).toHaveCount(4)
   await log(page).getByRole('button', { name: 'Take into the formula' }).click()
   await expect(log(page)).toContainText('in the formula')
-  await page.getByRole('link', { name: 'Sheet' }).click()
+  await page.getByRole('link', { name: 'Formula', exact: true }).click()
   await expect(page.locator('section.phase', { hasText: 'Adjust pH' })).toContainText('Sodium hydroxide')
   await expect(page.getByText('100.00 %').first()).toBeVisible()
 })

@@ -3,7 +3,7 @@ import { expect, openHome, table, test, upload } from './helpers'
 
 test('facts of the catalogue are changed, marked, and reset', async ({ page }) => {
   await openHome(page)
-  await page.goto('/shelf/niacinamide')
+  await page.goto('/ingredients/niacinamide')
   await page.getByRole('button', { name: 'Change facts' }).click()
   const dialog = page.getByRole('dialog', { name: 'Change facts' })
   await expect(dialog.getByLabel('Usual range from, percent')).toBeFocused()
@@ -21,7 +21,7 @@ test('facts of the catalogue are changed, marked, and reset', async ({ page }) =
 
 test('the analysis of a lot puts its allergens into the ingredient list', async ({ page }) => {
   await openHome(page)
-  await page.goto('/shelf/lavandula-angustifolia-oil')
+  await page.goto('/ingredients/lavandula-angustifolia-oil')
   await expect(page.getByText(/your lot’s analysis decides/)).toBeVisible()
   await page.getByRole('button', { name: 'Add a lot' }).click()
   const dialog = page.getByRole('dialog', { name: 'Add a lot' })
@@ -49,7 +49,7 @@ test('the analysis of a lot puts its allergens into the ingredient list', async 
 
 test('a material of one’s own is changed and taken out again, with a way back', async ({ page }) => {
   await openHome(page)
-  await page.goto('/shelf')
+  await page.goto('/ingredients')
   await page.getByRole('button', { name: 'New material' }).click()
   const dialog = page.getByRole('dialog', { name: 'A material of my own' })
   await expect(dialog.getByLabel('Name', { exact: true })).toBeFocused()
@@ -85,7 +85,7 @@ test('which of several things a name means is asked before it is added', async (
 
 test('an emulsifier of one’s own is asked for its type, and judged by it', async ({ page }) => {
   await openHome(page)
-  await page.goto('/shelf')
+  await page.goto('/ingredients')
   await page.getByRole('button', { name: 'New material' }).click()
   const dialog = page.getByRole('dialog', { name: 'A material of my own' })
   await dialog.getByLabel('Name', { exact: true }).fill('Mole wax')

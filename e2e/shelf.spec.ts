@@ -38,7 +38,7 @@ test('what is in one’s formulas can be told apart from the rest', async ({ pag
 })
 
 test('a material that is not there says so', async ({ page }) => {
-  await page.goto('/shelf/moon-dust')
+  await page.goto('/ingredients/moon-dust')
   await expect(page.getByRole('heading', { name: 'This material is not here' })).toBeVisible()
 })
 
@@ -86,7 +86,7 @@ test('a stock is made from its parts, taken apart in the formula, and refuses to
 
 test('lots are added, counted, found, and what a formula lacks is listed', async ({ page }) => {
   await openHome(page)
-  await page.goto('/shelf/propanediol')
+  await page.goto('/ingredients/propanediol')
   await page.getByRole('button', { name: 'Add a lot' }).click()
   const dialog = page.getByRole('dialog', { name: 'Add a lot' })
   await expect(dialog.getByLabel('Pack, in grams')).toBeFocused()
@@ -106,7 +106,7 @@ test('lots are added, counted, found, and what a formula lacks is listed', async
   await page.reload()
   await expect(page.getByText('3.5 g left, until 2199-01-31')).toBeVisible()
 
-  await page.goto('/shelf')
+  await page.goto('/ingredients')
   await page.getByRole('combobox', { name: 'Which materials' }).click()
   await page.getByRole('option', { name: 'On my shelf' }).click()
   await expect(page.locator('a.row')).toHaveCount(1)
@@ -124,7 +124,7 @@ test('lots are taken in from a table: shown first, refused with a reason, stored
   page,
 }) => {
   await openHome(page)
-  await page.goto('/shelf')
+  await page.goto('/ingredients')
   await page.getByRole('button', { name: 'Import' }).click()
   const dialog = page.getByRole('dialog', { name: 'Import ingredients or lots' })
   const picker = page.getByTestId('table-picker')
@@ -140,18 +140,18 @@ test('lots are taken in from a table: shown first, refused with a reason, stored
     'No material is called',
   )
   await dialog.getByRole('button', { name: 'Cancel' }).click()
-  await page.goto('/shelf/glycerin')
+  await page.goto('/ingredients/glycerin')
   await expect(page.getByText('None. Add what you have')).toBeVisible()
 
-  await page.goto('/shelf')
+  await page.goto('/ingredients')
   await page.getByRole('button', { name: 'Import' }).click()
   await picker.setInputFiles(table('lots.csv', 'material,left_grams,note\nglycerin,120.5,=1+1\n'))
   await dialog.getByRole('button', { name: 'Store 1 lot' }).click()
-  await page.goto('/shelf/glycerin')
+  await page.goto('/ingredients/glycerin')
   await expect(page.getByText('120.5 g left')).toBeVisible()
 
   // out again as a spreadsheet and in again: the same
-  await page.goto('/shelf')
+  await page.goto('/ingredients')
   await page.getByRole('button', { name: 'Export' }).click()
   const [csv] = await Promise.all([
     page.waitForEvent('download'),
@@ -175,7 +175,7 @@ test('lots are taken in from a table: shown first, refused with a reason, stored
 
 test('a long table shows how far it is and can be stopped', async ({ page }) => {
   await openHome(page)
-  await page.goto('/shelf')
+  await page.goto('/ingredients')
   await page.getByRole('button', { name: 'Import' }).click()
   const dialog = page.getByRole('dialog', { name: 'Import ingredients or lots' })
   const rows = ['name,inci,usage_min,usage_max']

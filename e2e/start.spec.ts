@@ -161,7 +161,7 @@ test('a brief brings proposals without a stop, or says why not', async ({ page }
 
 test('a balance is shown before it is taken, as one step, and says what contradicts', async ({ page }) => {
   await openFormula(page, 'Winter Pier hand butter')
-  await page.getByRole('link', { name: 'Balance', exact: true }).click()
+  await page.getByRole('link', { name: 'Rebalance', exact: true }).click()
   await page.getByLabel('Oil phase, percent').fill('38')
   await expect(page.getByRole('row', { name: /^Oil phase 47\.50 % 38\.00 %/ })).toBeVisible()
   await page.getByRole('button', { name: 'Take these changes' }).click()

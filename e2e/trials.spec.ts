@@ -219,7 +219,7 @@ test('five emulsifiers are set up, made from one base, judged blind by three on 
   await expect(page.getByRole('row', { name: /glyceryl stearate.*PEG-100.*differs/i })).toBeVisible()
   await page.getByRole('link', { name: 'The trial it comes from' }).click()
   await expect(page.getByText('It glides furthest.')).toBeVisible()
-  await page.goto('/shelf/glyceryl-stearate-peg-100-stearate')
+  await page.goto('/ingredients/glyceryl-stearate-peg-100-stearate')
   await expect(page.getByText('sets too fast for me')).toBeVisible()
 })
 

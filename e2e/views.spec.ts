@@ -74,19 +74,19 @@ test('the list, the ways to start, the Shelf and the bin', async ({ page }) => {
     ['/bench', 'Bench'],
     ['/bench/start', 'Start a batch'],
     ['/bin', 'Bin'],
-    ['/shelf/containers', 'Containers'],
+    ['/ingredients/containers', 'Containers'],
     ['/lost-at-sea', ''],
   ] as const) {
     await page.goto(path)
     if (words) await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
     await walk(page, path)
   }
-  await page.goto('/shelf')
+  await page.goto('/ingredients')
   await expect(page.getByRole('link', { name: /^Glycerin/ }).first()).toBeVisible()
-  await walk(page, '/shelf')
-  await page.goto('/shelf/salicylic-acid')
+  await walk(page, '/ingredients')
+  await page.goto('/ingredients/salicylic-acid')
   await expect(page.locator('.apexcharts-svg').first()).toBeVisible()
-  await walk(page, '/shelf/salicylic-acid')
+  await walk(page, '/ingredients/salicylic-acid')
 })
 
 test('every leaf of a formula', async ({ page }) => {
@@ -127,22 +127,22 @@ test('the table and the record', async ({ page }) => {
 })
 
 test('what is kept, a look and a report', async ({ page }) => {
-  await page.goto('/keeping')
+  await page.goto('/stability')
   await walk(page, 'nothing kept')
   await page.getByRole('button', { name: 'Try three example batches' }).click()
   await expect(page.getByRole('heading', { name: 'Due' })).toBeVisible()
-  await walk(page, '/keeping')
-  await page.goto('/keeping/demo-SW-D2')
+  await walk(page, '/stability')
+  await page.goto('/stability/demo-SW-D2')
   await expect(page.locator('.apexcharts-svg').first()).toBeVisible()
   await page.getByRole('button', { name: 'All storage conditions' }).click()
   await walk(page, 'life')
-  await page.goto('/keeping/demo-SW-D2?plan=1')
+  await page.goto('/stability/demo-SW-D2?plan=1')
   await expect(page.getByRole('dialog')).toBeVisible()
   await walk(page, 'plan')
-  await page.goto('/keeping/demo-SW-D2/look')
+  await page.goto('/stability/demo-SW-D2/look')
   await expect(page.locator('#ask-title')).toBeVisible()
   await walk(page, 'look', LEAST_AT_THE_BENCH)
-  await page.goto('/keeping/demo-SW-D2/report')
+  await page.goto('/stability/demo-SW-D2/report')
   await expect(page.getByRole('heading', { name: 'All observations' })).toBeVisible()
   await walk(page, 'report')
 })

@@ -141,7 +141,7 @@ async function searched(page) {
   const found = await keys(page, page.getByLabel('Search formulas'), 'salicylic')
   say('search among formulas, first key', `${Math.round(found[0])} ms`)
   say('search among formulas, worst of the further keys', `${Math.round(Math.max(...found.slice(1)))} ms`)
-  await page.goto('/shelf')
+  await page.goto('/ingredients')
   await page
     .getByLabel(/Search/)
     .first()

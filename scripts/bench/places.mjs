@@ -86,7 +86,7 @@ export async function batches(page) {
 
 /** What is kept: 500 batches with 40 looks each, listed by what is due. */
 export async function keptBatches(page) {
-  await page.goto('/keeping')
+  await page.goto('/stability')
   await page.getByRole('button', { name: 'Try three example batches' }).click()
   await page.getByRole('heading', { name: 'Due' }).waitFor()
   await page.evaluate(
@@ -122,7 +122,7 @@ export async function keptBatches(page) {
     lists.push(
       await page.evaluate(async () => {
         const start = performance.now()
-        document.querySelector('a.place[href="/keeping"]').click()
+        document.querySelector('a.place[href="/stability"]').click()
         while (document.querySelectorAll('.due li').length < 60)
           await new Promise((resolve) => requestAnimationFrame(resolve))
         await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)))
@@ -141,7 +141,7 @@ export async function shelfOf5000(page) {
     (_, i) =>
       `Pier ${kinds[i % 5]} ${i},Invented ${kinds[i % 5]} ${i} Extract;Aqua,${kinds[i % 5]},water,0.5,5`,
   )
-  await page.goto('/shelf')
+  await page.goto('/ingredients')
   await page.getByRole('button', { name: 'Take in' }).click()
   const start = Date.now()
   await page

@@ -69,8 +69,8 @@ describe('a field', () => {
 
 describe('a head and a card', () => {
   it('lead up, and name what stands under them', () => {
-    const head = mounted(PageHead, { title: 'Containers', up: '/shelf', upLabel: 'Ingredients' })
-    expect(button('Ingredients').getAttribute('href')).toBe('/shelf')
+    const head = mounted(PageHead, { title: 'Containers', up: '/ingredients', upLabel: 'Ingredients' })
+    expect(button('Ingredients').getAttribute('href')).toBe('/ingredients')
     expect(head.get('h1').text()).toBe('Containers')
     const card = mounted(TitledCard, { title: 'Log', level: 2 })
     expect(card.get('section').attributes('aria-labelledby')).toBe(card.get('h2').attributes('id'))

@@ -55,7 +55,7 @@ describe('a round of looks', () => {
     await useKeeping().load()
     const due = [...new Set(useKeeping().due.map((d) => d.head.id))]
     expect(due.length).toBeGreaterThan(1)
-    await openAt('/keeping/look', LookPage)
+    await openAt('/stability/look', LookPage)
     await until(() => question() !== '')
     const first = (await everyBatch()).find((b) => b.head.id === due[0])!.events.length
     for (let n = 0; n < 40 && question() !== ''; n++) await answer()
@@ -66,13 +66,13 @@ describe('a round of looks', () => {
   })
   it('says so where nothing is due', async () => {
     await useKeeping().load()
-    await openAt('/keeping/look', LookPage)
+    await openAt('/stability/look', LookPage)
     await shows('Nothing is due today.')
   })
   it('takes a mistyped answer back by another in its place, and leaves a look out when told', async () => {
     for (const b of demoBatches(NOW, () => null)) await takeInBatch(b)
     const id = 'demo-LT-D1'
-    const page = await openAt(`/keeping/${id}/look`, LookPage, { id })
+    const page = await openAt(`/stability/${id}/look`, LookPage, { id })
     await until(() => question() !== '')
     const asked = question()
     await answer()
@@ -83,7 +83,7 @@ describe('a round of looks', () => {
       else await answer()
     }
     await press('Done')
-    await until(() => at(page) === `/keeping/${id}`)
+    await until(() => at(page) === `/stability/${id}`)
     const events = (await everyBatch()).find((b) => b.head.id === id)!.events
     expect(events.some((e) => e.type === 'pass')).toBe(true)
   })

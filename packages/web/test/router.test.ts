@@ -10,14 +10,14 @@ describe('addresses', () => {
     ['/formulas/f/history', 'history', 'f'],
     ['/bench/b', 'batch', 'b'],
     ['/bench/b/record', 'record', 'b'],
-    ['/keeping/b', 'life', 'b'],
-    ['/keeping/b/look', 'look', 'b'],
-    ['/keeping/b/report', 'life-report', 'b'],
+    ['/stability/b', 'life', 'b'],
+    ['/stability/b/look', 'look', 'b'],
+    ['/stability/b/report', 'life-report', 'b'],
     ['/trials/t', 'trial', 't'],
     ['/trials/t/judge', 'judge', 't'],
     ['/trials/t/paper?what=make', 'trial-paper', 't'],
-    ['/shelf/glycerin', 'material', 'glycerin'],
-    ['/shelf/lots/l', 'lot', 'l'],
+    ['/ingredients/glycerin', 'material', 'glycerin'],
+    ['/ingredients/lots/l', 'lot', 'l'],
   ])('%s is %s of %s', (path, name, id) => {
     const { name: found, params, matched } = router.resolve(path)
     expect([found, params['id']]).toEqual([name, id])
@@ -26,9 +26,9 @@ describe('addresses', () => {
   })
   it.each([
     ['/bench/start', 'bench-start'],
-    ['/keeping/look', 'look-all'],
+    ['/stability/look', 'look-all'],
     ['/trials/new', 'trial-new'],
-    ['/shelf/containers', 'containers'],
+    ['/ingredients/containers', 'containers'],
     ['/lost-at-sea', 'nowhere'],
     ['/bench/b/nothing', 'nowhere'],
   ])('%s is %s', (path, name) => expect(router.resolve(path).name).toBe(name))

@@ -19,7 +19,7 @@ import { button, buttons, field, part, press, send, settled, shows, text, type, 
 
 let pages: Awaited<ReturnType<typeof mountedAt>>[] = []
 const know = () => Promise.all([useMaterials().load(), useLots().load(), useContainers().load()])
-const open = async (component: Parameters<typeof mountedAt>[1], props = {}, path = '/shelf') => {
+const open = async (component: Parameters<typeof mountedAt>[1], props = {}, path = '/ingredients') => {
   pages.push(await mountedAt(path, component, props))
 }
 const close = () => {
@@ -211,18 +211,18 @@ describe('the list', () => {
     await shows(`${all} of ${all} materials`)
   })
   it('opens a material with its limits and its lots, and says so where there is none of that name', async () => {
-    await open(MaterialPage, { id: 'salicylic-acid' }, '/shelf/salicylic-acid')
+    await open(MaterialPage, { id: 'salicylic-acid' }, '/ingredients/salicylic-acid')
     await shows('Salicylic acid')
     expect(text()).toContain('Limits')
     close()
-    await open(MaterialPage, { id: 'sea-glass' }, '/shelf/sea-glass')
+    await open(MaterialPage, { id: 'sea-glass' }, '/ingredients/sea-glass')
     expect(text()).toContain('This material is not here')
   })
 })
 
 describe('containers', () => {
   it('are added, changed and taken out with a way back', async () => {
-    await open(ContainersPage, {}, '/shelf/containers')
+    await open(ContainersPage, {}, '/ingredients/containers')
     await press('Add a container')
     await type('Name', 'Green vial')
     await type('Holds', '30')

@@ -142,7 +142,7 @@ describe('a part that is spoilt in the cache', () => {
       onError: (t: (typeof told)[0]) => told.push(t),
       push,
     } as unknown as Router)
-    return () => told[0]!(new Error('spoilt'), { fullPath: '/shelf' })
+    return () => told[0]!(new Error('spoilt'), { fullPath: '/ingredients' })
   }
   it.each([
     [true, ['precache']],
@@ -165,7 +165,7 @@ describe('a part that is spoilt in the cache', () => {
     expect(dropped).toEqual([])
     fail()
     lostPart.value!.again()
-    await vi.waitFor(() => expect(assign).toHaveBeenCalledWith('/shelf'))
+    await vi.waitFor(() => expect(assign).toHaveBeenCalledWith('/ingredients'))
     expect(dropped).toEqual(gone)
     vi.unstubAllGlobals()
     assign.mockRestore()

@@ -122,7 +122,7 @@ describe('a trial', () => {
 describe('the address', () => {
   it('is one: other names of the machine lead home, and work under other ports is known', () => {
     const at = (hostname: string, port = '4180') =>
-      homeOf({ protocol: 'http:', hostname, port, pathname: '/shelf', search: '?x=1' })
+      homeOf({ protocol: 'http:', hostname, port, pathname: '/ingredients', search: '?x=1' })
     expect(at('127.0.0.1')).toBe('http://localhost:4180/shelf?x=1')
     expect(at('[::1]', '')).toBe('http://localhost/shelf?x=1')
     expect(at('localhost')).toBeNull()

@@ -110,7 +110,7 @@ describe('versions on the screen', () => {
     const v = effectScope(true).run(() => useVersions())!
     await v.load()
     expect(v.openId.value).toBe('v2')
-    expect([v.pair.value!.left.name, v.pair.value!.right.name]).toEqual(['Version 2', 'Sheet'])
+    expect([v.pair.value!.left.name, v.pair.value!.right.name]).toEqual(['Version 2', 'Current'])
     v.againstId.value = 'v1'
     expect([v.pair.value!.left.name, v.pair.value!.right.name]).toEqual(['Version 1', 'Version 2'])
     expect(v.parent.value?.id).toBe('v1')

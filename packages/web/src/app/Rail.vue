@@ -17,9 +17,9 @@ const toast = useToast()
 
 const PLACES = [
   { to: '/formulas', within: ['/formulas', '/start'], icon: 'pi pi-file-edit', label: 'Formulas' },
-  { to: '/shelf', within: ['/shelf'], icon: 'pi pi-box', label: 'Ingredients' },
+  { to: '/ingredients', within: ['/ingredients'], icon: 'pi pi-box', label: 'Ingredients' },
   { to: '/bench', within: ['/bench'], icon: 'pi pi-stopwatch', label: 'Bench' },
-  { to: '/keeping', within: ['/keeping'], icon: 'pi pi-calendar-clock', label: 'Stability' },
+  { to: '/stability', within: ['/stability'], icon: 'pi pi-calendar-clock', label: 'Stability' },
   { to: '/trials', within: ['/trials'], icon: 'pi pi-chart-bar', label: 'Trials' },
 ]
 
@@ -69,7 +69,7 @@ const WAYS = [
       >
         <i :class="place.icon" aria-hidden="true"></i>
         <span>{{ place.label }}</span>
-        <span v-if="place.to === '/keeping' && keeping?.due.length" class="badge"
+        <span v-if="place.to === '/stability' && keeping?.due.length" class="badge"
           >{{ keeping.due.length }}<span class="hidden-text"> due</span></span
         >
       </RouterLink>

@@ -1,5 +1,11 @@
 import type { Component } from 'vue'
-import { createRouter, createWebHistory, type RouteMeta, type RouteRecordRaw } from 'vue-router'
+import {
+  createRouter,
+  createWebHistory,
+  type RouteLocation,
+  type RouteMeta,
+  type RouteRecordRaw,
+} from 'vue-router'
 
 /** Every place but the list of formulas waits for what the maker knows, which brings the catalogue with it. */
 const place = (page: () => Promise<{ default: Component }>) => async () => {
@@ -27,6 +33,8 @@ const within = (path: string, name: string, page: () => Promise<{ default: Compo
   props: true,
 })
 
+const MOVED = { '/shelf': '/ingredients', '/keeping': '/stability' }
+
 export const router = createRouter({
   history: createWebHistory(),
   scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
@@ -45,7 +53,7 @@ export const router = createRouter({
         }),
         leaf('balance', 'balance', () => import('../features/formula/balance/BalanceBody.vue'), {
           leaf: 'balance',
-          title: 'Balance',
+          title: 'Rebalance',
         }),
         leaf('method', 'method', () => import('../features/formula/method/MethodBody.vue'), {
           leaf: 'method',
@@ -87,16 +95,16 @@ export const router = createRouter({
       within('record', 'record', () => import('../features/bench/record/RecordPage.vue')),
     ]),
     {
-      path: '/keeping',
+      path: '/stability',
       name: 'keeping',
       component: place(() => import('../features/keeping/KeepingPage.vue')),
     },
     {
-      path: '/keeping/look',
+      path: '/stability/look',
       name: 'look-all',
       component: place(() => import('../features/keeping/LookPage.vue')),
     },
-    room('/keeping/:id', [
+    room('/stability/:id', [
       within('', 'life', () => import('../features/keeping/KeepingPage.vue')),
       within('look', 'look', () => import('../features/keeping/LookPage.vue')),
       within('report', 'life-report', () => import('../features/keeping/ReportPage.vue')),
@@ -128,14 +136,27 @@ export const router = createRouter({
       name: 'label',
       component: place(() => import('../features/start/LabelPage.vue')),
     },
-    { path: '/shelf', name: 'shelf', component: place(() => import('../features/shelf/ShelfPage.vue')) },
     {
-      path: '/shelf/containers',
+      path: '/ingredients',
+      name: 'shelf',
+      component: place(() => import('../features/shelf/ShelfPage.vue')),
+    },
+    {
+      path: '/ingredients/containers',
       name: 'containers',
       component: place(() => import('../features/shelf/ContainersPage.vue')),
     },
-    within('/shelf/lots/:id', 'lot', () => import('../features/shelf/WentPage.vue')),
-    within('/shelf/:id', 'material', () => import('../features/shelf/MaterialPage.vue')),
+    within('/ingredients/lots/:id', 'lot', () => import('../features/shelf/WentPage.vue')),
+    within('/ingredients/:id', 'material', () => import('../features/shelf/MaterialPage.vue')),
+    // Addresses of earlier versions lead to the new ones.
+    ...Object.entries(MOVED).map(([from, to]) => ({
+      path: `${from}/:rest(.*)*`,
+      redirect: (old: RouteLocation) => ({
+        path: old.path.replace(from, to),
+        query: old.query,
+        hash: old.hash,
+      }),
+    })),
     { path: '/bin', name: 'bin', component: () => import('../features/bin/BinPage.vue') },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./NowherePage.vue') },
   ],

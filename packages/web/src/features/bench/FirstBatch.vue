@@ -20,12 +20,12 @@ const makeable = computed(() =>
 <template>
   <NothingYet title="No batches yet">
     <p>
-      Choose what to make. Omblet goes through its method with you, one step at a time: it weighs with you,
-      watches the clock, reckons what is missing or too much, and writes everything down.
+      Choose a formula. Omblet guides you through it step by step, checks each weight, keeps the time,
+      corrects over- and under-pours, and writes the batch record.
     </p>
     <p>
-      Everything also works without a scale or probe at the computer: you type what they show. To see how it
-      goes first, choose the simulated instruments once a batch is begun.
+      No scale or probe at the computer? Type what yours show. To practise first, start a batch and choose the
+      simulated instruments.
     </p>
     <template v-if="makeable.length === 0" #actions>
       <Button label="Go to your formulas" @click="router.push('/formulas')" />

@@ -49,9 +49,9 @@ function more({ content }: BinRecord): string {
 const WHERE = {
   formula: (id: string) => `/formulas/${id}`,
   batch: (id: string) => `/bench/${id}/record`,
-  lot: () => '/shelf',
-  container: () => '/shelf/containers',
-  material: (id: string) => `/shelf/${id}`,
+  lot: () => '/ingredients',
+  container: () => '/ingredients/containers',
+  material: (id: string) => `/ingredients/${id}`,
   trial: (id: string) => `/trials/${id}`,
 }
 async function takeBack(record: BinRecord) {

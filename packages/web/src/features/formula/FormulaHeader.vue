@@ -23,9 +23,9 @@ const props = defineProps<{ leaf: NonNullable<RouteMeta['leaf']> }>()
 const emit = defineEmits<{ keys: []; saved: [] }>()
 
 const LEAVES = [
-  { leaf: 'sheet', path: '', label: 'Sheet' },
+  { leaf: 'sheet', path: '', label: 'Formula' },
   { leaf: 'emulsion', path: '/emulsion', label: 'Emulsion' },
-  { leaf: 'balance', path: '/balance', label: 'Balance' },
+  { leaf: 'balance', path: '/balance', label: 'Rebalance' },
   { leaf: 'ph', path: '/ph', label: 'pH' },
   { leaf: 'method', path: '/method', label: 'Method' },
   { leaf: 'cost', path: '/cost', label: 'Cost' },

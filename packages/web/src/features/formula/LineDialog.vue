@@ -103,7 +103,7 @@ function replace() {
       {{ sayPercent(Number(cap.maxPercent.toFixed(3))) }} ({{ cap.source }}).
     </p>
     <p v-if="material" class="small more">
-      <RouterLink :to="`/shelf/${material.id}`">More on the Shelf</RouterLink>
+      <RouterLink :to="`/ingredients/${material.id}`">More on the Shelf</RouterLink>
     </p>
     <GradeQuestion
       v-if="question"

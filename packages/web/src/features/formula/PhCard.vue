@@ -105,10 +105,11 @@ const shortLabel = (label: string) => capitalise(label.split(/ with | \(|, /)[0]
     </button>
     <p class="as-written small">
       <template v-if="predicted"
-        >As written about pH <strong class="mono">{{ formatNumber(predicted.value, 1) }}</strong>, likely
-        between {{ formatNumber(predicted.low, 1) }} and {{ formatNumber(predicted.high, 1) }}.</template
+        >Predicted pH <strong class="mono">{{ formatNumber(predicted.value, 1) }}</strong> ({{
+          formatNumber(predicted.low, 1)
+        }}–{{ formatNumber(predicted.high, 1) }}).</template
       >
-      <template v-else-if="!shut">It cannot be predicted here: measure it.</template>
+      <template v-else-if="!shut">pH cannot be predicted here. Measure it.</template>
     </p>
     <RouterLink v-if="!shut" :to="`/formulas/${editor.id}/ph`" class="to-leaf small"
       >Curve, dose and log</RouterLink

@@ -56,7 +56,7 @@ const says = (a: Answer) =>
         <img v-if="a.photo && photos[a.photo]" :src="photos[a.photo]" alt="Photograph of this look" />
         <RouterLink
           v-if="!a.corrected"
-          :to="{ path: `/keeping/${batch.info!.id}/look`, query: { corrects: String(a.n) } }"
+          :to="{ path: `/stability/${batch.info!.id}/look`, query: { corrects: String(a.n) } }"
           >Put right</RouterLink
         >
       </li>

@@ -57,7 +57,7 @@ async function remind() {
         v-for="d in due"
         :key="d.head.id"
         v-bind="lookWords(d)"
-        :to="`/keeping/${d.head.id}`"
+        :to="`/stability/${d.head.id}`"
         :when="sayDue(d.inDays)"
         :pressing="d.inDays <= 0"
         :current="d.head.id === chosen"
@@ -72,7 +72,7 @@ async function remind() {
       @click="all = true"
     />
     <div v-if="keeping.due.length" class="acts">
-      <Button label="Record observations" @click="router.push('/keeping/look')" />
+      <Button label="Record observations" @click="router.push('/stability/look')" />
     </div>
 
     <template v-if="keeping.soon.length">
@@ -82,7 +82,7 @@ async function remind() {
           v-for="d in keeping.soon"
           :key="d.head.id"
           v-bind="lookWords(d)"
-          :to="`/keeping/${d.head.id}`"
+          :to="`/stability/${d.head.id}`"
           :when="sayDue(d.inDays)"
           :current="d.head.id === chosen"
         />
@@ -98,7 +98,7 @@ async function remind() {
           :title="e.kind === 'lot' ? nameOf(e.name) : e.name"
           :detail="e.detail"
           :more="e.kind === 'lot' ? 'use it, or smell it first' : 'use up or throw away'"
-          :to="e.kind === 'lot' ? `/shelf/${e.id}` : `/keeping/${e.id}`"
+          :to="e.kind === 'lot' ? `/ingredients/${e.id}` : `/stability/${e.id}`"
           :when="sayEnd(e.inDays)"
           :pressing="e.inDays < 0"
         />
@@ -114,7 +114,7 @@ async function remind() {
           :title="b.name"
           :detail="b.code"
           more="plan the looks"
-          :to="`/keeping/${b.id}`"
+          :to="`/stability/${b.id}`"
           when=""
           :current="b.id === chosen"
         />
@@ -130,7 +130,7 @@ async function remind() {
           :title="b.name"
           :detail="b.code"
           :more="b.watch.grade ? GRADE_WORDS[b.watch.grade] : 'not looked at yet'"
-          :to="`/keeping/${b.id}`"
+          :to="`/stability/${b.id}`"
           when=""
           :current="b.id === chosen"
         />

@@ -36,15 +36,15 @@ const empty = computed(() => keeping.watched.length === 0 && keeping.unwatched.l
     <PageHead
       title="Stability"
       class="head"
-      :up="id ? '/keeping' : undefined"
+      :up="id ? '/stability' : undefined"
       up-label="All batches on stability test"
     />
     <Notice v-if="batches.problem" kind="stop">{{ batches.problem }}</Notice>
     <template v-if="batches.ready">
       <NothingYet v-if="empty && !id" title="No batches under observation">
         <p>
-          When a batch is finished at the Bench, it is looked at here for twelve weeks: after a day, three
-          days, a week and so on, a minute each time. Omblet says what to look at, and what it means.
+          Finished batches are observed for 12 weeks: after a day, 3 days, a week and so on, about a minute
+          each time. Omblet tells you what to observe and what it means.
         </p>
         <template #actions>
           <RouterLink v-slot="{ navigate }" to="/bench" custom>

@@ -93,7 +93,7 @@ const next = computed(() => {
       ? `Look now: ${WATCH.storages[storage].label.toLowerCase()}, ${sayLook(storage, look.day)}`
       : `Look early: ${sayLook(storage, look.day)}, ${sayDue(daysUntil(look.on, keeping.now))}`,
     due: due !== undefined,
-    to: { path: `/keeping/${props.id}/look`, query: { sample: look.sample, day: String(look.day) } },
+    to: { path: `/stability/${props.id}/look`, query: { sample: look.sample, day: String(look.day) } },
   }
 })
 const withEarlier = ref(false)
@@ -139,7 +139,7 @@ const ordered = computed(() =>
 
     <Notice v-for="l in offLots" :key="l.id" kind="stop"
       ><strong>A lot in it is off:</strong> {{ l.off }}. Take its jars out of use.
-      <template #actions><RouterLink :to="`/shelf/lots/${l.id}`">Lot trace</RouterLink></template>
+      <template #actions><RouterLink :to="`/ingredients/lots/${l.id}`">Lot trace</RouterLink></template>
     </Notice>
     <NothingYet v-if="!finished">
       <p>This batch was not kept, so there is nothing to watch.</p>
@@ -215,7 +215,7 @@ const ordered = computed(() =>
         <PlainButton
           label="Two-page report"
           icon="pi pi-print"
-          @click="router.push(`/keeping/${id}/report`)"
+          @click="router.push(`/stability/${id}/report`)"
         />
       </div>
       <p class="muted small unseen">{{ UNSEEN }}</p>
@@ -228,7 +228,7 @@ const ordered = computed(() =>
     v-else-if="life.phase.value === 'missing'"
     what="batch"
     :why="life.refused.value"
-    to="/keeping"
+    to="/stability"
     to-label="All batches on stability test"
   />
   <p v-else class="muted opening">Opening…</p>

@@ -101,7 +101,7 @@ const expected = computed(() => {
   if (question.value?.property !== 'ph') return ''
   const p = life.made.value?.assessment.predictedPh
   return p && p.high - p.low < 1.2
-    ? `Its formula lets expect ${sayNumber(p.low, 1)} to ${sayNumber(p.high, 1)}`
+    ? `Predicted from the formula: ${sayNumber(p.low, 1)}–${sayNumber(p.high, 1)}`
     : ''
 })
 const passed = ref(false)
@@ -119,7 +119,7 @@ function pass() {
 }
 function next() {
   if (place.value + 1 < queue.value.length) place.value++
-  else void router.push(props.id ? `/keeping/${props.id}` : '/keeping')
+  else void router.push(props.id ? `/stability/${props.id}` : '/stability')
 }
 </script>
 
@@ -144,7 +144,7 @@ function next() {
       v-else-if="life.phase.value === 'missing'"
       what="batch"
       :why="life.refused.value"
-      to="/keeping"
+      to="/stability"
       to-label="All batches on stability test"
     />
     <section v-else-if="question && facts" class="stacked" aria-labelledby="ask-title">

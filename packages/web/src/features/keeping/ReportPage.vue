@@ -75,7 +75,7 @@ const print = () => window.print()
 <template>
   <div v-if="life.phase.value === 'here' && history && state && made" class="page">
     <div class="acts abreast">
-      <UpLink :to="`/keeping/${id}`" label="Back to the batch" />
+      <UpLink :to="`/stability/${id}`" label="Back to the batch" />
       <span class="push grow"></span>
       <Button label="Print" icon="pi pi-print" @click="print" />
     </div>
@@ -143,7 +143,7 @@ const print = () => window.print()
     v-else-if="life.phase.value === 'missing'"
     what="batch"
     :why="life.refused.value"
-    to="/keeping"
+    to="/stability"
     to-label="All batches on stability test"
   />
 </template>

@@ -245,9 +245,9 @@ const table = computed(() => ({
   >
     <p v-if="shown || band.length" class="small muted key">
       <template v-if="shown"
-        >The wide band is what its formula lets expect ({{ say(shown.low) }}–{{ say(shown.high) }}).</template
+        >Wide band: predicted from the formula ({{ say(shown.low) }}–{{ say(shown.high) }}).</template
       >
-      <template v-if="band.length"> The narrow one holds the line with 95 %.</template>
+      <template v-if="band.length"> Narrow band: 95 % confidence band of the trend line.</template>
     </p>
   </ChartFigure>
 </template>

@@ -63,7 +63,7 @@ async function take(file: File) {
 
 <template>
   <div class="page stacked">
-    <PageHead title="Containers" up="/shelf" up-label="Ingredients">
+    <PageHead title="Containers" up="/ingredients" up-label="Ingredients">
       <FileButton
         label="Import"
         icon="pi pi-upload"

@@ -81,7 +81,7 @@ async function remove(lot: Lot) {
           </p>
           <p v-if="lot.note" class="muted small note">{{ lot.note }}</p>
         </div>
-        <RouterLink :to="`/shelf/lots/${lot.id}`" class="went" aria-label="Where this lot went"
+        <RouterLink :to="`/ingredients/lots/${lot.id}`" class="went" aria-label="Where this lot went"
           ><i class="pi pi-sitemap" aria-hidden="true"></i
         ></RouterLink>
         <QuietButton

@@ -49,7 +49,7 @@ const changing = ref(false)
 async function removeOwn() {
   const gone = material.value!
   const undo = await materials.remove(gone)
-  await router.push('/shelf')
+  await router.push('/ingredients')
   const used = users.value.length
   notify(
     toast,
@@ -64,10 +64,10 @@ async function removeOwn() {
 <template>
   <div v-if="!material" class="page">
     <h1>This material is not here</h1>
-    <p><RouterLink to="/shelf">Go to the Shelf</RouterLink></p>
+    <p><RouterLink to="/ingredients">Go to the Shelf</RouterLink></p>
   </div>
   <div v-else class="page">
-    <PageHead :title="capitalise(material.name)" up="/shelf" up-label="Ingredients">
+    <PageHead :title="capitalise(material.name)" up="/ingredients" up-label="Ingredients">
       <PlainButton
         :label="material.own ? 'Change' : 'Change facts'"
         icon="pi pi-pencil"

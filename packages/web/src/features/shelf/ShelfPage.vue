@@ -63,7 +63,7 @@ const exports = computed(() => [
 ])
 function onMade(material: Material) {
   making.value = false
-  void router.push(`/shelf/${material.id}`)
+  void router.push(`/ingredients/${material.id}`)
 }
 </script>
 
@@ -77,10 +77,10 @@ function onMade(material: Material) {
       >
       <PlainButton
         as="a"
-        href="/shelf/containers"
+        href="/ingredients/containers"
         label="Containers"
         icon="pi pi-inbox"
-        @click.prevent="router.push('/shelf/containers')"
+        @click.prevent="router.push('/ingredients/containers')"
       />
       <PlainButton label="New material" icon="pi pi-plus" @click="making = true" />
       <PlainButton label="Import" icon="pi pi-upload" @click="takeIn" />
@@ -102,7 +102,7 @@ function onMade(material: Material) {
       Ending soon or past:
       <template v-for="(lot, i) in lots.expiring.slice(0, 4)" :key="lot.id"
         ><template v-if="i > 0">, </template
-        ><RouterLink :to="`/shelf/${lot.material}`">{{ nameOf(lot.material) }}</RouterLink> ({{
+        ><RouterLink :to="`/ingredients/${lot.material}`">{{ nameOf(lot.material) }}</RouterLink> ({{
           lot.expires
         }})</template
       ><template v-if="lots.expiring.length > 4"> and {{ lots.expiring.length - 4 }} more</template>.
@@ -116,7 +116,7 @@ function onMade(material: Material) {
           <h2 v-if="'title' in item" class="section">
             {{ item.title }} <span class="muted">{{ item.count }}</span>
           </h2>
-          <RouterLink v-else :to="`/shelf/${item.material.id}`" class="row">
+          <RouterLink v-else :to="`/ingredients/${item.material.id}`" class="row">
             <span class="names">
               <span class="name"
                 >{{ capitalise(item.material.name)

@@ -90,7 +90,11 @@ const looksAt = computed(() =>
 
 <template>
   <div v-if="lot" class="page stacked">
-    <PageHead :title="`${name}, ${called}`" :up="`/shelf/${lot.material}`" up-label="Back to the material">
+    <PageHead
+      :title="`${name}, ${called}`"
+      :up="`/ingredients/${lot.material}`"
+      up-label="Back to the material"
+    >
       <PlainButton v-if="rows?.length" label="CSV" icon="pi pi-table" @click="csv" />
       <PlainButton v-if="rows?.length" label="Print" icon="pi pi-print" @click="print" />
     </PageHead>
@@ -145,7 +149,7 @@ const looksAt = computed(() =>
       <PlainButton type="submit" label="Reject lot" :disabled="!why.trim()" />
     </form>
   </div>
-  <NotHere v-else what="lot" why="" to="/shelf" to-label="The Shelf" />
+  <NotHere v-else what="lot" why="" to="/ingredients" to-label="The Shelf" />
 </template>
 
 <style scoped>

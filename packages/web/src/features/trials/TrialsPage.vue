@@ -66,9 +66,8 @@ const rows = computed(() =>
     </ul>
     <NothingYet v-else-if="trials.ready" title="No trials yet">
       <p>
-        Change one thing, make a jar of each, and let people judge them without knowing which is which. Omblet
-        makes the variants, shuffles the order, hides the names behind codes, and says what can be told and
-        what cannot.
+        Change one thing, make a jar of each version, and have people assess them blind. Omblet creates the
+        variants, randomises the order, assigns sample codes, and tells you which differences are real.
       </p>
       <template #actions>
         <Button label="Set up a trial" icon="pi pi-plus" @click="router.push('/trials/new')" />

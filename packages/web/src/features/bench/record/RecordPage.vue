@@ -118,7 +118,7 @@ const items = [
           icon="pi pi-calendar-clock"
           :severity="head.watch ? 'secondary' : undefined"
           :outlined="head.watch !== undefined"
-          @click="router.push(head.watch ? `/keeping/${id}` : `/keeping/${id}?plan=1`)"
+          @click="router.push(head.watch ? `/stability/${id}` : `/stability/${id}?plan=1`)"
         />
         <PlainButton v-if="!running" label="Add note" icon="pi pi-pencil" @click="dialog = 'correct'" />
         <PlainButton

@@ -174,16 +174,18 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
         <div
           class="rail"
           role="img"
-          :aria-label="`${sayNumber(cost.unpricedPercent, 1)} % of the weight is not priced`"
+          :aria-label="`${sayNumber(cost.unpricedPercent, 1)} % of the batch has no price`"
         >
           <i :style="{ width: `${cost.unpricedPercent}%` }"></i>
         </div>
         <p class="small">
-          <strong>{{ sayNumber(cost.unpricedPercent, 1) }} % of the weight is not priced</strong>, and not
-          counted: {{ unpriced.join(', ') }}.
+          <strong>No price for {{ sayNumber(cost.unpricedPercent, 1) }} % of the batch</strong> (not
+          included): {{ unpriced.join(', ') }}.
         </p>
       </div>
-      <p v-if="cost.waste" class="small">{{ money(cost.waste) }} of it was thrown away or stayed behind.</p>
+      <p v-if="cost.waste" class="small">
+        {{ money(cost.waste) }} of this was discarded or lost in transfer.
+      </p>
     </TitledCard>
     <div class="right stacked">
       <FillCard :a="assessment" :chosen="editor.formula!.label?.container ?? null" @choose="choose" />

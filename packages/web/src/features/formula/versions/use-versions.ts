@@ -49,7 +49,7 @@ export function useVersions() {
     const a = { name: `Version ${one.number}`, formula: one.formula, at: one.number }
     const b = other
       ? { name: `Version ${other.number}`, formula: other.formula, at: other.number }
-      : { name: 'Sheet', formula: editor.formula!, at: Infinity }
+      : { name: 'Current', formula: editor.formula!, at: Infinity }
     const [left, right] = a.at <= b.at ? [a, b] : [b, a]
     return {
       left: { ...left, derived: materials.derive(left.formula) },
