@@ -123,7 +123,7 @@ for (const theme of ['light', 'dark'] as const) {
     test('the Bench: start, weighing, an over-pour, what looks wrong, and the record', async ({ page }) => {
       await openFormula(page, 'Harbour Fog face cream')
       await page.getByRole('link', { name: 'Make', exact: true }).click()
-      await expect(page.getByText('Nothing stands in the way.')).toBeVisible()
+      await expect(page.getByText('Nothing to do first.')).toBeVisible()
       expect(await violations(page)).toEqual([])
       await page.getByRole('button', { name: 'Begin' }).click()
       await page.getByRole('button', { name: 'Done' }).click()
@@ -137,7 +137,7 @@ for (const theme of ['light', 'dark'] as const) {
       await page.getByText('What only shows later').click()
       expect(await violations(page)).toEqual([])
       await page.getByRole('button', { name: 'There are lumps' }).click()
-      await expect(page.getByText('When to throw it away:')).toBeVisible()
+      await expect(page.getByText('When to discard it:')).toBeVisible()
       expect(await violations(page)).toEqual([])
       await page.keyboard.press('Escape')
       await page.goto(`${page.url()}/record`)

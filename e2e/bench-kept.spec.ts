@@ -79,7 +79,7 @@ test('a page that is killed at every step finds nothing lost', async ({ page, co
   here = await context.newPage()
   await here.goto(url)
   await button(here, 'Go on').click()
-  for (const title of [/Add phenoxyethanol/, /Read the pH once more/, 'Fill a clean container', 'Label it']) {
+  for (const title of [/Add phenoxyethanol/, /Measure the pH again/, 'Fill a clean container', 'Label it']) {
     await at(here, title)
     await done(here)
   }

@@ -176,7 +176,7 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
   await expect(page.getByTestId('charged')).toContainText('q.s.')
   await done(page)
 
-  for (const title of [/Read the pH once more/, 'Fill a clean container', 'Label it']) {
+  for (const title of [/Measure the pH again/, 'Fill a clean container', 'Label it']) {
     await at(page, title)
     await done(page)
   }
@@ -255,7 +255,7 @@ test.describe('on a phone held upright', () => {
     await button(page, 'Something looks wrong').click()
     await button(page, 'There are crystals').click()
     await button(page, 'Record decision').click()
-    await expect(button(page, 'Written down')).toBeVisible()
+    await expect(button(page, 'Added to record')).toBeVisible()
     expect(await faults()).toEqual([])
     await button(page, 'Back to the table').click()
     await page.goto(`${page.url()}/record`)

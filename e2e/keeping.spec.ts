@@ -44,11 +44,11 @@ async function takeIn(page: Page, ...batches: ReturnType<typeof batch>[]) {
 }
 async function plan(page: Page, id: string, without: string[] = []) {
   await page.goto(`/stability/${id}?plan=1`)
-  const dialog = page.getByRole('dialog', { name: 'What to look at, and when' })
+  const dialog = page.getByRole('dialog', { name: 'Schedule observations' })
   await expect(dialog).toBeVisible()
   for (const storage of without)
     await dialog.getByRole('checkbox', { name: new RegExp(`^${storage}`) }).uncheck()
-  await dialog.getByRole('button', { name: 'Watch it' }).click()
+  await dialog.getByRole('button', { name: 'Start observations' }).click()
   await expect(page.getByRole('group', { name: 'Samples' })).toBeVisible()
   await stored(page)
 }
@@ -79,7 +79,7 @@ test('a batch is watched for twelve weeks on a phone', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await days(page, 0)
   await takeIn(page, batch('neap', 'NT-0320'))
-  await plan(page, 'neap', ['Fridge', 'Warm', 'In use'])
+  await plan(page, 'neap', ['Refrigerated', '40 °C', 'In use'])
   await page.goto('/stability')
   await expect(page.getByText('Nothing is due today.')).toBeVisible()
   const readings = ['5,42', '', '5.40', '5.43', '5.41', '5.39', '5.40']
@@ -87,7 +87,7 @@ test('a batch is watched for twelve weeks on a phone', async ({ page }) => {
     await days(page, day)
     await page.goto('/stability')
     await expect(page.getByRole('link', { name: /Neap toner.*today/ })).toBeVisible()
-    await expect(page.getByRole('link', { name: /^Keeping/ })).toContainText('1')
+    await expect(page.getByRole('link', { name: /^Stability/ })).toContainText('1')
     await page.getByRole('button', { name: 'Record observations' }).click()
     expect(await look(page, readings[i]!)).toBeGreaterThan(1)
     await expect(page.getByRole('status').filter({ hasText: 'No change detected.' })).toBeVisible()
@@ -110,7 +110,7 @@ test('a missed week is not asked for, a mistyped reading is put right beside it,
 }) => {
   await days(page, 0)
   await takeIn(page, batch('neap', 'NT-0320'))
-  await plan(page, 'neap', ['Fridge', 'Warm', 'In use'])
+  await plan(page, 'neap', ['Refrigerated', '40 °C', 'In use'])
   await days(page, 9)
   await page.goto('/stability/neap')
   await page.getByRole('button', { name: 'Look now: room, 1 week' }).click()
@@ -128,7 +128,7 @@ test('a missed week is not asked for, a mistyped reading is put right beside it,
   await stored(page)
   await page.getByRole('button', { name: 'Done' }).click()
   await page.getByText(/^All answers/).click()
-  await expect(page.getByRole('listitem').filter({ hasText: '7.9' })).toContainText('put right')
+  await expect(page.getByRole('listitem').filter({ hasText: '7.9' })).toContainText('corrected')
   await page.getByRole('button', { name: /^Look early/ }).click()
   await page.getByRole('button', { name: 'Leave this look out' }).click()
   await stored(page)
@@ -139,7 +139,7 @@ test('a missed week is not asked for, a mistyped reading is put right beside it,
 test('two tabs look at one batch: nothing is asked twice and nothing is lost', async ({ page, context }) => {
   await days(page, 0)
   await takeIn(page, batch('neap', 'NT-0320'))
-  await plan(page, 'neap', ['Fridge', 'Warm', 'In use'])
+  await plan(page, 'neap', ['Refrigerated', '40 °C', 'In use'])
   const other = await context.newPage()
   for (const tab of [page, other]) {
     await days(tab, 1)
@@ -193,8 +193,8 @@ test('a colour is measured in a photograph, beside its card', async ({ page }) =
   await days(page, 0)
   await takeIn(page, batch('neap', 'NT-0320'))
   await page.goto('/stability/neap?plan=1')
-  const dialog = page.getByRole('dialog', { name: 'What to look at, and when' })
-  await dialog.getByRole('button', { name: 'Watch it' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Schedule observations' })
+  await dialog.getByRole('button', { name: 'Start observations' }).click()
   await stored(page)
   const picture = (card: string, product: string) =>
     page.evaluate(

@@ -52,7 +52,7 @@ test('a method fits a phone held upright', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await openFormula(page, 'Salt Breeze hydrating gel')
   await page.getByRole('link', { name: 'Method', exact: true }).click()
-  await page.getByRole('combobox', { name: 'What swells for hours' }).click()
+  await page.getByRole('combobox', { name: 'Slow-hydrating polymers' }).click()
   await page.getByRole('option', { name: 'Overnight, preserved' }).click()
   await expect(page.getByText('The day before', { exact: true })).toBeVisible()
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390)

@@ -47,7 +47,7 @@ test.describe('a store that answers late', () => {
     await page.keyboard.press('PageDown')
     for (const title of [
       /Add phenoxyethanol/,
-      /Read the pH once more/,
+      /Measure the pH again/,
       'Fill a clean container',
       'Label it',
     ]) {

@@ -204,7 +204,7 @@ try {
   await trials.getByRole('option', { name: 'Gull Wing body lotion' }).click()
   const waxes = trials.locator('.options li').filter({ hasNotText: 'as it is now' }).getByRole('checkbox')
   for (const n of [1, 3, 4]) await waxes.nth(n).check()
-  await trials.getByRole('textbox', { name: /Who judges/ }).fill('Ina, Bo, Una')
+  await trials.getByRole('textbox', { name: /Assessors/ }).fill('Ina, Bo, Una')
   await trials.mouse.wheel(0, -5000)
   await shot(trials, 'trial-set-up')
   await trials.setViewportSize({ width: 390, height: 844 })

@@ -108,7 +108,7 @@ test('five emulsifiers are set up, made from one base, judged blind by three on 
   await expect(
     page.getByText(/^Only the emulsifier differs.*distilled water makes up the rest/),
   ).toBeVisible()
-  await page.getByRole('textbox', { name: /Who judges/ }).fill('Ina, Bo, Una')
+  await page.getByRole('textbox', { name: /Assessors/ }).fill('Ina, Bo, Una')
   for (const name of ['Rate of absorption', 'Tack', 'Greasiness', 'Softness'])
     await page.getByLabel(name).uncheck()
   await button(page, 'More to choose from').click()
@@ -148,7 +148,7 @@ test('five emulsifiers are set up, made from one base, judged blind by three on 
     expect(own).toContain('Phenoxyethanol with ethylhexylglycerin')
   }
   await page.goto(here)
-  await expect(button(page, `To the table: ${trial!.samples[0]!.name}`)).toBeVisible()
+  await expect(button(page, `Resume batch: ${trial!.samples[0]!.name}`)).toBeVisible()
 
   // three people, one phone: whatever is asked shows codes and nothing else
   await page.setViewportSize({ width: 390, height: 844 })
@@ -236,7 +236,7 @@ test('a trial alone with triangles: seconds, going back, and what cannot be yet'
   await page.getByRole('option', { name: /glycerin/i }).click()
   await page.getByLabel(/^Levels/).fill('2; 6,5')
   await expect(page.locator('.options li')).toHaveCount(2)
-  await page.getByRole('textbox', { name: /Who judges/ }).fill('Ina')
+  await page.getByRole('textbox', { name: /Assessors/ }).fill('Ina')
   for (const name of ['Spread', 'Whiteness', 'Tack', 'Greasiness', 'Softness'])
     await page.getByLabel(name).uncheck()
   await page.getByLabel(/Triangles/).check()

@@ -207,6 +207,7 @@ export { cellText, type Cell, harmlessRows } from './text/cells.ts'
 export { parseCsv, writeCsv } from './text/csv.ts'
 export {
   capitalise,
+  uncapitalise,
   decimalsOf,
   formatCelsius,
   formatGrams,

@@ -11,7 +11,7 @@ describe('what it means', () => {
   it('is steady where a toner moves less than the meter tells', () => {
     const k = new Kept(toner).ph(1, 5.42).ph(7, 5.4).ph(14, 5.43).ph(28, 5.38).ph(56, 5.41)
     expect(k.verdict).toMatchObject({ grade: 'fine' })
-    expect(k.verdict.says).toContain('less than the meter can tell')
+    expect(k.verdict.says).toContain('within the meter’s error')
   })
   it('is harmless where a lactone falls and rests, as forecast', () => {
     const k = new Kept(lactone).ph(0.02, 4.3).ph(1, 4.08).ph(7, 4.02).ph(14, 4.01).ph(28, 4.03)
@@ -38,7 +38,7 @@ describe('what it means', () => {
     const window = assess(weak).preservation.window!
     const fresh = new Kept(weak).ph(1, window.max + 0.8)
     expect(fresh.verdict).toMatchObject({ grade: 'again' })
-    expect(fresh.verdict.list[0]!.next).toContain('Bring it back inside today')
+    expect(fresh.verdict.list[0]!.next).toContain('Adjust the pH today')
     const late = new Kept(weak).ph(1, window.max - 0.3).ph(14, window.max + 0.8)
     expect(late.verdict).toMatchObject({ grade: 'discard' })
     expect(
@@ -54,7 +54,7 @@ describe('what it means', () => {
     const shared = assess(acid).ph.shared!
     const high = new Kept(acid).ph(1, shared.max + 0.5)
     expect(high.verdict).toMatchObject({ grade: 'again' })
-    expect(high.verdict.says).toContain('where its materials work or hold')
+    expect(high.verdict.says).toContain('where the ingredients are effective and stable')
     expect(new Kept(toner).ph(7, 10.2).verdict.grade).toBe('discard')
   })
   it('does not let a strip tell what it cannot, nor compares it with a meter', () => {

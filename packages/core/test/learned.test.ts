@@ -125,12 +125,12 @@ describe('what a batch teaches', () => {
     expect(learn([{ ...h, status: 'discarded' }], 'loss')).toBeNull()
   })
 
-  it('shortens how long the next is good where one had to be thrown away', () => {
+  it('shortens how long the next is good where one had to be discarded', () => {
     const a = assess(cream())
     const plain = useWithin(a, { container: 'pump' })
     const watched = useWithin(a, { container: 'pump', failedMonths: 0.9 })
     expect(plain.closedMonths).toBeGreaterThan(1)
     expect(watched.closedMonths).toBe(0.9)
-    expect(watched.why).toContain('thrown away after 25 days')
+    expect(watched.why).toContain('discarded after 27 days')
   })
 })

@@ -32,7 +32,7 @@ describe('the method of a formula', () => {
   it('goes from clean tools to a look the next day', () => {
     const list = titles(hot)
     expect(list[0]).toContain('Wash')
-    expect(list.at(-1)).toBe('Look again tomorrow')
+    expect(list.at(-1)).toBe('Observe again tomorrow')
     const order = [
       'Weigh A',
       'Heat A',
@@ -43,7 +43,7 @@ describe('the method of a formula', () => {
       'Make up',
       'Measure the pH',
       'Add phenoxyethanol',
-      'Read the pH once more',
+      'Measure the pH again',
       'Fill',
       'Label',
     ]

@@ -196,10 +196,10 @@ describe('the solutions', () => {
   it('from a bottle that is a solution itself', () =>
     expect(solutionRecipe('lactic-acid', 44, 100, 0.1, 88)).toMatchObject({ solidGrams: 50, waterGrams: 50 }))
   it.each<[Parameters<typeof solutionRecipe>, RegExp]>([
-    [['lactic-acid', 88, 100, 0.1, 80], /cannot have 88 %/],
+    [['lactic-acid', 88, 100, 0.1, 80], /cannot be 88 %/],
     [['sodium-bicarbonate', 20, 100, 0.1], /Only 8 %/],
     [['sodium-hydroxide', 1, 0.1, 0.1], /less than the scale can weigh/],
-    [['moon-dust', 1, 10, 0.1], /Nothing is known/],
+    [['moon-dust', 1, 10, 0.1], /is unknown/],
   ])('says why it cannot be made', (args, sentence) =>
     expect(solutionRecipe(...args)).toMatchObject({ fault: expect.stringMatching(sentence) }),
   )

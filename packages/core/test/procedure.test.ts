@@ -194,7 +194,7 @@ describe('a procedure', () => {
       'Add sodium benzoate',
       'Measure the pH',
     )
-    places('plain toner', 'Measure the pH', 'Add phenoxyethanol', 'Read the pH once more')
+    places('plain toner', 'Measure the pH', 'Add phenoxyethanol', 'Measure the pH again')
   })
   it('chills and whips what is to be whipped, and measures its air', () => {
     places(

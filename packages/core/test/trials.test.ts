@@ -239,7 +239,7 @@ describe('a trial', () => {
   })
   it('shows where the forecast was wrong', () => {
     const f = forecastOf(derivedOf(lotion, catalogue), noPrice)
-    expect(forecastWords(f).map((x) => x.what)).toEqual(['pH', 'Body', 'Frost', '100 g'])
+    expect(forecastWords(f).map((x) => x.what)).toEqual(['pH', 'Consistency', 'Freeze–thaw', '100 g'])
     const body = f.body!
     const rows = forecastAndFound(f, [
       { sample: 'a', what: 'body', choice: 'butter' },
@@ -248,8 +248,8 @@ describe('a trial', () => {
     ])
     expect(rows.map((r) => [r.what, r.fits])).toEqual([
       ['pH', true],
-      ['Body', body.high === 'butter'],
-      ['Frost', f.frost!.verdict === 'doubtful'],
+      ['Consistency', body.high === 'butter'],
+      ['Freeze–thaw', f.frost!.verdict === 'doubtful'],
     ])
     expect(rows[1]!.says).toBe('Prediction too low')
     expect(forecastAndFound(null, [{ sample: 'a', what: 'ph', value: 5 }])[0]!.fits).toBeNull()

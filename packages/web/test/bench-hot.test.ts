@@ -139,10 +139,10 @@ describe('something looks wrong', () => {
     grains.click()
     await settled()
     await shows('Tell it apart:')
-    expect(text()).toContain('When to throw it away:')
-    await press('Record decision')
+    expect(text()).toContain('When to discard it:')
+    await press('Add to record')
     expect(await last(id)).toMatchObject({ type: 'note' })
-    expect(button('Written down').disabled).toBe(true)
+    expect(button('Added to record').disabled).toBe(true)
   })
   it('has nothing to offer before anything was weighed', async () => {
     await begun(/Wash/)

@@ -76,7 +76,7 @@ describe('the place', () => {
     details.open = true
     await card.get('details').trigger('toggle')
     expect(card.findAll('li')).toHaveLength(history.answers.length)
-    expect(card.findAll('li').at(-1)!.text()).toContain('put right')
+    expect(card.findAll('li').at(-1)!.text()).toContain('corrected')
     expect(card.findAll('li').at(-1)!.find('a').exists()).toBe(false)
   })
   it('tells samples that were answered alike in one line, and one that was not apart', () => {
@@ -86,8 +86,8 @@ describe('the place', () => {
     const lines = row.findAll('.said').map((l) => l.text().replace(/\s+/g, ' '))
     expect(lines).toHaveLength(2)
     expect(lines[0]).toContain('Free oil or water, or curdled turn 3 of 3')
-    expect(lines[1]).toContain('room, fridge, warm')
-    expect(row.text()).toContain('Frost and thaw:')
+    expect(lines[1]).toContain('room temperature, refrigerated, 40 °C')
+    expect(row.text()).toContain('Freeze–thaw:')
   })
 })
 

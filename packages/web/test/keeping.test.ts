@@ -69,7 +69,7 @@ describe('what is due', () => {
     expect(keeping.watched).toHaveLength(3)
     const rows = keeping.due.map((d) => [d.head.code, sayDue(d.inDays), sayLooks(d.looks)])
     expect(rows).toEqual([
-      ['LT-D1', 'today', '8 weeks, room, warm, in use'],
+      ['LT-D1', 'today', '8 weeks, room temperature, 40 °C, in use'],
       ['SH-D3', 'today', '2 weeks, room, warm, in use'],
     ])
     expect(keeping.soon.map((d) => [d.head.code, d.inDays])).toEqual([['SH-D3', 14]])
@@ -142,9 +142,7 @@ describe('words', () => {
     ])
     expect(sayLook('frost', 4)).toBe('turn 2 of 3')
     expect(sayProperties(['ph', 'smell'])).toBe('pH, smell')
-    expect(sayProperties(['germs', 'gas', 'smell', 'ph', 'mass'])).toBe(
-      'anything growing, gas, smell, 2 more',
-    )
+    expect(sayProperties(['germs', 'gas', 'smell', 'ph', 'mass'])).toBe('visible growth, gas, smell, 2 more')
   })
   it('take answers that follow each other alike as one', () => {
     const said = [

@@ -114,7 +114,7 @@ describe('a finding', () => {
     const blank = toner('Ebb toner')
     blank.phases = []
     await open(blank, FormulaPage)
-    expect(text()).toContain('Add materials, and what is wrong with them shows here.')
+    expect(text()).toContain('Add ingredients to see findings here.')
     expect(document.querySelectorAll('.word.bold')).toHaveLength(0)
   })
 })

@@ -123,7 +123,7 @@ describe('the address', () => {
   it('is one: other names of the machine lead home, and work under other ports is known', () => {
     const at = (hostname: string, port = '4180') =>
       homeOf({ protocol: 'http:', hostname, port, pathname: '/ingredients', search: '?x=1' })
-    expect(at('127.0.0.1')).toBe('http://localhost:4180/shelf?x=1')
+    expect(at('127.0.0.1')).toBe('http://localhost:4180/ingredients?x=1')
     expect(at('[::1]', '')).toBe('http://localhost/shelf?x=1')
     expect(at('localhost')).toBeNull()
     expect(at('192.168.1.7')).toBeNull()

@@ -44,7 +44,8 @@ export function acidWentInAt(e: Evidence): number | null {
   const read = acids(e).flatMap((d) => e.state.temperatures.findLast((t) => t.n < d.n)?.celsius ?? [])
   return read.length > 0 ? Math.max(...read) : null
 }
-export const warm = (e: Evidence) => (e.celsius === null ? '' : `It was last ${sayNumber(e.celsius, 1)} °C.`)
+export const warm = (e: Evidence) =>
+  e.celsius === null ? '' : `Last measured at ${sayNumber(e.celsius, 1)} °C.`
 
 export const raisePh = (e: Evidence) =>
   `Bring the pH up${e.aim ? ` to ${formatRange(e.aim)}` : ''} with drops of 10 % sodium hydroxide, one small dose at a time.`
@@ -89,7 +90,7 @@ export const outOfWindow = (side: 'below' | 'either', weight: number): Cause => 
   when: (e) => {
     const lines = outside(e, side)
     return lines.length > 0
-      ? { weight, because: `It reads pH ${sayNumber(e.ph!)}; ${listWords(lines.map(needs))}.` }
+      ? { weight, because: `Measured pH ${sayNumber(e.ph!)}; ${listWords(lines.map(needs))}.` }
       : null
   },
   test: 'Stir a drop of alkali into a spoonful: if body comes back at once, it was the pH.',
@@ -125,7 +126,7 @@ export const notHydrated: Cause = {
           because: `${names(slow)} needs ${sayNumber(Math.max(...slow.map((l) => l.material!.hydrationHours!.max)))} hours.`,
         }
       : gums(e).length > 0
-        ? { weight: 2, because: `${names(gums(e))} goes on swelling for a while.` }
+        ? { weight: 2, because: `${names(gums(e))} keeps hydrating for a while.` }
         : null
   },
   test: 'Cover it and look again in two hours.',

@@ -18,14 +18,14 @@ import { type Symptom } from './looks.ts'
 /** Looks of a batch whose body is not as it should be. */
 export const BODY: Record<Extract<Symptom, 'thin-after-acid' | 'thin' | 'thick'>, CauseList> = {
   'thin-after-acid': {
-    discard: 'Nothing is lost by pH alone. Throw it away only if layers stay after pH and shear are back.',
+    discard: 'pH alone ruins nothing. Discard it only if layers remain after pH and shear are corrected.',
     causes: [
       outOfWindow('below', 10),
       {
         title: 'The acid moved the pH further than it should',
         when: (e) =>
           e.ph !== null && e.aim && e.ph < e.aim.min
-            ? { weight: 9, because: `It reads pH ${sayNumber(e.ph)}; ${formatRange(e.aim)} is aimed for.` }
+            ? { weight: 9, because: `Measured pH ${sayNumber(e.ph)}; target ${formatRange(e.aim)}.` }
             : e.ph === null
               ? { weight: 5, because: 'The pH was not read since.' }
               : null,
@@ -46,12 +46,12 @@ export const BODY: Record<Extract<Symptom, 'thin-after-acid' | 'thin' | 'thick'>
     ],
   },
   thin: {
-    discard: 'A thin cream is safe. Throw it away only when water or oil stands apart and will not go back.',
+    discard: 'A thin cream is safe. Discard it only if water or oil separates and cannot be re-emulsified.',
     causes: [
       outOfWindow('either', 9),
       notHydrated,
       {
-        title: 'It is still warm',
+        title: 'Still warm',
         when: (e) => (hot(e) ? { weight: 10, because: warm(e) } : null),
         test: 'Put a spoonful in the fridge for ten minutes and look at that.',
         moves: () => ['Let it cool, stirring now and then, and judge it cold tomorrow.'],
@@ -88,7 +88,7 @@ export const BODY: Record<Extract<Symptom, 'thin-after-acid' | 'thin' | 'thick'>
                 because: `${sayNumber(e.state.evaporated - e.state.putBack, 1)} g left and were not put back.`,
               }
             : e.heated && e.state.masses.length === 0
-              ? { weight: 5, because: 'It was heated and not weighed since.' }
+              ? { weight: 5, because: 'Heated and not weighed since.' }
               : null,
         test: 'Weigh it against what went in.',
         moves: () => ['Put the missing water back, warm, a little at a time, and blend.'],

@@ -25,7 +25,7 @@ const tooMuch = (e: Evidence) => Math.max(1, ...e.state.plan.a.solubility.map((s
 /** What is felt as grains. Common practice, from memory. */
 export const GRAIN: Record<Extract<Symptom, 'grainy' | 'lumps' | 'crystals'>, CauseList> = {
   grainy: {
-    discard: 'Grains are safe. Throw it away only if they scratch where the skin is thin.',
+    discard: 'Grains are safe. Discard only if they scratch thin skin.',
     causes: [
       {
         title: 'A butter or wax set in crystals',
@@ -133,12 +133,12 @@ export const GRAIN: Record<Extract<Symptom, 'grainy' | 'lumps' | 'crystals'>, Ca
             : null
         },
         test: 'Stir a spoonful of each solution together in water: strings or curds at once.',
-        moves: () => ['It does not go back. Start over without one of the two.'],
+        moves: () => ['This cannot be reversed. Start over without one of the two.'],
       },
     ],
   },
   crystals: {
-    discard: 'Throw it away if sharp crystals stay in a leave-on product.',
+    discard: 'Discard it if sharp crystals remain in a leave-on product.',
     causes: [
       {
         title: 'More is in than stays dissolved',

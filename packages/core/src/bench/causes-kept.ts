@@ -6,7 +6,8 @@ import type { Symptom } from './looks.ts'
 /** Looks that only weeks of keeping show. Common practice, from memory. */
 export const KEPT: Record<Extract<Symptom, 'ph-later'>, CauseList> = {
   'ph-later': {
-    discard: 'Throw it away once it reads outside what its preservation covers or skin bears.',
+    discard:
+      'Discard the batch once its pH is outside the range of the preservation or of what skin tolerates.',
     causes: [
       {
         title: 'A material goes on moving the pH',
@@ -45,7 +46,7 @@ export const KEPT: Record<Extract<Symptom, 'ph-later'>, CauseList> = {
         title: 'The meter or strip is off',
         when: (e) => ({
           weight: 4,
-          because: e.ph === null ? '' : `At the bench it read pH ${sayNumber(e.ph)}.`,
+          because: e.ph === null ? '' : `pH measured when made: ${sayNumber(e.ph)}.`,
         }),
         test: 'Read a fresh buffer: it should show it within 0.05.',
         moves: () => ['Set the meter with its buffers, and read again.'],
@@ -54,7 +55,7 @@ export const KEPT: Record<Extract<Symptom, 'ph-later'>, CauseList> = {
         title: 'Something grows in it',
         when: always(2),
         test: 'Smell it; look for film, spots and gas. Nothing to be seen proves nothing.',
-        moves: () => ['In doubt throw it away.'],
+        moves: () => ['If in doubt, discard it.'],
       },
     ],
   },

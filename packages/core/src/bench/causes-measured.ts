@@ -10,10 +10,10 @@ const BUFFERS_FROM = 0.2
 /** What is smelt, seen as a colour or measured as a pH. Common practice, from memory. */
 export const MEASURED: Record<Extract<Symptom, 'colour' | 'smell' | 'ph-stuck' | 'ph-over'>, CauseList> = {
   colour: {
-    discard: 'Throw it away if the colour goes on changing, or comes with another smell.',
+    discard: 'Discard it if the colour keeps changing or the smell changes too.',
     causes: [
       {
-        title: 'An active has begun to oxidise',
+        title: 'An active has started to oxidise',
         when: (e) => {
           const o = e.has(
             (l) =>
@@ -28,7 +28,7 @@ export const MEASURED: Record<Extract<Symptom, 'colour' | 'smell' | 'ph-stuck' |
         moves: () => ['Keep it dark and cool, use it soon.', 'Next time: chelator, less heat, less air.'],
       },
       {
-        title: 'It is the colour of an oil or extract',
+        title: 'Natural colour of an oil or extract',
         when: (e) => {
           const x = e.has(kind('extract', 'oil', 'aloe', 'protein', 'clay', 'colourant'))
           return x.length > 0
@@ -36,19 +36,19 @@ export const MEASURED: Record<Extract<Symptom, 'colour' | 'smell' | 'ph-stuck' |
             : null
         },
         test: 'Look at that material on its own.',
-        moves: () => ['It is harmless. Write it down, so that the next batch can be compared.'],
+        moves: () => ['Harmless. Note it so that the next batch can be compared.'],
       },
       {
         title: 'The pH changed a plant colour',
         when: (e) =>
           e.has(kind('extract')).length > 0 && e.state.doses.length > 0
-            ? { weight: 4, because: 'An adjuster was added.' }
+            ? { weight: 4, because: 'A pH adjuster was added.' }
             : null,
         test: 'A drop of acid in a spoonful turns it back.',
         moves: () => ['Harmless where the pH is right.'],
       },
       {
-        title: 'It was heated too long',
+        title: 'Heated too long',
         when: (e) => (e.heated ? { weight: 2, because: '' } : null),
         test: 'A smell of caramel or frying.',
         moves: () => ['Start over with less heat if it smells burnt.'],
@@ -56,7 +56,7 @@ export const MEASURED: Record<Extract<Symptom, 'colour' | 'smell' | 'ph-stuck' |
     ],
   },
   smell: {
-    discard: 'Throw it away when it smells of mould, sourness or rancid oil. Never cover it with fragrance.',
+    discard: 'Discard it if it smells mouldy, sour or rancid. Never mask the smell with fragrance.',
     causes: [
       {
         title: 'An oil is rancid',
@@ -72,7 +72,7 @@ export const MEASURED: Record<Extract<Symptom, 'colour' | 'smell' | 'ph-stuck' |
         moves: () => ['Throw away batch and bottle.', 'Fresh oil, and an antioxidant in it.'],
       },
       {
-        title: 'It is the smell of a material',
+        title: 'Natural smell of an ingredient',
         when: always(4),
         test: 'Smell the materials one by one.',
         moves: () => ['Harmless. It fades in a few days, mostly.'],
@@ -84,7 +84,7 @@ export const MEASURED: Record<Extract<Symptom, 'colour' | 'smell' | 'ph-stuck' |
             ? { weight: 5, because: 'A part of it was made ahead.' }
             : null,
         test: 'Smell that stock alone.',
-        moves: () => ['Throw it away, all of it. Do not heat it to save it.'],
+        moves: () => ['Discard all of it. Do not heat it to save it.'],
       },
     ],
   },
@@ -103,8 +103,8 @@ export const MEASURED: Record<Extract<Symptom, 'colour' | 'smell' | 'ph-stuck' |
         },
         test: 'The same dose again moves it as little as the last.',
         moves: () => [
-          'It needs more, not something else: weigh doses instead of drops, at 10 % or more.',
-          'The reckoning from two readings says how much.',
+          'More of the same is needed: weigh doses instead of drops, at 10 % or more.',
+          'The calculation from two readings shows how much.',
         ],
       },
       {
@@ -138,18 +138,18 @@ export const MEASURED: Record<Extract<Symptom, 'colour' | 'smell' | 'ph-stuck' |
   },
   'ph-over': {
     discard:
-      'Throw it away when salt has built up so far that the cream stays thin, or it was at pH 9 or more for hours.',
+      'Discard it if salt has built up until the cream stays thin, or if it was at pH 9 or above for hours.',
     causes: [
       {
         title: 'The dose was larger than it needed',
         when: (e) =>
           e.ph !== null && e.aim && (e.ph > e.aim.max || e.ph < e.aim.min)
-            ? { weight: 8, because: `It reads pH ${sayNumber(e.ph)}; ${formatRange(e.aim)} is aimed for.` }
+            ? { weight: 8, because: `Measured pH ${sayNumber(e.ph)}; target ${formatRange(e.aim)}.` }
             : { weight: 4, because: '' },
         test: 'Read once more after five minutes: a first reading often runs ahead.',
         moves: (e) => [
           e.ph !== null && e.aim && e.ph > e.aim.max
-            ? 'Go back with a dilute acid that is in the formula already, else citric acid 10 %: half of what is reckoned first.'
+            ? 'Go back with a dilute acid that is in the formula already, else citric acid 10 %: add half of the calculated dose first.'
             : raisePh(e),
           'Count both doses: they leave salt behind.',
           'Next time: the last part of the way with a solution of 1 %.',

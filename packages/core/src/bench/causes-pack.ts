@@ -20,7 +20,7 @@ const sum = (lines: readonly { percent: number }[]) => lines.reduce((s, l) => s 
 /** Looks that show in the pack, days later. Common practice, from memory. */
 export const PACK: Record<Extract<Symptom, 'pump' | 'oil-later'>, CauseList> = {
   pump: {
-    discard: 'It is safe; scoop it into a clean jar and keep fingers out.',
+    discard: 'Safe to use. Scoop it into a clean jar and keep fingers out.',
     causes: [
       {
         title: 'It went thin',
@@ -61,7 +61,7 @@ export const PACK: Record<Extract<Symptom, 'pump' | 'oil-later'>, CauseList> = {
     ],
   },
   'oil-later': {
-    discard: 'Throw it away: where it splits, the preservative is no longer where the water is.',
+    discard: 'Discard it: where it separates, the preservative is no longer where the water is.',
     causes: [
       tooLittleEmulsifier,
       outOfWindow('either', 8),
@@ -77,7 +77,7 @@ export const PACK: Record<Extract<Symptom, 'pump' | 'oil-later'>, CauseList> = {
       lowShear,
       cooledApart,
       {
-        title: 'An oil or the scent came late and was not taken up',
+        title: 'An oil or the fragrance was added late and not emulsified',
         when: (e) => {
           const late = e.has(
             (l) =>

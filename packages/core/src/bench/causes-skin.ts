@@ -16,14 +16,14 @@ export const SKIN: Record<
 > = {
   stings: {
     discard:
-      'Wash it off and stop. Throw it away where the pH is out of what skin bears; see a doctor if it stays red.',
+      'Wash it off and stop. Discard it if the pH is outside what skin tolerates. See a doctor if the skin stays red.',
     causes: [
       {
         title: 'The pH is out of what skin bears',
         when: (e) => {
           const bears = bearsOf(e.state.plan.formula.product)
           return e.ph !== null && (e.ph < bears.min || e.ph > bears.max)
-            ? { weight: 10, because: `It reads pH ${sayNumber(e.ph)}; ${formatRange(bears)} is borne here.` }
+            ? { weight: 10, because: `Measured pH ${sayNumber(e.ph)}; tolerable here ${formatRange(bears)}.` }
             : e.ph === null
               ? { weight: 4, because: 'The pH was not read.' }
               : null
@@ -46,7 +46,7 @@ export const SKIN: Record<
         moves: (e) => [raisePh(e), 'Half a unit more takes much of the sting away.'],
       },
       {
-        title: 'An active or a scent is strong for this skin',
+        title: 'An active or fragrance is too strong for this skin',
         when: (e) => {
           const sharp = [...new Set([...has(e, 'eye-irritant'), ...has(e, 'fragrance')])]
           return sharp.length > 0
@@ -78,7 +78,7 @@ export const SKIN: Record<
     ],
   },
   whitens: {
-    discard: 'It is safe.',
+    discard: 'Safe to use.',
     causes: [
       {
         title: 'The emulsifier makes white foam under the hand',
@@ -114,13 +114,13 @@ export const SKIN: Record<
           sum(e.has(kind('fatty-alcohol'))) >= 3
             ? { weight: 5, because: `${sayPercent(sum(e.has(kind('fatty-alcohol'))))} of fatty alcohol.` }
             : null,
-        test: 'It goes after half a minute of rubbing.',
+        test: 'Disappears after 30 seconds of rubbing.',
         moves: () => ['Next time half of it, and a gum for the body.'],
       },
     ],
   },
   soaps: {
-    discard: 'It is safe.',
+    discard: 'Safe to use.',
     causes: [
       {
         title: 'Soap or an ionic emulsifier foams',
@@ -158,7 +158,7 @@ export const SKIN: Record<
     ],
   },
   pills: {
-    discard: 'It is safe.',
+    discard: 'Safe to use.',
     causes: [
       {
         title: 'Gums and polymers dry to a film that rolls',
@@ -200,7 +200,7 @@ export const SKIN: Record<
     ],
   },
   greasy: {
-    discard: 'It is safe.',
+    discard: 'Safe to use.',
     causes: [
       {
         title: 'Rich and slow oils',

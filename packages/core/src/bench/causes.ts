@@ -30,7 +30,7 @@ export const CAUSES: Record<Symptom, CauseList> = {
   ...PACK,
   ...KEPT,
   split: {
-    discard: 'Throw it away if it stays split: the preservative is no longer where the water is.',
+    discard: 'Discard it if it stays separated: the preservative is no longer where the water is.',
     causes: [
       outOfWindow('either', 9),
       tooLittleEmulsifier,
@@ -60,7 +60,7 @@ export const CAUSES: Record<Symptom, CauseList> = {
     ],
   },
   oil: {
-    discard: 'Throw it away if oil comes back after two rounds of blending.',
+    discard: 'Discard it if oil reappears after two rounds of blending.',
     causes: [tooLittleEmulsifier, cooledApart, lowShear, outOfWindow('either', 8)],
   },
   foam: {
@@ -100,7 +100,7 @@ export const HARMLESS: Partial<Record<Symptom, (e: Evidence) => string | null>> 
     hot(e)
       ? `Thin while hot is as it should be: it was ${sayNumber(e.celsius!, 1)} °C. Judge it cold, tomorrow.`
       : null,
-  'thin-after-acid': (e) => (hot(e) ? 'It is also still hot, and thin for that. Judge it cold.' : null),
+  'thin-after-acid': (e) => (hot(e) ? 'It is still hot, which also thins it. Judge it cold.' : null),
   lumps: (e) => {
     const h = e.has(kind('hyaluronate'))
     // beside another gum, or after acid that went in hot, lumps are not told by their look

@@ -150,9 +150,7 @@ export function deviations(s: BatchState): { n: number; text: string }[] {
       case 'take-out':
         return say(`${formatGrams(e.grams, d)} ${label(e.line)} taken out again.`)
       case 'discard':
-        return say(
-          `${e.lines.length} weighings thrown away and begun anew${e.reason ? `: ${e.reason}` : ''}.`,
-        )
+        return say(`${e.lines.length} weighings discarded and repeated${e.reason ? `: ${e.reason}` : ''}.`)
       case 'dilution':
         return say(
           `${label(e.line)} weighed as a dilution in ${label(e.carrier)}: ${formatGrams(e.soluteGrams, d)} and ${formatGrams(e.carrierGrams, d)}, of which ${formatGrams(e.usedGrams, d)}.`,

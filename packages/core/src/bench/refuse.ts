@@ -5,11 +5,11 @@ import type { BatchState } from './state.ts'
 /** Why something cannot happen to a batch now, as a sentence; null when it can. */
 export function refusal(s: BatchState, h: Happening): string | null {
   if (s.finished && !AFTERWARDS.has(h.type))
-    return 'This batch is finished and stays as it was made. Write a correction beside it.'
+    return 'This batch is finished and cannot be changed. Add a note instead.'
   if (!s.finished && AFTERWARDS.has(h.type))
     return h.type === 'correction'
-      ? 'The batch is not finished: put it right where it stands.'
-      : 'The batch is not finished: it is looked at when it is in its jars.'
+      ? 'The batch is not finished. Correct the entry itself.'
+      : 'The batch is not finished. Observations start when it is filled.'
   const lines = s.plan.a.lines.length
   if ('line' in h && h.line >= lines) return 'The formula has no such line.'
   const ofKind = REFUSALS[h.type] as Refusal | undefined
@@ -23,11 +23,11 @@ type Refusal<T extends Happening['type'] = Happening['type']> = (
 
 /** By kind of event, what speaks against it; other kinds can always happen. */
 const REFUSALS: { [T in Happening['type']]?: Refusal<T> } = {
-  start: () => 'The batch has begun already.',
-  weigh: (_, h) => (h.grams > 0 ? null : 'Nothing was weighed. Pour, then take the reading.'),
+  start: () => 'The batch has already started.',
+  weigh: (_, h) => (h.grams > 0 ? null : 'Nothing was weighed. Pour, then record the weight.'),
   'take-out'(s, h) {
     const has = s.lines[h.line]!.weighed
-    return h.grams > has + 1e-6 ? `Only ${has} g of it is in; no more can come out.` : null
+    return h.grams > has + 1e-6 ? `Only ${has} g are in the beaker; no more can be taken out.` : null
   },
   dilution(s, h) {
     if (h.usedGrams > h.soluteGrams + h.carrierGrams + 1e-6)
@@ -39,14 +39,14 @@ const REFUSALS: { [T in Happening['type']]?: Refusal<T> } = {
   undo(s, h) {
     const event = s.events[h.of]
     if (!event) return 'There is no such entry.'
-    if (!UNDOABLE.has(event.type)) return 'This entry stays: go back to its step and do it anew.'
-    return s.undone.has(h.of) ? 'It was taken back already.' : null
+    if (!UNDOABLE.has(event.type)) return 'This entry cannot be undone. Go back to its step and repeat it.'
+    return s.undone.has(h.of) ? 'This entry was already undone.' : null
   },
-  step: (_, h) => (h.how === 'skip' && !h.reason?.trim() ? 'Say why the step is left out.' : null),
+  step: (_, h) => (h.how === 'skip' && !h.reason?.trim() ? 'Give a reason for skipping the step.' : null),
   keep(_, h) {
     if (new Set(h.samples.map((x) => x.id)).size < h.samples.length) return 'Two samples have the same name.'
     return h.looks.some((l) => !h.samples.some((x) => x.id === l.sample))
-      ? 'A look is planned of a sample that is not there.'
+      ? 'An observation is scheduled for a sample that does not exist.'
       : null
   },
   observe: observationFault,
@@ -61,14 +61,14 @@ function observationFault(s: BatchState, h: Extract<Happening, { type: 'observe'
   if (h.corrects !== undefined) {
     const old = s.events[h.corrects]
     if (old?.type !== 'observe' || old.property !== h.property || old.sample !== h.sample)
-      return 'An answer stands in the place of one to the same question.'
+      return 'A correction must answer the same question.'
   }
   if (h.choice !== undefined && !choicesOf(h.property).some((c) => c.id === h.choice))
     return 'That is no answer to this question.'
   if (h.value !== undefined) {
-    if (h.way === undefined) return 'Say how it was read.'
+    if (h.way === undefined) return 'Say how it was measured.'
     const { property, least, most, unit } = WATCH.ways[h.way]
-    if (property !== h.property) return 'That is not read in this way.'
+    if (property !== h.property) return 'This property is not measured that way.'
     if (h.value < least || h.value > most) return `It must be between ${least} and ${most} ${unit}.`
   }
   return h.value === undefined && h.choice === undefined && h.colour === undefined ? 'Give an answer.' : null

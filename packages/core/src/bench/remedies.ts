@@ -131,7 +131,7 @@ export function pourRemedies(s: BatchState, index: number, catalogue?: Catalogue
     'discard',
     `Begin ${plan.a.phases[phase]!.letter} anew`,
     () =>
-      `Throws away ${grams(begun.reduce((sum, l) => sum + l.weighed, 0))}${begun.length > 1 ? `, ${begun.length} materials` : ''}.`,
+      `Discards ${grams(begun.reduce((sum, l) => sum + l.weighed, 0))}${begun.length > 1 ? `, ${begun.length} materials` : ''}.`,
     [{ type: 'discard', lines: begun.map((l) => l.index), reason: `${label} over-poured` }],
   )
   const list = [accept, takeOut, all, ...(scalePhase ? [scalePhase] : []), discard]

@@ -236,7 +236,7 @@ export class SimBench {
   private drip(h: Extract<Hand, { do: 'drip' }>): string | null {
     if (this.onPan === null) return 'Nothing stands on the scale. Place a beaker first.'
     const key = adjusterKey(h.material)
-    if (!key) return 'Nothing is known of this adjuster.'
+    if (!key) return 'This pH adjuster is unknown.'
     this.vessel(this.onPan).doses.push({ key, strengthPercent: h.strengthPercent, grams: h.grams })
     return null
   }

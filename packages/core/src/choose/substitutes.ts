@@ -166,7 +166,7 @@ function careOf(old: Material, m: Material): string[] {
   if (m.oxidation === 'fast' && old.oxidation !== 'fast')
     notes.push('turns rancid sooner: add an antioxidant')
   if (m.hydrationHours && m.hydrationHours.max >= 2 && (old.hydrationHours?.max ?? 0) < m.hydrationHours.max)
-    notes.push(`takes up to ${sayNumber(m.hydrationHours.max)} h to swell`)
+    notes.push(`takes up to ${sayNumber(m.hydrationHours.max)} h to hydrate`)
   if (old.cover && m.cover && m.cover.role !== 'broad' && old.cover.role === 'broad')
     notes.push('does not cover everything alone: it needs a partner')
   if (hasTrait(m, 'fragrance') && !hasTrait(old, 'fragrance')) notes.push('is scented')

@@ -50,27 +50,25 @@ export const FROST = {
 export function forecastWords(f: Forecast): { what: string; words: string }[] {
   const n = (v: number) => formatNumber(v, 1)
   return [
-    { what: 'pH', words: f.ph ? `${n(f.ph.likely)} (${n(f.ph.low)} to ${n(f.ph.high)})` : 'cannot be told' },
+    { what: 'pH', words: f.ph ? `${n(f.ph.likely)} (${n(f.ph.low)}–${n(f.ph.high)})` : 'unknown' },
     ...(f.hlb
       ? [
           {
             what: 'HLB',
-            words: `${f.hlb.offered === null ? 'not told' : n(f.hlb.offered)}, the oils want ${n(f.hlb.wanted)}`,
+            words: `${f.hlb.offered === null ? 'unknown' : n(f.hlb.offered)}, required ${n(f.hlb.wanted)}`,
           },
         ]
       : []),
     ...(f.body
       ? [
           {
-            what: 'Body',
+            what: 'Consistency',
             words:
-              f.body.low === f.body.high
-                ? f.body.likely
-                : `${f.body.likely} (${f.body.low} to ${f.body.high})`,
+              f.body.low === f.body.high ? f.body.likely : `${f.body.likely} (${f.body.low}–${f.body.high})`,
           },
         ]
       : []),
-    ...(f.frost ? [{ what: 'Frost', words: FROST[f.frost.verdict] }] : []),
+    ...(f.frost ? [{ what: 'Freeze–thaw', words: FROST[f.frost.verdict] }] : []),
     { what: '100 g', words: f.cost === null ? 'a price is missing' : sayMoney(f.cost) },
   ]
 }

@@ -159,7 +159,7 @@ function planWith(
   const constants = acidBaseOf(wish.adjuster)
   const now = withDoses(model, dosesOf(a.formula))
   const titrant = titrantOf(now, wish.adjuster, wish.strengthPercent)
-  if (!constants || !titrant) return { fault: 'Nothing is known of this adjuster. Choose another.' }
+  if (!constants || !titrant) return { fault: 'This pH adjuster is unknown. Choose another.' }
   const from = phOfModel(now).ph
   const target = (wish.target.min + wish.target.max) / 2
   const half = Math.max(NARROW_TARGET, (wish.target.max - wish.target.min) / 2)
@@ -285,7 +285,7 @@ function tooWeak(model: PhModel, wish: DoseWish, target: number): { fault: strin
   ]
   const better = candidates.find((x) => reaches(model, x.adjuster, x.strengthPercent, target))
   const advice = !better
-    ? 'No adjuster here gets to that pH; choose another target.'
+    ? 'No pH adjuster reaches that pH. Choose another target.'
     : better.adjuster === wish.adjuster
       ? `Take it at ${better.strengthPercent} %.`
       : `Take ${adjusterOf(better.adjuster)!.name} at ${better.strengthPercent} %.`

@@ -114,7 +114,7 @@ function guidesFor(a: Assessment, main: Material | null): Guide[] {
   const hlbSays =
     e.requiredHlb === null || e.offeredHlb === null
       ? e.hlbNotTold.length > 0
-        ? `It cannot be told: no HLB is known of ${listWords(e.hlbNotTold)}.`
+        ? `Unknown: no HLB value for ${listWords(e.hlbNotTold)}.`
         : 'Too few of the oils or emulsifiers have a value.'
       : `The oils want about ${one(e.requiredHlb)}, the emulsifiers offer about ${one(e.offeredHlb)}; each is good to 1.`
   return [
@@ -192,9 +192,9 @@ function notesFor(
   else if (gum) notes.push('Gums reach their full body overnight: judge it tomorrow.')
   if (main?.setting === 'fast' && e.oilPhasePercent >= 30)
     notes.push(
-      'It sets fast and thick: blend in short bursts, or it keeps air and lumps. A slower emulsifier is easier here.',
+      'Sets fast and thick: blend in short bursts to avoid air and lumps. A slower emulsifier is easier here.',
     )
-  else if (main?.setting === 'fast') notes.push('It sets fast: blend while it is hot, then stir by hand.')
+  else if (main?.setting === 'fast') notes.push('Sets fast: blend while hot, then stir by hand.')
   if ((whitening ?? 0) >= 4)
     notes.push(
       'It whitens when rubbed in. About 1 % of a light silicone or coco-caprylate cures that, or another emulsifier.',

@@ -32,7 +32,7 @@ export function freeId(stem: string, taken: ReadonlySet<string>) {
 }
 
 export function faultOf(draft: RowDraft, name: string): string | null {
-  if (name.trim() === '') return 'It has no name.'
+  if (name.trim() === '') return 'The name is missing.'
   if (name.length > 300) return 'Its name is longer than 300 characters.'
   const phase = draft['phase'] as string | undefined
   if (phase !== undefined && !PHASES.includes(phase))

@@ -107,11 +107,11 @@ function judgeWall(
   if (wall.mostAlcoholPercent !== undefined && a.alcoholPercent > wall.mostAlcoholPercent)
     never.push(`${wall.name} cracks with ${sayPercent(Number(a.alcoholPercent.toFixed(0)))} alcohol.`)
   if (wall.mostScentPercent !== undefined && scent > wall.mostScentPercent)
-    never.push(`${wall.name} is attacked by so much scent or essential oil.`)
+    never.push(`${wall.name} is attacked by this much fragrance or essential oil.`)
   if (ph !== null && ((wall.leastPh ?? 0) > ph || (wall.mostPh ?? 14) < ph))
     never.push(`${wall.name} does not stand pH ${sayNumber(ph, 1)}.`)
   if (wall.noSalt && saltPercent(a) > HARMLESS) never.push(`${wall.name} pits with salt.`)
-  if (wall.drinksScent && scent > HARMLESS) mind.push(`${wall.name} drinks up part of the scent.`)
+  if (wall.drinksScent && scent > HARMLESS) mind.push(`${wall.name} absorbs part of the fragrance.`)
 }
 
 /** Whether a container gives out what the product is, and bears it. Common practice. */
@@ -125,7 +125,7 @@ export function suits(a: Assessment, c: Pick<Container, 'kind' | 'wall'>): Suits
   if (flow === 'too-thick') never.push('Too thick for this container.')
   else if (flow === 'too-thin') never.push('Too thin for this container: it runs, spits or spills.')
   else if (high > kind.to * SHORTFALL || low * SHORTFALL < kind.from)
-    mind.push('Its body may end up outside what this gives out well: try one first.')
+    mind.push('The viscosity may be outside the range of this container. Test one first.')
   if (wet && !kind.water)
     never.push('Water and metal: it rusts, and a lid that is not tight lets it dry out.')
   if (wet && c.kind === 'jar') mind.push('Fingers and air reach in: strong preservation and a spatula.')

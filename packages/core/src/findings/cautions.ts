@@ -161,7 +161,7 @@ const eye: Rule = (a) => {
           severity: 'check',
           indexes,
           message: `For the eye area, with ${names(a, indexes)}.`,
-          why: 'Nothing that stings or smells belongs near the eye: no scent, no exfoliating acids, no retinoids on the lid.',
+          why: 'Nothing that stings or smells belongs near the eye: no fragrance, no exfoliating acids, no retinoids on the lid.',
           source: SAFETY,
         })
       : finding(a, {

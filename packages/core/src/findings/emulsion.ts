@@ -49,8 +49,8 @@ const unknownEmulsifier = (a: Assessment, e: Emulsion, perhaps: readonly number[
     code: 'emulsion.no-emulsifier',
     severity: 'check',
     indexes: perhaps,
-    message: `Whether ${listWords(perhaps.map((i) => a.lines[i]!.label))} holds ${sayPercent(e.oilsPercent)} of oils cannot be told.`,
-    why: 'Nothing is known of it but its name. Choose its INCI name, or describe it as one of your own.',
+    message: `Not enough data to tell whether ${listWords(perhaps.map((i) => a.lines[i]!.label))} can emulsify ${sayPercent(e.oilsPercent)} oils.`,
+    why: 'Only the name is known. Choose the INCI name, or describe it as your own ingredient.',
   })
 
 const noEmulsifier = (a: Assessment, e: Emulsion): Finding =>
@@ -58,11 +58,11 @@ const noEmulsifier = (a: Assessment, e: Emulsion): Finding =>
     code: 'emulsion.no-emulsifier',
     severity: 'stop',
     indexes: linesOf(a, isOil),
-    message: `${sayPercent(e.oilsPercent)} of oils and ${sayPercent(Number(a.waterPercent.toFixed(1)))} of water, and no emulsifier.`,
+    message: `${sayPercent(e.oilsPercent)} oils and ${sayPercent(Number(a.waterPercent.toFixed(1)))} water without an emulsifier.`,
     why:
       e.solubiliserPercent > 0
         ? 'The solubiliser is too little for that much oil: it will separate.'
-        : 'Oil and water part within minutes.',
+        : 'Oil and water separate within minutes. Add an emulsifier.',
   })
 
 function onlyHelpers(a: Assessment, e: Emulsion, helpers: readonly number[]): Finding {
@@ -76,9 +76,9 @@ function onlyHelpers(a: Assessment, e: Emulsion, helpers: readonly number[]): Fi
     severity: holdsSome ? 'check' : 'stop',
     indexes: helpers,
     message: holdsSome
-      ? `${names} alone holds little oil, and not for long.`
-      : `${names} only helps an emulsifier; there is none.`,
-    why: 'It thickens and stabilises, but the drops flow together within days. Add an emulsifier that carries oil in water.',
+      ? `${names} alone emulsifies little oil, and not for long.`
+      : `${names} is only a co-emulsifier, and there is no main emulsifier.`,
+    why: 'A co-emulsifier thickens and stabilises, but the droplets coalesce within days. Add an O/W emulsifier.',
   })
 }
 
@@ -127,7 +127,7 @@ export const volumes: Rule = (a) => {
         message: `${sayPercent(Math.round(oil))} of oils and water are oils.`,
         why: over
           ? `Round drops fill at most about ${sayPercent(TURNS)}: beyond that it splits or turns over, unless the emulsifier is made for it.`
-          : 'It gets hard to emulsify and stiff. Less oil, or an emulsifier made for it.',
+          : 'Hard to emulsify, and stiff. Use less oil, or an emulsifier made for high oil content.',
       }),
     ]
   }

@@ -74,7 +74,7 @@ export const hot: Rule = (a) => {
         severity,
         indexes,
         message: `${lines[0]!.phaseSource.name || 'The phase'} is heated to ${formatCelsius(lines[0]!.phaseSource.heatToC!)}, and ${listWords(lines.map((l) => `${l.label} stands ${formatCelsius(l.material!.heatMaxC!)}`))}.`,
-        why: `${lines.length > 1 ? 'They lose' : 'It loses'} strength, scent or structure. Add ${lines.length > 1 ? 'them' : 'it'} when the batch has cooled.`,
+        why: `Heat reduces strength, scent or structure. Add ${lines.length > 1 ? 'them' : 'it'} when the batch has cooled.`,
         source: toldBy(lines),
         remedies: [...moveTo(a, lines, 'cool-down'), ...keepCold(a, lines)],
       })
@@ -148,7 +148,7 @@ const wateryInOil = (a: Assessment, line: AssessedLine, material: Material, inde
     severity: 'check',
     indexes: [index],
     message: `${line.label} dissolves in water, and it stands in ${line.phaseSource.name || 'the oil phase'}.`,
-    why: 'It would lie at the bottom of the oil as drops or crystals.',
+    why: 'In oil it settles as drops or crystals.',
     source: `${material.source}, from memory`,
     remedies: moveTo(a, [line], material.phase === 'cool-down' ? 'cool-down' : 'water'),
   })
@@ -177,7 +177,7 @@ function oilInWater(a: Assessment, line: AssessedLine, material: Material, index
       why:
         solubiliser > 0
           ? `${sayPercent(solubiliser)} solubiliser is little for ${sayPercent(line.percent)}: 3 to 8 parts for one of oil are usual.`
-          : 'It would float. Put it in the oil phase, or mix it with a solubiliser first.',
+          : 'The oil would float. Move it to the oil phase, or mix it with a solubiliser first.',
       source: `${material.source}, from memory`,
       remedies: moveTo(a, [line], 'oil'),
     }),
@@ -199,7 +199,7 @@ export const mustMelt: Rule = (a) =>
         severity: 'check',
         indexes: [index],
         message: `${line.label} melts at about ${formatCelsius(melts)}; its phase ${cold ? `goes in below ${formatCelsius(belowC)}` : `is heated to ${formatCelsius(heatToC!)}`}.`,
-        why: 'It would stay in grains. Melt it fully with the oils.',
+        why: 'Unmelted grains remain. Melt it fully with the oils.',
         source: 'handbook melting range, from memory',
         remedies: cold
           ? moveTo(a, [line], 'oil')

@@ -148,7 +148,7 @@ export const preferences: Rule = (a) => {
       severity: 'note',
       indexes: missed.flatMap((item) => item.lines),
       message: `${capitalise(listWords(missed.map((item) => `${item.label} prefers pH ${formatRange(item)}`)))}.`,
-      why: 'It is less stable outside this range.',
+      why: 'Less stable outside this range.',
       source: COMMON_PRACTICE,
     }),
   ]

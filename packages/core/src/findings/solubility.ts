@@ -103,7 +103,7 @@ function fateOf(a: Assessment, indexes: readonly number[]): { check: boolean; wh
   return held
     ? {
         check: false,
-        why: `It stays a fine suspension that the thickened product holds; grind it in well. ${AS_SALT}`,
+        why: `The powder stays a fine suspension that the thickened product holds. Grind it in well. ${AS_SALT}`,
       }
     : { check: true, why: `In bare water nothing holds it: it sinks to a cake. Add a gum. ${AS_SALT}` }
 }
@@ -151,8 +151,8 @@ function dissolvedTold(a: Assessment, result: SolubilityResult, dry: boolean): T
 
 const WHY = {
   suspended: 'As free acid it stays a fine suspension; as its salt, at pH 5 and above, it dissolves.',
-  dry: 'It has no solvent here: dissolve it in warm glycol or alcohol first, then add the water slowly.',
-  crystals: 'Crystals can come days later. More glycol, less of it, or another pH keeps it in.',
+  dry: 'No solvent here: dissolve the powder in warm glycol or alcohol first, then add the water slowly.',
+  crystals: 'Crystals can form days later. Use more glycol, a lower dose or another pH.',
 }
 
 /** How much of it stays dissolved, and how much there is. */
@@ -217,7 +217,7 @@ export const oilSolids: Rule = (a) => {
           severity: 'check',
           indexes: [index],
           message: `${line.label} dissolves in oil only, and there is ${oils > 0 ? `${sayPercent(oils)} of oil` : 'no oil'} here.`,
-          why: 'It would stay as grit. Dissolve it hot in a polar ester, in an oil phase of at least five times its weight.',
+          why: 'Undissolved powder feels gritty. Dissolve it hot in a polar ester, in an oil phase of at least five times its weight.',
         }),
       ]
     const held = m.oilHoldsPercent === undefined ? Infinity : (oils * m.oilHoldsPercent) / 100
@@ -228,7 +228,7 @@ export const oilSolids: Rule = (a) => {
         severity: 'check',
         indexes: [index],
         message: `${line.label} comes back as needles or grit in the cold: ${sayPercent(oils)} of oils keep about ${sayPercent(Number(held.toPrecision(1)))} of it, and there is ${sayPercent(line.percent)}.`,
-        why: 'It melts or dissolves hot and parts again when it cools. More polar ester, or less of it; hold it hot until clear and cool it stirred.',
+        why: 'Dissolves hot and separates on cooling. Use more polar ester or a lower dose; hold hot until clear and cool with stirring.',
       }),
     ]
   })

@@ -139,7 +139,7 @@ const OUTSIDE: Outside[] = [
     code: 'thickener.outside-ph',
     kinds: ['gum', 'polymer', 'clay'],
     emulsifiers: false,
-    why: 'It thins there, and mostly comes back when the pH does. Do not throw the batch away.',
+    why: 'The product thins there and usually recovers when the pH does. Do not discard the batch.',
   },
   {
     code: 'emulsion.emulsifier-outside-ph',

@@ -35,7 +35,7 @@ export const total: Rule = (a) => {
         severity: 'stop',
         indexes: [fillIndex],
         message: `The other lines make ${sayPercent(totalPercent)}, so nothing is left for ${fill.label}.`,
-        why: `It would have to be ${sayPercent(fill.percent)}. Lower the other lines by ${sayPercent(over)} or more.`,
+        why: `The q.s. line would be ${sayPercent(fill.percent)}. Lower the other lines by ${sayPercent(over)} or more.`,
         source: SOURCE,
         remedies,
       }),

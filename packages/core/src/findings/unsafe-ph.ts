@@ -75,7 +75,7 @@ function safeAim(a: Assessment) {
 }
 
 function why(a: Assessment, { severity, side, irritants }: Judged): string {
-  const burns = severity === 'stop' ? 'It burns skin.' : 'It may sting and redden.'
+  const burns = severity === 'stop' ? 'This burns skin.' : 'This may sting and redden skin.'
   const breaks =
     irritants.length > 0
       ? ` ${listWords(irritants.map((i) => a.lines[i]!.label))} breaks down to an irritant in so much acid.`

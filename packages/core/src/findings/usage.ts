@@ -70,9 +70,9 @@ const rangeOf = (a: Assessment, m: Material) =>
 
 const BEYOND = {
   spent: 'The acids here use it up.',
-  mild: 'It changes feel and keeping; look at the whole.',
-  far: 'That far beyond its range it burns or sensitises.',
-  usual: 'More than usual seldom works better and irritates or unbalances sooner.',
+  mild: 'This changes skin feel and shelf life: consider the whole formula.',
+  far: 'This far above its range it burns or sensitises.',
+  usual: 'More than usual rarely works better, and irritates or destabilises sooner.',
 }
 
 const GRAVITY: Record<keyof typeof BEYOND, Severity> = {
@@ -132,7 +132,7 @@ function belowMin(a: Assessment, dose: Dose): Finding | null {
     severity: 'note',
     indexes: dose.direct,
     message: `${sayPercent(dose.percent)} ${dose.material.name} is under its usual range of ${sayPercent(usage.min)} to ${sayPercent(usage.max)}.`,
-    why: 'It may do little at this dose.',
+    why: 'Probably little effect at this dose.',
     source: sourceOf(dose.material),
     remedies: only
       ? [

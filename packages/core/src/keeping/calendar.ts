@@ -1,3 +1,4 @@
+import { uncapitalise } from '../text/format.ts'
 import { addDays, format, parseISO } from 'date-fns'
 import { createEvents, type EventAttributes } from 'ics'
 import { WATCH } from './data.ts'
@@ -27,7 +28,7 @@ export function calendarOf(batches: readonly Watched[]): string {
       start: dayOf(look.on),
       // a whole day ends where the next begins
       end: dayOf(format(addDays(parseISO(look.on), 1), 'yyyy-MM-dd')),
-      title: `Look at ${b.name}, ${b.code}: ${WATCH.storages[look.storage].label.toLowerCase()}`,
+      title: `Observe ${b.name}, ${b.code}: ${uncapitalise(WATCH.storages[look.storage].label)}`,
       description: look.properties.map((p) => WATCH.properties[p].label).join(', '),
       calName: 'Omblet: looks',
       productId: 'omblet',

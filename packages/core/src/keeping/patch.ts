@@ -62,6 +62,6 @@ export function patchSays(test: PatchTest): { state: 'open' | 'stop' | 'quiet'; 
     }
   return {
     state: 'open',
-    says: `Look again until ${last < 48 ? `${last} hours` : `${Math.round(last / 24)} days`} are over.`,
+    says: `Observe again until ${last < 48 ? `${last} hours` : `${Math.round(last / 24)} days`} are over.`,
   }
 }

@@ -9,10 +9,8 @@ import { sayAge } from './due.ts'
 export const signed = (value: number, places: number) =>
   `${value > 0 ? '+' : ''}${sayNumber(Number(value.toFixed(places)), places)}`
 export const since = (age: number) => (age < 1 ? 'since it was filled' : `since ${sayAge(age)}`)
-export const AGAIN =
-  'Look again within a week, with a second container and, where there is one, a second way.'
-export const THROW =
-  'Throw the whole batch away, also what looks well. Do not scoop, heat or preserve it anew.'
+export const AGAIN = 'Observe again within a week, with a second container and, if possible, a second method.'
+export const THROW = 'Discard the whole batch, even if it looks fine. Do not scoop, reheat or re-preserve it.'
 export const SYMPTOMS: Partial<Record<Property, Symptom>> = {
   layer: 'oil-later',
   crystals: 'crystals',

@@ -26,11 +26,11 @@ function uneasyAt(
   const bears = bearsOf(a.formula.product)
   const past = (low: number, high: number) => Math.max(low - ph, ph - high) > error
   if (past(bears.stopMin, bears.stopMax))
-    return { grade: 'discard', first: 'which burns.', why: 'No skin of this place bears it.', next: THROW }
+    return { grade: 'discard', first: 'which burns.', why: 'Not tolerable on this skin.', next: THROW }
   if (past(bears.min, bears.max))
     return {
       grade: 'again',
-      first: `outside ${formatRange(bears)}, which is borne here.`,
+      first: `outside the tolerable range here (${formatRange(bears)}).`,
       why: 'It may sting.',
       next: AGAIN,
     }
@@ -38,8 +38,8 @@ function uneasyAt(
   if (shared && past(shared.min, shared.max))
     return {
       grade: 'again',
-      first: `outside ${formatRange(shared)}, where its materials work or hold.`,
-      why: 'It keeps, and does less, or loses its body.',
+      first: `outside ${formatRange(shared)}, where the ingredients are effective and stable.`,
+      why: 'The product is preserved, but actives work less or the consistency suffers.',
       next: AGAIN,
     }
   return null
@@ -95,7 +95,7 @@ export function phTold(s: Series, a: Assessment): Told | null {
 }
 
 type Judgement = Pick<Told, 'grade' | 'first' | 'why' | 'next'>
-const readsWords = (last: Read) => `It reads pH ${sayNumber(last.value)}`
+const readsWords = (last: Read) => `Measured pH ${sayNumber(last.value)}`
 
 /** Outside of what its preservation covers, now or for days; null where it is inside. */
 function unpreserved({ series, last, tells, window }: PhSeries): Judgement | null {
@@ -106,21 +106,21 @@ function unpreserved({ series, last, tells, window }: PhSeries): Judgement | nul
   if (left)
     return {
       grade: 'discard',
-      first: `It read pH ${sayNumber(left.value)}, outside ${formatRange(window)}, where its preservation covers.`,
-      why: 'What is outside may grow unseen, from the day it left on.',
+      first: `Measured pH ${sayNumber(left.value)}, outside the range of the preservation (${formatRange(window)}).`,
+      why: 'Microbes may have grown unseen since then.',
       next: THROW,
     }
   if (outside(last.value) > tells / 2)
     return {
       grade: 'again',
-      first: `${readsWords(last)}, outside ${formatRange(window)}, where its preservation covers.`,
-      why: 'It was filled only now: it can still be set right.',
-      next: 'Bring it back inside today and read it again tomorrow. Left so, it is thrown away.',
+      first: `${readsWords(last)}, outside the range of the preservation (${formatRange(window)}).`,
+      why: 'Just filled: the pH can still be adjusted.',
+      next: 'Adjust the pH today and measure again tomorrow. Otherwise discard the batch.',
     }
   if (outside(last.value) <= 0) return null
   return {
     grade: 'again',
-    first: `${readsWords(last)}, at the edge of ${formatRange(window)}, where its preservation covers.`,
+    first: `${readsWords(last)}, at the edge of the range of the preservation (${formatRange(window)}).`,
     why: `The ${WATCH.ways[series.way!].label} cannot tell on which side.`,
     next: AGAIN,
   }
@@ -135,7 +135,7 @@ function driftTold(j: PhSeries): Judgement {
     return {
       grade: 'discard',
       first: `The pH moved by ${signed(moved, 2)} ${since(zero.age)}.`,
-      why: 'Nothing in the formula moves it so far: something else is at work.',
+      why: 'The formula does not explain a change this large: there is another cause.',
       next: THROW,
     }
   const real = Math.abs(moved) > tells
@@ -153,8 +153,8 @@ function steady({ series, last, zero, moved, tells, drifts, trend }: PhSeries, r
   const few = series.reads.length < 2
   const held = `No detectable pH change: it is within the ${WATCH.ways[series.way!].label}’s error (${sayNumber(tells)}).`
   const inside = few
-    ? `${readsWords(last)}, inside its windows.`
-    : `The pH moved by ${signed(moved, 2)}, inside its windows.`
+    ? `${readsWords(last)}, within its pH ranges.`
+    : `The pH moved by ${signed(moved, 2)}, within its pH ranges.`
   return {
     grade: crosses !== null && crosses < PLANNED_DAYS ? 'again' : 'fine',
     first: earlyMove(series, zero.age, drifts) || (few || real ? inside : held),
@@ -187,7 +187,7 @@ function earlyMove(
 /** When the drift would meet a limit, in words; empty where nothing is to be said. */
 function crossing(trend: Trend, real: boolean): string {
   if (trend.crossesOnDay === null) return ''
-  if (!real) return trend.n < 4 ? '' : 'It has not been watched long enough to tell how long that stays so.'
+  if (!real) return trend.n < 4 ? '' : 'Not enough data yet for a forecast.'
   const day = Math.floor(trend.crossesOnDay)
-  return `At this pace its 95 % limit meets the edge on day ${day}: until then at most.`
+  return `At this rate the 95 % limit reaches the edge of the range on day ${day}. Use the product before then.`
 }

@@ -3,7 +3,7 @@ import { rescue, type RescueCause } from '../bench/rescue.ts'
 import type { BatchState } from '../bench/types.ts'
 import type { Property } from '../shapes/keeping.ts'
 import type { Trend } from '../stats/trend.ts'
-import { sayNumber } from '../text/format.ts'
+import { sayNumber, uncapitalise } from '../text/format.ts'
 import { GRADES, TELLS_APART, WATCH, type Grade } from './data.ts'
 import type { History } from './history.ts'
 import { bodyChange, lossPercentPerYear, platesAreaPerGram } from './measures.ts'
@@ -49,7 +49,7 @@ function massTold(s: Series, grams: number | undefined): Told | null {
   if (s.reads.length < 2)
     return {
       grade: 'fine',
-      first: `It weighs ${sayNumber(last.value)} g; the next look tells what left.`,
+      first: `${sayNumber(last.value)} g. The next weighing shows the loss.`,
       why: '',
       next: '',
     }
@@ -57,30 +57,30 @@ function massTold(s: Series, grams: number | undefined): Told | null {
     return {
       grade: 'again',
       first: `The pack gained ${sayNumber(-lost)} g.`,
-      why: 'A humectant can drink through the cap; a scale can be off.',
-      next: 'Weigh it again beside something whose weight is known.',
+      why: 'A humectant can take up moisture through the cap, or the scale is off.',
+      next: 'Weigh again together with a known weight.',
     }
-  const words = `${sayNumber(Math.max(0, percent), 1)} % of it left through the pack`
+  const words = `${sayNumber(Math.max(0, percent), 1)} % weight loss through the packaging`
   if (percent > drift.again)
     return {
       grade: 'discard',
       first: `${words}.`,
-      why: 'What stays is so much stronger, preservative and acids too.',
-      next: 'Do not use it. Take a tighter pack.',
+      why: 'The rest is that much more concentrated, preservative and acids included.',
+      next: 'Do not use it. Choose tighter packaging.',
     }
   if (percent > drift.fine)
     return {
       grade: 'again',
       first: `${words}.`,
-      why: 'All that does not leave gets stronger.',
-      next: 'A tighter cap or a thicker wall; weigh again within a week.',
+      why: 'Everything that stays becomes more concentrated.',
+      next: 'Use a tighter cap or a thicker wall. Weigh again within a week.',
     }
   const days = last.age - first.age
   const yearly = days > 0 ? lossPercentPerYear(lost / days, net) : 0
   return {
     grade: 'fine',
-    first: lost > tells ? `${words}.` : 'The pack holds: less left than the scale can tell.',
-    why: lost > tells ? `At this pace ${sayNumber(yearly, 0)} % in a year.` : '',
+    first: lost > tells ? `${words}.` : 'No detectable weight loss.',
+    why: lost > tells ? `At this rate ${sayNumber(yearly, 0)} % a year.` : '',
     next: '',
   }
 }
@@ -95,10 +95,7 @@ function layerTold(s: Series): Told | null {
   return {
     grade: last.value > drift.again ? 'discard' : 'again',
     first,
-    why:
-      last.value > drift.again
-        ? 'So much water stands without its oil, or oil without its preservative.'
-        : '',
+    why: last.value > drift.again ? 'That much water has no oil with it, or oil no preservative.' : '',
     next: last.value > drift.again ? THROW : AGAIN,
     symptom: 'oil-later',
   }
@@ -130,12 +127,12 @@ function bodyTold(s: Series): Told | null {
       grade: 'fine',
       first:
         Math.abs(change) <= tells
-          ? 'The body holds: it changed less than the measure can tell.'
-          : `It got ${change > 0 ? 'thicker' : 'thinner'} by ${sayNumber(Math.abs(change), 0)} %, as bodies do.`,
+          ? 'No detectable change in consistency.'
+          : `${change > 0 ? 'Thicker' : 'Thinner'} by ${sayNumber(Math.abs(change), 0)} %, within normal variation.`,
       why: '',
       next: '',
     }
-  const words = `It got ${change > 0 ? 'thicker' : 'thinner'} by ${sayNumber(Math.abs(change), 0)} % ${since(base.age)}.`
+  const words = `${change > 0 ? 'Thicker' : 'Thinner'} by ${sayNumber(Math.abs(change), 0)} % ${since(base.age)}.`
   return change < -drift.again
     ? { grade: 'discard', first: words, why: 'What held it together is gone.', next: THROW, symptom }
     : { grade: 'again', first: words, why: '', next: AGAIN, symptom }
@@ -169,7 +166,7 @@ function saidTold(s: Series): Told | null {
   if (!last) return null
   const label = WATCH.properties[s.property].label
   const when = WATCH.storages[s.storage].cycles && last.day ? ` after turn ${last.day / 2}` : ''
-  const first = `${label}${when}: ${last.words.charAt(0).toLowerCase()}${last.words.slice(1)}.`
+  const first = `${label}${when}: ${uncapitalise(last.words)}.`
   const symptom = SYMPTOMS[s.property]
   if (last.grade === 'fine') return { grade: 'fine', first, why: '', next: '' }
   return {
@@ -220,7 +217,7 @@ export const UNSEEN =
 
 const HEADS: Record<Grade, string> = {
   fine: 'No change detected.',
-  again: 'Look again.',
+  again: 'Observe again.',
   discard: 'Do not use.',
 }
 

@@ -96,7 +96,7 @@ function byWater(a: Assessment, facts: KeepingFacts): KeepingReason[] {
     return [
       facts.container
         ? classed('jar')
-        : classed('jar', `${table.classes.jar.says} (its container is not told: reckoned as a jar)`),
+        : classed('jar', `${table.classes.jar.says} (container not given: treated as a jar)`),
     ]
   return [classed((facts.soundMonths ?? 0) >= 12 ? 'proven' : 'shut')]
 }
@@ -212,7 +212,7 @@ export function useWithin(a: Assessment, facts: KeepingFacts = {}): UseWithin {
             code: 'watched',
             closed: [facts.failedMonths, facts.failedMonths],
             opened: [facts.failedMonths, facts.failedMonths],
-            says: `a batch of it had to be thrown away after ${sayMonths(facts.failedMonths)}`,
+            says: `a batch had to be discarded after ${sayMonths(facts.failedMonths)}`,
           },
         ]
   const reasons = [...byWater(a, facts), ...byOils(a), ...byMaterials(a), ...lot, ...watched].sort(

@@ -72,7 +72,7 @@ export interface SolutionRecipe {
 const HAZARDS: Record<Adjuster['hazard'], string[]> = {
   lye: [
     'Gloves and goggles. Lye burns skin and blinds eyes; rinse splashes with much water for 15 minutes and get help for eyes.',
-    `${LYE_ORDER} It gets hot: use a glass or polypropylene beaker in a cold water bath, never aluminium.`,
+    `${LYE_ORDER} The solution gets hot: use a glass or polypropylene beaker in a cold water bath, never aluminium.`,
     'Label it, keep it shut and away from children. It takes up carbon dioxide: make it new after three months.',
   ],
   acid: [
@@ -95,7 +95,7 @@ export function solutionRecipe(
   stockPercent = 100,
 ): SolutionRecipe | { fault: string } {
   const adjuster = adjusterOf(key)
-  if (!adjuster || !acidBaseOf(key)) return { fault: 'Nothing is known of this adjuster.' }
+  if (!adjuster || !acidBaseOf(key)) return { fault: 'This pH adjuster is unknown.' }
   const fault = strengthFault(key, strengthPercent)
   if (fault) return { fault }
   if (stockPercent < strengthPercent)
@@ -132,9 +132,9 @@ export function solutionRecipe(
 /** Why a solution cannot have this strength, as a sentence; null when it can. */
 export function strengthFault(key: string, strengthPercent: number): string | null {
   if (!(strengthPercent > 0))
-    return 'A strength of 0 % is water and moves nothing. Type how many percent of it is the adjuster.'
+    return 'A strength of 0 % is water and changes nothing. Type the percent of pH adjuster in the solution.'
   if (strengthPercent > 100)
-    return 'A strength cannot be above 100 %. Type how many percent of it is the adjuster.'
+    return 'A strength cannot be above 100 %. Type the percent of pH adjuster in the solution.'
   const adjuster = adjusterOf(key)
   if (adjuster && strengthPercent < 100 && strengthPercent > adjuster.mostPercent)
     return `Only ${adjuster.mostPercent} % of ${adjuster.name} dissolves at room temperature. Choose ${adjuster.usualPercent} %, or 100 % where it is weighed dry.`

@@ -72,7 +72,7 @@ export function meterState(c: Calibration, age: { days: number; electrodeDays?: 
   if (ageDays > DUE_DAYS)
     findings.push({
       severity: 'note',
-      message: `It was last set ${ageDays} days ago.`,
+      message: `Last calibrated ${ageDays} days ago.`,
       why: 'Set it with two buffers on either side of the pH before each session.',
       source: 'common practice',
     })

@@ -92,14 +92,14 @@ function swellAhead({ a, m, choices, water, apart, stocks }: Making, parts: read
   m.with(vessel, {
     key: `ahead-${first.l.id}`,
     kind: 'wet',
-    title: stock ? `Make a stock of ${names}` : `Let ${names} swell overnight`,
+    title: stock ? `Make a stock of ${names}` : `Hydrate ${names} overnight`,
     detail: `Weigh ${listWords([`${formatGrams(share.grams!, d)} of the water`, ...kinds])} into a beaker with a lid, sprinkle it on, shake it and leave it in the cold.${kept.length > 0 ? ' The preservative keeps it meanwhile.' : ' Nothing preserves it: keep it in the fridge, no longer than a night, and throw away what is over.'}`,
     look: 'no lumps left; those at first are harmless and go by themselves',
     hands: 6,
     wait: Math.round(Math.max(8, hours) * 60),
     letter: first.p.letter,
     weighs: [share, ...refsOf(swelling.map(({ l }) => l)), ...doses],
-    ahead: stock ? 'A preserved stock keeps a week or two in the fridge.' : 'It swells overnight.',
+    ahead: stock ? 'A preserved stock keeps a week or two in the fridge.' : 'Hydrates overnight.',
     equipment: ['beaker with a lid'],
   })
 }

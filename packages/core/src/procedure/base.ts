@@ -149,7 +149,7 @@ function pourTogether(
         : inverse
           ? 'In a thin stream and slowly, blending all the time: water in oil forgives no hurry.'
           : intoOil
-            ? `${hot ? 'Both at the same temperature. ' : ''}It goes through a thick stage and turns over: finer drops with nonionic waxes.`
+            ? `${hot ? 'Both at the same temperature. ' : ''}The mix thickens, then inverts (phase inversion): finer droplets with nonionic waxes.`
             : `${hot ? 'Both at the same temperature, to about 5 °C. ' : ''}Short bursts of half a minute.`,
       look: emulsion ? 'one even colour, no oil at the edge' : 'even',
       ...(emulsion
@@ -185,9 +185,9 @@ function blend(making: Making, base: Part, celsius: number | null) {
           : `Blend ${rounds} times more while it cools, every ${minutes} minutes`,
     detail:
       (setting === 'fast'
-        ? 'It sets fast: short bursts below the surface, then by hand, or it keeps air and lumps.'
+        ? 'Sets fast: blend in short bursts below the surface, then stir by hand to avoid air and lumps.'
         : setting === 'slow'
-          ? 'It sets slowly: several short rounds, then stir by hand.'
+          ? 'Sets slowly: blend in several short rounds, then stir by hand.'
           : 'Short bursts below the surface, so that no air goes in.') +
       (large ? ' A mass of this size is blended again every 30 to 45 minutes until it is cold.' : ''),
     look: 'smooth and glossy',

@@ -121,7 +121,7 @@ function dissolvePowders({ m }: Making, p: Part, { name, lines, powders, key, ma
   const warm =
     mayWarm && already === null && powders.some((l) => wantsGlycol(l.material)) && p.role !== 'water'
   const celsius = warm ? (p.heatToC ?? WARM) : already
-  const care = isCaustic(powders) ? ` ${LYE_CARE} ${LYE_ORDER} It gets hot.` : ''
+  const care = isCaustic(powders) ? ` ${LYE_CARE} ${LYE_ORDER} The solution gets hot.` : ''
   m.with(name, {
     key: `dissolve-${key}`,
     kind: 'dissolve',
@@ -156,7 +156,7 @@ export function dissolveIn(making: Making, p: Part, name = p.letter, kept?: Kept
       key: `spread-${keyOf(p, kept)}`,
       kind: 'wet',
       title: `Rub ${listWords(labelsOf(stays))} smooth in ${name}`,
-      detail: 'It stays a powder: every lump that is left now is left for good.',
+      detail: 'The powder does not dissolve: any lump left now stays.',
       look: 'no specks on a glass plate',
       hands: 4,
       letter: p.letter,

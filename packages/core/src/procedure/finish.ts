@@ -74,7 +74,7 @@ export function finish(making: Making, parts: readonly Part[], base: Part) {
   m.with(base.letter, {
     key: 'ph-check',
     kind: 'ph',
-    title: 'Read the pH once more',
+    title: 'Measure the pH again',
     detail: 'After the last addition; write it down.',
     hands: 3,
     celsius: null,
@@ -96,7 +96,7 @@ function hydrateLong(making: Making, base: Part) {
     m.with(base.letter, {
       key: 'swell',
       kind: 'rest',
-      title: 'Let it swell, then stir and read the pH again',
+      title: 'Let it hydrate, then stir and measure the pH again',
       detail: 'Covered. What looks thin or lumpy now has its body then.',
       look: 'even, without lumps',
       hands: 2,
@@ -228,7 +228,7 @@ export function end(making: Making, vessel: string) {
   m.loose({
     key: 'look',
     kind: 'look',
-    title: 'Look again tomorrow',
+    title: 'Observe again tomorrow',
     detail: `${watery && !inverse ? 'pH, ' : ''}body, smell, colour, drops or crystals. Patch test before the first use.`,
     hands: 5,
     after: ['label'],

@@ -116,7 +116,7 @@ function sprinkle(m: Maker, p: Part, name: string, swelling: readonly AssessedLi
     kind: 'wet',
     title: `Sprinkle ${listWords(labelsOf(swelling))} on ${name} under high shear`,
     detail:
-      'Weigh it on a watch glass, let it fall into the vortex and blend for two or three minutes. Lumps at first are harmless: they swell by themselves.',
+      'Weigh it on a watch glass, let it fall into the vortex and blend for two or three minutes. Lumps at first are harmless: they hydrate by themselves.',
     look: 'no powder left on top',
     hands: 4 + weighMinutes(swelling),
     letter: p.letter,

@@ -73,7 +73,7 @@ export const QUESTIONS: Questions = {
   gum: {
     label: 'Hydration of gums',
     options: [
-      { value: 'rest', label: 'Wet, rest 25 min', why: 'What is wetted through swells evenly.' },
+      { value: 'rest', label: 'Wet, rest 25 min', why: 'Fully wetted gum hydrates evenly.' },
       { value: 'at-once', label: 'Use at once', why: 'Quick, and good where it is blended hard anyway.' },
       {
         value: 'overnight',
@@ -83,7 +83,7 @@ export const QUESTIONS: Questions = {
     ],
   },
   swelling: {
-    label: 'What swells for hours',
+    label: 'Slow-hydrating polymers',
     options: [
       {
         value: 'shear',
@@ -109,7 +109,7 @@ export const QUESTIONS: Questions = {
       { value: 'whip', label: 'Chill and whip', why: 'Air makes it light: at most it doubles.' },
       {
         value: 'beat',
-        label: 'Let set, then beat',
+        label: 'Let set, then whisk',
         why: 'For what sets to a jelly first and turns to cream when it is beaten.',
       },
     ],

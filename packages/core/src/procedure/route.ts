@@ -108,21 +108,21 @@ function routesOf(assessment: Assessment): Part[] {
     p.route = { into: null, when: 'hot', chosen: false, ...route }
   }
   for (const p of parts) {
-    if (p.role === 'adjust') set(p, { to: 'ph', why: 'It sets the pH.' })
+    if (p.role === 'adjust') set(p, { to: 'ph', why: 'Adjusts the pH.' })
     else if (p.role === 'water' && hotWater && p !== hotWater && !isHot(p))
-      set(p, { to: 'batch', when: 'cool', why: 'It is not heated, so it waits until the batch is cool.' })
+      set(p, { to: 'batch', when: 'cool', why: 'Not heated: added when the batch is cool.' })
     else if (p.role === 'water' || p.role === 'oil')
       set(p, {
         to: 'join',
         why: p.role === 'oil' ? 'The oils meet the water hot.' : 'The batch begins with it.',
       })
     else if (p.role === 'cool-down')
-      set(p, { to: 'batch', when: 'cool', why: 'It is added when the batch is cool.' })
+      set(p, { to: 'batch', when: 'cool', why: 'Added when the batch is cool.' })
     else if (p.role === 'other')
       set(
         p,
         isHot(p)
-          ? { to: 'join', why: 'It is heated with the others.' }
+          ? { to: 'join', why: 'Heated with the others.' }
           : { to: 'batch', when: 'cool', why: 'Nothing says that it stands heat.' },
       )
   }
@@ -152,7 +152,7 @@ function premixRoute(
       to: 'part' as const,
       into: oils[0].id,
       when: limit < (oils[0].heatToC ?? 0) ? ('hot' as const) : ('before-heat' as const),
-      why: 'It is made of oils.',
+      why: 'Made of oils.',
     }
   const gum = p.lines.some((l) => isGum(l.material) || swellsLong(l.material))
   const acids = p.lines.filter((l) => isStrongAcid(l) || wantsGlycol(l.material))

@@ -111,7 +111,7 @@ function settleFill(kept: readonly Working[]) {
   const water = needed ?? bare
   if (!water || water.answer.percent !== undefined) return
   water.fill = true
-  if (!needed) water.remarks.push('It has no amount, so it takes what is left.')
+  if (!needed) water.remarks.push('No amount given, so water makes up to 100 %.')
 }
 
 /** Only one line can take the rest; others that say so wait for an amount. */

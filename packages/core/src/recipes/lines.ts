@@ -150,7 +150,7 @@ function takeFill(read: Reading, text: string, parts: Parts, fill: Found) {
   if (fill.amount.kind === 'fill') {
     const { amount } = parts
     if (amount && isPercent(amount) && low(amount) < 100 && read.strengthPercent === null)
-      read.warnings.push('It has an amount and takes the rest: the rest is taken.')
+      read.warnings.push('This line has an amount and “to 100”: “to 100” is used.')
     read.amount = fill.amount
   } else {
     read.note = text.slice(fill.start, fill.end)

@@ -65,6 +65,10 @@ export const listSome = (words: readonly string[]) =>
 export const capitalise = <T extends string>(text: T) =>
   (text.startsWith('pH') ? text : text.charAt(0).toUpperCase() + text.slice(1)) as T
 
+/** A small letter inside a sentence; “40 °C”, “pH” and “UV” stay as they are. */
+export const uncapitalise = (text: string) =>
+  /^\p{Lu}(\P{Lu}|$)/u.test(text) ? text.charAt(0).toLowerCase() + text.slice(1) : text
+
 /** Cuts very long text for a sentence, saying so with an ellipsis. */
 export const shorten = (text: string, most = 60) =>
   text.length <= most ? text : `${text.slice(0, most - 1).trimEnd()}…`

@@ -15,7 +15,7 @@ export const BODY_FOUND = BODIES.map((id) => ({ id, words: id }))
 
 /** What was expected beside what was found. */
 export interface ForecastAndFound {
-  what: 'pH' | 'Body' | 'Frost'
+  what: 'pH' | 'Consistency' | 'Freeze–thaw'
   expected: string
   found: string
   /** Null where nothing was expected. */
@@ -44,7 +44,7 @@ function phRow(f: Forecast | null, read: Measured | undefined): ForecastAndFound
   return [
     {
       what: 'pH',
-      expected: e ? `${formatNumber(e.low, 1)} to ${formatNumber(e.high, 1)}` : 'not told',
+      expected: e ? `${formatNumber(e.low, 1)} to ${formatNumber(e.high, 1)}` : 'unknown',
       found: `${formatNumber(ph, 2)}${read?.way ? ` (${METHOD_WORDS[read.way]})` : ''}`,
       fits,
       says: fits === false ? missed(ph > e!.high) : '',
@@ -59,8 +59,8 @@ function bodyRow(f: Forecast | null, body: string | undefined): ForecastAndFound
   const fits = e ? at(body) >= at(e.low) && at(body) <= at(e.high) : null
   return [
     {
-      what: 'Body',
-      expected: e ? (e.low === e.high ? e.likely : `${e.low} to ${e.high}`) : 'not told',
+      what: 'Consistency',
+      expected: e ? (e.low === e.high ? e.likely : `${e.low} to ${e.high}`) : 'unknown',
       found: body,
       fits,
       says: fits === false ? missed(at(body) > at(e!.high)) : '',
@@ -75,8 +75,8 @@ function frostRow(f: Forecast | null, frost: string | undefined): ForecastAndFou
   const fits = !e ? null : e.verdict === 'doubtful' ? true : (e.verdict === 'splits') === split
   return [
     {
-      what: 'Frost',
-      expected: e ? FROST[e.verdict] : 'not told',
+      what: 'Freeze–thaw',
+      expected: e ? FROST[e.verdict] : 'unknown',
       found: FROST_FOUND.find((x) => x.id === frost)?.words ?? frost,
       fits,
       says: fits === false ? (split ? 'Prediction too optimistic' : 'Prediction too pessimistic') : '',

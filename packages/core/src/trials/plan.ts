@@ -129,11 +129,13 @@ export function trialWarnings(w: TrialWish, catalogue: Catalogue): string[] {
         ]
       : []),
     ...(differ('fragrance', 'essential-oil')
-      ? ['The jars differ in scent, and a lovely scent makes a cream feel softer: judge feel before scent.']
+      ? [
+          'The samples smell different, and a pleasant fragrance makes a cream feel softer. Assess feel before smell.',
+        ]
       : []),
     ...(bought
       ? [
-          'A bought product has another age, jar and scent: put it into the same plain pots, and read it as a mark beside the others.',
+          'A bought product differs in age, jar and fragrance. Put it into the same plain pots and use it as a benchmark only.',
         ]
       : []),
     ...(w.samples.length > serving.most

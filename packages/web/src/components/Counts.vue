@@ -15,7 +15,7 @@ const parts = computed(() => {
 
 <template>
   <span class="counts">
-    <span v-if="empty" class="muted">just begun</span>
+    <span v-if="empty" class="muted">just started</span>
     <span v-else-if="parts.length === 0" class="one"
       ><FindingMark severity="fine" :size="16" />no stops or checks</span
     >

@@ -103,7 +103,7 @@ const charged = computed(() => props.group === 'emulsifier' || props.group === '
     figure
   />
   <fieldset v-if="ticks.length > 0" class="field checks wide">
-    <legend v-if="group === 'preservative'">It holds down, by its maker’s papers</legend>
+    <legend v-if="group === 'preservative'">Effective against (supplier data)</legend>
     <label v-for="c in ticks" :key="c.key"><Checkbox v-model="form[c.key]" binary />{{ c.label }}</label>
   </fieldset>
 </template>

@@ -66,7 +66,7 @@ const say = (g: number) => formatGrams(g, resolution.value)
         </li>
       </ul>
       <p v-if="!findings.length && !small.length && !lacking.length" class="good">
-        <FindingMark severity="fine" :size="16" /> Nothing stands in the way.
+        <FindingMark severity="fine" :size="16" /> Nothing to do first.
       </p>
       <template v-if="plan.steps.some((s) => s.ahead)">
         <h3>Takes time beforehand</h3>

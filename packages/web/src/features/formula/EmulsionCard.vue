@@ -42,7 +42,7 @@ const oilPhase = computed(() => {
 const hlb = computed(() => {
   const { requiredHlb, offeredHlb, hlbApplies, hlbNotTold } = props.emulsion
   if (requiredHlb !== null && hlbNotTold.length > 0 && offeredHlb === null)
-    return `HLB wanted about ${sayNumber(requiredHlb, 0)}; what is offered cannot be told: no value is known of ${listWords(hlbNotTold)}.`
+    return `Required HLB about ${sayNumber(requiredHlb, 0)}; HLB of the emulsifiers unknown (no value for ${listWords(hlbNotTold)}).`
   if (requiredHlb === null || offeredHlb === null) return null
   return `HLB wanted about ${sayNumber(requiredHlb, 0)}, offered about ${sayNumber(offeredHlb, 0)} (each ±\u00a01)${hlbApplies ? '' : '; no sound guide for this emulsifier'}.`
 })

@@ -64,7 +64,7 @@ const keyOf = (f: Finding) => `${f.code}|${f.message}`
       <h2 class="text-less" id="findings-title">Findings</h2>
       <span v-if="begun" class="muted small" aria-live="polite">{{ headline }}</span>
     </header>
-    <p v-if="!begun" class="muted small quiet">Add materials, and what is wrong with them shows here.</p>
+    <p v-if="!begun" class="muted small quiet">Add ingredients to see findings here.</p>
     <template v-else>
       <p v-if="main.length === 0" class="fine abreast">
         <FindingMark severity="fine" />Nothing to stop or check.

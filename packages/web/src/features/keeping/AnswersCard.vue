@@ -50,7 +50,7 @@ const says = (a: Answer) =>
             v-if="a.corrected"
             class="muted"
           >
-            (put right)</span
+            (corrected)</span
           ></span
         >
         <img v-if="a.photo && photos[a.photo]" :src="photos[a.photo]" alt="Photograph of this look" />

@@ -11,6 +11,7 @@ import {
   WATCH,
   type Storage,
   whereLotWent,
+  uncapitalise,
 } from '@omblet/core'
 import { differenceInMinutes } from 'date-fns'
 import Button from 'primevue/button'
@@ -90,7 +91,7 @@ const next = computed(() => {
   if (!look || !storage) return null
   return {
     label: due
-      ? `Look now: ${WATCH.storages[storage].label.toLowerCase()}, ${sayLook(storage, look.day)}`
+      ? `Observe now: ${uncapitalise(WATCH.storages[storage].label)}, ${sayLook(storage, look.day)}`
       : `Look early: ${sayLook(storage, look.day)}, ${sayDue(daysUntil(look.on, keeping.now))}`,
     due: due !== undefined,
     to: { path: `/stability/${props.id}/look`, query: { sample: look.sample, day: String(look.day) } },

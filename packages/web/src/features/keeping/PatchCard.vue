@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { PATCH_NOT_FOR, PATCH_WAYS, PATCH_WORDS, patchSays, sayNumber, type History } from '@omblet/core'
+import {
+  PATCH_NOT_FOR,
+  PATCH_WAYS,
+  PATCH_WORDS,
+  patchSays,
+  sayNumber,
+  type History,
+  uncapitalise,
+} from '@omblet/core'
 import Button from 'primevue/button'
 import { PlainButton, QuietButton } from '../../components/buttons'
 import Checkbox from 'primevue/checkbox'
@@ -83,7 +91,7 @@ const hours = (h: number) => (h < 48 ? `${sayNumber(h, h < 2 ? 1 : 0)} h` : `${M
       <li class="abreast" v-for="t in tests" :key="t.n">
         <FindingMark :severity="MARK[t.told.state]" />
         <div>
-          <strong>{{ t.who }}</strong>, {{ PATCH_WAYS[t.way].label.toLowerCase() }}, {{ t.place }}.
+          <strong>{{ t.who }}</strong>, {{ uncapitalise(PATCH_WAYS[t.way].label) }}, {{ t.place }}.
           <span v-for="l in t.looks" :key="l.n" class="muted">
             {{ hours(l.hours) }}: {{ PATCH_WORDS[l.grade] }}{{ l.itches ? ', itches' : ''
             }}{{ l.text ? ` (${l.text})` : '' }}.

@@ -98,7 +98,7 @@ function save() {
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="What to look at, and when" width="46rem">
+  <PopUp v-model:visible="open" header="Schedule observations" width="46rem">
     <form v-if="proposal" class="plan" @submit.prevent="save">
       <section>
         <h3>Set aside</h3>
@@ -174,7 +174,7 @@ function save() {
           >{{ looks.length }} looks, about {{ minutes }} minutes in all</span
         >
         <QuietButton type="button" label="Cancel" @click="open = false" />
-        <Button type="submit" label="Watch it" :disabled="looks.length === 0" />
+        <Button type="submit" label="Start observations" :disabled="looks.length === 0" />
       </div>
     </form>
   </PopUp>

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { WATCH, type Assessment, type Property, type Series, type Storage, type Verdict } from '@omblet/core'
+import {
+  WATCH,
+  type Assessment,
+  type Property,
+  type Series,
+  type Storage,
+  type Verdict,
+  uncapitalise,
+} from '@omblet/core'
 import { computed } from 'vue'
 import FindingMark from '../../components/FindingMark.vue'
 import type { Earlier } from './use-earlier'
@@ -24,7 +32,7 @@ const said = computed(() => {
   for (const { series } of props.list) {
     if (series.said.length === 0) continue
     const runs = runsOf(series.said)
-    const who = WATCH.storages[series.storage].label.toLowerCase()
+    const who = uncapitalise(WATCH.storages[series.storage].label)
     const alike = lines.find(
       (l) => l.runs.length === 1 && runs.length === 1 && l.runs[0]!.first.words === runs[0]!.first.words,
     )

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { WATCH, type Verdict } from '@omblet/core'
+import { WATCH, type Verdict, uncapitalise } from '@omblet/core'
 import FindingMark from '../../components/FindingMark.vue'
 import { MARK } from './words'
 
@@ -15,8 +15,8 @@ defineProps<{ troubles: readonly Verdict[] }>()
         <strong>{{ WATCH.storages[v.series.storage].label }}: {{ v.first }}</strong> {{ v.why }}
         <template v-if="v.cause">
           <span class="block"
-            ><span class="muted">Likely cause:</span>
-            {{ v.cause.title.charAt(0).toLowerCase() + v.cause.title.slice(1) }}. {{ v.cause.because }}</span
+            ><span class="muted">Likely cause:</span> {{ uncapitalise(v.cause.title) }}.
+            {{ v.cause.because }}</span
           >
           <span v-if="v.cause.moves[0]" class="block">{{ v.cause.moves[0] }}</span>
         </template>

@@ -7,6 +7,7 @@ import {
   type Property,
   type Verdict,
   type Way,
+  uncapitalise,
 } from '@omblet/core'
 import type { ApexOptions } from 'apexcharts'
 import { computed } from 'vue'
@@ -63,7 +64,7 @@ const drawn = computed<Drawn[]>(() => {
     e.series
       .filter((s) => s.property === props.property && s.way === props.way && storages.has(s.storage))
       .map((s) => ({
-        name: `${e.code}, ${WATCH.storages[s.storage].label.toLowerCase()}`,
+        name: `${e.code}, ${uncapitalise(WATCH.storages[s.storage].label)}`,
         data: points(s.reads),
         faint: true,
       })),

@@ -1,4 +1,4 @@
-import { WATCH, type Property, type Storage } from '@omblet/core'
+import { WATCH, type Property, type Storage, uncapitalise } from '@omblet/core'
 
 /** The mark of each grade, the same as those of findings. */
 export const MARK = { fine: 'fine', again: 'check', discard: 'stop' } as const
@@ -24,7 +24,7 @@ export function sayLook(storage: Storage, day: number): string {
 }
 
 export const sayProperties = (properties: readonly Property[]) => {
-  const words = properties.map((p) => WATCH.properties[p].label.toLowerCase())
+  const words = properties.map((p) => uncapitalise(WATCH.properties[p].label))
   return (words.length > 4 ? [...words.slice(0, 3), `${words.length - 3} more`] : words)
     .join(', ')
     .replace(/\bph\b/, 'pH')
@@ -35,7 +35,7 @@ export function sayLooks(looks: readonly { storage: Storage; day: number }[]): s
   const byDay = new Map<string, string[]>()
   for (const { storage, day } of looks) {
     const when = sayLook(storage, day)
-    const where = WATCH.storages[storage].cycles ? 'frost' : WATCH.storages[storage].label.toLowerCase()
+    const where = uncapitalise(WATCH.storages[storage].label)
     byDay.set(when, [...(byDay.get(when) ?? []), where])
   }
   return [...byDay].map(([when, where]) => `${when}, ${where.join(', ')}`).join('; ')

@@ -62,7 +62,7 @@ function takeBack() {
 }
 /** What becomes of a batch that holds a lot that is off. */
 function todo({ head }: Row): string {
-  if (head.status === 'discarded') return 'thrown away already'
+  if (head.status === 'discarded') return 'discarded'
   if (head.status === 'running' || head.status === 'paused') return 'stop making it'
   return 'take it out of use; look and smell, throw it away in doubt'
 }
@@ -140,8 +140,8 @@ const looksAt = computed(() =>
       </div>
       <p v-if="stocks.length" class="small">Stocks that hold it: {{ stocks.join(', ') }}.</p>
       <p v-if="lot.off" class="small">
-        {{ looksAt }} What looks well proves nothing: a batch with something that is off in it is thrown away
-        in doubt, and whoever has a jar of it is told.
+        {{ looksAt }} What looks well proves nothing: discard every batch that contains a rejected lot in
+        doubt, and whoever has a jar of it is told.
       </p>
     </TitledCard>
     <form v-if="!lot.off" class="card mark stacked closer padded" @submit.prevent="markOff">

@@ -13,8 +13,7 @@ const asItIs = computed(() => s.options.value.find((o) => o.current) ?? { stops:
 type Counts = { stops: number; checks: number }
 const severity = (o: Counts) =>
   o.stops > asItIs.value.stops ? 'stop' : o.checks > asItIs.value.checks ? 'check' : 'fine'
-const markWords = (o: Counts) =>
-  ({ stop: 'brings a stop', check: 'brings something to check', fine: 'brings nothing to heed' })[severity(o)]
+const markWords = (o: Counts) => ({ stop: 'new Stop', check: 'new Check', fine: 'no findings' })[severity(o)]
 </script>
 
 <template>

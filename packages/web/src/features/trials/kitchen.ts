@@ -6,6 +6,6 @@ export const KITCHEN: readonly { what: Measured['what']; label: string; unit: st
   { what: 'spread', label: 'Spread', unit: 'mm' },
   { what: 'flow', label: 'Flow', unit: 's' },
   { what: 'drop', label: 'Drop', unit: 's' },
-  { what: 'body', label: 'Body', unit: '' },
-  { what: 'frost', label: 'Frost', unit: '' },
+  { what: 'body', label: 'Consistency', unit: '' },
+  { what: 'frost', label: 'Freeze–thaw', unit: '' },
 ]

@@ -75,7 +75,7 @@ const care = computed(() => (dosing.value ? handling(dosing.value.adjuster) : nu
       </template>
     </Notice>
     <p v-if="stand && !stand.model" class="muted">
-      The pH of this batch cannot be reckoned: add a little, stir, wait and read.
+      The pH of this batch cannot be predicted. Add a little, stir, wait and measure.
     </p>
     <div v-if="e.dose" class="dose">
       <p class="figure mono" data-testid="dose">

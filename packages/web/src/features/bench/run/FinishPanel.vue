@@ -36,7 +36,7 @@ const left = computed(() => run.state.value.evaporated - run.state.value.putBack
 function finish() {
   error.value = null
   if (outcome.value === 'discarded' && reason.value.trim() === '') {
-    error.value = 'Say why it is thrown away; it helps the next batch.'
+    error.value = 'Give a reason for discarding the batch. It helps the next one.'
     return
   }
   if (filled.value !== null && filled.value > made.value * 1.1) {

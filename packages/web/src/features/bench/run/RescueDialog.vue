@@ -72,7 +72,7 @@ const note = () =>
           </ul>
         </li>
       </ol>
-      <Notice kind="check"><strong>When to throw it away:</strong> {{ found.discard }}</Notice>
+      <Notice kind="check"><strong>When to discard it:</strong> {{ found.discard }}</Notice>
       <p class="muted small">
         The order follows this batch’s weights, temperatures and pH; the causes are common practice, from
         memory. Where skin or eyes are hurt, ask a doctor.
@@ -80,7 +80,7 @@ const note = () =>
       <div class="dialog-buttons for-hands">
         <PlainButton label="Other looks" @click="symptom = null" />
         <PlainButton
-          :label="noted ? 'Written down' : 'Write it down'"
+          :label="noted ? 'Added to record' : 'Add to record'"
           icon="pi pi-pencil"
           :disabled="noted"
           @click="note"

@@ -152,7 +152,7 @@ stayAwake('screen').catch(() => undefined)
     <div v-if="batch.state!.paused" class="card pause stacked" role="status">
       <h2>Paused</h2>
       <p v-if="batch.state!.paused.reason">{{ batch.state!.paused.reason }}</p>
-      <p class="muted">Everything is kept. Timers go on: a gum swells and a beaker cools by themselves.</p>
+      <p class="muted">Everything is kept. Timers go on: gums hydrate and beakers cool in the meantime.</p>
       <Button
         label="Go on"
         icon="pi pi-play"

@@ -169,7 +169,7 @@ function take() {
         </li>
         <li>
           <label class="check"
-            ><Checkbox v-model="keepActives" binary /> actives, preservatives and scent stay</label
+            ><Checkbox v-model="keepActives" binary /> Keep actives, preservatives and fragrance</label
           >
         </li>
       </ul>

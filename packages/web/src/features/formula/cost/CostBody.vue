@@ -145,8 +145,8 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
       </dl>
       <NothingYet v-if="!bars.length" title="No prices yet">
         <p>
-          Enter packs with their price on the Shelf, and it is reckoned from the lots that would be used
-          first.
+          Enter packs with their price under Ingredients, and the cost is calculated from the lots that would
+          be used first.
         </p>
         <template #actions>
           <PlainButton label="Try the example shelf" size="small" @click="takeInDemoShelf" />

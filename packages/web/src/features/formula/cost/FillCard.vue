@@ -60,8 +60,8 @@ const rows = computed(() =>
       behind. Weigh 50 mL to know.
     </p>
     <label v-if="planned > 0" class="aside small abreast"
-      ><Checkbox v-model="watched" binary /> {{ sayNumber(planned, 0) }} g of it are set aside to be
-      watched</label
+      ><Checkbox v-model="watched" binary /> {{ sayNumber(planned, 0) }} g kept back as retained
+      samples</label
     >
     <ul v-if="rows.length">
       <li class="abreast" v-for="r in rows" :key="r.c.id">

@@ -57,7 +57,7 @@ const span = ([low, high]: readonly [number, number]) =>
       ><template v-else>{{ proposed.why }}</template>
     </p>
     <details>
-      <summary>What it is reckoned from</summary>
+      <summary>How this is calculated</summary>
       <ul class="small">
         <li v-for="r in proposed.reasons" :key="r.says">
           <span class="mono">{{ span(r.closed) }}</span> {{ r.says }}

@@ -53,7 +53,7 @@ const figure = (e: DoseEffect, value: number) =>
         <span v-else class="text small wide">{{ row.text }}</span>
       </li>
     </ul>
-    <p v-else class="muted">Nothing in this formula minds its pH.</p>
+    <p v-else class="muted">No active or preservative here depends on pH.</p>
     <p v-if="rows.some((r) => r.percent !== null)" class="muted small">
       Counted as the plain acid, with all its salts; free by the constants at 25 °C, from memory.
     </p>

@@ -23,7 +23,7 @@ const moved = (r: SideRow) =>
   r.left && r.right && r.left.phase !== r.right.phase ? `${r.left.phase} → ${r.right.phase}` : ''
 const same = computed(() => !sides.value.rows.some((r) => r.changed))
 const findings = computed(() => [
-  { title: 'Came', list: sides.value.came, none: 'nothing new to heed' },
+  { title: 'Came', list: sides.value.came, none: 'no new findings' },
   { title: 'Went', list: sides.value.went, none: 'nothing was settled' },
 ])
 const steps = computed(() =>
