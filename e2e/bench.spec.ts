@@ -87,7 +87,7 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
   // The scale is pulled out and comes back, counting from another zero: nothing is lost, and it is said.
   await button(page, 'Unplug: Scale').click()
   await expect(button(page, 'scale lost')).toBeVisible()
-  await expect(page.getByText('The scale is lost.', { exact: false })).toBeVisible()
+  await expect(page.getByText('Scale disconnected.', { exact: false })).toBeVisible()
   await button(page, 'Plug in: Scale').click()
   await expect(page.getByText('The scale came back', { exact: false })).toBeVisible()
   await button(page, 'Free the scale and zero it').click()
@@ -131,7 +131,7 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
   await done(page)
 
   // What left since is found by weighing the whole batch, and put back.
-  await at(page, 'Make up the water that left')
+  await at(page, 'Make up the water loss')
   await place(page, 'A')
   const batch = page.locator('form.mass')
   const a = (await truthOf(page, id)).vessels.find((v) => v.name === 'A')!
@@ -253,13 +253,13 @@ test.describe('on a phone held upright', () => {
     await at(page, /Measure the pH/)
     expect(await faults()).toEqual([])
     await button(page, 'Something looks wrong').click()
-    await button(page, 'There are crystals').click()
+    await button(page, 'Crystals').click()
     await button(page, 'Record decision').click()
     await expect(button(page, 'Added to record')).toBeVisible()
     expect(await faults()).toEqual([])
     await button(page, 'Back to the table').click()
     await page.goto(`${page.url()}/record`)
-    await expect(page.getByText('Something looked wrong: There are crystals', { exact: false })).toBeVisible()
+    await expect(page.getByText('Something looked wrong: Crystals', { exact: false })).toBeVisible()
     expect(await faults()).toEqual([])
     await page.goto('/bench')
     await expect(page.getByRole('link', { name: /Neap toner/ })).toBeVisible()

@@ -270,7 +270,7 @@ test('the example batches come with their weeks, and a patch test is written dow
     .getByRole('link', { name: /Spindrift hand lotion/ })
     .first()
     .click()
-  await expect(page.getByText('Look again.', { exact: true })).toBeVisible()
+  await expect(page.getByText('Observe again.', { exact: true })).toBeVisible()
   await expect(page.getByText(/Layers after turn 3/).first()).toBeVisible()
   await page.getByRole('button', { name: 'Begin one' }).click()
   await page.getByLabel('On whom: initials only').fill('IM')

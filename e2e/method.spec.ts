@@ -6,7 +6,7 @@ test('the method of a cream is planned, changed, and keeps its changes', async (
   await page.getByRole('link', { name: 'Method', exact: true }).click()
   const steps = page.getByRole('region', { name: 'Steps' })
   await expect(steps.getByText('Pour B into A, blending')).toBeVisible()
-  await page.getByLabel('Pouring').click()
+  await page.getByLabel('Order of addition').click()
   await page.getByRole('option', { name: 'Water into oil' }).click()
   await expect(steps.getByText('Pour A into B, blending')).toBeVisible()
 

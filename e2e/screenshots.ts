@@ -95,7 +95,7 @@ const finish = async (page: Page) => {
   await goTo(page, /Make up/)
   await page.getByLabel('Empty beaker').fill('88.2')
   await type(page, 'The batch with its beaker', '325')
-  await type(page, 'Water put back', '5')
+  await type(page, 'Water added back', '5')
   await done(page)
   await type(page, 'pH', '6.4')
   await page.getByLabel('or drops').fill('4')

@@ -180,13 +180,11 @@ async function longSheet(page) {
   }
   await page.goto('/formulas')
   await page.locator('article.formula').first().waitFor()
-  await page
-    .getByTestId('file-picker')
-    .setInputFiles({
-      name: 'many.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(JSON.stringify(many)),
-    })
+  await page.getByTestId('file-picker').setInputFiles({
+    name: 'many.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(many)),
+  })
   await page.locator('.p-toast').getByRole('button', { name: 'Open' }).click()
   const cell = page.getByRole('textbox', { name: 'Squalane, percent' }).first()
   await cell.waitFor()

@@ -157,8 +157,8 @@ describe('the profile', () => {
       ['caprylic/capric triglyceride', 8],
       ['olivate emulsifier', 3],
     ]
-    expect(profileOf(cream({ oil: butter }))!.notes.join(' ')).toContain('keeps air and lumps')
-    expect(profileOf(cream({ oil: lotion }))!.notes.join(' ')).not.toContain('keeps air and lumps')
+    expect(profileOf(cream({ oil: butter }))!.notes.join(' ')).toContain('to avoid air and lumps')
+    expect(profileOf(cream({ oil: lotion }))!.notes.join(' ')).not.toContain('to avoid air and lumps')
   })
   it('is none without oils or without water', () => {
     expect(profileOf(simple([['glycerin', 5]]))).toBeNull()

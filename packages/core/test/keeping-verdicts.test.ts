@@ -116,7 +116,7 @@ describe('what it means', () => {
     b.after(56).saw('room', 'body', { value: 72, way: 'spread' })
     expect(b.verdict.list[0]).toMatchObject({
       grade: 'again',
-      first: expect.stringContaining('thinner') as string,
+      first: expect.stringContaining('Thinner') as string,
     })
   })
 })

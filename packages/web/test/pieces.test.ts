@@ -36,7 +36,7 @@ describe('counts', () => {
   it.each([
     [{ stop: 0, check: 0, note: 3 }, false, 'no stops or checks'],
     [{ stop: 1, check: 2, note: 0 }, false, '1 stop2 checks'],
-    [{ stop: 1, check: 0, note: 0 }, true, 'just begun'],
+    [{ stop: 1, check: 0, note: 0 }, true, 'just started'],
   ])('%o, begun %s, reads %s', (counts, empty, text) =>
     expect(mounted(Counts, { counts, empty }).text()).toBe(text),
   )

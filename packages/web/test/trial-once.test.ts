@@ -124,7 +124,7 @@ describe('the address', () => {
     const at = (hostname: string, port = '4180') =>
       homeOf({ protocol: 'http:', hostname, port, pathname: '/ingredients', search: '?x=1' })
     expect(at('127.0.0.1')).toBe('http://localhost:4180/ingredients?x=1')
-    expect(at('[::1]', '')).toBe('http://localhost/shelf?x=1')
+    expect(at('[::1]', '')).toBe('http://localhost/ingredients?x=1')
     expect(at('localhost')).toBeNull()
     expect(at('192.168.1.7')).toBeNull()
     const cookies = 'a=b; omblet-work-4180=3; omblet-work-4181=12; omblet-work-4182=0; omblet-work-x=1'

@@ -19,7 +19,7 @@ const SAYS: Record<string, string> = {
   discard: 'Thrown away',
   dilution: 'Dilution',
   mass: 'Mass',
-  water: 'Water put back',
+  water: 'Water added back',
   temperature: 'Temperature',
   room: 'Room',
   cooling: 'Cooling',

@@ -10,7 +10,7 @@ const KINDS: readonly [title: string, prefixes: readonly string[]][] = [
   ['Emulsion and body', ['emulsion', 'thickener', 'charge', 'phase']],
   ['Dissolving', ['solubility']],
   ['Making', ['process', 'heat', 'weighing']],
-  ['Keeping', ['stability', 'oxidation']],
+  ['Stability', ['stability', 'oxidation']],
   ['Using', ['safety']],
 ]
 const titleOf = new Map(KINDS.flatMap(([title, prefixes]) => prefixes.map((p) => [p, title] as const)))

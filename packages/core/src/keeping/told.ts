@@ -3,12 +3,11 @@ import type { Property } from '../shapes/keeping.ts'
 import type { Trend } from '../stats/trend.ts'
 import { sayNumber } from '../text/format.ts'
 import type { Grade } from './data.ts'
-import { sayAge } from './due.ts'
 
 /** Words that several verdicts share. */
 export const signed = (value: number, places: number) =>
   `${value > 0 ? '+' : ''}${sayNumber(Number(value.toFixed(places)), places)}`
-export const since = (age: number) => (age < 1 ? 'since it was filled' : `since ${sayAge(age)}`)
+export const since = (age: number) => (age < 1 ? 'since filling' : `since day ${Math.round(age)}`)
 export const AGAIN = 'Observe again within a week, with a second container and, if possible, a second method.'
 export const THROW = 'Discard the whole batch, even if it looks fine. Do not scoop, reheat or re-preserve it.'
 export const SYMPTOMS: Partial<Record<Property, Symptom>> = {

@@ -24,8 +24,8 @@ export function finish(making: Making, parts: readonly Part[], base: Part) {
     m.with(base.letter, {
       key: 'make-up',
       kind: 'water',
-      title: 'Make up the water that left',
-      detail: `Weigh the batch: ${shouldWeigh(making, parts, base)} Put back the difference as distilled water and stir.`,
+      title: 'Make up the water loss',
+      detail: `Weigh the batch: ${shouldWeigh(making, parts, base)} Add the difference back as distilled water and stir.`,
       hands: 3,
       equipment: ['distilled water'],
     })

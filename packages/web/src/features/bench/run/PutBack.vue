@@ -35,11 +35,11 @@ function record() {
 <template>
   <form class="put abreast at-foot wraps for-hands" @submit.prevent="record">
     <p class="wanted">
-      Put back <strong class="mono" data-testid="put-back">{{ say(wanted) }} g</strong>
+      Add back <strong class="mono" data-testid="put-back">{{ say(wanted) }} g</strong> water
     </p>
     <NumberField
       v-model="typed"
-      label="Water put back"
+      label="Water added back"
       unit="g"
       :placeholder="net !== null && net > 0 ? say(net) : say(wanted)"
       what="the water"

@@ -96,7 +96,7 @@ function take() {
 
 <template>
   <div class="columns leaf">
-    <h2 class="hidden-text">Balance</h2>
+    <h2 class="hidden-text">Rebalance</h2>
     <TitledCard title="Smallest change that meets" class="wishes">
       <ul>
         <li>
