@@ -258,7 +258,7 @@ test('a lot that is off is followed to the batch that holds it', async ({ page }
   await page.getByRole('button', { name: 'Reject lot' }).click()
   await expect(page.getByRole('row', { name: /NT-0320/ })).toContainText('take it out of use')
   await page.goto('/stability/neap')
-  await expect(page.getByRole('alert').filter({ hasText: 'A lot in it is off' })).toContainText(
+  await expect(page.getByRole('alert').filter({ hasText: 'Contains a rejected lot' })).toContainText(
     'smells of fish',
   )
 })

@@ -141,7 +141,7 @@ test('containers stand on the shelf, and suit or do not', async ({ page }) => {
   await button(page, 'Try the example shelf').click()
   await expect(page.getByText(/69 % of the weight is not priced/)).toBeVisible()
   await expect(page.getByText('Too thick for this container.').first()).toBeVisible()
-  await button(page, 'What could stand in for it?').click()
+  await button(page, 'Show alternatives').click()
   await expect(page.getByText(/(less|more) a batch/).first()).toBeVisible()
   await button(page, 'Take Airless pump, 50 mL').click()
   await expect(page.getByLabel('One container')).toHaveValue('1.6')

@@ -13,7 +13,7 @@ const WORDS = { strip: 'Strip', 'meter-direct': 'Meter, direct', 'meter-10pct': 
 const record = async (page: Page, ph: string, method: keyof typeof WORDS = 'meter-direct') => {
   await next(page).getByRole('combobox', { name: 'How it was read' }).click()
   await page.getByRole('option', { name: WORDS[method], exact: true }).click()
-  await next(page).getByLabel('Read the pH').fill(ph)
+  await next(page).getByLabel('Measure the pH').fill(ph)
   await next(page).getByRole('button', { name: 'Record' }).click()
 }
 const add = async (page: Page, grams?: string) => {
@@ -216,7 +216,7 @@ test('the solution has its recipe with the cautions for lye', async ({ page }) =
 
 test('what the pH does changes with the pH', async ({ page }) => {
   await openPh(page, 'Night Watch acid serum')
-  const effects = page.getByRole('region', { name: 'What pH does here' })
+  const effects = page.getByRole('region', { name: 'Effects of pH' })
   await expect(effects).toContainText('free acid')
   await expect(effects).toContainText(
     'All materials and the site suit pH 3.5–4.5; mandelic acid sets both ends.',

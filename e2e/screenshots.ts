@@ -122,7 +122,7 @@ try {
     ['2.95', '2'],
     ['3.22', null],
   ] as const) {
-    await page.getByLabel('Read the pH').fill(ph)
+    await page.getByLabel('Measure the pH').fill(ph)
     await page.getByRole('button', { name: 'Record' }).click()
     if (!grams) continue
     await page.getByLabel('Add', { exact: true }).fill(grams)
@@ -141,7 +141,7 @@ try {
   await shot(page, 'balance')
   await formula(page, 'Harbour Fog face cream')
   await page.getByRole('link', { name: 'Method', exact: true }).click()
-  await page.getByRole('textbox', { name: 'Begin at' }).fill('18:30')
+  await page.getByRole('textbox', { name: 'Start at' }).fill('18:30')
   await page.getByRole('heading', { name: 'Options' }).scrollIntoViewIfNeeded()
   await shot(page, 'method')
   await formula(page, 'Harbour Fog face cream')

@@ -50,7 +50,7 @@ test('the analysis of a lot puts its allergens into the ingredient list', async 
 test('a material of one’s own is changed and taken out again, with a way back', async ({ page }) => {
   await openHome(page)
   await page.goto('/ingredients')
-  await page.getByRole('button', { name: 'New material' }).click()
+  await page.getByRole('button', { name: 'New ingredient' }).click()
   const dialog = page.getByRole('dialog', { name: 'A material of my own' })
   await expect(dialog.getByLabel('Name', { exact: true })).toBeFocused()
   await dialog.getByLabel('Name', { exact: true }).fill('Samphire glycerite')
@@ -86,7 +86,7 @@ test('which of several things a name means is asked before it is added', async (
 test('an emulsifier of one’s own is asked for its type, and judged by it', async ({ page }) => {
   await openHome(page)
   await page.goto('/ingredients')
-  await page.getByRole('button', { name: 'New material' }).click()
+  await page.getByRole('button', { name: 'New ingredient' }).click()
   const dialog = page.getByRole('dialog', { name: 'A material of my own' })
   await dialog.getByLabel('Name', { exact: true }).fill('Mole wax')
   await dialog.locator('[aria-labelledby="own-does"], #own-does').first().click()

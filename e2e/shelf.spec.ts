@@ -34,7 +34,7 @@ test('what is in one’s formulas can be told apart from the rest', async ({ pag
   await expect(page.getByRole('link', { name: /^Urea/ })).toHaveCount(0)
   await page.getByRole('combobox', { name: 'Which materials' }).click()
   await page.getByRole('option', { name: 'My own' }).click()
-  await expect(page.getByText('No material of your own yet.')).toBeVisible()
+  await expect(page.getByText('No ingredients of your own yet.')).toBeVisible()
 })
 
 test('a material that is not there says so', async ({ page }) => {
@@ -108,7 +108,7 @@ test('lots are added, counted, found, and what a formula lacks is listed', async
 
   await page.goto('/ingredients')
   await page.getByRole('combobox', { name: 'Which materials' }).click()
-  await page.getByRole('option', { name: 'On my shelf' }).click()
+  await page.getByRole('option', { name: 'My stock' }).click()
   await expect(page.locator('a.row')).toHaveCount(1)
 
   await page.getByRole('link', { name: 'Formulas', exact: true }).click()
@@ -188,5 +188,5 @@ test('a long table shows how far it is and can be stopped', async ({ page }) => 
   await expect(dialog.getByRole('status')).toHaveCount(0)
   await page.getByTestId('table-picker').setInputFiles(long)
   await dialog.getByRole('button', { name: 'Store 10000 materials' }).click({ timeout: 30_000 })
-  await expect(page.getByText(/of 10[5-9]\d\d materials/)).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByText(/of 10[5-9]\d\d\d? ingredients/)).toBeVisible({ timeout: 30_000 })
 })

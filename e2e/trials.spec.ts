@@ -199,7 +199,7 @@ test('five emulsifiers are set up, made from one base, judged blind by three on 
 
   await button(page, 'Unblind and show result').click()
   await expect(
-    page.getByText(/^E spreads further than the reference \(by 8\.0 of 10; 3 of 3 people\)/).first(),
+    page.getByText(/^E spreads further than the reference \(by 8\.0 out of 10, 3 of 3 assessors\)/).first(),
   ).toBeVisible()
   await expect(page.getByText('No difference detected.').first()).toBeVisible()
   await page.setViewportSize({ width: 1280, height: 800 })
@@ -272,7 +272,7 @@ test('a trial alone with triangles: seconds, going back, and what cannot be yet'
   await page.getByRole('link', { name: 'Back to the trial' }).click()
   await button(page, 'Unblind and show result').click()
   await expect(page.getByText(/1 of 1 found the odd one/)).toBeVisible()
-  await expect(page.getByText(/no test follows from one/).first()).toBeVisible()
+  await expect(page.getByText(/no test possible/).first()).toBeVisible()
   // deleted and taken back from the toast
   await button(page, 'Delete this trial').click()
   await expect(page.getByRole('heading', { name: 'No trials yet' })).toBeVisible()

@@ -94,7 +94,7 @@ describe('a brief', () => {
       }),
     ).toContain('they need two products')
     expect(why({ actives: [{ material: 'hydroquinone', percent: 2 }] })).not.toBe('')
-    expect(why({ constraints: ['only-shelf'] })).toContain('put one on the shelf')
+    expect(why({ constraints: ['only-shelf'] })).toContain('add one to your stock')
     expect(why({ constraints: ['vegan'], actives: [{ material: 'lanolin', percent: 2 }] })).toContain(
       'comes from an animal',
     )

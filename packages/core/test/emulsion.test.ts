@@ -144,8 +144,8 @@ describe('the profile', () => {
       ]
       return Object.fromEntries(profileOf(cream({ oil }))!.guides.map((g) => [g.name, g.met]))
     }
-    expect(met(5)).toEqual({ 'Share of the oil phase': true, 'Its own range': true, HLB: null })
-    expect(met(1)).toEqual({ 'Share of the oil phase': false, 'Its own range': false, HLB: null })
+    expect(met(5)).toEqual({ 'Share of the oil phase': true, 'Usage rate': true, HLB: null })
+    expect(met(1)).toEqual({ 'Share of the oil phase': false, 'Usage rate': false, HLB: null })
   })
   it('warns of a fast-setting emulsifier in a butter, not in a lotion', () => {
     const butter: [string, number][] = [

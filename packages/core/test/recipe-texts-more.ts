@@ -1,4 +1,13 @@
-import type { RecipeText } from './recipe-texts.ts'
+export interface RecipeText {
+  style: string
+  text: string
+  reads: string
+  batch?: number
+  ph?: [number, number]
+  /** Lines that nobody could read. */
+  unread?: string[]
+  phases?: string[]
+}
 
 /** More ways to write a recipe down. */
 export const MORE_TEXTS: RecipeText[] = [

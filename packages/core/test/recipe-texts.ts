@@ -1,19 +1,9 @@
-import { MORE_TEXTS } from './recipe-texts-more.ts'
+import { MORE_TEXTS, type RecipeText } from './recipe-texts-more.ts'
 
 /**
  * Recipe texts in many styles, written for these tests, with what a careful reader would take from each: the id of a
  * material (or its words where none is known), then its percent, `fill`, or `?` where no amount is given.
  */
-export interface RecipeText {
-  style: string
-  text: string
-  reads: string
-  batch?: number
-  ph?: [number, number]
-  /** Lines that nobody could read. */
-  unread?: string[]
-  phases?: string[]
-}
 
 export const RECIPE_TEXTS: RecipeText[] = [
   {

@@ -118,7 +118,7 @@ describe('a verdict', () => {
       },
       0,
     ).readings
-    expect(r!.says).toMatch(/^C spreads further than the reference \(by 5\.8 of 10; 5 of 5 people\)/)
+    expect(r!.says).toMatch(/^C spreads further than the reference \(by 5\.8 out of 10, 5 of 5 assessors\)/)
     expect(r!.test).toMatch(/^Friedman 10, p < 0\.001 exactly$/)
     expect(r!.dots.map((d) => d.mean)).toEqual([2, 4.8, 7.8])
     expect(r!.dots.every((d) => d.low <= d.mean && d.mean <= d.high && d.low >= 0 && d.high <= 10)).toBe(true)
@@ -135,7 +135,7 @@ describe('a verdict', () => {
       0,
     ).readings
     expect(r!.says).toMatch(
-      /^E spreads further than the reference .*: a hint, since over all samples chance is not ruled out\.$/,
+      /^E spreads further than the reference .*: a hint only, since the overall test is not significant\.$/,
     )
     expect(r!.tells).toBe(false)
   })
@@ -152,7 +152,7 @@ describe('a verdict', () => {
       },
       0,
     ).readings
-    expect(r!.says).toMatch(/^B spreads less than the reference \(by 5\.8 of 10; 5 of 5 people\)/)
+    expect(r!.says).toMatch(/^B spreads less than the reference \(by 5\.8 out of 10, 5 of 5 assessors\)/)
   })
   it('says how many more it would take, or that they are too alike', () => {
     const few = scored({
@@ -163,7 +163,7 @@ describe('a verdict', () => {
       ],
     }).readings[0]!
     expect(few.says).toMatch(
-      /^Between C and A \(.* apart\) 3 people cannot tell: if it stays so, \d+ more would\.$/,
+      /^No difference detected between C and A \(.* apart\)\. Add \d+ assessors to find a difference of this size\.$/,
     )
     const alike = scored({
       spread: [
@@ -192,14 +192,14 @@ describe('a verdict', () => {
     expect(sixth.differ).toHaveLength(1)
     const [r] = scored({ spread: four }).readings
     expect(r!.tells).toBe(false)
-    expect(r!.says).toMatch(/^B spreads further than A \(by .*; 4 of 4 people\): too few to tell\.$/)
+    expect(r!.says).toMatch(/^B spreads further than A \(by .*, 4 of 4 assessors\): not enough data\.$/)
     const six = scored({ spread: [...four, [1, 2], [5, 6]] }).readings[0]!
     expect(six.tells).toBe(true)
     expect(six.test).toBe('pairs, p 0.031 exactly')
   })
   it('tests nothing of one person, and says so', () => {
     const v = scored({ spread: [[2, 5, 8]] })
-    expect(v.readings[0]!.says).toMatch(/for one person: no test follows from one\.$/)
+    expect(v.readings[0]!.says).toMatch(/with one assessor: no test possible\.$/)
     expect(v.readings[0]!.tells).toBe(false)
   })
   it('warns that of many attributes one differs by chance', () => {
@@ -243,7 +243,7 @@ describe('a verdict', () => {
     for (let i = 0; i < 6; i++) alone.pairs.push({ by: 'p1', chosen: 'b', over: 'c', round: i + 1 })
     const { choices } = trialVerdict(alone)
     expect(choices[0]).toBe('6 of 6 prefer B to C (p 0.031).')
-    expect(choices[1]).toMatch(/one person/)
+    expect(choices[1]).toMatch(/one assessor/)
   })
   it('has a phrase for either end of every attribute, and for one’s own', () => {
     for (const a of FEEL.attributes) expect(leans(a, true)).not.toBe(leans(a, false))

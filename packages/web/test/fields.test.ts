@@ -87,7 +87,7 @@ describe('a time', () => {
     ['7', null],
   ])('%s is minute %s', (text, minute) => expect(minutesOfDay(text)).toBe(minute))
   it('that is none is said', async () => {
-    const f = mounted(TimeField, { label: 'Begin at', modelValue: '7.30' })
+    const f = mounted(TimeField, { label: 'Start at', modelValue: '7.30' })
     expect(f.get('[role="alert"]').text()).toContain('07:30')
     await f.setProps({ modelValue: '07:30' })
     expect(f.find('[role="alert"]').exists()).toBe(false)

@@ -69,8 +69,8 @@ describe('what is due', () => {
     expect(keeping.watched).toHaveLength(3)
     const rows = keeping.due.map((d) => [d.head.code, sayDue(d.inDays), sayLooks(d.looks)])
     expect(rows).toEqual([
-      ['LT-D1', 'today', '8 weeks, room temperature, 40 °C, in use'],
-      ['SH-D3', 'today', '2 weeks, room temperature, 40 °C, in use'],
+      ['LT-D1', 'today', '8 weeks, room temperature, 40 °C, in use'],
+      ['SH-D3', 'today', '2 weeks, room temperature, 40 °C, in use'],
     ])
     expect(keeping.soon.map((d) => [d.head.code, d.inDays])).toEqual([['SH-D3', 14]])
     await useLots().put({ id: 'l', material: 'squalane', leftGrams: 30, batch: 'S-1', expires: '2026-07-01' })

@@ -42,8 +42,8 @@ describe('balance', () => {
     await open('Harbour Fog', BalanceBody)
     const before = structuredClone((await storedFormula()).phases)
     await type('Oil phase, percent', '30')
-    await until(() => buttons('Take these changes').length === 1)
-    await press('Take these changes')
+    await until(() => buttons('Apply changes').length === 1)
+    await press('Apply changes')
     const editor = useEditor()
     expect(
       standingOf(editor.assessment!, { catalogue: useMaterials().catalogue, priceOf: () => null })
@@ -65,21 +65,21 @@ describe('balance', () => {
     const was = butter()
     part('li', 'shea butter').querySelector<HTMLInputElement>('input[type="checkbox"]')!.click()
     await type('Oil phase, percent', '30')
-    await until(() => buttons('Take these changes').length === 1)
-    await press('Take these changes')
+    await until(() => buttons('Apply changes').length === 1)
+    await press('Apply changes')
     expect(butter()).toBe(was)
   })
   it('says what cannot be read and asks nothing of anybody meanwhile', async () => {
     await open('Harbour Fog', BalanceBody)
     await type('Oil phase, percent', 'much')
     expect(part('[role="alert"]', /./).textContent).toMatch(/number/)
-    expect(buttons('Take these changes')).toEqual([])
+    expect(buttons('Apply changes')).toEqual([])
   })
   it('names the wishes that cannot be met together', async () => {
     await open('Harbour Fog', BalanceBody)
     await type('Oil phase, percent', '2')
     await shows(/cannot|no way/i)
-    expect(buttons('Take these changes')).toEqual([])
+    expect(buttons('Apply changes')).toEqual([])
   })
 })
 
@@ -89,7 +89,7 @@ describe('the chooser of emulsifiers', () => {
     const was = (await storedFormula()).phases
     await press(/^(?!Olivate).*\d+ %|^(?!Olivate)\S.*\d %$/)
     expect(document.querySelectorAll('.detail')).toHaveLength(1)
-    await press(/^Take it, /)
+    await press(/^Use it, /)
     const now = useEditor().formula!
     expect(now.phases.flatMap((p) => p.lines.map((l) => l.material))).not.toContain('olivate-emulsifier')
     expect(now.phases.map((p) => p.lines.length)).toEqual(was.map((p) => p.lines.length))

@@ -129,7 +129,7 @@ describe('a reading', () => {
   const form = async () => {
     await saveFormula('a', toner('Ebb'), 0, AT)
     await useEditor().open('a')
-    return mounted(ReadingForm, { id: 'ph', label: 'Read the pH' })
+    return mounted(ReadingForm, { id: 'ph', label: 'Measure the pH' })
   }
   it('between two colours of a strip is stored as a strip read there', async () => {
     const f = await form()

@@ -140,9 +140,9 @@ describe('a line of the sheet', () => {
 describe('the pH leaf', () => {
   it('logs a reading and a dose, counts it out of the water, and takes it in on request', async () => {
     await open(demo('Night Watch'), PhPage)
-    await until(() => field('Read the pH'))
-    await type('Read the pH', '2.71')
-    await send('Read the pH')
+    await until(() => field('Measure the pH'))
+    await type('Measure the pH', '2.71')
+    await send('Measure the pH')
     await shows('read, ')
     await type('Add', '1.5')
     await send('Add')
@@ -159,10 +159,10 @@ describe('the pH leaf', () => {
   })
   it('takes an entry out of the log, and refuses a dose larger than the batch', async () => {
     await open(demo('Night Watch'), PhPage)
-    await until(() => field('Read the pH'))
+    await until(() => field('Measure the pH'))
     const was = (await storedFormula()).readings?.length ?? 0
-    await type('Read the pH', '2.9')
-    await send('Read the pH')
+    await type('Measure the pH', '2.9')
+    await send('Measure the pH')
     await until(() => buttons(/^Take out: read/).length > was)
     buttons(/^Take out: read.*2\.9/)[0]!.click()
     await settled()

@@ -28,7 +28,7 @@ describe('the shelf', () => {
       lot(xanthan, { expires: '2026-11-01' }),
     ]
     expect(read(rows(lots))).toEqual([
-      '— On my shelf 4',
+      '— My stock 4',
       xanthan,
       jojoba,
       urea,

@@ -202,13 +202,13 @@ describe('the list', () => {
   it('counts what fits, and says what to do where nothing does', async () => {
     await open(ShelfPage)
     const all = useMaterials().catalogue.materials.length
-    expect(text()).toContain(`${all} of ${all} materials`)
+    expect(text()).toContain(`${all} of ${all} ingredients`)
     const search = document.querySelector<HTMLInputElement>('input[type="search"], .search input, input')!
     search.value = 'zzz no such thing'
     search.dispatchEvent(new Event('input', { bubbles: true }))
     await shows('No material matches.')
     await press('Show all')
-    await shows(`${all} of ${all} materials`)
+    await shows(`${all} of ${all} ingredients`)
   })
   it('opens a material with its limits and its lots, and says so where there is none of that name', async () => {
     await open(MaterialPage, { id: 'salicylic-acid' }, '/ingredients/salicylic-acid')

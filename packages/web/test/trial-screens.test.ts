@@ -64,7 +64,7 @@ describe('the screens of a trial', () => {
   it('tells the effect first, draws each sample once in each row, and has a table beside it', () => {
     const card = mounted(ResultCard, { trial: done() })
     expect(card.find('.head-words').text()).toMatch(
-      /^C spreads further than the reference \(by 7\.0 of 10; 5 of 5 people\)/,
+      /^C spreads further than the reference \(by 7\.0 out of 10, 5 of 5 assessors\)/,
     )
     expect(card.findAll('.reading')).toHaveLength(3)
     for (const r of card.findAll('.reading')) expect(r.findAll('.dot')).toHaveLength(3)

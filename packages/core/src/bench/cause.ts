@@ -86,7 +86,7 @@ export const lowShear: Cause = {
   ],
 }
 export const outOfWindow = (side: 'below' | 'either', weight: number): Cause => ({
-  title: 'The pH is where the emulsifier or thickener lets go',
+  title: 'The pH is outside the stable range of the emulsifier or thickener',
   when: (e) => {
     const lines = outside(e, side)
     return lines.length > 0

@@ -29,7 +29,7 @@ export const BODY: Record<Extract<Symptom, 'thin-after-acid' | 'thin' | 'thick'>
             : e.ph === null
               ? { weight: 5, because: 'The pH was not read since.' }
               : null,
-        test: 'Read the pH.',
+        test: 'Measure the pH.',
         moves: (e) => [raisePh(e), 'Blend a minute after each dose.', 'Wait ten minutes, then judge.'],
       },
       salt,
@@ -85,7 +85,7 @@ export const BODY: Record<Extract<Symptom, 'thin-after-acid' | 'thin' | 'thick'>
           e.state.evaporated > e.state.putBack + 0.005 * e.massGrams
             ? {
                 weight: 9,
-                because: `${sayNumber(e.state.evaporated - e.state.putBack, 1)} g left and were not put back.`,
+                because: `${sayNumber(e.state.evaporated - e.state.putBack, 1)} g water loss not replaced.`,
               }
             : e.heated && e.state.masses.length === 0
               ? { weight: 5, because: 'Heated and not weighed since.' }

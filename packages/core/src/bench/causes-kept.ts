@@ -49,7 +49,7 @@ export const KEPT: Record<Extract<Symptom, 'ph-later'>, CauseList> = {
           because: e.ph === null ? '' : `pH measured when made: ${sayNumber(e.ph)}.`,
         }),
         test: 'Read a fresh buffer: it should show it within 0.05.',
-        moves: () => ['Set the meter with its buffers, and read again.'],
+        moves: () => ['Calibrate the meter with buffers and measure again.'],
       },
       {
         title: 'Something grows in it',

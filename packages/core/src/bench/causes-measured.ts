@@ -122,11 +122,11 @@ export const MEASURED: Record<Extract<Symptom, 'colour' | 'smell' | 'ph-stuck' |
       {
         title: 'The dose has not spread yet',
         when: always(4),
-        test: 'Stir a minute, wait five, read again.',
+        test: 'Stir for 1 minute, wait 5, measure again.',
         moves: () => ['Stir longer, most of all in something thick.'],
       },
       {
-        title: 'The strip cannot tell',
+        title: 'The strip is too coarse',
         when: (e) =>
           e.state.readings.at(-1)?.method === 'strip'
             ? { weight: 7, because: 'A strip is read to half a unit.' }

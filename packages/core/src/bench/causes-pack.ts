@@ -25,8 +25,10 @@ export const PACK: Record<Extract<Symptom, 'pump' | 'oil-later'>, CauseList> = {
       {
         title: 'It went thin',
         when: (e) =>
-          outside(e, 'either').length > 0 ? { weight: 8, because: 'The pH is where it lets go.' } : null,
-        test: 'Read the pH.',
+          outside(e, 'either').length > 0
+            ? { weight: 8, because: 'The pH is outside its stable range.' }
+            : null,
+        test: 'Measure the pH.',
         moves: (e) => [raisePh(e)],
       },
       {

@@ -28,7 +28,7 @@ export const SKIN: Record<
               ? { weight: 4, because: 'The pH was not read.' }
               : null
         },
-        test: 'Read the pH of it as it is.',
+        test: 'Measure the pH of the product.',
         moves: (e) => [raisePh(e), 'Do not use it before it reads right twice, a day apart.'],
       },
       {

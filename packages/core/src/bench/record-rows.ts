@@ -72,7 +72,7 @@ export function recordFacts(
     ...row('Finished', finished ? when(finished.at) : null),
     ...row('Duration', sayMinutes(s.took)),
     ...row('Made by', who || '–'),
-    ...row('Formula', s.start.version ? `version ${s.start.version}` : 'from the sheet'),
+    ...row('Formula', s.start.version ? `version ${s.start.version}` : 'current formula'),
     ...row('Planned', grams(s.plan.a.amounts.batchGrams)),
     ...row('Made', made > 0 ? grams(made) : '–'),
     ...row(
@@ -84,7 +84,7 @@ export function recordFacts(
     ...row(
       'Water loss',
       s.masses.some((m) => m.expected !== null)
-        ? `${grams(s.evaporated)}, ${grams(s.putBack)} put back`
+        ? `${grams(s.evaporated)}, ${grams(s.putBack)} added back`
         : 'not measured',
     ),
     ...row('Room', s.room === null ? null : formatCelsius(s.room)),

@@ -171,7 +171,7 @@ export function deviations(s: BatchState): { n: number; text: string }[] {
   })
   const left = s.evaporated - s.putBack
   if (left > d && s.finished)
-    list.push({ n: s.events.length, text: `${formatGrams(left, d)} water left and was not put back.` })
+    list.push({ n: s.events.length, text: `${formatGrams(left, d)} water loss not replaced.` })
   return list
 }
 

@@ -138,7 +138,7 @@ export function propose(brief: Brief, catalogue: Catalogue, context: BriefContex
   ): Proposal | null => {
     const draft = start.copy()
     if (emulsifier && !addEmulsion(palette, draft, emulsifier, others, turn)) {
-      why.add('No oil that suits is allowed: let a constraint go, or put oils on the shelf.')
+      why.add('No oil that suits is allowed: let a constraint go, or add oils to your stock.')
       return null
     }
     addThickener(palette, draft, turn)
@@ -148,7 +148,7 @@ export function propose(brief: Brief, catalogue: Catalogue, context: BriefContex
     addAntioxidant(palette, draft)
     if (!addPreservative(palette, draft, turn)) {
       why.add(
-        'No preservative that covers bacteria, yeast and mould is allowed: let a constraint go, or put one on the shelf.',
+        'No preservative that covers bacteria, yeast and mould is allowed: let a constraint go, or add one to your stock.',
       )
       return null
     }
@@ -168,7 +168,7 @@ export function propose(brief: Brief, catalogue: Catalogue, context: BriefContex
       return {
         status: 'impossible',
         why: [
-          'No emulsifier that suits is allowed: let a constraint go, put one on the shelf, or choose a gel or serum.',
+          'No emulsifier that suits is allowed: let a constraint go, add one to your stock, or choose a gel or serum.',
         ],
       }
     for (const c of candidates) {

@@ -219,7 +219,7 @@ export function emulsifierCandidates(
       if (m.whitening !== undefined && m.whitening >= 4) reasonsAgainst.push('whitens when rubbed in')
       if (isFarFromOils(e, m))
         reasonsAgainst.push(
-          `its HLB of ${sayNumber(m.emulsifier!.hlb!, 1)} is far from the ${sayNumber(e.requiredHlb!, 0)} that the oils want: it needs a partner`,
+          `its HLB of ${sayNumber(m.emulsifier!.hlb!, 1)} is far from the ${sayNumber(e.requiredHlb!, 0)} required by the oils: it needs a partner`,
         )
       if (most !== undefined && e.oilsPercent > most)
         reasonsAgainst.push(

@@ -114,7 +114,7 @@ function hlbLikeness(old: Material, m: Material): Compared {
   const needs = [old.requiredHlb?.value, m.requiredHlb?.value]
   if (needs[0] !== undefined && needs[1] !== undefined) {
     const gap = Math.abs(needs[0] - needs[1])
-    const wants = `wants an HLB of ${sayNumber(needs[1], 1)}`
+    const wants = `required HLB ${sayNumber(needs[1], 1)}`
     return gap <= 1
       ? { score: 10 - 3 * gap, alike: [wants] }
       : {
@@ -162,7 +162,7 @@ function amountAndHeat(old: Material, m: Material, line: AssessedLine, percent: 
 function careOf(old: Material, m: Material): string[] {
   const notes: string[] = []
   if (m.ph && (!old.ph || m.ph.min > old.ph.min + 0.3 || m.ph.max < old.ph.max - 0.3))
-    notes.push(`wants pH ${formatRange(m.ph)}`)
+    notes.push(`needs pH ${formatRange(m.ph)}`)
   if (m.oxidation === 'fast' && old.oxidation !== 'fast')
     notes.push('turns rancid sooner: add an antioxidant')
   if (m.hydrationHours && m.hydrationHours.max >= 2 && (old.hydrationHours?.max ?? 0) < m.hydrationHours.max)

@@ -126,10 +126,10 @@ export function doseFault(grams: number | null, batchGrams: number): string | nu
 
 /** Minutes from a dose to the reading that counts: one of stirring, one for the probe (common practice). */
 export const DOSE_WAIT_MINUTES = 2
-export const DOSE_WAIT = `Stir, wait ${DOSE_WAIT_MINUTES} minutes, read again.`
+export const DOSE_WAIT = `Stir, wait ${DOSE_WAIT_MINUTES} minutes, measure again.`
 
 export const landsWords = (lands: DosePlan['first']['lands']) =>
-  `Lands near pH ${sayNumber(lands.ph, 1)}, likely ${sayNumber(lands.low, 1)} to ${sayNumber(lands.high, 1)}.`
+  `Predicted pH ${sayNumber(lands.ph, 1)} (${sayNumber(lands.low, 1)}–${sayNumber(lands.high, 1)}).`
 
 const chance = (share: number) =>
   share < 0.01
@@ -150,7 +150,7 @@ export function doseWords(plan: DosePlan, say: (grams: number) => string) {
           : plan.how === 'dilute'
             ? `${drops}; a tenth of the strength is easier to dose`
             : drops,
-    whole: `All of it is likely ${say(plan.lowGrams)}–${say(plan.highGrams)}\u00a0g.`,
+    whole: `Total dose ${say(plan.lowGrams)}–${say(plan.highGrams)}\u00a0g.`,
     doubt: plan.doubt ? doubtWords(plan.doubt) : '',
     chance: `The chance to go too far is ${chance(plan.first.overshoot)}, with all of it at once ${chance(plan.overshoot)}.`,
   }

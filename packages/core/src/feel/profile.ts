@@ -127,7 +127,7 @@ function guidesFor(a: Assessment, main: Material | null): Guide[] {
         : `No share is known for this emulsifier; all emulsifiers here are ${share} % of the oil phase.`,
     },
     {
-      name: 'Its own range',
+      name: 'Usage rate',
       applies: main?.usage !== undefined,
       met: range ? dose >= range.min && dose <= range.max : null,
       says: range

@@ -43,7 +43,7 @@ export const hlb: Rule = (a: Assessment) => {
       code: 'emulsion.hlb-mismatch',
       severity: 'check',
       materials: carriers.map((l) => l.id),
-      message: `The emulsifiers offer HLB ${sayNumber(e.offeredHlb, 1)}; the oils want about ${sayNumber(e.requiredHlb, 1)} (${sayNumber(mean('low'), 1)}–${sayNumber(mean('high'), 1)} in the tables).`,
+      message: `The emulsifiers have HLB ${sayNumber(e.offeredHlb, 1)}; the oils require about ${sayNumber(e.requiredHlb, 1)} (${sayNumber(mean('low'), 1)}–${sayNumber(mean('high'), 1)} in the tables).`,
       why: `${e.offeredHlb > e.requiredHlb ? 'More of the oil-loving' : 'More of the water-loving'} partner brings them together. Within ± 1 is as good as the tables.`,
       source: 'Griffin 1949 and 1954; from memory',
     }),

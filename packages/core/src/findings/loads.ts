@@ -129,7 +129,7 @@ export const scentTotal: Rule = (a) => {
       code: 'usage.scent-total',
       severity,
       indexes,
-      message: `${sayPercent(Number(sum.toPrecision(2)))} of scent in all; ${most > 0 ? `${sayPercent(gentle)} to ${sayPercent(most)} is the most` : 'none belongs'} in a product that is ${rinse} for ${site === 'eye' ? 'the eye area' : site}.`,
+      message: `${sayPercent(Number(sum.toPrecision(2)))} fragrance in total; ${most > 0 ? `${sayPercent(gentle)} to ${sayPercent(most)} is the most` : 'none belongs'} in a product that is ${rinse} for ${site === 'eye' ? 'the eye area' : site}.`,
       why: `Their allergens and irritants add up, whatever each oil is.${guessed.length > 0 ? ` ${capitalise(listSome(guessed))} ${guessed.length > 1 ? 'are' : 'is'} read as fragrance by name.` : ''}`,
     }),
   ]

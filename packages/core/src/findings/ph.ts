@@ -86,7 +86,7 @@ function readingOutside(a: Assessment, shared: PhRange, targetOff: boolean): Fin
       code: 'ph.outside-window',
       severity: 'check',
       indexes: who.flatMap((item) => item.lines),
-      message: `The measured pH ${sayNumber(reading.ph, 2)} ${both} outside ${formatRange(shared)}, where all materials work.`,
+      message: `The measured pH ${sayNumber(reading.ph, 2)} ${both} outside ${formatRange(shared)}, where all ingredients are effective.`,
       why: needsOf(who),
       remedies: targetOff && a.ph.fits ? [aimFor(a.ph.fits)] : [],
     }),
@@ -106,7 +106,7 @@ function targetOutside(a: Assessment, shared: PhRange, targetOff: boolean): Find
         code: 'ph.outside-window',
         severity: 'check',
         indexes,
-        message: `The target pH ${formatRange(targetPh)} is outside ${formatRange(shared)}, where all materials work.`,
+        message: `The target pH ${formatRange(targetPh)} is outside ${formatRange(shared)}, where all ingredients are effective.`,
         why: `${needsOf(who)}${fits ? '' : ` ${nothingFits(a)}`}`,
         remedies: fits ? [aimFor(fits)] : [],
       }),
@@ -118,7 +118,7 @@ function targetOutside(a: Assessment, shared: PhRange, targetOff: boolean): Find
       code: 'ph.outside-window',
       severity: 'note',
       indexes,
-      message: `Part of the target pH ${formatRange(targetPh)} is outside ${formatRange(shared)}, where all materials work.`,
+      message: `Part of the target pH ${formatRange(targetPh)} is outside ${formatRange(shared)}, where all ingredients are effective.`,
       why: narrowed
         ? 'Aim for the part that fits.'
         : fits
@@ -186,7 +186,7 @@ export const predicted: Rule = (a) => {
     finding(a, {
       code: 'ph.outside-window',
       severity: aimed ? 'note' : 'check',
-      message: `As written it should come out near pH ${sayNumber(p.value, 1)} (${formatRange({ min: p.low, max: p.high })}); ${aimed ? `you aim for ${formatRange(aim)}` : `all materials work at ${formatRange(aim)}`}.`,
+      message: `Predicted pH ${sayNumber(p.value, 1)} (${formatRange({ min: p.low, max: p.high })}); ${aimed ? `you aim for ${formatRange(aim)}` : `all materials work at ${formatRange(aim)}`}.`,
       why: `${needsAlkali ? 'Alkali' : 'Acid'} is needed, a little at a time, with a reading after each. Count what goes in.`,
       source: 'electroneutrality with Davies activity coefficients; constants from memory',
     }),

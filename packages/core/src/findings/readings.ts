@@ -14,7 +14,7 @@ export const notCounted: Rule = (a) => {
       severity: 'note',
       materials: [...new Set(open.map((x) => adjusterKey(x.material) ?? x.material))],
       message: `${listWords(names)} ${names.length > 1 ? 'were' : 'was'} added and ${names.length > 1 ? 'are' : 'is'} not in the formula.`,
-      why: 'Caps, the list of ingredients and the next batch do not know of it. Take it into the formula on the pH leaf.',
+      why: 'Caps, the list of ingredients and the next batch do not know of it. Add it to the formula on the pH tab.',
     }),
   ]
 }

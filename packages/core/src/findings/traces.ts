@@ -106,7 +106,7 @@ export const unknownContent: Rule = (a) => {
         likely.length > 0 && a.formula.product.region !== 'US'
           ? `The label would likely name ${listWords(likely)}.`
           : '',
-        'Enter the analysis of your lot on the Shelf, and it is worked out.',
+        'Enter the analysis of your lot under Ingredients to calculate it.',
       ]
         .filter(Boolean)
         .join(' '),

@@ -105,7 +105,7 @@ export const QUESTIONS: Questions = {
   body: {
     label: 'Texture',
     options: [
-      { value: 'as-it-is', label: 'As it comes', why: 'Filled as it is when it is done.' },
+      { value: 'as-it-is', label: 'As is', why: 'Filled as made.' },
       { value: 'whip', label: 'Chill and whip', why: 'Air makes it light: at most it doubles.' },
       {
         value: 'beat',

@@ -44,7 +44,7 @@ function phRow(f: Forecast | null, read: Measured | undefined): ForecastAndFound
   return [
     {
       what: 'pH',
-      expected: e ? `${formatNumber(e.low, 1)} to ${formatNumber(e.high, 1)}` : 'unknown',
+      expected: e ? `${formatNumber(e.low, 1)}–${formatNumber(e.high, 1)}` : 'unknown',
       found: `${formatNumber(ph, 2)}${read?.way ? ` (${METHOD_WORDS[read.way]})` : ''}`,
       fits,
       says: fits === false ? missed(ph > e!.high) : '',
@@ -60,7 +60,7 @@ function bodyRow(f: Forecast | null, body: string | undefined): ForecastAndFound
   return [
     {
       what: 'Consistency',
-      expected: e ? (e.low === e.high ? e.likely : `${e.low} to ${e.high}`) : 'unknown',
+      expected: e ? (e.low === e.high ? e.likely : `${e.low}–${e.high}`) : 'unknown',
       found: body,
       fits,
       says: fits === false ? missed(at(body) > at(e!.high)) : '',

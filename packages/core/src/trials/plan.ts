@@ -147,7 +147,9 @@ export function trialWarnings(w: TrialWish, catalogue: Catalogue): string[] {
         ]
       : []),
     ...(w.people.length > 1 && w.people.length < 4
-      ? [`${w.people.length} people see plain differences only; a reference is worth two more.`]
+      ? [
+          `With ${w.people.length} assessors only large differences can be detected. A reference is worth two more assessors.`,
+        ]
       : []),
     ...(w.decides === null && w.attributes.length > 1
       ? ['Name the one attribute that decides: of many, one differs by chance.']

@@ -52,7 +52,7 @@ function spread(values: readonly number[]): number {
   const m = meanOf(values)
   return Math.sqrt(values.reduce((s, v) => s + (v - m) ** 2, 0) / (values.length - 1))
 }
-const people = (n: number) => (n === 1 ? 'one person' : `${n} people`)
+const people = (n: number) => (n === 1 ? 'one assessor' : `${n} assessors`)
 
 /** What the scores of a trial mean, in sentences: the effect first, the test second, and what cannot be told. */
 export function trialVerdict(trial: Trial): TrialVerdict {
@@ -62,7 +62,7 @@ export function trialVerdict(trial: Trial): TrialVerdict {
   const asked = trial.triangles.length + trial.pairs.length
   const judges = new Set([...trial.triangles, ...trial.pairs].map((t) => t.by)).size
   if (asked > 0 && judges === 1 && choices.length > 0)
-    choices.push('All by one person: they tell what this person can feel, not what others would.')
+    choices.push('All by one assessor: they tell what this person can feel, not what others would.')
   return { readings, choices, head: headOf(trial, readings), leftOut }
 }
 
@@ -96,7 +96,7 @@ function pairWords(trial: Trial, { pairs }: TrialReport): string[] {
     const what = by
       ? `say that ${name(more)} ${leans(by, true)} than ${name(less)}`
       : `prefer ${name(more)} to ${name(less)}`
-    return `${times} of ${n} ${what}${differ ? '' : 2 * forA === n ? ', and as many the other way' : ': too few to tell'} (p ${sayP(p)}).`
+    return `${times} of ${n} ${what}${differ ? '' : 2 * forA === n ? ', and as many the other way' : ': not enough data'} (p ${sayP(p)}).`
   })
 }
 
@@ -107,7 +107,7 @@ function sayEffect(attribute: TrialAttribute, difference: number): string {
   if (attribute.ask === 'seconds') return `${formatNumber(difference, 0)} s`
   if (attribute.ask === 'rank') return `${formatNumber(difference, 1)} places`
   const [low, high] = scaleOf(attribute)
-  return `${formatNumber(difference, 1)} of ${sayNumber(high - low)}`
+  return `${formatNumber(difference, 1)} out of ${sayNumber(high - low)}`
 }
 
 function rowsOf(trial: Trial, attribute: TrialAttribute, samples: readonly TrialSample[]) {
@@ -183,8 +183,8 @@ const compared = ({ trial, attribute }: Judged, first: string, second: string, u
 
 function sentence(j: Judged, dots: readonly Dot[]): Conclusion {
   const { samples, rows, result } = j
-  if (dots.length < 2) return silent(dots.length === 0 ? 'Nobody scored it.' : 'Only one sample was scored.')
-  if (rows.length === 0) return silent('Nobody scored all samples: no test.')
+  if (dots.length < 2) return silent(dots.length === 0 ? 'No scores.' : 'Only one sample scored.')
+  if (rows.length === 0) return silent('No assessor scored all samples: no test.')
   if (rows.length === 1) return ofOnePerson(j)
   if (samples.length === 2) return ofTwo(j)
   const exact = friedmanExact(rows)
@@ -197,9 +197,9 @@ function sentence(j: Judged, dots: readonly Dot[]): Conclusion {
 
 function ofOnePerson(j: Judged): Conclusion {
   const { more, less, size } = effectOf(j, ...widest(j.samples, j.result))
-  if (size < 1e-9) return silent('One person, all alike.')
+  if (size < 1e-9) return silent('One assessor, no difference.')
   return silent(
-    `${compared(j, more, less)} (by ${sayEffect(j.attribute, size)}) for one person: no test follows from one.`,
+    `${compared(j, more, less)} (by ${sayEffect(j.attribute, size)}) with one assessor: no test possible.`,
   )
 }
 
@@ -208,9 +208,9 @@ function ofTwo(j: Judged): Conclusion {
   const { result, samples, rows } = j
   const { more, less, size, agree } = effectOf(j, samples[0]!.id, samples[1]!.id)
   const test = result.friedman ? `pairs, p ${sayP(result.friedman.p)} exactly` : ''
-  const says = `${compared(j, more, less)} (by ${sayEffect(j.attribute, size)}; ${agree} of ${people(rows.length)})`
+  const says = `${compared(j, more, less)} (by ${sayEffect(j.attribute, size)}, ${agree} of ${people(rows.length)})`
   if (result.differ.length > 0) return { says: `${says}.`, test, tells: true }
-  return { says: size < 1e-9 ? 'Both alike.' : `${says}: too few to tell.`, test, tells: false }
+  return { says: size < 1e-9 ? 'No difference.' : `${says}: not enough data.`, test, tells: false }
 }
 
 function ofDiffering(j: Judged, p: number, test: string): Conclusion {
@@ -218,12 +218,12 @@ function ofDiffering(j: Judged, p: number, test: string): Conclusion {
   const words = found.map((d) => {
     const isReference = j.samples.find((s) => s.id === d.more)?.reference
     const told = isReference ? compared(j, d.less, d.more, false) : compared(j, d.more, d.less)
-    return `${told} (by ${sayEffect(j.attribute, d.size)}; ${d.agree} of ${people(j.rows.length)})`
+    return `${told} (by ${sayEffect(j.attribute, d.size)}, ${d.agree} of ${people(j.rows.length)})`
   })
   // against the reference two may stand apart where over all of them chance is not ruled out
   if (p <= LEVEL) return { says: `${words.join('. ')}.`, test, tells: true }
   return {
-    says: `${words.join('. ')}: a hint, since over all samples chance is not ruled out.`,
+    says: `${words.join('. ')}: a hint only, since the overall test is not significant.`,
     test,
     tells: false,
   }
@@ -243,7 +243,7 @@ function ofAlike(j: Judged, p: number, test: string): Conclusion {
   if ((slight || extra > MANY) && !whole) return { says: 'No difference detected.', test, tells: false }
   const name = (id: string) => called(trial.samples, id)
   return {
-    says: `${whole ? 'They are not all alike; yet between' : 'Between'} ${name(more)} and ${name(less)} (${sayEffect(attribute, size)} apart) ${people(n)} cannot tell${extra > 0 ? `: if it stays so, ${extra} more would` : ''}.`,
+    says: `${whole ? 'The samples differ overall, but no' : 'No'} difference detected between ${name(more)} and ${name(less)} (${sayEffect(attribute, size)} apart).${extra > 0 ? ` Add ${extra === 1 ? 'an assessor' : `${extra} assessors`} to find a difference of this size.` : ''}`,
     test,
     tells: false,
   }
@@ -276,7 +276,8 @@ function headOf(trial: Trial, readings: readonly Reading[]): string[] {
         : 'Nothing was shown to differ: not different is not the same.',
     )
   const few = Math.max(0, ...scored.map((r) => r.people))
-  if (few >= 2 && few < 6 && scored.length > 0) head.push(`With ${people(few)} only plain differences show.`)
+  if (few >= 2 && few < 6 && scored.length > 0)
+    head.push(`With ${people(few)} only large differences can be detected.`)
   if (scored.length >= 5 && scored.some((r) => r.tells))
     head.push(
       decides

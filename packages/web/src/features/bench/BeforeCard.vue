@@ -40,8 +40,8 @@ const say = (g: number) => formatGrams(g, resolution.value)
     <p v-else-if="empty" class="muted">No line of this formula has an amount yet. Give it amounts first.</p>
     <template v-else-if="plan && time">
       <p>
-        {{ plan.steps.length }} steps, {{ sayMinutes(time.totalMinutes) }},
-        {{ sayMinutes(time.handsMinutes) }} of it with your hands.
+        {{ plan.steps.length }} steps, {{ sayMinutes(time.totalMinutes) }}, hands-on
+        {{ sayMinutes(time.handsMinutes) }}.
       </p>
       <ul class="list stacked closer">
         <li v-for="f in findings" :key="f.message">
@@ -61,7 +61,7 @@ const say = (g: number) => formatGrams(g, resolution.value)
         <li v-for="n in lacking" :key="n.material">
           <FindingMark severity="check" :size="16" /><span
             >{{ n.label }}: {{ say(n.needGrams) }} needed,
-            {{ n.haveGrams > 0 ? `${say(n.haveGrams)} on the shelf` : 'none on the shelf' }}.</span
+            {{ n.haveGrams > 0 ? `${say(n.haveGrams)} in stock` : 'none in stock' }}.</span
           >
         </li>
       </ul>

@@ -44,7 +44,7 @@ const hlb = computed(() => {
   if (requiredHlb !== null && hlbNotTold.length > 0 && offeredHlb === null)
     return `Required HLB about ${sayNumber(requiredHlb, 0)}; HLB of the emulsifiers unknown (no value for ${listWords(hlbNotTold)}).`
   if (requiredHlb === null || offeredHlb === null) return null
-  return `HLB wanted about ${sayNumber(requiredHlb, 0)}, offered about ${sayNumber(offeredHlb, 0)} (each ±\u00a01)${hlbApplies ? '' : '; no sound guide for this emulsifier'}.`
+  return `Required HLB about ${sayNumber(requiredHlb, 0)}, emulsifiers about ${sayNumber(offeredHlb, 0)} (each ±\u00a01)${hlbApplies ? '' : '; no sound guide for this emulsifier'}.`
 })
 </script>
 

@@ -24,7 +24,7 @@ const GROUPS = [
       ['Alt ↑ ↓', 'move the line, also into the next phase'],
       ['Alt N', 'note on the line'],
       ['Ctrl Delete', 'take the line out'],
-      ['Esc', 'put back what was there'],
+      ['Esc', 'restore the previous value'],
     ],
   },
   {

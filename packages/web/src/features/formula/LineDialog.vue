@@ -103,7 +103,7 @@ function replace() {
       {{ sayPercent(Number(cap.maxPercent.toFixed(3))) }} ({{ cap.source }}).
     </p>
     <p v-if="material" class="small more">
-      <RouterLink :to="`/ingredients/${material.id}`">More on the Shelf</RouterLink>
+      <RouterLink :to="`/ingredients/${material.id}`">More under Ingredients</RouterLink>
     </p>
     <GradeQuestion
       v-if="question"

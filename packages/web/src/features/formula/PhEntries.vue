@@ -39,7 +39,7 @@ function removeReading() {
     </div>
     <p v-if="error" class="error-text" role="alert">{{ error }}</p>
     <p v-if="reading" class="entry abreast wraps">
-      <span class="muted small">Read</span>
+      <span class="muted small">Measured</span>
       <strong class="mono">{{ sayNumber(reading.ph) }}</strong>
       <span class="muted small">{{ METHOD_WORDS[reading.method] }}</span>
       <button type="button" class="more small bare" @click="removeReading">remove</button>

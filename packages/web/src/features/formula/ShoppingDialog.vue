@@ -46,7 +46,7 @@ async function copy() {
     <table v-if="needs.length">
       <thead>
         <tr>
-          <th>Material</th>
+          <th>Ingredient</th>
           <th>Needs</th>
           <th>Left</th>
           <th>Lacks</th>

@@ -50,7 +50,7 @@ watch(
 <template>
   <div class="stand-ins">
     <Button
-      :label="open ? 'Hide what could stand in' : 'What could stand in for it?'"
+      :label="open ? 'Hide alternatives' : 'Show alternatives'"
       text
       size="small"
       class="ask"

@@ -10,7 +10,7 @@ export function useFound() {
   const words = ref('')
   const kind = ref<string | null>(null)
   const state = ref<string | null>(null)
-  const kinds = [{ value: null, label: 'Every kind' }, ...kindOptions]
+  const kinds = [{ value: null, label: 'All categories' }, ...kindOptions]
   const states = [
     { value: null, label: 'Any state' },
     { value: 'stop', label: 'With a stop' },

@@ -31,9 +31,9 @@ const lookWords = ({ looks, head }: DueBatch) => ({
 })
 const nameOf = (id: string) => capitalise(materials.catalogue.find(id)?.name ?? id)
 const sayEnd = (days: number) =>
-  days < 0 ? `ended ${-days} days ago` : days === 0 ? 'ends today' : `ends in ${days} days`
+  days < 0 ? `expired ${-days} days ago` : days === 0 ? 'expires today' : `expires in ${days} days`
 const steady = computed(() => keeping.watched.filter((b) => !keeping.due.some((d) => d.head.id === b.id)))
-const GRADE_WORDS = { fine: 'steady', again: 'look again', discard: 'do not use' } as const
+const GRADE_WORDS = { fine: 'no change', again: 'observe again', discard: 'do not use' } as const
 
 function calendar() {
   download('omblet-looks.ics', calendarOf(keeping.watched), 'text/calendar')
@@ -97,7 +97,7 @@ async function remind() {
           :key="`${e.kind} ${e.id} ${e.detail}`"
           :title="e.kind === 'lot' ? nameOf(e.name) : e.name"
           :detail="e.detail"
-          :more="e.kind === 'lot' ? 'use it, or smell it first' : 'use up or throw away'"
+          :more="e.kind === 'lot' ? 'use up, or check the smell first' : 'use up or discard'"
           :to="e.kind === 'lot' ? `/ingredients/${e.id}` : `/stability/${e.id}`"
           :when="sayEnd(e.inDays)"
           :pressing="e.inDays < 0"

@@ -139,7 +139,7 @@ const ordered = computed(() =>
     </header>
 
     <Notice v-for="l in offLots" :key="l.id" kind="stop"
-      ><strong>A lot in it is off:</strong> {{ l.off }}. Take its jars out of use.
+      ><strong>Contains a rejected lot:</strong> {{ l.off }}. Withdraw its containers.
       <template #actions><RouterLink :to="`/ingredients/lots/${l.id}`">Lot trace</RouterLink></template>
     </Notice>
     <NothingYet v-if="!finished">

@@ -81,7 +81,7 @@ const aside = computed(() => [...new Set(props.list.flatMap((v) => v.series.asid
         <strong v-if="several">{{ WATCH.storages[v.series.storage].label }}: </strong>{{ v.first }}
         {{ v.grade === 'fine' ? v.why : '' }}
       </p>
-      <p v-if="means.length === 0">As it should be.</p>
+      <p v-if="means.length === 0">As expected.</p>
       <p v-for="why in aside" :key="why" class="muted">{{ why }}</p>
     </div>
   </section>

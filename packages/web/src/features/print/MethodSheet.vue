@@ -10,9 +10,7 @@ const named = (text: string) => (text.startsWith('pH') ? text : text.charAt(0).t
 
 <template>
   <div class="blanks"><span>Made on</span><i></i><span>Batch code</span><i></i><span>By</span><i></i></div>
-  <p class="lead">
-    About {{ sayMinutes(plan.totalMinutes) }}, {{ sayMinutes(plan.handsMinutes) }} of it with your hands.
-  </p>
+  <p class="lead">About {{ sayMinutes(plan.totalMinutes) }}, hands-on {{ sayMinutes(plan.handsMinutes) }}.</p>
   <section v-if="method.dayBefore.length" class="text">
     <h2>The day before</h2>
     <ul>

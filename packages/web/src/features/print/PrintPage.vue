@@ -121,7 +121,7 @@ const inci = computed(() => derived.value?.inci ?? '')
             <thead>
               <tr>
                 <th class="tick"><span class="hidden-text">Done</span></th>
-                <th>Material</th>
+                <th>Ingredient</th>
                 <th class="num">%</th>
                 <th class="num">Weigh</th>
                 <th class="num">Scale then shows</th>
@@ -186,7 +186,7 @@ const inci = computed(() => derived.value?.inci ?? '')
           <thead>
             <tr>
               <th>Phase</th>
-              <th>Material</th>
+              <th>Ingredient</th>
               <th>INCI</th>
               <th class="num">%</th>
               <th class="num">g</th>

@@ -54,7 +54,7 @@ async function remove(lot: Lot) {
 </script>
 
 <template>
-  <TitledCard title="On my shelf" :level="2">
+  <TitledCard title="My stock" :level="2">
     <template #beside
       ><span v-if="lots.length" class="mono">{{ sayNumber(store.left(material.id), 1) }} g</span></template
     >

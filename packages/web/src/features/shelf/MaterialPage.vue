@@ -64,7 +64,7 @@ async function removeOwn() {
 <template>
   <div v-if="!material" class="page">
     <h1>This material is not here</h1>
-    <p><RouterLink to="/ingredients">Go to the Shelf</RouterLink></p>
+    <p><RouterLink to="/ingredients">Go to Ingredients</RouterLink></p>
   </div>
   <div v-else class="page">
     <PageHead :title="capitalise(material.name)" up="/ingredients" up-label="Ingredients">

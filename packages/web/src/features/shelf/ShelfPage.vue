@@ -27,7 +27,7 @@ const EMPTY = {
   all: 'No material matches.',
   shelf: 'Nothing stands on your shelf here. Open a material and add a lot.',
   used: 'None of your formulas uses such a material.',
-  own: 'No material of your own yet. Make one with New material.',
+  own: 'No ingredients of your own yet. Add one with New ingredient.',
 }
 const nameOf = (id: string) => materials.catalogue.find(id)?.name ?? id
 const range = (m: Material) =>
@@ -72,7 +72,7 @@ function onMade(material: Material) {
     <PageHead title="Ingredients"
       ><template #beside
         ><span class="muted small count grow" aria-live="polite"
-          >{{ shown.length }} of {{ materials.catalogue.materials.length }} materials</span
+          >{{ shown.length }} of {{ materials.catalogue.materials.length }} ingredients</span
         ></template
       >
       <PlainButton
@@ -82,7 +82,7 @@ function onMade(material: Material) {
         icon="pi pi-inbox"
         @click.prevent="router.push('/ingredients/containers')"
       />
-      <PlainButton label="New material" icon="pi pi-plus" @click="making = true" />
+      <PlainButton label="New ingredient" icon="pi pi-plus" @click="making = true" />
       <PlainButton label="Import" icon="pi pi-upload" @click="takeIn" />
       <MenuButton :items="exports" label="Export" icon="pi pi-download" />
     </PageHead>
@@ -91,7 +91,7 @@ function onMade(material: Material) {
       <Choice
         v-model="group"
         :options="groups"
-        placeholder="Every kind"
+        placeholder="All categories"
         label="Kind of material"
         @change="remember"
       />
@@ -109,7 +109,7 @@ function onMade(material: Material) {
     </Notice>
     <div v-if="shown.length > 0" class="card list">
       <div class="row titles muted small" aria-hidden="true">
-        <span>Material</span><span>Function</span><span>Phase</span><span class="num">Usual range</span>
+        <span>Ingredient</span><span>Function</span><span>Phase</span><span class="num">Usual range</span>
       </div>
       <VirtualScroller :items="rows" :item-size="54" class="scroller">
         <template #item="{ item }: { item: ShelfRow }">
@@ -131,9 +131,7 @@ function onMade(material: Material) {
               ></span
             >
             <span v-else class="muted small does">{{ item.material.functions.slice(0, 3).join(', ') }}</span>
-            <span class="small into">{{
-              item.material.phase === 'any' ? 'anywhere' : item.material.phase
-            }}</span>
+            <span class="small into">{{ item.material.phase === 'any' ? 'any' : item.material.phase }}</span>
             <span class="small num">{{ range(item.material) }}</span>
           </RouterLink>
         </template>

@@ -19,7 +19,7 @@ const urgency = (stand: Stand) => Math.min(URGENCY[stand.freshness], stand.runsO
 export function shelfRows(found: readonly Material[], { standOf, used }: Mine): ShelfRow[] {
   const stands = new Map(found.map((m) => [m.id, standOf(m.id)] as const))
   const sections: { title: string; materials: Material[] }[] = [
-    { title: 'On my shelf', materials: [] },
+    { title: 'My stock', materials: [] },
     { title: 'My own', materials: [] },
     { title: 'In my formulas', materials: [] },
     { title: 'The catalogue', materials: [] },

@@ -20,7 +20,7 @@ export function useShelf() {
   const which = ref<'all' | 'shelf' | 'used' | 'own'>('all')
 
   const groups = [
-    { value: null, label: 'Every kind' },
+    { value: null, label: 'All categories' },
     ...GROUPS.map((g) => ({ value: g.id, label: g.label })),
   ]
   const phases = [
@@ -31,8 +31,8 @@ export function useShelf() {
     { value: 'any', label: 'Any phase' },
   ]
   const whiches = [
-    { value: 'all', label: 'All materials' },
-    { value: 'shelf', label: 'On my shelf' },
+    { value: 'all', label: 'All ingredients' },
+    { value: 'shelf', label: 'My stock' },
     { value: 'used', label: 'In my formulas' },
     { value: 'own', label: 'My own' },
   ]

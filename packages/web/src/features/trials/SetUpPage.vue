@@ -92,7 +92,7 @@ async function begin() {
             />
             <ChoiceField
               :model-value="s.varies.value"
-              label="What differs"
+              label="Varied ingredient"
               :options="kinds"
               @update:model-value="s.varies.value = $event as Varies"
             />

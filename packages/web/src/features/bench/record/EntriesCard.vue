@@ -22,7 +22,7 @@ const events = computed(() => (open.value ? s.value.events.map((e) => eventRow(s
             <th scope="col" class="num">No.</th>
             <th scope="col">Time</th>
             <th scope="col">What</th>
-            <th scope="col">Material</th>
+            <th scope="col">Ingredient</th>
             <th scope="col" class="num">Value</th>
             <th scope="col">Detail</th>
             <th scope="col">Step</th>

@@ -27,11 +27,11 @@ const lotNames = (ids: readonly string[]) =>
       <thead>
         <tr>
           <th scope="col"></th>
-          <th scope="col">Material</th>
+          <th scope="col">Ingredient</th>
           <th scope="col" class="num target">Target</th>
           <th scope="col" class="num">Weighed</th>
-          <th scope="col" class="num">In the batch</th>
-          <th scope="col" class="num designed">Designed</th>
+          <th scope="col" class="num">As made</th>
+          <th scope="col" class="num designed">Formula</th>
           <th scope="col" class="lot">Lot</th>
         </tr>
       </thead>
@@ -43,7 +43,7 @@ const lotNames = (ids: readonly string[]) =>
           <td>
             {{ capitalise(r.label) }}<span v-if="r.state" class="state small">{{ r.state }}</span>
             <span v-if="r.water" class="muted small block">{{
-              r.water < 0 ? `less ${grams(-r.water)} that left` : `and ${grams(r.water)} put back`
+              r.water < 0 ? `less ${grams(-r.water)} water loss` : `and ${grams(r.water)} added back`
             }}</span>
           </td>
           <td class="mono num target">{{ grams(r.target) }}</td>

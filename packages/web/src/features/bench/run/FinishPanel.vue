@@ -48,7 +48,7 @@ function finish() {
   const container = into.value === NONE ? null : into.value
   const shelf = containers.find(container ?? undefined)
   if (shelf && filledCount > shelf.left) {
-    error.value = `Only ${shelf.left} of ${shelf.name} are on the shelf. Put the count right there, or choose “Not from the shelf”.`
+    error.value = `Only ${shelf.left} of ${shelf.name} are in stock. Correct the count, or choose “Not from stock”.`
     return
   }
   batch.enter(
@@ -71,7 +71,7 @@ function finish() {
     <p class="sum">
       <strong class="mono">{{ run.grams(made) }}</strong> were made<template
         v-if="left > run.resolution.value"
-        >; {{ run.grams(left) }} water left and was not put back</template
+        >; {{ run.grams(left) }} water loss not replaced</template
       >.
     </p>
     <template v-if="list.length">

@@ -79,7 +79,7 @@ const lost = computed(() => {
       <template v-if="lost">
         <p class="lost" role="status">
           <strong>{{ run.grams(lost.gone) }}</strong> left<template v-if="lost.back > 0"
-            >, {{ run.grams(lost.back) }} put back</template
+            >, {{ run.grams(lost.back) }} added back</template
           >.
         </p>
         <PutBack :wanted="Math.max(0, lost.gone - lost.back)" />

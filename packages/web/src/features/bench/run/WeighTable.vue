@@ -17,7 +17,7 @@ const inBeaker = computed(() => props.tasks.reduce((sum, t) => sum + t.weighed, 
   <table>
     <thead>
       <tr>
-        <th scope="col">Material</th>
+        <th scope="col">Ingredient</th>
         <th scope="col" class="number num">Target</th>
         <th scope="col" class="number num">Weighed</th>
         <th scope="col"><span class="hidden-text">State</span></th>

@@ -145,13 +145,11 @@ function take() {
               :placeholder="answer?.before.cost ? sayNumber(answer.before.cost, 2) : ''"
               @input="cost.on = true"
           /></span>
-          <span v-if="!priced" class="muted small hint">No lot on the shelf has a price yet.</span>
+          <span v-if="!priced" class="muted small hint">No lot in your stock has a price yet.</span>
           <span v-if="costError" class="error-text" role="alert">{{ costError }}</span>
         </li>
         <li>
-          <label class="check"
-            ><Checkbox v-model="natural.on" binary /> what is not synthetic is at least</label
-          >
+          <label class="check"><Checkbox v-model="natural.on" binary /> not synthetic, at least</label>
           <span class="figure"
             ><InputText
               v-model="natural.text"

@@ -36,10 +36,10 @@ const rows = computed(() => {
     ...(before.oilPhasePercent === null
       ? []
       : [row('Oil phase', before.oilPhasePercent, r.after.oilPhasePercent, ' %')]),
-    ...(before.wantedHlb === null
+    ...(before.wantedHlb === null ? [] : [row('Required HLB', before.wantedHlb, r.after.wantedHlb, '')]),
+    ...(before.offeredHlb === null
       ? []
-      : [row('HLB that the oils want', before.wantedHlb, r.after.wantedHlb, '')]),
-    ...(before.offeredHlb === null ? [] : [row('HLB on offer', before.offeredHlb, r.after.offeredHlb, '')]),
+      : [row('HLB of the emulsifiers', before.offeredHlb, r.after.offeredHlb, '')]),
     ...(before.cost === null ? [] : [row('Price of 100 g', before.cost, r.after.cost, '')]),
     row('Not synthetic', before.naturalPercent, r.after.naturalPercent, ' %'),
   ]
@@ -57,7 +57,7 @@ const lead = computed(() => {
 <template>
   <section class="card changes" aria-labelledby="changes-title" :aria-busy="busy">
     <header class="abreast level wraps spread">
-      <h3 id="changes-title">What would change</h3>
+      <h3 id="changes-title">Proposed changes</h3>
       <span class="muted small" role="status">{{ busy && !result ? 'Loading the solver…' : lead }}</span>
     </header>
     <p v-if="empty" class="muted">There are no lines yet. Add materials on the sheet first.</p>
@@ -78,7 +78,7 @@ const lead = computed(() => {
       <table v-if="changes.length" class="list">
         <thead>
           <tr>
-            <th scope="col">Line</th>
+            <th scope="col">Ingredient</th>
             <th scope="col" class="figure">Current</th>
             <th scope="col" class="figure">Proposed</th>
             <th scope="col" class="figure">Grams</th>
@@ -100,7 +100,7 @@ const lead = computed(() => {
       </p>
       <div v-if="changes.length" class="acts">
         <Button
-          :label="result.status === 'done' ? 'Take these changes' : 'Take the nearest'"
+          :label="result.status === 'done' ? 'Apply changes' : 'Apply nearest solution'"
           :severity="result.status === 'done' ? undefined : 'secondary'"
           :outlined="result.status !== 'done'"
           @click="$emit('take')"
@@ -126,8 +126,8 @@ const lead = computed(() => {
         Without a price, so not counted: {{ answer.before.unpriced.join(', ') }}.
       </p>
       <p class="muted small">
-        First the largest change is made as small as can be, as a share of its line, then the sum of all
-        changes; the q.s. line takes up the rest. Solved exactly. Nothing changes before you take it.
+        The largest relative change is kept as small as possible, then the sum of all changes. The q.s. line
+        makes up to 100 %. Nothing changes before you apply.
       </p>
     </template>
   </section>

@@ -124,7 +124,7 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
     <Notice v-if="lost" kind="check" class="wide"
       >That batch is not here any more: this is the formula from the shelf.</Notice
     >
-    <TitledCard :title="batch ? `Batch ${batch.code}, the lots that were taken` : 'From your shelf'">
+    <TitledCard :title="batch ? `Batch ${batch.code}, lots used` : 'From your stock'">
       <template #beside
         ><div class="abreast wraps">
           <Button label="CSV" size="small" text @click="downloadCsv(name, costRows(assessment, cost))" />
@@ -163,7 +163,7 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
         />
         <p class="small">
           {{ capitalise(half.names.join(', ')) }} {{ half.names.length > 1 ? 'make' : 'makes' }} up
-          {{ sayNumber(half.percent, 0) }} % of what is priced.
+          {{ sayNumber(half.percent, 0) }} % of the priced cost.
         </p>
       </template>
       <div v-if="dearest" class="dearest">

@@ -88,8 +88,8 @@ const rows = computed(() =>
       </li>
     </ul>
     <p v-else class="muted">
-      No containers yet. <RouterLink to="/ingredients/containers">Add them on the Shelf</RouterLink>, and it
-      says which suit and how many a batch fills.
+      No containers yet. <RouterLink to="/ingredients/containers">Add them under Ingredients</RouterLink>, and
+      it says which suit and how many a batch fills.
     </p>
   </TitledCard>
 </template>

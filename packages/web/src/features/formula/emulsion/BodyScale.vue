@@ -12,11 +12,11 @@ function stretch(at: ExpectedBody['now']) {
   return { left: `${step(at.low) * width}%`, width: `${(step(at.high) - step(at.low) + 1) * width}%` }
 }
 const days = computed(() => [
-  { label: 'When it is filled', at: props.body.now },
-  { label: 'A day later', at: props.body.tomorrow },
+  { label: 'At filling', at: props.body.now },
+  { label: 'After a day', at: props.body.tomorrow },
 ])
 const span = (at: ExpectedBody['now']) =>
-  at.low === at.high ? at.likely : `${at.likely} (${at.low} to ${at.high})`
+  at.low === at.high ? at.likely : `${at.likely} (${at.low}–${at.high})`
 </script>
 
 <template>

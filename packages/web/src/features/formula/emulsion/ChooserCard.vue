@@ -70,7 +70,7 @@ const verdict = (c: Candidate) => {
     c.stops > 0 ? `${c.stops} ${c.stops === 1 ? 'stop' : 'stops'}` : '',
     c.checks > 0 ? `${c.checks} ${c.checks === 1 ? 'check' : 'checks'}` : '',
   ].filter(Boolean)
-  return parts.length > 0 ? parts.join(', ') : 'suits'
+  return parts.length > 0 ? parts.join(', ') : 'suitable'
 }
 function take(c: Candidate) {
   editor.apply(c.edit)
@@ -100,9 +100,9 @@ const setUp = () => {
 
     <OneOf v-if="inUse" v-model="amount" :options="AMOUNTS" size="small" label="Amount of a swap" />
     <p v-if="list.length" class="muted small">
-      Each was put into this formula
-      {{ amount === 'own' ? 'at its recommended usage rate' : 'one for one, at the current amount' }}, and
-      everything was judged again.
+      Each was tested in this formula
+      {{ amount === 'own' ? 'at its recommended usage rate' : 'one for one, at the current amount' }}, with
+      all findings re-evaluated.
     </p>
     <p v-else class="muted">
       {{
@@ -153,7 +153,7 @@ const setUp = () => {
               </li>
             </ul>
             <div class="acts abreast wraps">
-              <Button :label="`Take it, ${sayPercent(c.percent)}`" size="small" @click="take(c)" />
+              <Button :label="`Use it, ${sayPercent(c.percent)}`" size="small" @click="take(c)" />
               <label class="try small"
                 ><Checkbox v-model="compared" :value="c.material.id" /> Compare it in a trial</label
               >

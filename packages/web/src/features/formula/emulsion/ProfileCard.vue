@@ -100,14 +100,14 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
       </p>
     </template>
     <BodyScale v-if="body" :body="body" />
-    <h4>How much emulsifier: which guide holds here</h4>
+    <h4>Amount of emulsifier: which rule applies</h4>
     <ul class="guides">
       <li v-for="g in profile.guides" :key="g.name">
         <FindingMark :severity="g.met === null ? 'note' : g.met ? 'fine' : 'check'" :size="16" />
         <span
           ><strong>{{ g.name }}</strong>
           <span class="muted small holds">{{
-            g.applies ? (g.met === false ? 'holds; the formula is outside' : 'holds') : 'does not hold'
+            g.applies ? (g.met === false ? 'applies; outside its range' : 'applies') : 'does not apply'
           }}</span><br /><span class="small">{{ capitalise(g.says) }}</span></span
         >
       </li>

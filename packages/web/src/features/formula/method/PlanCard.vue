@@ -11,8 +11,8 @@ const props = defineProps<{ steps: readonly MethodStep[] }>()
 const aheadDone = ref(true)
 const which = ref<'start' | 'finish'>('start')
 const WHICH = [
-  { value: 'start', label: 'Begin at' },
-  { value: 'finish', label: 'Be done by' },
+  { value: 'start', label: 'Start at' },
+  { value: 'finish', label: 'Finish by' },
 ]
 const time = ref('')
 
@@ -43,13 +43,13 @@ const rows = computed(() =>
   <TitledCard title="Plan" class="plan">
     <template #beside
       ><span class="muted small"
-        >{{ sayMinutes(plan.totalMinutes) }}, {{ sayMinutes(plan.handsMinutes) }} of it with your hands</span
+        >{{ sayMinutes(plan.totalMinutes) }}, hands-on {{ sayMinutes(plan.handsMinutes) }}</span
       ></template
     >
 
     <div class="abreast wraps">
       <OneOf v-model="which" :options="WHICH" size="small" label="Which time is given" />
-      <TimeField v-model="time" :label="which === 'start' ? 'Begin at' : 'Be done by'" />
+      <TimeField v-model="time" :label="which === 'start' ? 'Start at' : 'Finish by'" />
       <span v-if="origin !== null" class="small" role="status"
         >{{ clockAt(origin) }} to {{ clockAt(origin + plan.totalMinutes) }}</span
       >

@@ -21,7 +21,7 @@ const t = useTitration()
 const nowWords = computed(() => {
   const n = t.now.value!
   const band = `likely ${sayNumber(n.low, 1)} to ${sayNumber(n.high, 1)}`
-  if (!n.read) return `${n.from === 'prediction' ? 'computed' : 'fitted'}, ${band}`
+  if (!n.read) return `${n.from === 'prediction' ? 'predicted' : 'fitted to readings'}, ${band}`
   const read = `read ${sayNumber(n.read.ph, 2)}, ${METHOD_WORDS[n.read.method]}`
   if (n.from === 'reading and additions') return `computed since ${read}; ${band}`
   return n.read.method === 'meter-10pct' ? `${read}; in the product itself ${band}` : `${read}; ${band}`
@@ -114,7 +114,7 @@ const neglected = computed(() => {
     <div v-else class="wait" aria-hidden="true"></div>
     <p class="muted small basis">
       The water phase at 25 °C: electroneutrality, Davies activity coefficients, constants from memory. The
-      band holds 95 % of what may be. {{ neglected }}
+      band is the 95 % range. {{ neglected }}
     </p>
   </section>
 </template>

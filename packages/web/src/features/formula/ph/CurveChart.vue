@@ -91,7 +91,7 @@ const bands = computed(() => {
         Math.min(high, fits.max),
         fine,
         0.15,
-        `all materials work, ${formatRange(fits)}`,
+        `all ingredients effective, ${formatRange(fits)}`,
         {
           low: fits.min,
           high: fits.max,
@@ -101,11 +101,11 @@ const bands = computed(() => {
   const { low: below, high: above } = edges.value
   if (below && below.min > low)
     drawn.push(
-      band(low, Math.min(high, below.min), stop, 0.09, `${below.label} lets go`, { low, high: below.min }),
+      band(low, Math.min(high, below.min), stop, 0.09, `${below.label} fails`, { low, high: below.min }),
     )
   if (above && above.max < high)
     drawn.push(
-      band(Math.max(low, above.max), high, stop, 0.09, `${above.label} lets go`, { low: above.max, high }),
+      band(Math.max(low, above.max), high, stop, 0.09, `${above.label} fails`, { low: above.max, high }),
     )
   return drawn
 })

@@ -24,7 +24,7 @@ const choices = computed(() => [
         },
       ]
     : []),
-  { label: `As it is now, ${sayNumber(t.now.value!.value, 1)}`, value: 'now' as const },
+  { label: `Current, ${sayNumber(t.now.value!.value, 1)}`, value: 'now' as const },
 ])
 const rows = computed(() => phEffects(t.assessment.value, at.value))
 const part = (percent: number) => sayNumber(percent, percent < 0.1 ? 3 : 2)
@@ -34,7 +34,7 @@ const figure = (e: DoseEffect, value: number) =>
 </script>
 
 <template>
-  <TitledCard title="What pH does here" class="closer">
+  <TitledCard title="Effects of pH" class="closer">
     <template #beside><OneOf v-model="which" :options="choices" size="small" label="At which pH" /></template>
 
     <p class="small muted">{{ blockers }}</p>

@@ -193,7 +193,7 @@ async function setDrop() {
         <p>{{ DOSE_WAIT }}</p>
       </li>
       <li>
-        <ReadingForm id="leaf-read" label="Read the pH" big />
+        <ReadingForm id="leaf-read" label="Measure the pH" big />
       </li>
     </ol>
     <div class="links">

@@ -58,8 +58,8 @@ const blockers = computed(() => {
   if (!low || !high) return 'No active or preservative here depends on pH.'
   if (!fits) return nothingFits(t.assessment.value)
   return low.label === high.label
-    ? `All materials and the site suit pH ${formatRange(fits)}; ${low.label} sets both ends.`
-    : `All materials and the site suit pH ${formatRange(fits)}; ${low.label} sets the lower end, ${high.label} the upper.`
+    ? `All ingredients and the site suit pH ${formatRange(fits)}; ${low.label} sets both ends.`
+    : `All ingredients and the site suit pH ${formatRange(fits)}; ${low.label} sets the lower end, ${high.label} the upper.`
 })
 </script>
 

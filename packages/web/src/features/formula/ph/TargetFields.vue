@@ -50,7 +50,7 @@ const middle = computed({
       "
       class="error-text abreast wraps"
     >
-      All materials and the site suit {{ formatRange(t.assessment.value.ph.fits) }}.
+      All ingredients and the site suit {{ formatRange(t.assessment.value.ph.fits) }}.
     </p>
   </div>
 </template>
