@@ -204,7 +204,7 @@ for (const theme of ['light', 'dark'] as const) {
     test('label, cost and containers', async ({ page }) => {
       await openFormula(page, 'Harbour Fog face cream')
       await page.getByRole('link', { name: 'Cost', exact: true }).click()
-      await page.getByRole('button', { name: 'Try the example shelf' }).click()
+      await page.getByRole('button', { name: 'Try example stock' }).click()
       await expect(page.locator('.apexcharts-svg').first()).toBeVisible()
       expect(await violations(page)).toEqual([])
       await page.getByRole('link', { name: 'Label', exact: true }).click()

@@ -106,7 +106,7 @@ test('a label that does not fit says so and what to do, and design and keeping t
 test('what is filled is counted down on the shelf, and the batch knows what it cost', async ({ page }) => {
   await openHome(page)
   await page.goto('/ingredients/containers')
-  await button(page, 'Try the example shelf').click()
+  await button(page, 'Try example stock').click()
   await expect(page.getByRole('row', { name: /Mist bottle/ })).toContainText('6')
   await startBatch(page, TONER)
   await done(page)
@@ -138,7 +138,7 @@ test('containers stand on the shelf, and suit or do not', async ({ page }) => {
   await openFormula(page, 'Harbour Fog face cream')
   await page.getByRole('link', { name: 'Cost', exact: true }).click()
   await expect(page.getByText('100 % of the weight is not priced')).toBeVisible()
-  await button(page, 'Try the example shelf').click()
+  await button(page, 'Try example stock').click()
   await expect(page.getByText(/69 % of the weight is not priced/)).toBeVisible()
   await expect(page.getByText('Too thick for this container.').first()).toBeVisible()
   await button(page, 'Show alternatives').click()

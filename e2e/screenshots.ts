@@ -146,7 +146,7 @@ try {
   await shot(page, 'method')
   await formula(page, 'Harbour Fog face cream')
   await page.getByRole('link', { name: 'Cost', exact: true }).click()
-  await page.getByRole('button', { name: 'Try the example shelf' }).click()
+  await page.getByRole('button', { name: 'Try example stock' }).click()
   await page.getByText('Amber jar, 60 mL').waitFor()
   await page.mouse.move(640, 5)
   await shot(page, 'cost')

@@ -147,7 +147,7 @@ describe('the method', () => {
 describe('cost', () => {
   it('has no figure for what has no price, says so, and offers a shelf to try', async () => {
     await open('Harbour Fog', CostBody)
-    expect(buttons('Try the example shelf')).toHaveLength(1)
+    expect(buttons('Try example stock')).toHaveLength(1)
     expect(text()).not.toContain('NaN')
   })
   it('counts what one types beside the materials into a container, and keeps it with the formula', async () => {

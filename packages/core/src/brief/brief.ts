@@ -70,7 +70,7 @@ export function ruledOut(m: Material, brief: Brief, context: BriefContext): stri
     return 'is a silicone'
   if (wants(brief, 'fragrance-free') && (SCENTED.has(m.kind) || hasTrait(m, 'fragrance'))) return 'is scented'
   if (wants(brief, 'cold-process') && needsHeat(m)) return 'has to be melted'
-  if (wants(brief, 'only-shelf') && !context.onShelf.has(m.id)) return 'is not on your shelf'
+  if (wants(brief, 'only-shelf') && !context.onShelf.has(m.id)) return 'is not in stock'
   return null
 }
 

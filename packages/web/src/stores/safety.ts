@@ -18,7 +18,7 @@ function backedUp(saved: { pictures: number; papers: number }, whole: boolean): 
   const any = saved.pictures + saved.papers > 0
   if (whole) return `Backup with ${beside} saved to your downloads, and read again.`
   return any
-    ? `Backup saved to your downloads, and read again. Left out of it: ${beside}. “With photographs and papers” takes them along.`
+    ? `Backup saved to your downloads, and read again. Not included: ${beside}. “With photos and documents” includes them.`
     : 'Backup saved to your downloads, and read again.'
 }
 

@@ -41,7 +41,7 @@ async function copy() {
       and so is what is past its date.
     </p>
     <p v-if="lacking.length === 0" class="fine abreast">
-      <FindingMark severity="fine" />All of it is on your shelf.
+      <FindingMark severity="fine" />Everything is in stock.
     </p>
     <table v-if="needs.length">
       <thead>

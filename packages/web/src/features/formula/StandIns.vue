@@ -63,7 +63,7 @@ watch(
         <li v-for="s in shown" :key="s.material.id">
           <div class="head abreast wraps">
             <strong>{{ capitalise(s.material.name) }}</strong>
-            <span v-if="lots.owned.has(s.material.id)" class="muted small">on your shelf</span>
+            <span v-if="lots.owned.has(s.material.id)" class="muted small">in stock</span>
             <span v-if="priceWords(s)" class="muted small">{{ priceWords(s) }}</span>
             <span class="mono small to-end">{{ sayPercent(s.percent) }}</span>
             <PlainButton

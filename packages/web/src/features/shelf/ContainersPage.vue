@@ -123,7 +123,7 @@ async function take(file: File) {
       </p>
       <template #actions>
         <Button label="Add a container" icon="pi pi-plus" @click="open = { container: null }" />
-        <PlainButton label="Try the example shelf" @click="takeInDemoShelf" />
+        <PlainButton label="Try example stock" @click="takeInDemoShelf" />
       </template>
     </NothingYet>
     <ContainerDialog v-if="open" :container="open.container" @close="open = null" />

@@ -247,8 +247,8 @@ async function save() {
         </div>
         <p v-if="paperError" class="error" role="alert">{{ paperError }}</p>
         <p class="muted small">
-          It stays in this browser. A backup carries it when it is made with photographs and papers. Of a
-          picture, place and camera are taken out; a PDF stays as it is.
+          The document stays in this browser. A backup “With photos and documents” includes it. Of a picture,
+          place and camera are taken out; a PDF stays as it is.
         </p>
       </div>
       <p v-if="clash ?? store.problem" class="error-text wide" role="alert">{{ clash ?? store.problem }}</p>

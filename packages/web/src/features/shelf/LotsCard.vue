@@ -49,7 +49,7 @@ const details = (lot: Lot) =>
 
 async function remove(lot: Lot) {
   const undo = await store.remove(lot, `Lot of ${props.material.name}`)
-  if (undo) notify(toast, 'Lot taken off the shelf.', { label: 'Undo', run: () => void undo() })
+  if (undo) notify(toast, 'Lot removed.', { label: 'Undo', run: () => void undo() })
 }
 </script>
 
@@ -95,7 +95,7 @@ async function remove(lot: Lot) {
           icon="pi pi-trash"
           rounded
           size="small"
-          aria-label="Take this lot off the shelf"
+          aria-label="Remove this lot"
           @click="remove(lot)"
         />
       </li>

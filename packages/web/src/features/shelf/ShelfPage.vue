@@ -25,7 +25,7 @@ const router = useRouter()
 const { words, group, phase, which, groups, phases, whiches, shown, rows, remember, clear } = useShelf()
 const EMPTY = {
   all: 'No material matches.',
-  shelf: 'Nothing stands on your shelf here. Open a material and add a lot.',
+  shelf: 'No stock yet. Open an ingredient and add a lot.',
   used: 'None of your formulas uses such a material.',
   own: 'No ingredients of your own yet. Add one with New ingredient.',
 }

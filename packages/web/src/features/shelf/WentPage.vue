@@ -140,8 +140,8 @@ const looksAt = computed(() =>
       </div>
       <p v-if="stocks.length" class="small">Stocks that hold it: {{ stocks.join(', ') }}.</p>
       <p v-if="lot.off" class="small">
-        {{ looksAt }} What looks well proves nothing: discard every batch that contains a rejected lot in
-        doubt, and whoever has a jar of it is told.
+        {{ looksAt }} Appearance proves nothing. If in doubt, discard every batch that contains this lot, and
+        tell everyone who has a jar of it.
       </p>
     </TitledCard>
     <form v-if="!lot.off" class="card mark stacked closer padded" @submit.prevent="markOff">
@@ -149,7 +149,7 @@ const looksAt = computed(() =>
       <PlainButton type="submit" label="Reject lot" :disabled="!why.trim()" />
     </form>
   </div>
-  <NotHere v-else what="lot" why="" to="/ingredients" to-label="The Shelf" />
+  <NotHere v-else what="lot" why="" to="/ingredients" to-label="Ingredients" />
 </template>
 
 <style scoped>

@@ -226,7 +226,7 @@ async function start(index: number) {
       </header>
       <Notice v-if="failed" kind="stop">It could not be worked out. Reload the page and try again.</Notice>
       <Notice v-if="unpriced" kind="note"
-        >No lot on your shelf has a price yet, so a low price can only mean fewer extras.</Notice
+        >No lot in your stock has a price yet, so a low price can only mean fewer extras.</Notice
       >
       <template v-if="answer?.status === 'impossible'">
         <Notice v-for="w in answer.why" :key="w" kind="check">{{ w }}</Notice>

@@ -31,5 +31,5 @@ export const CONSTRAINT_WORDS: Record<Constraint, string> = {
   'fragrance-free': 'Fragrance-free',
   'cold-process': 'Cold process',
   'low-budget': 'Low budget',
-  'only-shelf': 'Only what is on my shelf',
+  'only-shelf': 'Only from my stock',
 }

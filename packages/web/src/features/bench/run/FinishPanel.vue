@@ -24,7 +24,7 @@ const count = ref<number | null>(run.state.value.start.containers?.count ?? null
 const NONE = 'none'
 const into = ref(containers.find(run.state.value.start.formula.label?.container)?.id ?? NONE)
 const choices = computed(() => [
-  { value: NONE, label: 'Not from the shelf' },
+  { value: NONE, label: 'Not from stock' },
   ...containers.containers.map((c) => ({ value: c.id, label: `${c.name}, ${c.left} left` })),
 ])
 const reason = ref('')

@@ -122,7 +122,7 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
   <div class="columns leaf">
     <h2 class="hidden-text">Cost</h2>
     <Notice v-if="lost" kind="check" class="wide"
-      >That batch is not here any more: this is the formula from the shelf.</Notice
+      >That batch no longer exists. These are the costs of the formula from stock.</Notice
     >
     <TitledCard :title="batch ? `Batch ${batch.code}, lots used` : 'From your stock'">
       <template #beside
@@ -149,7 +149,7 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
           be used first.
         </p>
         <template #actions>
-          <PlainButton label="Try the example shelf" size="small" @click="takeInDemoShelf" />
+          <PlainButton label="Try example stock" size="small" @click="takeInDemoShelf" />
         </template>
       </NothingYet>
       <template v-else>

@@ -56,8 +56,8 @@ const rows = computed(() =>
   <TitledCard title="Filling" class="closer">
     <p class="muted small">
       Density about {{ sayNumber(density.value, 2) }} g/mL ({{ sayNumber(density.low, 2) }} to
-      {{ sayNumber(density.high, 2) }}), {{ sayNumber(loss.low, 0) }} to {{ sayNumber(loss.high, 0) }} % stays
-      behind. Weigh 50 mL to know.
+      {{ sayNumber(density.high, 2) }}), {{ sayNumber(loss.low, 0) }} to {{ sayNumber(loss.high, 0) }} %
+      transfer loss. Weigh 50 mL to measure the density.
     </p>
     <label v-if="planned > 0" class="aside small abreast"
       ><Checkbox v-model="watched" binary /> {{ sayNumber(planned, 0) }} g kept back as retained

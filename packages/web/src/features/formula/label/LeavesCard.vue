@@ -94,7 +94,7 @@ const READS_WELL = 1.2
           :aria-label="`Enter ${m.what.toLowerCase()}`"
           @click="goTo(m.field)"
         />
-        <RouterLink v-else-if="m.material" :to="`/ingredients/${m.material}`">On the shelf</RouterLink>
+        <RouterLink v-else-if="m.material" :to="`/ingredients/${m.material}`">Open ingredient</RouterLink>
       </li>
       <li>
         <FindingMark :severity="letters < READS_WELL ? 'note' : 'fine'" />
