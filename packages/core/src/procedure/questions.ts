@@ -105,7 +105,7 @@ export const QUESTIONS: Questions = {
   body: {
     label: 'Texture',
     options: [
-      { value: 'as-it-is', label: 'As is', why: 'Filled as made.' },
+      { value: 'as-it-is', label: 'As is', why: 'Filled as made, without whipping.' },
       { value: 'whip', label: 'Chill and whip', why: 'Air makes it light: at most it doubles.' },
       {
         value: 'beat',
