@@ -152,7 +152,7 @@ test('a finished batch goes out as a file, comes in again, and becomes the next 
   await expect(page.getByLabel('Correction, or what you saw later')).toBeFocused()
   await page.keyboard.type('The bottle was the old one.')
   await button(page, 'Keep').click()
-  await expect(page.getByRole('heading', { name: 'Notes' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Notes added later' })).toBeVisible()
   const download = page.waitForEvent('download')
   await button(page, 'More for this batch').click()
   await page.getByRole('menuitem', { name: 'The batch as a file' }).click()

@@ -62,7 +62,7 @@ const notes = computed(() =>
       <p v-if="s.finished?.reason" class="why">{{ s.finished.reason }}</p>
     </section>
 
-    <TitledCard v-if="s.corrections.length" title="Notes" :level="2">
+    <TitledCard v-if="s.corrections.length" title="Notes added later" :level="2">
       <ul class="plain">
         <li v-for="c in s.corrections" :key="c.n">
           <span class="muted small">{{ when(c.at) }}</span> {{ c.text }}
