@@ -77,7 +77,7 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
   await page.getByLabel('Water, g').fill(String(gone))
   await button(page, 'Pour water').click()
   await button(page, /^Record \d.* g water/).click()
-  await expect(page.locator('.lost')).toContainText('put back')
+  await expect(page.locator('.lost')).toContainText('added back')
   await done(page)
 
   // Oil.

@@ -5,12 +5,12 @@ test('the make-up of a cream, and another emulsifier taken with a way back', asy
   await page.getByRole('link', { name: 'Emulsion', exact: true }).click()
   const profile = page.getByRole('region', { name: 'Oil in water, a cream' })
   await expect(profile).toContainText('21.5 % oil phase')
-  await expect(profile.locator('li', { hasText: 'HLB' }).first()).toContainText('does not hold')
+  await expect(profile.locator('li', { hasText: 'HLB' }).first()).toContainText('does not apply')
   const chooser = page.getByRole('region', { name: 'Alternatives' })
   await expect(chooser.locator('li', { hasText: 'in use' })).toContainText('Olivate emulsifier')
   await chooser.getByRole('button', { name: /^Cetearyl alcohol with ceteareth-20/ }).click()
   await expect(chooser).toContainText('Nonionic: salts and charged actives leave it alone')
-  await chooser.getByRole('button', { name: /^Take it/ }).click()
+  await chooser.getByRole('button', { name: /^Use it/ }).click()
   await expect(chooser.locator('li', { hasText: 'in use' })).toContainText(
     'Cetearyl alcohol with ceteareth-20',
   )

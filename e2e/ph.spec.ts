@@ -219,9 +219,9 @@ test('what the pH does changes with the pH', async ({ page }) => {
   const effects = page.getByRole('region', { name: 'Effects of pH' })
   await expect(effects).toContainText('free acid')
   await expect(effects).toContainText(
-    'All materials and the site suit pH 3.5–4.5; mandelic acid sets both ends.',
+    'All ingredients and the site suit pH 3.5–4.5; mandelic acid sets both ends.',
   )
   const before = await effects.locator('li', { hasText: 'Mandelic acid' }).innerText()
-  await effects.getByRole('button', { name: /As it is now/ }).click()
+  await effects.getByRole('button', { name: /Current/ }).click()
   await expect(effects.locator('li', { hasText: 'Mandelic acid' })).not.toHaveText(before)
 })

@@ -230,7 +230,7 @@ test('a trial alone with triangles: seconds, going back, and what cannot be yet'
   await expect(page.getByRole('alert')).toHaveText(/Choose a formula/)
   await page.getByRole('combobox', { name: 'Formula' }).click()
   await page.getByRole('option', { name: 'Gull Wing body lotion' }).click()
-  await page.getByRole('combobox', { name: 'What differs' }).click()
+  await page.getByRole('combobox', { name: 'Varied ingredient' }).click()
   await page.getByRole('option', { name: 'How much of a material' }).click()
   await page.getByRole('combobox', { name: 'Which line' }).click()
   await page.getByRole('option', { name: /glycerin/i }).click()
