@@ -254,7 +254,7 @@ test.describe('on a phone held upright', () => {
     expect(await faults()).toEqual([])
     await button(page, 'Something looks wrong').click()
     await button(page, 'Crystals').click()
-    await button(page, 'Record decision').click()
+    await button(page, 'Add to record').click()
     await expect(button(page, 'Added to record')).toBeVisible()
     expect(await faults()).toEqual([])
     await button(page, 'Back to the table').click()

@@ -115,6 +115,8 @@ test('an emulsifier of one’s own is asked for its type, and judged by it', asy
   const text = JSON.stringify({ format: 'omblet-formula', formatVersion: 1, name: 'Mole cream', phases })
   await upload(page, 'mole.omblet.json', text)
   await page.getByRole('link', { name: 'Mole cream' }).click()
-  await expect(page.getByText('Mole wax only helps an emulsifier; there is none.')).toBeVisible()
+  await expect(
+    page.getByText('Mole wax is only a co-emulsifier, and there is no main emulsifier.'),
+  ).toBeVisible()
   await expect(page.getByText('kind inferred')).toBeVisible()
 })
