@@ -137,9 +137,9 @@ test('what is filled is counted down on the shelf, and the batch knows what it c
 test('containers stand on the shelf, and suit or do not', async ({ page }) => {
   await openFormula(page, 'Harbour Fog face cream')
   await page.getByRole('link', { name: 'Cost', exact: true }).click()
-  await expect(page.getByText('100 % of the batch has no price')).toBeVisible()
+  await expect(page.getByText('No price for 100 % of the batch')).toBeVisible()
   await button(page, 'Try example stock').click()
-  await expect(page.getByText(/69 % of the batch has no price/)).toBeVisible()
+  await expect(page.getByText(/No price for 69 % of the batch/)).toBeVisible()
   await expect(page.getByText('Too thick for this container.').first()).toBeVisible()
   await button(page, 'Show alternatives').click()
   await expect(page.getByText(/(less|more) a batch/).first()).toBeVisible()
