@@ -127,7 +127,7 @@ test('what is filled is counted down on the shelf, and the batch knows what it c
   await expect(page.getByText('in 2 containers', { exact: false }).first()).toBeVisible()
   await button(page, 'More for this batch').click()
   await page.getByRole('menuitem', { name: 'Cost' }).click()
-  await expect(page.getByRole('heading', { name: /the lots that were taken/ })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /lots used/ })).toBeVisible()
   // 4 g of glycerin at 9.80 a kilogram and 1 g of the preservative at 9.50 for 100 g
   await expect(page.getByText('0.13', { exact: true }).first()).toBeVisible()
   await page.goto('/ingredients/containers')
