@@ -151,8 +151,8 @@ describe('a brief', () => {
   it('that cannot be met says why, and offers nothing', async () => {
     await open('/start/brief', BriefPage)
     await shows(/none with a stop/)
-    await tick(/on my shelf/)
+    await tick(/from my stock/)
     await until(() => !/none with a stop/.test(text()) && buttons(/^Start (with|from) this/).length === 0)
-    expect(part('[role="status"], .notice', /shelf|preserv|emulsif/i)).toBeTruthy()
+    expect(part('[role="status"], .notice', /stock|shelf|preserv|emulsif/i)).toBeTruthy()
   })
 })
