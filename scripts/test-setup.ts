@@ -1,6 +1,6 @@
 // Before every file of unit tests: chance repeats itself, and what was fetched late does not outlive the file.
 import fc from 'fast-check'
-import { afterAll, vi } from 'vitest'
+import { afterAll, afterEach, expect, vi } from 'vitest'
 
 /** OMBLET_SEED: a number to repeat a run that failed, or `random` to look where no run has looked (npm run test:wide). */
 const wanted = process.env.OMBLET_SEED ?? '20261128'
@@ -10,3 +10,7 @@ if (wanted !== 'random') fc.configureGlobal({ seed: Number(wanted) })
 if ('document' in globalThis) globalThis.requestIdleCallback = () => 0
 
 afterAll(() => vi.dynamicImportSettled())
+
+// What is decided is put into words before it is shown.
+if ('document' in globalThis)
+  afterEach(() => expect(document.body.textContent).not.toMatch(/\[object |[{,]\s*"code":/))

@@ -6,15 +6,8 @@ export type { PhWindows } from './assess/windows.ts'
 export { balance, type Balance, type Standing, standingOf } from './balance/balance.ts'
 export { isChosen, type Wishes } from './balance/wishes.ts'
 export { axisSteps, curveToDraw, frameOf, lettingGo, readingsOnCurve, takenOf } from './dosing/drawing.ts'
-export {
-  asksEmulsion,
-  type Brief,
-  type Constraint,
-  CONSTRAINTS,
-  NEED_WORDS,
-  NEEDS,
-  OIL_PHASE_OF,
-} from './brief/brief.ts'
+export { asksEmulsion, type Brief, type Constraint, CONSTRAINTS, OIL_PHASE_OF } from './brief/brief.ts'
+export { NEEDS } from './brief/facts.ts'
 export { type Proposal, type Proposals, propose } from './brief/propose.ts'
 export {
   type Candidate,
@@ -88,7 +81,7 @@ export { lotRows, materialRows, readTable, type ReadRow, TableError, type TableR
 export { groupNotes } from './findings/groups.ts'
 export { countFindings, findAll, isCaution } from './findings/index.ts'
 export type { CapMark } from './findings/legal.ts'
-export type { Finding, Remedy, Severity } from './findings/types.ts'
+export { findingKey, type Finding, type Remedy, type Severity } from './findings/types.ts'
 export { computeAmounts } from './formula/amounts.ts'
 export { applyEdit, duplicate, type Edit, freeName, fullReason, neighbourPlace } from './formula/edit.ts'
 export { phaseLetter, withKeys } from './formula/keys.ts'

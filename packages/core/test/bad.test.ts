@@ -1,3 +1,4 @@
+import { findingText } from '../src/words/index.ts'
 // Flawed products, each with what must be found in it; the table is data, so that a reader can add a row.
 import { describe, expect, it } from 'vitest'
 import { findingsOf } from './helpers.ts'
@@ -22,12 +23,12 @@ describe('flawed products', () => {
     for (const row of rows) {
       const found = findingsOf(formulaOf(row))
       for (const x of found) {
-        expect(x.message, row.name).toMatch(/[.]$/)
+        expect(findingText(x).message, row.name).toMatch(/[.]$/)
         // pH keeps its small p, also where it begins a sentence
-        expect(x.message).toMatch(/^(pH\b|[^a-z])/)
-        expect(x.source.length).toBeGreaterThan(3)
+        expect(findingText(x).message).toMatch(/^(pH\b|[^a-z])/)
+        expect(findingText(x).source.length).toBeGreaterThan(3)
       }
-      const said = found.map((x) => `${x.code} ${x.message}`)
+      const said = found.map((x) => `${x.code} ${findingText(x).message}`)
       expect(new Set(said).size, row.name).toBe(said.length)
     }
   })

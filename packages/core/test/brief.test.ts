@@ -1,3 +1,4 @@
+import { impossibleText, pickText, substituteText } from '../src/words/index.ts'
 // Proposals from a brief, stand-ins for what is missing, and what body to expect.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -51,7 +52,7 @@ describe('a brief', () => {
       const parts = p.choices.map((c) => c.part)
       for (const part of ['emollient', 'emulsifier', 'humectant', 'chelator', 'preservative'])
         expect(parts).toContain(part)
-      for (const c of p.choices) expect(c.why).not.toBe('')
+      for (const c of p.choices) expect(pickText(c.why)).not.toBe('')
     }
     expect(new Set(proposals.map((p) => ids(p.formula).sort().join())).size).toBe(3)
     const holders = proposals.map((p) => p.choices.find((c) => c.part === 'emulsifier')!.material.id)
@@ -83,7 +84,7 @@ describe('a brief', () => {
   it('says why it cannot, and what to change', () => {
     const why = (changes: Partial<Brief>, context = ANYTHING) => {
       const result = propose({ ...BRIEF, ...changes }, catalogue, context)
-      return result.status === 'impossible' ? result.why.join(' ') : ''
+      return result.status === 'impossible' ? result.why.map(impossibleText).join(' ') : ''
     }
     expect(
       why({
@@ -191,8 +192,8 @@ describe('stand-ins', () => {
     const citrate = substitutesFor(a, at, catalogue).find(
       (s) => s.material.id === 'glyceryl-stearate-citrate',
     )!
-    expect(citrate.differs.join('; ')).toContain('it is anionic')
-    expect(citrate.differs.join('; ')).toMatch(/% instead of 4 %/)
+    expect(citrate.differs.map(substituteText).join('; ')).toContain('it is anionic')
+    expect(citrate.differs.map(substituteText).join('; ')).toMatch(/% instead of 4 %/)
     expect(substitutesFor(a, 99, catalogue)).toEqual([])
   })
   it('come from the shelf first among equals', () => {

@@ -1,3 +1,4 @@
+import { findingText } from '../src/words/index.ts'
 // What earlier versions said wrongly, held right. Sources beside each; values are from memory of what is named.
 import { describe, expect, it } from 'vitest'
 import { assess, findAll, phNotTold, type Formula } from '../src/index.ts'
@@ -139,7 +140,7 @@ describe('cautions', () => {
     const words = (acid: string) =>
       findAll(assess(simple([[acid, 2], PRESERVED])))
         .filter((f) => f.code.startsWith('safety.'))
-        .map((f) => `${f.message} ${f.why}`)
+        .map((f) => `${findingText(f).message} ${findingText(f).why}`)
         .join(' ')
     expect(words('glycolic acid')).toMatch(/sun/i)
     expect(words('salicylic acid')).not.toBe(words('glycolic acid'))

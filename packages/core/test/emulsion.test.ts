@@ -1,3 +1,4 @@
+import { findingText, choiceText } from '../src/words/index.ts'
 // The make-up of an emulsion, the guides that hold for it, and choosing what carries or thickens it.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -199,15 +200,21 @@ describe('choosing what carries it', () => {
       if (c.current) continue
       const next = applyEdit(f, c.edit)
       expect(computeAmounts(next).totalPercent).toBeCloseTo(100, 9)
-      const codes = findAll(assess(next)).map((x) => x.message)
-      for (const b of c.brings) expect(codes).toContain(b.message)
+      const codes = findAll(assess(next)).map((x) => findingText(x).message)
+      for (const b of c.brings) expect(codes).toContain(findingText(b).message)
       for (const s of c.settles)
-        expect(findAll(assess(next)).some((x) => x.code === s.code && x.message === s.message)).toBe(false)
+        expect(
+          findAll(assess(next)).some(
+            (x) => x.code === s.code && findingText(x).message === findingText(s).message,
+          ),
+        ).toBe(false)
     }
   })
   it('speaks against what the acid or the charge forbids', () => {
     const acid = cream({ water: [['lactic acid', 3]] }, { targetPh: { min: 3.6, max: 3.8 } })
-    expect(of(acid, 'potassium-cetyl-phosphate').reasonsAgainst.join()).toContain('holds only at pH 5–9')
+    expect(of(acid, 'potassium-cetyl-phosphate').reasonsAgainst.map(choiceText).join()).toContain(
+      'holds only at pH 5–9',
+    )
     expect(of(acid, 'potassium-cetyl-phosphate').checks).toBeGreaterThan(0)
     expect(of(acid, 'cetearyl-alcohol-ceteareth-20').checks).toBeLessThan(
       of(acid, 'potassium-cetyl-phosphate').checks,
@@ -216,7 +223,7 @@ describe('choosing what carries it', () => {
     expect(of(gummed, 'behentrimonium-chloride').brings.map((b) => b.code)).toContain('charge.clash')
   })
   it('says when one alone is far from the HLB that is wanted', () => {
-    expect(of(cream(), 'peg-100-stearate').reasonsAgainst.join()).toContain('needs a partner')
+    expect(of(cream(), 'peg-100-stearate').reasonsAgainst.map(choiceText).join()).toContain('needs a partner')
     expect(of(cream(), 'cetearyl-glucoside-cetearyl-alcohol').reasonsAgainst).toEqual([])
   })
   it('offers water-in-oil emulsifiers for water in oil only', () => {
@@ -271,7 +278,9 @@ describe('choosing what thickens it', () => {
 describe('reasons for and against a thickener', () => {
   const reasons = (f: Formula, id: string) => {
     const c = thickenerCandidates(assess(f), catalogue).find((x) => x.material.id === id)!
-    return [...c.reasonsFor, ...c.reasonsAgainst.map((r) => `not: ${r}`)].join('; ')
+    return [...c.reasonsFor.map(choiceText), ...c.reasonsAgainst.map((r) => `not: ${choiceText(r)}`)].join(
+      '; ',
+    )
   }
   it('tell clarity where there is no emulsion, and salt where there is some', () => {
     // Common practice: xanthan is hazy and holds with salt, carbomer is clear and does not.

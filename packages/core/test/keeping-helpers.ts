@@ -19,7 +19,7 @@ export class Kept extends Making {
   plan_() {
     const { a } = this.plan
     const p = proposeWatch(a, findAll(a), 190)
-    return this.do({ type: 'keep', samples: p.samples.map(({ why: _w, ...s }) => s), looks: p.looks }, 'x')
+    return this.do({ type: 'keep', samples: p.samples, looks: p.looks }, 'x')
   }
   /** So many days after filling, by the clock. */
   after(days: number) {

@@ -1,3 +1,4 @@
+import { noteHeading, knownText } from '../src/words/index.ts'
 // What is not known is said: of a line, of a cap, of an oil phase; and notes stand together by kind.
 import { describe, expect, it } from 'vitest'
 import { assess, catalogue, findAll, groupNotes, knownOf } from '../src/index.ts'
@@ -15,7 +16,7 @@ describe('a line', () => {
     ['harbour thing', 'unknown'],
   ])('%s is %s', (name, how) => {
     expect(of(name).how).toBe(how)
-    if (how !== 'known') expect(of(name).says).toMatch(/[.]$/)
+    if (how !== 'known') expect(knownText(of(name))).toMatch(/[.]$/)
   })
   it('of unknown shares has a cap that it may pass, where all of it could be that part', () => {
     // Regulation (EC) 1223/2009 Annex V/29: phenoxyethanol 1 %.
@@ -147,8 +148,8 @@ describe('notes by kind', () => {
     const groups = groupNotes(found)
     expect(new Set(groups.flatMap((g) => g.findings))).toEqual(new Set(found))
     expect(groups.flatMap((g) => g.findings)).toHaveLength(found.length)
-    expect(groups.map((g) => g.title)).toContain('Making')
-    expect(new Set(groups.map((g) => g.title)).size).toBe(groups.length)
+    expect(groups.map((g) => noteHeading(g.family))).toContain('Making')
+    expect(new Set(groups.map((g) => noteHeading(g.family))).size).toBe(groups.length)
     expect(groupNotes([])).toEqual([])
   })
 })

@@ -1,3 +1,4 @@
+import { findingText } from '../src/words/index.ts'
 // The log of readings and additions, and a reading as it is typed.
 import { describe, expect, it } from 'vitest'
 import {
@@ -66,7 +67,7 @@ describe('the log', () => {
     expect(g).not.toHaveProperty('additions')
   })
   it('says that a reading before the last addition is not final', () => {
-    expect(only(written(), 'ph.not-final')[0]!.message).toContain('sodium hydroxide')
+    expect(findingText(only(written(), 'ph.not-final')[0]!).message).toContain('sodium hydroxide')
     const f = written()
     const again = applyEdit(f, recordReading(f, { ph: 3.4, method: 'meter-direct' }))
     expect(codes(again)).not.toContain('ph.not-final')

@@ -1,3 +1,4 @@
+import { findingText } from '../src/words/index.ts'
 import { readdirSync, readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -179,7 +180,7 @@ describe('a procedure', () => {
       .steps.find((s) => s.kind === 'dissolve')!
       .detail.match(order)
     expect(said).not.toBeNull()
-    expect(findAll(a).find((x) => x.code === 'safety.lye')!.why).toContain(said![0])
+    expect(findingText(findAll(a).find((x) => x.code === 'safety.lye')!).why).toContain(said![0])
   })
 
   it('puts back the water of water-in-oil before it is in the oil, and reads no pH there', () => {

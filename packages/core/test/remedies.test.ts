@@ -1,3 +1,4 @@
+import { findingText, remedyText } from '../src/words/index.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
@@ -71,9 +72,9 @@ describe('remedies', () => {
     for (const { x, remedy } of offered) {
       const after = findingsOf(applyEdit(f, remedy.edit))
       expect(
-        after.map((y) => `${y.code} ${y.message}`),
-        remedy.label,
-      ).not.toContain(`${x.code} ${x.message}`)
+        after.map((y) => `${y.code} ${findingText(y).message}`),
+        remedyText(remedy),
+      ).not.toContain(`${x.code} ${findingText(x).message}`)
     }
   })
 })
@@ -84,7 +85,8 @@ describe('a remedy is tried before it is offered', () => {
     targetPh: { min: 5, max: 6 },
   })
   const aim = (min: number, max: number) => ({
-    label: '',
+    code: 'aim-for' as const,
+    facts: { range: { min, max } },
     edit: { type: 'patch' as const, patch: { targetPh: { min, max } } },
   })
   it('and falls away where another rule would refuse what it leads to', () => {
@@ -157,8 +159,8 @@ describe('any formula at all', () => {
           )
           const a = assess(f, catalogue)
           for (const x of findAll(a)) {
-            expect(x.message.length).toBeGreaterThan(5)
-            expect(x.message).not.toMatch(/NaN|undefined|Infinity|null/)
+            expect(findingText(x).message.length).toBeGreaterThan(5)
+            expect(findingText(x).message).not.toMatch(/NaN|undefined|Infinity|null/)
             for (const at of x.lines) expect(f.phases[at.phase]!.lines[at.line]).toBeDefined()
             if (isCaution(x)) expect(x.severity).not.toBe('stop')
           }

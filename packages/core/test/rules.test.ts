@@ -1,3 +1,4 @@
+import { findingText } from '../src/words/index.ts'
 import { describe, expect, it } from 'vitest'
 import { assess, type Formula } from '../src/index.ts'
 import { codes, cream, formula, only, phase, PRESERVED, simple } from './helpers.ts'
@@ -9,7 +10,7 @@ describe('sums over lines and blends', () => {
       ['phenoxyethanol, ethylhexylglycerin', 0.8],
     ])
     const [cap] = only(f, 'legal.above-cap')
-    expect(cap!.message).toContain('1.22')
+    expect(findingText(cap!).message).toContain('1.22')
     expect(cap!.materials).toEqual(['phenoxyethanol', 'phenoxyethanol-ethylhexylglycerin'])
     expect(only(f, 'usage.above-max').map((x) => x.materials[0])).toContain('phenoxyethanol')
   })
@@ -43,7 +44,7 @@ describe('sums over lines and blends', () => {
     ])
     expect(codes(f)).not.toContain('preservative.missing')
     expect(codes(f)).not.toContain('preservative.unidentified')
-    expect(only(f, 'legal.above-cap')[0]!.message).toContain('1.2')
+    expect(findingText(only(f, 'legal.above-cap')[0]!).message).toContain('1.2')
   })
 
   it('a fatty alcohol inside a wax counts in its sum', () => {
@@ -98,8 +99,8 @@ describe('pH windows', () => {
 describe('regions', () => {
   it('other shows the strictest law and says so', () => {
     const [cap] = only(simple([['homosalate', 9]], { product: { region: 'other' } }), 'legal.above-cap')
-    expect(cap!.message).toContain('7.34')
-    expect(cap!.why).toContain('look up your own')
+    expect(findingText(cap!).message).toContain('7.34')
+    expect(findingText(cap!).why).toContain('look up your own')
   })
   it('the US has no cap on phenoxyethanol, but an opinion', () => {
     expect(
@@ -125,7 +126,7 @@ describe('pH conditions of an opinion', () => {
     )
   it('are checked when a pH is known', () => {
     expect(asked(3).map((f) => f.severity)).toEqual(['check'])
-    expect(asked(3)[0]!.message).toContain('3.5')
+    expect(findingText(asked(3)[0]!).message).toContain('3.5')
     expect(asked(3.6)).toEqual([])
   })
 })

@@ -1,3 +1,4 @@
+import { findingText } from '../src/words/index.ts'
 import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { assess, KINDS, readFormula, type Formula } from '../src/index.ts'
@@ -14,7 +15,7 @@ describe('sound formulas draw no alarm', () => {
   const rows = soundRows()
   it.each(rows.map((row) => [row.name, row] as const))('%s', (_, row) => {
     const f = formulaOf(row)
-    const found = serious(f).map((x) => `${x.severity} ${x.code}: ${x.message}`)
+    const found = serious(f).map((x) => `${x.severity} ${x.code}: ${findingText(x).message}`)
     expect(found.filter((x) => x.startsWith('stop'))).toEqual([])
     expect(found.slice(1)).toEqual([])
     // a name that slips would be judged by nothing

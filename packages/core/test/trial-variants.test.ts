@@ -47,7 +47,7 @@ describe('variants', () => {
     expect(whatDiffers(pours, 'school', nameOf)).toMatchObject({ oneThing: true, varied: [] })
     expect(
       whatDiffers([lotion, { ...lotion, targetPh: { min: 6, max: 6.2 } }], 'version', nameOf).also,
-    ).toEqual(['the pH aimed at'])
+    ).toEqual([{ code: 'target-ph' }])
   })
   it('leave out a level that leaves nothing for the q.s. line, and levels of that line', () => {
     expect(levelOptions(lotion, 1, [4, 95])).toHaveLength(1)

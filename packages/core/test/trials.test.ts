@@ -1,3 +1,5 @@
+import { Refusal } from '../src/text/said.ts'
+import { trialFaultText, trialWarningText } from '../src/words/index.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { catalogue, derivedOf, readTrial, withKeys, writeTrial } from '../src/index.ts'
@@ -168,11 +170,11 @@ describe('a sitting', () => {
 describe('a trial', () => {
   it('says what is missing', () => {
     expect(trialFault(wish())).toBeNull()
-    expect(trialFault(wish({ samples: [] }))).toMatch(/two things/)
-    expect(trialFault(wish({ people: [] }))).toMatch(/who judges/)
-    expect(trialFault(wish({ people: ['Ina', 'ina '] }))).toMatch(/same name/)
-    expect(trialFault(wish({ attributes: [] }))).toMatch(/what is judged/)
-    expect(() => planTrial(wish({ rounds: 0 }))).toThrow(/Rounds/)
+    expect(trialFaultText(trialFault(wish({ samples: [] }))!)).toMatch(/two things/)
+    expect(trialFaultText(trialFault(wish({ people: [] }))!)).toMatch(/who judges/)
+    expect(trialFaultText(trialFault(wish({ people: ['Ina', 'ina '] }))!)).toMatch(/same name/)
+    expect(trialFaultText(trialFault(wish({ attributes: [] }))!)).toMatch(/what is judged/)
+    expect(() => planTrial(wish({ rounds: 0 }))).toThrow(Refusal)
   })
   it('warns of what unblinds and of too few', () => {
     const red = {
@@ -199,7 +201,9 @@ describe('a trial', () => {
         decides: null,
       }),
       catalogue,
-    ).join(' ')
+    )
+      .map(trialWarningText)
+      .join(' ')
     expect(told).toMatch(/differ in colour/)
     expect(told).toMatch(/Alone, plan at least 6 rounds/)
     expect(told).toMatch(/Name the one attribute/)

@@ -133,7 +133,7 @@ function kept(
   const filled = at
   const watch = proposeWatch(plan.a, findAll(plan.a), filledGrams)
   at += 10 * 60_000
-  put({ type: 'keep', samples: watch.samples.map(({ why: _why, ...sample }) => sample), looks: watch.looks })
+  put({ type: 'keep', samples: watch.samples, looks: watch.looks })
   const fresh = tells('room', 'ph', 0)
   if (fresh) put({ type: 'observe', sample: 'room', day: null, property: 'ph', ...fresh })
   for (const { sample, day, properties } of [...watch.looks].sort((x, y) => x.day - y.day)) {

@@ -1,3 +1,4 @@
+import { findingText } from '@omblet/core/words'
 // @vitest-environment happy-dom
 // Pieces of the screen: what they say in words, for who sees colours and for who does not.
 import 'fake-indexeddb/auto'
@@ -115,8 +116,8 @@ describe('a finding', () => {
       { [sheetKey as symbol]: { highlight: (lines: unknown) => lit.push(lines) } },
     )
     expect(item.text()).toContain({ stop: 'Stop', check: 'Check', note: 'Note' }[finding!.severity])
-    expect(item.text()).toContain(finding!.message)
-    expect(item.text()).toContain(finding!.why)
+    expect(item.text()).toContain(findingText(finding!).message)
+    expect(item.text()).toContain(findingText(finding!).why)
     await item.trigger('mouseenter')
     await item.trigger('mouseleave')
     expect(lit).toEqual([finding!.lines, []])

@@ -193,7 +193,7 @@ describe('setting up', () => {
     s.bought.value = 'the jar in use'
     expect(s.chosen.value.at(-1)).toEqual({ key: BOUGHT, name: 'the jar in use', formula: null })
     expect(s.what.value).toBe('the amount of glycerin')
-    expect(s.warnings.value.join(' ')).toMatch(/bought product/)
+    expect(s.warnings.value.map((w) => w.code)).toContain('bought')
   })
   it('means every level that is typed, also where the answer to the first came in between', async () => {
     const { s } = await begin({ varies: 'level' })
@@ -230,7 +230,7 @@ describe('setting up', () => {
       expect(s.options.value.map((o) => o.label)).toEqual(['As it is on the sheet', 'Version 1, milder']),
     )
     s.picked.value = s.options.value.map((o) => o.key)
-    expect(s.differs.value.also).toEqual(['the pH aimed at'])
+    expect(s.differs.value.also).toEqual([{ code: 'target-ph' }])
     s.varies.value = 'school'
     await nextTick()
     await nextTick()

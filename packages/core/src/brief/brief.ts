@@ -2,6 +2,7 @@ import type { Product } from '../shapes/formula.ts'
 import type { Richness } from '../emulsion/emulsion.ts'
 import { PICKS } from '../materials/picks.ts'
 import { hasTrait, type Material } from '../shapes/material.ts'
+import type { Pick, ProposalPart, RuledOut, SkinNeed } from './facts.ts'
 
 export const CONSTRAINTS = [
   'no-oil',
@@ -14,9 +15,6 @@ export const CONSTRAINTS = [
   'only-shelf',
 ] as const
 export type Constraint = (typeof CONSTRAINTS)[number]
-
-export const NEEDS = ['none', 'moisture', 'dryness', 'comfort', 'shine', 'softness'] as const
-export type SkinNeed = (typeof NEEDS)[number]
 
 /** What a maker wants, before the first gram. */
 export interface Brief {
@@ -44,8 +42,13 @@ const wants = (brief: Brief, c: Constraint) => brief.constraints.includes(c)
 
 const EMULSIONS: ReadonlySet<string> = new Set(['lotion', 'cream', 'butter', 'leave-in'])
 /** Whether a brief asks for oils in water; without oil a cream becomes a gel. */
-export const asksEmulsion = (brief: Pick<Brief, 'product' | 'constraints'>) =>
-  EMULSIONS.has(brief.product.kind) && !brief.constraints.includes('no-oil')
+export const asksEmulsion = ({
+  product,
+  constraints,
+}: {
+  product: Brief['product']
+  constraints: Brief['constraints']
+}) => EMULSIONS.has(product.kind) && !constraints.includes('no-oil')
 
 /** Above this a material has to be melted, °C. */
 const MELTED_C = 30
@@ -61,38 +64,30 @@ const needsHeat = (m: Material) =>
   ((m.kind === 'emulsifier' || m.kind === 'cationic') && m.emulsifier?.role !== 'polymeric')
 
 /** Why a material is ruled out by a constraint; null where it may be used. */
-export function ruledOut(m: Material, brief: Brief, context: BriefContext): string | null {
+export function ruledOut(m: Material, brief: Brief, context: BriefContext): RuledOut | null {
   if (m.kind === 'water') return null
-  if (wants(brief, 'vegan') && m.origin === 'animal') return 'comes from an animal'
+  if (wants(brief, 'vegan') && m.origin === 'animal') return 'animal'
   if (wants(brief, 'natural-style') && (m.origin === 'synthetic' || m.origin === 'unknown'))
-    return 'is synthetic'
+    return 'synthetic'
   if (wants(brief, 'no-silicone') && (m.kind === 'silicone' || m.inci.some((n) => SILICONE.test(n))))
-    return 'is a silicone'
-  if (wants(brief, 'fragrance-free') && (SCENTED.has(m.kind) || hasTrait(m, 'fragrance'))) return 'is scented'
-  if (wants(brief, 'cold-process') && needsHeat(m)) return 'has to be melted'
-  if (wants(brief, 'only-shelf') && !context.onShelf.has(m.id)) return 'is not in stock'
+    return 'silicone'
+  if (wants(brief, 'fragrance-free') && (SCENTED.has(m.kind) || hasTrait(m, 'fragrance'))) return 'scented'
+  if (wants(brief, 'cold-process') && needsHeat(m)) return 'melted'
+  if (wants(brief, 'only-shelf') && !context.onShelf.has(m.id)) return 'not-in-stock'
   return null
 }
 
 export interface Choice {
   /** What it is there for. */
-  part: string
+  part: ProposalPart
   material: Material
   percent: number
-  why: string
+  why: Pick
   /** What could stand there instead, the best first. */
   alternatives: Material[]
 }
 
 export const HELPS: Record<SkinNeed, string[]> = PICKS.helps
-export const NEED_WORDS: Record<SkinNeed, string> = {
-  none: 'nothing in particular',
-  moisture: 'moisture',
-  dryness: 'dry, rough skin',
-  comfort: 'easily upset skin',
-  shine: 'shine',
-  softness: 'softness and slip',
-}
 
 /** Oil phase to aim for, percent (common practice). */
 export const OIL_PHASE_OF: Record<Richness, number> = {

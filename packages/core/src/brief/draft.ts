@@ -6,6 +6,7 @@ import type { Formula, Line, Phase, Role } from '../shapes/formula.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { HOT_C } from '../formula/templates.ts'
 import { usualRole, type Material } from '../shapes/material.ts'
+import type { Miss } from './facts.ts'
 import { ruledOut, type Brief, type BriefContext, type Choice } from './brief.ts'
 
 /** What is known of a maker's wishes, and what may be used. */
@@ -29,7 +30,7 @@ export class Palette {
 export class BriefDraft {
   readonly lines = new Map<Role, Line[]>()
   readonly choices: Choice[] = []
-  readonly misses: string[] = []
+  readonly misses: Miss[] = []
   targetPh: Formula['targetPh']
 
   constructor(
@@ -57,10 +58,10 @@ export class BriefDraft {
   }
 
   say(
-    part: string,
+    part: Choice['part'],
     material: Material,
     percent: number,
-    why: string,
+    why: Choice['why'],
     alternatives: readonly Material[] = [],
   ) {
     this.choices.push({ part, material, percent, why, alternatives: alternatives.slice(0, 4) })

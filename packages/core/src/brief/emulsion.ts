@@ -3,25 +3,17 @@ import { emulsifierCandidates, type Candidate } from '../choose/emulsifiers.ts'
 import { spreadOf, type Spread } from '../feel/profile.ts'
 import type { Role } from '../shapes/formula.ts'
 import type { Material } from '../shapes/material.ts'
-import { sayNumber } from '../text/format.ts'
+import type { EmulsifierFamily } from './facts.ts'
 import { BUTTERED, CASCADE, FATTY_OF, OIL_PHASE_OF } from './brief.ts'
 import { round1, type Palette, type BriefDraft } from './draft.ts'
 import { HOT_C } from '../formula/templates.ts'
 import { kindHas } from '../shapes/kinds.ts'
 
-export type Family = 'polymer' | 'cationic' | 'anionic' | 'hlb' | 'layers'
-export const familyOf = (m: Material): Family => {
+export const familyOf = (m: Material): EmulsifierFamily => {
   if (m.emulsifier?.role === 'polymeric') return 'polymer'
   if (m.charge === 'cationic') return 'cationic'
   if (m.charge === 'anionic') return 'anionic'
   return m.emulsifier?.hlbSound === 'yes' || m.origin === 'synthetic' ? 'hlb' : 'layers'
-}
-export const FAMILY_WORDS: Record<Family, string> = {
-  polymer: 'light, held by a polymer',
-  cationic: 'conditioning, held by its charge',
-  anionic: 'soft, held by an anionic emulsifier',
-  hlb: 'sturdy, with a classic emulsifier',
-  layers: 'velvety, held by layers of a mild emulsifier',
 }
 
 /** Emollients of one spread, the best first: those that keep, feel as wished and have a required HLB. */
@@ -56,12 +48,6 @@ function emollients(
     .map((x) => x.m)
 }
 
-const SPREAD_WORDS: Record<Spread, string> = {
-  fast: 'spreads fast and leaves the skin dry',
-  medium: 'spreads at a middling pace',
-  slow: 'spreads slowly and stays',
-}
-
 /** Puts the oils in by spread; `turn` picks another one of each for each proposal. */
 function addOils(palette: Palette, draft: BriefDraft, oils: number, turn: number): boolean {
   const { brief } = palette
@@ -85,7 +71,7 @@ function addOils(palette: Palette, draft: BriefDraft, oils: number, turn: number
       'emollient',
       m,
       dose,
-      `${SPREAD_WORDS[spread]}${m.oxidation === 'slow' ? '; keeps well' : ''}`,
+      { code: 'emollient', spread, keeps: m.oxidation === 'slow' },
       list.filter((x) => x !== m),
     )
     added += dose
@@ -111,7 +97,7 @@ function addOils(palette: Palette, draft: BriefDraft, oils: number, turn: number
 /** Brings no stop of its own; what is missing still, such as a preservative, is no fault of it. */
 export const fits = (c: Candidate) => !c.brings.some((f) => f.severity === 'stop')
 export const usable = (palette: Palette, c: Candidate) => fits(c) && palette.allowed.includes(c.material)
-export const reasons = (c: Candidate) => [...c.reasonsFor, ...c.handling].slice(0, 3).join('; ')
+export const reasons = (c: Candidate) => [...c.reasonsFor, ...c.handling].slice(0, 3)
 
 /** The emulsifiers that this oil phase could have, one of each family first. */
 export function emulsifiersFor(palette: Palette, draft: BriefDraft, oils: number): Candidate[] {
@@ -124,7 +110,7 @@ export function emulsifiersFor(palette: Palette, draft: BriefDraft, oils: number
   const suits = (c: Candidate) =>
     leaveIn ? familyOf(c.material) === 'cationic' : familyOf(c.material) !== 'cationic'
   const list = all.filter(suits)
-  const taken = new Set<Family>()
+  const taken = new Set<EmulsifierFamily>()
   const firsts = list.filter((c) => {
     const family = familyOf(c.material)
     if (taken.has(family)) return false
@@ -151,7 +137,7 @@ export function addEmulsion(
   const own = m.emulsifier?.role === 'polymeric' ? 0 : emulsifier.percent
   const oils = Math.min(most, target - own - (alcohol ? fatty : 0))
   if (oils < target - own - fatty - 0.5)
-    draft.misses.push(`${m.name} holds ${sayNumber(most)} % of oils, so it is lighter than wished.`)
+    draft.misses.push({ code: 'less-oil', name: m.name, mostPercent: most })
   if (!addOils(palette, draft, Number(oils.toFixed(1)), turn)) return false
   const role: Role = m.phase === 'oil' ? 'oil' : 'water'
   draft.add(role, m, emulsifier.percent)
@@ -159,16 +145,16 @@ export function addEmulsion(
     'emulsifier',
     m,
     emulsifier.percent,
-    [`${FAMILY_WORDS[familyOf(m)]}`, reasons(emulsifier)].filter(Boolean).join('; '),
+    { code: 'emulsifier', family: familyOf(m), reasons: reasons(emulsifier) },
     others.filter((c) => c.material !== m && fits(c)).map((c) => c.material),
   )
   if (alcohol) {
     draft.add('oil', alcohol, fatty)
     draft.say(
-      'body',
+      'consistency',
       alcohol,
       fatty,
-      `gives a ${brief.richness.replace('-', ' ')} its body as it cools`,
+      { code: 'consistency', richness: brief.richness },
       fatties.filter((x) => x !== alcohol),
     )
   }

@@ -1,8 +1,7 @@
 import { thickenerCandidates } from '../choose/emulsifiers.ts'
 import { PICKS } from '../materials/picks.ts'
 import type { Material } from '../shapes/material.ts'
-import { formatRange } from '../text/format.ts'
-import { HELPS, NEED_WORDS } from './brief.ts'
+import { HELPS } from './brief.ts'
 import { rankIn, roleFor, type Palette, type BriefDraft } from './draft.ts'
 import { reasons, usable } from './emulsion.ts'
 
@@ -15,7 +14,7 @@ export function addThickener(palette: Palette, draft: BriefDraft, turn: number) 
   const list = thickenerCandidates(a, palette.catalogue).filter((c) => usable(palette, c) && !c.current)
   const pick = list[Math.min(turn, list.length - 1)]
   if (!pick) {
-    draft.misses.push('No thickener that suits is allowed, so it stays thin.')
+    draft.misses.push({ code: 'no-thickener' })
     return
   }
   const m = pick.material
@@ -27,7 +26,7 @@ export function addThickener(palette: Palette, draft: BriefDraft, turn: number) 
     'thickener',
     m,
     dose,
-    reasons(pick) || 'gives it body',
+    { code: 'thickener', reasons: reasons(pick) },
     list.filter((c) => c !== pick).map((c) => c.material),
   )
 }
@@ -39,7 +38,7 @@ export function addHumectants(palette: Palette, draft: BriefDraft, turn: number)
   const list = palette.find(order).filter((m) => !draft.has(m.id))
   const m = list[turn % Math.max(1, Math.min(2, list.length))]
   if (!m) {
-    draft.misses.push('No humectant is allowed.')
+    draft.misses.push({ code: 'no-humectant' })
     return
   }
   const percent = brief.product.kind === 'toner' ? 3 : (m.usage?.typical ?? 3)
@@ -49,7 +48,7 @@ export function addHumectants(palette: Palette, draft: BriefDraft, turn: number)
     'humectant',
     m,
     percent,
-    `holds water${m.feel?.includes('light') ? ' and does not stick' : ''}${slurry ? '; wets the gum first' : ''}`,
+    { code: 'humectant', light: m.feel?.includes('light') ?? false, wetsGum: slurry },
     list.filter((x) => x !== m),
   )
 }
@@ -72,14 +71,14 @@ export function addHelp(palette: Palette, draft: BriefDraft, turn: number) {
   for (const r of chosen.length > 0 ? chosen : ranked.slice(0, take)) {
     draft.add(r.role, r.material, r.percent)
     draft.say(
-      'for the need',
+      'need',
       r.material,
       r.percent,
-      `usual for ${NEED_WORDS[need]}`,
+      { code: 'need', need },
       ranked.map((x) => x.material).filter((m) => !draft.has(m.id)),
     )
   }
-  if (ranked.length === 0) draft.misses.push(`Nothing for ${NEED_WORDS[need]} is allowed here.`)
+  if (ranked.length === 0) draft.misses.push({ code: 'nothing-for-need', need })
 }
 
 export function addChelator(palette: Palette, draft: BriefDraft) {
@@ -91,7 +90,7 @@ export function addChelator(palette: Palette, draft: BriefDraft) {
     'chelator',
     best.material,
     best.percent,
-    'binds metals that spoil oils, colour and preservative',
+    { code: 'chelator' },
     list.filter((m) => m !== best.material),
   )
 }
@@ -108,7 +107,7 @@ export function addAntioxidant(palette: Palette, draft: BriefDraft) {
     'antioxidant',
     m,
     percent,
-    'keeps the oils from turning',
+    { code: 'antioxidant' },
     list.filter((x) => x !== m),
   )
 }
@@ -143,7 +142,7 @@ export function addPreservative(palette: Palette, draft: BriefDraft, turn: numbe
     'preservative',
     best.material,
     best.percent,
-    window ? `broad cover at pH ${formatRange(window)}, which the product keeps` : 'broad cover',
+    { code: 'preservative', range: window ?? null },
     ranked.map((r) => r.material).filter((m) => m !== best.material),
   )
   return true

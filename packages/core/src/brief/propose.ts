@@ -1,12 +1,13 @@
+import { dequal } from 'dequal'
 import { bringTo } from '../findings/bring-to.ts'
 import { isUnsafeAsWritten } from '../findings/unsafe-ph.ts'
 import { applyEdit } from '../formula/edit.ts'
 import type { Candidate } from '../choose/emulsifiers.ts'
 import { findAll, isCaution } from '../findings/index.ts'
+import { needOf } from '../findings/unsafe-ph.ts'
 import type { Finding } from '../findings/types.ts'
 import type { Formula } from '../shapes/formula.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
-import { formatRange, listWords, sayPercent } from '../text/format.ts'
 import {
   asksEmulsion,
   FATTY_OF,
@@ -16,8 +17,9 @@ import {
   type BriefContext,
   type Choice,
 } from './brief.ts'
+import type { Impossible, Miss, ProposalTitle } from './facts.ts'
 import { Palette, BriefDraft, roleFor, targetIn } from './draft.ts'
-import { addEmulsion, emulsifiersFor, FAMILY_WORDS, familyOf } from './emulsion.ts'
+import { addEmulsion, emulsifiersFor, familyOf } from './emulsion.ts'
 import {
   addAntioxidant,
   addChelator,
@@ -29,44 +31,43 @@ import {
 
 export interface Proposal {
   /** What sets it apart, in a few words. */
-  title: string
+  title: ProposalTitle
+  /** What tells it from another proposal of the same title. */
+  with?: { name: string; percent: number }
   formula: Formula
   choices: Choice[]
   /** Checks and notes that remain; there is no stop. */
   findings: Finding[]
   /** Wishes that it could not keep. */
-  misses: string[]
+  misses: Miss[]
 }
 
 export type Proposals =
   | { status: 'done'; proposals: Proposal[] }
   /** Why there is nothing to propose, and what to change. */
-  | { status: 'impossible'; why: string[] }
+  | { status: 'impossible'; why: Impossible[] }
 
 /** Faults of the wishes themselves, before anything is chosen. */
-function faultsOf(palette: Palette, draft: BriefDraft): string[] {
+function faultsOf(palette: Palette, draft: BriefDraft): Impossible[] {
   const { brief, catalogue, context } = palette
-  const faults: string[] = []
+  const faults: Impossible[] = []
   for (const { material: id } of brief.actives) {
     const m = catalogue.find(id)
-    if (!m) faults.push(`“${id}” is not known: choose it from the materials.`)
+    if (!m) faults.push({ code: 'unknown-material', name: id })
     else {
-      const why = ruledOut(m, brief, context)
-      if (why)
-        faults.push(`${m.name} ${why}, which the constraints rule out. Take it off or let the constraint go.`)
+      const by = ruledOut(m, brief, context)
+      if (by) faults.push({ code: 'ruled-out', name: m.name, by })
     }
   }
   if (faults.length > 0) return faults
   const a = palette.assess(draft.formula())
   const clash = a.ph.clashes[0]
   if (clash && clash.a.grade === 'works' && clash.b.grade === 'works')
-    faults.push(
-      `${clash.a.label} works at pH ${formatRange(clash.a)}, ${clash.b.label} at ${formatRange(clash.b)}: they need two products.`,
-    )
+    faults.push({ code: 'ph-clash', pair: [needOf(clash.a), needOf(clash.b)] })
   for (const f of findAll(a).filter(
     (x) => x.severity === 'stop' && /^(legal|charge|claim|stability)/.test(x.code),
   ))
-    faults.push(`${f.message} ${f.why}`.trim())
+    faults.push({ code: 'finding', finding: f, whole: true })
   return faults
 }
 
@@ -81,11 +82,17 @@ function startOf(palette: Palette, emulsion: boolean): BriefDraft {
   return draft
 }
 
-function finish(palette: Palette, draft: BriefDraft, title: string): Proposal | null {
+function finish(palette: Palette, draft: BriefDraft, title: ProposalTitle): Proposal | null {
   const { brief } = palette
   for (const { material: id, percent } of brief.actives) {
     const m = palette.catalogue.find(id)!
-    draft.choices.unshift({ part: 'wished for', material: m, percent, why: 'your wish', alternatives: [] })
+    draft.choices.unshift({
+      part: 'requested',
+      material: m,
+      percent,
+      why: { code: 'requested' },
+      alternatives: [],
+    })
   }
   let formula = draft.formula()
   let a = palette.assess(formula)
@@ -120,7 +127,7 @@ export function propose(brief: Brief, catalogue: Catalogue, context: BriefContex
   if (brief.product.kind === 'cleanser')
     return {
       status: 'impossible',
-      why: ['A cleanser is built on surfactants, which are not proposed here: start from an empty sheet.'],
+      why: [{ code: 'cleanser' }],
     }
   const palette = new Palette(brief, catalogue, context)
   const emulsion = asksEmulsion(brief)
@@ -130,7 +137,10 @@ export function propose(brief: Brief, catalogue: Catalogue, context: BriefContex
   start.targetPh = targetIn(palette.assess(start.formula()).ph.fits)
 
   const proposals: Proposal[] = []
-  const why = new Set<string>()
+  const why: Impossible[] = []
+  const add = (reason: Impossible) => {
+    if (!why.some((x) => dequal(x, reason))) why.push(reason)
+  }
   const build = (
     turn: number,
     emulsifier: Candidate | null,
@@ -138,7 +148,7 @@ export function propose(brief: Brief, catalogue: Catalogue, context: BriefContex
   ): Proposal | null => {
     const draft = start.copy()
     if (emulsifier && !addEmulsion(palette, draft, emulsifier, others, turn)) {
-      why.add('No oil that suits is allowed: let a constraint go, or add oils to your stock.')
+      add({ code: 'no-oil' })
       return null
     }
     addThickener(palette, draft, turn)
@@ -147,16 +157,16 @@ export function propose(brief: Brief, catalogue: Catalogue, context: BriefContex
     addChelator(palette, draft)
     addAntioxidant(palette, draft)
     if (!addPreservative(palette, draft, turn)) {
-      why.add(
-        'No preservative that covers bacteria, yeast and mould is allowed: let a constraint go, or add one to your stock.',
-      )
+      add({ code: 'no-preservative' })
       return null
     }
-    const words = emulsifier ? FAMILY_WORDS[familyOf(emulsifier.material)] : titleOf(draft)
-    const made = finish(palette, draft, words.charAt(0).toUpperCase() + words.slice(1))
+    const title: ProposalTitle = emulsifier
+      ? { code: 'emulsifier', family: familyOf(emulsifier.material) }
+      : titleOf(draft)
+    const made = finish(palette, draft, title)
     if (!made) {
       const stop = findAll(palette.assess(draft.formula())).find((f) => f.severity === 'stop')
-      why.add(stop ? stop.message : 'Every try came to a stop.')
+      add(stop ? { code: 'finding', finding: stop, whole: false } : { code: 'stopped' })
     }
     return made
   }
@@ -167,9 +177,7 @@ export function propose(brief: Brief, catalogue: Catalogue, context: BriefContex
     if (candidates.length === 0)
       return {
         status: 'impossible',
-        why: [
-          'No emulsifier that suits is allowed: let a constraint go, add one to your stock, or choose a gel or serum.',
-        ],
+        why: [{ code: 'no-emulsifier' }],
       }
     for (const c of candidates) {
       if (proposals.length === 3) break
@@ -183,14 +191,13 @@ export function propose(brief: Brief, catalogue: Catalogue, context: BriefContex
     }
   }
   if (proposals.length > 0) return { status: 'done', proposals: named(proposals) }
-  return { status: 'impossible', why: why.size > 0 ? [...why] : ['Nothing that suits is allowed.'] }
+  return { status: 'impossible', why: why.length > 0 ? why : [{ code: 'stopped' }] }
 }
 
-const titleOf = (draft: BriefDraft) => {
+const titleOf = (draft: BriefDraft): ProposalTitle => {
   const thickener = draft.choices.find((c) => c.part === 'thickener')
   const humectant = draft.choices.find((c) => c.part === 'humectant')
-  const parts = [thickener, humectant].flatMap((c) => (c ? [c.material.name] : []))
-  return parts.length > 0 ? `with ${listWords(parts)}` : 'plain and clear'
+  return { code: 'gel', names: [thickener, humectant].flatMap((c) => (c ? [c.material.name] : [])) }
 }
 
 const partsOf = (f: Formula) =>
@@ -203,8 +210,8 @@ const sameParts = (a: Formula, b: Formula) => partsOf(a) === partsOf(b)
 /** Two of the same family are told apart by what holds them. */
 function named(proposals: readonly Proposal[]): Proposal[] {
   return proposals.map((p) => {
-    if (proposals.filter((q) => q.title === p.title).length === 1) return p
+    if (proposals.filter((q) => dequal(q.title, p.title)).length === 1) return p
     const holds = p.choices.find((c) => c.part === 'emulsifier' || c.part === 'thickener')
-    return holds ? { ...p, title: `${p.title}: ${holds.material.name} ${sayPercent(holds.percent)}` } : p
+    return holds ? { ...p, with: { name: holds.material.name, percent: holds.percent } } : p
   })
 }

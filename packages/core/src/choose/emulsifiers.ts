@@ -4,12 +4,15 @@ import type { Assessment } from '../assess/types.ts'
 import type { AssessedLine } from '../lines/types.ts'
 import { findAll, isCaution } from '../findings/index.ts'
 import { saltPercent } from '../assess/carriers.ts'
-import type { Finding } from '../findings/types.ts'
+import { findingKey, type Finding } from '../findings/types.ts'
 import type { Emulsion } from '../emulsion/emulsion.ts'
 import { applyEdit, type Edit } from '../formula/edit.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { hasTrait, usualRole, type Material } from '../shapes/material.ts'
-import { formatRange, sayNumber } from '../text/format.ts'
+import type { Said } from '../text/said.ts'
+import type { ChoiceFacts } from './reasons.ts'
+
+export type ChoiceReason = Said<ChoiceFacts>
 
 /** One system for this formula: what it would take, what it would change, and why. */
 export interface Candidate {
@@ -23,17 +26,17 @@ export interface Candidate {
   settles: Finding[]
   stops: number
   checks: number
-  reasonsFor: string[]
-  reasonsAgainst: string[]
+  reasonsFor: ChoiceReason[]
+  reasonsAgainst: ChoiceReason[]
   /** What it asks for while it is worked in. */
-  handling: string[]
+  handling: ChoiceReason[]
   /** In the formula already. */
   current: boolean
   score: number
 }
 
-/** The same finding before and after: the same words, or the same rule about the same materials. */
-const keysOf = (f: Finding) => [f.message, `${f.code} ${f.severity} ${[...f.materials].sort().join()}`]
+/** The same finding before and after: the same facts, or the same rule about the same materials. */
+const keysOf = (f: Finding) => [findingKey(f), `${f.code} ${f.severity} ${[...f.materials].sort().join()}`]
 export const missingFrom = (list: readonly Finding[]) => {
   const keys = new Set(list.flatMap(keysOf))
   return (f: Finding) => !keysOf(f).some((key) => keys.has(key))
@@ -58,7 +61,6 @@ const isThickener = (m: Material) =>
 const HLB_ROOM = 3
 /** Salt from which a thickener's standing it is worth a word, percent. */
 const SALTY = 0.1
-const SETS = { fast: 'fast', medium: 'at a middling pace', slow: 'slowly' }
 
 const round = (percent: number) => Number(percent.toFixed(percent < 1 ? 2 : 1))
 
@@ -138,20 +140,16 @@ const byScore = (x: Candidate, y: Candidate) =>
 const workingRange = (a: Assessment) =>
   a.formula.targetPh ?? (a.workingPh === null ? null : { min: a.workingPh, max: a.workingPh })
 
-function phReason(a: Assessment, m: Material): { good: string } | { bad: string } | null {
+function phReason(a: Assessment, m: Material): { good: ChoiceReason } | { bad: ChoiceReason } | null {
   const range = workingRange(a)
   if (!range || !m.ph) return null
   const stands = range.min >= m.ph.min - 0.05 && range.max <= m.ph.max + 0.05
   return stands
-    ? { good: `holds at pH ${formatRange(m.ph)}` }
-    : { bad: `holds only at pH ${formatRange(m.ph)}, here it is ${formatRange(range)}` }
+    ? { good: { code: 'holds-at-ph', range: m.ph } }
+    : { bad: { code: 'holds-only-at-ph', range: m.ph, here: range } }
 }
 
-interface Judgement {
-  reasonsFor: string[]
-  reasonsAgainst: string[]
-  handling: string[]
-}
+type Judgement = Pick<Candidate, 'reasonsFor' | 'reasonsAgainst' | 'handling'>
 
 /** Puts each material that qualifies in the place of the one in use and judges the formula again, best first. */
 function rank(
@@ -212,24 +210,18 @@ export function emulsifierCandidates(
     dose: (m) => (amount === 'same' && old ? old.percent : emulsifierDose(m, e.oilsPercent)),
     judge: (m, { reasonsFor, reasonsAgainst, handling }) => {
       const { maxOilPercent: most, role } = m.emulsifier!
-      if (m.charge === 'nonionic') reasonsFor.push('nonionic: salts and charged actives leave it alone')
-      if (m.setting === 'fast' && e.oilPhasePercent >= 30)
-        reasonsAgainst.push('sets fast: in a thick product it keeps air and lumps')
-      if (m.whitening !== undefined && m.whitening <= 2) reasonsFor.push('hardly whitens when rubbed in')
-      if (m.whitening !== undefined && m.whitening >= 4) reasonsAgainst.push('whitens when rubbed in')
+      if (m.charge === 'nonionic') reasonsFor.push({ code: 'nonionic-emulsifier' })
+      if (m.setting === 'fast' && e.oilPhasePercent >= 30) reasonsAgainst.push({ code: 'sets-fast' })
+      if (m.whitening !== undefined && m.whitening <= 2) reasonsFor.push({ code: 'hardly-whitens' })
+      if (m.whitening !== undefined && m.whitening >= 4) reasonsAgainst.push({ code: 'whitens' })
       if (isFarFromOils(e, m))
-        reasonsAgainst.push(
-          `its HLB of ${sayNumber(m.emulsifier!.hlb!, 1)} is far from the ${sayNumber(e.requiredHlb!, 0)} required by the oils: it needs a partner`,
-        )
+        reasonsAgainst.push({ code: 'hlb-far', hlb: m.emulsifier!.hlb!, required: e.requiredHlb! })
       if (most !== undefined && e.oilsPercent > most)
-        reasonsAgainst.push(
-          `holds up to ${sayNumber(most)} % of oils; here are ${sayNumber(e.oilsPercent, 1)} %`,
-        )
-      if (role === 'polymeric' && e.oilsPercent > 20)
-        reasonsAgainst.push('a polymer alone is weak for that much oil')
-      if (m.setting) handling.push(`sets ${SETS[m.setting]}`)
-      if (m.meltsC) handling.push(`melts near ${sayNumber(m.meltsC)} °C: heat both phases above that`)
-      else if (role === 'polymeric') handling.push('goes in cold')
+        reasonsAgainst.push({ code: 'oil-capacity', mostPercent: most, oilsPercent: e.oilsPercent })
+      if (role === 'polymeric' && e.oilsPercent > 20) reasonsAgainst.push({ code: 'polymer-alone' })
+      if (m.setting) handling.push({ code: 'sets', pace: m.setting })
+      if (m.meltsC) handling.push({ code: 'melts-near', celsius: m.meltsC })
+      else if (role === 'polymeric') handling.push({ code: 'goes-in-cold' })
     },
   })
 }
@@ -248,21 +240,18 @@ export function thickenerCandidates(
     offered: (m) => isThickener(m) && m.usage !== undefined && m.usage.typical <= 5,
     dose: (m) => (amount === 'same' && old ? old.percent : round(m.usage!.typical)),
     judge: (m, { reasonsFor, reasonsAgainst, handling }) => {
-      if (m.charge === 'nonionic') reasonsFor.push('nonionic: goes with cationics and salts')
+      if (m.charge === 'nonionic') reasonsFor.push({ code: 'nonionic-thickener' })
       const stood = m.saltStoodPercent
-      if (salt >= SALTY && stood === undefined) reasonsFor.push('stands the salts in here')
+      if (salt >= SALTY && stood === undefined) reasonsFor.push({ code: 'tolerates-salts' })
       if (salt >= SALTY && stood !== undefined && salt <= stood)
-        handling.push(`stands about ${sayNumber(stood)} % of salts; here are ${sayNumber(salt)} %`)
-      if (!a.emulsion && hasTrait(m, 'clear-gel')) reasonsFor.push('leaves water clear')
-      if (!a.emulsion && hasTrait(m, 'hazy-gel')) reasonsAgainst.push('makes water hazy')
-      if (m.feel?.includes('sticky')) reasonsAgainst.push('can feel sticky')
-      if (m.feel?.includes('light')) reasonsFor.push('light on the skin')
-      if (m.slurry) handling.push(`wet it in ${m.slurry.parts} parts of ${m.slurry.in} first`)
+        handling.push({ code: 'tolerates-salt', tolerancePercent: stood, saltPercent: salt })
+      if (!a.emulsion && hasTrait(m, 'clear-gel')) reasonsFor.push({ code: 'clear' })
+      if (!a.emulsion && hasTrait(m, 'hazy-gel')) reasonsAgainst.push({ code: 'hazy' })
+      if (m.feel?.includes('sticky')) reasonsAgainst.push({ code: 'sticky' })
+      if (m.feel?.includes('light')) reasonsFor.push({ code: 'light' })
+      if (m.slurry) handling.push({ code: 'wet-first', ...m.slurry })
       const hours = m.hydrationHours?.max
-      if (hours !== undefined)
-        handling.push(
-          `full body after ${hours < 1 ? `${Math.round(hours * 60)} minutes` : `${sayNumber(hours)} h`}`,
-        )
+      if (hours !== undefined) handling.push({ code: 'full-body-after', hours })
     },
   })
 }

@@ -5,10 +5,13 @@ import { emulsifierDose, missingFrom, relevantFindings, swap } from './emulsifie
 import { spreadOf } from '../feel/profile.ts'
 import type { Finding } from '../findings/types.ts'
 import { applyEdit, type Edit } from '../formula/edit.ts'
-import { formatRange, listWords, sayNumber } from '../text/format.ts'
+import type { Said } from '../text/said.ts'
+import type { SubstituteFacts } from './reasons.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { hasTrait, type Material, type MaterialKind } from '../shapes/material.ts'
 import { kindHas } from '../shapes/kinds.ts'
+
+export type SubstituteNote = Said<SubstituteFacts>
 
 /** A material that could stand in for another one in a formula. */
 export interface Substitute {
@@ -16,9 +19,9 @@ export interface Substitute {
   percent: number
   edit: Edit
   /** In what it is like the one that is missing. */
-  alike: string[]
+  alike: SubstituteNote[]
   /** What has to change with it, or what will be different. */
-  differs: string[]
+  differs: SubstituteNote[]
   brings: Finding[]
   settles: Finding[]
   /** 0 to 100: how alike the two are, before what the formula says. */
@@ -42,7 +45,7 @@ const shared = <T>(a: readonly T[] = [], b: readonly T[] = []) => a.filter((x) =
 const COMMON = new Set(['skin conditioning', 'hair conditioning', 'solvent', 'emollient'])
 
 /** How alike two materials are: functions, kind, what they dissolve in, charge, HLB, feel, melting. */
-function compare(old: Material, m: Material): { likeness: number; alike: string[]; differs: string[] } {
+function compare(old: Material, m: Material): Pick<Substitute, 'likeness' | 'alike' | 'differs'> {
   const compared = COMPARISONS.map((of) => of(old, m))
   const score = compared.reduce((sum, c) => sum + c.score, 0)
   return {
@@ -54,8 +57,8 @@ function compare(old: Material, m: Material): { likeness: number; alike: string[
 
 interface Compared {
   score: number
-  alike?: string[]
-  differs?: string[]
+  alike?: SubstituteNote[]
+  differs?: SubstituteNote[]
 }
 /** In what two materials can be alike, in the order in which it is told. */
 const COMPARISONS: readonly ((old: Material, m: Material) => Compared)[] = [
@@ -65,22 +68,23 @@ const COMPARISONS: readonly ((old: Material, m: Material) => Compared)[] = [
     const wanted = old.functions.filter((f) => !COMMON.has(f)).length
     return {
       score: wanted > 0 ? 30 * (telling / wanted) : same.length > 0 ? 20 : 0,
-      alike: same.length > 0 ? [listWords(same.slice(0, 3))] : [],
+      alike: same.length > 0 ? [{ code: 'functions', functions: same.slice(0, 3) }] : [],
     }
   },
   (old, m) => ({ score: old.kind === m.kind ? 25 : 10 }),
   function solubility(old, m) {
     const [now] = m.solubility
     if (old.solubility[0] === now) return { score: 10 }
-    return {
-      score: 0,
-      differs: [`lives in ${now === 'dispersible' ? 'neither water nor oil: it is dispersed' : now}`],
-    }
+    return { score: 0, differs: now ? [{ code: 'soluble-in', in: now }] : [] }
   },
   function charge(old, m) {
     if (old.charge === m.charge || (old.charge === 'none' && m.charge === 'nonionic'))
-      return { score: 10, alike: m.charge === 'none' ? [] : [m.charge] }
-    return { score: 0, differs: m.charge === 'none' || m.charge === 'nonionic' ? [] : [`it is ${m.charge}`] }
+      return {
+        score: 10,
+        alike: m.charge === 'none' ? [] : [{ code: 'charge', charge: m.charge, alike: true }],
+      }
+    const uncharged = m.charge === 'none' || m.charge === 'nonionic'
+    return { score: 0, differs: uncharged ? [] : [{ code: 'charge', charge: m.charge, alike: false }] }
   },
   function emulsifying(old, m) {
     if (old.emulsifier?.role && old.emulsifier.role === m.emulsifier?.role) return { score: 15 }
@@ -93,19 +97,21 @@ const COMPARISONS: readonly ((old: Material, m: Material) => Compared)[] = [
     const other = (m.feel ?? []).filter((f) => !old.feel!.includes(f))
     return {
       score: 10 * (same.length / old.feel.length),
-      alike: same.length > 0 ? [`feels ${listWords(same)}`] : [],
-      differs: other.length > 0 ? [`feels ${listWords(other.slice(0, 3))}`] : [],
+      alike: same.length > 0 ? [{ code: 'feel', feel: same }] : [],
+      differs: other.length > 0 ? [{ code: 'feel', feel: other.slice(0, 3) }] : [],
     }
   },
   function spreading(old, m) {
     const [was, now] = [spreadOf(old), spreadOf(m)]
     if (!was || !now || was === now) return { score: 0 }
-    const words = now === 'medium' ? 'at a middling pace' : now === 'fast' ? 'faster' : 'more slowly'
-    return { score: was === 'medium' || now === 'medium' ? -4 : -10, differs: [`spreads ${words}`] }
+    return {
+      score: was === 'medium' || now === 'medium' ? -4 : -10,
+      differs: [{ code: 'spreads', pace: now }],
+    }
   },
   function melting(old, m) {
     if (Math.abs((old.meltsC ?? 20) - (m.meltsC ?? 20)) <= 12) return { score: 0 }
-    return { score: -8, differs: [m.meltsC ? `melts at ${sayNumber(m.meltsC)} °C` : 'is liquid'] }
+    return { score: -8, differs: [{ code: 'melts', celsius: m.meltsC || null }] }
   },
 ]
 
@@ -114,22 +120,21 @@ function hlbLikeness(old: Material, m: Material): Compared {
   const needs = [old.requiredHlb?.value, m.requiredHlb?.value]
   if (needs[0] !== undefined && needs[1] !== undefined) {
     const gap = Math.abs(needs[0] - needs[1])
-    const wants = `required HLB ${sayNumber(needs[1], 1)}`
     return gap <= 1
-      ? { score: 10 - 3 * gap, alike: [wants] }
+      ? { score: 10 - 3 * gap, alike: [{ code: 'required-hlb', hlb: needs[1] }] }
       : {
           score: 10 - 3 * gap,
-          differs: [`${wants} rather than ${sayNumber(needs[0], 1)}: check the emulsifier`],
+          differs: [{ code: 'required-hlb', hlb: needs[1], rather: needs[0] }],
         }
   }
   const offers = [old.emulsifier?.hlb, m.emulsifier?.hlb]
   if (offers[0] === undefined || offers[1] === undefined) return { score: 0 }
   const gap = Math.abs(offers[0] - offers[1])
   return gap <= 1
-    ? { score: 10 - 2 * gap, alike: [`HLB ${sayNumber(offers[1], 1)}`] }
+    ? { score: 10 - 2 * gap, alike: [{ code: 'hlb', hlb: offers[1] }] }
     : {
         score: 10 - 2 * gap,
-        differs: [`its HLB is ${sayNumber(offers[1], 1)}, not ${sayNumber(offers[0], 1)}`],
+        differs: [{ code: 'hlb', hlb: offers[1], not: offers[0] }],
       }
 }
 
@@ -145,31 +150,29 @@ function doseFor(a: Assessment, line: AssessedLine, old: Material, m: Material):
 }
 
 /** What changes in the making with the stand-in. */
-function processOf(old: Material, m: Material, line: AssessedLine, percent: number): string[] {
+function processOf(old: Material, m: Material, line: AssessedLine, percent: number): SubstituteNote[] {
   return [...amountAndHeat(old, m, line, percent), ...careOf(old, m)]
 }
-function amountAndHeat(old: Material, m: Material, line: AssessedLine, percent: number): string[] {
-  const notes: string[] = []
+function amountAndHeat(old: Material, m: Material, line: AssessedLine, percent: number): SubstituteNote[] {
+  const notes: SubstituteNote[] = []
   if (Math.abs(percent - line.percent) > 0.02 * Math.max(1, line.percent))
-    notes.push(`${sayNumber(percent, 3)} % instead of ${sayNumber(line.percent, 3)} %`)
+    notes.push({ code: 'amount', percent, instead: line.percent })
   const heat = line.phaseSource.heatToC
   if (heat !== undefined && m.heatMaxC !== undefined && m.heatMaxC < heat)
-    notes.push(`goes in below ${sayNumber(m.heatMaxC)} °C`)
-  if (m.slurry && !old.slurry)
-    notes.push(`wet it in ${sayNumber(m.slurry.parts)} parts of ${m.slurry.in} first`)
+    notes.push({ code: 'goes-in-below', celsius: m.heatMaxC })
+  if (m.slurry && !old.slurry) notes.push({ code: 'wet-first', ...m.slurry })
   return notes
 }
-function careOf(old: Material, m: Material): string[] {
-  const notes: string[] = []
+function careOf(old: Material, m: Material): SubstituteNote[] {
+  const notes: SubstituteNote[] = []
   if (m.ph && (!old.ph || m.ph.min > old.ph.min + 0.3 || m.ph.max < old.ph.max - 0.3))
-    notes.push(`needs pH ${formatRange(m.ph)}`)
-  if (m.oxidation === 'fast' && old.oxidation !== 'fast')
-    notes.push('turns rancid sooner: add an antioxidant')
+    notes.push({ code: 'needs-ph', range: m.ph })
+  if (m.oxidation === 'fast' && old.oxidation !== 'fast') notes.push({ code: 'oxidises-sooner' })
   if (m.hydrationHours && m.hydrationHours.max >= 2 && (old.hydrationHours?.max ?? 0) < m.hydrationHours.max)
-    notes.push(`takes up to ${sayNumber(m.hydrationHours.max)} h to hydrate`)
+    notes.push({ code: 'hydration', hours: m.hydrationHours.max })
   if (old.cover && m.cover && m.cover.role !== 'broad' && old.cover.role === 'broad')
-    notes.push('does not cover everything alone: it needs a partner')
-  if (hasTrait(m, 'fragrance') && !hasTrait(old, 'fragrance')) notes.push('is scented')
+    notes.push({ code: 'needs-partner' })
+  if (hasTrait(m, 'fragrance') && !hasTrait(old, 'fragrance')) notes.push({ code: 'scented' })
   return notes
 }
 

@@ -4,6 +4,7 @@ import { findAll } from '../findings/index.ts'
 import type { Finding } from '../findings/types.ts'
 import type { Formula } from '../shapes/formula.ts'
 import { inciList } from '../label/ingredients.ts'
+import { findingText } from '../words/index.ts'
 
 const round = (value: number, places = 6) => Number(value.toFixed(places))
 const orNull = (value: number | null, places: number) => (value === null ? null : round(value, places))
@@ -43,14 +44,10 @@ export function report(
       requiredHlb: orNull(e.requiredHlb, 2),
       offeredHlb: orNull(e.offeredHlb, 2),
     },
-    findings: findings.map(({ code, severity, materials, message, why, source }) => ({
-      code,
-      severity,
-      materials,
-      message,
-      why,
-      source,
-    })),
+    findings: findings.map((f) => {
+      const { message, why, source } = findingText(f)
+      return { code: f.code, severity: f.severity, materials: f.materials, message, why, source }
+    }),
     inci: inciList(assessment),
   }
 }

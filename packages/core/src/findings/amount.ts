@@ -1,5 +1,4 @@
 import { linesWhere } from '../assess/lines.ts'
-import { listSome, sayNumber, sayPercent, shorten } from '../text/format.ts'
 import { finding, type Rule } from './types.ts'
 
 /** amount.missing: lines that have no amount yet, told once. */
@@ -11,23 +10,19 @@ export const missingAmounts: Rule = (a) => {
     const typical = line.material?.usage?.typical
     return typical ? [{ line, typical }] : []
   })
-  const names = indexes.map((i) => shorten(a.lines[i]!.label))
   const [only] = usual
   return [
     finding(a, {
       code: 'amount.missing',
       severity: 'check',
       indexes,
-      message: `${listSome(names)} ${indexes.length > 1 ? 'have' : 'has'} no amount yet.`,
-      why: 'What depends on an amount is judged when there is one.',
+      facts: { names: indexes.map((i) => a.lines[i]!.label) },
       source: 'arithmetic',
       remedies: only
         ? [
             {
-              label:
-                usual.length > 1
-                  ? `Use the usual amounts of ${usual.length}`
-                  : `Use the usual ${sayPercent(only.typical)}`,
+              code: 'use-usual-amounts',
+              facts: { count: usual.length, percent: only.typical },
               edit: {
                 type: 'sequence',
                 edits: usual.map(({ line, typical }) => ({
@@ -58,13 +53,13 @@ export const amount: Rule = (a) =>
         code: 'amount.mismatch',
         severity: 'check',
         indexes: [index],
-        message: `${shorten(line.label)} says ${sayPercent(percent)} and ${sayNumber(grams, 4)} g, which disagree for a batch of ${sayNumber(a.amounts.batchGrams, 4)} g.`,
-        why: `${sayPercent(percent)} would be ${sayNumber(meant, 4)} g. Percent counts until you choose.`,
+        facts: { name: line.label, percent, grams, batchGrams: a.amounts.batchGrams, meantGrams: meant },
         source: 'arithmetic',
         remedies: [
-          { label: `Keep ${sayPercent(percent)}`, edit: { type: 'set-percent', at: line, percent } },
+          { code: 'keep-percent', facts: { percent }, edit: { type: 'set-percent', at: line, percent } },
           {
-            label: `Use the grams: ${sayPercent(fromGrams)}`,
+            code: 'use-grams',
+            facts: { percent: fromGrams },
             edit: { type: 'set-percent', at: line, percent: fromGrams },
           },
         ],

@@ -1,7 +1,6 @@
 import type { Assessment } from '../assess/types.ts'
 import { adjusterLine } from '../dosing/adjust.ts'
 import type { Edit } from '../formula/edit.ts'
-import { sayNumber } from '../text/format.ts'
 import type { Remedy } from './types.ts'
 
 /** Acid or alkali as a line of the formula, so much that it comes out in the middle of `aim`. */
@@ -23,7 +22,8 @@ export function bringTo(a: Assessment, aim: { min: number; max: number }): Remed
   ]
   return [
     {
-      label: `Add ${sayNumber(adjusted.line.percent!, 2)} % ${adjusted.weighedAs} for pH ${sayNumber((aim.min + aim.max) / 2, 1)}`,
+      code: 'add-adjuster',
+      facts: { percent: adjusted.line.percent!, weighedAs: adjusted.weighedAs, ph: (aim.min + aim.max) / 2 },
       edit: { type: 'sequence', edits },
     },
   ]

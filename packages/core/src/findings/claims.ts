@@ -1,13 +1,11 @@
 import { linesOf } from '../assess/lines.ts'
 import { CLAIM_WORDS } from '../materials/claims.ts'
 import { hasTrait, type Material } from '../shapes/material.ts'
-import { listWords, shorten } from '../text/format.ts'
+import type { FindingFacts } from './facts.ts'
 import { finding, type Rule, type Severity } from './types.ts'
 
 const SPF =
   /\b(spf\s*\d*|water[- ]resistant|sun ?screen|sun ?block|sun protection|uv protection|broad[- ]spectrum)\b/i
-const LAW =
-  'Regulation (EC) 1223/2009 Art. 2 and 20 with Regulation (EU) 655/2013; US FD&C Act 201(g); from memory'
 
 const claimsOf = (a: Parameters<Rule>[0]) =>
   (a.formula.product.claims ?? []).map((c) => c.trim()).filter(Boolean)
@@ -27,11 +25,8 @@ export const spf: Rule = (a) => {
       code: 'claim.spf',
       severity: claim ? 'stop' : 'check',
       indexes: filters,
-      message: claim
-        ? `“${shorten(claim)}” promises sun protection. Only a laboratory test can support that.`
-        : 'Contains a UV filter. Do not state or suggest sun protection.',
-      why: 'Protection depends on film, grade and dispersion and cannot be worked out. In many places a sunscreen is a drug or a class of its own.',
-      source: 'ISO 24444 and ISO 24443 (test methods); local law decides; from memory',
+      facts: { claim: claim ?? null },
+      source: 'uv-tests',
     }),
   ]
 }
@@ -46,18 +41,15 @@ export const natural: Rule = (a) => {
       code: 'claim.natural',
       severity: 'check',
       indexes: not,
-      message: `Called natural, with ${listWords(not.map((i) => a.lines[i]!.label))}.`,
-      why: 'They are made by synthesis. Every scheme has its own list, so say which one you follow.',
-      source: 'ISO 16128-1 definitions; from memory',
+      facts: { names: not.map((i) => a.lines[i]!.label) },
+      source: 'natural-origin',
     }),
   ]
 }
 
 interface Told {
   severity: Severity
-  /** A clause for the message. */
-  says: string
-  why: string
+  claim: FindingFacts['claim.unsupported']['claims'][number]
   indexes: number[]
 }
 
@@ -90,24 +82,19 @@ export const unsupported: Rule = (a) => {
     for (const text of found) left.delete(text)
     told.push({
       severity: words.severity,
-      says: `${listWords(found.map((text) => `“${shorten(text, 40)}”`))} ${found.length === 1 ? 'has' : 'have'} ${words.is}`,
-      why: words.needs,
+      claim: { case: 'needs', claims: found, is: words.is, needs: words.needs },
       indexes: [],
     })
   }
-  const contradicted = (word: string, test: (m: Material) => boolean, why: string) => {
-    if (!says(claims, word)) return
+  const contradicted = (claim: 'vegan' | 'fragrance-free', test: (m: Material) => boolean) => {
+    if (!says(claims, claim)) return
     const indexes = linesOf(a, test)
+    const names = indexes.map((i) => a.lines[i]!.label)
     if (indexes.length > 0)
-      told.push({
-        severity: 'check',
-        says: `it is called ${word}, with ${listWords(indexes.map((i) => a.lines[i]!.label))}`,
-        why,
-        indexes,
-      })
+      told.push({ severity: 'check', claim: { case: 'contradicted', claim, names }, indexes })
   }
-  contradicted('vegan', (m) => m.origin === 'animal', 'It comes from animals.')
-  contradicted('fragrance-free', (m) => hasTrait(m, 'fragrance'), 'It scents the product.')
+  contradicted('vegan', (m) => m.origin === 'animal')
+  contradicted('fragrance-free', (m) => hasTrait(m, 'fragrance'))
   if (told.length === 0) return []
   const out = claims.filter((c) => CLAIM_WORDS.some((w) => w.severity === 'stop' && w.pattern.test(c)))
   return [
@@ -115,14 +102,14 @@ export const unsupported: Rule = (a) => {
       code: 'claim.unsupported',
       severity: told.some((t) => t.severity === 'stop') ? 'stop' : 'check',
       indexes: [...new Set(told.flatMap((t) => t.indexes))],
-      message: `${told.map((t) => t.says).join('; ')}.`,
-      why: told.map((t) => t.why).join(' '),
-      source: LAW,
+      facts: { claims: told.map((t) => t.claim) },
+      source: 'claims-law',
       remedies:
         out.length > 0
           ? [
               {
-                label: `Take the ${out.length === 1 ? 'claim' : 'claims'} out`,
+                code: 'remove-claims',
+                facts: { count: out.length },
                 edit: { type: 'patch-product', patch: { claims: claims.filter((c) => !out.includes(c)) } },
               },
             ]

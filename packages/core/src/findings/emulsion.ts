@@ -3,10 +3,9 @@ import type { AssessedLine } from '../lines/types.ts'
 import { isEmulsifier, isOil, type Emulsion } from '../emulsion/emulsion.ts'
 import { PICKS } from '../materials/picks.ts'
 import { hasTrait } from '../shapes/material.ts'
-import { listWords, sayPercent } from '../text/format.ts'
 import { saltPercent } from '../assess/carriers.ts'
 import { linesOf, linesWhere } from '../assess/lines.ts'
-import { COMMON_PRACTICE, finding, type Finding, type Rule } from './types.ts'
+import { finding, type Finding, type Rule } from './types.ts'
 
 /** emulsion.no-emulsifier and emulsion.too-little-emulsifier: oils in water with nothing, or little, to hold them. */
 export const emulsifier: Rule = (a) => {
@@ -49,8 +48,11 @@ const unknownEmulsifier = (a: Assessment, e: Emulsion, perhaps: readonly number[
     code: 'emulsion.no-emulsifier',
     severity: 'check',
     indexes: perhaps,
-    message: `Not enough data to tell whether ${listWords(perhaps.map((i) => a.lines[i]!.label))} can emulsify ${sayPercent(e.oilsPercent)} oils.`,
-    why: 'Only the name is known. Choose the INCI name, or describe it as your own ingredient.',
+    facts: {
+      case: 'unknown',
+      names: perhaps.map((i) => a.lines[i]!.label),
+      oilsPercent: e.oilsPercent,
+    },
   })
 
 const noEmulsifier = (a: Assessment, e: Emulsion): Finding =>
@@ -58,11 +60,12 @@ const noEmulsifier = (a: Assessment, e: Emulsion): Finding =>
     code: 'emulsion.no-emulsifier',
     severity: 'stop',
     indexes: linesOf(a, isOil),
-    message: `${sayPercent(e.oilsPercent)} oils and ${sayPercent(Number(a.waterPercent.toFixed(1)))} water without an emulsifier.`,
-    why:
-      e.solubiliserPercent > 0
-        ? 'The solubiliser is too little for that much oil: it will separate.'
-        : 'Oil and water separate within minutes. Add an emulsifier.',
+    facts: {
+      case: 'none',
+      oilsPercent: e.oilsPercent,
+      waterPercent: a.waterPercent,
+      solubiliser: e.solubiliserPercent > 0,
+    },
   })
 
 function onlyHelpers(a: Assessment, e: Emulsion, helpers: readonly number[]): Finding {
@@ -70,15 +73,11 @@ function onlyHelpers(a: Assessment, e: Emulsion, helpers: readonly number[]): Fi
   const holdsSome = helpers.some(
     (i) => (a.lines[i]!.material!.emulsifier!.maxOilPercent ?? 0) >= e.oilsPercent,
   )
-  const names = listWords(helpers.map((i) => a.lines[i]!.label))
   return finding(a, {
     code: 'emulsion.no-emulsifier',
     severity: holdsSome ? 'check' : 'stop',
     indexes: helpers,
-    message: holdsSome
-      ? `${names} alone emulsifies little oil, and not for long.`
-      : `${names} is only a co-emulsifier, and there is no main emulsifier.`,
-    why: 'A co-emulsifier thickens and stabilises, but the droplets coalesce within days. Add an O/W emulsifier.',
+    facts: { case: 'helpers', names: helpers.map((i) => a.lines[i]!.label), holdsSome },
   })
 }
 
@@ -97,8 +96,7 @@ function tooLittle(a: Assessment, e: Emulsion): Finding[] {
       code: 'emulsion.too-little-emulsifier',
       severity: 'check',
       indexes: linesOf(a, isEmulsifier),
-      message: `${sayPercent(e.emulsifierPercent)} emulsifier is ${sayPercent(Math.round(share))} of the oil phase.`,
-      why: `${sayPercent(least)} or more is usual here; with less it may separate in weeks.`,
+      facts: { emulsifierPercent: e.emulsifierPercent, sharePercent: share, leastPercent: least },
     }),
   ]
 }
@@ -124,10 +122,7 @@ export const volumes: Rule = (a) => {
         code: 'emulsion.oil-load',
         severity: over ? 'check' : 'note',
         indexes: oils,
-        message: `${sayPercent(Math.round(oil))} of oils and water are oils.`,
-        why: over
-          ? `Round drops fill at most about ${sayPercent(TURNS)}: beyond that it splits or turns over, unless the emulsifier is made for it.`
-          : 'Hard to emulsify, and stiff. Use less oil, or an emulsifier made for high oil content.',
+        facts: { case: 'oil-in-water', oilPercent: oil, turnsFromPercent: TURNS, turns: over },
       }),
     ]
   }
@@ -139,8 +134,7 @@ export const volumes: Rule = (a) => {
         code: 'emulsion.oil-load',
         severity: 'check',
         indexes: oils,
-        message: `${sayPercent(Math.round(water))} of oils and water are water, in oil.`,
-        why: `Above ${sayPercent(MOST_WATER)} only special emulsifiers hold it; more oil, or less water.`,
+        facts: { case: 'water-in-oil', waterPercent: water, mostPercent: MOST_WATER },
       }),
     )
   if (saltPercent(a) < LEAST_SALT)
@@ -150,8 +144,7 @@ export const volumes: Rule = (a) => {
         severity: 'note',
         indexes: [],
         materials: [],
-        message: 'Water in oil without salt.',
-        why: 'Many such emulsions bleed water. 0.5 to 1 % magnesium sulfate or sodium chloride in the water keeps the drops.',
+        facts: {},
       }),
     )
   return found
@@ -178,8 +171,12 @@ export const oilLoad: Rule = (a) => {
       code: 'emulsion.oil-load',
       severity: 'check',
       indexes: main.map(({ i }) => i),
-      message: `${sayPercent(e.oilsPercent)} of oils is more than ${listWords(main.map(({ line }) => line.label))} usually holds (${sayPercent(most)}).`,
-      why: 'Lower the oils, or add a second emulsifier.',
+      facts: {
+        case: 'emulsifier',
+        names: main.map(({ line }) => line.label),
+        oilsPercent: e.oilsPercent,
+        mostPercent: most,
+      },
     }),
   ]
 }
@@ -202,7 +199,7 @@ export const charge: Rule = (a) => {
     (m) => m.charge === 'anionic' && (strong.has(m.kind) || m.emulsifier !== undefined),
   )
   if (cationic.length === 0 || anionic.length === 0) return []
-  const names = (indexes: number[]) => listWords(indexes.map((i) => a.lines[i]!.label))
+  const names = (indexes: number[]) => indexes.map((i) => a.lines[i]!.label)
   const emulsifiers =
     anionic.some((i) => isEmulsifier(a.lines[i]!.material!)) &&
     cationic.some((i) => isEmulsifier(a.lines[i]!.material!))
@@ -211,8 +208,7 @@ export const charge: Rule = (a) => {
       code: 'charge.clash',
       severity: emulsifiers ? 'stop' : 'check',
       indexes: [...cationic, ...anionic],
-      message: `${names(cationic)} is positively charged, ${names(anionic)} negatively.`,
-      why: 'They bind each other and drop out as strings or grains. A nonionic thickener such as hydroxyethylcellulose goes with both.',
+      facts: { cationic: names(cationic), anionic: names(anionic) },
     }),
   ]
 }
@@ -232,13 +228,13 @@ export const antioxidant: Rule = (a) => {
       code: 'oxidation.no-antioxidant',
       severity: 'note',
       indexes: oils,
-      message: `No antioxidant with ${sayPercent(sum)} of oils that oxidise.`,
-      why: 'Tocopherol at 0.1 to 0.5 % slows rancid smells; start with fresh oil.',
+      facts: { oilsPercent: sum },
       remedies:
         phase >= 0 && a.amounts.fillIndex !== null
           ? [
               {
-                label: `Add ${sayPercent(PICKS.antioxidantPercent)} ${PICKS.antioxidants[0]}`,
+                code: 'add-material',
+                facts: { percent: PICKS.antioxidantPercent, name: PICKS.antioxidants[0]! },
                 edit: {
                   type: 'add-line',
                   phase,
@@ -274,9 +270,7 @@ export const chelator: Rule = (a) => {
       code: 'stability.no-chelator',
       severity: 'note',
       indexes: reasons,
-      message: `${listWords(reasons.map((i) => a.lines[i]!.label))} without a chelator.`,
-      why: 'Traces of iron and copper, which plants, juices and clays bring along, brown it and feed microbes. Sodium phytate or a glutamate chelator at 0.1 to 0.3 % binds them.',
-      source: COMMON_PRACTICE,
+      facts: { names: reasons.map((i) => a.lines[i]!.label) },
     }),
   ]
 }

@@ -11,10 +11,15 @@ export const whichGrade: Rule = (a) =>
         code: 'material.which-grade',
         severity: 'note',
         indexes: [index],
-        message: `Which ${question.name}? ${question.question} It is ${question.assumed}.`,
-        why: question.options.map((o) => `${o.label}: ${o.difference}`).join(' '),
+        facts: {
+          name: question.name,
+          question: question.question,
+          assumed: question.assumed,
+          options: question.options.map(({ label, difference }) => ({ label, difference })),
+        },
         remedies: question.options.map((option) => ({
-          label: option.label,
+          code: 'choose-grade',
+          facts: { label: option.label },
           edit: { type: 'patch-line', at: line, patch: gradeAnswer(option, line.source.material) },
         })),
       }),

@@ -1,31 +1,32 @@
 import type { Finding } from './types.ts'
 
-/** Kinds of notes, in the order in which they are read. */
-const KINDS: readonly [title: string, prefixes: readonly string[]][] = [
-  ['Law and label', ['legal', 'claim', 'label']],
-  ['Preservation', ['preservative']],
-  ['pH', ['ph', 'record']],
-  ['Doses', ['usage', 'amount', 'total']],
-  ['Materials', ['material']],
-  ['Emulsion and body', ['emulsion', 'thickener', 'charge', 'phase']],
-  ['Dissolving', ['solubility']],
-  ['Making', ['process', 'heat', 'weighing']],
-  ['Stability', ['stability', 'oxidation']],
-  ['Using', ['safety']],
-]
-const titleOf = new Map(KINDS.flatMap(([title, prefixes]) => prefixes.map((p) => [p, title] as const)))
+/** Groups of notes by the families of their codes, in the order in which they are read. */
+const FAMILIES = {
+  law: ['legal', 'claim', 'label'],
+  preservation: ['preservative'],
+  ph: ['ph', 'record'],
+  doses: ['usage', 'amount', 'total'],
+  materials: ['material'],
+  emulsion: ['emulsion', 'thickener', 'charge', 'phase'],
+  solubility: ['solubility'],
+  making: ['process', 'heat', 'weighing'],
+  stability: ['stability', 'oxidation'],
+  safety: ['safety'],
+} as const satisfies Record<string, readonly string[]>
+export type NoteFamily = keyof typeof FAMILIES
+const families = Object.keys(FAMILIES) as NoteFamily[]
+const familyOf = new Map(
+  families.flatMap((family) => FAMILIES[family].map((p): [string, NoteFamily] => [p, family])),
+)
 
 export interface NoteGroup {
-  title: string
+  family: NoteFamily
   findings: Finding[]
 }
 
-/** Findings by kind; each stands in one group, and groups without one are left out. */
+/** Findings by family; each stands in one group, and groups without one are left out. */
 export function groupNotes(findings: readonly Finding[]): NoteGroup[] {
-  const groups = new Map(KINDS.map(([title]) => [title, [] as Finding[]]))
-  for (const f of findings) {
-    const title = titleOf.get(f.code.split('.')[0]!) ?? 'Materials'
-    groups.get(title)!.push(f)
-  }
-  return [...groups].flatMap(([title, list]) => (list.length > 0 ? [{ title, findings: list }] : []))
+  const groups = new Map(families.map((family) => [family, [] as Finding[]]))
+  for (const f of findings) groups.get(familyOf.get(f.code.split('.')[0]!) ?? 'materials')!.push(f)
+  return [...groups].flatMap(([family, list]) => (list.length > 0 ? [{ family, findings: list }] : []))
 }

@@ -5,7 +5,7 @@ import { isEmulsifier, isOil } from '../emulsion/emulsion.ts'
 import type { Edit } from '../formula/edit.ts'
 import type { Material } from '../shapes/material.ts'
 import { couldStayCold, staysCold } from '../procedure/facts.ts'
-import { formatCelsius, listWords, sayPercent } from '../text/format.ts'
+import type { Source } from './facts.ts'
 import { finding, type Finding, type Remedy, type Rule } from './types.ts'
 
 /** Moves lines of one phase to the first of a role. */
@@ -23,7 +23,8 @@ function moveTo(
     .map((from): Edit => ({ type: 'move-line', from, to: { phase, line: target.lines.length } }))
   return [
     {
-      label: `Move ${edits.length > 1 ? 'them ' : ''}to ${target.name || role}`,
+      code: 'move-to',
+      facts: { several: edits.length > 1, phase: target.name || role },
       edit: edits.length === 1 ? edits[0]! : { type: 'sequence', edits },
     },
   ]
@@ -40,7 +41,8 @@ function keepCold(a: Assessment, lines: readonly AssessedLine[]): Remedy[] {
   const choices = { ...method?.choices, cooling: 'cold-share' as const }
   return [
     {
-      label: `Keep ${lines.length > 1 ? 'them' : 'it'} in a cold share of the water`,
+      code: 'keep-cold',
+      facts: { several: lines.length > 1 },
       edit: { type: 'patch', patch: { method: { ...method, choices } } },
     },
   ]
@@ -56,10 +58,12 @@ function stands(a: Assessment, line: AssessedLine): number {
   // starch and meal swell in hot water, not in hot oil
   return m.kind === 'powder' && line.phaseSource.role === 'oil' ? Infinity : m.heatMaxC
 }
-const toldBy = (lines: readonly AssessedLine[]) =>
-  [
-    ...new Set(lines.map(({ material: m }) => `${m!.source}, from memory (${m!.confidence} confidence)`)),
-  ].join('; ')
+const toldBy = (lines: readonly AssessedLine[]): Source => ({
+  cite: 'material',
+  of: lines.map(({ material: m }) => ({ source: m!.source, confidence: m!.confidence })),
+})
+const limits = (lines: readonly AssessedLine[]) =>
+  lines.map((l) => ({ name: l.label, heatMaxC: l.material!.heatMaxC! }))
 
 /** heat.sensitive-in-hot-phase: materials in a phase hotter than they stand, those of one phase together. */
 export const hot: Rule = (a) => {
@@ -73,8 +77,12 @@ export const hot: Rule = (a) => {
         code: 'heat.sensitive-in-hot-phase',
         severity,
         indexes,
-        message: `${lines[0]!.phaseSource.name || 'The phase'} is heated to ${formatCelsius(lines[0]!.phaseSource.heatToC!)}, and ${listWords(lines.map((l) => `${l.label} stands ${formatCelsius(l.material!.heatMaxC!)}`))}.`,
-        why: `Heat reduces strength, scent or structure. Add ${lines.length > 1 ? 'them' : 'it'} when the batch has cooled.`,
+        facts: {
+          case: 'hot',
+          phase: lines[0]!.phaseSource.name || null,
+          heatToC: lines[0]!.phaseSource.heatToC!,
+          materials: limits(lines),
+        },
         source: toldBy(lines),
         remedies: [...moveTo(a, lines, 'cool-down'), ...keepCold(a, lines)],
       })
@@ -87,12 +95,12 @@ export const hot: Rule = (a) => {
       code: 'heat.sensitive-in-hot-phase',
       severity: 'note',
       indexes,
-      message: `${listWords(lines.map((l) => `${l.label} wants ${formatCelsius(l.material!.heatMaxC!)} or less`))}; the phase goes in below ${formatCelsius(lines[0]!.phaseSource.belowC!)}.`,
-      why: 'Let it cool a little further first.',
+      facts: { case: 'warm', belowC: lines[0]!.phaseSource.belowC!, materials: limits(lines) },
       source: toldBy(lines),
       remedies: [
         {
-          label: `Add the phase below ${formatCelsius(least)}`,
+          code: 'add-phase-below',
+          facts: { celsius: least },
           edit: { type: 'patch-phase', phase: lines[0]!.phase, patch: { belowC: least } },
         },
       ],
@@ -142,14 +150,18 @@ function isOily(material: Material): boolean {
   return isOil(material) || (inOil(material) && !inWater(material) && material.solubility[0] === 'oil')
 }
 
+export const fromHandbook = ({ source }: Material): Source => ({
+  cite: 'material',
+  of: [{ source, confidence: null }],
+})
+
 const wateryInOil = (a: Assessment, line: AssessedLine, material: Material, index: number): Finding =>
   finding(a, {
     code: 'phase.wrong-solubility',
     severity: 'check',
     indexes: [index],
-    message: `${line.label} dissolves in water, and it stands in ${line.phaseSource.name || 'the oil phase'}.`,
-    why: 'In oil it settles as drops or crystals.',
-    source: `${material.source}, from memory`,
+    facts: { case: 'water-in-oil', name: line.label, phase: line.phaseSource.name || null },
+    source: fromHandbook(material),
     remedies: moveTo(a, [line], material.phase === 'cool-down' ? 'cool-down' : 'water'),
   })
 
@@ -173,12 +185,13 @@ function oilInWater(a: Assessment, line: AssessedLine, material: Material, index
       code: 'phase.wrong-solubility',
       severity: 'check',
       indexes: [index],
-      message: `${line.label} does not dissolve in water, and nothing in its phase carries it.`,
-      why:
-        solubiliser > 0
-          ? `${sayPercent(solubiliser)} solubiliser is little for ${sayPercent(line.percent)}: 3 to 8 parts for one of oil are usual.`
-          : 'The oil would float. Move it to the oil phase, or mix it with a solubiliser first.',
-      source: `${material.source}, from memory`,
+      facts: {
+        case: 'oil-in-water',
+        name: line.label,
+        percent: line.percent,
+        solubiliserPercent: solubiliser,
+      },
+      source: fromHandbook(material),
       remedies: moveTo(a, [line], 'oil'),
     }),
   ]
@@ -198,14 +211,20 @@ export const mustMelt: Rule = (a) =>
         code: 'process.order',
         severity: 'check',
         indexes: [index],
-        message: `${line.label} melts at about ${formatCelsius(melts)}; its phase ${cold ? `goes in below ${formatCelsius(belowC)}` : `is heated to ${formatCelsius(heatToC!)}`}.`,
-        why: 'Unmelted grains remain. Melt it fully with the oils.',
-        source: 'handbook melting range, from memory',
+        facts: {
+          case: 'must-melt',
+          name: line.label,
+          meltsC: melts,
+          belowC: cold ? belowC : null,
+          heatToC: heatToC ?? null,
+        },
+        source: 'melting-ranges',
         remedies: cold
           ? moveTo(a, [line], 'oil')
           : [
               {
-                label: `Heat ${line.phaseSource.name || 'the phase'} to ${formatCelsius(Math.max(70, melts + 5))}`,
+                code: 'heat-phase',
+                facts: { phase: line.phaseSource.name || null, celsius: Math.max(70, melts + 5) },
                 edit: { type: 'patch-phase', phase: line.phase, patch: { heatToC: Math.max(70, melts + 5) } },
               },
             ],

@@ -1,6 +1,5 @@
 import type { Assessment } from '../assess/types.ts'
 import { isEmulsifier, isOil } from '../emulsion/emulsion.ts'
-import { sayNumber } from '../text/format.ts'
 import { finding, type Rule } from './types.ts'
 
 /** How far beyond the range of the tables the offered HLB may lie. */
@@ -43,9 +42,8 @@ export const hlb: Rule = (a: Assessment) => {
       code: 'emulsion.hlb-mismatch',
       severity: 'check',
       materials: carriers.map((l) => l.id),
-      message: `The emulsifiers have HLB ${sayNumber(e.offeredHlb, 1)}; the oils require about ${sayNumber(e.requiredHlb, 1)} (${sayNumber(mean('low'), 1)}–${sayNumber(mean('high'), 1)} in the tables).`,
-      why: `${e.offeredHlb > e.requiredHlb ? 'More of the oil-loving' : 'More of the water-loving'} partner brings them together. Within ± 1 is as good as the tables.`,
-      source: 'Griffin 1949 and 1954; from memory',
+      facts: { offered: e.offeredHlb, required: e.requiredHlb, low: mean('low'), high: mean('high') },
+      source: 'hlb',
     }),
   ]
 }

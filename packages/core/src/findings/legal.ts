@@ -1,8 +1,8 @@
 import type { Assessment } from '../assess/types.ts'
 import { limitsFor, LIMITS_REVIEWED, type ApplicableLimit, type Limit } from '../materials/legal.ts'
 import { properInci } from '../text/names.ts'
-import { listWords, sayNumber, sayPercent } from '../text/format.ts'
 import type { AssessedLine } from '../lines/types.ts'
+import type { Source } from './facts.ts'
 import { finding, type Finding, type Remedy, type Rule } from './types.ts'
 
 const nameOf = (a: Assessment, limit: ApplicableLimit) => {
@@ -53,13 +53,19 @@ function judge(a: Assessment, applicable: ApplicableLimit): Finding | null {
   if (open && total <= limit.maxPercent && high > limit.maxPercent * (1 + 1e-4))
     return cannotTell(a, applicable, members, { low: total, high })
   const acidity = phCondition(a, applicable, total)
-  if (acidity && total <= limit.maxPercent) {
+  if (acidity && total <= limit.maxPercent)
     return finding(a, { ...acidity, indexes: [...new Set(members.flatMap((m) => m.substance.lines))] })
-  }
   // A trace from a blend's rounding is no use of the substance.
   if (total <= limit.maxPercent * (1 + 1e-4) + (limit.maxPercent === 0 ? 1e-7 : 0)) return null
   return broken(a, applicable, members, total)
 }
+
+const reviewed = ({ source, confidence }: Limit): Source => ({
+  cite: 'limit',
+  source,
+  reviewed: LIMITS_REVIEWED,
+  confidence,
+})
 
 /** What is said of a limit that is broken: not in force yet, forbidden, or too much. */
 function broken(
@@ -72,46 +78,52 @@ function broken(
   const indexes = [...new Set(members.flatMap((m) => m.substance.lines))]
   const only = indexes.length === 1 ? a.lines[indexes[0]!]! : null
   const { site, rinse, region } = a.formula.product
-  const where = `${rinse} for ${site}`
-  const strictest =
-    region === 'other' && limit.kind === 'law'
-      ? ' Your region is “other”: this is the strictest rule known here, so look up your own.'
-      : ''
+  const strictest = region === 'other' && limit.kind === 'law'
   const name = members.length === 1 ? members[0]!.substance.inci : nameOf(a, applicable)
-  const reviewed = `reviewed ${LIMITS_REVIEWED}, from memory (${limit.confidence} confidence)`
-  const common = { indexes, source: `${limit.source}; ${reviewed}` }
+  const common = { indexes, source: reviewed(limit) }
+  const limited = { authority: limit.authority, name, maxPercent: limit.maxPercent }
   if (limit.from && limit.kind === 'law')
     return finding(a, {
       ...common,
       code: 'legal.above-cap',
       severity: 'note',
-      message: `${limit.authority} allows ${sayPercent(limit.maxPercent)} ${name} from ${limit.from}; this has ${sayPercent(total)}.`,
-      why: 'The rule is not in force before that day.',
+      facts: { case: 'later', ...limited, from: limit.from, percent: total },
     })
   if (limit.maxPercent === 0)
     return finding(a, {
       ...common,
       code: 'legal.prohibited',
       severity: gravity(limit),
-      message: `${limit.authority} does not allow ${name} in a product that is ${where}.`,
-      why: `${limit.condition ? `Rule: ${limit.condition}.` : 'Take it out or choose something else.'}${limit.uncertain ? ` ${limit.uncertain}` : ''}${strictest}`,
-      remedies: only ? [{ label: `Take out ${only.label}`, edit: { type: 'remove-line', at: only } }] : [],
+      facts: {
+        ...limited,
+        rinse,
+        site,
+        condition: limit.condition ?? null,
+        uncertain: limit.uncertain ?? null,
+        strictest,
+      },
+      remedies: only
+        ? [{ code: 'remove', facts: { name: only.label }, edit: { type: 'remove-line', at: only } }]
+        : [],
     })
   const plain = members.every(({ substance, percent }) => Math.abs(substance.percent - percent) < 1e-9)
-  const unit = family && !plain ? ` ${family.unit}` : ''
+  const unit = family && !plain ? family.unit : null
   return finding(a, {
     ...common,
     code: 'legal.above-cap',
     severity: gravity(limit),
-    message: `${sayPercent(total)} ${name}${unit} is above the cap of ${sayPercent(limit.maxPercent)} (${limit.authority}, ${where}).`,
-    why: [
-      indexes.length > 1 ? 'Every line that contains it counts.' : '',
-      limit.condition ? `Rule: ${limit.condition}.` : '',
-      limit.kind === 'opinion' ? 'An expert opinion, not law.' : '',
-      strictest.trim(),
-    ]
-      .filter(Boolean)
-      .join(' '),
+    facts: {
+      case: 'over',
+      ...limited,
+      percent: total,
+      unit,
+      rinse,
+      site,
+      several: indexes.length > 1,
+      condition: limit.condition ?? null,
+      opinion: limit.kind === 'opinion',
+      strictest,
+    },
     remedies: only ? lowerTo(only, limit.maxPercent / total) : [],
   })
 }
@@ -122,7 +134,8 @@ function lowerTo(line: AssessedLine, share: number): Remedy[] {
   const percent = floor4(line.percent * share)
   return [
     {
-      label: `Set ${line.weighedAs} to ${sayNumber(percent, 4)} %`,
+      code: 'set-line-to',
+      facts: { percent, name: line.weighedAs },
       edit: { type: 'set-percent', at: line, percent },
     },
   ]
@@ -144,9 +157,15 @@ function cannotTell(
     code: 'legal.above-cap',
     severity: 'check',
     indexes,
-    message: `Whether ${name} stays under ${sayPercent(limit.maxPercent)} (${limit.authority}) cannot be told: it is ${sayPercent(Number(range.low.toPrecision(2)))} to ${sayPercent(Number(range.high.toPrecision(2)))}.`,
-    why: `The shares in ${listWords(indexes.map((i) => a.lines[i]!.label))} are not known. Enter its parts from the specification.`,
-    source: `${limit.source}; reviewed ${LIMITS_REVIEWED}, from memory (${limit.confidence} confidence)`,
+    facts: {
+      case: 'open',
+      authority: limit.authority,
+      name,
+      maxPercent: limit.maxPercent,
+      ...range,
+      names: indexes.map((i) => a.lines[i]!.label),
+    },
+    source: reviewed(limit),
   })
 }
 
@@ -156,11 +175,17 @@ function phCondition(a: Assessment, { limit }: ApplicableLimit, total: number) {
   const ph = a.reading?.ph ?? a.formula.targetPh?.min
   if (ph === undefined || ph >= limit.phMin - 0.15) return null
   return {
-    code: 'legal.above-cap',
+    code: 'legal.above-cap' as const,
     severity: 'check' as const,
-    message: `${limit.authority}: up to ${sayPercent(limit.maxPercent)} at pH ${sayNumber(limit.phMin, 1)} or above; here it is ${sayNumber(ph, 1)}.`,
-    why: 'The lower the pH, the more of the acid is free, and the more it stings. An expert opinion, not law.',
-    source: `${limit.source}; reviewed ${LIMITS_REVIEWED}, from memory (${limit.confidence} confidence)`,
+    facts: {
+      case: 'acidity' as const,
+      authority: limit.authority,
+      name: limit.subject,
+      maxPercent: limit.maxPercent,
+      phMin: limit.phMin,
+      ph,
+    },
+    source: reviewed(limit),
   }
 }
 

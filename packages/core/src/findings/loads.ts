@@ -4,8 +4,7 @@ import type { Assessment } from '../assess/types.ts'
 import { acidOf, asAcid, freeShare } from '../ph/families.ts'
 import type { Product } from '../shapes/formula.ts'
 import { hasTrait } from '../shapes/material.ts'
-import { capitalise, listSome, listWords, sayNumber, sayPercent, shorten } from '../text/format.ts'
-import { COMMON_PRACTICE, finding, type Rule } from './types.ts'
+import { finding, type Rule } from './types.ts'
 import { isScent } from './usage.ts'
 
 /** Exfoliants add up to a check from so much, or from so much of free acid at the pH, percent. */
@@ -40,12 +39,11 @@ export const exfoliants: Rule = (a) => {
       code: 'usage.exfoliant-total',
       severity: much || sharp ? 'check' : 'note',
       indexes: all.flatMap((d) => d.lines),
-      message:
+      facts:
         acids.length > 1
-          ? `Exfoliating acids add up to ${sayPercent(sum)}${ph !== null && free > 0 ? `, about ${sayPercent(Number(free.toPrecision(2)))} of it free acid at pH ${sayNumber(ph, 1)}` : ''}.`
-          : `${listWords(all.map((d) => d.material.name))} peel together.`,
-      why: 'They act together on the skin: begin with one evening in three. 10 % in all, at pH 3.5 or above, is the usual ceiling for home use.',
-      source: 'CIR alpha hydroxy acids 1998, opinion; from memory',
+          ? { case: 'acids', percent: sum, freePercent: free, ph }
+          : { case: 'mixed', names: all.map((d) => d.material.name) },
+      source: 'aha-opinion',
     }),
   ]
 }
@@ -65,7 +63,6 @@ export const extracts: Rule = (original) => {
   const all = linesOf(a, (m) => hasTrait(m, 'raw-plant') || m.kind === 'extract')
   const percentOf = (indexes: number[]) => indexes.reduce((s, i) => s + a.lines[i]!.percent, 0)
   const sum = percentOf(all)
-  const names = (indexes: number[]) => listWords(indexes.map((i) => a.lines[i]!.label))
   if (raw.length > 0 && a.preservation.needed && !isTested(a)) {
     const stop = raw.length >= MANY_RAW
     return [
@@ -73,12 +70,17 @@ export const extracts: Rule = (original) => {
         code: 'usage.extract-load',
         severity: stop ? 'stop' : 'check',
         indexes: all,
-        message: `${names(raw)} ${raw.length > 1 ? 'bring' : 'brings'} microbes into the jar.`,
-        why: `Raw plant powders carry spores and starch, and starch feeds what grows. ${stop ? 'No usual preservation is known to hold so many: leave most out, or have a challenge test done and say so.' : 'Keep the powder under 1 %, take an extract instead, or have a challenge test done.'}${all.length >= MANY_BOTANICALS ? ` ${all.length} botanicals in all.` : ''}`,
+        facts: {
+          case: 'raw',
+          names: raw.map((i) => a.lines[i]!.label),
+          stop,
+          botanicals: all.length >= MANY_BOTANICALS ? all.length : null,
+        },
         remedies: stop
           ? [
               {
-                label: 'It passed a challenge test: say so',
+                code: 'state-challenge-test',
+                facts: {},
                 edit: {
                   type: 'patch-product',
                   patch: { claims: [...(a.formula.product.claims ?? []), CHALLENGE_CLAIM] },
@@ -95,9 +97,7 @@ export const extracts: Rule = (original) => {
       code: 'usage.extract-load',
       severity: 'note',
       indexes: all,
-      message: `${all.length} botanicals make ${sayPercent(sum)}.`,
-      why: 'Extracts feed microbes, colour and cloud a product, and bring acids and salts that move its pH and that nobody weighs.',
-      source: COMMON_PRACTICE,
+      facts: { case: 'many', count: all.length, percent: sum },
     }),
   ]
 }
@@ -116,7 +116,7 @@ const SEVERAL = 4
 export const scentTotal: Rule = (a) => {
   const indexes = linesOf(withGuesses(a), isScent)
   if (indexes.length === 0) return []
-  const guessed = indexes.filter((i) => a.lines[i]!.material === null).map((i) => shorten(a.lines[i]!.label))
+  const guessed = indexes.filter((i) => a.lines[i]!.material === null).map((i) => a.lines[i]!.label)
   const { site, rinse } = a.formula.product
   const wider = rinse === 'rinse-off' ? 2 : 1
   const [gentle, most] = (SCENT[site] ?? SCENT_BODY).map((x) => x * wider) as [number, number]
@@ -129,8 +129,7 @@ export const scentTotal: Rule = (a) => {
       code: 'usage.scent-total',
       severity,
       indexes,
-      message: `${sayPercent(Number(sum.toPrecision(2)))} fragrance in total; ${most > 0 ? `${sayPercent(gentle)} to ${sayPercent(most)} is the most` : 'none belongs'} in a product that is ${rinse} for ${site === 'eye' ? 'the eye area' : site}.`,
-      why: `Their allergens and irritants add up, whatever each oil is.${guessed.length > 0 ? ` ${capitalise(listSome(guessed))} ${guessed.length > 1 ? 'are' : 'is'} read as fragrance by name.` : ''}`,
+      facts: { percent: sum, gentlePercent: gentle, mostPercent: most, rinse, site, guessed },
     }),
   ]
 }

@@ -1,6 +1,5 @@
 import type { Assessment } from '../assess/types.ts'
 import type { Substance } from '../lines/types.ts'
-import { listWords } from '../text/format.ts'
 import { materialOfSubstance } from '../assess/carriers.ts'
 import { groupsOf, PAIRS, type PairSide } from '../materials/pairs.ts'
 import { finding, type Rule } from './types.ts'
@@ -36,9 +35,13 @@ export const pairs: Rule = (a) => {
         code: 'stability.incompatible',
         severity: pair.severity,
         indexes,
-        message: `${listWords(left.map((s) => s.inci))} and ${listWords(right.map((s) => s.inci))} ${pair.what}.`,
-        why: pair.why,
-        ...(pair.source ? { source: pair.source } : {}),
+        facts: {
+          left: left.map((s) => s.inci),
+          right: right.map((s) => s.inci),
+          what: pair.what,
+          why: pair.why,
+        },
+        ...(pair.source ? { source: { cite: 'data', source: pair.source } } : {}),
       }),
     ]
   })

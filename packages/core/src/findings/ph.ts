@@ -2,16 +2,10 @@ import type { Assessment } from '../assess/types.ts'
 import { acidBaseOf } from '../ph/acid-base.ts'
 import { driftingOf } from '../dosing/effects.ts'
 import { meet, type PhRange, type WindowItem } from '../assess/windows.ts'
-import { capitalise, formatRange, listWords, sayNumber } from '../text/format.ts'
 import { beyondPrediction } from './doubt.ts'
 import { SOAP_FROM, soapLines } from './soap.ts'
-import { aimFor, isUnsafeAsWritten, nothingFits } from './unsafe-ph.ts'
-import { COMMON_PRACTICE, finding, type Finding, type Rule } from './types.ts'
-
-const needs = (item: WindowItem) =>
-  item.grade === 'works' ? `works at pH ${formatRange(item)}` : `holds at pH ${formatRange(item)}`
-
-const sentenceFor = (items: readonly WindowItem[]) => items.flatMap((item) => item.why ?? []).join(' ')
+import { aimFor, isUnsafeAsWritten, needOf, nothingFits } from './unsafe-ph.ts'
+import { finding, type Finding, type Rule } from './types.ts'
 
 /** ph.no-shared-window: needs that no pH meets. Two that must work are a stop, body that would be lost is a check. */
 export const noSharedWindow: Rule = (a) => {
@@ -29,16 +23,7 @@ export const noSharedWindow: Rule = (a) => {
       severity: hard ? 'stop' : 'check',
       indexes: [...new Set([...pair.a.lines, ...pair.b.lines])],
       materials: [...pair.a.materials, ...pair.b.materials],
-      message: `No pH suits both: ${pair.a.label} ${needs(pair.a)}, ${pair.b.label} ${needs(pair.b)}.`,
-      why: [
-        sentenceFor([pair.a, pair.b]) ||
-          (hard
-            ? 'One of them would be wasted or spoilt.'
-            : 'The product would thin or split until the pH is raised.'),
-        others > 0 ? `${others} more ${others === 1 ? 'pair does' : 'pairs do'} not meet.` : '',
-      ]
-        .filter(Boolean)
-        .join(' '),
+      facts: { pair: [needOf(pair.a), needOf(pair.b)], hard: hard !== undefined, others },
       remedies: removals(a, pair),
     }),
   ]
@@ -48,7 +33,13 @@ function removals(a: Assessment, pair: { a: WindowItem; b: WindowItem }): Findin
   return [pair.a, pair.b].flatMap((item) => {
     if (item.lines.length !== 1 || item.id === 'preservation') return []
     const line = a.lines[item.lines[0]!]!
-    return [{ label: `Take out ${item.label}`, edit: { type: 'remove-line' as const, at: line } }]
+    return [
+      {
+        code: 'remove' as const,
+        facts: { name: item.label },
+        edit: { type: 'remove-line' as const, at: line },
+      },
+    ]
   })
 }
 
@@ -73,21 +64,23 @@ const blockersAt = (a: Assessment, ph: number) =>
       (item.grade === 'works' || item.grade === 'holds') &&
       ((ph < item.min - SLACK && !item.worksBelow) || ph > item.max + SLACK),
   )
-const needsOf = (items: readonly WindowItem[]) =>
-  `${capitalise(listWords(items.map((item) => `${item.label} ${needs(item)}`)))}.`
 
 function readingOutside(a: Assessment, shared: PhRange, targetOff: boolean): Finding[] {
   const { reading } = a
   const who = reading ? blockersAt(a, reading.ph) : []
   if (!reading || who.length === 0) return []
-  const both = targetOff ? `and the target ${formatRange(a.formula.targetPh!)} are` : 'is'
   return [
     finding(a, {
       code: 'ph.outside-window',
       severity: 'check',
       indexes: who.flatMap((item) => item.lines),
-      message: `The measured pH ${sayNumber(reading.ph, 2)} ${both} outside ${formatRange(shared)}, where all ingredients are effective.`,
-      why: needsOf(who),
+      facts: {
+        case: 'measured',
+        ph: reading.ph,
+        target: targetOff ? a.formula.targetPh! : null,
+        shared,
+        needs: who.map(needOf),
+      },
       remedies: targetOff && a.ph.fits ? [aimFor(a.ph.fits)] : [],
     }),
   ]
@@ -106,8 +99,13 @@ function targetOutside(a: Assessment, shared: PhRange, targetOff: boolean): Find
         code: 'ph.outside-window',
         severity: 'check',
         indexes,
-        message: `The target pH ${formatRange(targetPh)} is outside ${formatRange(shared)}, where all ingredients are effective.`,
-        why: `${needsOf(who)}${fits ? '' : ` ${nothingFits(a)}`}`,
+        facts: {
+          case: 'target',
+          target: targetPh,
+          shared,
+          needs: who.map(needOf),
+          stuck: fits ? null : nothingFits(a),
+        },
         remedies: fits ? [aimFor(fits)] : [],
       }),
     ]
@@ -118,12 +116,12 @@ function targetOutside(a: Assessment, shared: PhRange, targetOff: boolean): Find
       code: 'ph.outside-window',
       severity: 'note',
       indexes,
-      message: `Part of the target pH ${formatRange(targetPh)} is outside ${formatRange(shared)}, where all ingredients are effective.`,
-      why: narrowed
-        ? 'Aim for the part that fits.'
-        : fits
-          ? 'Aim for the range that fits all.'
-          : nothingFits(a),
+      facts: {
+        case: 'part',
+        target: targetPh,
+        shared,
+        aim: narrowed ? 'narrowed' : fits ? 'fits' : nothingFits(a),
+      },
       remedies: narrowed ? [aimFor(narrowed)] : fits ? [aimFor(fits)] : [],
     }),
   ]
@@ -147,9 +145,7 @@ export const preferences: Rule = (a) => {
       code: 'ph.outside-window',
       severity: 'note',
       indexes: missed.flatMap((item) => item.lines),
-      message: `${capitalise(listWords(missed.map((item) => `${item.label} prefers pH ${formatRange(item)}`)))}.`,
-      why: 'Less stable outside this range.',
-      source: COMMON_PRACTICE,
+      facts: { case: 'preferred', needs: missed.map(needOf) },
     }),
   ]
 }
@@ -162,8 +158,7 @@ export const notMeasurable: Rule = (a) =>
           code: 'ph.not-measurable',
           severity: 'note',
           materials: [],
-          message: 'This is water in oil: its pH cannot be measured.',
-          why: 'The drops of water are shut in oil, so a strip or probe reads nothing. Set the pH of the water phase before it goes in.',
+          facts: {},
         }),
       ]
     : []
@@ -186,9 +181,15 @@ export const predicted: Rule = (a) => {
     finding(a, {
       code: 'ph.outside-window',
       severity: aimed ? 'note' : 'check',
-      message: `Predicted pH ${sayNumber(p.value, 1)} (${formatRange({ min: p.low, max: p.high })}); ${aimed ? `you aim for ${formatRange(aim)}` : `all materials work at ${formatRange(aim)}`}.`,
-      why: `${needsAlkali ? 'Alkali' : 'Acid'} is needed, a little at a time, with a reading after each. Count what goes in.`,
-      source: 'electroneutrality with Davies activity coefficients; constants from memory',
+      facts: {
+        case: 'predicted',
+        ph: p.value,
+        band: { min: p.low, max: p.high },
+        aim,
+        aimed,
+        needs: needsAlkali ? 'alkali' : 'acid',
+      },
+      source: 'electroneutrality',
     }),
   ]
 }
@@ -203,18 +204,13 @@ export const implausible: Rule = (a) => {
   const beyond = beyondPrediction(a)
   if (!p || !r || beyond === 0) return []
   const far = beyond > FAR
-  const lactone = driftingOf(a).some((x) => acidBaseOf(x.key)?.hydrolysesTo)
+  const lactone = driftingOf(a).some((x) => acidBaseOf(x.key)?.hydrolysesTo !== undefined)
   return [
     finding(a, {
       code: 'ph.reading-implausible',
       severity: far ? 'check' : 'note',
-      message: `The measured pH ${sayNumber(r.ph, 2)} is ${far ? 'far' : 'somewhat'} from the predicted ${formatRange({ min: p.low, max: p.high })}.`,
-      why: lactone
-        ? 'A lactone frees its acid for hours: read again after a day. Otherwise check the meter, and whether everything that went in is written down.'
-        : far
-          ? 'Check the meter in a buffer, and whether everything that went in is written down.'
-          : 'Strengths and a meter that was not set are the usual reasons.',
-      source: 'electroneutrality with Davies activity coefficients; constants from memory',
+      facts: { ph: r.ph, band: { min: p.low, max: p.high }, far, lactone },
+      source: 'electroneutrality',
     }),
   ]
 }
@@ -229,8 +225,7 @@ export const drift: Rule = (a) => {
       code: 'ph.drift-expected',
       severity: 'note',
       indexes,
-      message: `${capitalise(listWords(indexes.map((i) => a.lines[i]!.label)))} will move the pH.`,
-      why: slow[0]!.drift.why!,
+      facts: { names: indexes.map((i) => a.lines[i]!.label), why: slow[0]!.drift.why! },
     }),
   ]
 }
@@ -246,8 +241,7 @@ export const strip: Rule = (a) => {
     finding(a, {
       code: 'ph.strip-resolution',
       severity: 'note',
-      message: `A strip reads to half a unit: ${sayNumber(a.reading.ph, 1)} does not show whether ${formatRange(target)} is met.`,
-      why: 'A meter does, on the product or on 10 % in distilled water.',
+      facts: { ph: a.reading.ph, target },
     }),
   ]
 }

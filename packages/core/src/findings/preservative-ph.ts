@@ -1,19 +1,12 @@
 import type { Assessment } from '../assess/types.ts'
 import { LEAST_WIDTH, meet, type PhRange } from '../assess/windows.ts'
 import { acidEffectAt, enoughUpTo, type AcidEffect, type AcidVerdict } from '../preservation/effect.ts'
-import {
-  coverAt,
-  GROUP_NAMES,
-  inWindow,
-  isAdequate,
-  restsOnAcid,
-  weakGroups,
-} from '../preservation/preservation.ts'
-import { capitalise, formatRange, listWords, sayNumber, sayPercent } from '../text/format.ts'
+import { coverAt, inWindow, isAdequate, restsOnAcid, weakGroups } from '../preservation/preservation.ts'
 import { bringTo } from './bring-to.ts'
 import { isFresh } from './preservative.ts'
 import { aimFor, countingPrediction } from './unsafe-ph.ts'
-import { COMMON_PRACTICE, finding, type Finding, type Remedy, type Rule, type Severity } from './types.ts'
+import type { PhPoint } from './facts.ts'
+import { finding, type Finding, type Remedy, type Rule, type Severity } from './types.ts'
 
 const GRAVE: Record<AcidVerdict, Severity | null> = {
   none: 'stop',
@@ -28,8 +21,7 @@ const atMost = (severity: Severity, most: Severity): Severity =>
 interface Judged {
   effect: AcidEffect
   severity: Severity
-  /** The pH in words: measured, aimed for or predicted. */
-  where: string
+  at: PhPoint
   remedies: Remedy[]
 }
 
@@ -45,13 +37,13 @@ const graveAt = (effect: AcidEffect | null) => (effect ? GRAVE[effect.verdict] :
 const told = (
   effect: AcidEffect | null,
   severity: Severity | null,
-  where: string,
+  at: PhPoint,
   remedies: Remedy[],
-): Judged[] => (effect && severity ? [{ effect, severity, where, remedies }] : [])
+): Judged[] => (effect && severity ? [{ effect, severity, at, remedies }] : [])
 
 function atReading(a: Assessment, ph: number): Judged[] {
   const effect = acidEffectAt(a.preservation, ph)
-  return told(effect, graveAt(effect), `the measured pH ${sayNumber(ph, 2)}`, [])
+  return told(effect, graveAt(effect), { is: 'measured', ph }, [])
 }
 
 /** A target is judged by its middle; where only its end is too high, that is a note. */
@@ -62,7 +54,7 @@ function atTarget(a: Assessment, works: PhRange | null): Judged[] {
   const end = acidEffectAt(a.preservation, targetPh.max)
   const grave = graveAt(middle) ?? (graveAt(end) ? ('note' as const) : null)
   const effect = graveAt(middle) ? middle : end
-  return told(effect, grave, `the target pH ${formatRange(targetPh)}`, works ? [aimFor(works)] : [])
+  return told(effect, grave, { is: 'target', range: targetPh }, works ? [aimFor(works)] : [])
 }
 
 function atPrediction(a: Assessment, works: PhRange | null): Judged[] {
@@ -77,15 +69,9 @@ function atPrediction(a: Assessment, works: PhRange | null): Judged[] {
   const severity = grave && atMost(grave, most)
   if (targetPh && severity === 'note') return []
   const aim = targetPh ?? works
-  const where = `the predicted pH ${sayNumber(a.predictedPh.value, 1)}`
-  return told(effect, severity, where, aim ? bringTo(a, aim) : [])
+  const at: PhPoint = { is: 'predicted', ph: a.predictedPh.value }
+  return told(effect, severity, at, aim ? bringTo(a, aim) : [])
 }
-
-/** Free share of a preserving acid in words. */
-const shareWords = (effect: AcidEffect) =>
-  listWords(
-    effect.acids.map((x) => `${sayPercent(Number(x.share.toPrecision(2)))} of the ${x.inci.toLowerCase()}`),
-  )
 
 /** preservative.ineffective: organic acids of which too little is in its active form at the pH read, aimed for or predicted. */
 export const ineffective: Rule = (a) => {
@@ -94,7 +80,7 @@ export const ineffective: Rule = (a) => {
   const uses = p.uses.filter(restsOnAcid)
   if (uses.length === 0) return []
   const names = [...new Set(uses.map((use) => use.material.name))]
-  return judged(a).map(({ effect, severity, where, remedies }): Finding => {
+  return judged(a).map(({ effect, severity, at, remedies }): Finding => {
     const enough = enoughUpTo(p)
     const reach = enough !== null && enough - LEAST_WIDTH >= a.ph.site.min
     return finding(a, {
@@ -102,19 +88,21 @@ export const ineffective: Rule = (a) => {
       severity,
       indexes: [...new Set(uses.flatMap((use) => use.lines))],
       materials: uses.map((use) => use.material.id),
-      message: `${listWords(names)} ${names.length > 1 ? 'are' : 'is'} ${severity === 'note' ? 'weak' : 'ineffective'} at ${where}${effect.verdict === 'none' ? ': no bacteria are held' : ''}.`,
-      why: `Only ${shareWords(effect)} is in its active form, ${ofNeed(effect.ofNeed)} of what ${listWords(effect.short.map((g) => GROUP_NAMES[g]))} ${effect.short.length > 1 ? 'need' : 'needs'}. ${
-        reach
-          ? `Lower the pH to ${sayNumber(Math.floor(enough * 10) / 10, 1)} or below, or add a preservative that does not depend on pH.`
-          : 'Raise the dose within its cap, or add a preservative that does not depend on pH.'
-      }`,
-      source: `${COMMON_PRACTICE}; free share by Henderson and Hasselbalch`,
+      facts: {
+        names,
+        at,
+        weakOnly: severity === 'note',
+        verdict: effect.verdict,
+        acids: effect.acids.map(({ inci, share }) => ({ inci, sharePercent: share })),
+        ofNeed: effect.ofNeed,
+        short: effect.short,
+        enoughUpTo: reach ? enough : null,
+      },
+      source: 'free-acid',
       remedies,
     })
   })
 }
-const ofNeed = (ratio: number) =>
-  ratio < 0.01 ? 'under 1\u202f%' : `about ${sayPercent(Number(Math.min(99, ratio * 100).toPrecision(1)))}`
 
 /** Preservatives with a window of their own that one of these pH is outside of. */
 const usesOutside = (a: Assessment, points: readonly number[]) =>
@@ -150,29 +138,22 @@ function outsideFinding(
   const bare = covers.some((c) => Math.max(c.gramPositive, c.gramNegative) === 0)
   const state = covers.every(isAdequate) ? 'covered' : partly ? 'partly' : bare ? 'bare' : 'thin'
   const stops = at !== null && a.preservation.adequate && state === 'bare'
-  const says =
-    at === null ? `the target is pH ${formatRange(targetPh!)}` : `the measured pH is ${sayNumber(at, 2)}`
-  const works = outside.map((use) => `${use.material.name} works at pH ${formatRange(use.material.ph!)}`)
   return finding(a, {
     code: 'preservative.outside-ph',
     severity: stops ? 'stop' : OUTSIDE_GRAVITY[state],
     indexes: [...new Set(outside.flatMap((use) => use.lines))],
     materials: outside.map((use) => use.material.id),
-    message: `${listWords(works)}, and ${says}.`,
-    why: OUTSIDE[state]([...new Set(covers.flatMap(weakGroups))].map((g) => GROUP_NAMES[g])),
+    facts: {
+      needs: outside.map((use) => ({ name: use.material.name, range: use.material.ph! })),
+      at: at === null ? { is: 'target', range: targetPh! } : { is: 'measured', ph: at },
+      state,
+      weak: [...new Set(covers.flatMap(weakGroups))],
+    },
     remedies: at === null && a.ph.fits ? [aimFor(a.ph.fits)] : [],
   })
 }
 
 const OUTSIDE_GRAVITY = { covered: 'note', partly: 'note', bare: 'check', thin: 'check' } as const
-/** What it means, by how much preservation is left; `weak` are the groups that are not held any more. */
-const OUTSIDE: Record<'covered' | 'partly' | 'bare' | 'thin', (weak: string[]) => string> = {
-  covered: () => 'The other preservatives still cover all groups there.',
-  partly: () => 'Keep to the part of the target that lies in its window.',
-  bare: () => 'No bacteria are held there. Bring the pH into the window, or change the preservative.',
-  thin: (weak) =>
-    `${capitalise(listWords(weak))} may grow there. Bring the pH into the window, or add a partner that works outside it.`,
-}
 
 const meetsTarget = (window: { min: number; max: number }, target: { min: number; max: number }) =>
   target.max >= window.min && target.min <= window.max

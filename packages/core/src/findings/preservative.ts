@@ -1,15 +1,8 @@
 import type { Assessment } from '../assess/types.ts'
 import { PICKS } from '../materials/picks.ts'
-import {
-  coverAt,
-  GROUP_NAMES,
-  isAdequate,
-  leftInWater,
-  weakGroups,
-  type CoverLevels,
-} from '../preservation/preservation.ts'
-import { capitalise, formatCelsius, listWords, sayPercent } from '../text/format.ts'
-import { COMMON_PRACTICE, finding, type Finding, type Remedy, type Rule } from './types.ts'
+import { coverAt, isAdequate, leftInWater, weakGroups } from '../preservation/preservation.ts'
+import { fromHandbook } from './heat.ts'
+import { finding, type Finding, type Remedy, type Rule } from './types.ts'
 
 /** The claim by which a maker declares an unpreserved product that is kept cold and used up at once. */
 export const FRESH_CLAIM = 'fresh'
@@ -17,7 +10,8 @@ export const isFresh = (a: Assessment) =>
   (a.formula.product.claims ?? []).some((claim) => claim.trim().toLowerCase() === FRESH_CLAIM)
 
 const declareFresh = (a: Assessment): Remedy => ({
-  label: 'Declare it fresh: fridge, days only',
+  code: 'declare-fresh',
+  facts: {},
   edit: { type: 'patch-product', patch: { claims: [...(a.formula.product.claims ?? []), FRESH_CLAIM] } },
 })
 
@@ -31,7 +25,11 @@ function addPreservative(a: Assessment): Remedy[] {
   if (phase < 0 || a.amounts.fillIndex === null) return []
   return [
     {
-      label: `Add ${sayPercent(PICKS.preservative.percent)} ${a.catalogue.find(PICKS.preservative.material)?.name ?? ''}`,
+      code: 'add-material',
+      facts: {
+        percent: PICKS.preservative.percent,
+        name: a.catalogue.find(PICKS.preservative.material)?.name ?? '',
+      },
       edit: { type: 'add-line', phase, line: PICKS.preservative },
     },
   ]
@@ -49,10 +47,10 @@ export const missing: Rule = (a) => {
         code: 'preservative.unidentified',
         severity: 'check',
         indexes: p.unidentified,
-        message: p.unidentified.every((i) => a.lines[i]!.material?.unknownShares)
-          ? `How much of each part ${listWords(p.unidentified.map((i) => a.lines[i]!.label))} holds is not known.`
-          : `What ${listWords(p.unidentified.map((i) => a.lines[i]!.label))} is made of is not known.`,
-        why: 'Whether it covers bacteria, yeast and mould cannot be judged. Enter its parts from the specification.',
+        facts: {
+          names: p.unidentified.map((i) => a.lines[i]!.label),
+          sharesOnly: p.unidentified.every((i) => a.lines[i]!.material?.unknownShares),
+        },
       }),
     ]
   }
@@ -67,14 +65,14 @@ export const missing: Rule = (a) => {
         severity: several ? 'check' : 'stop',
         indexes: [...new Set(helpers.flatMap((use) => use.lines))],
         materials: helpers.map((use) => use.material.id),
-        message:
+        facts:
           helpers.length > 0
-            ? `${listWords(helpers.map((use) => use.material.name))} ${helpers.length > 1 ? 'do' : 'does'} not preserve by ${helpers.length > 1 ? 'themselves' : 'itself'}.`
-            : 'There is water and no preservative.',
-        why:
-          helpers.length > 0
-            ? `${weakly(coverAt(p.uses, null), helpers)} Add a preservative that covers bacteria, yeast and mould, or declare it fresh.`
-            : 'Microbes grow unseen within days. Preserve it, or declare it fresh: fridge, and used up within a week.',
+            ? {
+                case: 'helpers',
+                names: helpers.map((use) => use.material.name),
+                weak: weakGroups(coverAt(p.uses, null)),
+              }
+            : { case: 'none' },
         remedies: [...addPreservative(a), declareFresh(a)],
       }),
     ]
@@ -97,18 +95,14 @@ export const missing: Rule = (a) => {
       severity: 'check',
       indexes: [...new Set(partners.flatMap((use) => use.lines))],
       materials: partners.map((use) => use.material.id),
-      message: `${listWords(partners.map((use) => use.material.name))} leaves ${listWords(weak.map((g) => GROUP_NAMES[g]))} weakly covered.`,
-      why: 'A broad system covers bacteria of both kinds, yeast and mould. Add a partner for what is missing.',
-      source: `${COMMON_PRACTICE}; only a challenge test (ISO 11930) shows it`,
+      facts: { case: 'gaps', names: partners.map((use) => use.material.name), weak },
+      source: 'challenge-test',
     }),
   ]
 }
 
 const claimsToPreserve = (m: Assessment['preservation']['uses'][number]['material']) =>
   m.functions.some((f) => /preserv|antimicrob/i.test(f))
-/** What a helper alone leaves open. */
-const weakly = (levels: CoverLevels, helpers: readonly unknown[]) =>
-  `What ${helpers.length > 1 ? 'they bring' : 'it brings'} slows some microbes and leaves ${listWords(weakGroups(levels).map((g) => GROUP_NAMES[g]))} to grow.`
 
 /** preservative.low: under its usual range. */
 export const low: Rule = (a) =>
@@ -131,12 +125,18 @@ export const low: Rule = (a) =>
         severity: 'check',
         indexes: use.lines,
         materials: [material.id],
-        message: `${sayPercent(dosePercent)} ${material.name} is under its usual ${sayPercent(material.usage.min)} to ${sayPercent(material.usage.max)}.`,
-        why: 'Below its range a preservative may fail without a sign.',
+        facts: {
+          case: 'dose',
+          name: material.name,
+          percent: dosePercent,
+          min: material.usage.min,
+          max: material.usage.max,
+        },
         remedies: only
           ? [
               {
-                label: `Set to ${sayPercent(material.usage.typical)}`,
+                code: 'set-to',
+                facts: { percent: material.usage.typical },
                 edit: { type: 'set-percent', at: only, percent: material.usage.typical },
               },
             ]
@@ -159,9 +159,13 @@ export const taken: Rule = (a) => {
       severity: 'check',
       indexes: [...new Set(by.flatMap((use) => use.lines))],
       materials: by.map((use) => use.material.id),
-      message: `${capitalise(listWords(weak.map((g) => GROUP_NAMES[g])))} may grow: of the ${listWords(by.map((use) => `${use.material.name} about ${sayPercent(Number((100 * leftInWater(use, p.medium)).toPrecision(1)))}`))} stays in the water.`,
-      why: `The rest sits in ${p.medium.micelles > p.medium.oil / 5 ? 'the micelles of the surfactants' : 'the oils'}, where nothing grows. Add a preservative that stays in the water, such as phenoxyethanol or an acid at its pH.`,
-      source: `${COMMON_PRACTICE}; partition after Garrett and Woods 1953`,
+      facts: {
+        case: 'taken',
+        weak,
+        left: by.map((use) => ({ name: use.material.name, percent: 100 * leftInWater(use, p.medium) })),
+        by: p.medium.micelles > p.medium.oil / 5 ? 'micelles' : 'oils',
+      },
+      source: 'partition',
     }),
   ]
 }
@@ -181,14 +185,17 @@ export const heat: Rule = (a) =>
           code: 'preservative.heat',
           severity: 'check',
           indexes: [index],
-          message: `${line.label} goes into a phase heated to ${formatCelsius(to)}; it stands ${formatCelsius(stands)}.`,
-          why: 'Heat drives it off or breaks it down. Add it below that temperature.',
-          source: `${line.material.source}, from memory`,
+          facts: { name: line.label, heatToC: to, heatMaxC: stands },
+          source: fromHandbook(line.material),
           remedies:
             coolDown >= 0
               ? [
                   {
-                    label: `Move to ${a.formula.phases[coolDown]!.name || 'the cool-down phase'}`,
+                    code: 'move-to',
+                    facts: {
+                      several: false,
+                      phase: a.formula.phases[coolDown]!.name || 'the cool-down phase',
+                    },
                     edit: {
                       type: 'move-line',
                       from: line,

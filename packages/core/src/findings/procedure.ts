@@ -1,19 +1,20 @@
 import { linesWhere } from '../assess/lines.ts'
 import type { Edit } from '../formula/edit.ts'
 import { hasTrait } from '../shapes/material.ts'
-import { BATCH, type Goes } from '../shapes/method.ts'
+import { BATCH } from '../shapes/method.ts'
 import { isStrongAcid, neutralises, staysCold, wantsGlycol } from '../procedure/facts.ts'
 import { methodOf } from '../procedure/method.ts'
 import { COOL, routed, type Part } from '../procedure/route.ts'
-import { formatCelsius, listWords } from '../text/format.ts'
 import type { Assessment } from '../assess/types.ts'
+import type { FindingFacts } from './facts.ts'
 import { finding, type Remedy, type Rule } from './types.ts'
 
 /** Parts that are joined hot may lie so far apart before one of them sets in the other. */
 const MOST_APART = 10
 const linesIn = (a: Assessment, p: Part) => linesWhere(a, (l) => l.phase === p.index)
 const heatTo = (p: Part, celsius: number): Remedy => ({
-  label: `Heat ${p.name || p.letter} to ${formatCelsius(celsius)}`,
+  code: 'heat-phase',
+  facts: { phase: p.name || p.letter, celsius },
   edit: { type: 'patch-phase', phase: p.index, patch: { heatToC: celsius } },
 })
 
@@ -28,8 +29,12 @@ export const apart: Rule = (a) => {
             code: 'process.temperature-mismatch',
             severity: 'check',
             indexes: linesIn(a, p),
-            message: `${p.name || p.letter} is given ${formatCelsius(p.given!)} and meets a part of ${formatCelsius(hottest)}.`,
-            why: `Waxes and fatty alcohols set where they meet something cooler and leave grains; the method heats it to ${formatCelsius(p.heatToC!)}.`,
+            facts: {
+              phase: p.name || p.letter,
+              givenC: p.given!,
+              hottestC: hottest,
+              heatToC: p.heatToC!,
+            },
             remedies: [heatTo(p, hottest)],
           }),
         ]
@@ -46,8 +51,12 @@ export const heatNotSaid: Rule = (a) =>
             code: 'process.order',
             severity: 'note',
             indexes: linesIn(a, p),
-            message: `${p.name || p.letter} has no temperature; the method heats it to ${formatCelsius(p.heatToC)}.`,
-            why: p.heatWhy,
+            facts: {
+              case: 'no-temperature',
+              phase: p.name || p.letter,
+              heatToC: p.heatToC,
+              reason: p.heatWhy,
+            },
             remedies: [heatTo(p, p.heatToC)],
           }),
         ]
@@ -73,8 +82,12 @@ export const heatedAbove: Rule = (a) =>
         code: 'heat.sensitive-in-hot-phase',
         severity: 'check',
         indexes,
-        message: `${listWords(indexes.map((i) => a.lines[i]!.label))} would be heated to ${formatCelsius(p.heatToC)} with its phase.`,
-        why: `${p.heatWhy} Put what is delicate into a cool-down phase.`,
+        facts: {
+          case: 'method',
+          names: indexes.map((i) => a.lines[i]!.label),
+          heatToC: p.heatToC,
+          reason: p.heatWhy,
+        },
       }),
     ]
   })
@@ -100,17 +113,17 @@ export const notJoined: Rule = (a) => {
         code: 'process.not-joined',
         severity: 'check',
         indexes,
-        message: `${listWords(indexes.map((i) => a.lines[i]!.label))} ${indexes.length === 1 ? 'is' : 'are'} in no step: “${step.title}” was taken out of the method.`,
-        why: 'No step of the method adds this ingredient.',
-        remedies: [{ label: 'Put the step back', edit: { type: 'patch', patch: { method: back } } }],
+        facts: { names: indexes.map((i) => a.lines[i]!.label), step: step.title },
+        remedies: [{ code: 'restore-step', facts: {}, edit: { type: 'patch', patch: { method: back } } }],
       }),
     ]
   })
 }
 
-const goTo = (p: Part, goes: Goes | undefined, label: string): Remedy => ({
-  label,
-  edit: { type: 'patch-phase', phase: p.index, patch: { goes } },
+const addWhenCool = (p: Part): Remedy => ({
+  code: 'add-when-cool',
+  facts: {},
+  edit: { type: 'patch-phase', phase: p.index, patch: { goes: { into: BATCH, when: 'cool' } } },
 })
 
 /** process.order: a part that the maker sends somewhere else than is proposed, where it does harm. */
@@ -122,27 +135,23 @@ export const wrongWay: Rule = (a) => {
     const target = parts.find((x) => x.id === p.route.into)!
     const acids = p.lines.filter((l) => isStrongAcid(l) || wantsGlycol(l.material))
     const warm = (p.heatToC ?? 0) > COOL || p.lines.some((l) => wantsGlycol(l.material))
-    const late = goTo(p, { into: BATCH, when: 'cool' }, 'Add it when the batch is cool')
-    const told = (message: string, why: string) => [
+    const harm = (facts: FindingFacts['process.order']) => [
       finding(a, {
         code: 'process.order',
         severity: 'check',
         indexes: linesIn(a, p),
-        message,
-        why,
-        remedies: [late],
+        facts,
+        remedies: [addWhenCool(p)],
       }),
     ]
     if (warm && target.heatToC === null && p.route.when === 'hot')
-      return told(
-        `${p.name || p.letter} is poured hot into ${target.name || target.letter}, which is cold.`,
-        'What it holds dissolved comes out in lumps where it meets the cold. Let it cool below 40 °C and pour it in a thin stream.',
-      )
+      return harm({
+        case: 'hot-into-cold',
+        phase: p.name || p.letter,
+        target: target.name || target.letter,
+      })
     if (acids.length > 0 && a.emulsion !== null && target.route.to === 'join')
-      return told(
-        `${listWords(acids.map((l) => l.label))} would be in before the emulsion stands.`,
-        'Acid and salt make many emulsifiers let go while the drops form. In small parts into the cool emulsion, then blended again, it holds.',
-      )
+      return harm({ case: 'acid-early', names: acids.map((l) => l.label) })
     return []
   })
 }
@@ -174,11 +183,15 @@ export const neutralisedEarly: Rule = (a) =>
         code: 'process.order',
         severity: 'note',
         indexes: [...polymers, ...bases].map((l) => a.lines.indexOf(l)),
-        message: `${listWords(bases.map((l) => l.label))} stands with ${listWords(polymers.map((l) => l.label))}; the method keeps it until that is wet.`,
-        why: 'Met by a base while it is dry, it thickens around the powder, and the lumps stay. Most makers give the base a phase of its own.',
+        facts: {
+          case: 'base-early',
+          bases: bases.map((l) => l.label),
+          polymers: polymers.map((l) => l.label),
+        },
         remedies: [
           {
-            label: `Move ${listWords(bases.map((l) => l.label))} to an adjust phase`,
+            code: 'move-to-adjust',
+            facts: { names: bases.map((l) => l.label) },
             edit: { type: 'sequence', edits: moves },
           },
         ],

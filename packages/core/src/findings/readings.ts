@@ -1,6 +1,5 @@
 import { adjusterKey } from '../dosing/fit.ts'
 import { adjusterAsWeighed } from '../dosing/log.ts'
-import { listWords } from '../text/format.ts'
 import { finding, type Rule } from './types.ts'
 
 /** record.adjuster-not-counted: acid or alkali went in and is not in the formula. */
@@ -13,8 +12,7 @@ export const notCounted: Rule = (a) => {
       code: 'record.adjuster-not-counted',
       severity: 'note',
       materials: [...new Set(open.map((x) => adjusterKey(x.material) ?? x.material))],
-      message: `${listWords(names)} ${names.length > 1 ? 'were' : 'was'} added and ${names.length > 1 ? 'are' : 'is'} not in the formula.`,
-      why: 'Caps, the list of ingredients and the next batch do not know of it. Add it to the formula on the pH tab.',
+      facts: { names },
     }),
   ]
 }
@@ -30,8 +28,10 @@ export const notFinal: Rule = (a) => {
         code: 'ph.not-final',
         severity: 'check',
         materials: [],
-        message: `After the last reading ${listWords([...new Set(since.map((x) => adjusterAsWeighed(x, a.catalogue)))])} was added.`,
-        why: 'Mix, wait two minutes and read again; and once more the next day.',
+        facts: {
+          case: 'additions',
+          names: [...new Set(since.map((x) => adjusterAsWeighed(x, a.catalogue)))],
+        },
       }),
     ]
   const after = a.reading?.afterPhase
@@ -44,8 +44,7 @@ export const notFinal: Rule = (a) => {
       code: 'ph.not-final',
       severity: 'check',
       materials: [],
-      message: `The pH was read after ${after}; ${listWords(later.map((p) => p.name || p.letter))} came later.`,
-      why: 'Read it again after the last addition, and once more the next day.',
+      facts: { case: 'phases', after, later: later.map((p) => p.name || p.letter) },
     }),
   ]
 }
@@ -65,8 +64,7 @@ export const notMeasured: Rule = (a) => {
       code: 'ph.not-measured',
       severity: 'note',
       materials: [],
-      message: 'pH matters here and has not been read yet.',
-      why: 'Measure a small portion when everything is in, and again after 24 hours.',
+      facts: {},
     }),
   ]
 }

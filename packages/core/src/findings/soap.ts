@@ -2,8 +2,8 @@ import type { Assessment } from '../assess/types.ts'
 import { linesOf } from '../assess/lines.ts'
 import { soapOf } from '../emulsion/emulsion.ts'
 import { hasTrait } from '../shapes/material.ts'
-import { formatRange, listWords, sayNumber } from '../text/format.ts'
-import { COMMON_PRACTICE, finding, type Rule, type Severity } from './types.ts'
+import type { PhPoint } from './facts.ts'
+import { finding, type Rule, type Severity } from './types.ts'
 
 /** Below the first a soap counts as fatty acid, between them half of it does, pH (Kanicky & Shah 2003; common practice). */
 const FATTY_BELOW = 6
@@ -21,12 +21,11 @@ const soapEmulsifies = (a: Assessment) =>
   a.emulsion !== null &&
   !a.lines.some((l) => l.percent >= 1 && l.material?.emulsifier?.role === 'oil-in-water')
 
-/** The pH that counts for soap, as words; null where neither a reading nor a target tells one. */
-function told(a: Assessment): { ph: number; words: string } | null {
+/** The pH that counts for soap, as a number and as what it is; null where neither a reading nor a target tells one. */
+function phForSoap(a: Assessment): { ph: number; point: PhPoint } | null {
   const { targetPh } = a.formula
-  if (a.reading) return { ph: a.reading.ph, words: `the measured pH ${sayNumber(a.reading.ph, 2)}` }
-  if (targetPh)
-    return { ph: (targetPh.min + targetPh.max) / 2, words: `the target pH ${formatRange(targetPh)}` }
+  if (a.reading) return { ph: a.reading.ph, point: { is: 'measured', ph: a.reading.ph } }
+  if (targetPh) return { ph: (targetPh.min + targetPh.max) / 2, point: { is: 'target', range: targetPh } }
   return null
 }
 
@@ -34,20 +33,22 @@ function told(a: Assessment): { ph: number; words: string } | null {
 export const soapInAcid: Rule = (a) => {
   const soaps = soapLines(a)
   if (soaps.length === 0) return []
-  const at = told(a)
+  const at = phForSoap(a)
   const acids = linesOf(a, (m) => m.kind === 'acid').filter((i) => a.lines[i]!.dosePercent >= SPLITS_FROM)
   if (at ? at.ph >= SOAP_FROM : acids.length === 0) return []
   const severity: Severity = at && at.ph < FATTY_BELOW && soapEmulsifies(a) ? 'stop' : 'check'
-  const names = listWords(soaps.map((i) => a.lines[i]!.label))
-  const where = at ? `at ${at.words}` : `with ${listWords(acids.map((i) => a.lines[i]!.label))}`
+  const names = (indexes: readonly number[]) => indexes.map((i) => a.lines[i]!.label)
   return [
     finding(a, {
       code: 'emulsion.soap-in-acid',
       severity,
       indexes: [...soaps, ...(at ? [] : acids)],
-      message: `${names} ${soaps.length > 1 ? 'turn' : 'turns'} into fatty acid ${where}.`,
-      why: `Below pH ${SOAP_FROM} soap splits: the fatty acid separates and no longer ${soapEmulsifies(a) ? 'emulsifies' : 'cleanses'}. Leave out the acid, or use a surfactant or emulsifier that tolerates acid.`,
-      source: COMMON_PRACTICE,
+      facts: {
+        names: names(soaps),
+        with: at ? at.point : { is: 'acids', names: names(acids) },
+        splitsBelow: SOAP_FROM,
+        emulsifies: soapEmulsifies(a),
+      },
     }),
   ]
 }

@@ -4,8 +4,8 @@ import { materialOfSubstance } from '../assess/carriers.ts'
 import { hasTrait, type Material } from '../shapes/material.ts'
 import { cosolventsOf, MOST_FRACTION } from '../lines/cosolvent.ts'
 import { solubilityAt, type SolubilityResult } from '../solubility/solubility.ts'
-import { formatCelsius, sayNumber, sayPercent } from '../text/format.ts'
-import { finding, type Finding, type Remedy, type Rule } from './types.ts'
+import type { FindingFacts } from './facts.ts'
+import { finding, type Finding, type Remedy, type Rule, type Severity } from './types.ts'
 import { kindHas } from '../shapes/kinds.ts'
 
 /** Lipophilic acids share themselves out into the oil of an emulsion, which the model does not count. */
@@ -28,7 +28,7 @@ function lower(a: Assessment, result: SolubilityResult): Remedy[] {
   if (!only || only.fill || only.source.grams !== undefined) return []
   const to = Math.floor(only.percent * (AIM / Math.max(result.ratio, result.coldRatio * AIM)) * 100) / 100
   return to > 0 && to < only.percent
-    ? [{ label: `Lower it to ${sayPercent(to)}`, edit: { type: 'set-percent', at: only, percent: to } }]
+    ? [{ code: 'lower-to', facts: { percent: to }, edit: { type: 'set-percent', at: only, percent: to } }]
     : []
 }
 
@@ -68,7 +68,8 @@ function raiseSolvent(a: Assessment, result: SolubilityResult): Remedy[] {
   const high = halve(from, most, (percent) => holds(percent) === true)
   return [
     {
-      label: `Raise ${best.weighedAs} to ${sayPercent(high)}`,
+      code: 'raise-to',
+      facts: { percent: high, name: best.weighedAs },
       edit: { type: 'set-percent', at: best, percent: high },
     },
   ]
@@ -84,28 +85,18 @@ const isSuspended = (a: Assessment, key: string) => {
 
 /** From here a solid dissolves in what is hot, °C. */
 const DISSOLVES_FROM = 50
-const AS_SALT = 'Partly neutralised, at pH 5 and above, it dissolves as its salt.'
 
 /** What becomes of a fine powder that does not dissolve: needles where it was hot, and nothing holds it in bare water. */
-function fateOf(a: Assessment, indexes: readonly number[]): { check: boolean; why: string } {
+function fateOf(a: Assessment, indexes: readonly number[]): 'needles' | 'held' | 'sinks' {
   const hot = indexes.some(
     (i) =>
       (a.lines[i]!.phaseSource.heatToC ?? 0) >= DISSOLVES_FROM && a.lines[i]!.phaseSource.role !== 'premix',
   )
-  if (hot)
-    return {
-      check: true,
-      why: `What dissolves hot comes back as needles when it cools. Stir the micronised powder in cold, or take more solvent. ${AS_SALT}`,
-    }
+  if (hot) return 'needles'
   const held =
     a.emulsion !== null ||
     a.lines.some((l) => l.percent > 0 && l.material && kindHas(l.material.kind, 'holds-up'))
-  return held
-    ? {
-        check: false,
-        why: `The powder stays a fine suspension that the thickened product holds. Grind it in well. ${AS_SALT}`,
-      }
-    : { check: true, why: `In bare water nothing holds it: it sinks to a cake. Add a gum. ${AS_SALT}` }
+  return held ? 'held' : 'sinks'
 }
 
 function describe(a: Assessment, result: SolubilityResult): Finding | null {
@@ -119,55 +110,55 @@ function describe(a: Assessment, result: SolubilityResult): Finding | null {
   const most = ((solid ? result.limit : result.coldLimit) * phase) / 1000
   const suspended = isSuspended(a, result.key)
   const dry = !suspended && isDry(result, mix.total)
-  return finding(a, {
-    code: dry ? 'solubility.no-solvent' : 'solubility.may-crystallise',
+  const common = {
     indexes: result.lines,
-    message: amountWords(a, result, most),
-    source: `${constants.source}; cosolvents by the log-linear model of Yalkowsky; from memory`,
-    ...(suspended ? suspendedTold(a, result) : dissolvedTold(a, result, dry)),
-  })
+    source: { cite: 'solubility' as const, source: constants.source },
+    ...(suspended ? suspendedVerdict(a, result) : dissolvedVerdict(a, result)),
+  }
+  const facts = { case: 'water' as const, solid: solidFacts(a, result, most, suspended, dry) }
+  return dry
+    ? finding(a, { code: 'solubility.no-solvent', ...common, facts })
+    : finding(a, { code: 'solubility.may-crystallise', ...common, facts })
 }
 
 const isLipophilic = ({ constants }: SolubilityResult) => (constants.logKow ?? 0) > 1
 const isDry = (result: SolubilityResult, solvents: number) =>
   result.verdict === 'solid' && result.ratio > 3 && solvents < 0.02 && isLipophilic(result)
-type Told = Pick<Finding, 'severity' | 'why' | 'remedies'>
+type Verdict = { severity: Severity; remedies: Remedy[] }
+const isClear = (result: SolubilityResult) => result.verdict === 'solid' && result.ratio > CLEARLY
 
-function suspendedTold(a: Assessment, result: SolubilityResult): Told {
-  const clearly = result.verdict === 'solid' && result.ratio > CLEARLY
-  const fate = clearly ? fateOf(a, result.lines) : null
-  return { severity: fate?.check ? 'check' : 'note', why: fate?.why ?? WHY.suspended, remedies: [] }
+function suspendedVerdict(a: Assessment, result: SolubilityResult): Verdict {
+  const harms = isClear(result) && fateOf(a, result.lines) !== 'held'
+  return { severity: harms ? 'check' : 'note', remedies: [] }
 }
 
-function dissolvedTold(a: Assessment, result: SolubilityResult, dry: boolean): Told {
-  const clearly = result.verdict === 'solid' && result.ratio > CLEARLY
+function dissolvedVerdict(a: Assessment, result: SolubilityResult): Verdict {
   const lenient = a.emulsion !== null && isLipophilic(result) && result.ratio < EMULSION_LENIENCE
   return {
-    severity: clearly && !lenient ? 'check' : 'note',
-    why: dry ? WHY.dry : WHY.crystals,
+    severity: isClear(result) && !lenient ? 'check' : 'note',
     remedies: [...lower(a, result), ...raiseSolvent(a, result)].filter((r) => settles(a, r)),
   }
 }
 
-const WHY = {
-  suspended: 'As free acid it stays a fine suspension; as its salt, at pH 5 and above, it dissolves.',
-  dry: 'No solvent here: dissolve the powder in warm glycol or alcohol first, then add the water slowly.',
-  crystals: 'Crystals can form days later. Use more glycol, a lower dose or another pH.',
-}
-
-/** How much of it stays dissolved, and how much there is. */
-function amountWords(a: Assessment, result: SolubilityResult, most: number): string {
+type Solid = Extract<FindingFacts['solubility.may-crystallise'], { case: 'water' }>['solid']
+function solidFacts(
+  a: Assessment,
+  result: SolubilityResult,
+  mostPercent: number,
+  suspended: boolean,
+  dry: boolean,
+): Solid {
   const { constants } = result
-  const name = constants.inci.toLowerCase()
-  const atPh =
-    constants.pKa.length > 0 && a.workingPh !== null && constants.waterSolubility === undefined
-      ? ` at pH ${sayNumber(a.workingPh, 1)}`
-      : ''
-  const about = `${sayPercent(Number(most.toPrecision(2)))} (within a factor of ${sayNumber(result.factor, 1)})`
-  const have = sayPercent(Number(result.percent.toPrecision(3)))
-  return result.verdict === 'solid'
-    ? `About ${about} ${name} stays dissolved${atPh}; you have ${have}.`
-    : `${name} may crystallise in the cold: about ${about} stays dissolved at ${formatCelsius(5)}${atPh}; you have ${have}.`
+  const byPh = constants.pKa.length > 0 && constants.waterSolubility === undefined
+  return {
+    inci: constants.inci,
+    percent: result.percent,
+    mostPercent,
+    factor: result.factor,
+    ph: byPh ? a.workingPh : null,
+    cold: result.verdict !== 'solid',
+    fate: suspended ? (isClear(result) ? fateOf(a, result.lines) : 'suspended') : dry ? 'dry' : 'crystals',
+  }
 }
 
 /** Offers only what stays a possible formula: the fill line must not go below zero. */
@@ -193,9 +184,16 @@ export const premixes: Rule = (a) =>
         code: 'solubility.may-crystallise',
         severity: 'note',
         indexes: p.lines,
-        message: `Phase ${phase.letter} holds about ${sayPercent(Number(held.toPrecision(2)))} ${p.constants.inci.toLowerCase()} dissolved at ${formatCelsius(p.celsius)} (within a factor of ${sayNumber(p.factor, 1)}); ${sayPercent(Number(has.toPrecision(3)))} goes in.`,
-        why: 'Warm this premix further, give it more of its glycol, or expect the rest to dissolve only in the whole water phase.',
-        source: `${p.constants.source}; cosolvents by the log-linear model of Yalkowsky; from memory`,
+        facts: {
+          case: 'premix',
+          phase: phase.letter,
+          inci: p.constants.inci,
+          heldPercent: held,
+          percent: has,
+          celsius: p.celsius,
+          factor: p.factor,
+        },
+        source: { cite: 'solubility', source: p.constants.source },
       }),
     ]
   })
@@ -216,8 +214,7 @@ export const oilSolids: Rule = (a) => {
           code: 'solubility.no-solvent',
           severity: 'check',
           indexes: [index],
-          message: `${line.label} dissolves in oil only, and there is ${oils > 0 ? `${sayPercent(oils)} of oil` : 'no oil'} here.`,
-          why: 'Undissolved powder feels gritty. Dissolve it hot in a polar ester, in an oil phase of at least five times its weight.',
+          facts: { case: 'oil', name: line.label, oilsPercent: oils },
         }),
       ]
     const held = m.oilHoldsPercent === undefined ? Infinity : (oils * m.oilHoldsPercent) / 100
@@ -227,8 +224,13 @@ export const oilSolids: Rule = (a) => {
         code: 'solubility.may-crystallise',
         severity: 'check',
         indexes: [index],
-        message: `${line.label} comes back as needles or grit in the cold: ${sayPercent(oils)} of oils keep about ${sayPercent(Number(held.toPrecision(1)))} of it, and there is ${sayPercent(line.percent)}.`,
-        why: 'Dissolves hot and separates on cooling. Use more polar ester or a lower dose; hold hot until clear and cool with stirring.',
+        facts: {
+          case: 'oil',
+          name: line.label,
+          oilsPercent: oils,
+          heldPercent: held,
+          percent: line.percent,
+        },
       }),
     ]
   })

@@ -1,15 +1,13 @@
 import type { Assessment } from '../assess/types.ts'
-import type { AssessedLine } from '../lines/types.ts'
-import { formatRange, listWords, sayNumber, sayPercent } from '../text/format.ts'
 import { carriersOf, saltPercent } from '../assess/carriers.ts'
 import { linesOf, linesWhere } from '../assess/lines.ts'
 import { hasTrait, type Material } from '../shapes/material.ts'
-import { COMMON_PRACTICE, finding, type Rule } from './types.ts'
-import { kindHas } from '../shapes/kinds.ts'
+import { finding, type Rule } from './types.ts'
+import { kindHas, type Kind } from '../shapes/kinds.ts'
 
 const WETTING = ['humectant', 'solvent', 'oil', 'ester', 'alkane', 'silicone']
 
-const names = (a: Assessment, indexes: number[]) => listWords(indexes.map((i) => a.lines[i]!.label))
+const names = (a: Assessment, indexes: number[]) => indexes.map((i) => a.lines[i]!.label)
 
 const salty = (m: Material) => m.saltShare !== undefined
 /** thickener.electrolyte: salt against a gel that is held by charge. */
@@ -25,8 +23,7 @@ export const electrolyte: Rule = (a) => {
       code: 'thickener.electrolyte',
       severity: 'check',
       indexes: [...new Set([...gels, ...salts.flatMap((s) => s.lines)])],
-      message: `${sayPercent(Number(sum.toPrecision(2)))} of salts thin ${names(a, gels)}.`,
-      why: `It stands about ${sayPercent(stands)}. Xanthan, sclerotium gum or hydroxyethylcellulose hold with salt.`,
+      facts: { names: names(a, gels), saltPercent: sum, tolerancePercent: stands },
     }),
   ]
 }
@@ -42,14 +39,10 @@ export const neutralising: Rule = (a) => {
       // Whoever aims for a pH in its range means to bring it there with alkali.
       severity: (a.formula.targetPh?.min ?? 0) >= 5 ? 'note' : 'check',
       indexes: gels,
-      message: `${names(a, gels)} thickens when it is neutralised, and there is no base.`,
-      why: 'About 0.4 part of sodium hydroxide, or 1.5 parts of triethanolamine, for one of carbomer brings it to pH 6. It counts in the formula.',
+      facts: { names: names(a, gels) },
     }),
   ]
 }
-
-const slurryOf = ({ material }: AssessedLine) =>
-  `${sayNumber(material!.slurry!.parts)} parts of ${material!.slurry!.in}`
 
 /** thickener.no-slurry: a powder that lumps, and nothing to wet it with. */
 export const slurry: Rule = (a) => {
@@ -64,8 +57,7 @@ export const slurry: Rule = (a) => {
       code: 'thickener.no-slurry',
       severity: 'note',
       indexes: gums,
-      message: `${names(a, gums)} lumps in bare water.`,
-      why: `Wet it first in about ${slurryOf(a.lines[gums[0]!]!)}, or sprinkle it under shear.`,
+      facts: { names: names(a, gums), ...a.lines[gums[0]!]!.material!.slurry! },
     }),
   ]
 }
@@ -80,21 +72,15 @@ export const hydration: Rule = (a) => {
   const hoursOf = (i: number) => a.lines[i]!.material!.hydrationHours!
   const long = gels.filter((i) => hoursOf(i).max > PLANNED_HOURS)
   const short = gels.filter((i) => !long.includes(i))
-  const says = [
-    ...long.map(
-      (i) => `${a.lines[i]!.label} takes ${sayNumber(hoursOf(i).min)} to ${sayNumber(hoursOf(i).max)} hours`,
-    ),
-    ...(short.length > 0
-      ? [`${names(a, short)} ${short.length > 1 ? 'take' : 'takes'} minutes in a slurry and up to an hour`]
-      : []),
-  ]
   return [
     finding(a, {
       code: 'process.hydration-time',
       severity: 'note',
       indexes: gels,
-      message: `${listWords(says)} to hydrate.`,
-      why: 'Longer in the cold. Lumps at first are harmless and even out; grains at filling are not finished. Judge thickness the next day.',
+      facts: {
+        long: long.map((i) => ({ name: a.lines[i]!.label, hours: hoursOf(i) })),
+        short: names(a, short),
+      },
     }),
   ]
 }
@@ -126,28 +112,15 @@ export const makeUpWater: Rule = (a) => {
     finding(a, {
       code: 'process.make-up-water',
       severity: 'note',
-      message: `Phase ${listWords(hot.map((p) => p.letter))} loses water while it is hot, often ${min} to ${max} %.`,
-      why: `${more > 1.3 ? 'A small beaker loses more than a big one. ' : ''}Cover it, or weigh before and after and put back what left; otherwise every other percent rises.`,
-      source: COMMON_PRACTICE,
+      facts: { phases: hot.map((p) => p.letter), min, max, small: more > 1.3 },
     }),
   ]
 }
 
-type Outside = { code: string; kinds: readonly string[]; emulsifiers: boolean; why: string }
-const OUTSIDE: Outside[] = [
-  {
-    code: 'thickener.outside-ph',
-    kinds: ['gum', 'polymer', 'clay'],
-    emulsifiers: false,
-    why: 'The product thins there and usually recovers when the pH does. Do not discard the batch.',
-  },
-  {
-    code: 'emulsion.emulsifier-outside-ph',
-    kinds: [],
-    emulsifiers: true,
-    why: 'The cream may look thin or split until the pH is back in range; then blend it again.',
-  },
-]
+const OUTSIDE = [
+  { code: 'thickener.outside-ph', kinds: ['gum', 'polymer', 'clay'], emulsifiers: false },
+  { code: 'emulsion.emulsifier-outside-ph', kinds: [], emulsifiers: true },
+] as const satisfies readonly { code: string; kinds: readonly Kind[]; emulsifiers: boolean }[]
 
 /** thickener.outside-ph and emulsion.emulsifier-outside-ph: the reading, or all of the target, is outside what holds them. */
 export const outsidePh: Rule = (a) => {
@@ -159,7 +132,10 @@ export const outsidePh: Rule = (a) => {
       if (!m?.ph || m.ph.grade !== 'holds' || line.percent <= 0) return []
       const isEmulsifier =
         m.emulsifier !== undefined && m.emulsifier.role !== 'solubiliser' && m.emulsifier.role !== 'polymeric'
-      if (kind.emulsifiers ? !isEmulsifier : isEmulsifier || !kind.kinds.includes(m.kind)) return []
+      if (
+        kind.emulsifiers ? !isEmulsifier : isEmulsifier || !(kind.kinds as readonly Kind[]).includes(m.kind)
+      )
+        return []
       return range.max < m.ph.min - 0.049 || range.min > m.ph.max + 0.049 ? [i] : []
     })
     if (indexes.length === 0) return []
@@ -168,8 +144,10 @@ export const outsidePh: Rule = (a) => {
         code: kind.code,
         severity: 'check',
         indexes,
-        message: `${listWords(indexes.map((i) => `${a.lines[i]!.label} holds at pH ${formatRange(a.lines[i]!.material!.ph!)}`))}; ${a.reading ? `the pH read is ${sayNumber(a.reading.ph, 2)}` : `the target is ${formatRange(range)}`}.`,
-        why: kind.why,
+        facts: {
+          needs: indexes.map((i) => ({ name: a.lines[i]!.label, range: a.lines[i]!.material!.ph! })),
+          at: a.reading ? { is: 'measured', ph: a.reading.ph } : { is: 'target', range },
+        },
       }),
     ]
   })

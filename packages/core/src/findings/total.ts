@@ -1,6 +1,5 @@
 import { applyEdit } from '../formula/edit.ts'
 import { computeAmounts } from '../formula/amounts.ts'
-import { sayNumber, sayPercent } from '../text/format.ts'
 import { finding, type Remedy, type Rule } from './types.ts'
 
 const SOURCE = 'arithmetic'
@@ -20,7 +19,8 @@ export const total: Rule = (a) => {
       largest && largest.line.percent > over
         ? [
             {
-              label: `Take ${sayPercent(over)} off ${largest.line.label}`,
+              code: 'lower-by',
+              facts: { percent: over, name: largest.line.label },
               edit: {
                 type: 'set-percent',
                 at: largest.line,
@@ -34,8 +34,13 @@ export const total: Rule = (a) => {
         code: 'total.not-100',
         severity: 'stop',
         indexes: [fillIndex],
-        message: `The other lines make ${sayPercent(totalPercent)}, so nothing is left for ${fill.label}.`,
-        why: `The q.s. line would be ${sayPercent(fill.percent)}. Lower the other lines by ${sayPercent(over)} or more.`,
+        facts: {
+          case: 'no-room',
+          fill: fill.label,
+          totalPercent,
+          fillPercent: fill.percent,
+          overPercent: over,
+        },
         source: SOURCE,
         remedies,
       }),
@@ -46,15 +51,18 @@ export const total: Rule = (a) => {
   if (water) {
     const after = computeAmounts(applyEdit(a.formula, { type: 'set-fill', at: water }))
     if (after.balanced)
-      remedies.push({ label: `Let ${water.label} fill up to 100`, edit: { type: 'set-fill', at: water } })
+      remedies.push({
+        code: 'fill-up',
+        facts: { name: water.label },
+        edit: { type: 'set-fill', at: water },
+      })
   }
   const gap = 100 - totalPercent
   return [
     finding(a, {
       code: 'total.not-100',
       severity: 'stop',
-      message: `The lines add up to ${sayPercent(totalPercent)}, ${gap > 0 ? 'short of' : 'over'} 100 by ${sayNumber(Math.abs(gap), 4)}.`,
-      why: 'Make one line q.s., so that it takes what is left, or change the amounts.',
+      facts: { case: 'sum', totalPercent, gapPercent: gap },
       source: SOURCE,
       remedies,
     }),

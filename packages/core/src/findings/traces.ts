@@ -3,10 +3,7 @@ import type { Assessment } from '../assess/types.ts'
 import { allergenOf } from '../materials/allergens.ts'
 import { limitsFor } from '../materials/legal.ts'
 import { ALLERGEN_SOURCE, ALLERGEN_THRESHOLD, TRACES_SOURCE } from '../materials/traces.ts'
-import { listWords, sayPercent } from '../text/format.ts'
 import { finding, type Rule } from './types.ts'
-
-const say = (percent: number) => sayPercent(Number(percent.toPrecision(2)))
 
 /** Which list of allergens a label of a region goes by; null where no list is in force. */
 export const ALLERGEN_LISTS = {
@@ -72,9 +69,12 @@ export const allergens: Rule = (a) => {
       code: 'label.name-allergens',
       severity: 'note',
       indexes: [...new Set(named.flatMap((t) => t.lines))],
-      message: `The label names ${listWords(named.map((t) => t.name))}.`,
-      why: `By the analyses there is more than ${sayPercent(ALLERGEN_THRESHOLD[a.formula.product.rinse])} in a product that is ${a.formula.product.rinse}: ${named.map((t) => `${t.name} ${say(t.percent)}`).join(', ')}.`,
-      source: ALLERGEN_SOURCE,
+      facts: {
+        allergens: named.map(({ name, percent }) => ({ name, percent })),
+        thresholdPercent: ALLERGEN_THRESHOLD[a.formula.product.rinse],
+        rinse: a.formula.product.rinse,
+      },
+      source: { cite: 'data', source: ALLERGEN_SOURCE },
     }),
   ]
 }
@@ -88,7 +88,12 @@ export const unknownContent: Rule = (a) => {
     const cap = limitsFor(t.key, a.formula.product)[0]?.limit
     return cap && t.percent + t.high > cap.maxPercent
       ? [
-          `${t.inci} may reach ${say(t.percent + t.high)}, and ${cap.authority} says ${sayPercent(cap.maxPercent)}`,
+          {
+            name: t.inci,
+            upToPercent: t.percent + t.high,
+            authority: cap.authority,
+            maxPercent: cap.maxPercent,
+          },
         ]
       : []
   })
@@ -100,17 +105,13 @@ export const unknownContent: Rule = (a) => {
       code: 'legal.unknown-content',
       severity: 'note',
       indexes,
-      message: `${listWords(indexes.map((i) => a.lines[i]!.label))}: how much ${listWords(hidden.slice(0, 3).map((t) => t.inci.toLowerCase()))}${hidden.length > 3 ? ' and others' : ''} it brings is unknown.`,
-      why: [
-        over.length > 0 ? `By usual contents ${over.join('; ')}.` : '',
-        likely.length > 0 && a.formula.product.region !== 'US'
-          ? `The label would likely name ${listWords(likely)}.`
-          : '',
-        'Enter the analysis of your lot under Ingredients to calculate it.',
-      ]
-        .filter(Boolean)
-        .join(' '),
-      source: TRACES_SOURCE,
+      facts: {
+        names: indexes.map((i) => a.lines[i]!.label),
+        substances: hidden.map((t) => t.inci),
+        over,
+        likelyOnLabel: a.formula.product.region === 'US' ? [] : likely,
+      },
+      source: { cite: 'data', source: TRACES_SOURCE },
     }),
   ]
 }
@@ -144,9 +145,8 @@ export const formaldehyde: Rule = (a) => {
       code: 'label.releases-formaldehyde',
       severity: 'note',
       indexes: [...new Set(Object.keys(RELEASERS).flatMap((key) => a.substances.get(key)?.lines ?? []))],
-      message: `Its releasers could set free ${say(most)} of formaldehyde at most.`,
-      why: `How much is free depends on pH, warmth and time; only a test tells. Above ${sayPercent(SAID_FROM.EU!)} free the EU label says “releases formaldehyde”.`,
-      source: 'Regulation (EU) 2022/1181; stoichiometry of each releaser; from memory',
+      facts: { mostPercent: most, saidFromPercent: SAID_FROM.EU! },
+      source: 'formaldehyde-law',
     }),
   ]
 }

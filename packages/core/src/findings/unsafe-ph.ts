@@ -1,10 +1,9 @@
 import type { Assessment } from '../assess/types.ts'
-import { meet } from '../assess/windows.ts'
+import { meet, type WindowItem } from '../assess/windows.ts'
 import { freeExfoliantPercent } from '../dosing/effects.ts'
-import type { Product } from '../shapes/formula.ts'
 import { hasTrait } from '../shapes/material.ts'
-import { formatRange, listWords, sayNumber } from '../text/format.ts'
 import { bringTo } from './bring-to.ts'
+import type { PhNeed, PhPoint } from './facts.ts'
 import { finding, type Finding, type Remedy, type Rule, type Severity } from './types.ts'
 
 /** How far beyond a limit a value counts as outside, pH. */
@@ -18,7 +17,7 @@ const GENTLE = { min: 4.5, max: 6.5 }
 
 interface Judged {
   severity: Extract<Severity, 'stop' | 'check'>
-  side: 'sour' | 'sharp'
+  side: 'acidic' | 'alkaline'
   /** Lines whose material turns into an irritant there. */
   irritants: number[]
 }
@@ -31,7 +30,7 @@ const irritantsOf = (a: Assessment) =>
 export function judgeForSkin(a: Assessment, range: { min: number; max: number }): Judged | null {
   const { site } = a.ph
   if (range.min > site.max + SLACK)
-    return { severity: range.min > site.stopMax ? 'stop' : 'check', side: 'sharp', irritants: [] }
+    return { severity: range.min > site.stopMax ? 'stop' : 'check', side: 'alkaline', irritants: [] }
   if (range.max >= site.min - SLACK) return null
   // between what is always too acidic and what stings with free acid, the acid decides
   const free = freeExfoliantPercent(a, range.max)
@@ -40,7 +39,7 @@ export function judgeForSkin(a: Assessment, range: { min: number; max: number })
   const irritants = breaks ? irritantsOf(a) : []
   return {
     severity: range.max < site.stopMin || irritants.length > 0 ? 'stop' : 'check',
-    side: 'sour',
+    side: 'acidic',
     irritants,
   }
 }
@@ -49,8 +48,8 @@ export function judgeForSkin(a: Assessment, range: { min: number; max: number })
 function judgeTarget(a: Assessment, target: { min: number; max: number }): Judged | null {
   const whole = judgeForSkin(a, target)
   if (whole) return whole
-  if (target.min < a.ph.site.stopMin - SLACK) return { severity: 'check', side: 'sour', irritants: [] }
-  if (target.max > a.ph.site.stopMax + SLACK) return { severity: 'check', side: 'sharp', irritants: [] }
+  if (target.min < a.ph.site.stopMin - SLACK) return { severity: 'check', side: 'acidic', irritants: [] }
+  if (target.max > a.ph.site.stopMax + SLACK) return { severity: 'check', side: 'alkaline', irritants: [] }
   return null
 }
 
@@ -64,9 +63,6 @@ export const isUnsafeAsWritten = (a: Assessment): boolean => {
   return band !== null && judgeForSkin(a, band) !== null
 }
 
-const placeOf = ({ site, rinse }: Product) =>
-  `a ${rinse} product for ${site === 'eye' ? 'the eye area' : `the ${site}`}`
-
 /** A target that the site bears: the formula's own, else what the materials share there, else what is gentle. */
 function safeAim(a: Assessment) {
   const { targetPh } = a.formula
@@ -74,46 +70,41 @@ function safeAim(a: Assessment) {
   return a.ph.fits ?? meet(GENTLE, a.ph.site)
 }
 
-function why(a: Assessment, { severity, side, irritants }: Judged): string {
-  const burns = severity === 'stop' ? 'This burns skin.' : 'This may sting and redden skin.'
-  const breaks =
-    irritants.length > 0
-      ? ` ${listWords(irritants.map((i) => a.lines[i]!.label))} breaks down to an irritant in so much acid.`
-      : ''
-  return side === 'sour'
-    ? `${burns}${breaks} Raise the pH: the lower it is, the more acid is free.`
-    : `${burns} Lower the pH: alkali swells and dries the stratum corneum.`
-}
-
 /** ph.unsafe: a pH read, aimed for, or predicted in all of its band, that this site and use should not meet. */
 export const unsafe: Rule = (a) => {
   if (a.emulsion?.type === 'water-in-oil') return []
   const { targetPh, product } = a.formula
-  const place = placeOf(product)
-  const bears = `Keep to pH ${formatRange(a.ph.site)}`
-  const say = (judged: Judged, pH: string, remedies: Remedy[], end = '.'): Finding =>
+  const judgedAs = (judged: Judged, at: PhPoint, remedies: Remedy[], stuck: PhNeed | 'none' | null = null) =>
     finding(a, {
       code: 'ph.unsafe',
       severity: judged.severity,
       indexes: judged.irritants,
-      message: `${pH} too ${judged.side === 'sour' ? 'acidic' : 'alkaline'} for ${place}. ${bears}${end}`,
-      why: why(a, judged),
+      facts: {
+        at,
+        side: judged.side,
+        burns: judged.severity === 'stop',
+        rinse: product.rinse,
+        site: product.site,
+        bears: { min: a.ph.site.min, max: a.ph.site.max },
+        irritants: judged.irritants.map((i) => a.lines[i]!.label),
+        stuck,
+      },
       remedies,
     })
   const found: Finding[] = []
   const { reading } = a
   const read = reading && judgeForSkin(a, { min: reading.ph, max: reading.ph })
-  if (reading && read) found.push(say(read, `The measured pH ${sayNumber(reading.ph, 2)} is`, []))
+  if (reading && read) found.push(judgedAs(read, { is: 'measured', ph: reading.ph }, []))
   if (targetPh) {
     const judged = judgeTarget(a, targetPh)
     const { fits } = a.ph
     if (judged)
       found.push(
-        say(
+        judgedAs(
           judged,
-          `The target pH ${formatRange(targetPh)} is`,
+          { is: 'target', range: targetPh },
           fits ? [aimFor(fits)] : [],
-          fits ? '.' : `. ${nothingFits(a)}`,
+          fits ? null : nothingFits(a),
         ),
       )
   }
@@ -121,26 +112,32 @@ export const unsafe: Rule = (a) => {
   const written = band && judgeForSkin(a, band)
   if (band && written) {
     const aim = safeAim(a)
-    found.push(
-      say(written, `As written the predicted pH ${formatRange(band)} is`, aim ? bringTo(a, aim) : []),
-    )
+    found.push(judgedAs(written, { is: 'band', range: band }, aim ? bringTo(a, aim) : []))
   }
   return found
 }
 
+/** What a finding tells of a window. */
+export const needOf = ({ label, grade, min, max, why }: WindowItem): PhNeed => ({
+  label,
+  grade,
+  min,
+  max,
+  ...(why ? { why } : {}),
+})
+
 /** A target as a remedy. */
 export const aimFor = (target: { min: number; max: number }): Remedy => ({
-  label: `Aim for pH ${formatRange(target)}`,
+  code: 'aim-for',
+  facts: { range: target },
   edit: { type: 'patch', patch: { targetPh: target } },
 })
 
 /** Which material keeps the site's pH out, where no target fits all: the one whose window lies furthest from it. */
-export function nothingFits(a: Assessment): string {
+export function nothingFits(a: Assessment): PhNeed | 'none' {
   const middle = (Math.max(a.ph.site.min, GENTLE.min) + Math.min(a.ph.site.max, GENTLE.max)) / 2
   const off = (i: { min: number; max: number }) => Math.max(i.min - middle, middle - i.max)
   const asking = a.ph.items.filter((i) => i.grade === 'works' || i.grade === 'holds')
   const [worst] = [...asking].sort((x, y) => off(y) - off(x))
-  return worst
-    ? `No pH suits the site and all materials: change ${worst.label} (pH ${formatRange(worst)}).`
-    : 'Choose another target.'
+  return worst ? needOf(worst) : 'none'
 }

@@ -4,7 +4,7 @@ import type { Material } from '../shapes/material.ts'
 import { materialOfSubstance } from '../assess/carriers.ts'
 import { emulsifierRange, isEmulsifier } from '../emulsion/emulsion.ts'
 import { oncePer } from '../assess/memo.ts'
-import { capitalise, listWords, sayPercent } from '../text/format.ts'
+import type { FindingFacts, Source } from './facts.ts'
 import { finding, type Finding, type Remedy, type Rule, type Severity } from './types.ts'
 import { kindHas } from '../shapes/kinds.ts'
 
@@ -17,8 +17,8 @@ interface Dose {
   direct: number[]
 }
 
-const sourceOf = (material: Material) =>
-  material.own ? material.source : `${material.source}, from memory (${material.confidence} confidence)`
+const sourceOf = ({ own, source, confidence }: Material): Source =>
+  own ? { cite: 'data', source } : { cite: 'material', of: [{ source, confidence }] }
 
 /** Doses of each material with what its blends bring along. */
 const doses = oncePer(sumOfDoses)
@@ -68,14 +68,9 @@ export const isScent = (m: Material) => m.kind === 'essential-oil' || m.kind ===
 const rangeOf = (a: Assessment, m: Material) =>
   isEmulsifier(m) && a.emulsion ? emulsifierRange(m, a.emulsion.oilsPercent) : m.usage
 
-const BEYOND = {
-  spent: 'The acids here use it up.',
-  mild: 'This changes skin feel and shelf life: consider the whole formula.',
-  far: 'This far above its range it burns or sensitises.',
-  usual: 'More than usual rarely works better, and irritates or destabilises sooner.',
-}
+type Effect = FindingFacts['usage.above-max']['effect']
 
-const GRAVITY: Record<keyof typeof BEYOND, Severity> = {
+const GRAVITY: Record<Effect, Severity> = {
   spent: 'note',
   mild: 'note',
   far: 'stop',
@@ -83,7 +78,7 @@ const GRAVITY: Record<keyof typeof BEYOND, Severity> = {
 }
 
 /** What a dose above its range does. */
-function beyondOf(a: Assessment, { material, percent }: Dose, most: number): keyof typeof BEYOND {
+function beyondOf(a: Assessment, { material, percent }: Dose, most: number): Effect {
   // How much alkali is right depends on the acid it meets: the pH that comes out tells, not the percent.
   if (material.kind === 'base' && (a.predictedPh?.value ?? 14) < 8.5) return 'spent'
   // where there is no water nothing is emulsified, and it only has to rinse off
@@ -97,7 +92,7 @@ function beyondOf(a: Assessment, { material, percent }: Dose, most: number): key
 function setTo(line: AssessedLine, most: number): Remedy[] {
   if (line.fill || line.dosePercent <= 0) return []
   const percent = Number(((line.percent * most) / line.dosePercent).toFixed(4))
-  return [{ label: `Set to ${sayPercent(most)}`, edit: { type: 'set-percent', at: line, percent } }]
+  return [{ code: 'set-to', facts: { percent: most }, edit: { type: 'set-percent', at: line, percent } }]
 }
 
 function aboveMax(a: Assessment, dose: Dose): Finding | null {
@@ -113,8 +108,14 @@ function aboveMax(a: Assessment, dose: Dose): Finding | null {
     severity: GRAVITY[beyond],
     indexes: dose.lines,
     materials: [dose.material.id],
-    message: `${sayPercent(dose.percent)} ${dose.material.name} is above its usual range of ${sayPercent(usage.min)} to ${sayPercent(usage.max)}.`,
-    why: only ? BEYOND[beyond] : `Summed over ${listWords(dose.lines.map((i) => a.lines[i]!.label))}.`,
+    facts: {
+      name: dose.material.name,
+      percent: dose.percent,
+      min: usage.min,
+      max: usage.max,
+      effect: beyond,
+      over: dose.lines.map((i) => a.lines[i]!.label),
+    },
     source: sourceOf(dose.material),
     remedies: only ? setTo(only, usage.max) : [],
   })
@@ -131,13 +132,13 @@ function belowMin(a: Assessment, dose: Dose): Finding | null {
     code: 'usage.below-min',
     severity: 'note',
     indexes: dose.direct,
-    message: `${sayPercent(dose.percent)} ${dose.material.name} is under its usual range of ${sayPercent(usage.min)} to ${sayPercent(usage.max)}.`,
-    why: 'Probably little effect at this dose.',
+    facts: { name: dose.material.name, percent: dose.percent, min: usage.min, max: usage.max },
     source: sourceOf(dose.material),
     remedies: only
       ? [
           {
-            label: `Set to ${sayPercent(usage.min)}`,
+            code: 'set-to',
+            facts: { percent: usage.min },
             edit: {
               type: 'set-percent',
               at: only,
@@ -172,13 +173,14 @@ export const upperRange: Rule = (a) => {
       severity: 'note',
       indexes: upper.flatMap((d) => d.direct),
       materials: upper.map((d) => d.material.id),
-      message: `${listWords(upper.map((d) => `${sayPercent(d.percent)} ${d.material.name}`))} ${upper.length > 1 ? 'are' : 'is'} within ${upper.length > 1 ? 'their ranges' : 'its range'} and more than most products hold.`,
-      why: upper
-        .map(
-          (d) =>
-            `${capitalise(d.material.name)}: ${sayPercent(commonTo(d.material))} is common; above, ${d.material.common?.says ?? 'its smell and its irritants tell'}.`,
-        )
-        .join(' '),
+      facts: {
+        doses: upper.map(({ material: m, percent }) => ({
+          name: m.name,
+          percent,
+          commonPercent: commonTo(m),
+          ...(m.common?.says ? { above: m.common.says } : {}),
+        })),
+      },
     }),
   ]
 }

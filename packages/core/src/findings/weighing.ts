@@ -1,5 +1,4 @@
 import { CHECK_PERCENT, NOTE_PERCENT, smallestWeighable, weighingErrorPercent } from '../weighing/error.ts'
-import { formatGrams, listSome, sayNumber } from '../text/format.ts'
 import { finding, type Rule } from './types.ts'
 
 /** weighing.too-small: the scale's error on lines is 5 to 15 % (note) or more (check), all in one. */
@@ -14,21 +13,26 @@ export const weighing: Rule = (a) => {
   const worst = small.reduce((x, y) => (y.error > x.error ? y : x))
   const least = smallestWeighable(d, NOTE_PERCENT, r)
   const batch = niceBatch(Math.max(...small.map(({ line }) => (least / line.percent) * 100)))
-  const says = ({ line, error }: (typeof small)[number]) =>
-    line.grams > 0
-      ? `${formatGrams(line.grams, d)} ${line.label} to within ${sayNumber(error, 0)} %`
-      : `${line.label}, which rounds to nothing`
   return [
     finding(a, {
       code: 'weighing.too-small',
       severity: worst.error > CHECK_PERCENT ? 'check' : 'note',
       indexes: small.map((s) => s.index),
-      message: `This scale weighs ${listSome(small.map(says))}.`,
-      why: `Below ${formatGrams(Math.ceil(least / d) * d, d)} a ${sayNumber(d, 4)} g scale may be off by more than 5 %. Dilute it first, use a finer scale or make more.`,
-      source: `JCGM 100:2008, expanded, 95 %; ${r ? 'repeatability as told' : 'one step of repeatability, common practice'}`,
+      facts: {
+        lines: small.map(({ line, error }) => ({ name: line.label, grams: line.grams, errorPercent: error })),
+        leastGrams: Math.ceil(least / d) * d,
+        resolutionGrams: d,
+      },
+      source: { cite: 'weighing', repeatabilityGiven: Boolean(r) },
       remedies:
         batch > batchGrams && batch <= batchGrams * 10
-          ? [{ label: `Make ${sayNumber(batch)} g`, edit: { type: 'scale-batch', batchGrams: batch } }]
+          ? [
+              {
+                code: 'make-grams',
+                facts: { grams: batch },
+                edit: { type: 'scale-batch', batchGrams: batch },
+              },
+            ]
           : [],
     }),
   ]

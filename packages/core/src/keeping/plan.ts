@@ -3,19 +3,41 @@ import { driftingOf } from '../dosing/effects.ts'
 import type { Finding } from '../findings/types.ts'
 import { hasTrait, type Material } from '../shapes/material.ts'
 import { PROPERTIES, type PlannedLook, type Property, type Sample, type Storage } from '../shapes/keeping.ts'
-import { formatRange, listWords } from '../text/format.ts'
+import type { PhRange } from '../assess/windows.ts'
+import type { Plain, Said } from '../text/said.ts'
 import { WATCH } from './data.ts'
 import { kindHas } from '../shapes/kinds.ts'
+
+/** Why a property is observed in a product, by code. Names are line labels, three at most. */
+export interface MatterFacts {
+  drifts: { says: string[] }
+  'preservation-window': { range: PhRange }
+  'ph-tells': Plain
+  'weak-emulsion': { finding: Finding }
+  coalescence: Plain
+  'too-much-solid': { names: string[] }
+  recrystallises: Plain
+  'germs-in-water': Plain
+  'gas-early': Plain
+  'oxidises-fast': { names: string[] }
+  'smell-first': Plain
+  graininess: { names: string[] }
+  'sets-for-days': { names: string[] }
+  browns: { names: string[] }
+  'colour-can-change': { names: string[] }
+  evaporation: Plain
+  'pack-fails': Plain
+}
 
 /** A property that matters for this formula, and why; `pressing` where the formula gives a reason of its own. */
 export interface Matter {
   property: Property
-  why: string
+  why: Said<MatterFacts>
   pressing: boolean
 }
 
 export interface WatchPlan {
-  samples: (Sample & { why: string })[]
+  samples: Sample[]
   looks: PlannedLook[]
   matters: Matter[]
 }
@@ -23,9 +45,9 @@ export interface WatchPlan {
 const MOVES = /^emulsion\.|^phase\./
 
 /** Names of lines in the product for which a test holds, three at most. */
-function named(a: Assessment, test: (m: Material) => boolean): string | null {
+function named(a: Assessment, test: (m: Material) => boolean): string[] | null {
   const found = a.lines.filter((l) => l.percent > 0 && l.material && test(l.material))
-  return found.length > 0 ? listWords(found.slice(0, 3).map((l) => l.label)) : null
+  return found.length > 0 ? found.slice(0, 3).map((l) => l.label) : null
 }
 
 /** pH: wherever there is a water phase to be read. */
@@ -33,11 +55,11 @@ function phMatters(a: Assessment): Matter[] {
   if (!a.waterPhase || a.emulsion?.type === 'water-in-oil') return []
   const drifts = driftingOf(a)
   if (drifts.length > 0)
-    return [{ property: 'ph', why: drifts.map((d) => d.drift.says).join(' '), pressing: true }]
+    return [
+      { property: 'ph', why: { code: 'drifts', says: drifts.map((d) => d.drift.says) }, pressing: true },
+    ]
   const { window } = a.preservation
-  const why = window
-    ? `The preservation covers at pH ${formatRange(window)}; outside it there is none.`
-    : 'A pH that moves tells of what goes on inside.'
+  const why: Matter['why'] = window ? { code: 'preservation-window', range: window } : { code: 'ph-tells' }
   return [{ property: 'ph', why, pressing: false }]
 }
 
@@ -48,9 +70,7 @@ function layerMatters(a: Assessment, findings: readonly Finding[]): Matter[] {
   return [
     {
       property: 'layer',
-      why: weak
-        ? `The emulsion is not certain: ${weak.message}`
-        : 'Drops of oil run together slowly, and all at once in frost.',
+      why: weak ? { code: 'weak-emulsion', finding: weak } : { code: 'coalescence' },
       pressing: weak !== undefined,
     },
   ]
@@ -63,10 +83,8 @@ function crystalMatters(a: Assessment): Matter[] {
   const near = a.solubility
     .filter((s) => s.verdict !== 'dissolves')
     .map((s) => s.constants.inci.toLowerCase())
-  const why =
-    near.length > 0
-      ? `More of ${listWords(near)} is in than surely stays dissolved.`
-      : 'A dissolved solid can come back in the cold.'
+  const why: Matter['why'] =
+    near.length > 0 ? { code: 'too-much-solid', names: near } : { code: 'recrystallises' }
   return [{ property: 'crystals', why, pressing: near.length > 0 }]
 }
 
@@ -83,50 +101,42 @@ export function mattersOf(a: Assessment, findings: readonly Finding[]): Matter[]
     wet
       ? {
           property: 'germs',
-          why: 'There is water in it: what grows condemns the whole batch.',
+          why: { code: 'germs-in-water' },
           pressing: !a.preservation.adequate,
         }
       : null,
-    wet
-      ? { property: 'gas', why: 'Yeast and bacteria give gas before they are seen.', pressing: false }
-      : null,
+    wet ? { property: 'gas', why: { code: 'gas-early' }, pressing: false } : null,
     {
       property: 'smell',
-      why: rancid
-        ? `${rancid} turn${rancid.includes(' and ') ? '' : 's'} rancid fast, after weeks of nothing.`
-        : 'The nose finds what the eye does not.',
+      why: rancid ? { code: 'oxidises-fast', names: rancid } : { code: 'smell-first' },
       pressing: rancid !== null,
     },
     phMatters(a),
     layerMatters(a, findings),
     crystalMatters(a),
-    butters
-      ? { property: 'grains', why: `${butters} can set in grains, weeks later.`, pressing: true }
-      : null,
+    butters ? { property: 'grains', why: { code: 'graininess', names: butters }, pressing: true } : null,
     sets
       ? {
           property: 'body',
-          why: `${sets} go${sets.includes(' and ') ? '' : 'es'} on setting for days: judge it from day 3.`,
+          why: { code: 'sets-for-days', names: sets },
           pressing: false,
         }
       : null,
     scented
       ? {
           property: 'colour',
-          why: fades
-            ? `${fades} turn${fades.includes(' and ') ? '' : 's'} yellow to brown with air, light and metal.`
-            : `${scented} bring${scented.includes(' and ') ? '' : 's'} colour that can change.`,
+          why: fades ? { code: 'browns', names: fades } : { code: 'colour-can-change', names: scented },
           pressing: fades !== null,
         }
       : null,
     wet || a.alcoholPercent > 0
       ? {
           property: 'mass',
-          why: 'Water leaves through cap and wall, and what stays gets stronger.',
+          why: { code: 'evaporation' },
           pressing: false,
         }
       : null,
-    { property: 'pack', why: 'A pack can leak, stain or soften.', pressing: false },
+    { property: 'pack', why: { code: 'pack-fails' }, pressing: false },
   ]
   return list.flat().filter((m) => m !== null)
 }
@@ -137,9 +147,8 @@ const LEAST_SAMPLE = 5
 const MOST_SHARE = 1 / 3
 
 /** Storages that tell something of this formula, what matters most first. */
-function storagesOf(a: Assessment, matters: readonly Matter[]): { storage: Storage; why: string }[] {
-  if (a.preservation.needed && !a.preservation.adequate && !a.preservation.selfPreserving)
-    return [{ storage: 'daily', why: WATCH.storages.daily.says }]
+function storagesOf(a: Assessment, matters: readonly Matter[]): Storage[] {
+  if (a.preservation.needed && !a.preservation.adequate && !a.preservation.selfPreserving) return ['daily']
   const has = (p: Property, pressing = false) =>
     matters.some((m) => m.property === p && (!pressing || m.pressing))
   const list: (Storage | null)[] = [
@@ -150,7 +159,7 @@ function storagesOf(a: Assessment, matters: readonly Matter[]): { storage: Stora
     has('colour', true) || has('smell', true) ? 'window' : null,
     a.waterPercent >= 1 ? 'use' : null,
   ]
-  return list.flatMap((storage) => (storage ? [{ storage, why: WATCH.storages[storage].says }] : []))
+  return list.filter((storage) => storage !== null)
 }
 
 /** Looks at one sample: on each of its days what is due then, or has a reason there. */
@@ -176,11 +185,11 @@ export function proposeWatch(a: Assessment, findings: readonly Finding[], filled
   const matters = mattersOf(a, findings)
   const wanted = storagesOf(a, matters)
   const budget = filledGrams * MOST_SHARE
-  const kept = wanted.filter((s) => s.storage !== 'use')
+  const kept = wanted.filter((storage) => storage !== 'use')
   const fit = Math.max(1, Math.min(kept.length, Math.floor(budget / LEAST_SAMPLE)))
   const grams = Math.max(1, Math.min(SAMPLE_GRAMS, Math.floor(budget / fit)))
   const samples = wanted
-    .filter((s) => s.storage === 'use' || kept.indexOf(s) < fit)
-    .map(({ storage, why }) => ({ id: storage, storage, why, ...(storage === 'use' ? {} : { grams }) }))
+    .filter((storage) => storage === 'use' || kept.indexOf(storage) < fit)
+    .map((storage) => ({ id: storage, storage, ...(storage === 'use' ? {} : { grams }) }))
   return { samples, matters, looks: samples.flatMap((s) => looksOf(s, matters)) }
 }

@@ -46,13 +46,8 @@ export interface Preservation {
   worksBelow: boolean
 }
 
+export type MicrobeGroup = keyof CoverLevels
 export const GROUPS = ['gramPositive', 'gramNegative', 'yeast', 'mould'] as const
-export const GROUP_NAMES: Record<keyof CoverLevels, string> = {
-  gramPositive: 'gram-positive bacteria',
-  gramNegative: 'gram-negative bacteria',
-  yeast: 'yeast',
-  mould: 'mould',
-}
 /** Level from which a group counts as covered: moderate. */
 export const ENOUGH = 2
 /** A dose this close under the usual minimum still counts in full. */

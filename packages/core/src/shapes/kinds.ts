@@ -1,6 +1,6 @@
 import type { MATERIAL_KINDS } from './material-words.ts'
 
-type Kind = (typeof MATERIAL_KINDS)[number]
+export type Kind = (typeof MATERIAL_KINDS)[number]
 
 /** What is known of a material by its kind alone (common practice). */
 export type KindFact =

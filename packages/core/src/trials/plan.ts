@@ -16,10 +16,10 @@ import {
   type TrialPlan,
   type Varies,
 } from '../shapes/trial.ts'
-import { listWords } from '../text/format.ts'
+import { Refusal, type Plain, type Said } from '../text/said.ts'
 import { servingOf } from './data.ts'
 import { formulaToMake } from '../bench/start.ts'
-import { whatDiffers } from './variants.ts'
+import { whatDiffers, type AlsoFacts } from './variants.ts'
 
 /** What is chosen for a trial before it begins. */
 export interface TrialWish {
@@ -46,25 +46,39 @@ export interface TrialWish {
 
 const idAt = (i: number) => String.fromCharCode(97 + i)
 
+/** Why a trial cannot be set up like this, by code. */
+export interface TrialFaultFacts {
+  'too-few-samples': Plain
+  'too-many-samples': { most: number }
+  'no-assessors': Plain
+  'too-many-assessors': { most: number }
+  'same-name': Plain
+  'no-name': Plain
+  replicates: { most: number }
+  'nothing-assessed': Plain
+  'no-amount': Plain
+}
+export type TrialFault = Said<TrialFaultFacts>
+
 /** Why a trial cannot be set up like this; null where it can. */
-export function trialFault(w: TrialWish): string | null {
-  if (w.samples.length < 2) return 'Choose at least two things to compare.'
-  if (w.samples.length > MOST_SAMPLES) return `A trial holds ${MOST_SAMPLES} samples at most.`
-  if (w.people.length === 0) return 'Write down who judges: at least one person.'
-  if (w.people.length > MOST_PEOPLE) return `A trial is planned for ${MOST_PEOPLE} people at most.`
+export function trialFault(w: TrialWish): TrialFault | null {
+  if (w.samples.length < 2) return { code: 'too-few-samples' }
+  if (w.samples.length > MOST_SAMPLES) return { code: 'too-many-samples', most: MOST_SAMPLES }
+  if (w.people.length === 0) return { code: 'no-assessors' }
+  if (w.people.length > MOST_PEOPLE) return { code: 'too-many-assessors', most: MOST_PEOPLE }
   if (new Set(w.people.map((p) => p.trim().toLowerCase())).size < w.people.length)
-    return 'Two people have the same name.'
-  if (w.people.some((p) => !p.trim())) return 'A person has no name. Initials will do.'
-  if (!(w.rounds >= 1 && w.rounds <= MOST_ROUNDS)) return `Rounds go from 1 to ${MOST_ROUNDS}.`
-  if (w.attributes.length === 0 && w.choosing.length === 0) return 'Choose what is judged.'
-  if (!(w.batchGrams > 0)) return 'Say how much of each is made.'
+    return { code: 'same-name' }
+  if (w.people.some((p) => !p.trim())) return { code: 'no-name' }
+  if (!(w.rounds >= 1 && w.rounds <= MOST_ROUNDS)) return { code: 'replicates', most: MOST_ROUNDS }
+  if (w.attributes.length === 0 && w.choosing.length === 0) return { code: 'nothing-assessed' }
+  if (!(w.batchGrams > 0)) return { code: 'no-amount' }
   return null
 }
 
-/** A trial as it begins. Throws with the fault where it cannot. */
+/** A trial as it begins. Throws a `Refusal` with the fault where it cannot. */
 export function planTrial(w: TrialWish): PlannedTrial {
   const fault = trialFault(w)
-  if (fault) throw new Error(fault)
+  if (fault) throw new Refusal(fault)
   return {
     format: 'omblet-trial',
     formatVersion: TRIAL_VERSION,
@@ -101,8 +115,20 @@ export function planTrial(w: TrialWish): PlannedTrial {
 /** Alone one needs so many rounds (common practice). */
 const ROUNDS_ALONE = 6
 
-/** What makes the comparison weaker than it looks, in sentences that say what to do. */
-export function trialWarnings(w: TrialWish, catalogue: Catalogue): string[] {
+/** What makes the comparison weaker than it looks, by code. */
+export interface TrialWarningFacts {
+  'not-one-thing': { what: string; also: Said<AlsoFacts>[] }
+  colour: Plain
+  smell: Plain
+  bought: Plain
+  'many-samples': { samples: number; most: number }
+  alone: { replicates: number }
+  'few-assessors': { assessors: number }
+  'no-deciding-attribute': Plain
+}
+
+/** What makes the comparison weaker than it looks, and what to do. */
+export function trialWarnings(w: TrialWish, catalogue: Catalogue): Said<TrialWarningFacts>[] {
   const formulas = w.samples.flatMap((s) => (s.formula ? [s.formula] : []))
   const nameOf = (id: string) => catalogue.find(id)?.name ?? id
   const differs = whatDiffers(formulas, w.varies, nameOf)
@@ -117,44 +143,21 @@ export function trialWarnings(w: TrialWish, catalogue: Catalogue): string[] {
   const differ = (...kind: string[]) => new Set(formulas.map((f) => kinds(f, ...kind))).size > 1
   const serving = servingOf(w.product.hair)
   const bought = w.samples.some((s) => !s.formula)
-  return [
-    ...(differs.oneThing || w.varies === 'jar'
-      ? []
-      : [
-          `Not only ${w.what} differs: ${listWords(differs.also)}. The answer is “this jar”, never “this material”.`,
-        ]),
-    ...(differ('colourant')
-      ? [
-          'The jars differ in colour, and a colour names its jar: judge with closed eyes or under red light, and never dye jars to tell them apart.',
-        ]
-      : []),
-    ...(differ('fragrance', 'essential-oil')
-      ? [
-          'The samples smell different, and a pleasant fragrance makes a cream feel softer. Assess feel before smell.',
-        ]
-      : []),
-    ...(bought
-      ? [
-          'A bought product differs in age, jar and fragrance. Put it into the same plain pots and use it as a benchmark only.',
-        ]
-      : []),
-    ...(w.samples.length > serving.most
-      ? [`${w.samples.length} samples are many for one sitting: ${serving.most} at most, then rest.`]
-      : []),
-    ...(w.people.length === 1 && w.rounds < ROUNDS_ALONE
-      ? [
-          `Alone, plan at least ${ROUNDS_ALONE} rounds over several days, and let triangles or pairs decide: scores of one person allow no test.`,
-        ]
-      : []),
-    ...(w.people.length > 1 && w.people.length < 4
-      ? [
-          `With ${w.people.length} assessors only large differences can be detected. A reference is worth two more assessors.`,
-        ]
-      : []),
-    ...(w.decides === null && w.attributes.length > 1
-      ? ['Name the one attribute that decides: of many, one differs by chance.']
-      : []),
+  const found: (Said<TrialWarningFacts> | false)[] = [
+    !differs.oneThing && w.varies !== 'jar' && { code: 'not-one-thing', what: w.what, also: differs.also },
+    differ('colourant') && { code: 'colour' },
+    differ('fragrance', 'essential-oil') && { code: 'smell' },
+    bought && { code: 'bought' },
+    w.samples.length > serving.most && {
+      code: 'many-samples',
+      samples: w.samples.length,
+      most: serving.most,
+    },
+    w.people.length === 1 && w.rounds < ROUNDS_ALONE && { code: 'alone', replicates: ROUNDS_ALONE },
+    w.people.length > 1 && w.people.length < 4 && { code: 'few-assessors', assessors: w.people.length },
+    w.decides === null && w.attributes.length > 1 && { code: 'no-deciding-attribute' },
   ]
+  return found.filter((x) => x !== false)
 }
 
 /** The trial at its end: from now on what stands under each code may be seen. */

@@ -1,6 +1,7 @@
+import { dequal } from 'dequal'
 import { formulaToMake } from '../bench/start.ts'
-import { emulsifierCandidates, thickenerCandidates } from '../choose/emulsifiers.ts'
-import { substitutesFor } from '../choose/substitutes.ts'
+import { emulsifierCandidates, thickenerCandidates, type ChoiceReason } from '../choose/emulsifiers.ts'
+import { substitutesFor, type SubstituteNote } from '../choose/substitutes.ts'
 import { derivedOf } from '../derived/derived.ts'
 import { computeAmounts } from '../formula/amounts.ts'
 import { applyEdit, type Edit } from '../formula/edit.ts'
@@ -11,7 +12,14 @@ import type { MethodChoices, Schools } from '../shapes/method.ts'
 import type { Varies } from '../shapes/trial.ts'
 import { questionsOf } from '../procedure/questions.ts'
 import { schoolsOf } from '../procedure/schools.ts'
-import { capitalise, listWords, sayPercent } from '../text/format.ts'
+import { capitalise, sayPercent } from '../text/format.ts'
+import type { Plain, Said } from '../text/said.ts'
+
+/** Why an option is worth a try, or what it changes. */
+export type OptionNote =
+  | { of: 'choice'; reason: ChoiceReason }
+  | { of: 'substitute'; note: SubstituteNote }
+  | { of: 'school'; why: string }
 
 /** Something that can be put in the place of what a formula has. */
 export interface Option {
@@ -24,8 +32,13 @@ export interface Option {
   formula: Formula
   stops: number
   checks: number
-  says: string
+  note: OptionNote | null
 }
+
+const choiceNote = (reason: ChoiceReason | undefined): OptionNote | null =>
+  reason ? { of: 'choice', reason } : null
+const substituteNote = (note: SubstituteNote | undefined): OptionNote | null =>
+  note ? { of: 'substitute', note } : null
 
 /** Without what was read and added at the sheet before: a trial makes it anew. */
 const clean = (formula: Formula) => formulaToMake(formula, computeAmounts(formula).batchGrams)
@@ -51,7 +64,7 @@ export function materialOptions(
       formula: c.current ? base : after(c.edit),
       stops: c.stops,
       checks: c.checks,
-      says: [...c.reasonsAgainst, ...c.reasonsFor][0] ?? '',
+      note: choiceNote([...c.reasonsAgainst, ...c.reasonsFor][0]),
     }))
   }
   const line = a.lines[index]
@@ -64,7 +77,7 @@ export function materialOptions(
     formula: base,
     stops: 0,
     checks: 0,
-    says: '',
+    note: null,
   }
   const others = substitutesFor(a, index, catalogue).map((s): Option => ({
     key: s.material.id,
@@ -74,7 +87,7 @@ export function materialOptions(
     formula: after(s.edit),
     stops: s.brings.filter((f) => f.severity === 'stop').length,
     checks: s.brings.filter((f) => f.severity === 'check').length,
-    says: s.differs[0] ?? s.alike[0] ?? '',
+    note: substituteNote(s.differs[0] ?? s.alike[0]),
   }))
   return [own, ...others]
 }
@@ -97,7 +110,7 @@ export function levelOptions(formula: Formula, index: number, percents: readonly
         formula: changed,
         stops: 0,
         checks: 0,
-        says: '',
+        note: null,
       },
     ]
   })
@@ -117,7 +130,7 @@ export function schoolOptions(formula: Formula, catalogue: Catalogue, key: keyof
     formula: { ...base, method: { ...base.method, choices: { ...base.method?.choices, [key]: o.value } } },
     stops: 0,
     checks: 0,
-    says: o.why,
+    note: { of: 'school', why: o.why },
   }))
 }
 
@@ -148,6 +161,16 @@ export function variantOptions(wish: VariantWish, catalogue: Catalogue): Option[
   }
 }
 
+/** What differs beside what is varied, by code. */
+export interface AlsoFacts {
+  moved: { name: string }
+  differ: { names: string[] }
+  method: Plain
+  temperatures: Plain
+  'target-ph': Plain
+  product: Plain
+}
+
 /** What differs between samples. */
 export interface Differs {
   /** Whether an answer is about the thing that was varied, and nothing else. */
@@ -156,8 +179,8 @@ export interface Differs {
   varied: string[]
   /** Materials whose amount only gives way, as the q.s. line does. */
   gives: string[]
-  /** Whatever else differs, in words. */
-  also: string[]
+  /** Whatever else differs. */
+  also: Said<AlsoFacts>[]
 }
 
 const fillOf = (formula: Formula) => {
@@ -179,7 +202,10 @@ export function whatDiffers(
   nameOf: (id: string) => string,
 ): Differs {
   const [first, ...rest] = formulas
-  const also = new Set<string>()
+  const found: Said<AlsoFacts>[] = []
+  const also = (x: Said<AlsoFacts>) => {
+    if (!found.some((y) => dequal(x, y))) found.push(x)
+  }
   const varied = new Set<string>()
   let gives = false
   if (first) {
@@ -190,25 +216,25 @@ export function whatDiffers(
       for (const c of changes) {
         if (c.kind === 'added' || c.kind === 'removed') swapped[c.kind].add(c.material)
         varied.add(c.material)
-        if (c.kind === 'moved') also.add(`${nameOf(c.material)} is in another phase`)
+        if (c.kind === 'moved') also({ code: 'moved', name: nameOf(c.material) })
       }
       const things =
         Math.max(swapped.added.size, swapped.removed.size) +
         new Set(changes.filter((c) => c.kind === 'amount').map((c) => c.material)).size
       if (things > 1 || (things > 0 && varies === 'school'))
-        also.add(`${listWords([...new Set(changes.map((c) => nameOf(c.material)))])} differ`)
-      if (varies !== 'school' && methodKey(first) !== methodKey(other)) also.add('the method')
-      if (heatKey(first) !== heatKey(other)) also.add('temperatures of the phases')
-      if (JSON.stringify(first.targetPh) !== JSON.stringify(other.targetPh)) also.add('the pH aimed at')
-      if (JSON.stringify(first.product) !== JSON.stringify(other.product)) also.add('what product it is')
+        also({ code: 'differ', names: [...new Set(changes.map((c) => nameOf(c.material)))] })
+      if (varies !== 'school' && methodKey(first) !== methodKey(other)) also({ code: 'method' })
+      if (heatKey(first) !== heatKey(other)) also({ code: 'temperatures' })
+      if (JSON.stringify(first.targetPh) !== JSON.stringify(other.targetPh)) also({ code: 'target-ph' })
+      if (JSON.stringify(first.product) !== JSON.stringify(other.product)) also({ code: 'product' })
     }
   }
   const fill = first ? fillOf(first) : null
   return {
-    oneThing: also.size === 0,
+    oneThing: found.length === 0,
     varied: [...varied].map(nameOf),
     gives: gives && fill ? [nameOf(fill)] : [],
-    also: [...also],
+    also: found,
   }
 }
 const methodKey = (f: Formula) => JSON.stringify(f.method?.choices ?? {})

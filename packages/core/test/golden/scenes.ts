@@ -1,3 +1,12 @@
+import {
+  findingText,
+  remedyText,
+  substituteText,
+  choiceText,
+  noteHeading,
+  knownText,
+  matterText,
+} from '../../src/words/index.ts'
 import { readdirSync, readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { rescue } from '../../src/bench/rescue.ts'
@@ -95,10 +104,18 @@ function tell(into: string[], path: string, work: () => unknown): void {
   flatten(path, value, into)
 }
 
-const codesOf = (list: readonly Finding[]) => list.map((f) => `${f.code}: ${f.message}`)
+const codesOf = (list: readonly Finding[]) => list.map((f) => `${f.code}: ${findingText(f).message}`)
 /** A candidate without the formula that it makes. */
-function spokenChoice({ material, brings, settles, ...rest }: Candidate | Substitute) {
-  const { edit: _edit, ...told } = rest
+function spokenChoice({ material, brings, settles, edit: _edit, ...rest }: Candidate | Substitute) {
+  const told =
+    'alike' in rest
+      ? { ...rest, alike: rest.alike.map(substituteText), differs: rest.differs.map(substituteText) }
+      : {
+          ...rest,
+          reasonsFor: rest.reasonsFor.map(choiceText),
+          reasonsAgainst: rest.reasonsAgainst.map(choiceText),
+          handling: rest.handling.map(choiceText),
+        }
   return { ...told, material: material.id, brings: codesOf(brings), settles: codesOf(settles) }
 }
 /** How the pH is brought to its target, without the model it is computed by. */
@@ -122,22 +139,34 @@ function formulaScene(name: string, formula: Formula, deep: boolean): Scene {
   const findings = findAll(a)
   const regions = deep ? LABEL_REGIONS : [LABEL_REGIONS[name.length % LABEL_REGIONS.length]!]
   say('report', () => report(formula, a, findings))
-  say('remedies', () => findings.map((f) => f.remedies.map((r) => `${r.label} [${r.edit.type}]`)))
+  say('remedies', () => findings.map((f) => f.remedies.map((r) => `${remedyText(r)} [${r.edit.type}]`)))
   say('groups', () =>
-    groupNotes(findings).map(({ findings: list, ...group }) => ({ ...group, count: list.length })),
+    groupNotes(findings).map(({ findings: list, family }) => ({
+      title: noteHeading(family),
+      count: list.length,
+    })),
   )
   say('method', () => procedureReport(a))
   say('sheet', () => weighOut(a).before.map((s) => s.title))
   say('label', () => regions.map((region) => labelReport(a, { region })))
   say('read', () => assess(readFormula(writeFormula(formula))).amounts.totalPercent)
   if (!deep) return { name, lines }
-  say('known', () => a.lines.map((line) => knownOf(line)))
+  say('known', () =>
+    a.lines.map((line) => {
+      const known = knownOf(line)
+      return { how: known.how, says: knownText(known) }
+    }),
+  )
   say('dosing', () => spokenDosing(a))
   say('effects', () => (a.predictedPh ? phEffects(a, a.predictedPh.value) : null))
   say('cost', () => costReport(costByPrices(a, () => 0.02)))
   say('forecast', () => forecastWords(forecastOf(derivedOf(formula, catalogue), () => 0.02)))
-  say('matters', () => mattersOf(a, findings))
-  say('watch', () => proposeWatch(a, findings, a.amounts.batchGrams * 0.9))
+  const spoken = (list: ReturnType<typeof mattersOf>) => list.map((m) => ({ ...m, why: matterText(m.why) }))
+  say('matters', () => spoken(mattersOf(a, findings)))
+  say('watch', () => {
+    const plan = proposeWatch(a, findings, a.amounts.batchGrams * 0.9)
+    return { ...plan, matters: spoken(plan.matters) }
+  })
   return { name, lines }
 }
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { findingText } from '@omblet/core/words'
 import {
   decimalsOf,
   findAll,
@@ -11,6 +12,7 @@ import {
   smallWeighings,
   type BenchPlan,
   type Formula,
+  findingKey,
 } from '@omblet/core'
 import { computed } from 'vue'
 import TitledCard from '../../components/TitledCard.vue'
@@ -44,9 +46,9 @@ const say = (g: number) => formatGrams(g, resolution.value)
         {{ sayMinutes(time.handsMinutes) }}.
       </p>
       <ul class="list stacked closer">
-        <li v-for="f in findings" :key="f.message">
+        <li v-for="f in findings" :key="findingKey(f)">
           <FindingMark severity="stop" :size="16" /><span
-            ><span class="hidden-text">stop: </span>{{ f.message }}</span
+            ><span class="hidden-text">stop: </span>{{ findingText(f).message }}</span
           >
         </li>
         <li v-for="s in small" :key="s.label">

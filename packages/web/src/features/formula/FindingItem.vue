@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { findingText, remedyText } from '@omblet/core/words'
 import type { Finding, Remedy } from '@omblet/core'
 import { computed, inject } from 'vue'
 import FindingMark from '../../components/FindingMark.vue'
@@ -30,19 +31,19 @@ const WORD = { stop: 'Stop', check: 'Check', note: 'Note' }
         <span v-if="!plain" class="word bold" :data-severity="finding.severity">{{
           WORD[finding.severity]
         }}</span>
-        {{ finding.message }}
+        {{ findingText(finding).message }}
       </p>
-      <p v-if="finding.why" class="why small">{{ finding.why }}</p>
+      <p v-if="findingText(finding).why" class="why small">{{ findingText(finding).why }}</p>
       <p class="source muted">{{ finding.source }}</p>
       <div v-if="offered.length" class="remedies">
         <button
           v-for="remedy in offered"
-          :key="remedy.label"
+          :key="remedyText(remedy)"
           type="button"
           :disabled="tried(remedy) === undefined"
           @click="emit('remedy', remedy)"
         >
-          {{ remedy.label }}
+          {{ remedyText(remedy) }}
         </button>
       </div>
     </div>

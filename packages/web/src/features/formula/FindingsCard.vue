@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { findingText, noteHeading, remedyText } from '@omblet/core/words'
 import {
   countFindings,
   groupNotes,
@@ -52,10 +53,10 @@ const headline = computed(() =>
 
 function run(remedy: Remedy) {
   editor.apply(remedy.edit)
-  api.say(`Done: ${remedy.label.charAt(0).toLowerCase()}${remedy.label.slice(1)}.`)
+  api.say(`Done: ${remedyText(remedy).charAt(0).toLowerCase()}${remedyText(remedy).slice(1)}.`)
   api.highlight([])
 }
-const keyOf = (f: Finding) => `${f.code}|${f.message}`
+const keyOf = (f: Finding) => `${f.code}|${findingText(f).message}`
 </script>
 
 <template>
@@ -78,25 +79,25 @@ const keyOf = (f: Finding) => `${f.code}|${f.message}`
           @remedy="run"
         />
       </ul>
-      <template v-for="fold in folds" :key="fold.title">
+      <template v-for="fold in folds" :key="noteHeading(fold.family)">
         <button
           type="button"
           class="toggle small abreast bare"
-          :aria-expanded="opened.has(fold.title)"
-          @click="toggle(fold.title)"
+          :aria-expanded="opened.has(noteHeading(fold.family))"
+          @click="toggle(noteHeading(fold.family))"
         >
           <i
-            :class="opened.has(fold.title) ? 'pi pi-chevron-down' : 'pi pi-chevron-right'"
+            :class="opened.has(noteHeading(fold.family)) ? 'pi pi-chevron-down' : 'pi pi-chevron-right'"
             aria-hidden="true"
           ></i>
           <span class="fold"
-            ><span>{{ fold.title }} · {{ say(fold.findings.length, 'note') }}</span
-            ><span v-if="!opened.has(fold.title)" class="first cut">{{
-              fold.findings[0]!.message
+            ><span>{{ noteHeading(fold.family) }} · {{ say(fold.findings.length, 'note') }}</span
+            ><span v-if="!opened.has(noteHeading(fold.family))" class="first cut">{{
+              findingText(fold.findings[0]!).message
             }}</span></span
           >
         </button>
-        <ul v-if="opened.has(fold.title)">
+        <ul v-if="opened.has(noteHeading(fold.family))">
           <FindingItem v-for="f in fold.findings" :key="keyOf(f)" :finding="f" :tried="tried" @remedy="run" />
         </ul>
       </template>

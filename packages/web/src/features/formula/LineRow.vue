@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { knownText } from '@omblet/core/words'
 import {
   capitalise,
   decimalsOf,
@@ -47,7 +48,7 @@ const places = computed(() => decimalsOf(editor.assessment!.amounts.resolutionGr
 const name = computed(() => capitalise(props.line.label))
 const known = computed(() => knownOf(props.line))
 const unmeasured = computed(() => phNotTold(props.line, editor.assessment?.waterPercent ?? 0))
-const inci = computed(() => props.line.material?.inci.join(', ') ?? known.value.says)
+const inci = computed(() => props.line.material?.inci.join(', ') ?? knownText(known.value))
 const lit = computed(() => api.highlighted.value.some((at) => sameLine(at, props.line)))
 
 const openNote = () => void lineNote.value?.open()

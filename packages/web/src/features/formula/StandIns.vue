@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { substituteText, findingText } from '@omblet/core/words'
 import {
   capitalise,
   pricePerGram,
@@ -8,6 +9,7 @@ import {
   swapCost,
   type AssessedLine,
   type Substitute,
+  findingKey,
 } from '@omblet/core'
 import Button from 'primevue/button'
 import { PlainButton } from '../../components/buttons'
@@ -74,13 +76,13 @@ watch(
             />
           </div>
           <p v-if="s.alike.length" class="small">
-            <span class="muted">Alike:</span> {{ s.alike.join('; ') }}
+            <span class="muted">Alike:</span> {{ s.alike.map(substituteText).join('; ') }}
           </p>
           <p v-if="s.differs.length" class="small">
-            <span class="muted">Changes:</span> {{ s.differs.join('; ') }}
+            <span class="muted">Changes:</span> {{ s.differs.map(substituteText).join('; ') }}
           </p>
-          <p v-for="f in s.brings.slice(0, 3)" :key="f.code + f.message" class="small brings">
-            <FindingMark :severity="f.severity" :size="14" /><span>{{ f.message }}</span>
+          <p v-for="f in s.brings.slice(0, 3)" :key="findingKey(f)" class="small brings">
+            <FindingMark :severity="f.severity" :size="14" /><span>{{ findingText(f).message }}</span>
           </p>
         </li>
       </ul>

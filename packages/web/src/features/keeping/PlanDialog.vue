@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { matterText } from '@omblet/core/words'
 import {
   looksOf,
   proposeWatch,
@@ -145,7 +146,7 @@ function save() {
               />
               <span
                 ><strong>{{ WATCH.properties[m.property].label }}</strong>
-                <span class="muted small">{{ m.why }}</span></span
+                <span class="muted small">{{ matterText(m.why) }}</span></span
               >
             </label>
           </li>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { findingText } from '@omblet/core/words'
 import {
   capitalise,
   formatGrams,
@@ -7,6 +8,7 @@ import {
   isCaution,
   phaseLetter,
   weighOut,
+  findingKey,
 } from '@omblet/core'
 import { format } from 'date-fns'
 import { computed } from 'vue'
@@ -97,7 +99,7 @@ const inci = computed(() => derived.value?.inci ?? '')
         <FindingMark severity="stop" />
         <div>
           <strong>Do not make it like this.</strong>
-          <p v-for="stop in stops" :key="stop.message">{{ stop.message }}</p>
+          <p v-for="stop in stops" :key="findingKey(stop)">{{ findingText(stop).message }}</p>
         </div>
       </div>
 
@@ -161,8 +163,8 @@ const inci = computed(() => derived.value?.inci ?? '')
         <section v-if="cautions.length" class="cautions">
           <h2>Precautions</h2>
           <ul>
-            <li v-for="c in cautions" :key="c.message">
-              <strong>{{ c.message }}</strong> {{ c.why }}
+            <li v-for="c in cautions" :key="findingKey(c)">
+              <strong>{{ findingText(c).message }}</strong> {{ findingText(c).why }}
             </li>
           </ul>
         </section>
@@ -173,8 +175,8 @@ const inci = computed(() => derived.value?.inci ?? '')
           <section v-if="cautions.length" class="cautions">
             <h2>Precautions</h2>
             <ul>
-              <li v-for="c in cautions" :key="c.message">
-                <strong>{{ c.message }}</strong> {{ c.why }}
+              <li v-for="c in cautions" :key="findingKey(c)">
+                <strong>{{ findingText(c).message }}</strong> {{ findingText(c).why }}
               </li>
             </ul>
           </section>
@@ -233,13 +235,13 @@ const inci = computed(() => derived.value?.inci ?? '')
         <section v-if="checks.length" class="text">
           <h2>To check</h2>
           <ul>
-            <li v-for="f in checks" :key="f.message">{{ f.message }}</li>
+            <li v-for="f in checks" :key="findingKey(f)">{{ findingText(f).message }}</li>
           </ul>
         </section>
         <section v-if="cautions.length" class="text">
           <h2>Precautions</h2>
           <ul>
-            <li v-for="f in cautions" :key="f.message">{{ f.message }}</li>
+            <li v-for="f in cautions" :key="findingKey(f)">{{ findingText(f).message }}</li>
           </ul>
         </section>
       </template>

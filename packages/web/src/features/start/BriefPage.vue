@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { impossibleText } from '@omblet/core/words'
 import {
   asksEmulsion,
   capitalise,
@@ -229,7 +230,7 @@ async function start(index: number) {
         >No lot in your stock has a price yet, so a low price can only mean fewer extras.</Notice
       >
       <template v-if="answer?.status === 'impossible'">
-        <Notice v-for="w in answer.why" :key="w" kind="check">{{ w }}</Notice>
+        <Notice v-for="(w, i) in answer.why" :key="i" kind="check">{{ impossibleText(w) }}</Notice>
       </template>
       <ProposalCard
         v-for="(p, i) in proposals"

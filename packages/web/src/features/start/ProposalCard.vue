@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { capitalise, formatNumber, formatRange, listWords, sayNumber, type Proposal } from '@omblet/core'
+import { missText, partText, pickText, proposalTitle, findingText } from '@omblet/core/words'
+import {
+  capitalise,
+  formatNumber,
+  formatRange,
+  listWords,
+  sayNumber,
+  type Proposal,
+  findingKey,
+} from '@omblet/core'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import Counts from '../../components/Counts.vue'
@@ -42,17 +51,17 @@ const others = (names: readonly { name: string }[]) =>
     <Jar :layers="layers" class="jar" />
     <div class="body stacked closer">
       <header>
-        <h3>{{ proposal.title }}</h3>
+        <h3>{{ proposalTitle(proposal) }}</h3>
         <Counts :counts="counts" />
       </header>
       <p class="muted small">{{ lead.join(' · ') }}</p>
       <table>
         <tbody>
           <tr v-for="c in proposal.choices" :key="c.part + c.material.id">
-            <td class="muted small part">{{ c.part }}</td>
+            <td class="muted small part">{{ partText(c.part) }}</td>
             <th scope="row">
               {{ capitalise(c.material.name) }}
-              <span class="small muted why block">{{ capitalise(c.why) }}</span>
+              <span class="small muted why block">{{ capitalise(pickText(c.why)) }}</span>
               <span v-if="open && c.alternatives.length" class="small why block"
                 >Or {{ others(c.alternatives) }}</span
               >
@@ -69,13 +78,13 @@ const others = (names: readonly { name: string }[]) =>
         </tbody>
       </table>
       <ul v-if="proposal.misses.length" class="small misses">
-        <li v-for="m in proposal.misses" :key="m">
-          <FindingMark severity="check" :size="14" /><span>{{ m }}</span>
+        <li v-for="(m, i) in proposal.misses" :key="i">
+          <FindingMark severity="check" :size="14" /><span>{{ missText(m) }}</span>
         </li>
       </ul>
       <ul v-if="open && proposal.findings.length" class="small misses">
-        <li v-for="f in proposal.findings" :key="f.code + f.message">
-          <FindingMark :severity="f.severity" :size="14" /><span>{{ f.message }}</span>
+        <li v-for="f in proposal.findings" :key="findingKey(f)">
+          <FindingMark :severity="f.severity" :size="14" /><span>{{ findingText(f).message }}</span>
         </li>
       </ul>
       <footer>

@@ -1,4 +1,5 @@
-import { capitalise, NEEDS, NEED_WORDS, OIL_PHASE_OF, type Brief, type Constraint } from '@omblet/core'
+import { skinNeedText } from '@omblet/core/words'
+import { capitalise, NEEDS, OIL_PHASE_OF, type Brief, type Constraint } from '@omblet/core'
 
 /** What can be chosen in a brief, in words. */
 const RICHNESS_WORDS: Record<Brief['richness'], string> = {
@@ -22,7 +23,7 @@ export const FEEL: { value: Brief['feel']; label: string }[] = [
   { value: 'silky', label: 'Silky' },
   { value: 'rich', label: 'Rich' },
 ]
-export const needs = NEEDS.map((value) => ({ value, label: capitalise(NEED_WORDS[value]) }))
+export const needs = NEEDS.map((value) => ({ value, label: capitalise(skinNeedText(value)) }))
 export const CONSTRAINT_WORDS: Record<Constraint, string> = {
   'no-oil': 'No oil',
   'no-silicone': 'No silicone',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { optionText } from '@omblet/core/words'
 import { formatNumber } from '@omblet/core'
 import Checkbox from 'primevue/checkbox'
 import { computed } from 'vue'
@@ -32,7 +33,7 @@ const markWords = (o: Counts) => ({ stop: 'new Stop', check: 'new Check', fine: 
         >
         <span v-if="o.percent !== null" class="mono amount">{{ formatNumber(o.percent, 1, 3) }} %</span>
       </label>
-      <p v-if="o.says" class="muted small says">{{ o.says }}</p>
+      <p v-if="o.note" class="muted small says">{{ optionText(o.note) }}</p>
     </li>
   </ul>
 </template>

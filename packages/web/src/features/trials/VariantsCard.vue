@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { trialWarningText } from '@omblet/core/words'
+import { findingText } from '@omblet/core/words'
 import { forecastOf, formulaToMake, forecastWords, listWords, sharedBase, type Forecast } from '@omblet/core'
 import { computed } from 'vue'
 import TitledCard from '../../components/TitledCard.vue'
@@ -28,8 +30,11 @@ const rows = computed(() =>
 /** What is to heed in one jar and not in all of them. */
 const firsts = computed(() => {
   const lists = rows.value.flatMap((r) => (r.forecast ? [r.forecast.findings] : []))
-  const inAll = (message: string) => lists.every((list) => list.some((f) => f.message === message))
-  return rows.value.map((r) => r.forecast?.findings.find((f) => f.severity !== 'note' && !inAll(f.message)))
+  const inAll = (message: string) =>
+    lists.every((list) => list.some((f) => findingText(f).message === message))
+  return rows.value.map((r) =>
+    r.forecast?.findings.find((f) => f.severity !== 'note' && !inAll(findingText(f).message)),
+  )
 })
 const differs = computed(() => props.setUp.differs.value)
 const only = computed(() => {
@@ -75,7 +80,8 @@ const baseWords = computed(() => {
           <p v-if="firsts[r.i]" class="small first abreast level">
             <FindingMark :severity="firsts[r.i]!.severity" :size="14" />
             <span
-              ><span class="hidden-text">{{ firsts[r.i]!.severity }}: </span>{{ firsts[r.i]!.message }}</span
+              ><span class="hidden-text">{{ firsts[r.i]!.severity }}: </span
+              >{{ findingText(firsts[r.i]!).message }}</span
             >
           </p>
         </div>
@@ -85,8 +91,8 @@ const baseWords = computed(() => {
       <p v-if="setUp.varies.value !== 'jar' && differs.oneThing" class="told abreast level">
         <FindingMark severity="fine" :size="16" /> <span>{{ only }}</span>
       </p>
-      <p v-for="w in setUp.warnings.value" :key="w" class="told abreast level">
-        <FindingMark severity="check" :size="16" /> <span>{{ w }}</span>
+      <p v-for="w in setUp.warnings.value" :key="w.code" class="told abreast level">
+        <FindingMark severity="check" :size="16" /> <span>{{ trialWarningText(w) }}</span>
       </p>
       <p v-if="base" class="told abreast level">
         <FindingMark severity="note" :size="16" /> <span>{{ baseWords }}</span>

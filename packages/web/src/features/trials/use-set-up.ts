@@ -1,3 +1,4 @@
+import { trialFaultText } from '@omblet/core/words'
 import {
   formulaFault,
   planTrial,
@@ -143,7 +144,9 @@ export function useSetUp(start: Start, asker?: Parameters<typeof useVaried>[1]) 
   })
   const fault = computed(() => {
     if (!wish.value) return 'Choose a formula.'
-    return trialFault(wish.value) ?? formulas.value.map(formulaFault).find((f) => f !== null) ?? null
+    const trial = trialFault(wish.value)
+    if (trial) return trialFaultText(trial)
+    return formulas.value.map(formulaFault).find((f) => f !== null) ?? null
   })
   const warnings = computed(() =>
     wish.value && chosen.value.length > 1 ? trialWarnings(wish.value, materials.catalogue) : [],

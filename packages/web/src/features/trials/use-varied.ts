@@ -38,7 +38,7 @@ const asIs = (key: string, label: string, formula: Formula): Option => ({
   formula,
   stops: 0,
   checks: 0,
-  says: '',
+  note: null,
 })
 
 /** Which formula, and what of it is varied. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { findingText } from '@omblet/core/words'
 import {
   actualFormula,
   deviations,
@@ -8,6 +9,7 @@ import {
   rowValue,
   type BatchHead,
   type BatchState,
+  findingKey,
 } from '@omblet/core'
 import { format } from 'date-fns'
 import { computed } from 'vue'
@@ -113,9 +115,9 @@ const notes = computed(() =>
     <div class="pair">
       <TitledCard title="Composition as made" :level="2">
         <ul v-if="findings.length" class="marks">
-          <li v-for="f in findings" :key="f.message">
+          <li v-for="f in findings" :key="findingKey(f)">
             <FindingMark :severity="f.severity" :size="16" /><span
-              ><span class="hidden-text">{{ f.severity }}: </span>{{ f.message }}</span
+              ><span class="hidden-text">{{ f.severity }}: </span>{{ findingText(f).message }}</span
             >
           </li>
         </ul>

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { decimalsOf, formatNumber, percentWords, pourRemedies, type PourRemedy } from '@omblet/core'
+import { findingText } from '@omblet/core/words'
+import {
+  decimalsOf,
+  formatNumber,
+  percentWords,
+  pourRemedies,
+  type PourRemedy,
+  findingKey,
+} from '@omblet/core'
 import Button from 'primevue/button'
 import { QuietButton } from '../../../components/buttons'
 import { computed, ref } from 'vue'
@@ -77,9 +85,9 @@ function takeOut() {
             >
           </p>
           <ul v-if="r.findings.length" class="brings">
-            <li v-for="f in r.findings.slice(0, 3)" :key="f.message">
+            <li v-for="f in r.findings.slice(0, 3)" :key="findingKey(f)">
               <FindingMark :severity="f.severity" :size="16" /><span
-                ><span class="hidden-text">{{ f.severity }}: </span>{{ f.message }}</span
+                ><span class="hidden-text">{{ f.severity }}: </span>{{ findingText(f).message }}</span
               >
             </li>
           </ul>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { choiceText, findingText } from '@omblet/core/words'
 import {
   capitalise,
   emulsifierCandidates,
@@ -6,6 +7,7 @@ import {
   thickenerCandidates,
   type Candidate,
   type SwapAmount,
+  findingKey,
 } from '@omblet/core'
 import { watchDebounced } from '@vueuse/core'
 import Button from 'primevue/button'
@@ -135,21 +137,27 @@ const setUp = () => {
         <div v-if="open === c.material.id" class="detail stacked closer">
           <p class="small muted">{{ c.material.inci.join(', ') }}</p>
           <ul class="small reasons">
-            <li v-for="r in c.reasonsFor" :key="r"><span class="sign">+</span>{{ capitalise(r) }}</li>
-            <li v-for="r in c.reasonsAgainst" :key="r"><span class="sign">−</span>{{ capitalise(r) }}</li>
-            <li v-for="r in c.handling" :key="r"><span class="sign">·</span>{{ capitalise(r) }}</li>
+            <li v-for="(r, i) in c.reasonsFor" :key="i">
+              <span class="sign">+</span>{{ capitalise(choiceText(r)) }}
+            </li>
+            <li v-for="(r, i) in c.reasonsAgainst" :key="i">
+              <span class="sign">−</span>{{ capitalise(choiceText(r)) }}
+            </li>
+            <li v-for="(r, i) in c.handling" :key="i">
+              <span class="sign">·</span>{{ capitalise(choiceText(r)) }}
+            </li>
           </ul>
           <template v-if="!c.current">
             <p v-if="c.brings.length" class="small"><strong>It would bring</strong></p>
             <ul class="small effects">
-              <li v-for="f in c.brings" :key="f.code + f.message">
-                <FindingMark :severity="f.severity" :size="14" /><span>{{ f.message }}</span>
+              <li v-for="f in c.brings" :key="findingKey(f)">
+                <FindingMark :severity="f.severity" :size="14" /><span>{{ findingText(f).message }}</span>
               </li>
             </ul>
             <p v-if="c.settles.length" class="small"><strong>It would settle</strong></p>
             <ul class="small effects">
-              <li v-for="f in c.settles" :key="f.code + f.message">
-                <FindingMark severity="fine" :size="14" /><span>{{ f.message }}</span>
+              <li v-for="f in c.settles" :key="findingKey(f)">
+                <FindingMark severity="fine" :size="14" /><span>{{ findingText(f).message }}</span>
               </li>
             </ul>
             <div class="acts abreast wraps">

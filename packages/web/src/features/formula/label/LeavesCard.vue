@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { capitalise, doesNotFit, sayNumber, suits } from '@omblet/core'
+import { findingText } from '@omblet/core/words'
+import { capitalise, doesNotFit, sayNumber, suits, findingKey } from '@omblet/core'
 import TitledCard from '../../../components/TitledCard.vue'
 import { PlainButton } from '../../../components/buttons'
 import { computed } from 'vue'
@@ -66,8 +67,10 @@ const READS_WELL = 1.2
 <template>
   <TitledCard title="Label checklist" class="closer">
     <ul>
-      <li v-for="f in claims" :key="f.message">
-        <FindingMark :severity="f.severity" /><span>{{ f.message }} {{ f.why }}</span>
+      <li v-for="f in claims" :key="findingKey(f)">
+        <FindingMark :severity="f.severity" /><span
+          >{{ findingText(f).message }} {{ findingText(f).why }}</span
+        >
       </li>
       <li v-if="tooMuch">
         <FindingMark severity="stop" /><span>{{ tooMuch }}</span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { nothingFitsText } from '@omblet/core/words'
 import {
   blockersOf,
   nothingFits,
@@ -56,7 +57,7 @@ const blockers = computed(() => {
     return `No pH suits all: ${clash.a.label} needs ${formatRange(clash.a)}, ${clash.b.label} ${formatRange(clash.b)}.`
   const [low, high] = blockersOf(t.assessment.value)
   if (!low || !high) return 'No active or preservative here depends on pH.'
-  if (!fits) return nothingFits(t.assessment.value)
+  if (!fits) return nothingFitsText(nothingFits(t.assessment.value))
   return low.label === high.label
     ? `All ingredients and the site suit pH ${formatRange(fits)}; ${low.label} sets both ends.`
     : `All ingredients and the site suit pH ${formatRange(fits)}; ${low.label} sets the lower end, ${high.label} the upper.`

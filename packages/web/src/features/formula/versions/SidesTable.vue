@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { capitalise, formatNumber, sideBySide, type SideRow } from '@omblet/core'
+import { findingText } from '@omblet/core/words'
+import { capitalise, formatNumber, sideBySide, type SideRow, findingKey } from '@omblet/core'
 import { computed } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
 import { usePrices } from '../../../composables/design'
@@ -71,9 +72,9 @@ const steps = computed(() =>
         <h3>{{ f.title }}</h3>
         <p v-if="f.list.length === 0" class="muted small">{{ f.none }}</p>
         <ul class="small">
-          <li class="abreast level" v-for="x in f.list" :key="x.code + x.message">
+          <li class="abreast level" v-for="x in f.list" :key="findingKey(x)">
             <FindingMark :severity="x.severity" :size="14" /><span
-              ><span class="hidden-text">{{ x.severity }}: </span>{{ x.message }}</span
+              ><span class="hidden-text">{{ x.severity }}: </span>{{ findingText(x).message }}</span
             >
           </li>
         </ul>

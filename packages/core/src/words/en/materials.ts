@@ -1,0 +1,22 @@
+import type { KnownFacts } from '../../assess/known.ts'
+import { capitalise, listWords } from '../../text/format.ts'
+import type { Sentences } from '../../text/said.ts'
+
+const KIND_WORDS: Partial<Record<string, string>> = {
+  'emulsifier-wo': 'a water-in-oil emulsifier',
+  'essential-oil': 'an essential oil',
+  'uv-filter': 'a UV filter',
+  'fatty-alcohol': 'a fatty alcohol',
+  'fatty-acid': 'a fatty acid',
+  'film-former': 'a film former',
+}
+/** A category of material as a word with its article: “an extract”. */
+export const kindInWords = (kind: string) =>
+  KIND_WORDS[kind] ?? `${/^[aeiou]/.test(kind) ? 'an' : 'a'} ${kind.replaceAll('-', ' ')}`
+
+export const known: Sentences<KnownFacts> = {
+  'guessed-by-name': ({ kind }) => `Taken for ${kindInWords(kind)} by its name; nothing else is known of it.`,
+  'not-in-catalogue': () => 'Not in the catalogue: nothing is known of it.',
+  'shares-unknown': ({ parts }) => `${capitalise(listWords(parts))}: how much of each is not known.`,
+  'emulsion-type-unknown': () => 'Which type of emulsion it holds is not told.',
+}
