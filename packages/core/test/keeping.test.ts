@@ -1,3 +1,4 @@
+import { patchText } from '../src/words/index.ts'
 import ICAL from 'ical.js'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -10,7 +11,7 @@ import { calendarOf } from '../src/keeping/calendar.ts'
 import { WATCH } from '../src/keeping/data.ts'
 import { daysUntil, dueLooks, dueOn, openLooks, sayAge } from '../src/keeping/due.ts'
 import { historyOf } from '../src/keeping/history.ts'
-import { patchSays } from '../src/keeping/patch.ts'
+import { patchVerdict } from '../src/keeping/patch.ts'
 import { mattersOf, proposeWatch } from '../src/keeping/plan.ts'
 import { stocksWith, whereLotWent } from '../src/keeping/recall.ts'
 import { observationRows } from '../src/keeping/rows.ts'
@@ -249,31 +250,34 @@ describe('patch tests', () => {
     looks: looks.map((l, i) => ({ n: i + 2, at: '', text: '', itches: false, ...l })),
   })
   it('stop at a clear reaction or an itch that stays, and send to a doctor', () => {
-    expect(patchSays(test([{ hours: 24, grade: 2 }]))).toMatchObject({ state: 'stop' })
-    expect(patchSays(test([{ hours: 1, grade: 0, itches: true }])).state).toBe('stop')
+    expect(patchVerdict(test([{ hours: 24, grade: 2 }]))).toMatchObject({ state: 'stop' })
+    expect(patchVerdict(test([{ hours: 1, grade: 0, itches: true }])).state).toBe('stop')
     expect(
-      patchSays(
-        test([
-          { hours: 24, grade: 1 },
-          { hours: 72, grade: 3 },
-        ]),
-      ).says,
+      patchText(
+        patchVerdict(
+          test([
+            { hours: 24, grade: 1 },
+            { hours: 72, grade: 3 },
+          ]),
+        ),
+      ),
     ).toContain('doctor')
     expect(
-      patchSays(
-        test([
-          { hours: 24, grade: 1 },
-          { hours: 72, grade: 2 },
-        ]),
-      ).says,
+      patchText(
+        patchVerdict(
+          test([
+            { hours: 24, grade: 1 },
+            { hours: 72, grade: 2 },
+          ]),
+        ),
+      ),
     ).toContain('grew')
   })
   it('prove nothing when they stay quiet', () => {
-    expect(patchSays(test([{ hours: 72, grade: 0 }]))).toMatchObject({
-      state: 'quiet',
-      says: expect.stringContaining('no proof') as string,
-    })
-    expect(patchSays(test([{ hours: 24, grade: 1 }])).state).toBe('open')
+    const quiet = patchVerdict(test([{ hours: 72, grade: 0 }]))
+    expect(quiet.state).toBe('quiet')
+    expect(patchText(quiet)).toContain('no proof')
+    expect(patchVerdict(test([{ hours: 24, grade: 1 }])).state).toBe('open')
   })
 })
 

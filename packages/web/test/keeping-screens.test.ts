@@ -1,3 +1,4 @@
+import { batchVerdictText } from '@omblet/core/words'
 // @vitest-environment happy-dom
 // What is kept, on the screen: the place, the plan, where a lot went, patch tests and questions.
 import 'fake-indexeddb/auto'
@@ -168,7 +169,7 @@ describe('patch tests', () => {
     const card = mounted(PatchCard, { history: life.history.value! })
     expect(card.text()).toContain('IM')
     expect(card.text()).toContain('see a doctor')
-    expect(life.verdict.value!.says).toBe('Do not use. A patch test reacted.')
+    expect(batchVerdictText(life.verdict.value!).says).toBe('Do not use. A patch test reacted.')
     await eventually(() => expect(batch.pending).toHaveLength(0))
     expect((await everyBatch())[0]!.head.reacted).toBe(true)
   })

@@ -1,3 +1,4 @@
+import { batchVerdictText } from '@omblet/core/words'
 // @vitest-environment happy-dom
 // Keeping in the interface: what is due, words, colours of a picture, what was learned and forgotten, example batches.
 import 'fake-indexeddb/auto'
@@ -46,8 +47,8 @@ describe('the example batches', () => {
       return verdictOf(state, historyOf(events), state.plan.a)
     })
     expect(verdicts.map((v) => v.grade)).toEqual(['fine', 'fine', 'again'])
-    expect(verdicts[1]!.says).toContain('as forecast, and has rested since')
-    expect(verdicts[2]!.says).toContain('Freeze–thaw')
+    expect(batchVerdictText(verdicts[1]!).says).toContain('as forecast, and has rested since')
+    expect(batchVerdictText(verdicts[2]!).says).toContain('Freeze–thaw')
   })
   it('weigh what their formulas ask for', () => {
     for (const { batch, events } of demo()) {

@@ -1,33 +1,65 @@
 import type { AssessedLine } from '../lines/types.ts'
-import { formatRange, listWords, sayNumber } from '../text/format.ts'
 import { HOT } from '../procedure/route.ts'
 import { adjusterOf } from '../ph/adjusters.ts'
+import type { Said } from '../text/said.ts'
+import type { CauseCode, CauseFacts, Off } from './cause-facts.ts'
 import type { Evidence } from './evidence.ts'
 
-export interface CauseList {
-  causes: Cause[]
-  /** When it must be thrown away. */
-  discard: string
-}
+/** A cause that this batch speaks for: its facts, and its weight in the order, which is no probability. */
+export type LikelyCause = Said<CauseFacts> & { weight: number }
 
-export interface Cause {
-  title: string
-  when: (e: Evidence) => { weight: number; because: string } | null
-  test: string
-  moves: (e: Evidence) => string[]
-}
+/** Tells how much a batch speaks for a cause; null where it does not. */
+export type Cause = (e: Evidence) => LikelyCause | null
+
+/** A cause by its code, with what speaks for it. */
+export const cause =
+  <C extends CauseCode>(code: C, when: (e: Evidence) => (CauseFacts[C] & { weight: number }) | null): Cause =>
+  (e) => {
+    const found = when(e)
+    return found ? ({ code, ...found } as unknown as LikelyCause) : null
+  }
+/** A cause that is always possible. */
+export const always = (code: PlainCause, weight: number): Cause => cause(code, () => ({ weight }))
+type PlainCause = {
+  [C in CauseCode]: Record<never, never> extends CauseFacts[C] ? C : never
+}[CauseCode]
+
+/** Lines that a sentence names. */
+const NAMED = 3
+export const namesOf = (lines: readonly AssessedLine[]) => lines.slice(0, NAMED).map((l) => l.label)
 
 export const kind = (...kinds: string[]) => {
   const set = new Set(kinds)
   return (l: AssessedLine) => set.has(l.material?.kind ?? '')
 }
-export const names = (lines: readonly AssessedLine[]) => listWords(lines.slice(0, 3).map((l) => l.label))
-export const always = (weight: number) => () => ({ weight, because: '' })
+/** A cause that speaks for itself where such lines are in. */
+export const because = (
+  code: { [C in CauseCode]: { names: string[] } extends CauseFacts[C] ? C : never }[CauseCode],
+  weight: number,
+  find: (e: Evidence) => readonly AssessedLine[],
+): Cause =>
+  cause(code, (e) => {
+    const lines = find(e)
+    return lines.length > 0 ? { weight, names: namesOf(lines) } : null
+  })
+
 export const hot = (e: Evidence) => e.celsius !== null && e.celsius > HOT
 export const gums = (e: Evidence) => e.has(kind('gum', 'polymer', 'hyaluronate'))
 export const waxes = (e: Evidence) => e.has(kind('fatty-alcohol', 'fatty-acid', 'wax', 'butter'))
 export const emulsifiers = (e: Evidence) => e.has(kind('emulsifier', 'emulsifier-wo', 'cationic'))
-/** What keeps its body only inside a window, and lies outside of it now. */
+export const sumOf = (lines: readonly { percent: number }[]) => lines.reduce((s, l) => s + l.percent, 0)
+export const dosesOf = (lines: readonly AssessedLine[]) =>
+  lines.map((l) => ({ name: l.weighedAs, percent: l.percent }))
+
+/** What is clearly under its weight, and what is over it, percent of that weight. */
+const UNDER = -3
+const OVER = 5
+export const under = (e: Evidence, lines: readonly AssessedLine[]): Off[] =>
+  lines.filter((l) => e.off(l) < UNDER).map((l) => ({ name: l.label, percent: -e.off(l) }))
+export const over = (e: Evidence, lines: readonly AssessedLine[]): Off[] =>
+  lines.filter((l) => e.off(l) > OVER).map((l) => ({ name: l.label, percent: e.off(l) }))
+
+/** What keeps its consistency only inside a window, and lies outside of it now. */
 export const outside = (e: Evidence, side: 'below' | 'above' | 'either') =>
   e.ph === null
     ? []
@@ -36,99 +68,43 @@ export const outside = (e: Evidence, side: 'below' | 'above' | 'either') =>
         if (!w || w.grade !== 'holds') return false
         return (side !== 'above' && e.ph! < w.min) || (side !== 'below' && e.ph! > w.max)
       })
-export const needs = (l: AssessedLine) => `${l.label} holds at ${formatRange(l.material!.ph!)}`
 export const acids = (e: Evidence) =>
   e.state.doses.filter((d) => adjusterOf(d.material)?.direction === 'down')
-/** How hot the batch was read to be when acid went in, the hottest; null where none did, or nobody had read it. */
+/** The hottest that the batch was measured at when acid went in; null where none did, or nobody had measured it. */
 export function acidWentInAt(e: Evidence): number | null {
   const read = acids(e).flatMap((d) => e.state.temperatures.findLast((t) => t.n < d.n)?.celsius ?? [])
   return read.length > 0 ? Math.max(...read) : null
 }
-export const warm = (e: Evidence) =>
-  e.celsius === null ? '' : `Last measured at ${sayNumber(e.celsius, 1)} °C.`
 
-export const raisePh = (e: Evidence) =>
-  `Bring the pH up${e.aim ? ` to ${formatRange(e.aim)}` : ''} with drops of 10 % sodium hydroxide, one small dose at a time.`
-
-export const tooLittleEmulsifier: Cause = {
-  title: 'Too little emulsifier went in',
-  when: (e) => {
-    const short = emulsifiers(e).filter((l) => e.off(l) < -3)
-    const heavy = e.has(kind('oil', 'ester', 'butter', 'silicone', 'alkane')).filter((l) => e.off(l) > 5)
-    const because = [
-      ...short.map((l) => `${l.label} is ${sayNumber(-e.off(l), 0)} % under its weight.`),
-      ...heavy.map((l) => `${l.label} is ${sayNumber(e.off(l), 0)} % over.`),
-    ].join(' ')
-    return because ? { weight: 8, because } : null
-  },
-  test: 'Look at the weights of this batch beside the plan.',
-  moves: () => [
-    'Melt the missing emulsifier in a spoon of the oil, warm the batch to 70 °C and blend it in.',
-  ],
-}
-export const cooledApart: Cause = {
-  title: 'The phases met at different temperatures',
-  when: (e) => (e.heated && e.emulsion && e.combined ? { weight: 4, because: warm(e) } : null),
-  test: 'Warm a spoonful to 70 °C and stir: smooth when warm means that wax set before it was emulsified.',
-  moves: () => [
-    'Warm all of it to 70–75 °C, covered, and blend again.',
-    'Then cool it stirring, not standing.',
-  ],
-}
-export const lowShear: Cause = {
-  title: 'Too little blending',
-  when: (e) => (e.emulsion && e.combined ? { weight: 3, because: '' } : null),
-  test: 'Blend a spoonful for a minute: if it turns white and smooth, it was shear.',
-  moves: (e) => [
-    hot(e)
-      ? 'Blend it now, while it is warm: three bursts of half a minute.'
-      : 'Warm it to 60–70 °C and blend: three bursts of half a minute.',
-  ],
-}
-export const outOfWindow = (side: 'below' | 'either', weight: number): Cause => ({
-  title: 'The pH is outside the stable range of the emulsifier or thickener',
-  when: (e) => {
-    const lines = outside(e, side)
-    return lines.length > 0
-      ? { weight, because: `Measured pH ${sayNumber(e.ph!)}; ${listWords(lines.map(needs))}.` }
-      : null
-  },
-  test: 'Stir a drop of alkali into a spoonful: if body comes back at once, it was the pH.',
-  moves: (e) => [
-    raisePh(e),
-    'Blend it again for a minute after each dose: body comes back with pH and shear together.',
-    'Let it stand ten minutes before you judge.',
-  ],
+export const tooLittleEmulsifier = cause('too-little-emulsifier', (e) => {
+  const short = under(e, emulsifiers(e))
+  const heavy = over(e, e.has(kind('oil', 'ester', 'butter', 'silicone', 'alkane')))
+  return short.length + heavy.length > 0 ? { weight: 8, under: short, over: heavy } : null
 })
-export const salt: Cause = {
-  title: 'Salt took the body of the thickener',
-  when: (e) => {
-    // only what is held by charge loses body to salt
-    const polymers = e.has((l) => l.material?.saltStoodPercent !== undefined)
-    const salts = e.has((l) => l.material?.saltShare !== undefined)
-    return polymers.length > 0 && salts.length > 0
-      ? { weight: 4, because: `${names([...new Set(salts)])} beside ${names(polymers)}.` }
-      : null
-  },
-  test: 'Thin a spoonful with water: if it gets thicker or stays the same, it is salt.',
-  moves: () => [
-    'More thickener, wetted in glycerin, 0.1 % at a time.',
-    'Next time choose a gum that stands salt, or less of the salt.',
-  ],
-}
-export const notHydrated: Cause = {
-  title: 'The thickener has not swollen yet',
-  when: (e) => {
-    const slow = e.has((l) => (l.material?.hydrationHours?.max ?? 0) >= 1)
-    return slow.length > 0
-      ? {
-          weight: 6,
-          because: `${names(slow)} needs ${sayNumber(Math.max(...slow.map((l) => l.material!.hydrationHours!.max)))} hours.`,
-        }
-      : gums(e).length > 0
-        ? { weight: 2, because: `${names(gums(e))} keeps hydrating for a while.` }
-        : null
-  },
-  test: 'Cover it and look again in two hours.',
-  moves: () => ['Wait, covered. Add nothing before tomorrow: thickener added now is too much then.'],
-}
+export const cooledApart = cause('phases-at-different-temperatures', (e) =>
+  e.heated && e.emulsion && e.combined ? { weight: 4, celsius: e.celsius } : null,
+)
+export const lowShear = cause('low-shear', (e) =>
+  e.emulsion && e.combined ? { weight: 3, hot: hot(e) } : null,
+)
+export const outOfWindow = (side: 'below' | 'either', weight: number): Cause =>
+  cause('ph-outside-range', (e) => {
+    const needs = outside(e, side).map((l) => ({ name: l.label, range: l.material!.ph! }))
+    return needs.length > 0 ? { weight, ph: e.ph!, aim: e.aim, needs } : null
+  })
+export const salt = cause('salt-thins', (e) => {
+  // only what is held by charge loses its consistency to salt
+  const thickeners = e.has((l) => l.material?.saltStoodPercent !== undefined)
+  const salts = e.has((l) => l.material?.saltShare !== undefined)
+  return thickeners.length > 0 && salts.length > 0
+    ? { weight: 4, salts: namesOf(salts), thickeners: namesOf(thickeners) }
+    : null
+})
+export const notHydrated = cause('not-hydrated', (e) => {
+  const slow = e.has((l) => (l.material?.hydrationHours?.max ?? 0) >= 1)
+  if (slow.length > 0) {
+    const hours = Math.max(...slow.map((l) => l.material!.hydrationHours!.max))
+    return { weight: 6, names: namesOf(slow), hours }
+  }
+  return gums(e).length > 0 ? { weight: 2, names: namesOf(gums(e)), hours: null } : null
+})

@@ -8,7 +8,7 @@ import type { BatchInfo, BenchEvent } from './events.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { benchPlan } from './plan.ts'
 import { historyOf } from '../keeping/history.ts'
-import { patchSays } from '../keeping/patch.ts'
+import { patchVerdict } from '../keeping/patch.ts'
 import { taughtBy, type Taught } from '../keeping/learned.ts'
 import { watchOf, type Watch } from '../keeping/watch.ts'
 import { foldBatch, type BatchState } from './state.ts'
@@ -70,7 +70,7 @@ export function headOf(
     filledGrams: s.finished?.filledGrams ?? null,
     events: s.events.length,
     ...(watch ? { watch } : {}),
-    ...(s.finished && historyOf(s.events).patches.some((p) => patchSays(p).state === 'stop')
+    ...(s.finished && historyOf(s.events).patches.some((p) => patchVerdict(p).state === 'stop')
       ? { reacted: true as const }
       : {}),
     ...(s.finished?.outcome === 'kept' ? { taught: taughtBy(s) } : {}),

@@ -1,48 +1,23 @@
-import type { Symptom } from './looks.ts'
+import type { Said } from '../text/said.ts'
+import type { LikelyCause } from './cause.ts'
+import type { HarmlessFacts } from './cause-facts.ts'
 import { CAUSES, HARMLESS } from './causes.ts'
 import { evidenceOf } from './evidence.ts'
+import type { Symptom } from './looks.ts'
 import type { BatchState } from './state.ts'
 
-export interface RescueCause {
-  title: string
-  /** Why it is likely here, in the batch's own figures; empty where only experience speaks for it. */
-  because: string
-  /** A quick test that tells it from the others. */
-  test: string
-  moves: string[]
-  /** Weight in the order, not a probability. */
-  weight: number
-}
-
 export interface Rescue {
-  causes: RescueCause[]
-  /** Why the look is harmless here; null where it is not. */
-  harmless: string | null
-  /** When it must be thrown away. */
-  discard: string
+  causes: LikelyCause[]
+  /** Why the symptom is harmless here; null where it is not. */
+  harmless: Said<HarmlessFacts> | null
 }
 
 /**
- * Likely causes of a look, the likeliest first by what this batch tells: what is in it, how warm it is, its pH and how
+ * Likely causes of a symptom, the likeliest first by what this batch tells: what is in it, how warm it is, its pH and how
  * its weights differ from the design. Weights are a judgement from common practice, not probabilities.
  */
 export function rescue(symptom: Symptom, state: BatchState): Rescue {
   const e = evidenceOf(state)
-  const causes = CAUSES[symptom].causes
-    .flatMap((cause): RescueCause[] => {
-      const found = cause.when(e)
-      return found
-        ? [
-            {
-              title: cause.title,
-              because: found.because,
-              test: cause.test,
-              moves: cause.moves(e),
-              weight: found.weight,
-            },
-          ]
-        : []
-    })
-    .sort((x, y) => y.weight - x.weight)
-  return { causes, harmless: HARMLESS[symptom]?.(e) ?? null, discard: CAUSES[symptom].discard }
+  const causes = CAUSES[symptom].map((cause) => cause(e)).filter((found) => found !== null)
+  return { causes: causes.sort((x, y) => y.weight - x.weight), harmless: HARMLESS[symptom]?.(e) ?? null }
 }

@@ -1,3 +1,5 @@
+import type { Said } from '../text/said.ts'
+import type { AsideFacts } from './verdict-facts.ts'
 import { converter, differenceCiede2000, type Lab65 } from 'culori'
 import type { Rgb, SeenColour } from '../shapes/keeping.ts'
 
@@ -49,21 +51,16 @@ export function lightDiffers(x: Rgb, y: Rgb): boolean {
   return most > MOST_EXPOSURE || least < 1 / MOST_EXPOSURE || most / least > MOST_CAST
 }
 
-/** What changed between two pictures; null where it cannot be told, with why. */
+/** What changed between two pictures; or why it cannot be told. */
 export function colourChange(
   first: SeenColour,
   now: SeenColour,
-): { deltaE: number; yellower: number } | { why: string } {
+):
+  | { deltaE: number; yellower: number }
+  | { why: Extract<Said<AsideFacts>, { code: 'picture-exposure' | 'other-card' | 'other-light' }> } {
   const [a, b] = [labOf(first), labOf(now)]
-  if (!a || !b)
-    return {
-      why: 'The picture is too dark or burnt out at the card. Take it again with less light on it, or more.',
-    }
-  if (first.cardReflects !== now.cardReflects)
-    return { why: 'The first picture had another card. Take the same one.' }
-  if (lightDiffers(first.card, now.card))
-    return {
-      why: 'The light differs too much from the first picture to tell. Same lamp, same place, no flash.',
-    }
+  if (!a || !b) return { why: { code: 'picture-exposure' } }
+  if (first.cardReflects !== now.cardReflects) return { why: { code: 'other-card' } }
+  if (lightDiffers(first.card, now.card)) return { why: { code: 'other-light' } }
   return { deltaE: deltaE(a, b), yellower: b.b - a.b }
 }

@@ -34,34 +34,28 @@ export const PATCH_WORDS = [
 const STOP_FROM = 2
 const LATE_HOURS = 48
 
-/** What a patch test says so far: no diagnosis, and where to stop. */
-export function patchSays(test: PatchTest): { state: 'open' | 'stop' | 'quiet'; says: string } {
-  const worst = test.looks.reduce((w, l) => Math.max(w, l.grade), 0)
-  const itches = test.looks.some((l) => l.itches)
-  if (worst >= STOP_FROM || itches) {
+/** What a patch test tells so far: no diagnosis, and where to stop. */
+export type PatchVerdict =
+  | { state: 'stop'; seeDoctor: boolean; grew: boolean }
+  | { state: 'quiet' }
+  | { state: 'open'; untilHours: number }
+
+/** Grades of reaction from which a test is over, and from which a doctor should see it. */
+const DOCTOR_FROM = 3
+
+export function patchVerdict(test: PatchTest): PatchVerdict {
+  const worst = (looks: PatchTest['looks']) => looks.reduce((w, l) => Math.max(w, l.grade), 0)
+  if (worst(test.looks) >= STOP_FROM || test.looks.some((l) => l.itches)) {
     const late = test.looks.filter((l) => l.hours >= LATE_HOURS)
     const early = test.looks.filter((l) => l.hours < LATE_HOURS)
-    const grew =
-      late.length > 0 &&
-      early.length > 0 &&
-      Math.max(...late.map((l) => l.grade)) > Math.max(...early.map((l) => l.grade))
     return {
       state: 'stop',
-      says: `Stop, wash it off and do not use it${worst >= 3 ? '; see a doctor. Swelling of lips or eyes, or short breath: call for help at once' : ''}. ${
-        grew
-          ? 'It grew after two days, which a doctor should see.'
-          : 'Should it grow or stay, a doctor decides what it is.'
-      } Do not test it again.`,
+      seeDoctor: worst(test.looks) >= DOCTOR_FROM,
+      grew: late.length > 0 && early.length > 0 && worst(late) > worst(early),
     }
   }
   const last = PATCH_WAYS[test.way].hours.at(-1)!
-  if (test.looks.some((l) => l.hours >= last * 0.9))
-    return {
-      state: 'quiet',
-      says: 'Nothing to be seen to the end. That is no proof, and says nothing of other skins.',
-    }
-  return {
-    state: 'open',
-    says: `Observe again until ${last < 48 ? `${last} hours` : `${Math.round(last / 24)} days`} are over.`,
-  }
+  return test.looks.some((l) => l.hours >= last * 0.9)
+    ? { state: 'quiet' }
+    : { state: 'open', untilHours: last }
 }

@@ -1,7 +1,11 @@
 import { PROPERTIES, type Property, type Storage, type Way } from '../shapes/keeping.ts'
 import { colourChange } from './colour.ts'
-import { choicesOf, sdOf, WATCH, waysOf, type Grade } from './data.ts'
+import { choicesOf, sdOf, waysOf, type Grade } from './data.ts'
 import type { Answer, History } from './history.ts'
+import type { Said } from '../text/said.ts'
+import type { AsideFacts } from './verdict-facts.ts'
+
+export type Aside = Said<AsideFacts>
 
 /** A number that was read: how old the batch was, and where the answer stands. */
 export interface Read {
@@ -10,7 +14,7 @@ export interface Read {
   n: number
 }
 /** An answer in words. */
-export interface Said {
+export interface Answered {
   age: number
   day: number | null
   words: string
@@ -26,9 +30,9 @@ export interface Series {
   /** Where there are numbers: how they were read, all in the same way. */
   way: Way | null
   reads: Read[]
-  said: Said[]
+  said: Answered[]
   /** Numbers that were read otherwise, or that nothing can be told from, with why. */
-  aside: { n: number; why: string }[]
+  aside: { n: number; why: Aside }[]
 }
 
 /** The way that most numbers were read in; of two the one that was used last. */
@@ -64,7 +68,7 @@ function readsOf(
       else
         aside.push({
           n: a.n,
-          why: `Read by ${WATCH.ways[a.way].label}: not compared with ${WATCH.ways[way!].label}.`,
+          why: { code: 'other-measurement', way: a.way, usual: way! },
         })
     }
   }
@@ -81,7 +85,7 @@ export function seriesOf(h: History): Series[] {
       if (answers.length === 0) return []
       const way = property === 'colour' ? 'photo' : usualWay(answers)
       const choices = choicesOf(property)
-      const said = answers.flatMap((a): Said[] => {
+      const said = answers.flatMap((a): Answered[] => {
         const choice = choices.find((c) => c.id === a.choice)
         return choice ? [{ age: a.age, day: a.day, words: choice.words, grade: choice.grade, n: a.n }] : []
       })

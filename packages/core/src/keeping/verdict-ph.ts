@@ -2,10 +2,10 @@ import type { Assessment } from '../assess/types.ts'
 import { driftingOf } from '../dosing/effects.ts'
 import { bearsOf } from '../ph/skin.ts'
 import { trendOf, type Trend } from '../stats/trend.ts'
-import { formatRange, sayNumber } from '../text/format.ts'
 import { TELLS_APART, WATCH } from './data.ts'
 import { errorOf, type Read, type Series } from './series.ts'
-import { AGAIN, signed, since, THROW, type Told } from './told.ts'
+import type { Told } from './told.ts'
+import type { Crossing } from './verdict-facts.ts'
 
 /** Where the pH must stay: what preserves it, and what its materials and skin bear. */
 function phLimits(a: Assessment) {
@@ -18,30 +18,15 @@ function phLimits(a: Assessment) {
 }
 
 /** Where preservation holds and skin or materials do not: beyond what skin bears, or where something works no more. */
-function uneasyAt(
-  a: Assessment,
-  ph: number,
-  error: number,
-): Pick<Told, 'grade' | 'first' | 'why' | 'next'> | null {
+function uneasyAt(a: Assessment, ph: number, error: number): Judgement | null {
   const bears = bearsOf(a.formula.product)
   const past = (low: number, high: number) => Math.max(low - ph, ph - high) > error
-  if (past(bears.stopMin, bears.stopMax))
-    return { grade: 'discard', first: 'which burns.', why: 'Not tolerable on this skin.', next: THROW }
+  if (past(bears.stopMin, bears.stopMax)) return { grade: 'discard', told: { code: 'ph-burns', ph } }
   if (past(bears.min, bears.max))
-    return {
-      grade: 'again',
-      first: `outside the tolerable range here (${formatRange(bears)}).`,
-      why: 'It may sting.',
-      next: AGAIN,
-    }
+    return { grade: 'again', told: { code: 'ph-stings', ph, range: { min: bears.min, max: bears.max } } }
   const { shared } = a.ph
   if (shared && past(shared.min, shared.max))
-    return {
-      grade: 'again',
-      first: `outside ${formatRange(shared)}, where the ingredients are effective and stable.`,
-      why: 'The product is preserved, but actives work less or the consistency suffers.',
-      next: AGAIN,
-    }
+    return { grade: 'again', told: { code: 'ph-outside-needs', ph, range: shared } }
   return null
 }
 
@@ -87,15 +72,11 @@ export function phTold(s: Series, a: Assessment): Told | null {
     limits,
   }
   const told = { trend, limits, from: zero.age, symptom: 'ph-later' as const }
-  const uneasy = uneasyAt(a, last.value, tells / 2)
-  const verdict =
-    unpreserved(judged) ??
-    (uneasy ? { ...uneasy, first: `${readsWords(last)}, ${uneasy.first}` } : driftTold(judged))
+  const verdict = unpreserved(judged) ?? uneasyAt(a, last.value, tells / 2) ?? driftTold(judged)
   return { ...told, ...verdict }
 }
 
-type Judgement = Pick<Told, 'grade' | 'first' | 'why' | 'next'>
-const readsWords = (last: Read) => `Measured pH ${sayNumber(last.value)}`
+type Judgement = Pick<Told, 'grade' | 'told'>
 
 /** Outside of what its preservation covers, now or for days; null where it is inside. */
 function unpreserved({ series, last, tells, window }: PhSeries): Judgement | null {
@@ -106,23 +87,14 @@ function unpreserved({ series, last, tells, window }: PhSeries): Judgement | nul
   if (left)
     return {
       grade: 'discard',
-      first: `Measured pH ${sayNumber(left.value)}, outside the range of the preservation (${formatRange(window)}).`,
-      why: 'Microbes may have grown unseen since then.',
-      next: THROW,
+      told: { code: 'ph-was-outside-preservation', ph: left.value, range: window },
     }
   if (outside(last.value) > tells / 2)
-    return {
-      grade: 'again',
-      first: `${readsWords(last)}, outside the range of the preservation (${formatRange(window)}).`,
-      why: 'Just filled: the pH can still be adjusted.',
-      next: 'Adjust the pH today and measure again tomorrow. Otherwise discard the batch.',
-    }
+    return { grade: 'again', told: { code: 'ph-outside-preservation', ph: last.value, range: window } }
   if (outside(last.value) <= 0) return null
   return {
     grade: 'again',
-    first: `${readsWords(last)}, at the edge of the range of the preservation (${formatRange(window)}).`,
-    why: `The ${WATCH.ways[series.way!].label} cannot tell on which side.`,
-    next: AGAIN,
+    told: { code: 'ph-at-edge-of-preservation', ph: last.value, range: window, way: series.way! },
   }
 }
 
@@ -132,62 +104,64 @@ function driftTold(j: PhSeries): Judgement {
   const drift = WATCH.properties.ph.drift!
   const expected = drifts.find((d) => d.restsAfterDays === undefined && d.way === (moved > 0 ? 'up' : 'down'))
   if (Math.abs(moved) > drift.again && !expected)
-    return {
-      grade: 'discard',
-      first: `The pH moved by ${signed(moved, 2)} ${since(zero.age)}.`,
-      why: 'The formula does not explain a change this large: there is another cause.',
-      next: THROW,
-    }
+    return { grade: 'discard', told: { code: 'ph-unexplained', moved, age: zero.age } }
   const real = Math.abs(moved) > tells
   if (!real || Math.abs(moved) <= drift.fine) return steady(j, real)
   return {
     grade: 'again',
-    first: `The pH ${moved > 0 ? 'rose' : 'fell'} by ${sayNumber(Math.abs(moved))} ${since(zero.age)}, more than the ${WATCH.ways[series.way!].label}’s error.`,
-    why: [expected?.says ?? '', crossing(trend, real)].filter(Boolean).join(' '),
-    next: AGAIN,
+    told: {
+      code: 'ph-drifts',
+      moved,
+      age: zero.age,
+      way: series.way!,
+      says: expected?.says ?? null,
+      crossing: crossing(trend, real),
+    },
   }
 }
 
 function steady({ series, last, zero, moved, tells, drifts, trend }: PhSeries, real: boolean): Judgement {
   const crosses = trend.p !== null && trend.p < 0.05 && real ? trend.crossesOnDay : null
   const few = series.reads.length < 2
-  const held = `No detectable pH change: it is within the ${WATCH.ways[series.way!].label}’s error (${sayNumber(tells)}).`
-  const inside = few
-    ? `${readsWords(last)}, within its pH ranges.`
-    : `The pH moved by ${signed(moved, 2)}, within its pH ranges.`
+  const told = { crossing: crossing(trend, real) }
+  const early = earlyMove(series, zero.age, drifts)
   return {
     grade: crosses !== null && crosses < PLANNED_DAYS ? 'again' : 'fine',
-    first: earlyMove(series, zero.age, drifts) || (few || real ? inside : held),
-    why: crossing(trend, real),
-    next: '',
+    told:
+      early !== null
+        ? { code: 'ph-settled', moved: early, ...told }
+        : few
+          ? { code: 'ph-inside', ph: last.value, ...told }
+          : real
+            ? { code: 'ph-moved-inside', moved, ...told }
+            : { code: 'ph-steady', way: series.way!, error: tells, ...told },
   }
 }
 /** A product is planned for so many days at most when its drift is judged. */
 const PLANNED_DAYS = 183
 
-/** A lactone or the like: what happened before it came to rest. */
+/** A lactone or the like: how far it moved before it came to rest; null where it did not. */
 function earlyMove(
   s: Series,
   restAge: number,
   drifts: readonly { says: string; way?: 'up' | 'down' | undefined; restsAfterDays?: number | undefined }[],
-): string {
+): number | null {
   const first = s.reads[0]!
   const rest = s.reads.find((r) => r.age >= restAge)
   const kind = drifts.find((d) => d.restsAfterDays !== undefined)
-  if (!rest || !kind || first.age >= restAge) return ''
+  if (!rest || !kind || first.age >= restAge) return null
   const moved = rest.value - first.value
   if (
     Math.abs(moved) <= TELLS_APART * errorOf(s) ||
     (kind.way !== undefined && moved > 0 !== (kind.way === 'up'))
   )
-    return ''
-  return `The pH ${moved > 0 ? 'rose' : 'fell'} by ${sayNumber(Math.abs(moved))} in the first days, as forecast, and has rested since.`
+    return null
+  return moved
 }
 
-/** When the drift would meet a limit, in words; empty where nothing is to be said. */
-function crossing(trend: Trend, real: boolean): string {
-  if (trend.crossesOnDay === null) return ''
-  if (!real) return trend.n < 4 ? '' : 'Not enough data yet for a forecast.'
-  const day = Math.floor(trend.crossesOnDay)
-  return `At this rate the 95 % limit reaches the edge of the range on day ${day}. Use the product before then.`
+/** When the drift would meet a limit. */
+function crossing(trend: Trend, real: boolean): Crossing {
+  if (trend.crossesOnDay === null) return null
+  if (!real) return trend.n < 4 ? null : 'not-enough-data'
+  return { day: Math.floor(trend.crossesOnDay) }
 }

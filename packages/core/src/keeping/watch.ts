@@ -15,7 +15,6 @@ export interface Watch {
   open: (OpenLook & { storage: Storage })[]
   looked: number
   grade: Grade | null
-  says: string
   /** Months for which what was kept at room stayed sound. */
   soundMonths: number
   /** Months after which what was kept had to be thrown away, where it had. */
@@ -29,7 +28,7 @@ export function watchOf(state: BatchState, made: () => Assessment): Watch | null
   const h = historyOf(state.events)
   if (h.filledAt === null || h.samples.length === 0) return null
   const a = made()
-  const { grade, says, list } = verdictOf(state, h, a)
+  const { grade, list } = verdictOf(state, h, a)
   const storages = new Map(h.samples.map((s) => [s.id, s.storage]))
   const room = list.filter((v) => v.series.storage === 'room' || v.series.storage === 'use')
   const ages = room.flatMap((v) => [...v.series.reads, ...v.series.said].map((x) => x.age))
@@ -46,7 +45,6 @@ export function watchOf(state: BatchState, made: () => Assessment): Watch | null
     })),
     looked: h.answers.filter((x) => !x.corrected).length,
     grade,
-    says,
     goodUntil: dueOn(
       h.filledAt,
       Math.round((a.formula.label?.keep?.closedMonths ?? useWithin(a).closedMonths) * DAYS_PER_MONTH),

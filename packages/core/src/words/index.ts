@@ -1,3 +1,6 @@
+import type { LikelyCause } from '../bench/cause.ts'
+import type { CauseCode, HarmlessFacts } from '../bench/cause-facts.ts'
+import type { Symptom } from '../bench/looks.ts'
 import type { Known, KnownFacts } from '../assess/known.ts'
 import type { Impossible, Miss, Pick, ProposalPart, SkinNeed } from '../brief/facts.ts'
 import type { Proposal } from '../brief/propose.ts'
@@ -6,11 +9,17 @@ import type { SubstituteNote } from '../choose/substitutes.ts'
 import type { PhNeed } from '../findings/facts.ts'
 import type { NoteFamily } from '../findings/groups.ts'
 import type { Finding, Remedy } from '../findings/types.ts'
+import { WATCH } from '../keeping/data.ts'
+import type { PatchVerdict } from '../keeping/patch.ts'
+import type { Aside } from '../keeping/series.ts'
+import type { BatchVerdict, Verdict } from '../keeping/verdict.ts'
 import type { MatterFacts } from '../keeping/plan.ts'
 import { sayPercent } from '../text/format.ts'
 import type { Said } from '../text/said.ts'
 import type { TrialFault, TrialWarningFacts } from '../trials/plan.ts'
 import type { OptionNote } from '../trials/variants.ts'
+import type { CauseText, CauseWords } from './en/causes/shared.ts'
+import type { VerdictText } from './en/stability.ts'
 import { wordFinding } from './en/findings/word.ts'
 import { en, type Words } from './en/index.ts'
 import { say } from './say.ts'
@@ -58,7 +67,7 @@ export const proposalTitle = ({ title, with: by }: Proposal): string =>
   `${say(words.proposalTitle, title)}${by ? `: ${by.name} ${sayPercent(by.percent)}` : ''}`
 
 /** Why a property is observed in this product. */
-export const matterText = (why: Said<MatterFacts>): string => say(words.matter, why)
+export const matterText = (why: Said<MatterFacts>): string => say(words.stability.matter, why)
 
 /** Why an option of a trial is worth a try, or what it changes. */
 export const optionText = (note: OptionNote | null): string => {
@@ -80,3 +89,50 @@ export const nothingFitsText = (worst: PhNeed | 'none'): string => words.nothing
 export const trialFaultText = (fault: TrialFault): string => say(words.trialFault, fault)
 /** What makes a comparison weaker than it looks. */
 export const trialWarningText = (warning: Said<TrialWarningFacts>): string => say(words.trialWarning, warning)
+
+/** A likely cause in words: what it is, why here (empty where only experience speaks for it), a quick test, what to do. */
+export function causeText(cause: LikelyCause): CauseText {
+  // Code and facts of a cause belong together, and the map is exhaustive.
+  const { title, test, because, moves } = words.causes[cause.code] as CauseWords[CauseCode]
+  const facts = cause as never
+  return {
+    title,
+    test,
+    because: because?.(facts) ?? '',
+    moves: typeof moves === 'function' ? moves(facts) : [...moves],
+  }
+}
+/** What can look wrong, as a label. */
+export const symptomText = (symptom: Symptom): string => words.symptoms[symptom]
+/** When a batch with this symptom must be thrown away. */
+export const discardText = (symptom: Symptom): string => words.discard[symptom]
+/** Why something that looks wrong is harmless here. */
+export const harmlessText = (why: Said<HarmlessFacts>): string => say(words.harmless, why)
+
+/** A verdict on a series in words: what is seen, why (may be empty), and what to do (may be empty). */
+export function verdictText({ told, series, stressed }: Verdict): VerdictText {
+  const { verdicts, stressed: harder } = words.stability
+  const word = verdicts[told.code] as (facts: typeof told) => Partial<VerdictText> & { first: string }
+  const { first, why = '', next = '' } = word(told)
+  if (!stressed) return { first, why, next }
+  const more = harder(WATCH.storages[series.storage].label)
+  return { first, why: `${why} ${more.why}`.trim(), next: more.next }
+}
+
+/** The verdict on a batch: alone, and with what tells it most. */
+export function batchVerdictText({ grade, reacted, foremost }: BatchVerdict): { head: string; says: string } {
+  const { batchHeads, patchReacted, nothingObserved } = words.stability
+  if (grade === null) return { head: '', says: nothingObserved }
+  const head = batchHeads[grade]
+  if (reacted) return { head, says: `${head} ${patchReacted}` }
+  if (!foremost) return { head, says: head }
+  const where = grade === 'fine' ? '' : `${WATCH.storages[foremost.series.storage].label}: `
+  return { head, says: `${head} ${where}${verdictText(foremost).first}` }
+}
+
+/** What home eyes cannot see; stands beside every verdict. */
+export const unseenText = (): string => words.stability.unseen
+/** Why a reading stands beside its series. */
+export const asideText = (why: Aside): string => say(words.stability.aside, why)
+/** What a patch test tells so far. */
+export const patchText = (verdict: PatchVerdict): string => words.stability.patch(verdict)

@@ -6,6 +6,11 @@ import {
   noteHeading,
   knownText,
   matterText,
+  batchVerdictText,
+  verdictText,
+  causeText,
+  harmlessText,
+  discardText,
 } from '../../src/words/index.ts'
 import { readdirSync, readFileSync } from 'node:fs'
 import fc from 'fast-check'
@@ -65,6 +70,7 @@ import {
   weighOut,
   writeFormula,
   writeTrial,
+  type Symptom,
 } from '../../src/index.ts'
 import { anyBatch, anyTrial, anyWholeFormula } from '../any-record.ts'
 import { anyFormula } from '../helpers.ts'
@@ -124,13 +130,26 @@ function spokenDosing(a: Assessment) {
   return { ...rest, fault: planned && 'fault' in planned ? planned.fault : null }
 }
 /** A verdict without the series it is drawn from. */
-const spokenVerdict = ({ list, ...rest }: BatchVerdict) => ({
-  ...rest,
-  list: list.map(({ series, trend: _trend, ...told }) => ({
-    ...told,
-    of: `${series.sample} ${series.property}`,
+const spokenVerdict = (verdict: BatchVerdict) => ({
+  grade: verdict.grade,
+  ...batchVerdictText(verdict),
+  list: verdict.list.map((v) => ({
+    grade: v.grade,
+    from: v.from,
+    limits: v.limits,
+    ...verdictText(v),
+    cause: v.cause && { ...causeText(v.cause), weight: v.cause.weight },
+    of: `${v.series.sample} ${v.series.property}`,
   })),
 })
+const spokenRescue = (id: Symptom, state: BatchState) => {
+  const { causes, harmless } = rescue(id, state)
+  return {
+    causes: causes.map((c) => ({ ...causeText(c), weight: c.weight })),
+    harmless: harmless && harmlessText(harmless),
+    discard: discardText(id),
+  }
+}
 
 function formulaScene(name: string, formula: Formula, deep: boolean): Scene {
   const lines: string[] = []
@@ -217,7 +236,7 @@ function batchScene(name: string, file: BatchFile, symptoms: boolean): Scene {
   say('refusals', () => HAPPENINGS.map((h) => refusal(state, h)))
   say('history', () => observationRows(historyOf(state.events)))
   say('verdict', () => spokenVerdict(verdictOf(state, historyOf(state.events), plan.a)))
-  if (symptoms) for (const { id } of SYMPTOMS) say(`causes.${id}`, () => rescue(id, state))
+  if (symptoms) for (const { id } of SYMPTOMS) say(`causes.${id}`, () => spokenRescue(id, state))
   return { name, lines }
 }
 

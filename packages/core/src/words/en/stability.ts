@@ -1,5 +1,9 @@
 import type { MatterFacts } from '../../keeping/plan.ts'
-import { formatRange, listWords } from '../../text/format.ts'
+import type { Grade } from '../../keeping/data.ts'
+import { WATCH } from '../../keeping/data.ts'
+import type { PatchVerdict } from '../../keeping/patch.ts'
+import type { AsideFacts, Crossing, VerdictFacts } from '../../keeping/verdict-facts.ts'
+import { formatRange, listWords, sayNumber, uncapitalise } from '../../text/format.ts'
 import type { Sentences } from '../../text/said.ts'
 import { findings } from './findings/index.ts'
 import { wordFinding } from './findings/word.ts'
@@ -28,4 +32,186 @@ export const matter: Sentences<MatterFacts> = {
     `${listWords(names)} bring${names.length > 1 ? '' : 's'} colour that can change.`,
   evaporation: () => 'Water leaves through cap and wall, and what stays gets stronger.',
   'pack-fails': () => 'A pack can leak, stain or soften.',
+}
+
+/** A verdict in words: what is seen, why, and what to do. */
+export interface VerdictText {
+  first: string
+  why: string
+  next: string
+}
+type VerdictWords = {
+  [C in keyof VerdictFacts]: (facts: VerdictFacts[C]) => Partial<VerdictText> & { first: string }
+}
+
+const AGAIN = 'Observe again within a week, with a second container and, if possible, a second method.'
+const DISCARD = 'Discard the whole batch, even if it looks fine. Do not scoop, reheat or re-preserve it.'
+const NEXT: Record<Grade, string> = { fine: '', again: AGAIN, discard: DISCARD }
+const since = (age: number) => (age < 1 ? 'since filling' : `since day ${Math.round(age)}`)
+const signed = (value: number) => `${value > 0 ? '+' : ''}${sayNumber(value)}`
+const risen = (moved: number) => `The pH ${moved > 0 ? 'rose' : 'fell'} by ${sayNumber(Math.abs(moved))}`
+const thicker = (percent: number) =>
+  `${percent > 0 ? 'Thicker' : 'Thinner'} by ${sayNumber(Math.abs(percent), 0)} %`
+/** When the drift would meet a limit; empty where nothing is to be said. */
+const crossingWords = (crossing: Crossing) =>
+  crossing === null
+    ? ''
+    : crossing === 'not-enough-data'
+      ? 'Not enough data yet for a forecast.'
+      : `At this rate the 95 % limit reaches the edge of the range on day ${crossing.day}. Use the product before then.`
+
+const COLOUR: Record<VerdictFacts['colour']['level'], string> = {
+  'below-light': ', less than light and phone do.',
+  'side-by-side': ': seen side by side only.',
+  visible: ': plainly seen.',
+  'another-colour': ': another colour.',
+}
+
+export const verdicts: VerdictWords = {
+  'mass-first': ({ grams }) => ({ first: `${sayNumber(grams)} g. The next weighing shows the loss.` }),
+  'mass-gained': ({ grams }) => ({
+    first: `The pack gained ${sayNumber(grams)} g.`,
+    why: 'A humectant can take up moisture through the cap, or the scale is off.',
+    next: 'Weigh again together with a known weight.',
+  }),
+  'mass-steady': () => ({ first: 'No detectable weight loss.' }),
+  'mass-lost': ({ percent, level, yearlyPercent }) => ({
+    first: `${sayNumber(percent, 1)} % weight loss through the packaging.`,
+    why: {
+      fine: `At this rate ${sayNumber(yearlyPercent, 0)} % a year.`,
+      again: 'Everything that stays becomes more concentrated.',
+      discard: 'The rest is that much more concentrated, preservative and acids included.',
+    }[level],
+    next: {
+      fine: '',
+      again: 'Use a tighter cap or a thicker wall. Weigh again within a week.',
+      discard: 'Do not use it. Choose tighter packaging.',
+    }[level],
+  }),
+  layer: ({ percent, level }) => ({
+    first: `The layer is ${sayNumber(percent, 1)} % of the height.`,
+    why: level === 'discard' ? 'That much water has no oil with it, or oil no preservative.' : '',
+    next: NEXT[level],
+  }),
+  'body-first': ({ value, way, areaPerGram }) => ({
+    first: `${sayNumber(value)} ${WATCH.ways[way].unit} by ${WATCH.ways[way].label}${areaPerGram === null ? '' : `, ${sayNumber(areaPerGram, 0)} cm² a gram`}.`,
+  }),
+  'body-steady': () => ({ first: 'No detectable change in consistency.' }),
+  'body-varies': ({ percent }) => ({ first: `${thicker(percent)}, within normal variation.` }),
+  'body-changed': ({ percent, age, discard }) => ({
+    first: `${thicker(percent)} ${since(age)}.`,
+    why: discard ? 'What held it together is gone.' : '',
+    next: discard ? DISCARD : AGAIN,
+  }),
+  colour: ({ deltaE, level }) => ({
+    first: `The colour moved by ΔE00 ${sayNumber(deltaE, 1)}${COLOUR[level]}`,
+    next: level === 'visible' || level === 'another-colour' ? AGAIN : '',
+  }),
+  answer: ({ property, cycle, words, level }) => ({
+    first: `${WATCH.properties[property].label}${cycle === null ? '' : ` after turn ${cycle}`}: ${uncapitalise(words)}.`,
+    next: NEXT[level],
+  }),
+  'ph-was-outside-preservation': ({ ph, range }) => ({
+    first: `Measured pH ${sayNumber(ph)}, outside the range of the preservation (${formatRange(range)}).`,
+    why: 'Microbes may have grown unseen since then.',
+    next: DISCARD,
+  }),
+  'ph-outside-preservation': ({ ph, range }) => ({
+    first: `Measured pH ${sayNumber(ph)}, outside the range of the preservation (${formatRange(range)}).`,
+    why: 'Just filled: the pH can still be adjusted.',
+    next: 'Adjust the pH today and measure again tomorrow. Otherwise discard the batch.',
+  }),
+  'ph-at-edge-of-preservation': ({ ph, range, way }) => ({
+    first: `Measured pH ${sayNumber(ph)}, at the edge of the range of the preservation (${formatRange(range)}).`,
+    why: `The ${WATCH.ways[way].label} cannot tell on which side.`,
+    next: AGAIN,
+  }),
+  'ph-burns': ({ ph }) => ({
+    first: `Measured pH ${sayNumber(ph)}, which burns.`,
+    why: 'Not tolerable on this skin.',
+    next: DISCARD,
+  }),
+  'ph-stings': ({ ph, range }) => ({
+    first: `Measured pH ${sayNumber(ph)}, outside the tolerable range here (${formatRange(range)}).`,
+    why: 'It may sting.',
+    next: AGAIN,
+  }),
+  'ph-outside-needs': ({ ph, range }) => ({
+    first: `Measured pH ${sayNumber(ph)}, outside ${formatRange(range)}, where the ingredients are effective and stable.`,
+    why: 'The product is preserved, but actives work less or the consistency suffers.',
+    next: AGAIN,
+  }),
+  'ph-unexplained': ({ moved, age }) => ({
+    first: `The pH moved by ${signed(moved)} ${since(age)}.`,
+    why: 'The formula does not explain a change this large: there is another cause.',
+    next: DISCARD,
+  }),
+  'ph-drifts': ({ moved, age, way, says, crossing }) => ({
+    first: `${risen(moved)} ${since(age)}, more than the ${WATCH.ways[way].label}’s error.`,
+    why: [says ?? '', crossingWords(crossing)].filter(Boolean).join(' '),
+    next: AGAIN,
+  }),
+  'ph-settled': ({ moved, crossing }) => ({
+    first: `${risen(moved)} in the first days, as forecast, and has rested since.`,
+    why: crossingWords(crossing),
+  }),
+  'ph-inside': ({ ph, crossing }) => ({
+    first: `Measured pH ${sayNumber(ph)}, within its pH ranges.`,
+    why: crossingWords(crossing),
+  }),
+  'ph-moved-inside': ({ moved, crossing }) => ({
+    first: `The pH moved by ${signed(moved)}, within its pH ranges.`,
+    why: crossingWords(crossing),
+  }),
+  'ph-steady': ({ way, error, crossing }) => ({
+    first: `No detectable pH change: it is within the ${WATCH.ways[way].label}’s error (${sayNumber(error)}).`,
+    why: crossingWords(crossing),
+  }),
+}
+
+/** What a sample shows that was treated harder than the jar in use. */
+export const stressed = (storage: string) => ({
+  why: `${storage} is harder than a shelf: it shows what is weak, and does not tell how long the jar in use is good.`,
+  next: 'The sample at room decides. Keep jars from this, and strengthen it next time.',
+})
+
+export const batchHeads: Record<Grade, string> = {
+  fine: 'No change detected.',
+  again: 'Observe again.',
+  discard: 'Do not use.',
+}
+export const patchReacted = 'A patch test reacted.'
+export const nothingObserved = 'Nothing has been looked at yet.'
+
+/** What home eyes cannot see; stands beside every verdict. */
+export const unseen =
+  'Germs cannot be seen: a million in a gram can look and smell well. Only a laboratory’s challenge test (ISO 11930) tells whether the preservation holds; nothing here calls a product safe.'
+
+/** Why a reading stands beside its series. */
+export const aside: Sentences<AsideFacts> = {
+  'other-measurement': ({ way, usual }) =>
+    `Read by ${WATCH.ways[way].label}: not compared with ${WATCH.ways[usual].label}.`,
+  'picture-exposure': () =>
+    'The picture is too dark or burnt out at the card. Take it again with less light on it, or more.',
+  'other-card': () => 'The first picture had another card. Take the same one.',
+  'other-light': () =>
+    'The light differs too much from the first picture to tell. Same lamp, same place, no flash.',
+}
+
+/** What a patch test tells so far: no diagnosis, and where to stop. */
+export function patch(verdict: PatchVerdict): string {
+  switch (verdict.state) {
+    case 'stop':
+      return `Stop, wash it off and do not use it${verdict.seeDoctor ? '; see a doctor. Swelling of lips or eyes, or short breath: call for help at once' : ''}. ${
+        verdict.grew
+          ? 'It grew after two days, which a doctor should see.'
+          : 'Should it grow or stay, a doctor decides what it is.'
+      } Do not test it again.`
+    case 'quiet':
+      return 'Nothing to be seen to the end. That is no proof, and says nothing of other skins.'
+    case 'open': {
+      const { untilHours: hours } = verdict
+      return `Observe again until ${hours < 48 ? `${hours} hours` : `${Math.round(hours / 24)} days`} are over.`
+    }
+  }
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { asideText } from '@omblet/core/words'
 import { colourChange, GREY_CARD, sayNumber, WHITE_PAPER, type Answer, type Rgb } from '@omblet/core'
 import Button from 'primevue/button'
 import { QuietButton } from '../../components/buttons'
@@ -113,7 +114,7 @@ async function keep() {
       >
     </div>
     <p v-if="blob && !seen" role="status">{{ card ? 'Now the product.' : 'Tap the card.' }}</p>
-    <Notice v-if="told && 'why' in told" kind="check">{{ told.why }}</Notice>
+    <Notice v-if="told && 'why' in told" kind="check">{{ asideText(told.why) }}</Notice>
     <p v-else-if="told && first" role="status">
       ΔE00 <strong class="mono">{{ sayNumber(told.deltaE, 1) }}</strong> from the first picture<template
         v-if="Math.abs(told.yellower) >= 1"

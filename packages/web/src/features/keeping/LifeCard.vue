@@ -1,13 +1,13 @@
 <script setup lang="ts">
+import { batchVerdictText, unseenText } from '@omblet/core/words'
 import {
   daysUntil,
   dueLooks,
   observationRows,
-  patchSays,
+  patchVerdict,
   PROPERTIES,
   sayAge,
   STORAGES,
-  UNSEEN,
   WATCH,
   type Storage,
   whereLotWent,
@@ -82,7 +82,7 @@ const rows = computed(() => {
   })
 })
 const troubles = computed(() => (verdict.value?.list ?? []).filter((v) => v.grade !== 'fine'))
-const reacted = computed(() => history.value?.patches.some((p) => patchSays(p).state === 'stop') ?? false)
+const reacted = computed(() => history.value?.patches.some((p) => patchVerdict(p).state === 'stop') ?? false)
 
 const next = computed(() => {
   const due = dueLooks(life.open.value, keeping.now)[0]
@@ -157,7 +157,9 @@ const ordered = computed(() =>
     <template v-else>
       <div class="verdict abreast text-lead" :data-grade="verdict?.grade ?? 'none'" role="status">
         <FindingMark v-if="verdict?.grade" :severity="MARK[verdict.grade]" :size="22" />
-        <p>{{ troubles.length && !reacted ? verdict?.head : verdict?.says }}</p>
+        <p v-if="verdict">
+          {{ batchVerdictText(verdict)[troubles.length && !reacted ? 'head' : 'says'] }}
+        </p>
       </div>
       <TroublesList v-if="troubles.length" :troubles="troubles" />
 
@@ -219,7 +221,7 @@ const ordered = computed(() =>
           @click="router.push(`/stability/${id}/report`)"
         />
       </div>
-      <p class="muted small unseen">{{ UNSEEN }}</p>
+      <p class="muted small unseen">{{ unseenText() }}</p>
       <AnswersCard :history="history" />
     </template>
     <PatchCard v-if="finished" :history="history" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { batchVerdictText } from '@omblet/core/words'
 import { choicesOf, PROPERTIES, sayAge, sayNumber, WATCH, waysOf, type Answer } from '@omblet/core'
 import { differenceInMinutes } from 'date-fns'
 import Button from 'primevue/button'
@@ -214,7 +215,7 @@ function next() {
     <section v-else-if="over" class="done stacked" role="status">
       <div class="verdict">
         <FindingMark v-if="life.verdict.value?.grade" :severity="MARK[life.verdict.value.grade]" :size="26" />
-        <p>{{ life.verdict.value?.says }}</p>
+        <p v-if="life.verdict.value">{{ batchVerdictText(life.verdict.value).says }}</p>
       </div>
       <Button
         :label="place + 1 < queue.length ? 'The next batch' : 'Done'"

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { patchText } from '@omblet/core/words'
 import {
   PATCH_NOT_FOR,
   PATCH_WAYS,
   PATCH_WORDS,
-  patchSays,
+  patchVerdict,
   sayNumber,
   type History,
   uncapitalise,
@@ -74,7 +75,7 @@ function enter() {
     seen.value = null
 }
 const MARK = { open: 'note', quiet: 'fine', stop: 'stop' } as const
-const tests = computed(() => props.history.patches.map((t) => ({ ...t, told: patchSays(t) })))
+const tests = computed(() => props.history.patches.map((t) => ({ ...t, told: patchVerdict(t) })))
 const hours = (h: number) => (h < 48 ? `${sayNumber(h, h < 2 ? 1 : 0)} h` : `${Math.round(h / 24)} days`)
 </script>
 
@@ -96,7 +97,7 @@ const hours = (h: number) => (h < 48 ? `${sayNumber(h, h < 2 ? 1 : 0)} h` : `${M
             {{ hours(l.hours) }}: {{ PATCH_WORDS[l.grade] }}{{ l.itches ? ', itches' : ''
             }}{{ l.text ? ` (${l.text})` : '' }}.
           </span>
-          <span class="block">{{ t.told.says }}</span>
+          <span class="block">{{ patchText(t.told) }}</span>
         </div>
         <PlainButton v-if="t.told.state === 'open'" label="Write down" size="small" @click="seen = t.n" />
       </li>

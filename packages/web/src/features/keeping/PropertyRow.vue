@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { verdictText, asideText } from '@omblet/core/words'
 import {
   WATCH,
   type Assessment,
@@ -43,7 +44,9 @@ const said = computed(() => {
 })
 /** Sentences for what is measured or not as it should be; all else is told by its marks. */
 const means = computed(() => props.list.filter((v) => v.series.reads.length > 0 || v.grade !== 'fine'))
-const aside = computed(() => [...new Set(props.list.flatMap((v) => v.series.aside.map((a) => a.why)))])
+const aside = computed(() => [
+  ...new Set(props.list.flatMap((v) => v.series.aside.map((a) => asideText(a.why)))),
+])
 </script>
 
 <template>
@@ -78,8 +81,9 @@ const aside = computed(() => [...new Set(props.list.flatMap((v) => v.series.asid
     </div>
     <div class="means small">
       <p v-for="v in means" :key="v.series.sample">
-        <strong v-if="several">{{ WATCH.storages[v.series.storage].label }}: </strong>{{ v.first }}
-        {{ v.grade === 'fine' ? v.why : '' }}
+        <strong v-if="several">{{ WATCH.storages[v.series.storage].label }}: </strong
+        >{{ verdictText(v).first }}
+        {{ v.grade === 'fine' ? verdictText(v).why : '' }}
       </p>
       <p v-if="means.length === 0">As expected.</p>
       <p v-for="why in aside" :key="why" class="muted">{{ why }}</p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { batchVerdictText, verdictText, unseenText } from '@omblet/core/words'
 import {
   choicesOf,
   deviations,
@@ -7,7 +8,6 @@ import {
   sayNumber,
   PROPERTIES,
   STORAGES,
-  UNSEEN,
   WATCH,
   type Answer,
 } from '@omblet/core'
@@ -88,12 +88,13 @@ const print = () => window.print()
       </p>
       <div class="verdict abreast">
         <FindingMark v-if="verdict?.grade" :severity="MARK[verdict.grade]" :size="22" />
-        <p>{{ verdict?.says }}</p>
+        <p v-if="verdict">{{ batchVerdictText(verdict).says }}</p>
       </div>
       <ul v-if="others.length">
         <li v-for="v in others" :key="`${v.series.sample} ${v.series.property}`">
-          <strong>{{ WATCH.storages[v.series.storage].label }}: {{ v.first }}</strong> {{ v.why }}
-          {{ v.next }}
+          <strong>{{ WATCH.storages[v.series.storage].label }}: {{ verdictText(v).first }}</strong>
+          {{ verdictText(v).why }}
+          {{ verdictText(v).next }}
         </li>
       </ul>
       <h2>How it was made</h2>
@@ -136,7 +137,7 @@ const print = () => window.print()
           </tbody>
         </table>
       </div>
-      <p class="small muted">{{ UNSEEN }}</p>
+      <p class="small muted">{{ unseenText() }}</p>
     </article>
   </div>
   <NotHere

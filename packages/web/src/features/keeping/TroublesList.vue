@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { causeText, verdictText } from '@omblet/core/words'
 import { WATCH, type Verdict, uncapitalise } from '@omblet/core'
 import FindingMark from '../../components/FindingMark.vue'
 import { MARK } from './words'
@@ -12,15 +13,16 @@ defineProps<{ troubles: readonly Verdict[] }>()
     <li v-for="v in troubles" :key="`${v.series.sample} ${v.series.property}`">
       <FindingMark :severity="MARK[v.grade]" />
       <div>
-        <strong>{{ WATCH.storages[v.series.storage].label }}: {{ v.first }}</strong> {{ v.why }}
+        <strong>{{ WATCH.storages[v.series.storage].label }}: {{ verdictText(v).first }}</strong>
+        {{ verdictText(v).why }}
         <template v-if="v.cause">
           <span class="block"
-            ><span class="muted">Likely cause:</span> {{ uncapitalise(v.cause.title) }}.
-            {{ v.cause.because }}</span
+            ><span class="muted">Likely cause:</span> {{ uncapitalise(causeText(v.cause).title) }}.
+            {{ causeText(v.cause).because }}</span
           >
-          <span v-if="v.cause.moves[0]" class="block">{{ v.cause.moves[0] }}</span>
+          <span v-if="causeText(v.cause).moves[0]" class="block">{{ causeText(v.cause).moves[0] }}</span>
         </template>
-        <span class="block">{{ v.next }}</span>
+        <span class="block">{{ verdictText(v).next }}</span>
       </div>
     </li>
   </ul>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { looksAt, rescue, SYMPTOMS, type Symptom } from '@omblet/core'
+import { causeText, discardText, harmlessText, symptomText } from '@omblet/core/words'
+import { looksAt, rescue, type Symptom } from '@omblet/core'
 import Button from 'primevue/button'
 import { PlainButton } from '../../../components/buttons'
 import { PopUp } from '../../../components/dialogs'
@@ -15,8 +16,16 @@ const run = useRun()
 const symptom = ref<Symptom | null>(null)
 watch(open, (now) => now && (symptom.value = null))
 const looks = computed(() => looksAt(run.state.value))
-const found = computed(() => (symptom.value ? rescue(symptom.value, run.state.value) : null))
-const label = computed(() => SYMPTOMS.find((x) => x.id === symptom.value)?.label ?? '')
+const found = computed(() => {
+  if (!symptom.value) return null
+  const { causes, harmless } = rescue(symptom.value, run.state.value)
+  return {
+    causes: causes.map(causeText),
+    harmless: harmless && harmlessText(harmless),
+    discard: discardText(symptom.value),
+  }
+})
+const label = computed(() => (symptom.value ? symptomText(symptom.value) : ''))
 const noted = computed(() =>
   run.state.value.events.some(
     (e) =>
@@ -40,14 +49,14 @@ const note = () =>
       <p v-if="looks.now.length === 0">Nothing is in the vessel yet that could look wrong.</p>
       <ul v-else class="looks">
         <li v-for="(x, i) in looks.now" :key="x.id">
-          <button type="button" :autofocus="i === 0" @click="symptom = x.id">{{ x.label }}</button>
+          <button type="button" :autofocus="i === 0" @click="symptom = x.id">{{ symptomText(x.id) }}</button>
         </li>
       </ul>
       <details v-if="looks.later.length">
         <summary>What only shows later, or after something else ({{ looks.later.length }})</summary>
         <ul class="looks">
           <li v-for="x in looks.later" :key="x.id">
-            <button type="button" @click="symptom = x.id">{{ x.label }}</button>
+            <button type="button" @click="symptom = x.id">{{ symptomText(x.id) }}</button>
           </li>
         </ul>
       </details>
