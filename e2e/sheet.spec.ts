@@ -84,7 +84,7 @@ test('lines are dragged between phases, phases renamed, heated, moved and taken 
   await page.mouse.up()
   await expect(inWater).toHaveCount(1)
   await expect(phases.nth(2).locator('li.line', { hasText: 'Panthenol' })).toHaveCount(0)
-  await expect(page.getByText(/stands 70/)).toBeVisible()
+  await expect(page.getByText(/tolerates 70/)).toBeVisible()
 
   await phases.nth(1).getByRole('button', { name: /^Oil/ }).click()
   const dialog = page.getByRole('dialog', { name: 'Phase' })

@@ -149,7 +149,7 @@ test('a brief brings proposals without a stop, or says why not', async ({ page }
   await page.getByLabel('Add an active').pressSequentially('niacin')
   await page.getByRole('option', { name: 'niacinamide', exact: true }).click()
   await expect(page.getByLabel('Percent of niacinamide')).toHaveValue('4')
-  await expect(page.getByRole('row').filter({ hasText: 'wished for' }).first()).toBeVisible()
+  await expect(page.getByRole('row').filter({ hasText: 'requested' }).first()).toBeVisible()
   await page.getByText('Only from my stock').click()
   await expect(page.getByText('not in stock', { exact: false })).toBeVisible()
   await page.getByText('Only from my stock').click()

@@ -186,7 +186,7 @@ describe('something looks wrong', () => {
     const [first] = rescue('thin-after-acid', m.state).causes
     expect(causeText(first!).because).toContain('3.4')
     expect(causeText(first!).because).toMatch(/carbomer/i)
-    expect(causeText(first!).moves.join(' ')).toMatch(/pH up to 5–5\.6/)
+    expect(causeText(first!).moves.join(' ')).toMatch(/pH to 5–5\.6/)
   })
   it('calls thin harmless while it is hot, and no longer when it is cold', () => {
     const m = new Making(SMALL).upTo('cool').do({ type: 'temperature', celsius: 62 })

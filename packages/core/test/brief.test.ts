@@ -93,13 +93,13 @@ describe('a brief', () => {
           { material: 'sodium ascorbyl phosphate', percent: 5 },
         ],
       }),
-    ).toContain('they need two products')
+    ).toContain('They need two products')
     expect(why({ actives: [{ material: 'hydroquinone', percent: 2 }] })).not.toBe('')
     expect(why({ constraints: ['only-shelf'] })).toContain('add one to your stock')
     expect(why({ constraints: ['vegan'], actives: [{ material: 'lanolin', percent: 2 }] })).toContain(
-      'comes from an animal',
+      'is of animal origin',
     )
-    expect(why({ actives: [{ material: 'moonwort', percent: 2 }] })).toContain('not known')
+    expect(why({ actives: [{ material: 'moonwort', percent: 2 }] })).toContain('unknown')
   })
   it('thickens a gel whatever richness was wished for before, and makes no cleanser without surfactants', () => {
     const gel = { ...BRIEF.product, kind: 'gel' as const }
@@ -192,7 +192,7 @@ describe('stand-ins', () => {
     const citrate = substitutesFor(a, at, catalogue).find(
       (s) => s.material.id === 'glyceryl-stearate-citrate',
     )!
-    expect(citrate.differs.map(substituteText).join('; ')).toContain('it is anionic')
+    expect(citrate.differs.map(substituteText).join('; ')).toContain('anionic')
     expect(citrate.differs.map(substituteText).join('; ')).toMatch(/% instead of 4 %/)
     expect(substitutesFor(a, 99, catalogue)).toEqual([])
   })

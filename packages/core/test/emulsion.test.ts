@@ -213,7 +213,7 @@ describe('choosing what carries it', () => {
   it('speaks against what the acid or the charge forbids', () => {
     const acid = cream({ water: [['lactic acid', 3]] }, { targetPh: { min: 3.6, max: 3.8 } })
     expect(of(acid, 'potassium-cetyl-phosphate').reasonsAgainst.map(choiceText).join()).toContain(
-      'holds only at pH 5–9',
+      'stable only at pH 5–9',
     )
     expect(of(acid, 'potassium-cetyl-phosphate').checks).toBeGreaterThan(0)
     expect(of(acid, 'cetearyl-alcohol-ceteareth-20').checks).toBeLessThan(
@@ -223,7 +223,9 @@ describe('choosing what carries it', () => {
     expect(of(gummed, 'behentrimonium-chloride').brings.map((b) => b.code)).toContain('charge.clash')
   })
   it('says when one alone is far from the HLB that is wanted', () => {
-    expect(of(cream(), 'peg-100-stearate').reasonsAgainst.map(choiceText).join()).toContain('needs a partner')
+    expect(of(cream(), 'peg-100-stearate').reasonsAgainst.map(choiceText).join()).toContain(
+      'needs a second emulsifier',
+    )
     expect(of(cream(), 'cetearyl-glucoside-cetearyl-alcohol').reasonsAgainst).toEqual([])
   })
   it('offers water-in-oil emulsifiers for water in oil only', () => {
@@ -285,10 +287,10 @@ describe('reasons for and against a thickener', () => {
   it('tell clarity where there is no emulsion, and salt where there is some', () => {
     // Common practice: xanthan is hazy and holds with salt, carbomer is clear and does not.
     const toner = simple([['sodium lactate', 3]])
-    expect(reasons(toner, 'xanthan-gum')).toContain('not: makes water hazy')
-    expect(reasons(toner, 'xanthan-gum')).toContain('stands the salts')
-    expect(reasons(toner, 'hydroxyethylcellulose')).toContain('leaves water clear')
-    expect(reasons(toner, 'carbomer')).not.toContain('stands the salts')
+    expect(reasons(toner, 'xanthan-gum')).toContain('not: hazy in water')
+    expect(reasons(toner, 'xanthan-gum')).toContain('tolerates the salts')
+    expect(reasons(toner, 'hydroxyethylcellulose')).toContain('clear in water')
+    expect(reasons(toner, 'carbomer')).not.toContain('tolerates the salts')
     expect(reasons(cream(), 'xanthan-gum')).not.toContain('hazy')
   })
 })

@@ -90,7 +90,7 @@ describe('substances hidden in natural oils', () => {
     expect(codes(rose(0.1), lot)).not.toContain('legal.unknown-content')
     // 0.1 % × 30 % = 0.03 %, above the 0.001 % of Annex III; 0.1 % × 0.5 % = 0.0005 % is below.
     const label = one(rose(0.1), 'label.name-allergens', lot)!
-    expect(findingText(label).message).toBe('The label names Citronellol.')
+    expect(findingText(label).message).toBe('The label must name Citronellol.')
     expect(inciList(assess(rose(0.1), lot))).toContain('Citronellol')
     expect(inciList(assess(rose(0.1), lot))).not.toContain('Linalool')
     expect(inciList(assess(rose(0.1, { region: 'US' }), lot))).not.toContain('Citronellol')

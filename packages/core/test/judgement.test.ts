@@ -52,7 +52,7 @@ describe('a pH that skin should not meet', () => {
     const f = simple([['niacinamide', 4], PRESERVED], { targetPh: { min: 2, max: 2.4 } })
     const [one] = findAll(assess(f)).filter((x) => x.code === 'ph.unsafe')
     expect(one).toMatchObject({ severity: 'stop' })
-    expect(remedyText(one!.remedies[0]!)).toMatch(/^Aim for pH 4/)
+    expect(remedyText(one!.remedies[0]!)).toMatch(/^Set target to pH 4/)
   })
   it('stops what is all lye by prediction, and says nothing of a band that reaches into what skin bears', () => {
     expect(severities(simple([['sodium hydroxide', 1], PRESERVED]), 'ph.unsafe')).toEqual(['stop'])

@@ -125,7 +125,7 @@ describe('a kind that is told by its name', () => {
     const line = of(name)
     expect(line.material).toBeNull()
     expect(line.guess?.kind).toBe(kind)
-    expect(findingText(said(simple([[name, 1]]), 'material.unknown')[0]!).why).toMatch(/^By its name an? /)
+    expect(findingText(said(simple([[name, 1]]), 'material.unknown')[0]!).why).toMatch(/^Treated as an? /)
   })
   it('is nothing where no word tells', () => expect(guessOf('Zorbix 7')).toBeNull())
   it('is never a stop: what is called emulsifier or preservative may be one', () => {
@@ -189,7 +189,7 @@ describe('a blend by its parts', () => {
     ).toBe(true)
     const [open] = said(leaveOn([['Benzyl Alcohol and Salicylic Acid', 3]]), 'legal.above-cap')
     expect(open).toMatchObject({ severity: 'check' })
-    expect(findingText(open!).message).toMatch(/cannot be told: it is 0\s%\sto\s3\s%/)
+    expect(findingText(open!).message).toMatch(/between 0\s%\sand\s3\s%/)
     // one percent of it all may be benzyl alcohol: that is the cap
     expect(said(leaveOn([['Benzyl Alcohol and Dehydroacetic Acid', 0.5]]), 'legal.above-cap')).toEqual([])
   })

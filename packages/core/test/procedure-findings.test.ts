@@ -1,4 +1,4 @@
-import { remedyText, findingText } from '../src/words/index.ts'
+import { findingText } from '../src/words/index.ts'
 // What is found about a procedure: in proportion, and nothing about a sound one.
 import { describe, expect, it } from 'vitest'
 import { applyEdit, assess, findAll, methodOf, withKeys, type Formula } from '../src/index.ts'
@@ -12,7 +12,7 @@ describe('findings about the procedure', () => {
   it('say that parts meet too far apart, and set it right with one press', () => {
     const f = product('phases at 50 and 70')
     const [one] = found(f, 'process.temperature-mismatch')
-    expect(findingText(one!).message).toMatch(/is given 50.*meets a part of 70/)
+    expect(findingText(one!).message).toMatch(/is set to 50.*combined with a phase at 70/)
     expect(found(applyEdit(f, one!.remedies[0]!.edit), 'process.temperature-mismatch')).toEqual([])
     for (const [, other] of PRODUCTS)
       if (other.name !== f.name) expect(found(other, 'process.temperature-mismatch'), other.name).toEqual([])
@@ -47,7 +47,9 @@ describe('findings about the procedure', () => {
     expect(found(applyEdit(into(gel, 1, 0), hot!.remedies[0]!.edit), 'process.order')).toEqual([])
     const cream = product('three-part cream with an acid premix')
     const [early] = found(into(cream, 0, 1), 'process.order')
-    expect(findingText(early!).message).toMatch(/^Salicylic acid would be in before the emulsion stands/)
+    expect(findingText(early!).message).toMatch(
+      /^Salicylic acid would be added before the emulsion is formed/,
+    )
     expect(found(applyEdit(into(cream, 0, 1), early!.remedies[0]!.edit), 'process.order')).toEqual([])
   })
   it('say that a polymer would be neutralised before it is wet, and move the base to the end', () => {
@@ -64,7 +66,7 @@ describe('findings about the procedure', () => {
     )
     const [one] = found(f, 'process.order')
     expect(findingText(one!).message).toBe(
-      'Triethanolamine stands with carbomer; the method keeps it until that is wet.',
+      'Triethanolamine is in the same phase as carbomer. The method adds it after hydration.',
     )
     const titles = methodOf(assess(f)).steps.map((s) => s.title)
     const [wet, slurry, base] = ['Wet carbomer', 'Stir the slurry', 'Stir triethanolamine into A'].map((t) =>
@@ -104,7 +106,7 @@ describe('findings about the procedure', () => {
       ),
     )
     const [one] = found(f, 'heat.sensitive-in-hot-phase')
-    const mend = one!.remedies.find((r) => remedyText(r) === 'Keep it in a cold share of the water')!
+    const mend = one!.remedies.find((r) => r.code === 'keep-cold')!
     const mended = applyEdit(f, mend.edit)
     expect(found(mended, 'heat.sensitive-in-hot-phase')).toEqual([])
     const a = assess(mended)

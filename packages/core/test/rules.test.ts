@@ -100,7 +100,7 @@ describe('regions', () => {
   it('other shows the strictest law and says so', () => {
     const [cap] = only(simple([['homosalate', 9]], { product: { region: 'other' } }), 'legal.above-cap')
     expect(findingText(cap!).message).toContain('7.34')
-    expect(findingText(cap!).why).toContain('look up your own')
+    expect(findingText(cap!).why).toContain('Look up your own')
   })
   it('the US has no cap on phenoxyethanol, but an opinion', () => {
     expect(

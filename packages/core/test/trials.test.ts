@@ -170,10 +170,10 @@ describe('a sitting', () => {
 describe('a trial', () => {
   it('says what is missing', () => {
     expect(trialFault(wish())).toBeNull()
-    expect(trialFaultText(trialFault(wish({ samples: [] }))!)).toMatch(/two things/)
-    expect(trialFaultText(trialFault(wish({ people: [] }))!)).toMatch(/who judges/)
+    expect(trialFaultText(trialFault(wish({ samples: [] }))!)).toMatch(/two samples/)
+    expect(trialFaultText(trialFault(wish({ people: [] }))!)).toMatch(/one assessor/)
     expect(trialFaultText(trialFault(wish({ people: ['Ina', 'ina '] }))!)).toMatch(/same name/)
-    expect(trialFaultText(trialFault(wish({ attributes: [] }))!)).toMatch(/what is judged/)
+    expect(trialFaultText(trialFault(wish({ attributes: [] }))!)).toMatch(/one attribute/)
     expect(() => planTrial(wish({ rounds: 0 }))).toThrow(Refusal)
   })
   it('warns of what unblinds and of too few', () => {
@@ -205,8 +205,8 @@ describe('a trial', () => {
       .map(trialWarningText)
       .join(' ')
     expect(told).toMatch(/differ in colour/)
-    expect(told).toMatch(/Alone, plan at least 6 rounds/)
-    expect(told).toMatch(/Name the one attribute/)
+    expect(told).toMatch(/With one assessor, plan at least 6 replicates/)
+    expect(told).toMatch(/Choose one deciding attribute/)
     expect(trialWarnings(wish({ people: ['A', 'B', 'C', 'D', 'E'] }), catalogue)).toEqual([])
   })
   it('comes back from its file as it was, and as a table', () => {

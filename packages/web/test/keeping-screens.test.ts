@@ -102,7 +102,7 @@ describe('the plan', () => {
     const dialog = mounted(PlanDialog, { life, open: true })
     await flushPromises()
     const body = document.body
-    expect(body.textContent).toContain('There is water in it: what grows condemns the whole batch.')
+    expect(body.textContent).toContain('Contains water: any visible growth means discarding the whole batch.')
     expect(body.textContent).toContain('g of 192 g are set aside')
     const tick = (id: string) => body.querySelector<HTMLInputElement>(`#${id}`)!
     expect(tick('plan-warm').checked).toBe(true)

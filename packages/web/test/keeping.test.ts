@@ -47,7 +47,7 @@ describe('the example batches', () => {
       return verdictOf(state, historyOf(events), state.plan.a)
     })
     expect(verdicts.map((v) => v.grade)).toEqual(['fine', 'fine', 'again'])
-    expect(batchVerdictText(verdicts[1]!).says).toContain('as forecast, and has rested since')
+    expect(batchVerdictText(verdicts[1]!).says).toContain('as predicted, and has been stable since')
     expect(batchVerdictText(verdicts[2]!).says).toContain('Freeze–thaw')
   })
   it('weigh what their formulas ask for', () => {

@@ -165,7 +165,7 @@ describe('setting up', () => {
     await nextTick()
     const current = s.options.value.find((o) => o.current)!
     expect(s.picked.value).toEqual([current.key])
-    expect(s.fault.value).toMatch(/two things/)
+    expect(s.fault.value).toMatch(/two samples/)
     s.picked.value = [...s.options.value.slice(0, 2).map((o) => o.key), current.key]
     expect(s.chosen.value[0]!.key).toBe(current.key)
     expect(s.offered.value.length).toBeLessThan(s.options.value.length)

@@ -1,5 +1,5 @@
 import type { LikelyCause } from '../bench/cause.ts'
-import type { CauseCode, HarmlessFacts } from '../bench/cause-facts.ts'
+import type { HarmlessFacts } from '../bench/cause-facts.ts'
 import type { Symptom } from '../bench/looks.ts'
 import type { Known, KnownFacts } from '../assess/known.ts'
 import type { Impossible, Miss, Pick, ProposalPart, SkinNeed } from '../brief/facts.ts'
@@ -18,7 +18,7 @@ import { sayPercent } from '../text/format.ts'
 import type { Said } from '../text/said.ts'
 import type { TrialFault, TrialWarningFacts } from '../trials/plan.ts'
 import type { OptionNote } from '../trials/variants.ts'
-import type { CauseText, CauseWords } from './en/causes/shared.ts'
+import type { CauseText } from './en/causes/shared.ts'
 import type { VerdictText } from './en/stability.ts'
 import { wordFinding } from './en/findings/word.ts'
 import { en, type Words } from './en/index.ts'
@@ -93,7 +93,7 @@ export const trialWarningText = (warning: Said<TrialWarningFacts>): string => sa
 /** A likely cause in words: what it is, why here (empty where only experience speaks for it), a quick test, what to do. */
 export function causeText(cause: LikelyCause): CauseText {
   // Code and facts of a cause belong together, and the map is exhaustive.
-  const { title, test, because, moves } = words.causes[cause.code] as CauseWords[CauseCode]
+  const { title, test, because, moves } = words.causes[cause.code]
   const facts = cause as never
   return {
     title,

@@ -20,19 +20,19 @@ export const skinNeeds: Record<SkinNeed, string> = {
   none: 'nothing in particular',
   moisture: 'moisture',
   dryness: 'dry, rough skin',
-  comfort: 'easily upset skin',
+  comfort: 'sensitive skin',
   shine: 'shine',
   softness: 'softness and slip',
 }
 const FAMILIES: Record<EmulsifierFamily, string> = {
-  polymer: 'light, held by a polymer',
-  cationic: 'conditioning, held by its charge',
-  anionic: 'soft, held by an anionic emulsifier',
-  hlb: 'sturdy, with a classic emulsifier',
-  layers: 'velvety, held by layers of a mild emulsifier',
+  polymer: 'light, stabilised by a polymer',
+  cationic: 'conditioning, with a cationic emulsifier',
+  anionic: 'soft, with an anionic emulsifier',
+  hlb: 'robust, with a classic emulsifier',
+  layers: 'velvety, with a mild liquid-crystal emulsifier',
 }
 const RULED_OUT: Record<RuledOut, string> = {
-  animal: 'comes from an animal',
+  animal: 'is of animal origin',
   synthetic: 'is synthetic',
   silicone: 'is a silicone',
   scented: 'is scented',
@@ -40,67 +40,67 @@ const RULED_OUT: Record<RuledOut, string> = {
   'not-in-stock': 'is not in stock',
 }
 const SPREADS = {
-  fast: 'spreads fast and leaves the skin dry',
-  medium: 'spreads at a middling pace',
-  slow: 'spreads slowly and stays',
+  fast: 'spreads fast with a dry finish',
+  medium: 'spreads at a medium rate',
+  slow: 'spreads slowly and lasts',
 }
 const reasonWords = (reasons: readonly Said<ChoiceFacts>[]) => reasons.map((r) => say(choice, r))
 
 /** What an ingredient is there for. */
 export const parts: Record<ProposalPart, string> = {
-  requested: 'wished for',
+  requested: 'requested',
   emollient: 'emollient',
   emulsifier: 'emulsifier',
-  consistency: 'body',
+  consistency: 'consistency',
   thickener: 'thickener',
   humectant: 'humectant',
-  need: 'for the need',
+  need: 'skin or hair need',
   chelator: 'chelator',
   antioxidant: 'antioxidant',
   preservative: 'preservative',
 }
 
 export const pick: Sentences<PickFacts> = {
-  requested: () => 'your wish',
-  emollient: ({ spread, keeps }) => `${SPREADS[spread]}${keeps ? '; keeps well' : ''}`,
+  requested: () => 'you asked for it',
+  emollient: ({ spread, keeps }) => `${SPREADS[spread]}${keeps ? '; oxidises slowly' : ''}`,
   emulsifier: ({ family, reasons }) => [FAMILIES[family], ...reasonWords(reasons)].join('; '),
-  consistency: ({ richness }) => `gives a ${richness.replace('-', ' ')} its body as it cools`,
-  thickener: ({ reasons }) => reasonWords(reasons).join('; ') || 'gives it body',
+  consistency: ({ richness }) => `gives a ${richness.replace('-', ' ')} its consistency on cooling`,
+  thickener: ({ reasons }) => reasonWords(reasons).join('; ') || 'adds viscosity',
   humectant: ({ light, wetsGum }) =>
-    `holds water${light ? ' and does not stick' : ''}${wetsGum ? '; wets the gum first' : ''}`,
+    `binds water${light ? ' without stickiness' : ''}${wetsGum ? '; also wets the gum' : ''}`,
   need: ({ need }) => `usual for ${skinNeeds[need]}`,
-  chelator: () => 'binds metals that spoil oils, colour and preservative',
-  antioxidant: () => 'keeps the oils from turning',
+  chelator: () => 'binds metals that degrade oils, colour and preservatives',
+  antioxidant: () => 'protects the oils from oxidation',
   preservative: ({ range }) =>
-    range ? `broad cover at pH ${formatRange(range)}, which the product keeps` : 'broad cover',
+    range ? `broad-spectrum at pH ${formatRange(range)}, the pH of this product` : 'broad-spectrum',
 }
 
 export const miss: Sentences<MissFacts> = {
   'less-oil': ({ name, mostPercent }) =>
-    `${name} holds ${sayNumber(mostPercent)} % of oils, so it is lighter than wished.`,
-  'no-thickener': () => 'No thickener that suits is allowed, so it stays thin.',
+    `${name} emulsifies ${sayNumber(mostPercent)} % oils, so the product is lighter than requested.`,
+  'no-thickener': () => 'No suitable thickener is allowed, so the product stays thin.',
   'no-humectant': () => 'No humectant is allowed.',
-  'nothing-for-need': ({ need }) => `Nothing for ${skinNeeds[need]} is allowed here.`,
+  'nothing-for-need': ({ need }) => `No ingredient for ${skinNeeds[need]} is allowed here.`,
 }
 
 export const impossible: Sentences<ImpossibleFacts> = {
   cleanser: () =>
-    'A cleanser is built on surfactants, which are not proposed here: start from an empty sheet.',
-  'unknown-material': ({ name }) => `“${name}” is not known: choose it from the materials.`,
+    'Cleansers are built on surfactants, which are not proposed here. Start from an empty formula.',
+  'unknown-material': ({ name }) => `“${name}” is unknown. Choose an ingredient from the catalogue.`,
   'ruled-out': ({ name, by }) =>
-    `${name} ${RULED_OUT[by]}, which the constraints rule out. Take it off or let the constraint go.`,
+    `${name} ${RULED_OUT[by]}, which the constraints exclude. Remove the ingredient or the constraint.`,
   'ph-clash': ({ pair: [x, y] }) =>
-    `${x.label} works at pH ${formatRange(x)}, ${y.label} at ${formatRange(y)}: they need two products.`,
+    `${x.label} is effective at pH ${formatRange(x)}, ${y.label} at pH ${formatRange(y)}. They need two products.`,
   finding: ({ finding, whole }) => {
     const { message, why } = wordFinding(findings, finding)
     return whole ? `${message} ${why}`.trim() : message
   },
-  'no-oil': () => 'No oil that suits is allowed: let a constraint go, or add oils to your stock.',
+  'no-oil': () => 'No suitable oil is allowed. Remove a constraint, or add oils to your stock.',
   'no-preservative': () =>
-    'No preservative that covers bacteria, yeast and mould is allowed: let a constraint go, or add one to your stock.',
+    'No broad-spectrum preservative is allowed. Remove a constraint, or add one to your stock.',
   'no-emulsifier': () =>
-    'No emulsifier that suits is allowed: let a constraint go, add one to your stock, or choose a gel or serum.',
-  stopped: () => 'Every try came to a stop.',
+    'No suitable emulsifier is allowed. Remove a constraint, add one to your stock, or choose a gel or serum.',
+  stopped: () => 'Every combination led to a stop. Remove a constraint, or change the requested ingredients.',
 }
 
 export const proposalTitle: Sentences<ProposalTitleFacts> = {

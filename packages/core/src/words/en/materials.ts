@@ -15,8 +15,9 @@ export const kindInWords = (kind: string) =>
   KIND_WORDS[kind] ?? `${/^[aeiou]/.test(kind) ? 'an' : 'a'} ${kind.replaceAll('-', ' ')}`
 
 export const known: Sentences<KnownFacts> = {
-  'guessed-by-name': ({ kind }) => `Taken for ${kindInWords(kind)} by its name; nothing else is known of it.`,
-  'not-in-catalogue': () => 'Not in the catalogue: nothing is known of it.',
-  'shares-unknown': ({ parts }) => `${capitalise(listWords(parts))}: how much of each is not known.`,
-  'emulsion-type-unknown': () => 'Which type of emulsion it holds is not told.',
+  'guessed-by-name': ({ kind }) =>
+    `Treated as ${kindInWords(kind)} because of its name. Nothing else is known.`,
+  'not-in-catalogue': () => 'Not in the catalogue: nothing is known about it.',
+  'shares-unknown': ({ parts }) => `${capitalise(listWords(parts))}: proportions unknown.`,
+  'emulsion-type-unknown': () => 'Emulsion type (O/W or W/O) unknown.',
 }

@@ -11,27 +11,26 @@ import { wordFinding } from './findings/word.ts'
 /** Why a property is observed. */
 export const matter: Sentences<MatterFacts> = {
   drifts: ({ says }) => says.join(' '),
-  'preservation-window': ({ range }) =>
-    `The preservation covers at pH ${formatRange(range)}; outside it there is none.`,
-  'ph-tells': () => 'A pH that moves tells of what goes on inside.',
-  'weak-emulsion': ({ finding }) => `The emulsion is not certain: ${wordFinding(findings, finding).message}`,
-  coalescence: () => 'Drops of oil run together slowly, and all at once in frost.',
-  'too-much-solid': ({ names }) => `More of ${listWords(names)} is in than surely stays dissolved.`,
-  recrystallises: () => 'A dissolved solid can come back in the cold.',
-  'germs-in-water': () => 'There is water in it: what grows condemns the whole batch.',
-  'gas-early': () => 'Yeast and bacteria give gas before they are seen.',
+  'preservation-window': ({ range }) => `The preservatives are effective at pH ${formatRange(range)} only.`,
+  'ph-tells': () => 'A pH change is the first sign of a reaction in the product.',
+  'weak-emulsion': ({ finding }) =>
+    `The emulsion may not be stable. ${wordFinding(findings, finding).message}`,
+  coalescence: () => 'Oil droplets coalesce slowly, and quickly when frozen.',
+  'too-much-solid': ({ names }) => `More ${listWords(names)} than is certain to stay dissolved.`,
+  recrystallises: () => 'A dissolved solid can recrystallise in the cold.',
+  'germs-in-water': () => 'Contains water: any visible growth means discarding the whole batch.',
+  'gas-early': () => 'Yeast and bacteria form gas before growth is visible.',
   'oxidises-fast': ({ names }) =>
-    `${listWords(names)} turn${names.length > 1 ? '' : 's'} rancid fast, after weeks of nothing.`,
-  'smell-first': () => 'The nose finds what the eye does not.',
-  graininess: ({ names }) => `${listWords(names)} can set in grains, weeks later.`,
+    `${listWords(names)} oxidise${names.length > 1 ? '' : 's'} fast, often after weeks without a sign.`,
+  'smell-first': () => 'Smell shows changes before they are visible.',
+  graininess: ({ names }) => `${listWords(names)} can turn grainy weeks later.`,
   'sets-for-days': ({ names }) =>
-    `${listWords(names)} go${names.length > 1 ? '' : 'es'} on setting for days: judge it from day 3.`,
+    `${listWords(names)} keep${names.length > 1 ? '' : 's'} setting for days. Judge the consistency from day 3.`,
   browns: ({ names }) =>
     `${listWords(names)} turn${names.length > 1 ? '' : 's'} yellow to brown with air, light and metal.`,
-  'colour-can-change': ({ names }) =>
-    `${listWords(names)} bring${names.length > 1 ? '' : 's'} colour that can change.`,
-  evaporation: () => 'Water leaves through cap and wall, and what stays gets stronger.',
-  'pack-fails': () => 'A pack can leak, stain or soften.',
+  'colour-can-change': ({ names }) => `The colour of ${listWords(names)} can change.`,
+  evaporation: () => 'Water evaporates through cap and wall, and the rest becomes more concentrated.',
+  'pack-fails': () => 'Packaging can leak, stain or soften.',
 }
 
 /** A verdict in words: what is seen, why, and what to do. */
@@ -61,26 +60,26 @@ const crossingWords = (crossing: Crossing) =>
       : `At this rate the 95 % limit reaches the edge of the range on day ${crossing.day}. Use the product before then.`
 
 const COLOUR: Record<VerdictFacts['colour']['level'], string> = {
-  'below-light': ', less than light and phone do.',
-  'side-by-side': ': seen side by side only.',
-  visible: ': plainly seen.',
-  'another-colour': ': another colour.',
+  'below-light': ', less than lighting and camera cause.',
+  'side-by-side': ', visible side by side only.',
+  visible: ', clearly visible.',
+  'another-colour': ': a different colour.',
 }
 
 export const verdicts: VerdictWords = {
-  'mass-first': ({ grams }) => ({ first: `${sayNumber(grams)} g. The next weighing shows the loss.` }),
+  'mass-first': ({ grams }) => ({ first: `${sayNumber(grams)} g. The next weighing shows the weight loss.` }),
   'mass-gained': ({ grams }) => ({
-    first: `The pack gained ${sayNumber(grams)} g.`,
-    why: 'A humectant can take up moisture through the cap, or the scale is off.',
-    next: 'Weigh again together with a known weight.',
+    first: `The container gained ${sayNumber(grams)} g.`,
+    why: 'A humectant can absorb moisture through the cap, or the scale is inaccurate.',
+    next: 'Weigh it again next to a known weight.',
   }),
   'mass-steady': () => ({ first: 'No detectable weight loss.' }),
   'mass-lost': ({ percent, level, yearlyPercent }) => ({
     first: `${sayNumber(percent, 1)} % weight loss through the packaging.`,
     why: {
       fine: `At this rate ${sayNumber(yearlyPercent, 0)} % a year.`,
-      again: 'Everything that stays becomes more concentrated.',
-      discard: 'The rest is that much more concentrated, preservative and acids included.',
+      again: 'The rest becomes more concentrated.',
+      discard: 'The rest is more concentrated by as much, preservatives and acids included.',
     }[level],
     next: {
       fine: '',
@@ -89,8 +88,8 @@ export const verdicts: VerdictWords = {
     }[level],
   }),
   layer: ({ percent, level }) => ({
-    first: `The layer is ${sayNumber(percent, 1)} % of the height.`,
-    why: level === 'discard' ? 'That much water has no oil with it, or oil no preservative.' : '',
+    first: `The separated layer is ${sayNumber(percent, 1)} % of the height.`,
+    why: level === 'discard' ? 'This much separation leaves part of the product unpreserved.' : '',
     next: NEXT[level],
   }),
   'body-first': ({ value, way, areaPerGram }) => ({
@@ -100,15 +99,15 @@ export const verdicts: VerdictWords = {
   'body-varies': ({ percent }) => ({ first: `${thicker(percent)}, within normal variation.` }),
   'body-changed': ({ percent, age, discard }) => ({
     first: `${thicker(percent)} ${since(age)}.`,
-    why: discard ? 'What held it together is gone.' : '',
+    why: discard ? 'The structure of the product has collapsed.' : '',
     next: discard ? DISCARD : AGAIN,
   }),
   colour: ({ deltaE, level }) => ({
-    first: `The colour moved by ΔE00 ${sayNumber(deltaE, 1)}${COLOUR[level]}`,
+    first: `Colour change ΔE00 ${sayNumber(deltaE, 1)}${COLOUR[level]}`,
     next: level === 'visible' || level === 'another-colour' ? AGAIN : '',
   }),
   answer: ({ property, cycle, words, level }) => ({
-    first: `${WATCH.properties[property].label}${cycle === null ? '' : ` after turn ${cycle}`}: ${uncapitalise(words)}.`,
+    first: `${WATCH.properties[property].label}${cycle === null ? '' : ` after cycle ${cycle}`}: ${uncapitalise(words)}.`,
     next: NEXT[level],
   }),
   'ph-was-outside-preservation': ({ ph, range }) => ({
@@ -152,7 +151,7 @@ export const verdicts: VerdictWords = {
     next: AGAIN,
   }),
   'ph-settled': ({ moved, crossing }) => ({
-    first: `${risen(moved)} in the first days, as forecast, and has rested since.`,
+    first: `${risen(moved)} in the first days, as predicted, and has been stable since.`,
     why: crossingWords(crossing),
   }),
   'ph-inside': ({ ph, crossing }) => ({
@@ -171,8 +170,8 @@ export const verdicts: VerdictWords = {
 
 /** What a sample shows that was treated harder than the jar in use. */
 export const stressed = (storage: string) => ({
-  why: `${storage} is harder than a shelf: it shows what is weak, and does not tell how long the jar in use is good.`,
-  next: 'The sample at room decides. Keep jars from this, and strengthen it next time.',
+  why: `${storage} is a stress test: it shows weak points, not the shelf life in use.`,
+  next: 'The sample at room temperature decides. Protect the containers from it, and improve the formula next time.',
 })
 
 export const batchHeads: Record<Grade, string> = {
@@ -181,21 +180,21 @@ export const batchHeads: Record<Grade, string> = {
   discard: 'Do not use.',
 }
 export const patchReacted = 'A patch test reacted.'
-export const nothingObserved = 'Nothing has been looked at yet.'
+export const nothingObserved = 'No observations yet.'
 
 /** What home eyes cannot see; stands beside every verdict. */
 export const unseen =
-  'Germs cannot be seen: a million in a gram can look and smell well. Only a laboratory’s challenge test (ISO 11930) tells whether the preservation holds; nothing here calls a product safe.'
+  'Microbes are invisible: a product with a million per gram can look and smell normal. Only a laboratory challenge test (ISO 11930) shows whether the preservation works. Nothing here means that a product is safe.'
 
 /** Why a reading stands beside its series. */
 export const aside: Sentences<AsideFacts> = {
   'other-measurement': ({ way, usual }) =>
-    `Read by ${WATCH.ways[way].label}: not compared with ${WATCH.ways[usual].label}.`,
+    `Measured by ${WATCH.ways[way].label}: not comparable with ${WATCH.ways[usual].label}.`,
   'picture-exposure': () =>
-    'The picture is too dark or burnt out at the card. Take it again with less light on it, or more.',
-  'other-card': () => 'The first picture had another card. Take the same one.',
+    'The photo is too dark or overexposed at the card. Take it again with more or less light.',
+  'other-card': () => 'The first photo shows a different card. Use the same card.',
   'other-light': () =>
-    'The light differs too much from the first picture to tell. Same lamp, same place, no flash.',
+    'The light differs too much from the first photo to compare. Use the same lamp and place, without flash.',
 }
 
 /** What a patch test tells so far: no diagnosis, and where to stop. */
@@ -204,14 +203,14 @@ export function patch(verdict: PatchVerdict): string {
     case 'stop':
       return `Stop, wash it off and do not use it${verdict.seeDoctor ? '; see a doctor. Swelling of lips or eyes, or short breath: call for help at once' : ''}. ${
         verdict.grew
-          ? 'It grew after two days, which a doctor should see.'
-          : 'Should it grow or stay, a doctor decides what it is.'
+          ? 'The reaction grew after two days: see a doctor.'
+          : 'If it grows or stays, see a doctor.'
       } Do not test it again.`
     case 'quiet':
-      return 'Nothing to be seen to the end. That is no proof, and says nothing of other skins.'
+      return 'No reaction to the end. This is no proof, and tells nothing about other people’s skin.'
     case 'open': {
       const { untilHours: hours } = verdict
-      return `Observe again until ${hours < 48 ? `${hours} hours` : `${Math.round(hours / 24)} days`} are over.`
+      return `Observe for ${hours < 48 ? `${hours} hours` : `${Math.round(hours / 24)} days`} in all.`
     }
   }
 }

@@ -26,126 +26,136 @@ export const emulsion: CauseWords<
     title: 'Too little emulsifier went in',
     because: weights,
     test: BESIDE_THE_PLAN,
-    moves: ['Melt the missing emulsifier in a spoon of the oil, warm the batch to 70 °C and blend it in.'],
+    moves: ['Melt the missing emulsifier in a spoonful of the oil, warm the batch to 70 °C and blend it in.'],
   },
   'phases-at-different-temperatures': {
     title: 'The phases met at different temperatures',
     because: warm,
-    test: 'Warm a spoonful to 70 °C and stir: smooth when warm means that wax set before it was emulsified.',
-    moves: ['Warm all of it to 70–75 °C, covered, and blend again.', 'Then cool it stirring, not standing.'],
+    test: 'Warm a spoonful to 70 °C and stir. If it turns smooth, wax set before it was emulsified.',
+    moves: ['Cover the batch, warm it to 70–75 °C and blend again.', 'Stir while it cools.'],
   },
   'low-shear': {
     title: 'Too little blending',
-    test: 'Blend a spoonful for a minute: if it turns white and smooth, it was shear.',
+    test: 'Blend a spoonful for a minute. If it turns white and smooth, shear was missing.',
     moves: ({ hot }) => [
       hot
-        ? 'Blend it now, while it is warm: three bursts of half a minute.'
-        : 'Warm it to 60–70 °C and blend: three bursts of half a minute.',
+        ? 'Blend now, while it is warm: three bursts of 30 seconds.'
+        : 'Warm it to 60–70 °C and blend: three bursts of 30 seconds.',
     ],
   },
   'ph-outside-range': {
     title: 'The pH is outside the stable range of the emulsifier or thickener',
     because: ({ ph, needs }) =>
-      `Measured pH ${sayNumber(ph)}; ${listWords(needs.map((x) => `${x.name} holds at ${formatRange(x.range)}`))}.`,
-    test: 'Stir a drop of alkali into a spoonful: if body comes back at once, it was the pH.',
+      `Measured pH ${sayNumber(ph)}; ${listWords(needs.map((x) => `${x.name} is stable at pH ${formatRange(x.range)}`))}.`,
+    test: 'Stir a drop of alkali into a spoonful. If the consistency returns at once, it was the pH.',
     moves: (facts) => [
       raisePh(facts),
-      'Blend it again for a minute after each dose: body comes back with pH and shear together.',
-      'Let it stand ten minutes before you judge.',
+      'Blend for a minute after each dose: the consistency returns with pH and shear together.',
+      'Wait 10 minutes before you judge it.',
     ],
   },
   'salt-thins': {
-    title: 'Salt took the body of the thickener',
-    because: ({ salts, thickeners }) => `${listWords(salts)} beside ${listWords(thickeners)}.`,
-    test: 'Thin a spoonful with water: if it gets thicker or stays the same, it is salt.',
+    title: 'Salt has thinned the thickener',
+    because: ({ salts, thickeners }) =>
+      `Contains ${listWords(salts)} together with ${listWords(thickeners)}.`,
+    test: 'Dilute a spoonful with water. If it thickens or stays the same, it is the salt.',
     moves: [
-      'More thickener, wetted in glycerin, 0.1 % at a time.',
-      'Next time choose a gum that stands salt, or less of the salt.',
+      'Add more thickener, wetted in glycerin, 0.1 % at a time.',
+      'Next time use a gum that tolerates salt, or less of the salt.',
     ],
   },
   'not-hydrated': {
-    title: 'The thickener has not swollen yet',
+    title: 'The thickener is not fully hydrated',
     because: ({ names, hours }) =>
       hours === null
-        ? `${listWords(names)} keeps hydrating for a while.`
-        : `${listWords(names)} needs ${sayNumber(hours)} hours.`,
+        ? `${listWords(names)}: hydration takes a while.`
+        : `${listWords(names)}: hydration takes up to ${sayNumber(hours)} hours.`,
     test: 'Cover it and look again in two hours.',
-    moves: ['Wait, covered. Add nothing before tomorrow: thickener added now is too much then.'],
+    moves: ['Cover and wait until tomorrow. Thickener added now would be too much then.'],
   },
   'opposite-charges': {
-    title: 'Opposite charges met',
-    because: () => 'Cationic and anionic materials are both in it.',
-    test: 'Curds or strings rather than layers.',
-    moves: ['Start over without one of the two.'],
+    title: 'Opposite charges react',
+    because: () => 'Contains both cationic and anionic ingredients.',
+    test: 'Look for curds or strings rather than layers.',
+    moves: ['Start over without one of them.'],
   },
   'wrong-order-of-addition': {
-    title: 'The pouring turned the wrong way round',
-    because: () => 'Water in oil forgives no hurry.',
-    test: 'A drop in water spreads: oil in water. A drop floats as a bead: water in oil.',
-    moves: ['Warm a third of it in a clean beaker, blending, and pour the rest in as a thin stream.'],
+    title: 'Wrong order of addition',
+    because: () => 'A W/O emulsion needs the water added slowly to the oil.',
+    test: 'Put a drop in water. If it spreads, the emulsion is O/W; if it floats as a bead, W/O.',
+    moves: ['Warm a third of it in a clean beaker. Keep blending and pour in the rest in a thin stream.'],
   },
   'air-drawn-in': {
-    title: 'The blender drew air',
-    test: 'Tap the beaker on the table: large bubbles rise.',
+    title: 'The blender drew in air',
+    test: 'Tap the beaker on the table. Large bubbles rise.',
     moves: [
-      'Hold the head below the surface, on the slant, and stop it before you lift it.',
-      'Let it stand an hour; stir slowly; fill from below.',
+      'Hold the blender head below the surface, tilted, and stop it before you lift it out.',
+      'Let it stand for an hour, stir slowly, and fill the containers from the bottom.',
     ],
   },
   'set-before-air-rose': {
-    title: 'It set before the air could rise',
-    because: () => 'Its emulsifier sets fast.',
-    test: 'Small bubbles that stay in a stiff cream.',
-    moves: ['Warm it to 50 °C, stir slowly by hand and let it cool standing.'],
+    title: 'The cream set before the air could rise',
+    because: () => 'The emulsifier sets fast.',
+    test: 'Look for small bubbles that stay in a stiff cream.',
+    moves: ['Warm it to 50 °C, stir slowly by hand and leave it to cool.'],
   },
   'foaming-ingredient': {
     title: 'A surfactant, protein or solubiliser foams',
     because: ({ names }) => `${listWords(names)} foam${names.length > 1 ? '' : 's'}.`,
-    test: 'Foam on top of a thin liquid.',
-    moves: ['Cover it and wait overnight.', 'Next time stir that part in last, by hand.'],
+    test: 'Look for foam on top of a thin liquid.',
+    moves: ['Cover and leave overnight.', 'Next time stir that ingredient in last, by hand.'],
   },
   'acid-overshot': {
-    title: 'The acid moved the pH further than it should',
+    title: 'The acid lowered the pH too far',
     because: ({ ph, aim }) =>
       ph === null || aim === null
-        ? 'The pH was not read since.'
+        ? 'The pH has not been measured since.'
         : `Measured pH ${sayNumber(ph)}; target ${formatRange(aim)}.`,
     test: 'Measure the pH.',
-    moves: (facts) => [raisePh(facts), 'Blend a minute after each dose.', 'Wait ten minutes, then judge.'],
+    moves: (facts) => [
+      raisePh(facts),
+      'Blend for a minute after each dose.',
+      'Wait 10 minutes, then judge it.',
+    ],
   },
   'acid-poured-in-one-place': {
-    title: 'The acid was poured in at one place and shocked it',
-    test: 'Blend a spoonful: if it is smooth again, it was only local.',
-    moves: ['Blend it through, then wait.', 'Next time add it diluted, in a thin stream, stirring.'],
+    title: 'The acid was poured in at one spot',
+    test: 'Blend a spoonful. If it turns smooth, the damage is only local.',
+    moves: [
+      'Blend the whole batch, then wait.',
+      'Next time dilute the acid and add it in a thin stream while stirring.',
+    ],
   },
   'still-warm': {
     title: 'Still warm',
     because: warm,
-    test: 'Put a spoonful in the fridge for ten minutes and look at that.',
+    test: 'Put a spoonful in the fridge for 10 minutes and check that.',
     moves: ['Let it cool, stirring now and then, and judge it cold tomorrow.'],
   },
   'too-little-thickener': {
-    title: 'Too little of what thickens went in',
+    title: 'Too little thickener or wax went in',
     because: weights,
     test: BESIDE_THE_PLAN,
-    moves: ['Warm it to 70 °C and blend in what is missing.'],
+    moves: ['Warm it to 70 °C and blend in the missing amount.'],
   },
   'water-lost': {
-    title: 'Water has left it',
+    title: 'Water has evaporated',
     because: ({ grams }) =>
-      grams === null ? 'Heated and not weighed since.' : `${sayNumber(grams, 1)} g water loss not replaced.`,
-    test: 'Weigh it against what went in.',
-    moves: ['Put the missing water back, warm, a little at a time, and blend.'],
+      grams === null
+        ? 'Heated and not weighed since then.'
+        : `${sayNumber(grams, 1)} g water loss not replaced.`,
+    test: 'Compare its weight with the total of what went in.',
+    moves: ['Add the missing water, warm, a little at a time, and blend.'],
   },
   'too-much-thickener': {
-    title: 'Too much of what thickens went in',
+    title: 'Too much thickener or wax went in',
     because: weights,
     test: BESIDE_THE_PLAN,
-    moves: ['Make the batch larger by the same share, or accept it as a richer one.'],
+    moves: ['Scale the batch up in proportion, or accept a richer product.'],
   },
   'set-unstirred': {
-    title: 'It set fast and was not stirred through',
-    test: 'Stir a spoonful hard: if it flows then, it has only set.',
-    moves: ['Stir it by hand while it cools.', 'Blend once more below 40 °C, short, below the surface.'],
+    title: 'It set without being stirred',
+    test: 'Stir a spoonful hard. If it flows, it has only set.',
+    moves: ['Stir by hand while it cools.', 'Blend once more below 40 °C, briefly, below the surface.'],
   },
 }

@@ -37,18 +37,18 @@ export const symptoms: Record<Symptom, string> = {
 /** When a batch with this symptom must be thrown away. */
 export const discard: Record<Symptom, string> = {
   'thin-after-acid':
-    'pH alone ruins nothing. Discard it only if layers remain after pH and shear are corrected.',
+    'A wrong pH alone can be corrected. Discard it only if layers remain after pH and shear are corrected.',
   thin: 'A thin cream is safe. Discard it only if water or oil separates and cannot be re-emulsified.',
   thick: 'A thick cream is safe.',
   grainy: 'Grains are safe. Discard only if they scratch thin skin.',
-  lumps: 'Lumps of gum are safe to wear, but a preservative may not reach their inside: sieve them out.',
+  lumps: 'Lumps of gum are safe on skin, but a preservative may not reach inside them. Sieve them out.',
   split: 'Discard it if it stays separated: the preservative is no longer where the water is.',
   oil: 'Discard it if oil reappears after two rounds of blending.',
   foam: 'Air is safe.',
   crystals: 'Discard it if sharp crystals remain in a leave-on product.',
   colour: 'Discard it if the colour keeps changing or the smell changes too.',
   smell: 'Discard it if it smells mouldy, sour or rancid. Never mask the smell with fragrance.',
-  'ph-stuck': 'Nothing is lost.',
+  'ph-stuck': 'No need to discard it.',
   'ph-over':
     'Discard it if salt has built up until the cream stays thin, or if it was at pH 9 or above for hours.',
   stings:
@@ -65,11 +65,11 @@ export const discard: Record<Symptom, string> = {
 
 export const harmless: Sentences<HarmlessFacts> = {
   'thin-while-hot': ({ celsius }) =>
-    `Thin while hot is as it should be: it was ${sayNumber(celsius, 1)} °C. Judge it cold, tomorrow.`,
-  'hot-after-acid': () => 'It is still hot, which also thins it. Judge it cold.',
+    `Products are thin while hot, and this one was ${sayNumber(celsius, 1)} °C. Judge it cold, tomorrow.`,
+  'hot-after-acid': () => 'Still hot, which also thins it. Judge it cold.',
   'hyaluronate-clumps': ({ names }) =>
-    `${listWords(names)} looks clumped at first and goes in by itself within hours. Cover it and wait before anything else.`,
-  bubbles: () => 'Bubbles are harmless: they only change how it looks and how a jar fills.',
-  'thickens-overnight': () => 'Creams thicken overnight and slacken a little when used.',
-  'wax-specks': () => 'Specks of wax that melt on the skin are harmless; look again when it is cold.',
+    `${listWords(names)} looks clumped at first and hydrates by itself within hours. Cover and wait first.`,
+  bubbles: () => 'Bubbles are harmless. They only affect appearance and filling.',
+  'thickens-overnight': () => 'Creams thicken overnight and soften a little in use.',
+  'wax-specks': () => 'Specks of wax that melt on the skin are harmless. Check again when it is cold.',
 }

@@ -23,13 +23,12 @@ export const warm = ({ celsius }: { celsius: number | null }) =>
   celsius === null ? '' : `Last measured at ${sayNumber(celsius, 1)} °C.`
 export const weights = ({ under = [], over = [] }: { under?: Off[]; over?: Off[] }) =>
   [
-    ...under.map((x) => `${x.name} is ${sayNumber(x.percent, 0)} % under its weight.`),
-    ...over.map((x) => `${x.name} is ${sayNumber(x.percent, 0)} % over.`),
+    ...under.map((x) => `${x.name} is ${sayNumber(x.percent, 0)} % under its planned weight.`),
+    ...over.map((x) => `${x.name} is ${sayNumber(x.percent, 0)} % over its planned weight.`),
   ].join(' ')
 export const doses = ({ doses: list }: { doses: { name: string; percent: number }[] }) =>
-  `${listWords(list.map((x) => `${sayPercent(x.percent)} ${x.name}`))}.`
-export const arePresent = ({ names }: { names: string[] }) =>
-  `${listWords(names)} ${names.length > 1 ? 'are' : 'is'} in it.`
+  `Contains ${listWords(list.map((x) => `${sayPercent(x.percent)} ${x.name}`))}.`
+export const arePresent = ({ names }: { names: string[] }) => `Contains ${listWords(names)}.`
 export const raisePh = ({ aim }: { aim: { min: number; max: number } | null }) =>
-  `Bring the pH up${aim ? ` to ${formatRange(aim)}` : ''} with drops of 10 % sodium hydroxide, one small dose at a time.`
-export const BESIDE_THE_PLAN = 'Look at the weights of this batch beside the plan.'
+  `Raise the pH${aim ? ` to ${formatRange(aim)}` : ''} with drops of 10 % sodium hydroxide solution, one small dose at a time.`
+export const BESIDE_THE_PLAN = 'Compare the actual weights of this batch with the plan.'

@@ -11,21 +11,21 @@ import {
 import { about, isAre, siteName, type FindingText, type FindingWords } from './shared.ts'
 
 const BEYOND: Record<FindingFacts['usage.above-max']['effect'], string> = {
-  spent: 'The acids here use it up.',
-  mild: 'This changes skin feel and shelf life: consider the whole formula.',
-  far: 'This far above its range it burns or sensitises.',
-  usual: 'More than usual rarely works better, and irritates or destabilises sooner.',
+  spent: 'The acids in this formula neutralise it.',
+  mild: 'This changes skin feel and shelf life.',
+  far: 'This far above its usage rate it burns or sensitises.',
+  usual: 'A higher dose is rarely more effective, and more likely to irritate or destabilise.',
 }
 
-const AS_SALT = 'Partly neutralised, at pH 5 and above, it dissolves as its salt.'
+const AS_SALT = 'Partly neutralised, at pH 5 or above, it dissolves as its salt.'
 type Solid = Extract<FindingFacts['solubility.may-crystallise'], { case: 'water' }>['solid']
 const FATE: Record<Solid['fate'], string> = {
-  dry: 'No solvent here: dissolve the powder in warm glycol or alcohol first, then add the water slowly.',
+  dry: 'No solvent in this formula. Dissolve the powder in warm glycol or alcohol first, then add the water slowly.',
   crystals: 'Crystals can form days later. Use more glycol, a lower dose or another pH.',
-  suspended: 'As free acid it stays a fine suspension; as its salt, at pH 5 and above, it dissolves.',
-  needles: `What dissolves hot comes back as needles when it cools. Stir the micronised powder in cold, or take more solvent. ${AS_SALT}`,
-  held: `The powder stays a fine suspension that the thickened product holds. Grind it in well. ${AS_SALT}`,
-  sinks: `In bare water nothing holds it: it sinks to a cake. Add a gum. ${AS_SALT}`,
+  suspended: 'The free acid stays a fine suspension. At pH 5 or above it dissolves as its salt.',
+  needles: `The part that dissolves hot recrystallises as needles on cooling. Stir the micronised powder in cold, or use more solvent. ${AS_SALT}`,
+  held: `The powder stays a fine suspension in the thickened product. Mill it in well. ${AS_SALT}`,
+  sinks: `In plain water it settles and cakes. Add a gum. ${AS_SALT}`,
 }
 const IN_THE_COLD = 5
 
@@ -37,8 +37,8 @@ function solid({ inci, percent, mostPercent, factor, ph, cold, fate }: Solid): F
   const have = about(percent, 3)
   return {
     message: cold
-      ? `${name} may crystallise in the cold: about ${most} stays dissolved at ${formatCelsius(IN_THE_COLD)}${atPh}; you have ${have}.`
-      : `About ${most} ${name} stays dissolved${atPh}; you have ${have}.`,
+      ? `${name} may crystallise in the cold: about ${most} stays dissolved at ${formatCelsius(IN_THE_COLD)}${atPh}, and the formula has ${have}.`
+      : `About ${most} ${name} stays dissolved${atPh}, and the formula has ${have}.`,
     why: FATE[fate],
   }
 }
@@ -49,13 +49,13 @@ function mayCrystallise(f: FindingFacts['solubility.may-crystallise']): FindingT
       return solid(f.solid)
     case 'premix':
       return {
-        message: `Phase ${f.phase} holds about ${about(f.heldPercent)} ${f.inci.toLowerCase()} dissolved at ${formatCelsius(f.celsius)} (within a factor of ${sayNumber(f.factor, 1)}); ${about(f.percent, 3)} goes in.`,
-        why: 'Warm this premix further, give it more of its glycol, or expect the rest to dissolve only in the whole water phase.',
+        message: `Phase ${f.phase} holds about ${about(f.heldPercent)} ${f.inci.toLowerCase()} dissolved at ${formatCelsius(f.celsius)} (within a factor of ${sayNumber(f.factor, 1)}), and the formula has ${about(f.percent, 3)}.`,
+        why: 'Heat this premix further, add more glycol, or expect the rest to dissolve only in the whole water phase.',
       }
     case 'oil':
       return {
-        message: `${f.name} comes back as needles or grit in the cold: ${sayPercent(f.oilsPercent)} of oils keep about ${about(f.heldPercent, 1)} of it, and there is ${sayPercent(f.percent)}.`,
-        why: 'Dissolves hot and separates on cooling. Use more polar ester or a lower dose; hold hot until clear and cool with stirring.',
+        message: `${f.name} may recrystallise in the cold: ${sayPercent(f.oilsPercent)} oils dissolve about ${about(f.heldPercent, 1)}, and the formula has ${sayPercent(f.percent)}.`,
+        why: 'It dissolves hot and separates on cooling. Use more polar ester or a lower dose, hold hot until clear, and stir while cooling.',
       }
   }
 }
@@ -63,27 +63,27 @@ function mayCrystallise(f: FindingFacts['solubility.may-crystallise']): FindingT
 function scentTotal(f: FindingFacts['usage.scent-total']): FindingText {
   const most =
     f.mostPercent > 0
-      ? `${sayPercent(f.gentlePercent)} to ${sayPercent(f.mostPercent)} is the most`
-      : 'none belongs'
+      ? `usually ${sayPercent(f.gentlePercent)} to ${sayPercent(f.mostPercent)} at most`
+      : 'none is advised'
   const guessed = f.guessed.map((name) => shorten(name))
   return {
-    message: `${about(f.percent)} fragrance in total; ${most} in a product that is ${f.rinse} for ${siteName(f.site)}.`,
-    why: `Their allergens and irritants add up, whatever each oil is.${guessed.length > 0 ? ` ${capitalise(listSome(guessed))} ${isAre(guessed.length)} read as fragrance by name.` : ''}`,
+    message: `${about(f.percent)} fragrance in total: ${most} in a ${f.rinse} product for ${siteName(f.site)}.`,
+    why: `Allergens and irritants add up across all fragrances and essential oils.${guessed.length > 0 ? ` ${capitalise(listSome(guessed))} ${isAre(guessed.length)} treated as fragrance because of the name.` : ''}`,
   }
 }
 
 function extracts(f: FindingFacts['usage.extract-load']): FindingText {
   if (f.case === 'many')
     return {
-      message: `${f.count} botanicals make ${sayPercent(f.percent)}.`,
-      why: 'Extracts feed microbes, colour and cloud a product, and bring acids and salts that move its pH and that nobody weighs.',
+      message: `${f.count} botanicals add up to ${sayPercent(f.percent)}.`,
+      why: 'Extracts feed microbes, colour and cloud the product, and add unknown acids and salts that change its pH.',
     }
   const advice = f.stop
-    ? 'No usual preservation is known to hold so many: leave most out, or have a challenge test done and say so.'
-    : 'Keep the powder under 1 %, take an extract instead, or have a challenge test done.'
+    ? 'No usual preservative system is known to cope with so many. Remove most of them, or have a challenge test done and state it.'
+    : 'Keep the powder under 1 %, use an extract instead, or have a challenge test done.'
   return {
-    message: `${listWords(f.names)} ${f.names.length > 1 ? 'bring' : 'brings'} microbes into the jar.`,
-    why: `Raw plant powders carry spores and starch, and starch feeds what grows. ${advice}${f.botanicals === null ? '' : ` ${f.botanicals} botanicals in all.`}`,
+    message: `${listWords(f.names)} ${f.names.length > 1 ? 'add' : 'adds'} microbes to the product.`,
+    why: `Raw plant powders contain spores, and starch that feeds them. ${advice}${f.botanicals === null ? '' : ` ${f.botanicals} botanicals in all.`}`,
   }
 }
 
@@ -102,15 +102,15 @@ export const doses: FindingWords<
     why: f.over.length > 1 ? `Summed over ${listWords(f.over)}.` : BEYOND[f.effect],
   }),
   'usage.below-min': (f) => ({
-    message: `${sayPercent(f.percent)} ${f.name} is under its usual range of ${sayPercent(f.min)} to ${sayPercent(f.max)}.`,
+    message: `${sayPercent(f.percent)} ${f.name} is below its usual range of ${sayPercent(f.min)} to ${sayPercent(f.max)}.`,
     why: 'Probably little effect at this dose.',
   }),
   'usage.upper-part': ({ doses: list }) => ({
-    message: `${listWords(list.map((d) => `${sayPercent(d.percent)} ${d.name}`))} ${isAre(list.length)} within ${list.length > 1 ? 'their ranges' : 'its range'} and more than most products hold.`,
+    message: `${listWords(list.map((d) => `${sayPercent(d.percent)} ${d.name}`))} ${isAre(list.length)} within ${list.length > 1 ? 'their ranges' : 'its range'} but more than most products contain.`,
     why: list
       .map(
         (d) =>
-          `${capitalise(d.name)}: ${sayPercent(d.commonPercent)} is common; above, ${d.above ?? 'its smell and its irritants tell'}.`,
+          `${capitalise(d.name)}: ${sayPercent(d.commonPercent)} is common; above, ${d.above ?? 'smell and irritation increase'}.`,
       )
       .join(' '),
   }),
@@ -119,16 +119,16 @@ export const doses: FindingWords<
     message:
       f.case === 'acids'
         ? `Exfoliating acids add up to ${sayPercent(f.percent)}${f.ph !== null && f.freePercent > 0 ? `, about ${about(f.freePercent)} of it free acid at pH ${sayNumber(f.ph, 1)}` : ''}.`
-        : `${listWords(f.names)} peel together.`,
-    why: 'They act together on the skin: begin with one evening in three. 10 % in all, at pH 3.5 or above, is the usual ceiling for home use.',
+        : `${listWords(f.names)} all exfoliate.`,
+    why: 'Their effects add up: start with every third evening. 10 % in total at pH 3.5 or above is the usual maximum for home use.',
   }),
   'usage.extract-load': extracts,
   'solubility.no-solvent': (f) =>
     f.case === 'water'
       ? solid(f.solid)
       : {
-          message: `${f.name} dissolves in oil only, and there is ${f.oilsPercent > 0 ? `${sayPercent(f.oilsPercent)} of oil` : 'no oil'} here.`,
-          why: 'Undissolved powder feels gritty. Dissolve it hot in a polar ester, in an oil phase of at least five times its weight.',
+          message: `${f.name} is soluble in oil only, and the formula has ${f.oilsPercent > 0 ? `${sayPercent(f.oilsPercent)} oils` : 'no oils'}.`,
+          why: 'Undissolved powder feels gritty. Dissolve it hot in a polar ester, in at least five times its weight of oils.',
         },
   'solubility.may-crystallise': mayCrystallise,
 }

@@ -11,9 +11,9 @@ function noEmulsifier(f: FindingFacts['emulsion.no-emulsifier']): FindingText {
       }
     case 'none':
       return {
-        message: `${sayPercent(f.oilsPercent)} oils and ${sayPercent(Number(f.waterPercent.toFixed(1)))} water without an emulsifier.`,
+        message: `${sayPercent(f.oilsPercent)} oils and ${sayPercent(Number(f.waterPercent.toFixed(1)))} water, and no emulsifier.`,
         why: f.solubiliser
-          ? 'The solubiliser is too little for that much oil: it will separate.'
+          ? 'Too little solubiliser for this much oil: it will separate.'
           : 'Oil and water separate within minutes. Add an emulsifier.',
       }
     case 'helpers':
@@ -30,28 +30,28 @@ function oilLoad(f: FindingFacts['emulsion.oil-load']): FindingText {
   switch (f.case) {
     case 'oil-in-water':
       return {
-        message: `${sayPercent(Math.round(f.oilPercent))} of oils and water are oils.`,
+        message: `Internal phase: ${sayPercent(Math.round(f.oilPercent))} oil.`,
         why: f.turns
-          ? `Round drops fill at most about ${sayPercent(f.turnsFromPercent)}: beyond that it splits or turns over, unless the emulsifier is made for it.`
-          : 'Hard to emulsify, and stiff. Use less oil, or an emulsifier made for high oil content.',
+          ? `Round droplets pack to about ${sayPercent(f.turnsFromPercent)} at most. Above that the emulsion separates or inverts, unless the emulsifier is made for it.`
+          : 'Difficult to emulsify, and stiff. Use less oil, or an emulsifier made for high oil content.',
       }
     case 'water-in-oil':
       return {
-        message: `${sayPercent(Math.round(f.waterPercent))} of oils and water are water, in oil.`,
-        why: `Above ${sayPercent(f.mostPercent)} only special emulsifiers hold it; more oil, or less water.`,
+        message: `Internal phase: ${sayPercent(Math.round(f.waterPercent))} water, in a W/O emulsion.`,
+        why: `Above ${sayPercent(f.mostPercent)} only special emulsifiers keep it stable. Use more oil or less water.`,
       }
     case 'emulsifier':
       return {
-        message: `${sayPercent(f.oilsPercent)} of oils is more than ${listWords(f.names)} usually holds (${sayPercent(f.mostPercent)}).`,
+        message: `${sayPercent(f.oilsPercent)} oils is more than ${listWords(f.names)} usually emulsifies (${sayPercent(f.mostPercent)}).`,
         why: 'Lower the oils, or add a second emulsifier.',
       }
   }
 }
 
 const outside = (needs: FindingFacts['thickener.outside-ph']['needs'], at: PhPoint) =>
-  `${listWords(needs.map((x) => `${x.name} holds at pH ${formatRange(x.range)}`))}; ${
+  `${listWords(needs.map((x) => `${x.name} is stable at pH ${formatRange(x.range)}`))}; ${
     at.is === 'measured'
-      ? `the pH read is ${sayNumber(at.ph, 2)}`
+      ? `the measured pH is ${sayNumber(at.ph, 2)}`
       : `the target is ${at.is === 'predicted' ? sayNumber(at.ph, 1) : formatRange(at.range)}`
   }.`
 
@@ -74,13 +74,13 @@ export const emulsion: FindingWords<
 > = {
   'emulsion.no-emulsifier': noEmulsifier,
   'emulsion.too-little-emulsifier': (f) => ({
-    message: `${sayPercent(f.emulsifierPercent)} emulsifier is ${sayPercent(Math.round(f.sharePercent))} of the oil phase.`,
-    why: `${sayPercent(f.leastPercent)} or more is usual here; with less it may separate in weeks.`,
+    message: `${sayPercent(f.emulsifierPercent)} emulsifier is only ${sayPercent(Math.round(f.sharePercent))} of the oil phase.`,
+    why: `${sayPercent(f.leastPercent)} or more is usual here. With less it may separate within weeks.`,
   }),
   'emulsion.oil-load': oilLoad,
   'emulsion.hlb-mismatch': (f) => ({
     message: `The emulsifiers have HLB ${sayNumber(f.offered, 1)}; the oils require about ${sayNumber(f.required, 1)} (${sayNumber(f.low, 1)}–${sayNumber(f.high, 1)} in the tables).`,
-    why: `${f.offered > f.required ? 'More of the oil-loving' : 'More of the water-loving'} partner brings them together. Within ± 1 is as good as the tables.`,
+    why: `Use more of the ${f.offered > f.required ? 'low-HLB' : 'high-HLB'} emulsifier. The tables are accurate to ± 1.`,
   }),
   'emulsion.soap-in-acid': (f) => ({
     message: `${listWords(f.names)} ${f.names.length > 1 ? 'turn' : 'turns'} into fatty acid ${f.with.is === 'acids' ? `with ${listWords(f.with.names)}` : `at ${phPoint(f.with)}`}.`,
@@ -88,35 +88,35 @@ export const emulsion: FindingWords<
   }),
   'emulsion.emulsifier-outside-ph': ({ needs, at }) => ({
     message: outside(needs, at),
-    why: 'The cream may look thin or split until the pH is back in range; then blend it again.',
+    why: 'The emulsion may look thin or separate until the pH is back in range. Then blend it again.',
   }),
   'thickener.outside-ph': ({ needs, at }) => ({
     message: outside(needs, at),
-    why: 'The product thins there and usually recovers when the pH does. Do not discard the batch.',
+    why: 'The product thins at this pH and usually recovers when the pH is corrected. Do not discard the batch.',
   }),
   'thickener.electrolyte': (f) => ({
-    message: `${about(f.saltPercent)} of salts thin ${listWords(f.names)}.`,
-    why: `It stands about ${sayPercent(f.tolerancePercent)}. Xanthan, sclerotium gum or hydroxyethylcellulose hold with salt.`,
+    message: `${about(f.saltPercent)} salts will thin ${listWords(f.names)}.`,
+    why: `Electrolyte tolerance about ${sayPercent(f.tolerancePercent)}. Xanthan gum, sclerotium gum and hydroxyethylcellulose tolerate salt.`,
   }),
   'thickener.needs-neutralising': ({ names }) => ({
-    message: `${listWords(names)} thickens when it is neutralised, and there is no base.`,
-    why: 'About 0.4 part of sodium hydroxide, or 1.5 parts of triethanolamine, for one of carbomer brings it to pH 6. It counts in the formula.',
+    message: `${listWords(names)} thickens only when neutralised, and there is no base.`,
+    why: 'About 0.4 parts of sodium hydroxide, or 1.5 parts of triethanolamine, per part of carbomer give pH 6. Include it in the formula.',
   }),
   'thickener.no-slurry': (f) => ({
-    message: `${listWords(f.names)} lumps in bare water.`,
-    why: `Wet it first in about ${sayNumber(f.parts)} parts of ${f.in}, or sprinkle it under shear.`,
+    message: `${listWords(f.names)} lumps in plain water.`,
+    why: `Wet it first in about ${sayNumber(f.parts)} parts of ${f.in}, or sprinkle it in under high shear.`,
   }),
   'charge.clash': ({ cationic, anionic }) => ({
     message: `${listWords(cationic)} is positively charged, ${listWords(anionic)} negatively.`,
-    why: 'They bind each other and drop out as strings or grains. A nonionic thickener such as hydroxyethylcellulose goes with both.',
+    why: 'Opposite charges bind and precipitate as strings or grains. A nonionic thickener such as hydroxyethylcellulose is compatible with both.',
   }),
   'stability.bleeding': plain(
-    'Water in oil without salt.',
-    'Many such emulsions bleed water. 0.5 to 1 % magnesium sulfate or sodium chloride in the water keeps the drops.',
+    'W/O emulsion without an electrolyte.',
+    'Many W/O emulsions bleed water. Add 0.5–1 % magnesium sulfate or sodium chloride to the water phase.',
   ),
   'stability.no-chelator': ({ names }) => ({
-    message: `${listWords(names)} without a chelator.`,
-    why: 'Traces of iron and copper, which plants, juices and clays bring along, brown it and feed microbes. Sodium phytate or a glutamate chelator at 0.1 to 0.3 % binds them.',
+    message: `No chelator with ${listWords(names)}.`,
+    why: 'Traces of iron and copper discolour the product and weaken its preservation. Add sodium phytate or a glutamate chelator at 0.1–0.3 %.',
   }),
   'stability.incompatible': ({ left, right, what, why }) => ({
     message: `${listWords(left)} and ${listWords(right)} ${what}.`,
@@ -124,6 +124,6 @@ export const emulsion: FindingWords<
   }),
   'oxidation.no-antioxidant': ({ oilsPercent }) => ({
     message: `No antioxidant with ${sayPercent(oilsPercent)} of oils that oxidise.`,
-    why: 'Tocopherol at 0.1 to 0.5 % slows rancid smells; start with fresh oil.',
+    why: 'Add tocopherol at 0.1–0.5 % to slow rancidity, and start with fresh oil.',
   }),
 }

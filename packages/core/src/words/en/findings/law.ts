@@ -2,15 +2,18 @@ import type { FindingFacts } from '../../../findings/facts.ts'
 import { listWords, sayNumber, sayPercent, shorten } from '../../../text/format.ts'
 import { about, sentences, type FindingText, type FindingWords } from './shared.ts'
 
-const STRICTEST = 'Your region is “other”: this is the strictest rule known here, so look up your own.'
-const OPINION = 'An expert opinion, not law.'
+const STRICTEST = 'Your market is “other”: this is the strictest rule known here. Look up your own.'
+const OPINION = 'This is an expert opinion, not law.'
 
 type Claim = FindingFacts['claim.unsupported']['claims'][number]
-const CONTRADICTED = { vegan: 'It comes from animals.', 'fragrance-free': 'It scents the product.' }
+const CONTRADICTED = {
+  vegan: 'This ingredient is of animal origin.',
+  'fragrance-free': 'This ingredient scents the product.',
+}
 const claimMessage = (c: Claim) =>
   c.case === 'needs'
     ? `${listWords(c.claims.map((text) => `“${shorten(text, 40)}”`))} ${c.claims.length === 1 ? 'has' : 'have'} ${c.is}`
-    : `it is called ${c.claim}, with ${listWords(c.names)}`
+    : `claims to be ${c.claim} but contains ${listWords(c.names)}`
 const claimWhy = (c: Claim) => (c.case === 'needs' ? c.needs : CONTRADICTED[c.claim])
 
 function aboveCap(f: FindingFacts['legal.above-cap']): FindingText {
@@ -18,14 +21,14 @@ function aboveCap(f: FindingFacts['legal.above-cap']): FindingText {
   switch (f.case) {
     case 'later':
       return {
-        message: `${f.authority} allows ${cap} ${f.name} from ${f.from}; this has ${sayPercent(f.percent)}.`,
-        why: 'The rule is not in force before that day.',
+        message: `${f.authority} allows ${cap} ${f.name} from ${f.from}. This formula has ${sayPercent(f.percent)}.`,
+        why: 'The limit is not in force before that date.',
       }
     case 'over':
       return {
-        message: `${sayPercent(f.percent)} ${f.name}${f.unit ? ` ${f.unit}` : ''} is above the cap of ${cap} (${f.authority}, ${f.rinse} for ${f.site}).`,
+        message: `${sayPercent(f.percent)} ${f.name}${f.unit ? ` ${f.unit}` : ''} exceeds the limit of ${cap} (${f.authority}, ${f.rinse}, ${f.site}).`,
         why: sentences(
-          f.several && 'Every line that contains it counts.',
+          f.several && 'All ingredients that contain it are counted.',
           f.condition && `Rule: ${f.condition}.`,
           f.opinion && OPINION,
           f.strictest && STRICTEST,
@@ -33,13 +36,13 @@ function aboveCap(f: FindingFacts['legal.above-cap']): FindingText {
       }
     case 'open':
       return {
-        message: `Whether ${f.name} stays under ${cap} (${f.authority}) cannot be told: it is ${about(f.low)} to ${about(f.high)}.`,
-        why: `The shares in ${listWords(f.names)} are not known. Enter its parts from the specification.`,
+        message: `${f.name} may exceed ${cap} (${f.authority}): between ${about(f.low)} and ${about(f.high)}.`,
+        why: `The composition of ${listWords(f.names)} is unknown. Enter it from the specification.`,
       }
     case 'acidity':
       return {
-        message: `${f.authority}: up to ${cap} at pH ${sayNumber(f.phMin, 1)} or above; here it is ${sayNumber(f.ph, 1)}.`,
-        why: `The lower the pH, the more of the acid is free, and the more it stings. ${OPINION}`,
+        message: `${f.authority}: up to ${cap} at pH ${sayNumber(f.phMin, 1)} or above. This formula has pH ${sayNumber(f.ph, 1)}.`,
+        why: `The lower the pH, the more free acid, and the more it stings. ${OPINION}`,
       }
   }
 }
@@ -56,39 +59,39 @@ export const law: FindingWords<
 > = {
   'legal.above-cap': aboveCap,
   'legal.prohibited': ({ authority, name, rinse, site, condition, uncertain, strictest }) => ({
-    message: `${authority} does not allow ${name} in a product that is ${rinse} for ${site}.`,
+    message: `${authority} prohibits ${name} in a ${rinse} product (${site}).`,
     why: sentences(
-      condition ? `Rule: ${condition}.` : 'Take it out or choose something else.',
+      condition ? `Rule: ${condition}.` : 'Remove or replace it.',
       uncertain,
       strictest && STRICTEST,
     ),
   }),
   'legal.unknown-content': ({ names, substances, over, likelyOnLabel }) => ({
-    message: `${listWords(names)}: how much ${listWords(substances.slice(0, 3).map((s) => s.toLowerCase()))}${substances.length > 3 ? ' and others' : ''} it brings is unknown.`,
+    message: `${listWords(names)}: content of ${listWords(substances.slice(0, 3).map((s) => s.toLowerCase()))}${substances.length > 3 ? ' and others' : ''} unknown.`,
     why: sentences(
       over.length > 0 &&
-        `By usual contents ${over.map((x) => `${x.name} may reach ${about(x.upToPercent)}, and ${x.authority} says ${sayPercent(x.maxPercent)}`).join('; ')}.`,
-      likelyOnLabel.length > 0 && `The label would likely name ${listWords(likelyOnLabel)}.`,
+        `At typical contents ${over.map((x) => `${x.name} may reach ${about(x.upToPercent)} (${x.authority}: ${sayPercent(x.maxPercent)})`).join('; ')}.`,
+      likelyOnLabel.length > 0 && `The label will probably have to name ${listWords(likelyOnLabel)}.`,
       'Enter the analysis of your lot under Ingredients to calculate it.',
     ),
   }),
   'label.name-allergens': ({ allergens, thresholdPercent, rinse }) => ({
-    message: `The label names ${listWords(allergens.map((t) => t.name))}.`,
-    why: `By the analyses there is more than ${sayPercent(thresholdPercent)} in a product that is ${rinse}: ${allergens.map((t) => `${t.name} ${about(t.percent)}`).join(', ')}.`,
+    message: `The label must name ${listWords(allergens.map((t) => t.name))}.`,
+    why: `Above ${sayPercent(thresholdPercent)} in a ${rinse} product, by the analyses: ${allergens.map((t) => `${t.name} ${about(t.percent)}`).join(', ')}.`,
   }),
   'label.releases-formaldehyde': ({ mostPercent, saidFromPercent }) => ({
-    message: `Its releasers could set free ${about(mostPercent)} of formaldehyde at most.`,
-    why: `How much is free depends on pH, warmth and time; only a test tells. Above ${sayPercent(saidFromPercent)} free the EU label says “releases formaldehyde”.`,
+    message: `Preservatives here can release up to ${about(mostPercent)} formaldehyde.`,
+    why: `The amount depends on pH, temperature and time, and needs a test. Above ${sayPercent(saidFromPercent)} free formaldehyde, an EU label says “releases formaldehyde”.`,
   }),
   'claim.spf': ({ claim }) => ({
     message: claim
-      ? `“${shorten(claim)}” promises sun protection. Only a laboratory test can support that.`
+      ? `“${shorten(claim)}” claims sun protection. Only a laboratory test can support that.`
       : 'Contains a UV filter. Do not state or suggest sun protection.',
-    why: 'Protection depends on film, grade and dispersion and cannot be worked out. In many places a sunscreen is a drug or a class of its own.',
+    why: 'Protection depends on film, grade and dispersion, and cannot be calculated. In many markets a sunscreen is a drug or a regulated class.',
   }),
   'claim.natural': ({ names }) => ({
-    message: `Called natural, with ${listWords(names)}.`,
-    why: 'They are made by synthesis. Every scheme has its own list, so say which one you follow.',
+    message: `Claims to be natural but contains ${listWords(names)}.`,
+    why: 'These are synthetic. Every standard has its own list: state which one you follow.',
   }),
   'claim.unsupported': ({ claims }) => ({
     message: `${claims.map(claimMessage).join('; ')}.`,

@@ -6,18 +6,18 @@ function tooHot(f: FindingFacts['heat.sensitive-in-hot-phase']): FindingText {
   switch (f.case) {
     case 'hot':
       return {
-        message: `${f.phase ?? 'The phase'} is heated to ${formatCelsius(f.heatToC)}, and ${listWords(f.materials.map((m) => `${m.name} stands ${formatCelsius(m.heatMaxC)}`))}.`,
-        why: `Heat reduces strength, scent or structure. Add ${itThem(f.materials.length)} when the batch has cooled.`,
+        message: `${f.phase ?? 'The phase'} is heated to ${formatCelsius(f.heatToC)}, and ${listWords(f.materials.map((m) => `${m.name} tolerates ${formatCelsius(m.heatMaxC)}`))}.`,
+        why: `Heat reduces strength, scent or structure. Add ${itThem(f.materials.length)} after cooling.`,
       }
     case 'warm':
       return {
-        message: `${listWords(f.materials.map((m) => `${m.name} wants ${formatCelsius(m.heatMaxC)} or less`))}; the phase goes in below ${formatCelsius(f.belowC)}.`,
-        why: 'Let it cool a little further first.',
+        message: `${listWords(f.materials.map((m) => `${m.name} tolerates ${formatCelsius(m.heatMaxC)}`))}; its phase is added below ${formatCelsius(f.belowC)}.`,
+        why: 'Let the batch cool a little further first.',
       }
     case 'method':
       return {
         message: `${listWords(f.names)} would be heated to ${formatCelsius(f.heatToC)} with its phase.`,
-        why: `${f.reason} Put what is delicate into a cool-down phase.`,
+        why: `${f.reason} Move it to a cool-down phase.`,
       }
   }
 }
@@ -26,8 +26,8 @@ function order(f: FindingFacts['process.order']): FindingText {
   switch (f.case) {
     case 'must-melt':
       return {
-        message: `${f.name} melts at about ${formatCelsius(f.meltsC)}; its phase ${f.belowC !== null ? `goes in below ${formatCelsius(f.belowC)}` : `is heated to ${formatCelsius(f.heatToC!)}`}.`,
-        why: 'Unmelted grains remain. Melt it fully with the oils.',
+        message: `${f.name} melts at about ${formatCelsius(f.meltsC)}; its phase ${f.belowC !== null ? `is added below ${formatCelsius(f.belowC)}` : `is heated to ${formatCelsius(f.heatToC!)}`}.`,
+        why: 'It would stay as unmelted grains. Melt it completely with the oils.',
       }
     case 'no-temperature':
       return {
@@ -37,17 +37,17 @@ function order(f: FindingFacts['process.order']): FindingText {
     case 'hot-into-cold':
       return {
         message: `${f.phase} is poured hot into ${f.target}, which is cold.`,
-        why: 'What it holds dissolved comes out in lumps where it meets the cold. Let it cool below 40 °C and pour it in a thin stream.',
+        why: 'Dissolved solids come out as lumps in the cold. Let it cool below 40 °C and pour it in a thin stream.',
       }
     case 'acid-early':
       return {
-        message: `${listWords(f.names)} would be in before the emulsion stands.`,
-        why: 'Acid and salt make many emulsifiers let go while the drops form. In small parts into the cool emulsion, then blended again, it holds.',
+        message: `${listWords(f.names)} would be added before the emulsion is formed.`,
+        why: 'Acids and salts weaken many emulsifiers while droplets form. Add it in small portions to the cooled emulsion, then blend again.',
       }
     case 'base-early':
       return {
-        message: `${listWords(f.bases)} stands with ${listWords(f.polymers)}; the method keeps it until that is wet.`,
-        why: 'Met by a base while it is dry, it thickens around the powder, and the lumps stay. Most makers give the base a phase of its own.',
+        message: `${listWords(f.bases)} is in the same phase as ${listWords(f.polymers)}. The method adds it after hydration.`,
+        why: 'A base thickens the dry polymer around itself and leaves lumps. Put the base in a phase of its own.',
       }
   }
 }
@@ -65,24 +65,24 @@ export const making: FindingWords<
   'phase.wrong-solubility': (f) =>
     f.case === 'water-in-oil'
       ? {
-          message: `${f.name} dissolves in water, and it stands in ${f.phase ?? 'the oil phase'}.`,
-          why: 'In oil it settles as drops or crystals.',
+          message: `${f.name} is soluble in water, and it is in ${f.phase ?? 'the oil phase'}.`,
+          why: 'In oil it settles as droplets or crystals.',
         }
       : {
-          message: `${f.name} does not dissolve in water, and nothing in its phase carries it.`,
+          message: `${f.name} is not soluble in water, and nothing in its phase emulsifies it.`,
           why:
             f.solubiliserPercent > 0
-              ? `${sayPercent(f.solubiliserPercent)} solubiliser is little for ${sayPercent(f.percent)}: 3 to 8 parts for one of oil are usual.`
-              : 'The oil would float. Move it to the oil phase, or mix it with a solubiliser first.',
+              ? `${sayPercent(f.solubiliserPercent)} solubiliser is too little for ${sayPercent(f.percent)} oil: 3 to 8 parts per part of oil are usual.`
+              : 'The oil would float on top. Move it to the oil phase, or mix it with a solubiliser first.',
         },
   'process.order': order,
   'process.temperature-mismatch': (f) => ({
-    message: `${f.phase} is given ${formatCelsius(f.givenC)} and meets a part of ${formatCelsius(f.hottestC)}.`,
-    why: `Waxes and fatty alcohols set where they meet something cooler and leave grains; the method heats it to ${formatCelsius(f.heatToC)}.`,
+    message: `${f.phase} is set to ${formatCelsius(f.givenC)} and is combined with a phase at ${formatCelsius(f.hottestC)}.`,
+    why: `Waxes and fatty alcohols set in a cooler phase and leave grains. The method heats it to ${formatCelsius(f.heatToC)}.`,
   }),
   'process.not-joined': ({ names, step }) => ({
-    message: `${listWords(names)} ${names.length === 1 ? 'is' : 'are'} in no step: “${step}” was taken out of the method.`,
-    why: 'No step of the method adds this ingredient.',
+    message: `${listWords(names)} ${names.length === 1 ? 'is' : 'are'} in no step: “${step}” was removed from the method.`,
+    why: `No step of the method adds ${names.length === 1 ? 'this ingredient' : 'these ingredients'}.`,
   }),
   'process.hydration-time': ({ long, short }) => ({
     message: `${listWords([
@@ -93,10 +93,10 @@ export const making: FindingWords<
         ? [`${listWords(short)} ${short.length > 1 ? 'take' : 'takes'} minutes in a slurry and up to an hour`]
         : []),
     ])} to hydrate.`,
-    why: 'Longer in the cold. Lumps at first are harmless and even out; grains at filling are not finished. Judge thickness the next day.',
+    why: 'Hydration takes longer in the cold. Early lumps disappear; grains at filling mean that it is not finished. Judge the viscosity the next day.',
   }),
   'process.make-up-water': ({ phases, min, max, small }) => ({
-    message: `Phase ${listWords(phases)} loses water while it is hot, often ${min} to ${max} %.`,
-    why: `${small ? 'A small beaker loses more than a big one. ' : ''}Cover it, or weigh before and after and put back what left; otherwise every other percent rises.`,
+    message: `Phase ${listWords(phases)} loses water while hot, often ${min} to ${max} %.`,
+    why: `${small ? 'A small beaker loses more than a large one. ' : ''}Cover it, or weigh before and after and replace the loss. Otherwise everything else becomes more concentrated.`,
   }),
 }

@@ -11,7 +11,7 @@ import {
 } from './shared.ts'
 
 const needs = (need: PhNeed) =>
-  need.grade === 'works' ? `works at pH ${formatRange(need)}` : `holds at pH ${formatRange(need)}`
+  need.grade === 'works' ? `is effective at pH ${formatRange(need)}` : `is stable at pH ${formatRange(need)}`
 const needsOf = (list: readonly PhNeed[]) =>
   `${capitalise(listWords(list.map((need) => `${need.label} ${needs(need)}`)))}.`
 const WHERE = 'where all ingredients are effective'
@@ -45,8 +45,8 @@ function outsideWindow(f: FindingFacts['ph.outside-window']): FindingText {
       }
     case 'predicted':
       return {
-        message: `Predicted pH ${sayNumber(f.ph, 1)} (${formatRange(f.band)}); ${f.aimed ? `you aim for ${formatRange(f.aim)}` : `all materials work at ${formatRange(f.aim)}`}.`,
-        why: `${f.needs === 'alkali' ? 'Alkali' : 'Acid'} is needed, a little at a time, with a reading after each. Count what goes in.`,
+        message: `Predicted pH ${sayNumber(f.ph, 1)} (${formatRange(f.band)}); ${f.aimed ? `the target is ${formatRange(f.aim)}` : `all ingredients are effective at ${formatRange(f.aim)}`}.`,
+        why: `Add ${f.needs === 'alkali' ? 'alkali' : 'acid'} in small steps and measure after each. Record what you add.`,
       }
   }
 }
@@ -58,9 +58,9 @@ function noSharedWindow({ pair, hard, others }: FindingFacts['ph.no-shared-windo
     why: sentences(
       pair.flatMap((need) => need.why ?? []).join(' ') ||
         (hard
-          ? 'One of them would be wasted or spoilt.'
-          : 'The product would thin or split until the pH is raised.'),
-      others > 0 && `${others} more ${others === 1 ? 'pair does' : 'pairs do'} not meet.`,
+          ? 'One of them would be ineffective or degrade.'
+          : 'The product would thin or separate until the pH is raised.'),
+      others > 0 && `${others} more ${others === 1 ? 'pair does' : 'pairs do'} not overlap.`,
     ),
   }
 }
@@ -68,7 +68,7 @@ function noSharedWindow({ pair, hard, others }: FindingFacts['ph.no-shared-windo
 function unsafe(f: FindingFacts['ph.unsafe']): FindingText {
   const place = `a ${f.rinse} product for ${f.site === 'eye' ? 'the eye area' : `the ${f.site}`}`
   const point = phPoint(f.at)
-  const pH = f.at.is === 'band' ? `As written ${point}` : capitalise(point)
+  const pH = f.at.is === 'band' ? `${capitalise(point)}` : capitalise(point)
   return {
     message: sentences(
       `${pH} is too ${f.side} for ${place}. Keep to pH ${formatRange(f.bears)}.`,
@@ -76,9 +76,9 @@ function unsafe(f: FindingFacts['ph.unsafe']): FindingText {
     ),
     why: sentences(
       f.burns ? 'This burns skin.' : 'This may sting and redden skin.',
-      f.irritants.length > 0 && `${listWords(f.irritants)} breaks down to an irritant in so much acid.`,
+      f.irritants.length > 0 && `${listWords(f.irritants)} breaks down to an irritant at this acidity.`,
       f.side === 'acidic'
-        ? 'Raise the pH: the lower it is, the more acid is free.'
+        ? 'Raise the pH: the lower it is, the more free acid.'
         : 'Lower the pH: alkali swells and dries the stratum corneum.',
     ),
   }
@@ -102,39 +102,39 @@ export const ph: FindingWords<
   'ph.not-final': (f) =>
     f.case === 'additions'
       ? {
-          message: `After the last reading ${listWords(f.names)} was added.`,
-          why: 'Mix, wait two minutes and read again; and once more the next day.',
+          message: `${listWords(f.names)} was added after the last pH measurement.`,
+          why: 'Mix, wait 2 minutes and measure again, and once more the next day.',
         }
       : {
-          message: `The pH was read after ${f.after}; ${listWords(f.later)} came later.`,
-          why: 'Read it again after the last addition, and once more the next day.',
+          message: `The pH was measured after ${f.after}; ${listWords(f.later)} was added later.`,
+          why: 'Measure again after the last addition, and once more the next day.',
         },
   'ph.not-measured': plain(
-    'pH matters here and has not been read yet.',
-    'Measure a small portion when everything is in, and again after 24 hours.',
+    'pH not measured yet, and it matters in this formula.',
+    'Measure a small sample when everything is in, and again after 24 hours.',
   ),
   'ph.not-measurable': plain(
-    'This is water in oil: its pH cannot be measured.',
-    'The drops of water are shut in oil, so a strip or probe reads nothing. Set the pH of the water phase before it goes in.',
+    'The pH of a W/O emulsion cannot be measured.',
+    'The water droplets are enclosed in oil and do not reach a strip or probe. Adjust the water phase before emulsifying.',
   ),
   'ph.reading-implausible': (f) => ({
     message: `The measured pH ${sayNumber(f.ph, 2)} is ${f.far ? 'far' : 'somewhat'} from the predicted ${formatRange(f.band)}.`,
     why: f.lactone
-      ? 'A lactone frees its acid for hours: read again after a day. Otherwise check the meter, and whether everything that went in is written down.'
+      ? 'A lactone releases its acid over hours: measure again after a day. Otherwise check the meter, and that every addition is recorded.'
       : f.far
-        ? 'Check the meter in a buffer, and whether everything that went in is written down.'
-        : 'Strengths and a meter that was not set are the usual reasons.',
+        ? 'Check the meter in a buffer, and that every addition is recorded.'
+        : 'Usual reasons: other strengths than assumed, or a meter that is not calibrated.',
   }),
   'ph.drift-expected': ({ names, why }) => ({
-    message: `${capitalise(listWords(names))} will move the pH.`,
+    message: `${capitalise(listWords(names))} will change the pH over time.`,
     why,
   }),
   'ph.strip-resolution': (f) => ({
-    message: `A strip reads to half a unit: ${sayNumber(f.ph, 1)} does not show whether ${formatRange(f.target)} is met.`,
-    why: 'A meter does, on the product or on 10 % in distilled water.',
+    message: `A strip is accurate to half a unit: ${sayNumber(f.ph, 1)} does not show whether ${formatRange(f.target)} is met.`,
+    why: 'Use a meter, on the product or on a 10 % dilution in distilled water.',
   }),
   'record.adjuster-not-counted': ({ names }) => ({
     message: `${listWords(names)} ${names.length > 1 ? 'were' : 'was'} added and ${isAre(names.length)} not in the formula.`,
-    why: 'Caps, the list of ingredients and the next batch do not know of it. Add it to the formula on the pH tab.',
+    why: 'Legal limits, the ingredient list and the next batch leave it out. Add it to the formula on the pH tab.',
   }),
 }

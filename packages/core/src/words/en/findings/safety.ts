@@ -32,46 +32,49 @@ export const safety: FindingWords<
           BURNS_IN_SUN,
           'Use sunscreen by day, during use and for a week after. Start every second or third evening.',
         )({ who })
-      : of(BURNS_IN_SUN, 'Evening use only, sunscreen by day, start twice a week.')({ who }),
+      : of(BURNS_IN_SUN, 'Evening use only, sunscreen by day. Start twice a week.')({ who }),
   'safety.salicylate': of(
     'Contains a salicylate.',
-    'Not for aspirin allergy, not for children under 3, not over large areas.',
+    'Not for people with aspirin allergy, children under 3, or large areas of skin.',
   ),
   'safety.pregnancy': of(
     'Ask a doctor or midwife first in pregnancy or when breastfeeding.',
-    'Retinoids are left out altogether then.',
+    'Retinoids are avoided altogether then.',
   ),
   'safety.lye': of(
     'Lye burns.',
-    `${LYE_CARE} Long sleeves. ${LYE_ORDER} On skin or eyes: running water for 20 minutes, then medical help.`,
+    `${LYE_CARE} Long sleeves. ${LYE_ORDER} If it gets on skin or in eyes, rinse with running water for 20 minutes and get medical help.`,
   ),
-  'safety.acid': of('The concentrated acid burns.', 'Goggles and gloves; acid into water; good air.'),
+  'safety.acid': of(
+    'The concentrated acid burns.',
+    'Wear goggles and gloves, add acid to water, and ventilate.',
+  ),
   'safety.fragrance': of(
-    'Scent can cause allergy.',
-    'Keep it low, not near the eyes, not for babies. Patch test.',
+    'Fragrance can cause allergy.',
+    'Keep the dose low, and avoid eyes and babies. Patch test first.',
   ),
-  'safety.dust': of('Fine dust.', 'Wear a close mask, pour slowly, wet it at once, wipe up wet.'),
+  'safety.dust': of('Fine dust.', 'Wear a close-fitting mask, pour slowly, wet it at once and wipe up wet.'),
   'safety.flammable': of(
     'Burns easily.',
-    'No flame, ring or hot plate near; good air; warm only in a water bath off the flame.',
+    'No flame or hot plate nearby, ventilate, and warm only in a water bath off the heat.',
   ),
   'safety.eye': ({ names }) =>
     names.length > 0
       ? {
           message: `For the eye area, with ${listWords(names)}.`,
-          why: 'Nothing that stings or smells belongs near the eye: no fragrance, no exfoliating acids, no retinoids on the lid.',
+          why: 'Avoid fragrance, exfoliating acids and retinoids near the eye.',
         }
       : {
-          message: 'For the eye area: keep it out of the eye itself.',
-          why: 'pH 6.5 to 7.5 is gentlest. Infection can harm sight, so preserve well and use a pump or tube. Rinse with much water if it gets in.',
+          message: 'For the eye area: keep it out of the eyes.',
+          why: 'pH 6.5–7.5 is gentlest. Infections can harm sight: preserve well and use a pump or tube. Rinse with plenty of water if it gets in the eye.',
         },
   'safety.unpreserved': plain(
-    'Fresh and unpreserved: fridge, and use it up within 7 days.',
-    'Make one week’s worth at most, take it out with a clean spatula, label it with day and hour. Not for eyes, broken skin, children or anyone unwell. Do not give it away.',
+    'Fresh and unpreserved: refrigerate and use within 7 days.',
+    'Make one week’s supply at most, use a clean spatula, and label it with date and time. Not for eyes, broken skin, children or anyone unwell. Do not give it away.',
   ),
   'safety.hot': ({ celsius }) => ({
     message: `Hot oil and wax at ${formatCelsius(celsius)} stick and burn.`,
-    why: 'Water bath, never direct or unattended; dry glass; cool burns under running water for 20 minutes.',
+    why: 'Use a water bath and dry glass, and never leave it unattended. Cool burns under running water for 20 minutes.',
   }),
   'safety.sale': (f) =>
     f.for === 'sale'
@@ -80,7 +83,7 @@ export const safety: FindingWords<
           why: 'Usually a safety assessment, a challenge test, stability tests, a product file, notification, good manufacturing practice and a lawful label. Your local rules decide.',
         }
       : {
-          message: 'A gift wants a label.',
-          why: 'Ingredients, date, how long it keeps and your name, so that someone with an allergy can tell. Giving away in some places falls under cosmetic law too: your local rules decide.',
+          message: 'A gift needs a label.',
+          why: 'State the ingredients, the date, the shelf life and your name, so that people with allergies can check. In some places cosmetic law also covers gifts: your local rules decide.',
         },
 }

@@ -49,7 +49,7 @@ export const siteName = (site: Product['site']) => (site === 'eye' ? 'the eye ar
 export const nothingFits = (worst: PhNeed | 'none') =>
   worst === 'none'
     ? 'Choose another target.'
-    : `No pH suits the site and all materials: change ${worst.label} (pH ${formatRange(worst)}).`
+    : `No pH suits both this application area and all ingredients. Replace ${worst.label} (pH ${formatRange(worst)}).`
 
 export const sentences = (...parts: (string | false | null | undefined)[]) => parts.filter(Boolean).join(' ')
 
