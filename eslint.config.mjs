@@ -30,6 +30,36 @@ const noMaterialIds = {
   }),
 }
 
+/** Two words in a row, one of them without a capital: a sentence or a part of one. */
+const SENTENCE = /\p{L}{2,},? \p{Ll}{2,}/u
+/** What decides says nothing: it gives a code with its facts, and the sentence stands in core/src/words. */
+const noSentences = {
+  create(context) {
+    const look = (node, text) => {
+      if (SENTENCE.test(text))
+        context.report({
+          node,
+          message: `“${text.slice(0, 40)}” is a sentence: give a code, and put it into words.`,
+        })
+    }
+    return {
+      Literal: (node) => typeof node.value === 'string' && look(node, node.value),
+      TemplateElement: (node) => look(node, node.value.raw),
+    }
+  },
+}
+/** What is put into codes so far; the rest of the core follows. */
+const DECIDES = [
+  'assess/known',
+  'bench/cause*',
+  'bench/rescue',
+  'brief/*',
+  'choose/{emulsifiers,reasons,substitutes}',
+  'findings/*',
+  'keeping/{colour,plan,series,told,verdict*}',
+  'trials/{plan,variants}',
+].map((file) => `packages/core/src/${file}.ts`)
+
 export default tseslint.config(
   { ignores: ['**/node_modules/**', '**/dist/**', 'coverage/**', 'test-results/**', 'playwright-report/**'] },
   ...tseslint.configs.recommended,
@@ -96,6 +126,11 @@ export default tseslint.config(
     files: ['packages/core/src/**/*.ts', 'packages/cli/src/**/*.ts', 'packages/web/src/features/bench/**'],
     plugins: { omblet: { rules: { 'no-material-ids': noMaterialIds } } },
     rules: { 'omblet/no-material-ids': 'error' },
+  },
+  {
+    files: DECIDES,
+    plugins: { words: { rules: { 'no-sentences': noSentences } } },
+    rules: { 'words/no-sentences': 'error' },
   },
   // The core is pure; which way imports go is checked by .dependency-cruiser.mjs.
   {

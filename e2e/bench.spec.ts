@@ -162,7 +162,7 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
         .filter({ hasText: 'or drops' })
         .getByRole('button', { name: /^Record \d/ })
       if (await record.isVisible()) await record.click({ timeout: 500 })
-      await expect(page.getByText('computed since the last dose')).toBeVisible({ timeout: 3000 })
+      await expect(page.getByText('calculated since the last dose')).toBeVisible({ timeout: 3000 })
     }).toPass()
     await expect(page.getByLabel('Last entries').getByText(/^Adjuster/)).toHaveCount(round)
   }

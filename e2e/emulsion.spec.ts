@@ -9,7 +9,7 @@ test('the make-up of a cream, and another emulsifier taken with a way back', asy
   const chooser = page.getByRole('region', { name: 'Alternatives' })
   await expect(chooser.locator('li', { hasText: 'in use' })).toContainText('Olivate emulsifier')
   await chooser.getByRole('button', { name: /^Cetearyl alcohol with ceteareth-20/ }).click()
-  await expect(chooser).toContainText('Nonionic: salts and charged actives leave it alone')
+  await expect(chooser).toContainText('Nonionic: unaffected by salts and charged actives')
   await chooser.getByRole('button', { name: /^Use it/ }).click()
   await expect(chooser.locator('li', { hasText: 'in use' })).toContainText(
     'Cetearyl alcohol with ceteareth-20',

@@ -85,7 +85,7 @@ test('a fill line below zero comes in and is a finding', async ({ page }) => {
     ),
   )
   await page.locator('.p-toast').getByRole('button', { name: 'Open' }).click()
-  await expect(page.getByText(/so nothing is left for distilled water/)).toBeVisible()
+  await expect(page.getByText(/which leaves nothing for distilled water/)).toBeVisible()
 })
 
 test('a file of a name that is taken gets the next free one', async ({ page }) => {
@@ -128,7 +128,7 @@ test('one formula, several and everything are exported; a backup restores on ano
   await page.getByRole('checkbox', { name: 'Choose Low Tide toner' }).check()
   await page.getByRole('checkbox', { name: 'Choose Storm Warning serum' }).check()
   await page.getByRole('region', { name: 'Chosen formulas' }).getByRole('button', { name: 'Export' }).click()
-  await expect(page.getByRole('dialog')).toContainText('The file holds 2 formulas.')
+  await expect(page.getByRole('dialog')).toContainText('The file contains 2 formulas.')
   const [several] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save the file' }).click(),

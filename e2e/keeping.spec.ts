@@ -235,7 +235,7 @@ test('a colour is measured in a photograph, beside its card', async ({ page }) =
   await page.getByRole('button', { name: 'Enter', exact: true }).click()
   await stored(page)
   await page.goto('/stability/neap')
-  await expect(page.getByText(/The colour moved by ΔE00 4\.\d: plainly seen/).first()).toBeVisible()
+  await expect(page.getByText(/Colour change ΔE00 4\.\d, clearly visible/).first()).toBeVisible()
 })
 
 test('a lot that is off is followed to the batch that holds it', async ({ page }) => {
@@ -271,7 +271,7 @@ test('the example batches come with their weeks, and a patch test is written dow
     .first()
     .click()
   await expect(page.getByText('Observe again.', { exact: true })).toBeVisible()
-  await expect(page.getByText(/Layers after turn 3/).first()).toBeVisible()
+  await expect(page.getByText(/Layers after cycle 3/).first()).toBeVisible()
   await page.getByRole('button', { name: 'Begin one' }).click()
   await page.getByLabel('On whom: initials only').fill('IM')
   await expect(page.getByRole('button', { name: 'Applied' })).toBeDisabled()

@@ -44,7 +44,7 @@ test('the analysis of a lot puts its allergens into the ingredient list', async 
   await page.getByRole('combobox', { name: /^Material/ }).fill('lavender essential')
   await page.getByRole('option', { name: /Lavender essential oil/ }).click()
   await page.getByRole('textbox', { name: 'Lavender essential oil, percent' }).fill('0.05')
-  await expect(page.getByText('The label names Linalool.')).toBeVisible()
+  await expect(page.getByText('The label must name Linalool.')).toBeVisible()
 })
 
 test('a material of one’s own is changed and taken out again, with a way back', async ({ page }) => {
@@ -91,7 +91,7 @@ test('an emulsifier of one’s own is asked for its type, and judged by it', asy
   await dialog.getByLabel('Name', { exact: true }).fill('Mole wax')
   await dialog.locator('[aria-labelledby="own-does"], #own-does').first().click()
   await page.getByRole('option', { name: 'emulsifying' }).click()
-  await dialog.getByRole('combobox', { name: 'What it holds' }).click()
+  await dialog.getByRole('combobox', { name: 'Emulsifier type' }).click()
   await page.getByRole('option', { name: 'Only helps another' }).click()
   await dialog.getByLabel('HLB, where it is told').fill('ten')
   await expect(dialog.getByText('Type the HLB as a number.')).toBeVisible()

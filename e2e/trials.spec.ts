@@ -240,7 +240,7 @@ test('a trial alone with triangles: seconds, going back, and what cannot be yet'
   for (const name of ['Spread', 'Whiteness', 'Tack', 'Greasiness', 'Softness'])
     await page.getByLabel(name).uncheck()
   await page.getByLabel(/Triangles/).check()
-  await expect(page.getByText(/Alone, plan at least 6 rounds/)).toBeVisible()
+  await expect(page.getByText(/With one assessor, plan at least 6 replicates/)).toBeVisible()
   await button(page, 'Create trial').click()
   await button(page, 'Assess on this device').click()
   await button(page, /^Ina/).click()

@@ -138,7 +138,7 @@ describe('something looks wrong', () => {
     const grains = buttons(/[Gg]rain/)[0]!
     grains.click()
     await settled()
-    await shows('Tell it apart:')
+    await shows('How to check:')
     expect(text()).toContain('When to discard it:')
     await press('Add to record')
     expect(await last(id)).toMatchObject({ type: 'note' })
@@ -147,7 +147,7 @@ describe('something looks wrong', () => {
   it('has nothing to offer before anything was weighed', async () => {
     await begun(/Wash/)
     await press('Something looks wrong')
-    await shows('Nothing is in the vessel yet that could look wrong.')
+    await shows('The vessel is still empty.')
   })
 })
 

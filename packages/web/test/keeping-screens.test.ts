@@ -146,7 +146,7 @@ describe('where a lot went', () => {
   it('says so where no batch holds it', async () => {
     await useLots().put({ id: 'l', material: 'propanediol', leftGrams: 30 })
     const page = mounted(WentPage, { id: 'l' })
-    await eventually(() => expect(page.text()).toContain('No batch on this machine holds it.'))
+    await eventually(() => expect(page.text()).toContain('No batch on this device contains this lot.'))
     expect(mounted(WentPage, { id: 'gone' }).text()).toContain('lot')
   })
 })

@@ -227,7 +227,7 @@ describe('containers', () => {
     await type('Name', 'Green vial')
     await type('Holds', '30')
     await send('Name')
-    await shows('Type how many there are.')
+    await shows('Enter how many you have.')
     await type('How many are left', '12')
     await send('Name')
     await until(() => useContainers().containers.length === 1)

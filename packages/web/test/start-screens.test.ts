@@ -128,13 +128,13 @@ describe('an ingredient list', () => {
   it('whose order and percents contradict one another says so and makes nothing', async () => {
     await open('/start/label', LabelPage)
     await type('Paste the list in the order of the label', 'Glycerin 2 %, Aqua 90 %, Panthenol')
-    await shows('contradict one another')
+    await shows('contradict each')
     expect(buttons(/^Make the draft/)).toEqual([])
   })
   it('without a name in it says how names are parted', async () => {
     await open('/start/label', LabelPage)
     await type('Paste the list in the order of the label', ' , . ')
-    await shows('No name was found.')
+    await shows('No ingredient names found.')
   })
 })
 

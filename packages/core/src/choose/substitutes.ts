@@ -10,6 +10,7 @@ import type { SubstituteFacts } from './reasons.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { hasTrait, type Material, type MaterialKind } from '../shapes/material.ts'
 import { kindHas } from '../shapes/kinds.ts'
+import { COMMON_FUNCTIONS } from '../shapes/material-words.ts'
 
 export type SubstituteNote = Said<SubstituteFacts>
 
@@ -41,8 +42,6 @@ const FAMILIES: readonly ReadonlySet<MaterialKind>[] = [
 const related = (a: MaterialKind, b: MaterialKind) => a === b || FAMILIES.some((f) => f.has(a) && f.has(b))
 
 const shared = <T>(a: readonly T[] = [], b: readonly T[] = []) => a.filter((x) => b.includes(x))
-/** Functions that nearly everything has tell nothing. */
-const COMMON = new Set(['skin conditioning', 'hair conditioning', 'solvent', 'emollient'])
 
 /** How alike two materials are: functions, kind, what they dissolve in, charge, HLB, feel, melting. */
 function compare(old: Material, m: Material): Pick<Substitute, 'likeness' | 'alike' | 'differs'> {
@@ -64,8 +63,8 @@ interface Compared {
 const COMPARISONS: readonly ((old: Material, m: Material) => Compared)[] = [
   function functions(old, m) {
     const same = shared(old.functions, m.functions)
-    const telling = same.filter((f) => !COMMON.has(f)).length
-    const wanted = old.functions.filter((f) => !COMMON.has(f)).length
+    const telling = same.filter((f) => !COMMON_FUNCTIONS.has(f)).length
+    const wanted = old.functions.filter((f) => !COMMON_FUNCTIONS.has(f)).length
     return {
       score: wanted > 0 ? 30 * (telling / wanted) : same.length > 0 ? 20 : 0,
       alike: same.length > 0 ? [{ code: 'functions', functions: same.slice(0, 3) }] : [],

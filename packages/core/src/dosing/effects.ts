@@ -28,7 +28,7 @@ export interface PhEffect {
   source: string
 }
 
-const SHARE_SOURCE = 'Henderson and Hasselbalch with the constants at 25 °C, from memory'
+const SHARE_SOURCE = 'Henderson and Hasselbalch with the constants at 25 °C'
 
 /** Sums of each acid with all its salts, in the formula or dosed. */
 export const acidSums = (a: Assessment): Map<string, AcidSum> =>

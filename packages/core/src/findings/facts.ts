@@ -1,7 +1,7 @@
 import type { PhRange, WindowItem } from '../assess/windows.ts'
 import type { AcidVerdict } from '../preservation/effect.ts'
 import type { MicrobeGroup } from '../preservation/preservation.ts'
-import type { Product } from '../shapes/formula.ts'
+import type { Product, Role } from '../shapes/formula.ts'
 import type { MaterialKind } from '../shapes/material.ts'
 import type { Plain } from '../text/said.ts'
 
@@ -304,7 +304,8 @@ export interface RemedyFacts {
   'remove-claims': { count: number }
   'state-challenge-test': Plain
   'declare-fresh': Plain
-  'move-to': { several: boolean; phase: string }
+  /** To a phase by its name, or by what it is where it has none. */
+  'move-to': { several: boolean; phase: string | null; role: Role }
   'move-to-adjust': { names: string[] }
   'keep-cold': { several: boolean }
   'add-phase-below': { celsius: number }

@@ -24,7 +24,7 @@ function moveTo(
   return [
     {
       code: 'move-to',
-      facts: { several: edits.length > 1, phase: target.name || role },
+      facts: { several: edits.length > 1, phase: target.name || null, role },
       edit: edits.length === 1 ? edits[0]! : { type: 'sequence', edits },
     },
   ]

@@ -171,7 +171,7 @@ function cannotTell(
 
 /** An opinion that asks for a pH, at a dose that matters, with a reading or a target clearly below it. */
 function phCondition(a: Assessment, { limit }: ApplicableLimit, total: number) {
-  if (limit.authority !== 'CIR opinion' || limit.phMin === undefined || total < 2) return null
+  if (!limit.authority.startsWith('CIR') || limit.phMin === undefined || total < 2) return null
   const ph = a.reading?.ph ?? a.formula.targetPh?.min
   if (ph === undefined || ph >= limit.phMin - 0.15) return null
   return {

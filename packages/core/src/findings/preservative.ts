@@ -194,7 +194,8 @@ export const heat: Rule = (a) =>
                     code: 'move-to',
                     facts: {
                       several: false,
-                      phase: a.formula.phases[coolDown]!.name || 'the cool-down phase',
+                      phase: a.formula.phases[coolDown]!.name || null,
+                      role: 'cool-down',
                     },
                     edit: {
                       type: 'move-line',

@@ -4,6 +4,8 @@ type Skeleton = Omit<Phase, 'lines'> & { lines?: Phase['lines'] }
 
 /** Usual heat of water and oils that are joined, and what is cool enough for the rest, °C (common practice). */
 export const HOT_C = 72
+/** Name of the phase in which a gum is wetted. */
+export const SLURRY = 'Gum slurry'
 export const COOL_C = 40
 
 const water = (heatToC?: number, name = 'Water'): Skeleton => ({
@@ -20,8 +22,8 @@ const premix = (name: string): Skeleton => ({ name, role: 'premix' })
 /** Phases to start each kind of product with, in the order in which they are made (common practice). */
 const SKELETONS: Record<Kind, Skeleton[]> = {
   toner: [premix('Glycol premix'), water(), last],
-  serum: [premix('Gum slurry'), water(), last],
-  gel: [premix('Gum slurry'), water(), last],
+  serum: [premix(SLURRY), water(), last],
+  gel: [premix(SLURRY), water(), last],
   lotion: [water(72), oil(), coolDown],
   cream: [water(72), oil(), coolDown],
   butter: [water(72), oil(75), coolDown],

@@ -54,8 +54,7 @@ const nature = (m: Material): (Told | false | undefined)[] => [
     `${GRADE[m.ph.grade]} ${formatRange(m.ph)}${m.ph.fromPercent ? `, from ${sayPercent(m.ph.fromPercent)} up` : ''}`,
   ],
   m.heatMaxC !== undefined && m.heatMaxC > 0 && ['Maximum processing temperature', `${m.heatMaxC} °C`],
-  m.meltsC !== undefined &&
-    m.meltsC > 0 && ['Melts at about', `${m.meltsC} °C`, 'handbook melting range, from memory'],
+  m.meltsC !== undefined && m.meltsC > 0 && ['Melts at about', `${m.meltsC} °C`, 'handbook melting range'],
   ['Charge', CHARGE[m.charge]],
   m.density !== undefined && ['Density', `${m.density} g/mL at 20 °C`],
   m.strengthPercent !== undefined && ['Strength as supplied', sayPercent(m.strengthPercent)],
@@ -75,12 +74,12 @@ const work = ({ cover, emulsifier: e, requiredHlb: hlb, ...m }: Material): (Told
     'Covers',
     `gram-positive ${COVER[cover.gramPositive]}, gram-negative ${COVER[cover.gramNegative]}, yeast ${COVER[cover.yeast]}, mould ${COVER[cover.mould]}`,
   ],
-  e?.hlb !== undefined && ['HLB', String(e.hlb), `${e.hlbSource}, from memory`],
+  e?.hlb !== undefined && ['HLB', String(e.hlb), e.hlbSource],
   e?.shareOfOils && ['Share of the oils', `${e.shareOfOils.min} to ${e.shareOfOils.max}\u202f%`],
   hlb && [
     'Required HLB',
     hlb.low === hlb.high ? String(hlb.value) : `${hlb.low}–${hlb.high}`,
-    `${hlb.source}, from memory; ${hlb.confidence} confidence`,
+    `${hlb.source}; ${hlb.confidence} confidence`,
   ],
   m.oxidation && ['Oxidation', OXIDATION[m.oxidation]],
   m.slurry && ['Wet it first in', `${m.slurry.parts} parts of ${m.slurry.in}`],
@@ -104,7 +103,7 @@ function comesWith(m: Material): (Told | false)[] {
 
 /** What is known of a material, each fact with its source. */
 export function factsOf(m: Material): Fact[] {
-  const own = m.own ? 'your own entry' : `${m.source}, from memory; ${m.confidence} confidence`
+  const own = m.own ? 'your own entry' : `${m.source}; ${m.confidence} confidence`
   const changed = new Map(m.changed?.map((c) => [c.what, c.was]))
   return [...nature(m), ...work(m), ...comesWith(m)].flatMap((told) => {
     if (!told) return []
@@ -178,7 +177,7 @@ export function limitRowsOf(m: Material): LimitRow[] {
       ]
         .filter(Boolean)
         .join('; '),
-      source: `${limit.source}; reviewed ${LIMITS_REVIEWED}, from memory (${limit.confidence} confidence)`,
+      source: `${limit.source}; reviewed ${LIMITS_REVIEWED} (${limit.confidence} confidence)`,
     })),
   )
 }

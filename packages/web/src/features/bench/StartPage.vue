@@ -194,8 +194,8 @@ async function begin() {
           </template>
         </div>
         <p v-if="by === 'containers' && wanted" class="sum">
-          Makes <strong class="mono">{{ formatNumber(wanted, 0) }} g</strong>. A cream holds air: about 0.95
-          to 1.0 g/mL; a toner about 1.0.
+          Makes <strong class="mono">{{ formatNumber(wanted, 0) }} g</strong>. A cream contains air: about
+          0.95 to 1.0 g/mL; a toner about 1.0.
         </p>
         <LearnedNote v-if="by === 'containers'" lesson="loss" says="Transfer loss:" unit="%" />
         <div class="two">

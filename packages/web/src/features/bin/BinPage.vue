@@ -57,7 +57,7 @@ const WHERE = {
 async function takeBack(record: BinRecord) {
   const back = await bin.takeBack(record.id)
   if (!back) return
-  const words = back.beside ? 'is back, beside what stands in its place now' : 'is back'
+  const words = back.beside ? 'restored as a copy beside the current one' : 'restored'
   notify(toast, `${record.name} ${words}.`, {
     label: 'Open',
     run: () => void router.push(WHERE[back.kind](back.id)),

@@ -76,7 +76,7 @@ function settle() {
 function standIn(s: Substitute) {
   open.value = false
   editor.apply(s.edit)
-  api.say(`${capitalise(s.material.name)} at ${sayPercent(s.percent)} stands in.`)
+  api.say(`Replaced with ${s.material.name}, ${sayPercent(s.percent)}.`)
 }
 function replace() {
   open.value = false

@@ -24,7 +24,7 @@ const FROM = 2
 const TO = 10
 const at = (ph: number) => ((Math.max(FROM, Math.min(TO, ph)) - FROM) / (TO - FROM)) * 100
 const order = { works: 0, holds: 1, prefers: 2, skin: 3 }
-const GRADE = { works: 'works', holds: 'holds', prefers: 'prefers', skin: 'comfort' }
+const GRADE = { works: 'effective', holds: 'stable', prefers: 'preferred', skin: 'comfortable' }
 
 const clashing = computed(() => new Set(props.windows.clashes.flatMap(({ a, b }) => [a.id, b.id])))
 const rows = computed(() =>
@@ -127,7 +127,7 @@ header {
 }
 .row {
   display: grid;
-  grid-template-columns: 6.75rem 1fr 3.4rem;
+  grid-template-columns: 6.75rem 1fr 4.25rem;
   align-items: center;
   gap: 0.5rem;
   min-height: 24px;
@@ -176,7 +176,7 @@ header {
 .marks {
   position: absolute;
   left: calc(6.75rem + 0.5rem);
-  right: calc(3.4rem + 0.5rem);
+  right: calc(4.25rem + 0.5rem);
   inset-block: 0;
   pointer-events: none;
 }
@@ -209,7 +209,7 @@ header {
 }
 .axis {
   display: grid;
-  grid-template-columns: 6.75rem 1fr 3.4rem;
+  grid-template-columns: 6.75rem 1fr 4.25rem;
   gap: 0.5rem;
   height: 18px;
   font-size: var(--text-tiny);

@@ -32,7 +32,7 @@ function save() {
 <template>
   <PopUp :visible="true" header="What goes along" @update:visible="emit('close')">
     <div class="stacked">
-      <p>The file holds {{ words }}.</p>
+      <p>The file contains {{ words }}.</p>
       <p class="muted small">
         Materials of your own go along, with their notes, where these formulas use them, through stocks too.
         Nothing else does: no lots, prices, batches, trials or settings.

@@ -24,7 +24,7 @@ const named = (text: string) => (text.startsWith('pH') ? text : text.charAt(0).t
         <th>Step</th>
         <th class="num">Hands-on time</th>
         <th class="num">Waiting time</th>
-        <th class="write">Seen, read, changed</th>
+        <th class="write">Observations, readings, changes</th>
       </tr>
     </thead>
     <tbody>

@@ -39,13 +39,13 @@ const form = reactive({
 })
 const asked = ref(false)
 const errors = computed(() => ({
-  name: asked.value && form.name.trim() === '' ? 'Give it a name.' : null,
-  nominalMl: asked.value && !form.nominalMl ? 'Type what it is meant to hold, in mL.' : null,
+  name: asked.value && form.name.trim() === '' ? 'Enter a name.' : null,
+  nominalMl: asked.value && !form.nominalMl ? 'Enter the nominal volume in mL.' : null,
   brimMl:
     form.brimMl && form.nominalMl && form.brimMl < form.nominalMl
-      ? 'Brimful it holds at least what it is meant to.'
+      ? 'The brimful volume cannot be less than the nominal volume.'
       : null,
-  left: asked.value && form.left === null ? 'Type how many there are.' : null,
+  left: asked.value && form.left === null ? 'Enter how many you have.' : null,
 }))
 /** The container as it was read: only what was changed of it since is saved. */
 let read = props.container

@@ -49,7 +49,7 @@ async function take(file: File) {
   if ('error' in read) return notify(toast, read.error, undefined, 'error')
   const { taken, refused, undo } = read
   const back = taken > 0 ? { label: 'Undo', run: () => void undo() } : undefined
-  const words = `${taken} taken in from ${file.name}`
+  const words = `${taken} imported from ${file.name}`
   if (refused.length === 0) notify(toast, `${words}.`, back)
   else
     notify(

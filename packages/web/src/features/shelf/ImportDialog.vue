@@ -84,7 +84,7 @@ async function store() {
       materials: read.value.kind === 'materials' ? rowsOf(read.value.rows) : [],
       containers: [],
     })
-    notify(toast, `${toStore.value} ${what.value} taken in from ${fileName.value}.`, {
+    notify(toast, `${toStore.value} ${what.value} imported from ${fileName.value}.`, {
       label: 'Undo',
       run: () =>
         void undo().catch((error: unknown) => notify(toast, explainStorage(error), undefined, 'error')),

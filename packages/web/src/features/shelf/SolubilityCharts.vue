@@ -122,7 +122,7 @@ const FACTOR = { high: 1.3, medium: 1.5, low: 2 }
         >.
       </template>
       The true figure is likely within a factor of {{ FACTOR[solid.confidence] }}; glycols widen that.
-      <span class="muted">{{ solid.source }}; log-linear cosolvency (Yalkowsky); from memory.</span>
+      <span class="muted">{{ solid.source }}; log-linear cosolvency (Yalkowsky).</span>
     </p>
   </div>
 </template>

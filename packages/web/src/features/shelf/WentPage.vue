@@ -105,7 +105,7 @@ const looksAt = computed(() =>
     ></Notice>
     <TitledCard title="Lot trace" :level="2" class="closer">
       <p v-if="rows === null && !problem" class="muted">Looking through all batches…</p>
-      <p v-else-if="rows?.length === 0" class="muted">No batch on this machine holds it.</p>
+      <p v-else-if="rows?.length === 0" class="muted">No batch on this device contains this lot.</p>
       <div v-else-if="rows" class="scroll">
         <table>
           <thead>

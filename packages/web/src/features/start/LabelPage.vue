@@ -131,11 +131,11 @@ async function make() {
         >The solver could not be loaded. Reload the page and try again.</Notice
       >
       <Notice v-else-if="answer && answer.list.names.length === 0" kind="check"
-        >No name was found. Names are parted by commas, points or new lines.</Notice
+        >No ingredient names found. Separate names with commas, points or new lines.</Notice
       >
       <Notice v-else-if="answer && !answer.ranges" kind="check"
-        >No amounts fit this list as it stands: the order, a declared percent and the caps contradict one
-        another, or the kind of product is another one. Check the order and the percents.</Notice
+        >No amounts fit this list. The order, a declared percentage and the legal limits contradict each
+        other, or the product type is wrong. Check the order and the percentages.</Notice
       >
       <template v-if="answer?.ranges">
         <Notice kind="note"
@@ -144,7 +144,7 @@ async function make() {
         <RangesTable :ranges="answer.ranges" />
         <p class="muted small">
           The rule is the 1 % line of the draft: below it a label may list in any order. Ranges hold if no
-          amount is more than half again above what is usual. Regulation (EC) 1223/2009 Art. 19; from memory.
+          amount is more than half again above what is usual. Regulation (EC) 1223/2009 Art. 19.
         </p>
         <ListChanges v-if="answer.changes" :changes="answer.changes" :certain="answer.ranges.line.most" />
         <ul v-if="answer.list.leftOut.length" class="muted small">

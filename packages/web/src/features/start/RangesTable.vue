@@ -33,7 +33,7 @@ const say = (percent: number) => (percent < 0.005 ? '0' : formatNumber(percent, 
                 >{{ r.name.text
                 }}<span v-if="!r.name.material" class="muted small unknown">not alone in the catalogue</span
                 ><span v-if="r.name.confidence === 'likely'" class="muted small unknown"
-                  >read as {{ r.name.material!.name }}</span
+                  >recognised as {{ r.name.material!.name }}</span
                 ><span v-if="r.name.declaredPercent !== null" class="muted small unknown">declared</span
                 ><span v-if="r.name.maybe" class="muted small unknown">may be missing</span></span
               ></span

@@ -203,7 +203,8 @@ async function make() {
         >That is more than {{ MOST_RECIPE_LINES }} lines. Paste one recipe at a time.</Notice
       >
       <Notice v-else-if="tooMany" kind="stop"
-        >A formula holds {{ LIMITS.lines }} lines; this has {{ ingredientCount }}. Leave some out.</Notice
+        >A formula can have up to {{ LIMITS.lines }} lines; this recipe has {{ ingredientCount }}. Remove
+        some.</Notice
       >
       <p v-if="!built && !tooLong" class="muted start-none">
         Percents, grams, millilitres, spoons and drops are read, “to 100” and ranges too, in lists and tables,

@@ -90,7 +90,7 @@ async function decide() {
   } catch (error) {
     problem.value =
       error instanceof Decided
-        ? 'This trial was decided in another tab meanwhile. What was decided there stands; nothing was stored from here.'
+        ? 'This trial was decided in another tab. That decision is kept; nothing was stored from here.'
         : error instanceof TrialGone
           ? TRIAL_GONE
           : explainStorage(error)

@@ -1,6 +1,13 @@
 import type { RemedyFacts } from '../../../findings/facts.ts'
 import type { RemedyCode } from '../../../findings/types.ts'
-import { formatCelsius, formatRange, listWords, sayNumber, sayPercent } from '../../../text/format.ts'
+import {
+  capitalise,
+  formatCelsius,
+  formatRange,
+  listWords,
+  sayNumber,
+  sayPercent,
+} from '../../../text/format.ts'
 import { itThem } from './shared.ts'
 
 /** What the button of a remedy says. */
@@ -22,7 +29,7 @@ export const remedies: { [C in RemedyCode]: (facts: RemedyFacts[C]) => string } 
   'remove-claims': ({ count }) => `Remove ${count === 1 ? 'claim' : 'claims'}`,
   'state-challenge-test': () => 'State that it passed a challenge test',
   'declare-fresh': () => 'Declare as fresh product',
-  'move-to': ({ several, phase }) => `Move ${several ? 'them ' : ''}to ${phase}`,
+  'move-to': ({ several, phase, role }) => `Move ${several ? 'them ' : ''}to ${phase ?? `the ${role} phase`}`,
   'move-to-adjust': ({ names }) => `Move ${listWords(names)} to a pH adjustment phase`,
   'keep-cold': ({ several }) => `Add ${itThem(several ? 2 : 1)} with held-back cold water`,
   'add-phase-below': ({ celsius }) => `Add the phase below ${formatCelsius(celsius)}`,
@@ -31,5 +38,5 @@ export const remedies: { [C in RemedyCode]: (facts: RemedyFacts[C]) => string } 
   'add-when-cool': () => 'Add when cool',
   'aim-for': ({ range }) => `Set target to pH ${formatRange(range)}`,
   'make-grams': ({ grams }) => `Scale to ${sayNumber(grams)} g`,
-  'choose-grade': ({ label }) => label,
+  'choose-grade': ({ label }) => capitalise(label),
 }

@@ -19,7 +19,7 @@ function save() {
 <template>
   <PopUp v-model:visible="open" header="Write beside the batch" width="30rem">
     <form class="dialog-form" @submit.prevent="save">
-      <p class="wide muted">The batch stays as it was recorded; this stands beside it with its date.</p>
+      <p class="wide muted">The record stays as it was. The correction is added with its date.</p>
       <TextField
         label="Correction, or what you saw later"
         class="wide"

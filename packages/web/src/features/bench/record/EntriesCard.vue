@@ -32,7 +32,7 @@ const events = computed(() => (open.value ? s.value.events.map((e) => eventRow(s
           <tr v-for="r in events" :key="r.n" :class="{ undone: r.undone }">
             <td class="mono num">{{ r.n }}</td>
             <td class="mono">{{ clock(r.at) }}</td>
-            <td>{{ r.what }}<span v-if="r.undone" class="muted small"> (taken back)</span></td>
+            <td>{{ r.what }}<span v-if="r.undone" class="muted small"> (undone)</span></td>
             <td>{{ r.material }}</td>
             <td class="mono num">{{ rowValue(r, d) }}</td>
             <td>{{ r.detail }}</td>

@@ -94,7 +94,7 @@ const notes = computed(() =>
             </tr>
           </tbody>
         </table>
-        <p v-else class="muted">Nothing was read.</p>
+        <p v-else class="muted">No measurements.</p>
       </TitledCard>
     </div>
 

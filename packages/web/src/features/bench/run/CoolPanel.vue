@@ -149,7 +149,7 @@ function remindStir() {
     <TemperatureForm />
     <div class="ways abreast at-foot wraps for-hands">
       <div class="field">
-        <span class="label">It stands</span>
+        <span class="label">Cooling</span>
         <OneOf
           :model-value="way"
           :options="WAYS"

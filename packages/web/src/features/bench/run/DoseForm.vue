@@ -87,7 +87,7 @@ const care = computed(() => (dosing.value ? handling(dosing.value.adjuster) : nu
       </p>
       <Notice v-if="e.words?.doubt" kind="check">{{ e.words.doubt }}</Notice>
     </div>
-    <p v-if="!read" class="muted">Not read yet: this rests on the weights alone. Read it first.</p>
+    <p v-if="!read" class="muted">Not measured yet: predicted from the weights alone. Measure first.</p>
     <form class="entry abreast at-foot wraps for-hands" @submit.prevent="e.add">
       <NumberField
         v-model="e.typedGrams"

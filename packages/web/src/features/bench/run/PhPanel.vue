@@ -86,7 +86,7 @@ onBeforeUnmount(() => {
               ? 'read'
               : now.from === 'prediction'
                 ? 'computed'
-                : 'computed since the last dose'
+                : 'calculated since the last dose'
           }}, likely {{ sayNumber(now.low, 1) }} to {{ sayNumber(now.high, 1) }}
         </p>
       </div>

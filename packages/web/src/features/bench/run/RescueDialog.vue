@@ -46,7 +46,7 @@ const note = () =>
 <template>
   <PopUp v-model:visible="open" :header="symptom ? label : 'What looks wrong?'" width="46rem">
     <div v-if="!symptom" class="stacked">
-      <p v-if="looks.now.length === 0">Nothing is in the vessel yet that could look wrong.</p>
+      <p v-if="looks.now.length === 0">The vessel is still empty.</p>
       <ul v-else class="looks">
         <li v-for="(x, i) in looks.now" :key="x.id">
           <button type="button" :autofocus="i === 0" @click="symptom = x.id">{{ symptomText(x.id) }}</button>
@@ -66,16 +66,16 @@ const note = () =>
         <FindingMark severity="fine" /><span><strong>Likely harmless.</strong> {{ found.harmless }}</span>
       </p>
       <p v-if="found.causes.length === 0">
-        Nothing that is in this batch so far explains it. Wait until the phases are together, and look again.
+        Nothing in this batch explains it yet. Wait until the phases are combined, then check again.
       </p>
       <h3 class="muted" v-else>
-        {{ found.causes.length > 1 ? 'Likely causes, the likeliest first' : 'Likely cause' }}
+        {{ found.causes.length > 1 ? 'Likely causes, most likely first' : 'Likely cause' }}
       </h3>
       <ol class="stacked">
         <li v-for="(c, i) in found.causes" :key="c.title">
           <h4>{{ i + 1 }}. {{ c.title }}</h4>
           <p v-if="c.because" class="because">{{ c.because }}</p>
-          <p><span class="muted">Tell it apart:</span> {{ c.test }}</p>
+          <p><span class="muted">How to check:</span> {{ c.test }}</p>
           <ul class="moves">
             <li v-for="m in c.moves" :key="m">{{ m }}</li>
           </ul>
@@ -83,11 +83,11 @@ const note = () =>
       </ol>
       <Notice kind="check"><strong>When to discard it:</strong> {{ found.discard }}</Notice>
       <p class="muted small">
-        The order follows this batch’s weights, temperatures and pH; the causes are common practice, from
-        memory. Where skin or eyes are hurt, ask a doctor.
+        Ranked by this batch’s weights, temperatures and pH. The causes are common practice. If skin or eyes
+        are hurt, see a doctor.
       </p>
       <div class="dialog-buttons for-hands">
-        <PlainButton label="Other looks" @click="symptom = null" />
+        <PlainButton label="Other symptoms" @click="symptom = null" />
         <PlainButton
           :label="noted ? 'Added to record' : 'Add to record'"
           icon="pi pi-pencil"

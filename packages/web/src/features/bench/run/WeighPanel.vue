@@ -131,7 +131,7 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
           :resolution="run.resolution.value"
         />
         <Notice v-if="instruments.states.scale.fault" kind="check"
-          >The scale is overloaded or cannot read. Lighten it, or type the weight.</Notice
+          >The scale is overloaded or gives no reading. Reduce the load, or type the weight.</Notice
         >
         <Notice v-else-if="instruments.states.scale.link === 'lost'" kind="check"
           >Scale disconnected. Your entries are safe. Type the weight or reconnect the scale.</Notice

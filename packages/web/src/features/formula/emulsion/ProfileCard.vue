@@ -137,8 +137,8 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
         </tbody>
       </table>
       <p class="muted small">
-        Griffin’s weighted means; the values are handbook tables from memory and good to 1. Make a trial on
-        either side.
+        Griffin’s weighted means; the values are handbook tables, accurate to ± 1. Make a trial on either
+        side.
       </p>
     </template>
     <h4>What to expect</h4>

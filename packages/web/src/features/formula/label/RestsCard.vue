@@ -46,7 +46,7 @@ async function move(at: number, by: -1 | 1) {
       {{
         room.made.value
           ? `Batch ${room.made.value.code}: what was really weighed.`
-          : 'The formula as it stands on the sheet.'
+          : 'The formula as written.'
       }}
       <template v-for="m in list.madeUp" :key="m.name">
         {{ m.name }} is listed as made up with water, {{ say(m.percent) }}.

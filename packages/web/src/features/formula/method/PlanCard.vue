@@ -74,7 +74,7 @@ const rows = computed(() =>
         <tr v-for="r in rows" :key="r.key" :class="{ critical: r.critical }">
           <td class="mono small at">{{ when(r.start) }}</td>
           <th scope="row" class="small">
-            {{ r.title }}<span v-if="r.critical" class="hidden-text">, holds up the end</span>
+            {{ r.title }}<span v-if="r.critical" class="hidden-text">, on the critical path</span>
           </th>
           <td class="bars">
             <span class="track"
@@ -91,7 +91,7 @@ const rows = computed(() =>
     </table>
     <p class="keys small muted">
       <span><i class="hands"></i>hands</span><span><i class="wait"></i>waiting</span
-      ><span><b>bold</b> holds up the end</span>
+      ><span><b>bold</b> on the critical path</span>
     </p>
     <p class="muted small">
       One pair of hands; waiting runs beside it. Times are estimates, from common practice.

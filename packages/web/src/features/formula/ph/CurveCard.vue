@@ -22,9 +22,11 @@ const nowWords = computed(() => {
   const n = t.now.value!
   const band = `likely ${sayNumber(n.low, 1)} to ${sayNumber(n.high, 1)}`
   if (!n.read) return `${n.from === 'prediction' ? 'predicted' : 'fitted to readings'}, ${band}`
-  const read = `read ${sayNumber(n.read.ph, 2)}, ${METHOD_WORDS[n.read.method]}`
-  if (n.from === 'reading and additions') return `computed since ${read}; ${band}`
-  return n.read.method === 'meter-10pct' ? `${read}; in the product itself ${band}` : `${read}; ${band}`
+  const measured = `measured ${sayNumber(n.read.ph, 2)}, ${METHOD_WORDS[n.read.method]}`
+  if (n.from === 'reading and additions') return `${measured}, plus the additions since; ${band}`
+  return n.read.method === 'meter-10pct'
+    ? `${measured}; in the product itself ${band}`
+    : `${measured}; ${band}`
 })
 /** A predicted pH that may be anywhere within two units is told in halves. */
 const nowFigure = computed(() => {
@@ -69,7 +71,7 @@ const neglected = computed(() => {
 
 <template>
   <section class="card padded" aria-labelledby="curve-title">
-    <h3 id="curve-title" class="hidden-text">Where it stands and what it takes</h3>
+    <h3 id="curve-title" class="hidden-text">Current pH and pH adjuster needed</h3>
     <div class="figures">
       <div>
         <p class="label muted text-less">Now</p>
@@ -113,8 +115,8 @@ const neglected = computed(() => {
     </p>
     <div v-else class="wait" aria-hidden="true"></div>
     <p class="muted small basis">
-      The water phase at 25 °C: electroneutrality, Davies activity coefficients, constants from memory. The
-      band is the 95 % range. {{ neglected }}
+      The water phase at 25 °C: electroneutrality, Davies activity coefficients, handbook constants. The band
+      is the 95 % range. {{ neglected }}
     </p>
   </section>
 </template>

@@ -216,7 +216,7 @@ const summary = computed(
     <p class="keys small muted" aria-hidden="true">
       <span><i class="line"></i> computed</span>
       <span><i class="band"></i> likely range</span>
-      <span v-if="t.points.value.length"><i class="dot"></i> read</span>
+      <span v-if="t.points.value.length"><i class="dot"></i> measured</span>
     </p>
   </ChartFigure>
 </template>

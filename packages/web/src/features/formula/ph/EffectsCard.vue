@@ -55,7 +55,7 @@ const figure = (e: DoseEffect, value: number) =>
     </ul>
     <p v-else class="muted">No active or preservative here depends on pH.</p>
     <p v-if="rows.some((r) => r.percent !== null)" class="muted small">
-      Counted as the plain acid, with all its salts; free by the constants at 25 °C, from memory.
+      Counted as the plain acid, with all its salts; free by the constants at 25 °C.
     </p>
     <template v-if="t.effects.value.length">
       <h3>What the dose changes</h3>

@@ -102,7 +102,7 @@ const say = (grams: number) =>
           ><input v-model="form.drops" class="mono" inputmode="numeric" placeholder="0"
         /></label>
         <label
-          ><span class="muted small">pH read</span
+          ><span class="muted small">Measured pH</span
           ><input v-model="form.ph" class="mono" inputmode="decimal" placeholder="pH"
         /></label>
         <PlainButton type="submit" label="Note" size="small" />
