@@ -61,7 +61,8 @@ function removeReading() {
   padding-top: 0.375rem;
 }
 .entry > :first-child {
-  width: 2.375rem;
+  flex: none;
+  min-width: 2.375rem;
 }
 .entry :deep(input) {
   width: 3.1rem;
