@@ -30,7 +30,7 @@ const words: Words = en
 /**
  * A finding in words: `message` says what it is, `why` the reason and what to do, `source` where its numbers come from.
  *
- * @example findingText(findAll(assess(formula))[0]!).message // “There is water and no preservative.”
+ * @example findingText(findAll(assess(formula))[0]!).message // “Contains water and no preservative.”
  */
 export const findingText = (finding: Finding) => ({
   ...wordFinding(words.findings, finding),

@@ -4,7 +4,6 @@ import {
   daysUntil,
   dueLooks,
   observationRows,
-  patchVerdict,
   PROPERTIES,
   sayAge,
   STORAGES,
@@ -82,7 +81,7 @@ const rows = computed(() => {
   })
 })
 const troubles = computed(() => (verdict.value?.list ?? []).filter((v) => v.grade !== 'fine'))
-const reacted = computed(() => history.value?.patches.some((p) => patchVerdict(p).state === 'stop') ?? false)
+const reacted = computed(() => verdict.value?.reacted ?? false)
 
 const next = computed(() => {
   const due = dueLooks(life.open.value, keeping.now)[0]
