@@ -152,7 +152,7 @@ test('containers stand on the shelf, and suit or do not', async ({ page }) => {
   await button(page, 'Add a container').click()
   const dialog = page.getByRole('dialog')
   await button(page, 'Add').last().click()
-  await expect(dialog.getByRole('alert').first()).toHaveText('Give it a name.')
+  await expect(dialog.getByRole('alert').first()).toHaveText('Enter a name.')
   await dialog.getByLabel('Name').fill('Quay tin')
   await dialog.getByLabel('Holds').fill('30')
   await dialog.getByLabel('How many are left').fill('12')
