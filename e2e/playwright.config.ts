@@ -1,10 +1,14 @@
+import { existsSync } from 'node:fs'
 import { defineConfig } from '@playwright/test'
 
 const port = Number(process.env['OMBLET_E2E_PORT'] ?? 4327)
 
+/** The same browser without a window of its own, which opens a page in half the time. */
+const HEADLESS_SHELL = '/usr/bin/chromium-headless-shell'
+
 /** Debian's Chromium, without anything that reaches for the network. */
 export const LAUNCH = {
-  executablePath: '/usr/bin/chromium',
+  executablePath: existsSync(HEADLESS_SHELL) ? HEADLESS_SHELL : '/usr/bin/chromium',
   args: [
     '--no-sandbox',
     '--disable-gpu',

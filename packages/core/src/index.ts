@@ -50,6 +50,7 @@ export { diluted, phOfModel, withDoses } from './dosing/model.ts'
 export { type DoseEffect, effectsOfDose, targetFault } from './dosing/plan.ts'
 export type { Emulsion, Richness } from './emulsion/emulsion.ts'
 export {
+  BODIES,
   type Body,
   coldAndWarm,
   type ColdAndWarm,
@@ -240,7 +241,7 @@ export {
   type Storage,
   type Way,
 } from './shapes/keeping.ts'
-export { type Forecast, forecastOf, forecastWords } from './derived/forecast.ts'
+export { type Forecast, forecastOf } from './derived/forecast.ts'
 export { type SideRow, sideBySide } from './derived/side.ts'
 export { type Measured, type PlannedTrial, type TrialAttribute, type Varies } from './shapes/trial.ts'
 export * from './making.ts'

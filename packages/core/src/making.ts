@@ -2,7 +2,6 @@
 export { actualFormula, chargedToFill, phFormula } from './bench/actual.ts'
 export { looksAt, type Symptom, SYMPTOMS } from './bench/looks.ts'
 export { type CoolFit, type CoolReading, fitCooling, stirEvery } from './bench/cool-fit.ts'
-export { eventRow, eventTable, rowValue } from './bench/event-rows.ts'
 export { BatchInfo, BenchEvent, eventFault, Happening, UNDOABLE } from './bench/events.ts'
 export {
   DEFAULT_SERIAL,
@@ -30,11 +29,11 @@ export {
   withProved,
   yieldPercent,
 } from './bench/record.ts'
-export { recordFacts, recordReadings, recordRows } from './bench/record-rows.ts'
+export { recordRows } from './bench/record-rows.ts'
 export { isUntared, netOf, whyNoWeight } from './bench/shown.ts'
 export { formulaToMake, largerBatch, smallWeighings } from './bench/start.ts'
 export { lotUse, refusal } from './bench/refuse.ts'
-export { percentWords, pourRemedies, type PourRemedy } from './bench/remedies.ts'
+export { pourRemedies, type PourRemedy } from './bench/remedies.ts'
 export { rescue } from './bench/rescue.ts'
 export { type Hand, SimBench } from './bench/simulated.ts'
 export { foldBatch } from './bench/state.ts'
@@ -81,16 +80,11 @@ export {
 } from './procedure/edits.ts'
 export { type Method, methodOf, type MethodStep } from './procedure/method.ts'
 export { questionsOf, type School } from './procedure/questions.ts'
+export { procedureReport } from './files/procedure-report.ts'
+export type { Equipment } from './procedure/step-facts.ts'
 export { schedule } from './procedure/schedule.ts'
 export { schoolsOf } from './procedure/schools.ts'
-export {
-  flowOf,
-  goesWords,
-  linesOfStep,
-  procedureReport,
-  routeChoices,
-  stepOfLine,
-} from './procedure/view.ts'
+export { flowOf, linesOfStep, routeChoices, stepOfLine } from './procedure/view.ts'
 export { weighOut } from './procedure/weigh-out.ts'
 export { preDilution, type PreDilution } from './weighing/dilution.ts'
 export { atResolution, NOTE_PERCENT, smallestWeighable, weighingErrorPercent } from './weighing/error.ts'
@@ -113,7 +107,7 @@ export { eventsOfBase } from './trials/base-events.ts'
 export { sharedBase } from './trials/common.ts'
 export { attributesFor, ownAttribute, scaleOf, servingOf, usualAttributes } from './trials/data.ts'
 export { asVersionOf, losersOf } from './trials/lesson.ts'
-export { BODY_FOUND, forecastAndFound, foundInBatch, foundWords, FROST_FOUND } from './trials/found.ts'
+export { forecastAndFound, foundInBatch, FROST_FOUND } from './trials/found.ts'
 export {
   decided,
   ended,

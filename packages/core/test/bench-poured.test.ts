@@ -56,7 +56,10 @@ describe('an over-pour', () => {
     const m = poured().do({ type: 'take-out', line: 1, grams: 1.6 })
     expect(m.of('glycerin')).toMatchObject({ weighed: 8, status: 'fine' })
     expect(m.state.wasted).toBe(1.6)
-    expect(refusal(m.state, { type: 'take-out', line: 1, grams: 9 })).toMatch(/Only 8 g/)
+    expect(refusal(m.state, { type: 'take-out', line: 1, grams: 9 })).toEqual({
+      code: 'not-so-much',
+      grams: 8,
+    })
   })
   it('keeps the proportions of its phase where the water can make room', () => {
     const m = new Making(SMALL).done()

@@ -1,4 +1,11 @@
-import { causeText, discardText, harmlessText } from '../src/words/index.ts'
+import {
+  causeText,
+  discardText,
+  harmlessText,
+  deviationText,
+  eventRow,
+  eventTable,
+} from '../src/words/index.ts'
 // What is kept of a batch: its record, its file, what it teaches the formula, and what to do when something looks wrong.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -7,8 +14,6 @@ import {
   assess,
   batchCode,
   deviations,
-  eventRow,
-  eventTable,
   gramsForContainers,
   headOf,
   looksAt,
@@ -29,7 +34,7 @@ import { cream, phase, PRESERVED, simple } from './helpers.ts'
 const SMALL = cream({}, { batchGrams: 200, targetPh: { min: 5, max: 5.6 } })
 const INFO = { id: 'b1', code: 'QT-1126', name: 'Quay trial', formulaId: 'f1', who: 'Ina' }
 const fileOf = (m: Making): BatchFile => ({ batch: INFO, events: m.events, photos: [] })
-const say = (m: Making) => deviations(m.state).map((d) => d.text)
+const say = (m: Making) => deviations(m.state).map((d) => deviationText(d.said))
 
 describe('the record', () => {
   it('has a code that tells formula and day, and counts on', () => {

@@ -1,4 +1,4 @@
-import { findingText } from '../src/words/index.ts'
+import { findingText, stepText, eventTable } from '../src/words/index.ts'
 // Entries that could hurt somebody who follows them to the letter: one expectation a row, across everything that is told.
 import { describe, expect, it } from 'vitest'
 import {
@@ -11,7 +11,6 @@ import {
   weighOut,
   type Formula,
 } from '../src/index.ts'
-import { eventTable } from '../src/bench/event-rows.ts'
 import { directionsOf } from '../src/label/statements.ts'
 import { useWithin } from '../src/label/use-within.ts'
 import { Making } from './bench-helpers.ts'
@@ -89,7 +88,7 @@ describe('a strength is told with every amount: method, weigh-out sheet, card, B
       const sheet = weighOut(a)
       const paper = [
         ...sheet.blocks.flatMap((b) => b.rows.map((r) => r.label)),
-        ...sheet.blocks.flatMap((b) => b.steps.map((s) => s.detail)),
+        ...sheet.blocks.flatMap((b) => b.steps.map((s) => stepText(s).detail)),
       ].map(spaced)
       expect(paper.some((text) => text.includes(name))).toBe(true)
       expect(spaced(a.lines[index]!.weighedAs)).toBe(name)

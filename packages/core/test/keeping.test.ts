@@ -3,6 +3,7 @@ import ICAL from 'ical.js'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { refusal } from '../src/bench/refuse.ts'
+import { refusalText } from '../src/words/index.ts'
 import { headOf } from '../src/bench/record.ts'
 import type { Happening } from '../src/bench/events.ts'
 import { readFile } from '../src/files/gate.ts'
@@ -185,19 +186,19 @@ describe('answers', () => {
     const why = (h: object) =>
       refusal(k.state, { type: 'observe', sample: 'room', day: 1, ...h } as Happening)
     expect(why({ property: 'ph', value: 5, way: 'meter' })).toBeNull()
-    expect(why({ property: 'ph', value: 15, way: 'meter' })).toContain('between 0 and 14')
-    expect(why({ property: 'ph', value: 5, way: 'flow' })).toContain('not measured that way')
-    expect(why({ property: 'ph', value: 5 })).toContain('how it was measured')
-    expect(why({ property: 'smell', choice: 'nice' })).toContain('no answer')
-    expect(why({ property: 'smell' })).toContain('Give an answer')
-    expect(why({ property: 'ph', value: 5, way: 'meter', corrects: 0 })).toContain('same question')
+    expect(refusalText(why({ property: 'ph', value: 15, way: 'meter' })!)).toContain('between 0 and 14')
+    expect(why({ property: 'ph', value: 5, way: 'flow' })?.code).toBe('wrong-way')
+    expect(why({ property: 'ph', value: 5 })?.code).toBe('no-way')
+    expect(why({ property: 'smell', choice: 'nice' })?.code).toBe('no-such-answer')
+    expect(why({ property: 'smell' })?.code).toBe('no-answer')
+    expect(why({ property: 'ph', value: 5, way: 'meter', corrects: 0 })?.code).toBe('other-question')
     expect(
-      refusal(k.state, { type: 'observe', sample: 'moon', day: 1, property: 'smell', choice: 'same' }),
-    ).toContain('no such sample')
+      refusal(k.state, { type: 'observe', sample: 'moon', day: 1, property: 'smell', choice: 'same' })?.code,
+    ).toBe('no-such-sample')
     const making = new Making(toner)
     expect(
-      refusal(making.state, { type: 'keep', samples: [{ id: 'room', storage: 'room' }], looks: [] }),
-    ).toContain('not finished')
+      refusal(making.state, { type: 'keep', samples: [{ id: 'room', storage: 'room' }], looks: [] })?.code,
+    ).toBe('not-finished')
   })
 
   it('travel in the batch file as text, and come back the same', () => {

@@ -1,3 +1,4 @@
+import { stepText, stepTitle } from '../src/words/index.ts'
 // The method of a formula, the maker's changes to it, and the plan for one pair of hands.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -24,7 +25,7 @@ import { openChoices } from '../src/procedure/schools.ts'
 import { cream, formula, phase, PRESERVED, simple } from './helpers.ts'
 
 const keysOf = (f: Formula, edits?: MethodEdits) => methodOf(assess(f), edits).steps.map((s) => s.key)
-const titles = (f: Formula, edits?: MethodEdits) => methodOf(assess(f), edits).steps.map((s) => s.title)
+const titles = (f: Formula, edits?: MethodEdits) => methodOf(assess(f), edits).steps.map((s) => stepTitle(s))
 const hot = cream({}, { batchGrams: 200 })
 const at = (list: string[], start: string) => list.findIndex((t) => t.startsWith(start))
 
@@ -96,7 +97,7 @@ describe('the method of a formula', () => {
     const night = methodOf(assess(f), { choices: { swelling: 'overnight' } })
     expect(night.dayBefore.map((s) => s.key)).toEqual(['ahead-sodium-hyaluronate'])
     expect(night.steps.findIndex((s) => s.ahead !== null)).toBe(1)
-    expect(night.steps[1]!.detail).toContain('phenoxyethanol')
+    expect(stepText(night.steps[1]!).detail).toContain('phenoxyethanol')
     expect(night.steps.some((s) => s.kind === 'rest')).toBe(false)
   })
   it('weighs a gum with the liquid that wets it, apart from the water', () => {
@@ -105,7 +106,9 @@ describe('the method of a formula', () => {
     expect(lines('weigh-water')).toEqual([0])
     expect(lines('gum-water')).toEqual([2, 1])
     expect(steps.find((s) => s.key.startsWith('slurry-water'))).toMatchObject({ from: ['A1'], into: 'A' })
-    expect(steps.find((s) => s.key.startsWith('gum-water'))!.detail).toContain('xanthan gum and glycerin')
+    expect(stepText(steps.find((s) => s.key.startsWith('gum-water'))!).detail).toContain(
+      'xanthan gum and glycerin',
+    )
   })
   it('asks only for choices that make a difference', () => {
     expect(openChoices(assess(hot))).toEqual([

@@ -1,4 +1,4 @@
-import { findingText } from '../src/words/index.ts'
+import { findingText, stepText, stepTitle } from '../src/words/index.ts'
 // What is found about a procedure: in proportion, and nothing about a sound one.
 import { describe, expect, it } from 'vitest'
 import { applyEdit, assess, findAll, methodOf, withKeys, type Formula } from '../src/index.ts'
@@ -27,7 +27,7 @@ describe('findings about the procedure', () => {
   it('say that a line is in no step once its step was taken out, and put it back', () => {
     const f = product('plain toner')
     const { steps } = methodOf(assess(f))
-    const key = steps.find((s) => s.title.startsWith('Weigh B'))!.key
+    const key = steps.find((s) => stepTitle(s).startsWith('Weigh B'))!.key
     const without = { ...f, method: { changes: { [key]: { hidden: true } } } }
     const [one] = found(without, 'process.not-joined')
     expect(one!.materials).toEqual(['phenoxyethanol-ethylhexylglycerin'])
@@ -68,7 +68,7 @@ describe('findings about the procedure', () => {
     expect(findingText(one!).message).toBe(
       'Triethanolamine is in the same phase as carbomer. The method adds it after hydration.',
     )
-    const titles = methodOf(assess(f)).steps.map((s) => s.title)
+    const titles = methodOf(assess(f)).steps.map((s) => stepTitle(s))
     const [wet, slurry, base] = ['Wet carbomer', 'Stir the slurry', 'Stir triethanolamine into A'].map((t) =>
       titles.findIndex((x) => x.startsWith(t)),
     )
@@ -112,8 +112,8 @@ describe('findings about the procedure', () => {
     const a = assess(mended)
     const { steps } = methodOf(a, mended.method)
     expect(broken(a, steps)).toBeNull()
-    const cold = steps.find((s) => s.title.startsWith('Weigh a cold share'))!
-    expect(cold.detail).toMatch(/of it and ascorbyl glucoside.* stay cold/)
+    const cold = steps.find((s) => stepTitle(s).startsWith('Weigh a cold share'))!
+    expect(stepText(cold).detail).toMatch(/of it and ascorbyl glucoside.* stay cold/)
     expect(steps.find((s) => s.from.includes(cold.vessel))!.key).toBe('cold-share')
     expect(steps.some((s) => s.kind === 'dissolve' && s.vessel === cold.vessel)).toBe(true)
   })

@@ -1,4 +1,4 @@
-import { findingText } from '../src/words/index.ts'
+import { findingText, schoolOptionText, stepText, stepTitle } from '../src/words/index.ts'
 import { readdirSync, readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -86,7 +86,7 @@ describe('a procedure', () => {
     return methodOf(assess(f), f.method).steps
   }
   const places = (name: string, ...starts: string[]) => {
-    const titles = of(name).map((s) => s.title)
+    const titles = of(name).map((s) => stepTitle(s))
     const at = starts.map((s) => titles.findIndex((t) => t.startsWith(s)))
     expect(at, titles.join(' | ')).not.toContain(-1)
     expect(at).toEqual(at.toSorted((x, y) => x - y))
@@ -102,7 +102,7 @@ describe('a procedure', () => {
       'Measure the pH',
     )
     const dissolve = of('three-part cream with an acid premix').find((s) => s.kind === 'dissolve')!
-    expect([dissolve.look, dissolve.celsius]).toEqual(['clear, nothing at the bottom', 55])
+    expect([stepText(dissolve).look, dissolve.celsius]).toEqual(['clear, nothing at the bottom', 55])
     places(
       'cold gel with a warm acid',
       'Stir the slurry',
@@ -115,7 +115,7 @@ describe('a procedure', () => {
     const heats = (name: string) => of(name).filter((s) => s.kind === 'heat')
     expect(heats('phases at 50 and 70').map((s) => s.celsius)).toEqual([70, 70])
     expect(heats('waxes without a temperature').map((s) => s.celsius)).toEqual([70, 70])
-    expect(heats('waxes without a temperature')[1]!.detail).toMatch(/melts at about/)
+    expect(stepText(heats('waxes without a temperature')[1]!).detail).toMatch(/melts at about/)
     expect(heats('all in one phase')).toHaveLength(1)
   })
   it('keeps what stands no heat out of it, and takes powders up in a little of the water', () => {
@@ -127,8 +127,8 @@ describe('a procedure', () => {
       'Add rose hydrosol',
     )
     expect(
-      of('powders in the cool-down without a liquid').find((s) => s.title.startsWith('Weigh C'))!.weighs[0]!
-        .grams,
+      of('powders in the cool-down without a liquid').find((s) => stepTitle(s).startsWith('Weigh C'))!
+        .weighs[0]!.grams,
     ).toBeGreaterThan(20)
     places(
       'preservative in a glycol premix, water heated',
@@ -149,8 +149,8 @@ describe('a procedure', () => {
     const { steps } = methodOf(assess(f))
     expect(steps.filter((s) => s.kind === 'dissolve')).toEqual([])
     const add = steps.find((s) => s.kind === 'add')!
-    expect(add.detail).toBe('Sprinkle urea in bit by bit, stirring until it is dissolved.')
-    expect(add.look).toBe('no grains left')
+    expect(stepText(add).detail).toBe('Sprinkle urea in bit by bit, stirring until it is dissolved.')
+    expect(stepText(add).look).toBe('no grains left')
   })
 
   it('mixes a concentrate of one’s own and makes it up: two steps, none of them lost', () => {
@@ -162,7 +162,7 @@ describe('a procedure', () => {
     const a = assess(f)
     const { steps } = methodOf(a)
     expect(broken(a, steps)).toBeNull()
-    expect(steps.filter((s) => /^Make (up )?aloe/.test(s.title))).toHaveLength(2)
+    expect(steps.filter((s) => /^Make (up )?aloe/.test(stepTitle(s)))).toHaveLength(2)
   })
 
   it('says how lye meets water in the words of the caution', () => {
@@ -176,9 +176,7 @@ describe('a procedure', () => {
       ]),
     )
     const order = /Lye into cold water.*?onto lye\./
-    const said = methodOf(a)
-      .steps.find((s) => s.kind === 'dissolve')!
-      .detail.match(order)
+    const said = stepText(methodOf(a).steps.find((s) => s.kind === 'dissolve')!).detail.match(order)
     expect(said).not.toBeNull()
     expect(findingText(findAll(a).find((x) => x.code === 'safety.lye')!).why).toContain(said![0])
   })
@@ -186,7 +184,7 @@ describe('a procedure', () => {
   it('puts back the water of water-in-oil before it is in the oil, and reads no pH there', () => {
     const steps = of('water-in-oil mineral cream with milling')
     expect(steps.some((s) => s.kind === 'ph' || s.kind === 'water')).toBe(false)
-    expect(steps.find((s) => s.title.startsWith('Heat C'))!.detail).toMatch(/put back now/)
+    expect(stepText(steps.find((s) => stepTitle(s).startsWith('Heat C'))!).detail).toMatch(/put back now/)
   })
   it('adds a preservative that moves the pH before the pH is set', () => {
     places(
@@ -206,7 +204,7 @@ describe('a procedure', () => {
       'Whip',
       'Pipe it',
     )
-    expect(of('whipped butter').find((s) => s.kind === 'whip')!.detail).toMatch(/before ÷ after/)
+    expect(stepText(of('whipped butter').find((s) => s.kind === 'whip')!).detail).toMatch(/before ÷ after/)
   })
   it('folds powders into what was whipped, so that the air stays', () => {
     places(
@@ -225,40 +223,42 @@ describe('a procedure', () => {
       'Take kaolin up with a few spoons',
       'Add kaolin',
     )
-    const spoon = of('cream with clay in the cool-down').find((s) => s.title.startsWith('Take kaolin'))!
-    expect(spoon.detail).toContain('About 40 g of it into C')
-    expect(spoon.look).toBe('no lumps between the fingers')
+    const spoon = of('cream with clay in the cool-down').find((s) => stepTitle(s).startsWith('Take kaolin'))!
+    expect(stepText(spoon).detail).toContain('About 40 g of it into C')
+    expect(stepText(spoon).look).toBe('no lumps between the fingers')
   })
   it('lets a jelly set unstirred, then beats it, before anything else goes in', () => {
     places('jelly that becomes cream', 'Blend once more', 'Let it set', 'Beat it smooth', 'Measure the pH')
-    expect(of('jelly that becomes cream').some((s) => s.title.startsWith('Cool below'))).toBe(false)
+    expect(of('jelly that becomes cream').some((s) => stepTitle(s).startsWith('Cool below'))).toBe(false)
   })
   it('weighs a dye as a solution, as a part of a larger one where the scale is too coarse, and drips it in last', () => {
     places('toner with a dye', 'Make a solution of', 'Add the dye drop by drop', 'Measure the pH')
-    const tiny = of('toner with a dye').find((s) => s.title.startsWith('Make a solution'))!
+    const tiny = of('toner with a dye').find((s) => stepTitle(s).startsWith('Make a solution'))!
     // 0.002 g for 200 g: no kitchen scale weighs it.
-    expect(tiny.detail).toMatch(
+    expect(stepText(tiny).detail).toMatch(
       /cannot weigh so little .*: stir 0\.50.g into 49\.50.g distilled water\. 0\.20.g of it, about 4 drops/,
     )
     const weighable = of('gel with enough of a dye to weigh').find((s) =>
-      s.title.startsWith('Make a solution'),
+      stepTitle(s).startsWith('Make a solution'),
     )!
     expect(weighable.weighs.map((w) => w.grams)).toEqual([39.6, undefined])
-    expect(weighable.look).toBe('clear, no specks')
+    expect(stepText(weighable).look).toBe('clear, no specks')
   })
   it('makes a stock of one percent from the water of the formula, preserved', () => {
     const stock = of('serum from a stock of hyaluronate').find((s) =>
-      s.title.startsWith('Make a stock of sodium hyaluronate'),
+      stepTitle(s).startsWith('Make a stock of sodium hyaluronate'),
     )!
     // 0.4 g in 39.6 g is one percent.
     expect(stock.weighs[0]!.grams).toBeCloseTo(39.6, 6)
-    expect(stock.detail).toContain('The preservative keeps it')
+    expect(stepText(stock).detail).toContain('The preservative keeps it')
     // Of 2 g of preservative, so much as 39.6 g of 185 g of water need; the rest goes in at its place.
     expect(stock.weighs[2]!.grams).toBeCloseTo(0.43, 6)
     expect(stock.ahead).toMatch(/keeps a week or two/)
   })
   it('leaves no bare water to stand overnight', () => {
-    const gum = of('gum sprinkled on bare water, left overnight').find((s) => s.title.startsWith('Sprinkle'))!
+    const gum = of('gum sprinkled on bare water, left overnight').find((s) =>
+      stepTitle(s).startsWith('Sprinkle'),
+    )!
     expect([gum.wait, gum.ahead]).toEqual([60, null])
   })
   it('gives each answer of a question with two schools its reason, and says how far the preservative moves the pH', () => {
@@ -266,11 +266,12 @@ describe('a procedure', () => {
       const a = assess(PRODUCTS.find(([n]) => n === name)![1])
       return questionsOf(a)
         .find((q) => q.key === key)!
-        .options.map((o) => o.why)
+        .options.map((o) => schoolOptionText(o).why)
     }
     for (const [, f] of PRODUCTS)
       for (const q of questionsOf(assess(f)))
-        for (const o of q.options) expect(o.why.length, `${f.name} ${q.key}`).toBeGreaterThan(20)
+        for (const o of q.options)
+          expect(schoolOptionText(o).why.length, `${f.name} ${q.key}`).toBeGreaterThan(20)
     expect(why('benzoate and sorbate, which move the pH', 'ending')[0]).toMatch(
       /Without it the pH would be about \d\.\d lower/,
     )

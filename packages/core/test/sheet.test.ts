@@ -1,3 +1,4 @@
+import { stepTitle } from '../src/words/index.ts'
 import { describe, expect, it } from 'vitest'
 import {
   assess,
@@ -11,6 +12,7 @@ import {
   report,
   sayNumber,
   weighOut,
+  type MethodStep,
 } from '../src/index.ts'
 import { capOf } from '../src/findings/legal.ts'
 import { CATALOGUE_DATA } from '../src/materials/catalogue.ts'
@@ -21,7 +23,7 @@ describe('the weigh-out sheet', () => {
   const sheet = weighOut(
     assess(cream({ water: [['xanthan gum', 0.2, { note: 'in the glycerin' }]] }, { batchGrams: 250 })),
   )
-  const words = (b: { steps: { title: string }[] }) => b.steps.map((x) => x.title).join(' | ')
+  const words = (b: { steps: MethodStep[] }) => b.steps.map(stepTitle).join(' | ')
   it('lists each weighing with running totals on a tared scale', () => {
     for (const b of sheet.blocks) {
       let sum = 0
@@ -40,7 +42,9 @@ describe('the weigh-out sheet', () => {
     expect(words(sheet.blocks[3]!)).toMatch(/Cool below 40.*Make up.*pH.*Fill/)
     expect(sheet.blocks[1]!.rows.find((r) => r.label === 'xanthan gum')!.note).toBe('in the glycerin')
     const a = assess(cream({}, { method: { choices: { pouring: 'water-into-oil' } } }))
-    const told = [...weighOut(a).before, ...weighOut(a).blocks.flatMap((b) => b.steps)].map((s) => s.title)
+    const told = [...weighOut(a).before, ...weighOut(a).blocks.flatMap((b) => b.steps)].map((s) =>
+      stepTitle(s),
+    )
     expect(told.join()).toContain('Pour A into B')
   })
   it('pours water into oil when the emulsion is that way round, and reads no pH', () => {

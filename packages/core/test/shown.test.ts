@@ -1,3 +1,4 @@
+import { recordFacts, recordReadings, noWeightText } from '../src/words/index.ts'
 // What a screen of the Bench or of the pH tells, worked out before it is drawn.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -13,8 +14,6 @@ import {
   phCurve,
   phModelOf,
   readingsOnCurve,
-  recordFacts,
-  recordReadings,
   recordRows,
   smallWeighings,
   takenOf,
@@ -109,7 +108,7 @@ describe('what a scale shows', () => {
   it('counts for nothing before it was tared in this step', () => {
     expect(isUntared(m.state, step)).toBe(true)
     expect(netOf(m.state, step, shown(120))).toBeNull()
-    expect(whyNoWeight(shown(120), null, 0.01)).toContain('press tare first')
+    expect(noWeightText(whyNoWeight(shown(120), null, 0.01))).toContain('press tare first')
   })
   it('is counted from the tare on, in counts of the scale', () => {
     const tared = new Making(SMALL).upTo('weigh').do({ type: 'tare', gross: 120.4 }, step)
@@ -122,7 +121,7 @@ describe('what a scale shows', () => {
     [shown(120), 0, 'Nothing was poured'],
     [shown(120, false), 0, 'Nothing can be read yet'],
   ] as const)('%j, %s net: says what to do', (s, net, words) =>
-    expect(whyNoWeight(s, net, 0.01)).toContain(words),
+    expect(noWeightText(whyNoWeight(s, net, 0.01))).toContain(words),
   )
 })
 

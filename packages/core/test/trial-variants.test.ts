@@ -1,3 +1,4 @@
+import { baseNote, forbidsText } from '../src/words/index.ts'
 import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import {
@@ -123,7 +124,7 @@ describe('variants', () => {
       const course: BenchEvent[] = [
         { n: 0, at: '2026-03-01T11:00:00.000Z', step: null, type: 'start', formula: jar, version: null },
       ]
-      for (const e of eventsOfBase(own, made, base, '2026-03-01T11:00:00.000Z')) {
+      for (const e of eventsOfBase(own, made, base, '2026-03-01T11:00:00.000Z', baseNote)) {
         expect(refusal(foldBatch(own, course), e)).toBeNull()
         expect(eventFault(e)).toBeNull()
         course.push(e)
@@ -172,7 +173,7 @@ describe('variants', () => {
         })
     const made = foldBatch(plan, events)
     const told = (jar: Formula) =>
-      eventsOfBase(benchPlan(formulaToMake(jar, 60)), made, base, '2026-03-01T11:00:00.000Z')
+      eventsOfBase(benchPlan(formulaToMake(jar, 60)), made, base, '2026-03-01T11:00:00.000Z', baseNote)
     const weighed = (jar: Formula) => told(jar).reduce((s, e) => s + (e.type === 'weigh' ? e.grams : 0), 0)
     const note = (jar: Formula) => told(jar).flatMap((e) => (e.type === 'note' ? [e.text] : []))[0]!
     const whole = weighed(kelp('Kelp'))
@@ -197,7 +198,7 @@ describe('variants', () => {
       catalogue,
     )
     expect(waxes.kind).toBe('phases')
-    expect(waxes.forbids[0]).toMatch(/“Pour B into A.*” is not the same in all jars/)
+    expect(forbidsText(waxes.forbids[0]!)).toMatch(/“Pour B into A.*” is not the same in all jars/)
   })
   it('forbid what settles, and name it', () => {
     const f = formula([
@@ -226,7 +227,7 @@ describe('variants', () => {
       levelOptions(f, 4, [1, 2]).map((o) => formulaToMake(o.formula, 60)),
       catalogue,
     )
-    expect(base.forbids.join(' ')).toMatch(/kaolin.* settles/i)
+    expect(base.forbids.map(forbidsText).join(' ')).toMatch(/kaolin.* settles/i)
     expect(base.parts.flatMap((p) => p.lines.map((l) => l.weighedAs)).join()).not.toMatch(/kaolin/i)
   })
 })

@@ -1,10 +1,10 @@
 import { Refusal } from '../src/text/said.ts'
-import { trialFaultText, trialWarningText } from '../src/words/index.ts'
+import { trialFaultText, trialWarningText, forecastRows, foundText, sidesText } from '../src/words/index.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { catalogue, derivedOf, readTrial, withKeys, writeTrial } from '../src/index.ts'
 import { sideBySide } from '../src/derived/side.ts'
-import { forecastOf, forecastWords } from '../src/derived/forecast.ts'
+import { forecastOf } from '../src/derived/forecast.ts'
 import { FEEL, attributesFor, usualAttributes } from '../src/trials/data.ts'
 import { asVersionOf, losersOf } from '../src/trials/lesson.ts'
 import { forecastAndFound, foundInBatch } from '../src/trials/found.ts'
@@ -243,7 +243,7 @@ describe('a trial', () => {
   })
   it('shows where the forecast was wrong', () => {
     const f = forecastOf(derivedOf(lotion, catalogue), noPrice)
-    expect(forecastWords(f).map((x) => x.what)).toEqual(['pH', 'Consistency', 'Freeze–thaw', '100 g'])
+    expect(forecastRows(f).map((x) => x.what)).toEqual(['pH', 'Consistency', 'Freeze–thaw', '100 g'])
     const body = f.body!
     const rows = forecastAndFound(f, [
       { sample: 'a', what: 'body', choice: 'butter' },
@@ -251,11 +251,11 @@ describe('a trial', () => {
       { sample: 'a', what: 'frost', choice: f.frost!.verdict === 'splits' ? 'held' : 'split' },
     ])
     expect(rows.map((r) => [r.what, r.fits])).toEqual([
-      ['pH', true],
-      ['Consistency', body.high === 'butter'],
-      ['Freeze–thaw', f.frost!.verdict === 'doubtful'],
+      ['ph', true],
+      ['body', body.high === 'butter'],
+      ['frost', f.frost!.verdict === 'doubtful'],
     ])
-    expect(rows[1]!.says).toBe('Prediction too low')
+    expect(foundText(rows[1]!).says).toBe('Prediction too low')
     expect(forecastAndFound(null, [{ sample: 'a', what: 'ph', value: 5 }])[0]!.fits).toBeNull()
   })
   it('gives a reading the room of how it was read: a strip tells less than a meter, and so does what nobody said', () => {
@@ -265,7 +265,9 @@ describe('a trial', () => {
       forecastAndFound(f, [{ sample: 'a', what: 'ph', value: at, ...(way ? { way } : {}) }])[0]!.fits
     expect([fits('strip'), fits('meter-direct'), fits()]).toEqual([true, false, true])
     const found = (way?: 'meter-10pct') =>
-      forecastAndFound(null, [{ sample: 'a', what: 'ph', value: 5.4, ...(way ? { way } : {}) }])[0]!.found
+      foundText(
+        forecastAndFound(null, [{ sample: 'a', what: 'ph', value: 5.4, ...(way ? { way } : {}) }])[0]!,
+      ).found
     expect([found('meter-10pct'), found()]).toEqual(['5.40 (meter, 10 %)', '5.40'])
   })
   it('takes the pH of a jar from its batch: of all of it, and before anything was set right', () => {
@@ -294,14 +296,15 @@ describe('a trial', () => {
   })
   it('lays two formulas side by side, with what came and what went', () => {
     const [other] = materialOptions(lotion, catalogue, 'emulsifier').filter((o) => !o.current)
-    const sides = sideBySide(derivedOf(lotion, catalogue), derivedOf(other!.formula, catalogue), noPrice)
+    const sides = sideBySide(derivedOf(lotion, catalogue), derivedOf(other!.formula, catalogue))
     const changed = sides.rows.filter((r) => r.changed)
     expect(
       changed.map((r) => [r.left?.percent ?? null, r.right?.percent ?? null]).filter((p) => p.includes(null)),
     ).toHaveLength(2)
     expect(sides.rows).toHaveLength(lotion.phases.flatMap((p) => p.lines).length + 1)
-    const same = sideBySide(derivedOf(lotion, catalogue), derivedOf(lotion, catalogue), noPrice)
-    expect(same.rows.some((r) => r.changed) || same.facts.some((f) => f.changed)).toBe(false)
-    expect([same.came, same.went, same.steps.left, same.steps.right]).toEqual([[], [], [], []])
+    const same = sideBySide(derivedOf(lotion, catalogue), derivedOf(lotion, catalogue))
+    const told = sidesText(derivedOf(lotion, catalogue), derivedOf(lotion, catalogue), noPrice)
+    expect(same.rows.some((r) => r.changed) || told.facts.some((f) => f.changed)).toBe(false)
+    expect([same.came, same.went, told.steps.left, told.steps.right]).toEqual([[], [], [], []])
   })
 })

@@ -1,10 +1,10 @@
+import { stepText, eventTable } from '../src/words/index.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
   assess,
   benchPlan,
   catalogue,
-  eventTable,
   procedureReport,
   recordRows,
   weighOut,
@@ -140,7 +140,7 @@ describe('what is told to be weighed is what the pH was computed with', () => {
           })),
         )
         const said = [...sheet.before, ...sheet.blocks.flatMap((b) => b.steps)]
-          .map((s) => spaced(s.detail))
+          .map((s) => spaced(stepText(s).detail))
           .join(' ')
         for (const [line, l] of a.lines.entries()) {
           if (l.phaseSource.role !== 'adjust' || l.grams <= 0) continue
@@ -278,21 +278,22 @@ describe('a planned adjuster', () => {
       { batchGrams, targetPh: { min: 3.8, max: 4.2 } },
     )
   it('is told in grams of its solution, for this batch', () => {
-    const say = (grams: number) => spaced(benchPlan(planned(grams)).steps.find((s) => s.key === 'ph')!.detail)
+    const say = (grams: number) =>
+      spaced(stepText(benchPlan(planned(grams)).steps.find((s) => s.key === 'ph')!).detail)
     expect(say(100)).toContain('The formula plans 3.00 g sodium hydroxide, 10 % solution.')
     expect(say(250)).toContain('The formula plans 7.50 g sodium hydroxide, 10 % solution.')
   })
   it('grows with a batch that is made larger at the table', () => {
     const made = new Making(planned(100))
     made.do({ type: 'scale', factor: 1.5, lines: [0, 1, 2], all: true })
-    expect(spaced(made.state.plan.steps.find((s) => s.key === 'ph')!.detail)).toContain(
+    expect(spaced(stepText(made.state.plan.steps.find((s) => s.key === 'ph')!).detail)).toContain(
       'plans 4.50 g sodium hydroxide',
     )
   })
   it('is made up first where the formula has it as a solid', () => {
     const f = planned(100)
     f.phases[1]!.lines = [{ material: 'sodium hydroxide', percent: 0.3 }]
-    const said = spaced(benchPlan(f).steps.find((s) => s.key === 'ph')!.detail)
+    const said = spaced(stepText(benchPlan(f).steps.find((s) => s.key === 'ph')!).detail)
     expect(said).toContain(
       'stir 0.30 g sodium hydroxide, solid into 2.70 g cold distilled water. Use 3.00 g of it. Goggles and gloves.',
     )

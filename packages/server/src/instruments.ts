@@ -1,3 +1,4 @@
+import { simulatedText } from '@omblet/core/words'
 import { randomUUID } from 'node:crypto'
 import { Formula, INSTRUMENTS, SimBench, type InstrumentKind } from '@omblet/core'
 import express, { Router, type Request, type Response } from 'express'
@@ -162,7 +163,8 @@ export function instruments(now: () => number = Date.now): Router {
     const bench = benches.find(req, res)
     const hand = bench && parse(Hands, req, res)
     if (!bench || !hand) return
-    const fault = bench.sim.hand(hand)
+    const refused = bench.sim.hand(hand)
+    const fault = refused && simulatedText(refused)
     if (fault) {
       res.status(409).json({ error: fault })
       return

@@ -1,3 +1,4 @@
+import { stepTitle } from '@omblet/core/words'
 // A method is the same after store, version, backup as text and another machine, for every kind of product.
 import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
@@ -40,7 +41,7 @@ describe('the method travels', () => {
   it.each(PRODUCTS)('of a %s', async (_name, product) => {
     const f = touched(product)
     const told = steps(f)
-    expect(told.slice(0, 2).map((s) => s.title)).toEqual(['Lay out the oilcloth', 'Ring the bell'])
+    expect(told.slice(0, 2).map((s) => stepTitle(s))).toEqual(['Lay out the oilcloth', 'Ring the bell'])
     await saveFormula('f', f, 0, AT)
     await addVersion('f', f, 'As it was', 'v', AT)
     await saveFormula('f', { ...f, name: 'Later name' }, 1, AT)
@@ -56,7 +57,7 @@ describe('the method travels', () => {
     const [version] = await listVersions('f')
     expect(steps(version!.formula)).toEqual(told)
     // a batch begun from the version goes by the same steps
-    const table = benchPlan(version!.formula).steps.map((s) => s.title)
-    expect(table).toEqual(told.filter((s) => !s.later).map((s) => s.title))
+    const table = benchPlan(version!.formula).steps.map((s) => stepTitle(s))
+    expect(table).toEqual(told.filter((s) => !s.later).map((s) => stepTitle(s)))
   })
 })

@@ -1,4 +1,6 @@
 import { coolingMinutes, ROOM_C } from '../procedure/cooling.ts'
+import type { Said } from '../text/said.ts'
+import type { CoolFaultFacts } from './said.ts'
 
 export interface CoolReading {
   /** Minutes since the beginning of the batch. */
@@ -28,7 +30,7 @@ const LAW_SD = 0.1
 /**
  * When a batch will have cooled to `limit` °C, by Newton's law of cooling fitted to its readings: ln(T − room) falls in
  * a straight line, weighted least squares with the error of the thermometer. The band holds two standard errors of fit,
- * room and law. A sentence where it cannot be said. `learned`: how much slower than reckoned earlier batches cooled.
+ * room and law. A fault where it cannot be said. `learned`: how much slower than reckoned earlier batches cooled.
  */
 export function fitCooling(
   readings: readonly CoolReading[],
@@ -37,15 +39,12 @@ export function fitCooling(
   way: 'air' | 'bath',
   room: number | null,
   learned: { mean: number; sd: number | null } | null = null,
-): CoolFit | { fault: string } | { there: number } {
+): CoolFit | { fault: Said<CoolFaultFacts> } | { there: number } {
   const last = readings.at(-1)
-  if (!last) return { fault: 'Read the temperature: from two readings the time can be told.' }
+  if (!last) return { fault: { code: 'no-reading' } }
   if (last.celsius <= limit) return { there: last.celsius }
   const ambient = room ?? (way === 'bath' ? 12 : ROOM_C)
-  if (limit <= ambient + 0.5)
-    return {
-      fault: `It never gets below the ${Math.round(ambient)} °C around it. Use colder water, or type how warm it is around the beaker.`,
-    }
+  if (limit <= ambient + 0.5) return { fault: { code: 'never-below', ambientC: ambient } }
   const used = readings.filter((r) => r.celsius > ambient + 1)
   const first = used[0]!
   if (used.length < 2 || last.minutes - first.minutes < 0.02) {
@@ -64,8 +63,7 @@ export function fitCooling(
     }
   }
   const fit = line(used, ambient)
-  if (fit.k <= 1e-5)
-    return { fault: 'It did not get colder between the readings. Read again in a few minutes.' }
+  if (fit.k <= 1e-5) return { fault: { code: 'not-colder' } }
   const timeTo = (f: { a: number; k: number }, around: number) =>
     (f.a - Math.log(limit - around)) / f.k - last.minutes
   const minutes = Math.max(0, timeTo(fit, ambient))

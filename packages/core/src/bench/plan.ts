@@ -102,8 +102,7 @@ export function retold(
       const gramsOf = (line: number) => now.lines.find((l) => l.line === line)?.grams ?? null
       return {
         ...step,
-        title: now.title,
-        detail: now.detail,
+        said: now.said,
         lines: step.lines.map((l) => (l.grams === null ? l : { ...l, grams: gramsOf(l.line) ?? l.grams })),
       }
     }),
@@ -114,8 +113,7 @@ const REST: MethodStep = {
   ...stepOf({
     key: 'weigh-rest',
     kind: 'weigh',
-    title: 'Weigh what no step names',
-    detail: 'Its step was taken out of the method.',
+    said: { code: 'weigh-rest' },
     hands: 3,
   }),
   note: '',

@@ -2,7 +2,9 @@ import { assess } from '../assess/assess.ts'
 import { difference, type LineChange } from '../formula/versions.ts'
 import type { Formula } from '../shapes/formula.ts'
 import { adjusterAsWeighed } from '../dosing/log.ts'
-import { capitalise, formatGrams, sayNumber } from '../text/format.ts'
+import type { Said } from '../text/said.ts'
+import { stepNamed, type StepNamed } from '../procedure/steps.ts'
+import type { DeviationFacts } from './said.ts'
 import { actualFormula } from './actual.ts'
 import type { BatchInfo, BenchEvent } from './events.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
@@ -28,8 +30,8 @@ export interface BatchHead {
   status: BatchStatus
   startedAt: string
   lastAt: string
-  /** Title of the step that is worked on. */
-  step: string
+  /** The step that is worked on; null when all are over. Heads stored by earlier versions hold its title. */
+  step: StepNamed | string | null
   stepsDone: number
   steps: number
   targetGrams: number
@@ -42,6 +44,8 @@ export interface BatchHead {
   /** What it taught, once it was finished. */
   taught?: Taught
 }
+
+const namedStep = (step: StepNamed | undefined) => (step ? stepNamed(step) : null)
 
 /** What was really made, assessed; what was designed where nothing was weighed. */
 function madeOf(s: BatchState) {
@@ -63,7 +67,7 @@ export function headOf(
     status: statusOf(s),
     startedAt: s.start.at,
     lastAt: s.events.at(-1)!.at,
-    step: s.plan.steps[s.at]?.title ?? 'All steps are over',
+    step: namedStep(s.plan.steps[s.at]),
     stepsDone: s.marks.size,
     steps: s.plan.steps.length,
     targetGrams: s.totalTarget,
@@ -122,56 +126,60 @@ export function yieldPercent(s: BatchState): number | null {
   return filled === undefined || made <= 0 ? null : (100 * filled) / made
 }
 
-/** What went otherwise than planned, as sentences in the order in which it happened. */
-export function deviations(s: BatchState): { n: number; text: string }[] {
+/** What went otherwise than planned, in the order in which it happened, each with the number of its entry. */
+export function deviations(s: BatchState): { n: number; said: Said<DeviationFacts> }[] {
   const { a, steps } = s.plan
-  const d = a.amounts.resolutionGrams
-  const title = (key: string | null) => steps.find((x) => x.key === key)?.title ?? 'A step'
-  const label = (i: number) => a.lines[i]?.weighedAs ?? 'a line'
-  const list = s.events.flatMap((e): { n: number; text: string }[] => {
-    if (s.undone.has(e.n)) return []
-    const say = (text: string) => [{ n: e.n, text: capitalise(text) }]
+  const resolutionGrams = a.amounts.resolutionGrams
+  const label = (i: number) => a.lines[i]?.weighedAs ?? null
+  const saidOf = (e: BenchEvent): Said<DeviationFacts> | null => {
     switch (e.type) {
       case 'step':
-        return e.how === 'skip' ? say(`Left out: ${title(e.step)}${e.reason ? ` (${e.reason})` : ''}.`) : []
+        return e.how === 'skip'
+          ? { code: 'skipped', step: namedStep(steps.find((x) => x.key === e.step)), reason: e.reason ?? '' }
+          : null
       case 'accept': {
-        const l = s.lines[e.line]!
-        const off = l.target > 0 ? (100 * (l.weighed - l.target)) / l.target : 0
-        return say(
-          `${label(e.line)}: ${formatGrams(l.weighed, d)} instead of ${formatGrams(l.target, d)} (${off >= 0 ? '+' : ''}${sayNumber(off, 1)} %), left so.`,
-        )
+        const { weighed, target } = s.lines[e.line]!
+        return { code: 'left-so', name: label(e.line), grams: weighed, target, resolutionGrams }
       }
       case 'scale':
-        return say(
-          e.all
-            ? `The batch was made larger by ${sayNumber((e.factor - 1) * 100, 1)} %.`
-            : `${e.lines.length} lines were made larger by ${sayNumber((e.factor - 1) * 100, 1)} %.`,
-        )
+        return {
+          code: 'made-larger',
+          percent: (e.factor - 1) * 100,
+          lines: e.all ? 'all' : e.lines.length,
+        }
       case 'take-out':
-        return say(`${formatGrams(e.grams, d)} ${label(e.line)} taken out again.`)
+        return { code: 'taken-out', name: label(e.line), grams: e.grams, resolutionGrams }
       case 'discard':
-        return say(`${e.lines.length} weighings discarded and repeated${e.reason ? `: ${e.reason}` : ''}.`)
-      case 'dilution':
-        return say(
-          `${label(e.line)} weighed as a dilution in ${label(e.carrier)}: ${formatGrams(e.soluteGrams, d)} and ${formatGrams(e.carrierGrams, d)}, of which ${formatGrams(e.usedGrams, d)}.`,
-        )
+        return { code: 'discarded', weighings: e.lines.length, reason: e.reason ?? '' }
+      case 'dilution': {
+        const { soluteGrams, carrierGrams, usedGrams } = e
+        const names = { name: label(e.line), carrier: label(e.carrier) }
+        return { code: 'dilution', ...names, soluteGrams, carrierGrams, usedGrams, resolutionGrams }
+      }
       case 'dose':
         return s.doses.some((x) => x.n === e.n && x.line === null)
-          ? say(
-              `${formatGrams(e.grams, d)} ${adjusterAsWeighed(e, a.catalogue)} added, which the formula does not name.`,
-            )
-          : []
+          ? {
+              code: 'unnamed-adjuster',
+              name: adjusterAsWeighed(e, a.catalogue),
+              grams: e.grams,
+              resolutionGrams,
+            }
+          : null
       case 'pause':
-        return say(`Paused${e.reason ? `: ${e.reason}` : ''}.`)
+        return { code: 'paused', reason: e.reason ?? '' }
       case 'note':
-        return e.symptom ? say(`Something looked wrong: ${e.text}`) : []
+        return e.symptom ? { code: 'looked-wrong', text: e.text } : null
       default:
-        return []
+        return null
     }
+  }
+  const list = s.events.flatMap((e) => {
+    const said = s.undone.has(e.n) ? null : saidOf(e)
+    return said ? [{ n: e.n, said }] : []
   })
   const left = s.evaporated - s.putBack
-  if (left > d && s.finished)
-    list.push({ n: s.events.length, text: `${formatGrams(left, d)} water loss not replaced.` })
+  if (left > resolutionGrams && s.finished)
+    list.push({ n: s.events.length, said: { code: 'water-not-replaced', grams: left, resolutionGrams } })
   return list
 }
 

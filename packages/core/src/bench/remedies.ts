@@ -2,7 +2,8 @@ import { assess } from '../assess/assess.ts'
 import { findAll, isCaution } from '../findings/index.ts'
 import type { Finding } from '../findings/types.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
-import { capitalise, formatGrams, sayNumber, sayPercent } from '../text/format.ts'
+import type { Said } from '../text/said.ts'
+import type { PourFacts } from './said.ts'
 import { actualFormula } from './actual.ts'
 import type { BenchEvent, Happening } from './events.ts'
 import { foldBatch, type BatchState } from './state.ts'
@@ -13,8 +14,7 @@ export type RemedyId = 'accept' | 'take-out' | 'scale-all' | 'scale-phase' | 'di
 
 export interface PourRemedy {
   id: RemedyId
-  title: string
-  detail: string
+  said: Said<PourFacts>
   happenings: Happening[]
   /** Lines that have to be topped up, with what is still to weigh of each. */
   topUps: { line: number; grams: number }[]
@@ -38,8 +38,7 @@ function player(s: BatchState, index: number, catalogue: Catalogue | undefined) 
     f.severity !== 'note' && !isCaution(f) && !NOT_HERE.has(f.code) && !planned.has(keyOf(f))
   return (
     id: RemedyId,
-    title: string,
-    detail: (after: BatchState) => string,
+    said: (after: BatchState) => Said<PourFacts>,
     happenings: Happening[],
   ): PourRemedy => {
     const after = foldBatch(plan, [...s.events, ...happenings.map((h, i) => pretend(s, h, i))])
@@ -48,8 +47,7 @@ function player(s: BatchState, index: number, catalogue: Catalogue | undefined) 
     const total = a?.amounts.batchGrams ?? 0
     return {
       id,
-      title,
-      detail: detail(after),
+      said: said(after),
       happenings,
       topUps: after.lines.flatMap((l) =>
         l.weighed > 0 && l.weighed < l.low && l.index !== plan.fill
@@ -80,32 +78,31 @@ export function pourRemedies(s: BatchState, index: number, catalogue?: Catalogue
   const inPhase = s.lines.filter((l) => plan.a.lines[l.index]!.phase === phase)
   const fill = plan.fill === null ? null : s.lines[plan.fill]!
   const fillOpen = fill !== null && index !== plan.fill && expectedOf(fill) > fill.weighed + d / 2
-  const grams = (g: number) => formatGrams(g, d)
 
   const play = player(s, index, catalogue)
 
   const accept = play(
     'accept',
-    'Leave it and record what is',
     (after) => {
       const total = after.lines.reduce((sum, l) => sum + expectedOf(l), 0) + looseDoses(after)
       return fillOpen && total <= s.totalTarget + d / 2
-        ? `${capitalise(plan.a.lines[plan.fill!]!.label)} takes it: ${grams(over)} less of it, so the batch keeps its size and nothing else changes.`
-        : `The batch grows to ${grams(total)}; everything else becomes a little less of it.`
+        ? { code: 'accept-filled', fill: plan.a.lines[plan.fill!]!.label, over, resolutionGrams: d }
+        : { code: 'accept-grows', total, resolutionGrams: d }
     },
     [{ type: 'accept', line: index }],
   )
-  const takeOut = play(
-    'take-out',
-    `Take ${grams(over)} out`,
-    () => `Only while ${label} lies on top or stands alone: what has mixed comes out with the rest.`,
-    [{ type: 'take-out', line: index, grams: over }],
-  )
+  const takeOut = play('take-out', () => ({ code: 'take-out', name: label, over, resolutionGrams: d }), [
+    { type: 'take-out', line: index, grams: over },
+  ])
   const all = play(
     'scale-all',
-    `Make everything larger by ${sayNumber((factor - 1) * 100, 1)} %`,
-    (after) =>
-      `The batch becomes ${grams(after.totalTarget)}; every percent stays as it was designed.${factor > LARGE ? ' Check that the beaker and your stock are large enough.' : ''}`,
+    (after) => ({
+      code: 'scale-all',
+      total: after.totalTarget,
+      factor,
+      large: factor > LARGE,
+      resolutionGrams: d,
+    }),
     [{ type: 'scale', factor, lines: s.lines.map((l) => l.index), all: true }],
   )
   const others = inPhase.filter((l) => l.index !== index && l.index !== plan.fill)
@@ -113,9 +110,12 @@ export function pourRemedies(s: BatchState, index: number, catalogue?: Catalogue
     fillOpen && others.length > 0 && index !== plan.fill
       ? play(
           'scale-phase',
-          `Make the rest of ${plan.a.phases[phase]!.letter} larger by ${sayNumber((factor - 1) * 100, 1)} %`,
-          () =>
-            `Within the phase the proportions stay; ${plan.a.lines[plan.fill!]!.label} makes room, so the batch keeps its size.`,
+          () => ({
+            code: 'scale-phase',
+            letter: plan.a.phases[phase]!.letter,
+            factor,
+            fill: plan.a.lines[plan.fill!]!.weighedAs,
+          }),
           [
             {
               type: 'scale',
@@ -129,10 +129,15 @@ export function pourRemedies(s: BatchState, index: number, catalogue?: Catalogue
   const begun = inPhase.filter((l) => l.weighed > 0)
   const discard = play(
     'discard',
-    `Begin ${plan.a.phases[phase]!.letter} anew`,
-    () =>
-      `Discards ${grams(begun.reduce((sum, l) => sum + l.weighed, 0))}${begun.length > 1 ? `, ${begun.length} materials` : ''}.`,
-    [{ type: 'discard', lines: begun.map((l) => l.index), reason: `${label} over-poured` }],
+    () => ({
+      code: 'discard',
+      letter: plan.a.phases[phase]!.letter,
+      grams: begun.reduce((sum, l) => sum + l.weighed, 0),
+      materials: begun.length,
+      name: label,
+      resolutionGrams: d,
+    }),
+    [{ type: 'discard', lines: begun.map((l) => l.index) }],
   )
   const list = [accept, takeOut, all, ...(scalePhase ? [scalePhase] : []), discard]
   const harm = (r: PourRemedy) =>
@@ -169,10 +174,3 @@ export const completed = (s: BatchState): BatchState => ({
   ...s,
   lines: s.lines.map((l) => ({ ...l, weighed: expectedOf(l) })),
 })
-
-/** `5.20 %`, and how far that is from what was designed. */
-export function percentWords(s: BatchState, index: number, percent: number): string {
-  const designed = s.plan.a.lines[index]!.percent
-  if (Math.abs(percent - designed) < 5e-4) return `stays ${sayPercent(Number(designed.toFixed(3)))}`
-  return `${sayPercent(Number(percent.toFixed(3)))} instead of ${sayPercent(Number(designed.toFixed(3)))}`
-}

@@ -1,4 +1,6 @@
 import { atResolution } from '../weighing/error.ts'
+import type { Said } from '../text/said.ts'
+import type { NoWeightFacts } from './said.ts'
 import type { BatchState } from './types.ts'
 
 /** What a scale shows: grams, and whether it rests. */
@@ -19,11 +21,14 @@ export function netOf(s: BatchState, step: string, shown: Shown | null): number 
   return atResolution(shown.value - s.zero, s.plan.a.amounts.resolutionGrams)
 }
 
-/** Why no weight can be recorded now, and what to do; `net` as `netOf` tells it. */
-export function whyNoWeight(shown: Shown | null, net: number | null, resolution: number): string {
-  if (!shown) return 'Type what the scale shows, in grams.'
-  if (net === null) return 'Put the beaker on the scale and press tare first.'
-  if (net < -2 * resolution)
-    return 'The scale shows less than at the last tare. Was it tared or unloaded? Press tare, then pour.'
-  return shown.steady ? 'Nothing was poured since the last tare.' : 'Nothing can be read yet.'
+/** Why no weight can be recorded now; `net` as `netOf` tells it. */
+export function whyNoWeight(
+  shown: Shown | null,
+  net: number | null,
+  resolution: number,
+): Said<NoWeightFacts> {
+  if (!shown) return { code: 'no-scale' }
+  if (net === null) return { code: 'not-tared' }
+  if (net < -2 * resolution) return { code: 'less-than-tare' }
+  return { code: shown.steady ? 'nothing-poured' : 'unsteady' }
 }

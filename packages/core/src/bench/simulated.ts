@@ -6,7 +6,9 @@ import { phOfModel, toldModel } from '../dosing/model.ts'
 import { adjusterKey } from '../dosing/fit.ts'
 import { randomOf, type Random } from '../stats/random.ts'
 import type { InstrumentKind } from './instruments.ts'
+import type { Said } from '../text/said.ts'
 import { atResolution } from '../weighing/error.ts'
+import type { SimulatedFacts } from './said.ts'
 
 import {
   WATER_HEAT,
@@ -168,12 +170,11 @@ export class SimBench {
     return ph
   }
 
-  /** Does something with the hands; a sentence where that cannot be. */
-  hand(h: Hand): string | null {
+  /** Does something with the hands; why not where that cannot be. */
+  hand(h: Hand): Said<SimulatedFacts> | null {
     const named = ['vessel', 'from', 'into'].flatMap((key) => (h as Record<string, unknown>)[key] ?? [])
     const fresh = new Set(named.filter((name) => !this.vessels.has(String(name))))
-    if (this.vessels.size + fresh.size > MOST_VESSELS)
-      return `${MOST_VESSELS} vessels stand at the simulated bench, and more do not fit. Use one of those.`
+    if (this.vessels.size + fresh.size > MOST_VESSELS) return { code: 'too-many-vessels', most: MOST_VESSELS }
     switch (h.do) {
       case 'place':
         this.onPan = h.vessel
@@ -222,28 +223,28 @@ export class SimBench {
   }
 
   /** Puts grams of a line into the beaker on the scale, or takes them out. */
-  private moveLine(line: number, grams: number): string | null {
-    if (this.onPan === null) return 'Nothing stands on the scale. Place a beaker first.'
+  private moveLine(line: number, grams: number): Said<SimulatedFacts> | null {
+    if (this.onPan === null) return { code: 'nothing-on-scale' }
     const v = this.vessel(this.onPan)
-    if (line < 0 || line >= v.content.length) return 'The formula has no such line.'
+    if (line < 0 || line >= v.content.length) return { code: 'no-such-line' }
     const next = v.content[line]! + grams
-    if (next < -1e-9) return 'There is not so much of it in the beaker.'
+    if (next < -1e-9) return { code: 'not-so-much' }
     this.warmUp(v, Math.max(0, grams))
     v.content[line] = Math.max(0, next)
     return null
   }
 
-  private drip(h: Extract<Hand, { do: 'drip' }>): string | null {
-    if (this.onPan === null) return 'Nothing stands on the scale. Place a beaker first.'
+  private drip(h: Extract<Hand, { do: 'drip' }>): Said<SimulatedFacts> | null {
+    if (this.onPan === null) return { code: 'nothing-on-scale' }
     const key = adjusterKey(h.material)
-    if (!key) return 'This pH adjuster is unknown.'
+    if (!key) return { code: 'unknown-adjuster' }
     this.vessel(this.onPan).doses.push({ key, strengthPercent: h.strengthPercent, grams: h.grams })
     return null
   }
 
   /** Pours one beaker into another; their temperatures mix by mass. */
-  private combine(h: Extract<Hand, { do: 'combine' }>): string | null {
-    if (h.from === h.into) return 'Choose two beakers.'
+  private combine(h: Extract<Hand, { do: 'combine' }>): Said<SimulatedFacts> | null {
+    if (h.from === h.into) return { code: 'same-vessel' }
     const from = this.vessel(h.from)
     const into = this.vessel(h.into)
     const heavy = SimBench.mass(from) + SimBench.mass(into)

@@ -4,7 +4,6 @@ import type { PriceOf } from '../cost/prices.ts'
 import { isCaution } from '../findings/index.ts'
 import type { Finding } from '../findings/types.ts'
 import type { Derived } from './derived.ts'
-import { formatNumber, sayMoney } from '../text/format.ts'
 
 /** What Omblet expects of one variant, before it is made. */
 export interface Forecast {
@@ -39,36 +38,4 @@ export function forecastOf(derived: Derived, priceOf: PriceOf): Forecast {
     stops: findings.filter((f) => f.severity === 'stop').length,
     checks: findings.filter((f) => f.severity === 'check').length,
   }
-}
-
-export const FROST = {
-  stands: 'stands frost',
-  doubtful: 'frost: doubtful',
-  splits: 'splits in frost',
-} as const
-/** A forecast as short words, one for each thing. */
-export function forecastWords(f: Forecast): { what: string; words: string }[] {
-  const n = (v: number) => formatNumber(v, 1)
-  return [
-    { what: 'pH', words: f.ph ? `${n(f.ph.likely)} (${n(f.ph.low)}–${n(f.ph.high)})` : 'unknown' },
-    ...(f.hlb
-      ? [
-          {
-            what: 'HLB',
-            words: `${f.hlb.offered === null ? 'unknown' : n(f.hlb.offered)}, required ${n(f.hlb.wanted)}`,
-          },
-        ]
-      : []),
-    ...(f.body
-      ? [
-          {
-            what: 'Consistency',
-            words:
-              f.body.low === f.body.high ? f.body.likely : `${f.body.likely} (${f.body.low}–${f.body.high})`,
-          },
-        ]
-      : []),
-    ...(f.frost ? [{ what: 'Freeze–thaw', words: FROST[f.frost.verdict] }] : []),
-    { what: '100 g', words: f.cost === null ? 'a price is missing' : sayMoney(f.cost) },
-  ]
 }

@@ -1,6 +1,6 @@
 import type { Assessment } from '../assess/types.ts'
 import { sayNumber } from '../text/format.ts'
-import { LYE_ORDER } from '../text/lye.ts'
+import { LYE_ORDER } from '../words/en/lye.ts'
 import { parseNumber } from '../text/numbers.ts'
 import { ADJUSTERS, adjusterOf, strengthFault, USUAL_ADJUSTER } from '../ph/adjusters.ts'
 import { aimPh } from './aim.ts'

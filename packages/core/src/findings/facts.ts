@@ -1,6 +1,7 @@
 import type { PhRange, WindowItem } from '../assess/windows.ts'
 import type { AcidVerdict } from '../preservation/effect.ts'
 import type { MicrobeGroup } from '../preservation/preservation.ts'
+import type { HeatReason, StepSaid } from '../procedure/step-facts.ts'
 import type { Product, Role } from '../shapes/formula.ts'
 import type { MaterialKind } from '../shapes/material.ts'
 import type { Plain } from '../text/said.ts'
@@ -243,18 +244,18 @@ export interface FindingFacts {
   'heat.sensitive-in-hot-phase':
     | { case: 'hot'; phase: string | null; heatToC: number; materials: { name: string; heatMaxC: number }[] }
     | { case: 'warm'; belowC: number; materials: { name: string; heatMaxC: number }[] }
-    | { case: 'method'; names: string[]; heatToC: number; reason: string }
+    | { case: 'method'; names: string[]; heatToC: number; reason: HeatReason | null }
   'phase.wrong-solubility':
     | { case: 'water-in-oil'; name: string; phase: string | null }
     | { case: 'oil-in-water'; name: string; percent: number; solubiliserPercent: number }
   'process.order':
     | { case: 'must-melt'; name: string; meltsC: number; belowC: number | null; heatToC: number | null }
-    | { case: 'no-temperature'; phase: string; heatToC: number; reason: string }
+    | { case: 'no-temperature'; phase: string; heatToC: number; reason: HeatReason | null }
     | { case: 'hot-into-cold'; phase: string; target: string }
     | { case: 'acid-early'; names: string[] }
     | { case: 'base-early'; bases: string[]; polymers: string[] }
   'process.temperature-mismatch': { phase: string; givenC: number; hottestC: number; heatToC: number }
-  'process.not-joined': { names: string[]; step: string }
+  'process.not-joined': { names: string[]; step: { said: StepSaid; ownTitle: string | undefined } }
   'process.hydration-time': {
     long: { name: string; hours: { min: number; max: number } }[]
     short: string[]

@@ -55,7 +55,7 @@ export const heatNotSaid: Rule = (a) =>
               case: 'no-temperature',
               phase: p.name || p.letter,
               heatToC: p.heatToC,
-              reason: p.heatWhy,
+              reason: p.heatReason,
             },
             remedies: [heatTo(p, p.heatToC)],
           }),
@@ -86,7 +86,7 @@ export const heatedAbove: Rule = (a) =>
           case: 'method',
           names: indexes.map((i) => a.lines[i]!.label),
           heatToC: p.heatToC,
-          reason: p.heatWhy,
+          reason: p.heatReason,
         },
       }),
     ]
@@ -113,7 +113,10 @@ export const notJoined: Rule = (a) => {
         code: 'process.not-joined',
         severity: 'check',
         indexes,
-        facts: { names: indexes.map((i) => a.lines[i]!.label), step: step.title },
+        facts: {
+          names: indexes.map((i) => a.lines[i]!.label),
+          step: { said: step.said, ownTitle: step.ownTitle },
+        },
         remedies: [{ code: 'restore-step', facts: {}, edit: { type: 'patch', patch: { method: back } } }],
       }),
     ]

@@ -1,5 +1,5 @@
 import data from '../../data/adjusters.json' with { type: 'json' }
-import { LYE_ORDER } from '../text/lye.ts'
+import { LYE_ORDER } from '../words/en/lye.ts'
 import { acidBaseOf, type AcidBase } from './acid-base.ts'
 import { formsAt } from './solver.ts'
 

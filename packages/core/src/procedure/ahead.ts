@@ -1,12 +1,12 @@
 import type { Assessment } from '../assess/types.ts'
 import type { AssessedLine } from '../lines/types.ts'
-import { formatGrams, listWords } from '../text/format.ts'
 import { isDye, isOily, preserves, swellsLong } from './facts.ts'
 import { refsOf } from './maker.ts'
-import { SMALL, type Making } from './making.ts'
+import type { Making } from './making.ts'
 import { DROP_ML } from '../ph/adjusters.ts'
 import { atResolution, CHECK_PERCENT, weighingErrorPercent } from '../weighing/error.ts'
 import type { Part } from './route.ts'
+import type { DyeSolution } from './step-facts.ts'
 import type { StepLine } from './steps.ts'
 
 /** Mixtures of one's own are made first; concentrates and what swells overnight take their part of the water now. */
@@ -24,14 +24,21 @@ export function ahead(making: Making, parts: readonly Part[], wash: string) {
     m.loose({
       key: `ahead-${line.id}`,
       kind: 'dissolve',
-      title: `Make ${line.weighedAs}`,
-      detail: `${formatGrams(line.grams, d)} of it is needed: ${listWords(own.map((p) => `${formatGrams((line.grams * p.percent) / 100, d)} ${a.catalogue.find(p.inci)?.name ?? p.inci}`))}. Make a little more, for what stays in the beaker. It is weighed into its phase like any material.`,
-      look: 'even, or clear where it should be',
+      said: {
+        code: 'make-own',
+        name: line.weighedAs,
+        grams: line.grams,
+        parts: own.map((p) => ({
+          name: a.catalogue.find(p.inci)?.name ?? p.inci,
+          grams: (line.grams * p.percent) / 100,
+        })),
+        resolutionGrams: d,
+      },
       hands: 10,
       wait: 20,
       after: [wash],
-      ahead: 'A stock may stand overnight and is ready when the batch is.',
-      equipment: [SMALL],
+      ahead: 'stock',
+      equipment: ['small-beaker'],
     })
   }
   for (const p of parts)
@@ -47,14 +54,18 @@ export function ahead(making: Making, parts: readonly Part[], wash: string) {
         // a concentrate of one's own may be mixed first and then made up: two steps, two keys
         key: seen.has(line.id) ? `ahead-${line.id}-up` : `ahead-${line.id}`,
         kind: 'dissolve',
-        title: `Make up ${line.weighedAs}`,
-        detail: `Weigh ${formatGrams(line.grams, d)} and ${formatGrams(share.grams!, d)} of the water of the formula into a small beaker and stir.`,
-        look: 'even, without grains',
+        said: {
+          code: 'make-up',
+          name: line.weighedAs,
+          grams: line.grams,
+          waterGrams: share.grams!,
+          resolutionGrams: d,
+        },
         hands: 4,
         wait: 10,
         letter: p.letter,
         weighs: [...refsOf([line]), share],
-        equipment: [SMALL],
+        equipment: ['small-beaker'],
       })
     }
   if (choices.swelling !== 'shear') swellAhead(making, parts)
@@ -84,23 +95,26 @@ function swellAhead({ a, m, choices, water, apart, stocks }: Making, parts: read
   const doses = kept.map((l) => keptShare(a, l, share.grams!))
   swelling.forEach(({ l }) => apart.add(l))
   kept.forEach((l, i) => doses[i]!.grams === undefined && apart.add(l))
-  const kinds = kept.map((l, i) => `${formatGrams(doses[i]!.grams ?? l.grams, d)} ${l.weighedAs}`)
   const hours = Math.max(...swelling.map(({ l }) => l.material!.hydrationHours!.max))
-  const names = listWords(swelling.map(({ l }) => l.weighedAs))
   const vessel = m.free(first.p.letter)
   stocks.add(vessel)
   m.with(vessel, {
     key: `ahead-${first.l.id}`,
     kind: 'wet',
-    title: stock ? `Make a stock of ${names}` : `Hydrate ${names} overnight`,
-    detail: `Weigh ${listWords([`${formatGrams(share.grams!, d)} of the water`, ...kinds])} into a beaker with a lid, sprinkle it on, shake it and leave it in the cold.${kept.length > 0 ? ' The preservative keeps it meanwhile.' : ' Nothing preserves it: keep it in the fridge, no longer than a night, and throw away what is over.'}`,
-    look: 'no lumps left; those at first are harmless and go by themselves',
+    said: {
+      code: 'swell-ahead',
+      stock,
+      names: swelling.map(({ l }) => l.weighedAs),
+      waterGrams: share.grams!,
+      preservatives: kept.map((l, i) => ({ name: l.weighedAs, grams: doses[i]!.grams ?? l.grams })),
+      resolutionGrams: d,
+    },
     hands: 6,
     wait: Math.round(Math.max(8, hours) * 60),
     letter: first.p.letter,
     weighs: [share, ...refsOf(swelling.map(({ l }) => l)), ...doses],
-    ahead: stock ? 'A preserved stock keeps a week or two in the fridge.' : 'Hydrates overnight.',
-    equipment: ['beaker with a lid'],
+    ahead: stock ? 'preserved-stock' : 'hydrates',
+    equipment: ['beaker-with-lid'],
   })
 }
 
@@ -133,31 +147,35 @@ function dyesOf(making: Making, parts: readonly Part[]) {
       m.with(vessel, {
         key: `dye-${p.id}-${line.id}`,
         kind: share ? 'dissolve' : 'wet',
-        title: `Make a solution of ${line.weighedAs}`,
-        detail: share
-          ? `Weigh ${formatGrams(line.grams, d)} into ${formatGrams(share.grams!, d)} of the water and stir.`
-          : weighable
-            ? `Weigh ${formatGrams(line.grams, d)}.`
-            : partOfSolution(exact, d, line.weighedAs),
-        look: share ? 'clear, no specks' : '',
+        said: {
+          code: 'dye',
+          name: line.weighedAs,
+          grams: line.grams,
+          waterGrams: share?.grams ?? null,
+          solution: weighable ? null : partOfSolution(exact, d),
+          resolutionGrams: d,
+        },
         hands: 4,
         letter: p.letter,
         weighs: [...(share ? [share] : []), ...refsOf([line])],
-        equipment: [SMALL, 'pipette'],
+        equipment: ['small-beaker', 'pipette'],
       })
     }
 }
 
+/** Fewer drops than that are none that can be counted: the solution is diluted again. */
+const LEAST_DROPS = 2
 const DYE_STIRRED_GRAMS = 0.5
 /** A dye too little for the scale as so much of a solution of one percent, or of that diluted again. */
-function partOfSolution(grams: number, resolution: number, label: string): string {
+function partOfSolution(grams: number, resolution: number): DyeSolution {
   const strong = 100 / DYE_PERCENT
-  const dye = Math.max(DYE_STIRRED_GRAMS, resolution * 10)
-  const stirred = `${formatGrams(dye, resolution)} into ${formatGrams(dye * (strong - 1), resolution)} distilled water`
+  const dyeGrams = Math.max(DYE_STIRRED_GRAMS, resolution * 10)
   const drops = Math.round((grams * strong) / DROP_ML)
-  const told =
-    drops >= 2
-      ? `${formatGrams(grams * strong, resolution)} of it, about ${drops} drops, hold what the batch takes`
-      : `Stir 1 g of that into 9 g of water again: ${formatGrams(grams * strong * 10, resolution)} hold what the batch takes`
-  return `The scale cannot weigh so little ${label}: stir ${stirred}. ${told}.`
+  const enough = drops >= LEAST_DROPS
+  return {
+    dyeGrams,
+    waterGrams: dyeGrams * (strong - 1),
+    useGrams: grams * strong * (enough ? 1 : 10),
+    drops: enough ? drops : null,
+  }
 }

@@ -1,10 +1,9 @@
 import type { Assessment } from '../assess/types.ts'
-import { formatGrams, listWords } from '../text/format.ts'
 import { ROOM_C, temperatureAfter } from './cooling.ts'
 import { couldStayCold } from './facts.ts'
 import { labelsOf, refsOf } from './maker.ts'
-import { isInverse, SMALL, type Making } from './making.ts'
-import { dissolveIn, heat, sprinkles, undissolved } from './dissolve.ts'
+import { isInverse, type Making } from './making.ts'
+import { dissolveIn, heat, sprinkled, undissolved } from './dissolve.ts'
 import { prepare } from './prepare.ts'
 import type { Part } from './route.ts'
 
@@ -76,17 +75,16 @@ export function stirIn(making: Making, p: Part, into: readonly Part[]) {
   const { m } = making
   for (const x of into) {
     if (m.holds(x.letter).length === 0) continue
-    const dry = sprinkles(undissolved(making, x.letter), x.lines)
     m.pour([x.letter], p.letter, {
       key: `pour-${x.id}`,
       kind: 'add',
-      title: `Stir ${x.letter} into ${p.letter}`,
-      detail:
-        m.celsius(x.letter) !== null && m.celsius(p.letter) === null
-          ? 'In a thin stream, stirring all along.'
-          : 'Slowly, stirring all along.',
-      look: 'even',
-      ...dry,
+      said: {
+        code: 'pour-part',
+        phase: x.letter,
+        into: p.letter,
+        warmIntoCold: m.celsius(x.letter) !== null && m.celsius(p.letter) === null,
+        sprinkled: sprinkled(undissolved(making, x.letter), x.lines),
+      },
       hands: 3,
       letter: p.letter,
       celsius: m.celsius(p.letter),
@@ -108,12 +106,17 @@ function holdBack(making: Making, p: Part) {
   m.with(vessel, {
     key: `cold-${p.id}`,
     kind: 'weigh',
-    title: `Weigh a cold share of the water of ${p.letter}`,
-    detail: `${listWords([`${formatGrams(share.grams!, a.amounts.resolutionGrams)} of it`, ...labelsOf(delicate)])} stay cold and cool the emulsion later.`,
+    said: {
+      code: 'hold-back',
+      phase: p.letter,
+      waterGrams: share.grams!,
+      names: labelsOf(delicate),
+      resolutionGrams: a.amounts.resolutionGrams,
+    },
     hands: 2 + delicate.length,
     letter: p.letter,
     weighs: [share, ...refsOf(delicate)],
-    equipment: [SMALL],
+    equipment: ['small-beaker'],
   })
   dissolveIn(making, p, vessel, { lines: delicate, waits: false, key: 'cold' }, false)
 }
@@ -135,33 +138,29 @@ function pourTogether(
   const { m, a } = making
   const dry = from.flatMap((p) => undissolved(making, p.letter))
   const inverse = isInverse(a)
-  const what = listWords(from.map((p) => p.letter))
-  const hot = celsius !== null
   m.pour(
     from.map((p) => p.letter),
     base.letter,
     {
       key,
       kind: 'join',
-      title: emulsion ? `Pour ${what} into ${base.letter}, blending` : `Pour ${what} into ${base.letter}`,
-      detail: !emulsion
-        ? 'Stir until it is even.'
-        : inverse
-          ? 'In a thin stream and slowly, blending all the time: water in oil forgives no hurry.'
-          : intoOil
-            ? `${hot ? 'Both at the same temperature. ' : ''}The mix thickens, then inverts (phase inversion): finer droplets with nonionic waxes.`
-            : `${hot ? 'Both at the same temperature, to about 5 °C. ' : ''}Short bursts of half a minute.`,
-      look: emulsion ? 'one even colour, no oil at the edge' : 'even',
-      ...(emulsion
-        ? null
-        : sprinkles(
-            dry,
-            from.flatMap((p) => p.lines),
-          )),
+      said: {
+        code: 'combine',
+        phases: from.map((p) => p.letter),
+        into: base.letter,
+        emulsion: !emulsion ? 'none' : inverse ? 'inverse' : intoOil ? 'into-oil' : 'into-water',
+        hot: celsius !== null,
+        sprinkled: emulsion
+          ? null
+          : sprinkled(
+              dry,
+              from.flatMap((p) => p.lines),
+            ),
+      },
       hands: inverse ? 8 : emulsion ? 5 : 3,
       celsius,
       letter: null,
-      equipment: emulsion ? ['stick blender', 'spatula'] : ['stirrer'],
+      equipment: emulsion ? ['stick-blender', 'spatula'] : ['stirrer'],
     },
   )
 }
@@ -177,33 +176,24 @@ function blend(making: Making, base: Part, celsius: number | null) {
   m.with(base.letter, {
     key: 'blend',
     kind: 'blend',
-    title:
-      rounds === 1
-        ? 'Blend once more while it is hot'
-        : celsius === null
-          ? `Blend ${rounds} times, a minute apart`
-          : `Blend ${rounds} times more while it cools, every ${minutes} minutes`,
-    detail:
-      (setting === 'fast'
-        ? 'Sets fast: blend in short bursts below the surface, then stir by hand to avoid air and lumps.'
-        : setting === 'slow'
-          ? 'Sets slowly: blend in several short rounds, then stir by hand.'
-          : 'Short bursts below the surface, so that no air goes in.') +
-      (large ? ' A mass of this size is blended again every 30 to 45 minutes until it is cold.' : ''),
-    look: 'smooth and glossy',
+    said: {
+      code: 'blend',
+      rounds,
+      everyMinutes: celsius === null ? null : minutes,
+      setting,
+      large,
+    },
     hands: rounds + (large ? 4 : 0),
     wait,
     celsius: celsius === null ? null : Math.round(temperatureAfter(celsius, rounds + wait, grams, false)),
-    equipment: ['stick blender'],
+    equipment: ['stick-blender'],
   })
   const shares = m.others(base.letter).filter((v) => making.cold.has(v))
   if (shares.length > 0)
     m.pour(shares, base.letter, {
       key: 'cold-share',
       kind: 'add',
-      title: 'Stir in the cold share of the water',
-      detail: 'In a thin stream, stirring: it cools the emulsion at once.',
-      look: 'even',
+      said: { code: 'cold-share' },
       hands: 3,
       celsius:
         celsius === null
@@ -220,11 +210,9 @@ function blendCold({ m }: Making, base: Part) {
   m.with(base.letter, {
     key: 'blend',
     kind: 'blend',
-    title: `Blend ${base.letter} until it is one`,
-    detail: 'Short bursts below the surface, a minute apart.',
-    look: 'one even colour, no oil on top',
+    said: { code: 'blend-cold', vessel: base.letter },
     hands: 4,
     wait: 2,
-    equipment: ['stick blender'],
+    equipment: ['stick-blender'],
   })
 }

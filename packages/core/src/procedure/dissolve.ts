@@ -1,6 +1,4 @@
 import type { AssessedLine } from '../lines/types.ts'
-import { listWords, formatCelsius } from '../text/format.ts'
-import { LYE_CARE, LYE_ORDER } from '../text/lye.ts'
 import { heatingMinutes } from './cooling.ts'
 import {
   staysPowder,
@@ -17,6 +15,7 @@ import {
 import { labelsOf } from './maker.ts'
 import { isThick, keyOf, type Kept, type Making } from './making.ts'
 import type { Part } from './route.ts'
+import type { Sprinkled } from './step-facts.ts'
 import type { StepLine } from './steps.ts'
 
 /** Parts of the batch's water that take up one part of a powder of the cool-down. */
@@ -73,22 +72,13 @@ export function undissolved({ a, m }: Making, name: string): AssessedLine[] {
   )
 }
 
-/** How long powders are stirred: until they are gone, or spread. */
-const untilGone = (dry: readonly AssessedLine[]) =>
-  dry.every((l) => dissolves(l.material))
-    ? { until: `${dry.length > 1 ? 'all of it' : 'it'} is dissolved`, look: 'no grains left' }
-    : { until: 'no lump is left', look: 'no lumps between the fingers' }
+const allDissolve = (dry: readonly AssessedLine[]) => dry.every((l) => dissolves(l.material))
 
-/** How what holds such powders is poured. */
-export function sprinkles(dry: readonly AssessedLine[], whole: readonly AssessedLine[]) {
-  if (dry.length === 0) return null
-  const rest = dry.length < whole.length ? ' Then the rest, stirred together.' : ''
-  const { until, look } = untilGone(dry)
-  return {
-    detail: `Sprinkle ${listWords(labelsOf(dry))} in bit by bit, stirring until ${until}.${rest}`,
-    look,
-  }
-}
+/** How what holds such powders is poured; null where it holds none. */
+export const sprinkled = (dry: readonly AssessedLine[], whole: readonly AssessedLine[]): Sprinkled | null =>
+  dry.length === 0
+    ? null
+    : { names: labelsOf(dry), dissolve: allDissolve(dry), more: dry.length < whole.length }
 
 /** Parts of the batch that take one part of a powder up (common practice). */
 const SPOON = 5
@@ -96,13 +86,16 @@ const SPOON = 5
 export function spoonUp({ a, m }: Making, p: Part, dry: readonly AssessedLine[]) {
   const grams = SPOON * dry.reduce((sum, l) => sum + l.grams, 0)
   const about = Math.max(1, Math.round(Math.min(grams, a.amounts.batchGrams / 4)))
-  const { until, look } = untilGone(dry)
   m.with(p.letter, {
     key: `spoon-${p.id}`,
     kind: 'wet',
-    title: `Take ${listWords(labelsOf(dry))} up with a few spoons of the batch`,
-    detail: `About ${about} g of it into ${p.letter}; stir until ${until}. Dropped into the whole batch it would lump.`,
-    look,
+    said: {
+      code: 'spoon',
+      names: labelsOf(dry),
+      aboutGrams: about,
+      vessel: p.letter,
+      dissolve: allDissolve(dry),
+    },
     hands: 4,
     letter: p.letter,
     equipment: ['spatula'],
@@ -121,24 +114,24 @@ function dissolvePowders({ m }: Making, p: Part, { name, lines, powders, key, ma
   const warm =
     mayWarm && already === null && powders.some((l) => wantsGlycol(l.material)) && p.role !== 'water'
   const celsius = warm ? (p.heatToC ?? WARM) : already
-  const care = isCaustic(powders) ? ` ${LYE_CARE} ${LYE_ORDER} The solution gets hot.` : ''
   m.with(name, {
     key: `dissolve-${key}`,
     kind: 'dissolve',
-    title: `Dissolve ${listWords(labelsOf(powders))} in ${name}`,
-    detail: warm
-      ? `Warm it to ${formatCelsius(celsius!)} and stir. What is still cloudy comes out again when it cools.`
-      : already !== null
-        ? 'In the warm liquid, one after the other.'
-        : `One after the other, stirring.${care}`,
-    look:
-      !p.oily && lines.some((l) => isOily(l.material)) ? 'no grains left' : 'clear, nothing at the bottom',
+    said: {
+      code: 'dissolve',
+      names: labelsOf(powders),
+      vessel: name,
+      warmToC: warm ? celsius : null,
+      alreadyWarm: already !== null,
+      lye: isCaustic(powders),
+      cloudy: !p.oily && lines.some((l) => isOily(l.material)),
+    },
     hands: 2 + powders.length,
     wait: warm ? heatingMinutes(p.grams) : 2,
     letter: p.letter,
     celsius,
     warms: warm,
-    equipment: ['stirrer', ...(warm ? ['water bath', 'thermometer'] : [])],
+    equipment: ['stirrer', ...(warm ? (['water-bath', 'thermometer'] as const) : [])],
   })
 }
 
@@ -155,9 +148,7 @@ export function dissolveIn(making: Making, p: Part, name = p.letter, kept?: Kept
     m.with(name, {
       key: `spread-${keyOf(p, kept)}`,
       kind: 'wet',
-      title: `Rub ${listWords(labelsOf(stays))} smooth in ${name}`,
-      detail: 'The powder does not dissolve: any lump left now stays.',
-      look: 'no specks on a glass plate',
+      said: { code: 'rub-smooth', names: labelsOf(stays), vessel: name },
       hands: 4,
       letter: p.letter,
       equipment: ['spatula'],
@@ -169,26 +160,27 @@ export function heat({ m, a, choices }: Making, p: Part) {
   if (p.heatToC === null || m.holds(p.letter).length === 0) return
   const inverse = a.emulsion?.type === 'water-in-oil'
   const hold = choices.heating === 'hold' ? (p.oily ? 10 : (p.holdMinutes ?? 20)) : 0
-  const why = p.heatWhy ? `${p.heatWhy} ` : ''
   const watery = !p.oily
   m.with(p.letter, {
     key: `heat-${p.id}`,
     kind: 'heat',
-    title: `Heat ${p.letter} to ${formatCelsius(p.heatToC)}${hold > 0 ? ` and hold ${hold} minutes` : ''}`,
-    detail: `${why}${
-      watery
+    said: {
+      code: 'heat',
+      phase: p.letter,
+      celsius: p.heatToC,
+      holdMinutes: hold,
+      reason: p.heatReason,
+      care: watery
         ? inverse
-          ? 'Weigh it before and after and put back now, hot, what is missing: once it is in the oil it cannot be put back.'
+          ? 'weigh-inverse'
           : choices.evaporation === 'cover'
-            ? 'Cover it, so that little water leaves.'
-            : 'Weigh it before and after; what is missing is put back as hot water.'
-        : choices.heating === 'hold'
-          ? p.lines.some((l) => meltsAt(l.material) !== null)
-            ? 'Hold it, so that it melts whole.'
-            : ''
-          : ''
-    }`.trim(),
-    look: watery ? '' : 'clear, no flakes',
+            ? 'cover'
+            : 'weigh'
+        : choices.heating === 'hold' && p.lines.some((l) => meltsAt(l.material) !== null)
+          ? 'melt-whole'
+          : null,
+      oily: p.oily,
+    },
     hands: 2,
     wait: heatingMinutes(p.grams) + hold,
     celsius: p.heatToC,
@@ -196,9 +188,9 @@ export function heat({ m, a, choices }: Making, p: Part) {
     holdMinutes: hold,
     letter: p.letter,
     equipment: [
-      'water bath',
+      'water-bath',
       'thermometer',
-      ...(watery && choices.evaporation === 'cover' ? ['lid or film'] : []),
+      ...(watery && choices.evaporation === 'cover' ? (['lid'] as const) : []),
     ],
   })
 }

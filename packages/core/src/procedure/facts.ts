@@ -83,4 +83,4 @@ export const staysCold = (a: Assessment, l: AssessedLine) =>
   a.formula.method?.choices?.cooling === 'cold-share' && couldStayCold(a, l)
 
 /** What a step needs that cools in cold water. */
-export const COLD_BATH = 'cold water bath'
+export const COLD_BATH = 'cold-bath'

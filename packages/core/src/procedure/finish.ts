@@ -2,16 +2,15 @@ import type { AssessedLine } from '../lines/types.ts'
 import type { Assessment } from '../assess/types.ts'
 import { containerName, shutContainers } from '../feel/dispensing.ts'
 import { aimPh } from '../dosing/aim.ts'
-import { DOSE_WAIT, DOSE_WAIT_MINUTES } from '../dosing/dosing.ts'
+import { DOSE_WAIT_MINUTES } from '../dosing/dosing.ts'
 import { adjusterKey } from '../dosing/fit.ts'
 import { adjusterOf } from '../ph/adjusters.ts'
-import { formatGrams, formatRange, listWords, sayPercent } from '../text/format.ts'
-import { LYE_CARE, LYE_ORDER } from '../text/lye.ts'
 import { dissolves, preserves, swellsLong } from './facts.ts'
 import { coolTo } from './late.ts'
 import { labelsOf } from './maker.ts'
 import { isInverse, isWatery, whips, type Making } from './making.ts'
 import { COOL, type Part } from './route.ts'
+import type { AdjusterSolution } from './step-facts.ts'
 
 /** Water that left, pH, the preservative that waits for it, and the adjusters. */
 export function finish(making: Making, parts: readonly Part[], base: Part) {
@@ -24,10 +23,9 @@ export function finish(making: Making, parts: readonly Part[], base: Part) {
     m.with(base.letter, {
       key: 'make-up',
       kind: 'water',
-      title: 'Make up the water loss',
-      detail: `Weigh the batch: ${shouldWeigh(making, parts, base)} Add the difference back as distilled water and stir.`,
+      said: { code: 'make-up-water', ...shouldWeigh(making, parts, base) },
       hands: 3,
-      equipment: ['distilled water'],
+      equipment: ['distilled-water'],
     })
   const measurable = watery && !inverse
   const aim = aimPh(a)
@@ -42,12 +40,11 @@ export function finish(making: Making, parts: readonly Part[], base: Part) {
     m.pour(waiting, base.letter, {
       key: 'preserve',
       kind: 'add',
-      title: `Add ${listWords(labelsOf([...new Set(late)]))}`,
-      detail:
-        measurable && late.some(preserves)
-          ? 'The preservative, at the pH where it works; stir well.'
-          : 'Stir it in well.',
-      look: 'even',
+      said: {
+        code: 'preserve',
+        names: labelsOf([...new Set(late)]),
+        atPh: measurable && late.some(preserves),
+      },
       hands: 3,
       equipment: ['spatula'],
       celsius: null,
@@ -61,24 +58,21 @@ export function finish(making: Making, parts: readonly Part[], base: Part) {
   m.with(base.letter, {
     key: 'ph',
     kind: 'ph',
-    title: `Measure the pH${aim ? ` and bring it to ${formatRange(aim)}` : ''}`,
-    detail: `On a small portion. A few drops of a dilute adjuster. ${DOSE_WAIT} Count what goes in.${plannedAdjusters(making, adjusters)}`,
-    look: 'the same reading twice',
+    said: { code: 'ph', aim, ...plannedAdjusters(making, adjusters) },
     hands: 10,
     wait: DOSE_WAIT_MINUTES,
     celsius: null,
     weighs: adjusters.map(({ phase, line }) => ({ phase, line })),
-    equipment: ['pH meter or strips', 'pipette', ...labelsOf(adjusters)],
+    equipment: ['ph-meter', 'pipette', ...labelsOf(adjusters).map((material) => ({ material }))],
   })
   preserve()
   m.with(base.letter, {
     key: 'ph-check',
     kind: 'ph',
-    title: 'Measure the pH again',
-    detail: 'After the last addition; write it down.',
+    said: { code: 'ph-again' },
     hands: 3,
     celsius: null,
-    equipment: ['pH meter or strips'],
+    equipment: ['ph-meter'],
   })
   hydrateLong(making, base)
 }
@@ -96,31 +90,36 @@ function hydrateLong(making: Making, base: Part) {
     m.with(base.letter, {
       key: 'swell',
       kind: 'rest',
-      title: 'Let it hydrate, then stir and measure the pH again',
-      detail: 'Covered. What looks thin or lumpy now has its body then.',
-      look: 'even, without lumps',
+      said: { code: 'hydrate' },
       hands: 2,
       wait: Math.round(slow * 60),
       celsius: null,
-      equipment: ['lid or film'],
+      equipment: ['lid'],
     })
 }
 
 /** What the formula plans to adjust with in this batch; a solid as the solution that is made of it. */
-function plannedAdjusters({ a }: Making, adjusters: readonly AssessedLine[]): string {
+function plannedAdjusters({ a }: Making, adjusters: readonly AssessedLine[]) {
   const dosed = adjusters.filter((l) => l.grams > 0)
-  if (dosed.length === 0) return ''
-  const say = (grams: number) => formatGrams(grams, a.amounts.resolutionGrams)
-  const solutions = dosed.flatMap((l) => {
-    const adjuster = adjusterOf(adjusterKey(l.source.material) ?? '')
-    if (!adjuster || !dissolves(l.material) || adjuster.mostPercent === 100) return []
-    const whole = (l.grams * (l.strengthPercent ?? 100)) / adjuster.usualPercent
-    const caution = adjuster.hazard === 'lye' ? ` ${LYE_CARE} ${LYE_ORDER}` : ''
-    return [
-      ` Make a ${sayPercent(adjuster.usualPercent)} solution first: stir ${say(l.grams)} ${l.weighedAs} into ${say(whole - l.grams)} cold distilled water. Use ${say(whole)} of it.${caution}`,
-    ]
-  })
-  return ` The formula plans ${listWords(dosed.map((l) => `${say(l.grams)} ${l.weighedAs}`))}.${solutions.join('')}`
+  return {
+    planned: dosed.map((l) => ({ name: l.weighedAs, grams: l.grams })),
+    solutions: dosed.flatMap((l): AdjusterSolution[] => {
+      const adjuster = adjusterOf(adjusterKey(l.source.material) ?? '')
+      if (!adjuster || !dissolves(l.material) || adjuster.mostPercent === 100) return []
+      const wholeGrams = (l.grams * (l.strengthPercent ?? 100)) / adjuster.usualPercent
+      return [
+        {
+          name: l.weighedAs,
+          percent: adjuster.usualPercent,
+          grams: l.grams,
+          waterGrams: wholeGrams - l.grams,
+          wholeGrams,
+          lye: adjuster.hazard === 'lye',
+        },
+      ]
+    }),
+    resolutionGrams: a.amounts.resolutionGrams,
+  }
 }
 
 /** What the batch should weigh here, without what goes in later. */
@@ -133,18 +132,18 @@ function shouldWeigh({ a, m }: Making, parts: readonly Part[], base: Part) {
     (sum, l) => sum + (later.some((r) => r.phase === l.phase && r.line === l.line) ? l.grams : 0),
     0,
   )
-  const say = (g: number) => formatGrams(g, a.amounts.resolutionGrams)
-  return grams > 0
-    ? `it should be ${say(a.amounts.batchGrams - grams)} now, for ${say(grams)} are still to come.`
-    : `it should be ${say(a.amounts.batchGrams)}.`
+  return {
+    nowGrams: a.amounts.batchGrams - grams,
+    laterGrams: grams,
+    resolutionGrams: a.amounts.resolutionGrams,
+  }
 }
 
 function weighAdjusters({ m }: Making, base: Part, lines: readonly AssessedLine[]) {
   m.with(base.letter, {
     key: 'adjust',
     kind: 'add',
-    title: `Add ${listWords(labelsOf(lines))}`,
-    detail: 'Stir it in well. There is too little water, or it lies inside the oil, so no pH can be read.',
+    said: { code: 'adjust', names: labelsOf(lines) },
     hands: 3,
     weighs: lines.map(({ phase, line }) => ({ phase, line })),
     celsius: null,
@@ -155,12 +154,7 @@ function weighAdjusters({ m }: Making, base: Part, lines: readonly AssessedLine[
 /** Names of containers that a step proposes. */
 const PROPOSED = 2
 /** What keeps fingers out of the product, where it comes out of it. */
-function containerWords(a: Assessment): string {
-  const shut = shutContainers(a).slice(0, PROPOSED).map(containerName)
-  return shut.length > 0
-    ? `A ${listWords(shut, 'or')} keeps fingers out.`
-    : 'A wide jar: too thick for a pump or tube. Take it out with a clean spatula.'
-}
+const proposedContainers = (a: Assessment) => shutContainers(a).slice(0, PROPOSED).map(containerName)
 
 /** Whipping, folding, filling, labelling and the look a day later. */
 export function end(making: Making, vessel: string) {
@@ -173,34 +167,26 @@ export function end(making: Making, vessel: string) {
     m.with(vessel, {
       key: 'chill',
       kind: 'cool',
-      title: 'Chill until the edge sets',
-      detail: 'In the fridge or on ice; scrape the edge in now and then.',
-      look: 'opaque at the wall, soft in the middle',
+      said: { code: 'chill' },
       hands: 3,
       wait: 25,
       celsius: 15,
-      equipment: ['ice or fridge'],
+      equipment: ['ice'],
     })
     m.with(vessel, {
       key: 'whip',
       kind: 'whip',
-      title: 'Whip, chill ten minutes, and whip again',
-      detail:
-        'Weigh a cup of it before and after: (before ÷ after − 1) × 100 is the air in percent. It doubles at most.',
-      look: 'soft peaks that stand',
+      said: { code: 'whip' },
       hands: 12,
       wait: 10,
       celsius: null,
-      equipment: ['whisk', 'measuring cup'],
+      equipment: ['whisk', 'measuring-cup'],
     })
     for (const p of making.folded)
       m.pour([p.letter], vessel, {
         key: `add-${p.id}`,
         kind: 'add',
-        title: `Fold in ${listWords(labelsOf(p.lines))}`,
-        detail:
-          'Sift a third of it over, lift it under with a spatula, and so on: stirred hard it loses its air.',
-        look: 'even, and still standing in peaks',
+        said: { code: 'fold', names: labelsOf(p.lines) },
         hands: 4,
         letter: p.letter,
         celsius: null,
@@ -210,17 +196,15 @@ export function end(making: Making, vessel: string) {
   m.with(vessel, {
     key: 'fill',
     kind: 'fill',
-    title: whipped ? 'Pipe it into clean jars' : 'Fill a clean container',
-    detail: firm && !whipped ? 'While it still flows.' : containerWords(a),
+    said: { code: 'fill', whipped, flows: firm && !whipped, containers: proposedContainers(a) },
     hands: 8,
     celsius: null,
-    equipment: ['container', whipped ? 'piping bag' : 'funnel or spatula'],
+    equipment: ['container', whipped ? 'piping-bag' : 'funnel'],
   })
   m.loose({
     key: 'label',
     kind: 'label',
-    title: 'Label it',
-    detail: 'Name, key active and its percent, date, batch code, use-by date.',
+    said: { code: 'label' },
     hands: 3,
     after: ['fill'],
     equipment: ['label'],
@@ -228,8 +212,7 @@ export function end(making: Making, vessel: string) {
   m.loose({
     key: 'look',
     kind: 'look',
-    title: 'Observe again tomorrow',
-    detail: `${watery && !inverse ? 'pH, ' : ''}body, smell, colour, drops or crystals. Patch test before the first use.`,
+    said: { code: 'observe', ph: watery && !inverse },
     hands: 5,
     after: ['label'],
     later: true,

@@ -1,11 +1,10 @@
 import type { AssessedLine } from '../lines/types.ts'
-import { formatCelsius, listWords } from '../text/format.ts'
 import { stirIn } from './base.ts'
 import { coolingMinutes, ROOM_C } from './cooling.ts'
 import { COLD_BATH, isStrongAcid, preserves, staysPowder, wantsGlycol } from './facts.ts'
 import { labelsOf, round5 } from './maker.ts'
 import { isThick, isWatery, whips, type Making } from './making.ts'
-import { dissolveIn, spoonUp, sprinkles, undissolved } from './dissolve.ts'
+import { dissolveIn, spoonUp, sprinkled, undissolved } from './dissolve.ts'
 import { prepare } from './prepare.ts'
 import { COOL, type Part } from './route.ts'
 
@@ -16,20 +15,16 @@ export function beat({ a, m, choices }: Making, base: Part) {
   m.with(base.letter, {
     key: 'set',
     kind: 'rest',
-    title: 'Let it set, unstirred',
-    detail: 'Covered, at room temperature. Stirred while it sets, it would stay thin.',
-    look: 'stands like a jelly',
+    said: { code: 'set' },
     hands: 1,
     wait: round5(coolingMinutes(from, ROOM_C + 3, a.amounts.batchGrams, false) ?? 60),
     celsius: null,
-    equipment: ['lid or film'],
+    equipment: ['lid'],
   })
   m.with(base.letter, {
     key: 'beat',
     kind: 'whip',
-    title: 'Beat it smooth',
-    detail: 'With a whisk at low speed, until the jelly turns to cream.',
-    look: 'an even, glossy cream without lumps',
+    said: { code: 'whisk' },
     hands: 4,
     celsius: null,
     equipment: ['whisk'],
@@ -64,14 +59,21 @@ function addTo(making: Making, p: Part, base: Part, own: readonly AssessedLine[]
   m.pour([p.letter], base.letter, {
     key: `add-${p.id}`,
     kind: 'add',
-    title: `Add ${asPart ? `${p.letter}, ${p.name || 'unnamed'}` : listWords(labelsOf(own))}`,
-    detail: acid
-      ? 'In a thin stream and in small parts, stirring after each; then blend shortly again.'
-      : own.length > 1
-        ? 'Stir it together first, then in small parts into the batch.'
-        : 'Stir it in.',
-    look: 'even',
-    ...(spoon ? { detail: 'Back into the batch; stir it through.' } : sprinkles(dry, own)),
+    said: {
+      code: 'add-late',
+      phase: asPart ? { letter: p.letter, name: p.name } : null,
+      names: labelsOf(own),
+      how: spoon
+        ? 'spooned'
+        : dry.length > 0
+          ? 'sprinkled'
+          : acid
+            ? 'acid'
+            : own.length > 1
+              ? 'several'
+              : 'one',
+      sprinkled: spoon ? null : sprinkled(dry, own),
+    },
     hands: own.length + 2,
     letter: p.letter,
     celsius: m.celsius(base.letter),
@@ -119,9 +121,7 @@ function addAhead(making: Making, base: Part) {
     m.pour(swollen, base.letter, {
       key: 'add-ahead',
       kind: 'add',
-      title: 'Stir in what was made ahead',
-      detail: 'In a thin stream, stirring all along.',
-      look: 'even, no lumps',
+      said: { code: 'add-ahead' },
       hands: 3,
       celsius: m.celsius(base.letter),
       equipment: ['stirrer'],
@@ -135,9 +135,7 @@ function dripDyes({ m, dyes }: Making, base: Part) {
   m.pour(solutions, base.letter, {
     key: 'add-dyes',
     kind: 'add',
-    title: 'Add the dye drop by drop',
-    detail: 'Stir between the drops, and stop early: it goes on spreading. Write down what went in.',
-    look: 'the colour that is wanted, without streaks',
+    said: { code: 'add-dyes' },
     hands: 4,
     celsius: m.celsius(base.letter),
     equipment: ['pipette', 'spatula'],
@@ -175,14 +173,11 @@ export function coolTo({ a, m, choices }: Making, base: Part, limit: number, key
   m.with(base.letter, {
     key,
     kind: 'cool',
-    title: `Cool below ${formatCelsius(limit)}`,
-    detail: bath
-      ? 'In cold water, stirring all along; it thickens from the wall inwards.'
-      : 'Stir every few minutes. An estimate for a beaker in still air: two temperatures tell better.',
+    said: { code: 'cool', celsius: limit, bath },
     hands: Math.min(10, Math.ceil(minutes / 10)),
     wait: round5(minutes),
     celsius: limit,
-    equipment: ['thermometer', ...(bath ? [COLD_BATH] : [])],
+    equipment: ['thermometer', ...(bath ? ([COLD_BATH] as const) : [])],
   })
 }
 
@@ -191,9 +186,7 @@ function coolPart({ m }: Making, p: Part, limit: number) {
   m.with(p.letter, {
     key: `cool-part-${p.id}`,
     kind: 'cool',
-    title: `Let ${p.letter} cool below ${formatCelsius(limit)}`,
-    detail: 'What is poured hot into something cool and thick makes lumps.',
-    look: 'still clear; if crystals come, warm it again and add it warmer',
+    said: { code: 'cool-part', phase: p.letter, celsius: limit },
     hands: 1,
     wait: round5(Number.isFinite(minutes ?? Infinity) ? minutes! : 20),
     celsius: limit,

@@ -2,7 +2,7 @@ import type { AssessedLine } from '../lines/types.ts'
 import type { LineRef } from '../shapes/formula.ts'
 import { stepOf, type Step, type StepLine } from './steps.ts'
 
-export type Told = Partial<Step> & Pick<Step, 'key' | 'kind' | 'title'>
+export type Told = Partial<Step> & Pick<Step, 'key' | 'kind' | 'said'>
 
 export const refsOf = (lines: readonly LineRef[]): LineRef[] =>
   lines.map(({ phase, line }) => ({ phase, line }))

@@ -34,7 +34,6 @@ export interface Kept {
 export const keyOf = (p: Part, kept: Kept | undefined) =>
   kept ? `${p.id}-${kept.key ?? `${p.letter}${kept.waits ? '2' : ''}`}` : p.id
 
-export const SMALL = 'small beaker'
 /** Below this share of water there is nothing to read a pH in, percent of the product. */
 const LEAST_WATERY = 5
 export const isWatery = (a: Assessment) => a.waterPercent >= LEAST_WATERY

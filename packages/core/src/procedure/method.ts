@@ -2,9 +2,12 @@ import type { Assessment } from '../assess/types.ts'
 import type { MethodEdits } from '../shapes/method.ts'
 import { stepOf, type Step } from './steps.ts'
 import { procedureOf } from './procedure.ts'
+import type { Equipment } from './step-facts.ts'
 
 /** A step as it stands after the maker's changes. */
 export interface MethodStep extends Step {
+  /** The maker's own title in place of ours. */
+  ownTitle?: string
   note: string
   /** Changed by the maker, or made by them. */
   changed: boolean
@@ -14,7 +17,8 @@ export interface Method {
   steps: MethodStep[]
   /** Steps that the maker took out; they can be put back. */
   hidden: MethodStep[]
-  equipment: string[]
+  /** What has to lie ready; what two steps need stands twice. */
+  equipment: Equipment[]
   /** Steps that are better made the day before. */
   dayBefore: MethodStep[]
 }
@@ -47,7 +51,7 @@ export function methodOf(a: Assessment, edits: MethodEdits = {}): Method {
   const written = procedureOf(a, edits.choices)
   const natural: MethodStep[] = written.map((step) => ({ ...step, note: '', changed: false }))
   const own: MethodStep[] = (edits.own ?? []).map(({ key, title, hands, wait }) => ({
-    ...stepOf({ key, kind: 'own', title, hands, wait }),
+    ...stepOf({ key, kind: 'own', said: { code: 'own', title }, hands, wait }),
     note: '',
     changed: true,
   }))
@@ -56,7 +60,7 @@ export function methodOf(a: Assessment, edits: MethodEdits = {}): Method {
     if (!change) return step
     return {
       ...step,
-      title: change.title?.trim() || step.title,
+      ...(change.title?.trim() ? { ownTitle: change.title.trim() } : {}),
       note: change.note ?? '',
       hands: change.hands ?? step.hands,
       wait: change.wait ?? step.wait,
@@ -85,7 +89,7 @@ export function methodOf(a: Assessment, edits: MethodEdits = {}): Method {
   return {
     steps,
     hidden: all.filter(isHidden),
-    equipment: [...new Set(steps.flatMap((s) => s.equipment))].sort((x, y) => x.localeCompare(y, 'en')),
+    equipment: steps.flatMap((s) => s.equipment),
     dayBefore: steps.filter((s) => s.ahead !== null),
   }
 }

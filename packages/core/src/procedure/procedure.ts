@@ -26,11 +26,9 @@ export function procedureOf(assessment: Assessment, chosen: MethodChoices = {}):
   m.loose({
     key: 'prepare',
     kind: 'wash',
-    title: 'Wash, dry and spray tools and bench',
-    detail:
-      'Spray with 70 % isopropyl alcohol and let it dry; no flame nearby. Gloves on. Write down the weight of each empty vessel.',
+    said: { code: 'prepare' },
     hands: 10,
-    equipment: ['gloves', '70 % isopropyl alcohol', `scale to ${res} g`],
+    equipment: ['gloves', 'isopropyl-alcohol', { scaleToGrams: res }],
   })
   const waterLine =
     a.lines.find((l) => l.fill && isWater(l.material)) ??

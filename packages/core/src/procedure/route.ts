@@ -1,9 +1,9 @@
 import { oncePer } from '../assess/memo.ts'
 import type { Assessment } from '../assess/types.ts'
 import type { AssessedLine } from '../lines/types.ts'
-import { capitalise, formatCelsius, listWords } from '../text/format.ts'
 import { withGuesses } from '../assess/guesses.ts'
 import { BATCH, type Goes } from '../shapes/method.ts'
+import type { HeatReason, RouteReason } from './step-facts.ts'
 import { isGum, isOily, isStrongAcid, isWater, meltsAt, preserves, swellsLong, wantsGlycol } from './facts.ts'
 
 /** Where a part goes: it is joined with others to make the batch, poured into one part, into the batch, or with pH. */
@@ -12,7 +12,7 @@ export interface Route {
   /** Key of the part it is poured into. */
   into: string | null
   when: 'before-heat' | 'hot' | 'cool'
-  why: string
+  reason: RouteReason
   /** The maker said so. */
   chosen: boolean
 }
@@ -30,7 +30,7 @@ export interface Part {
   oily: boolean
   /** Heated to, °C, and why where the formula does not say. */
   heatToC: number | null
-  heatWhy: string
+  heatReason: HeatReason | null
   given: number | undefined
   belowC: number | undefined
   holdMinutes: number | undefined
@@ -68,11 +68,11 @@ function partsOf(a: Assessment): Part[] {
         grams: p.grams,
         oily: p.role === 'oil' || (p.role !== 'water' && oils > watery),
         heatToC: source.heatToC ?? null,
-        heatWhy: '',
+        heatReason: null,
         given: source.heatToC,
         belowC: source.belowC,
         holdMinutes: source.holdMinutes,
-        route: { to: 'join', into: null, when: 'hot', why: '', chosen: false },
+        route: { to: 'join', into: null, when: 'hot', reason: { code: 'begins' }, chosen: false },
       },
     ]
   })
@@ -89,7 +89,7 @@ function proposeHeat(p: Part) {
   const most = melting(p)
   if (p.given !== undefined || most === null || p.role === 'cool-down' || p.role === 'adjust') return
   p.heatToC = Math.max(LEAST_HOT, five(most.at + ABOVE_MELT))
-  p.heatWhy = `${capitalise(most.label)} melts at about ${formatCelsius(most.at)}.`
+  p.heatReason = { code: 'melts', name: most.label, celsius: most.at }
 }
 
 const isHot = (p: Part | undefined) => (p?.heatToC ?? 0) >= HOT
@@ -104,26 +104,25 @@ function routesOf(assessment: Assessment): Part[] {
   const role = (...roles: string[]) => parts.filter((p) => roles.includes(p.role))
   const hotWater = role('water').find(isHot)
   const warm = role('water', 'oil').some(isHot)
-  const set = (p: Part, route: Partial<Route> & Pick<Route, 'to' | 'why'>) => {
+  const set = (p: Part, route: Partial<Route> & Pick<Route, 'to' | 'reason'>) => {
     p.route = { into: null, when: 'hot', chosen: false, ...route }
   }
   for (const p of parts) {
-    if (p.role === 'adjust') set(p, { to: 'ph', why: 'Adjusts the pH.' })
+    if (p.role === 'adjust') set(p, { to: 'ph', reason: { code: 'adjusts-ph' } })
     else if (p.role === 'water' && hotWater && p !== hotWater && !isHot(p))
-      set(p, { to: 'batch', when: 'cool', why: 'Not heated: added when the batch is cool.' })
+      set(p, { to: 'batch', when: 'cool', reason: { code: 'not-heated' } })
     else if (p.role === 'water' || p.role === 'oil')
       set(p, {
         to: 'join',
-        why: p.role === 'oil' ? 'The oils meet the water hot.' : 'The batch begins with it.',
+        reason: { code: p.role === 'oil' ? 'oils-meet-water' : 'begins' },
       })
-    else if (p.role === 'cool-down')
-      set(p, { to: 'batch', when: 'cool', why: 'Added when the batch is cool.' })
+    else if (p.role === 'cool-down') set(p, { to: 'batch', when: 'cool', reason: { code: 'when-cool' } })
     else if (p.role === 'other')
       set(
         p,
         isHot(p)
-          ? { to: 'join', why: 'Heated with the others.' }
-          : { to: 'batch', when: 'cool', why: 'Nothing says that it stands heat.' },
+          ? { to: 'join', reason: { code: 'heated-with-others' } }
+          : { to: 'batch', when: 'cool', reason: { code: 'heat-unknown' } },
       )
   }
   const waters = parts.filter((p) => p.route.to === 'join' && p.role !== 'premix' && !p.oily)
@@ -144,7 +143,7 @@ function premixRoute(
   warm: boolean,
   emulsion: boolean,
 ) {
-  const labels = (test: (l: AssessedLine) => boolean) => listWords(p.lines.filter(test).map((l) => l.label))
+  const labels = (test: (l: AssessedLine) => boolean) => p.lines.filter(test).map((l) => l.label)
   const limit = Math.min(...p.lines.map((l) => l.material?.heatMaxC ?? Infinity))
   // Cold oils poured into hot ones would set them: they are heated together where they stand it.
   if (p.oily && oils[0])
@@ -152,7 +151,7 @@ function premixRoute(
       to: 'part' as const,
       into: oils[0].id,
       when: limit < (oils[0].heatToC ?? 0) ? ('hot' as const) : ('before-heat' as const),
-      why: 'Made of oils.',
+      reason: { code: 'oils' as const },
     }
   const gum = p.lines.some((l) => isGum(l.material) || swellsLong(l.material))
   const acids = p.lines.filter((l) => isStrongAcid(l) || wantsGlycol(l.material))
@@ -160,13 +159,16 @@ function premixRoute(
     return {
       to: 'batch' as const,
       when: 'cool' as const,
-      why: `${capitalise(labels((l) => acids.includes(l)))} goes in when the rest stands and is cool.`,
+      reason: { code: 'when-base-stands' as const, names: labels((l) => acids.includes(l)) },
     }
   if (!gum && warm && (p.lines.some(preserves) || limit < LEAST_HOT))
     return {
       to: 'batch' as const,
       when: 'cool' as const,
-      why: `${capitalise(labels((l) => preserves(l) || (l.material?.heatMaxC ?? Infinity) < LEAST_HOT))} stands no heat.`,
+      reason: {
+        code: 'stands-no-heat' as const,
+        names: labels((l) => preserves(l) || (l.material?.heatMaxC ?? Infinity) < LEAST_HOT),
+      },
     }
   const into = waters[0] ?? oils[0]
   return into
@@ -174,9 +176,9 @@ function premixRoute(
         to: 'part' as const,
         into: into.id,
         when: 'before-heat' as const,
-        why: gum ? 'The gum is wet before water comes to it.' : 'Its solvent lives in the water.',
+        reason: { code: gum ? ('gum-wet-first' as const) : ('solvent-in-water' as const) },
       }
-    : { to: 'batch' as const, when: 'cool' as const, why: 'There is no other part yet.' }
+    : { to: 'batch' as const, when: 'cool' as const, reason: { code: 'no-other-part' as const } }
 }
 
 /** Something has to be there for the others to go into: the largest watery part, else the largest. */
@@ -186,22 +188,21 @@ function begin(parts: Part[]) {
   const base =
     free.filter((p) => p.lines.some((l) => isWater(l.material))).sort((x, y) => y.grams - x.grams)[0] ??
     [...free].sort((x, y) => y.grams - x.grams)[0]
-  if (base)
-    base.route = { to: 'join', into: null, when: 'hot', why: 'The batch begins with it.', chosen: false }
+  if (base) base.route = { to: 'join', into: null, when: 'hot', reason: { code: 'begins' }, chosen: false }
 }
 
 function takeChoice(p: Part, goes: Goes | undefined, parts: readonly Part[]) {
   if (!goes) return
-  const why = 'You chose it.'
+  const reason = { code: 'chosen' as const }
   if (goes.into === BATCH)
     p.route =
       goes.when === 'cool' || p.role === 'premix'
-        ? { to: 'batch', into: null, when: 'cool', why, chosen: true }
-        : { to: 'join', into: null, when: 'hot', why, chosen: true }
+        ? { to: 'batch', into: null, when: 'cool', reason, chosen: true }
+        : { to: 'join', into: null, when: 'hot', reason, chosen: true }
   else {
     const target = parts.find((x) => x.id === goes.into)
     if (!target || target === p || target.route.to === 'ph' || leadsTo(target, p, parts)) return
-    p.route = { to: 'part', into: target.id, when: goes.when ?? 'before-heat', why, chosen: true }
+    p.route = { to: 'part', into: target.id, when: goes.when ?? 'before-heat', reason, chosen: true }
   }
 }
 /** Whether a part is poured into another, over however many others. */
@@ -225,7 +226,7 @@ function agree(a: Assessment, parts: readonly Part[]) {
     // what is only lukewarm asks nothing of a part that is not heated
     if (p.heatToC === null && (hottest < HOT || !a.emulsion)) continue
     if ((p.heatToC ?? 0) >= hottest - JOIN_WITHIN) continue
-    p.heatWhy = `It meets a part of ${formatCelsius(hottest)}, and fats set in what is cooler.`
+    p.heatReason = { code: 'meets', celsius: hottest }
     p.heatToC = hottest
   }
 }

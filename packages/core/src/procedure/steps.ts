@@ -1,4 +1,5 @@
 import type { LineRef } from '../shapes/formula.ts'
+import type { Equipment, MadeAhead, StepSaid } from './step-facts.ts'
 
 export const STEP_KINDS = [
   'wash',
@@ -30,10 +31,8 @@ export interface Step {
   /** Outlives changes of the formula: made of what the step does and to which phase or material. */
   key: string
   kind: StepKind
-  title: string
-  detail: string
-  /** What to wait for, where it is a look and not a time. */
-  look: string
+  /** What is done, to be put into words. */
+  said: StepSaid
   /** Hands are needed for so long, then it waits by itself; minutes. */
   hands: number
   wait: number
@@ -46,9 +45,9 @@ export interface Step {
   /** Vessels that are emptied in it, and the one that takes them. */
   from: string[]
   into: string | null
-  equipment: string[]
+  equipment: Equipment[]
   /** Better made the day before, and why. */
-  ahead: string | null
+  ahead: MadeAhead | null
   /** After the making: a day later. */
   later: boolean
   /** Temperature of its vessel when it is over, °C; null for room. */
@@ -66,9 +65,7 @@ export interface Step {
 }
 
 /** A step of which only some things are told. */
-export const stepOf = (told: Partial<Step> & Pick<Step, 'key' | 'kind' | 'title'>): Step => ({
-  detail: '',
-  look: '',
+export const stepOf = (told: Partial<Step> & Pick<Step, 'key' | 'kind' | 'said'>): Step => ({
   hands: 0,
   wait: 0,
   after: [],
@@ -87,3 +84,11 @@ export const stepOf = (told: Partial<Step> & Pick<Step, 'key' | 'kind' | 'title'
   holds: [],
   ...told,
 })
+
+/** A step as it is called: what it does, and the maker's own title in place of ours. */
+export interface StepNamed {
+  said: StepSaid
+  ownTitle?: string | undefined
+}
+export const stepNamed = ({ said, ownTitle }: StepNamed): StepNamed =>
+  ownTitle === undefined ? { said } : { said, ownTitle }

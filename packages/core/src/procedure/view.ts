@@ -1,10 +1,10 @@
 import type { Assessment } from '../assess/types.ts'
 import type { LineRef } from '../shapes/formula.ts'
-import { listWords } from '../text/format.ts'
-import { methodOf, type MethodStep } from './method.ts'
+import type { Plain, Said } from '../text/said.ts'
+import type { RouteReason } from './step-facts.ts'
+import type { MethodStep } from './method.ts'
 import { BATCH, type Goes } from '../shapes/method.ts'
 import { routed, type Part } from './route.ts'
-import { schedule } from './schedule.ts'
 import type { Step, StepKind, StepLine } from './steps.ts'
 
 const isLine = (x: LineRef, y: LineRef) => x.phase === y.phase && x.line === y.line
@@ -35,58 +35,41 @@ export const linesOfStep = (step: Pick<Step, 'weighs' | 'brings' | 'holds'>): Li
     .find((refs) => refs.length > 0)
     ?.map(({ phase, line }) => ({ phase, line })) ?? []
 
-/** What `omblet method` prints: the procedure as plain data, the very one that every screen and print shows. */
-export function procedureReport(a: Assessment) {
-  const { steps } = methodOf(a, a.formula.method)
-  const plan = schedule(steps.filter((s) => !s.later && s.ahead === null))
-  return {
-    steps: steps.map((s) => ({
-      id: s.key,
-      kind: s.kind,
-      title: s.title,
-      detail: s.detail,
-      look: s.look,
-      vessel: s.vessel,
-      lines: s.weighs.flatMap((ref) => {
-        const grams = gramsIn(a, steps, s, ref)
-        const of = a.lines.find((l) => isLine(l, ref))
-        if (!of || grams <= 0) return []
-        return [
-          {
-            phase: ref.phase,
-            line: ref.line,
-            name: of.weighedAs,
-            strengthPercent: of.strengthPercent,
-            grams,
-          },
-        ]
-      }),
-      from: s.from,
-      into: s.into,
-      celsius: s.celsius,
-      handsMinutes: s.hands,
-      waitMinutes: s.wait,
-      after: s.after,
-    })),
-    handsMinutes: plan.handsMinutes,
-    totalMinutes: plan.totalMinutes,
+/** Where a part goes. */
+export interface GoesFacts {
+  'with-ph': Plain
+  begins: Plain
+  joined: { with: string[] }
+  part: { letter: string | null; hot: boolean }
+  batch: { belowC: number | null }
+}
+
+/** Where a part goes, to be put into words. */
+export function goesOf(part: Part, parts: readonly Part[]): Said<GoesFacts> {
+  const { to, into, when } = part.route
+  const joined = parts.filter((p) => p.route.to === 'join' && p !== part).map((p) => p.letter)
+  switch (to) {
+    case 'ph':
+      return { code: 'with-ph' }
+    case 'join':
+      return joined.length > 0 ? { code: 'joined', with: joined } : { code: 'begins' }
+    case 'part':
+      return { code: 'part', letter: parts.find((p) => p.id === into)?.letter ?? null, hot: when === 'hot' }
+    case 'batch':
+      return { code: 'batch', belowC: part.belowC ?? null }
   }
 }
 
-/** Where a part goes, in words, such as “into A before it is heated”. */
-export function goesWords(part: Part, parts: readonly Part[]): string {
-  const { to, into, when } = part.route
-  if (to === 'ph') return 'with the pH'
-  const joined = parts.filter((p) => p.route.to === 'join' && p !== part).map((p) => p.letter)
-  if (to === 'join')
-    return joined.length > 0 ? `joined with ${listWords(joined)}` : 'the batch begins with it'
-  if (to === 'part')
-    return `into ${parts.find((p) => p.id === into)?.letter ?? 'another part'}, ${when === 'hot' ? 'hot' : 'before it is heated'}`
-  return part.belowC === undefined ? 'into the batch' : `into the batch, below ${part.belowC} °C`
+/** Where a phase may go. */
+export interface RouteChoiceFacts {
+  proposed: { goes: Said<GoesFacts>; reason: RouteReason }
+  'with-others': Plain
+  'when-cool': Plain
+  'before-heat': { letter: string }
+  hot: { letter: string }
 }
-
 export interface RouteChoice {
-  label: string
+  said: Said<RouteChoiceFacts>
   /** What is written into the phase; nothing goes back to what is proposed. */
   goes: Goes | undefined
   chosen: boolean
@@ -108,21 +91,21 @@ export function routeChoices(a: Assessment, index: number): RouteChoice[] {
     own !== undefined &&
     own.into === goes.into &&
     (own.when ?? 'before-heat') === (goes.when ?? 'before-heat')
-  const option = (label: string, goes: Goes): RouteChoice => ({ label, goes, chosen: is(goes) })
+  const option = (said: Said<RouteChoiceFacts>, goes: Goes): RouteChoice => ({ said, goes, chosen: is(goes) })
   return [
     {
-      label: `As proposed: ${goesWords(part, plain)}. ${part.route.why}`,
+      said: { code: 'proposed', goes: goesOf(part, plain), reason: part.route.reason },
       goes: undefined,
       chosen: own === undefined,
     },
-    option('Joined with the others', { into: BATCH, when: 'hot' }),
-    option('Into the batch when it is cool', { into: BATCH, when: 'cool' }),
+    option({ code: 'with-others' }, { into: BATCH, when: 'hot' }),
+    option({ code: 'when-cool' }, { into: BATCH, when: 'cool' }),
     ...plain.flatMap((p) =>
       p === part || p.route.to === 'ph'
         ? []
         : [
-            option(`Into ${p.letter} before it is heated`, { into: p.id, when: 'before-heat' }),
-            option(`Into ${p.letter}, hot`, { into: p.id, when: 'hot' }),
+            option({ code: 'before-heat', letter: p.letter }, { into: p.id, when: 'before-heat' }),
+            option({ code: 'hot', letter: p.letter }, { into: p.id, when: 'hot' }),
           ],
     ),
   ]
@@ -134,7 +117,6 @@ export interface FlowStep {
   lane: number
   /** Lanes that are poured into this one here. */
   from: number[]
-  label: string
   kind: StepKind
   celsius: number | null
 }
@@ -159,22 +141,6 @@ const SHOWN = new Set<StepKind>([
   'whip',
   'fill',
 ])
-const SHORT: Partial<Record<StepKind, string>> = {
-  weigh: 'weigh',
-  wet: 'wet',
-  dissolve: 'dissolve',
-  heat: 'heat',
-  join: 'join',
-  blend: 'blend',
-  cool: 'cool',
-  add: 'add',
-  water: 'make up',
-  ph: 'pH',
-  rest: 'rest',
-  whip: 'whip',
-  fill: 'fill',
-}
-
 export function flowOf(a: Assessment, steps: readonly MethodStep[]): Flow {
   const shown = steps.filter((s) => s.vessel !== '' && SHOWN.has(s.kind) && !s.later)
   const names = [...new Set(shown.flatMap((s) => [s.vessel, ...s.from]))].sort((x, y) =>
@@ -186,7 +152,6 @@ export function flowOf(a: Assessment, steps: readonly MethodStep[]): Flow {
     row,
     lane: lane(s.vessel),
     from: s.from.map(lane),
-    label: SHORT[s.kind]!,
     kind: s.kind,
     celsius: s.celsius,
   }))

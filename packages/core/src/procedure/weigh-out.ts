@@ -20,7 +20,8 @@ export interface WeighRow {
 /** What is weighed together, and what is done until something is weighed again. */
 export interface WeighBlock {
   key: string
-  title: string
+  /** The weighing itself. */
+  step: MethodStep
   vessel: string
   role: string
   grams: number
@@ -64,7 +65,7 @@ export function weighOut(a: Assessment): { before: MethodStep[]; blocks: WeighBl
     const phase = a.phases.findIndex((p) => p.letter === step.letter)
     blocks.push({
       key: step.key,
-      title: step.title,
+      step,
       vessel: step.vessel,
       role: a.phases[phase]?.role ?? 'other',
       grams: running,

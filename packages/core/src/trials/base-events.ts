@@ -6,14 +6,7 @@ import { foldBatch } from '../bench/state.ts'
 import { tasksOf } from '../bench/tasks.ts'
 import type { BatchState } from '../bench/types.ts'
 import type { Line } from '../shapes/formula.ts'
-import { formatGrams, listWords } from '../text/format.ts'
 import { KEPT_STEPS, sameStuff, type SharedBase } from './common.ts'
-
-/** What is in the jar by way of the base, and that its formula cannot count. */
-const foreignWords = (foreign: readonly string[]) =>
-  foreign.length === 0
-    ? ''
-    : ` In it ${foreign.length === 1 ? 'is' : 'are'} ${listWords(foreign)}, which this jar’s formula does not have there: in the jar, and not counted.`
 
 /** The line of the plan that is this one: of the same facts, else of the same material; -1 where none is. */
 function lineLike(
@@ -32,12 +25,20 @@ function lineLike(
 
 type Stepped = Happening & { step: string | null }
 
+/** What the base has and the jar's formula has not. */
+interface Foreign {
+  name: string
+  grams: number
+}
+/** What a note says of the base, given what of it is in the jar, grams, and what the scale tells. */
+export type BaseNote = (grams: number, foreign: readonly Foreign[], resolutionGrams: number) => string
+
 /** What of each line a jar gets with its share of the base, grams; what its own formula does not have is told. */
 function sharesOf(plan: BenchPlan, made: BatchState, shared: SharedBase) {
   const grams = actualGrams(made, linesIn(made, true))
   const resolution = plan.a.amounts.resolutionGrams
   const left = new Map<number, number>()
-  const foreign: string[] = []
+  const foreign: Foreign[] = []
   let each = 0
   for (const part of shared.parts) {
     const inPart = made.plan.a.lines.flatMap((l, i) => (part.phases.includes(l.phase) ? [i] : []))
@@ -50,7 +51,7 @@ function sharesOf(plan: BenchPlan, made: BatchState, shared: SharedBase) {
       const line = lineLike(plan, l.source, phase, (n) => !left.has(n))
       const share = (grams[i]! * part.gramsEach) / total
       if (line >= 0) left.set(line, share)
-      else if (share > resolution / 2) foreign.push(`${formatGrams(share, resolution)} ${l.weighedAs}`)
+      else if (share > resolution / 2) foreign.push({ name: l.weighedAs, grams: share })
     }
   }
   return { left, foreign, each }
@@ -59,13 +60,15 @@ function sharesOf(plan: BenchPlan, made: BatchState, shared: SharedBase) {
 /**
  * What a jar's batch begins with when its base was made: each shared line as weighed, in the step that asks for it, by
  * what really went into the base; steps that the base did already are over. What the base has and the jar's formula has
- * not is told and not counted; a material whose facts were put right since is still that material. `made` is the batch of the base.
+ * not is told and not counted; a material whose facts were put right since is still that material. `made` is the batch of the base, `note` writes
+ * what the record says of it.
  */
 export function eventsOfBase(
   plan: BenchPlan,
   made: BatchState,
   shared: SharedBase,
   at: string,
+  note: BaseNote,
 ): BenchEvent[] {
   const { left, foreign, each } = sharesOf(plan, made, shared)
   const resolution = plan.a.amounts.resolutionGrams
@@ -78,7 +81,7 @@ export function eventsOfBase(
   put({
     step: plan.steps[0]?.key ?? null,
     type: 'note',
-    text: `Shared base: ${formatGrams(each, resolution)} of what was made once for all jars.${foreignWords(foreign)}`,
+    text: note(each, foreign, resolution),
   })
   /** Up to here the base is the product itself. */
   let one = shared.kind === 'whole'

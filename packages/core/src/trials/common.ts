@@ -7,7 +7,26 @@ import { staysPowder } from '../procedure/facts.ts'
 import type { Formula, Line } from '../shapes/formula.ts'
 import { hasTrait } from '../shapes/material.ts'
 import { phaseLetter } from '../formula/keys.ts'
-import { formatGrams, listWords } from '../text/format.ts'
+import type { Plain, Said } from '../text/said.ts'
+import { stepNamed, type StepNamed } from '../procedure/steps.ts'
+import { listWords } from '../text/format.ts'
+
+/** When and how a base is split. */
+export interface SplitFacts {
+  /** Before a step; null before filling. */
+  before: { step: StepNamed | null }
+  'while-hot': Plain
+  stirred: Plain
+}
+/** Why no more of a base is shared. */
+export interface ForbidsFacts {
+  sizes: Plain
+  'nothing-in-common': { formula: string }
+  'step-differs-early': { step: StepNamed }
+  'water-in-oil': Plain
+  settles: { name: string }
+  'step-differs': { step: StepNamed; phase: string }
+}
 
 /** A line of the base: so many percent of each jar come from it. */
 export interface SharedLine {
@@ -25,20 +44,20 @@ export interface SharedPart {
   /** Of it goes into each jar, grams. */
   gramsEach: number
   /** When and how it is split. */
-  split: string
+  split: Said<SplitFacts>
 }
 export interface SharedBase {
   /** The whole product up to a step, its phases apart, or nothing. */
   kind: 'whole' | 'phases' | 'none'
   parts: SharedPart[]
-  /** Why no more is shared, in sentences that name the step or the material. */
-  forbids: string[]
+  /** Why no more is shared. */
+  forbids: Said<ForbidsFacts>[]
   jars: number
   /** What the scale tells, grams. */
   resolutionGrams: number
   /** What is made for all jars together, with what stays on tools, grams. */
   grams: number
-  /** The base as it is made at the table; null where nothing is shared. */
+  /** The base as it is made at the table, still without a name and a title for its last step; null where nothing is shared. */
   formula: Formula | null
   /** What each jar gets of its own beside its shares, by the place of the variant. */
   own: { weighedAs: WeighedName; grams: number }[][]
@@ -108,7 +127,8 @@ function firstOwn(
           : []
     return joins.some((r) => !isShared(r.phase, r.line) && !isFill(v, r.phase, r.line))
   })
-  const doing = (s: MethodStep) => `${s.kind} ${s.title} ${s.wait} ${s.celsius} ${s.into}`
+  const doing = (s: MethodStep) =>
+    `${s.kind} ${JSON.stringify(s.said)} ${s.ownTitle} ${s.wait} ${s.celsius} ${s.into}`
   const others = variants.filter((x) => x !== v).map((x) => new Set(x.steps.map(doing)))
   const otherwise =
     v.formula.method || variants.some((x) => x.formula.method)
@@ -126,7 +146,7 @@ const isFill = (v: Variant, phase: number, line: number) =>
  * where they part, or each heated phase by itself; with the reason wherever the chemistry forbids it.
  */
 export function sharedBase(formulas: readonly Formula[], catalogue: Catalogue): SharedBase {
-  const none = (forbids: string[]): SharedBase => ({
+  const none = (forbids: Said<ForbidsFacts>[]): SharedBase => ({
     kind: 'none',
     parts: [],
     forbids,
@@ -143,25 +163,21 @@ export function sharedBase(formulas: readonly Formula[], catalogue: Catalogue): 
   })
   const first = variants[0]!
   if (new Set(variants.map((v) => v.a.amounts.batchGrams.toFixed(6))).size > 1)
-    return none(['The jars are not of one size.'])
+    return none([{ code: 'sizes' }])
   const shared = sharedLines(variants)
-  const forbids: string[] = []
+  const forbids: Said<ForbidsFacts>[] = []
   const whole = wholeBase(variants, shared, forbids)
   if (whole) return finished('whole', [whole], variants, forbids)
   const parts = phaseBases(variants, shared, forbids)
   return parts.length > 0
     ? finished('phases', parts, variants, forbids)
-    : none(
-        forbids.length > 0
-          ? forbids
-          : [`${first.formula.name || 'The variants'}: no phase has two lines in common.`],
-      )
+    : none(forbids.length > 0 ? forbids : [{ code: 'nothing-in-common', formula: first.formula.name }])
 }
 
 function wholeBase(
   variants: readonly Variant[],
   shared: readonly SharedLine[],
-  forbids: string[],
+  forbids: Said<ForbidsFacts>[],
 ): SharedPart | null {
   const first = variants[0]!
   const at = variants.map((v) => firstOwn(v, variants, shared, first))
@@ -171,10 +187,7 @@ function wholeBase(
   const early = variants.findIndex((v, i) => at[i]! <= hot(v))
   if (early >= 0) {
     const step = variants[early]!.steps[at[early]!]
-    if (step)
-      forbids.push(
-        `“${step.title}” is not the same in all jars, and it comes before the phases are one: only phases are shared.`,
-      )
+    if (step) forbids.push({ code: 'step-differs-early', step: stepNamed(step) })
     return null
   }
   const inBefore = heldBefore(first, at[0]!)
@@ -188,9 +201,7 @@ function wholeBase(
       ) > 1e-9,
   )
   if (water && first.a.emulsion?.type === 'water-in-oil') {
-    forbids.push(
-      'Water that makes up the difference would not go into a water-in-oil emulsion that stands: only phases are shared.',
-    )
+    forbids.push({ code: 'water-in-oil' })
     return null
   }
   const settling = first.a.emulsion ? null : settles(first, lines)
@@ -207,7 +218,7 @@ function wholeBase(
     name: 'Base',
     lines,
     gramsEach: gramsOf(lines, first),
-    split: `Before “${step?.title ?? 'filling'}”: stir, then weigh it into the jars while it still pours.`,
+    split: { code: 'before', step: step ? stepNamed(step) : null },
   }
 }
 
@@ -226,14 +237,12 @@ function heldBefore({ steps }: Variant, at: number): Set<string> {
 }
 
 /** Why a mixture cannot be split evenly; null where it can. */
-function settles(v: Variant, lines: readonly SharedLine[]): string | null {
+function settles(v: Variant, lines: readonly SharedLine[]): Said<ForbidsFacts> | null {
   const found = lines.find((s) => {
     const m = v.a.lines.find((l) => l.phase === s.phase && l.line === s.line)?.material
     return m && (hasTrait(m, 'suspended') || staysPowder(m))
   })
-  return found
-    ? `${found.weighedAs} settles: shares of one base would not be alike, so it is weighed into each jar.`
-    : null
+  return found ? { code: 'settles', name: found.weighedAs } : null
 }
 
 const gramsOf = (lines: readonly SharedLine[], v: Variant) =>
@@ -242,7 +251,7 @@ const gramsOf = (lines: readonly SharedLine[], v: Variant) =>
 function phaseBases(
   variants: readonly Variant[],
   shared: readonly SharedLine[],
-  forbids: string[],
+  forbids: Said<ForbidsFacts>[],
 ): SharedPart[] {
   const first = variants[0]!
   return first.formula.phases.flatMap((phase, p): SharedPart[] => {
@@ -269,9 +278,11 @@ function phaseBases(
         s.kind !== 'heat' && s.weighs.some((r) => r.phase === p && !lines.some((l) => l.line === r.line)),
     )
     if (other || ownEarly) {
-      forbids.push(
-        `“${(other ?? ownEarly)!.title}” is not the same in all jars: ${phase.name || phaseLetter(p)} is made for each.`,
-      )
+      forbids.push({
+        code: 'step-differs',
+        step: stepNamed((other ?? ownEarly)!),
+        phase: phase.name || phaseLetter(p),
+      })
       return []
     }
     return [
@@ -281,9 +292,7 @@ function phaseBases(
         name: phase.name || phaseLetter(p),
         lines,
         gramsEach: gramsOf(lines, first),
-        split: heated
-          ? `Heat it whole, stir, and weigh the shares while it is hot and clear.`
-          : 'Stir, then weigh the shares.',
+        split: { code: heated ? 'while-hot' : 'stirred' },
       },
     ]
   })
@@ -294,11 +303,14 @@ export const KEPT_STEPS: Record<'whole' | 'phases', ReadonlySet<MethodStep['kind
   phases: new Set(['wash', 'weigh', 'wet', 'dissolve', 'heat']),
 }
 
+/** Key of the step that splits the base. */
+export const SPLIT_STEP = 'own-split'
+
 function finished(
   kind: 'whole' | 'phases',
   parts: SharedPart[],
   variants: readonly Variant[],
-  forbids: string[],
+  forbids: Said<ForbidsFacts>[],
 ): SharedBase {
   const first = variants[0]!
   const { formula, a } = first
@@ -319,7 +331,6 @@ function finished(
   const { targetPh: _t, label: _l, costing: _c, ...plain } = formula
   const bare: Formula = {
     ...plain,
-    name: `Base of ${formula.name || 'the trial'}`,
     batchGrams: Number(grams.toFixed(6)),
     phases,
   }
@@ -335,8 +346,8 @@ function finished(
       },
       own: [
         {
-          key: 'own-split',
-          title: `Split into ${jars} jars: ${parts.map((p) => `${formatGrams(p.gramsEach, a.amounts.resolutionGrams)} of ${p.name} each`).join(', ')}`,
+          key: SPLIT_STEP,
+          title: '',
           hands: 2 * jars,
           wait: 0,
         },

@@ -1,27 +1,26 @@
 import { READING_SD } from '../dosing/fit.ts'
-import { FROST, type Forecast } from '../derived/forecast.ts'
+import type { Forecast } from '../derived/forecast.ts'
 import { BODIES } from '../feel/body.ts'
 import type { BatchState } from '../bench/types.ts'
-import { METHOD_WORDS } from '../shapes/formula.ts'
 import type { Measured } from '../shapes/trial.ts'
-import { capitalise, formatNumber } from '../text/format.ts'
 
-export const FROST_FOUND = [
-  { id: 'held', words: 'held' },
-  { id: 'softer', words: 'softer, not split' },
-  { id: 'split', words: 'split' },
-] as const
-export const BODY_FOUND = BODIES.map((id) => ({ id, words: id }))
+export const FROST_FOUND = ['held', 'softer', 'split'] as const
+export type FrostFound = (typeof FROST_FOUND)[number]
 
 /** What was expected beside what was found. */
-export interface ForecastAndFound {
-  what: 'pH' | 'Consistency' | 'Freeze–thaw'
-  expected: string
-  found: string
+export type ForecastAndFound = (
+  | {
+      what: 'ph'
+      expected: { low: number; high: number } | null
+      found: { ph: number; method: Measured['way'] }
+    }
+  | { what: 'body'; expected: Forecast['body']; found: string }
+  | { what: 'frost'; expected: NonNullable<Forecast['frost']>['verdict'] | null; found: string }
+) & {
   /** Null where nothing was expected. */
   fits: boolean | null
   /** Where it does not fit: how Omblet was wrong. */
-  says: string
+  missed: 'too-low' | 'too-high' | 'too-optimistic' | 'too-pessimistic' | null
 }
 
 /** Room that a reading has beside a forecast, pH: twice the error of how it was read; of a strip where nobody said. */
@@ -33,7 +32,7 @@ export function forecastAndFound(f: Forecast | null, measured: readonly Measured
   return [...phRow(f, last('ph')), ...bodyRow(f, last('body')?.choice), ...frostRow(f, last('frost')?.choice)]
 }
 
-const missed = (low: boolean) => (low ? 'Prediction too low' : 'Prediction too high')
+const missed = (low: boolean) => (low ? 'too-low' : 'too-high')
 
 function phRow(f: Forecast | null, read: Measured | undefined): ForecastAndFound[] {
   const ph = read?.value
@@ -43,11 +42,11 @@ function phRow(f: Forecast | null, read: Measured | undefined): ForecastAndFound
   const fits = e ? ph >= e.low - room && ph <= e.high + room : null
   return [
     {
-      what: 'pH',
-      expected: e ? `${formatNumber(e.low, 1)}–${formatNumber(e.high, 1)}` : 'unknown',
-      found: `${formatNumber(ph, 2)}${read?.way ? ` (${METHOD_WORDS[read.way]})` : ''}`,
+      what: 'ph',
+      expected: e,
+      found: { ph, method: read?.way },
       fits,
-      says: fits === false ? missed(ph > e!.high) : '',
+      missed: fits === false ? missed(ph > e!.high) : null,
     },
   ]
 }
@@ -59,11 +58,11 @@ function bodyRow(f: Forecast | null, body: string | undefined): ForecastAndFound
   const fits = e ? at(body) >= at(e.low) && at(body) <= at(e.high) : null
   return [
     {
-      what: 'Consistency',
-      expected: e ? (e.low === e.high ? e.likely : `${e.low}–${e.high}`) : 'unknown',
+      what: 'body',
+      expected: e,
       found: body,
       fits,
-      says: fits === false ? missed(at(body) > at(e!.high)) : '',
+      missed: fits === false ? missed(at(body) > at(e!.high)) : null,
     },
   ]
 }
@@ -75,18 +74,14 @@ function frostRow(f: Forecast | null, frost: string | undefined): ForecastAndFou
   const fits = !e ? null : e.verdict === 'doubtful' ? true : (e.verdict === 'splits') === split
   return [
     {
-      what: 'Freeze–thaw',
-      expected: e ? FROST[e.verdict] : 'unknown',
-      found: FROST_FOUND.find((x) => x.id === frost)?.words ?? frost,
+      what: 'frost',
+      expected: e?.verdict ?? null,
+      found: frost,
       fits,
-      says: fits === false ? (split ? 'Prediction too optimistic' : 'Prediction too pessimistic') : '',
+      missed: fits === false ? (split ? 'too-optimistic' : 'too-pessimistic') : null,
     },
   ]
 }
-
-/** The same in one line: “Body: expected lotion, found cream”. */
-export const foundWords = (row: ForecastAndFound) =>
-  `${capitalise(row.what)}: expected ${row.expected}, found ${row.found}`
 
 /**
  * What the batch of a sample tells by itself: the first pH before anything was adjusted, of all of it where it was read

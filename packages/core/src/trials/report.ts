@@ -1,6 +1,6 @@
 import { pairTest, triangleTest } from '../stats/choices.ts'
 import { differAll, differFrom, friedman, rankSums, type Friedman } from '../stats/ranks.ts'
-import { listWords } from '../text/format.ts'
+import type { LeftOut } from './verdict-facts.ts'
 import type { Trial } from '../shapes/trial.ts'
 
 export interface AttributeResult {
@@ -30,10 +30,10 @@ const grouped = <T>(items: readonly T[], key: (item: T) => string) => {
 
 /**
  * What the scores of a trial tell: means, rank sums and tests for each attribute, of the people who scored all of its
- * samples; rounds of one person are averaged first. `leftOut` says who did not, in words.
+ * samples; rounds of one person are averaged first. `leftOut` says who did not.
  */
-export function trialReport(trial: Trial): { report: TrialReport; leftOut: string[] } {
-  const leftOut: string[] = []
+export function trialReport(trial: Trial): { report: TrialReport; leftOut: LeftOut[] } {
+  const leftOut: LeftOut[] = []
   const attributes = trial.attributes.map((attribute): AttributeResult => {
     const scores = trial.scores.filter((s) => s.attribute === attribute.id)
     const samples = trial.samples.filter((s) => scores.some((x) => x.sample === s.id))
@@ -46,9 +46,11 @@ export function trialReport(trial: Trial): { report: TrialReport; leftOut: strin
     })
     const whole = people.filter((p) => samples.every((s) => p.of.has(s.id)))
     for (const p of people.filter((x) => !whole.includes(x)))
-      leftOut.push(
-        `${attribute.id}: ${p.by} is left out, having not scored ${listWords(samples.filter((s) => !p.of.has(s.id)).map((s) => s.id))}.`,
-      )
+      leftOut.push({
+        attribute: attribute.id,
+        by: p.by,
+        samples: samples.filter((s) => !p.of.has(s.id)).map((s) => s.id),
+      })
     // where nobody scored all, the means are still those of who scored each
     const told = whole.length > 0 ? whole : people
     const rows = whole.map((p) => samples.map((s) => p.of.get(s.id)!))

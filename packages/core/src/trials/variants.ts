@@ -10,7 +10,7 @@ import type { Catalogue } from '../materials/catalogue.ts'
 import type { Formula } from '../shapes/formula.ts'
 import type { MethodChoices, Schools } from '../shapes/method.ts'
 import type { Varies } from '../shapes/trial.ts'
-import { questionsOf } from '../procedure/questions.ts'
+import { questionsOf, type SchoolOption } from '../procedure/questions.ts'
 import { schoolsOf } from '../procedure/schools.ts'
 import { capitalise, sayPercent } from '../text/format.ts'
 import type { Plain, Said } from '../text/said.ts'
@@ -19,7 +19,7 @@ import type { Plain, Said } from '../text/said.ts'
 export type OptionNote =
   | { of: 'choice'; reason: ChoiceReason }
   | { of: 'substitute'; note: SubstituteNote }
-  | { of: 'school'; why: string }
+  | { of: 'school'; option: SchoolOption }
 
 /** Something that can be put in the place of what a formula has. */
 export interface Option {
@@ -124,13 +124,13 @@ export function schoolOptions(formula: Formula, catalogue: Catalogue, key: keyof
   const chosen = schoolsOf(a, base.method?.choices)[key as keyof Schools]
   return (school?.options ?? []).map((o) => ({
     key: o.value,
-    label: o.label,
+    label: o.value,
     percent: null,
     current: o.value === chosen,
     formula: { ...base, method: { ...base.method, choices: { ...base.method?.choices, [key]: o.value } } },
     stops: 0,
     checks: 0,
-    note: { of: 'school', why: o.why },
+    note: { of: 'school', option: o },
   }))
 }
 

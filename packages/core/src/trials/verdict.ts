@@ -1,9 +1,18 @@
 import { friedmanExact, neededPeople } from '../stats/ranks.ts'
 import { triangleTest } from '../stats/choices.ts'
-import { formatNumber, sayNumber } from '../text/format.ts'
+import type { Said } from '../text/said.ts'
 import { MOST_PEOPLE, type Trial, type TrialAttribute, type TrialSample } from '../shapes/trial.ts'
-import { leans, scaleOf } from './data.ts'
+import { scaleOf } from './data.ts'
 import { trialReport, type AttributeResult, type TrialReport } from './report.ts'
+import type {
+  ChoiceTestFacts,
+  ConclusionFacts,
+  Difference,
+  LeftOut,
+  SampleName,
+  TestFacts,
+  TrialHeadFacts,
+} from './verdict-facts.ts'
 
 /** One sample in one attribute: its mean over people, with the standard deviation over them (or over rounds, of one). */
 export interface Dot {
@@ -20,19 +29,19 @@ export interface Reading {
   people: number
   dots: Dot[]
   /** What it tells, the effect first. */
-  says: string
-  /** The test in figures; empty where there is none. */
-  test: string
+  says: Said<ConclusionFacts>
+  /** The test in figures; null where there is none. */
+  test: Said<TestFacts> | null
   /** Whether something differs. */
   tells: boolean
 }
 export interface TrialVerdict {
   readings: Reading[]
   /** Of triangles and pairs. */
-  choices: string[]
-  /** The whole in a few sentences, what decides first. */
-  head: string[]
-  leftOut: string[]
+  choices: Said<ChoiceTestFacts>[]
+  /** The whole, what decides first. */
+  head: (Said<ConclusionFacts> | Said<TrialHeadFacts>)[]
+  leftOut: LeftOut[]
 }
 
 /** A difference that takes more than a kitchen's panel, or is less than this of the scale, is too small to be told. */
@@ -40,11 +49,11 @@ const MANY = MOST_PEOPLE
 const SLIGHT = 0.05
 /** Below it something differs. */
 const LEVEL = 0.05
-const letterOf = (samples: readonly TrialSample[], id: string) =>
-  String.fromCharCode(65 + samples.findIndex((s) => s.id === id))
 /** How a sentence calls a sample. */
-const called = (samples: readonly TrialSample[], id: string) =>
-  samples.find((s) => s.id === id)?.reference ? 'the reference' : letterOf(samples, id)
+const called = (samples: readonly TrialSample[], id: string): SampleName =>
+  samples.find((s) => s.id === id)?.reference
+    ? 'reference'
+    : { letter: String.fromCharCode(65 + samples.findIndex((s) => s.id === id)) }
 
 const meanOf = (values: readonly number[]) => values.reduce((s, v) => s + v, 0) / values.length
 function spread(values: readonly number[]): number {
@@ -52,62 +61,49 @@ function spread(values: readonly number[]): number {
   const m = meanOf(values)
   return Math.sqrt(values.reduce((s, v) => s + (v - m) ** 2, 0) / (values.length - 1))
 }
-const people = (n: number) => (n === 1 ? 'one assessor' : `${n} assessors`)
-
-/** What the scores of a trial mean, in sentences: the effect first, the test second, and what cannot be told. */
+/** What the scores of a trial mean: the effect first, the test second, and what cannot be told. */
 export function trialVerdict(trial: Trial): TrialVerdict {
   const { report, leftOut } = trialReport(trial)
   const readings = trial.attributes.map((attribute, i) => readingOf(trial, attribute, report.attributes[i]!))
-  const choices = [...triangleWords(trial), ...pairWords(trial, report)]
+  const choices: Said<ChoiceTestFacts>[] = [...trianglesOf(trial), ...pairsOf(trial, report)]
   const asked = trial.triangles.length + trial.pairs.length
   const judges = new Set([...trial.triangles, ...trial.pairs].map((t) => t.by)).size
-  if (asked > 0 && judges === 1 && choices.length > 0)
-    choices.push('All by one assessor: they tell what this person can feel, not what others would.')
+  if (asked > 0 && judges === 1 && choices.length > 0) choices.push({ code: 'one-assessor-only' })
   return { readings, choices, head: headOf(trial, readings), leftOut }
 }
 
 /** Triangles of the same two samples together; those that name none are one group. */
-function triangleWords(trial: Trial): string[] {
+function trianglesOf(trial: Trial): Said<ChoiceTestFacts>[] {
   const groups = new Map<string, typeof trial.triangles>()
   for (const t of trial.triangles) {
     const key = t.a !== undefined && t.b !== undefined ? `${t.a} ${t.b}` : ''
     groups.set(key, [...(groups.get(key) ?? []), t])
   }
   return [...groups.values()].map((list) => {
-    const n = list.length
     const right = list.filter((t) => t.right).length
-    const { p, differ } = triangleTest(right, n)
+    const { p, differ } = triangleTest(right, list.length)
     const { a, b } = list[0]!
     const between =
       a !== undefined && b !== undefined
-        ? ` between ${called(trial.samples, a)} and ${called(trial.samples, b)}`
-        : ''
-    const told = differ
-      ? 'they can be told apart'
-      : `not shown to differ with ${n} ${n === 1 ? 'answer' : 'answers'}`
-    return `${right} of ${n} found the odd one${between}, by luck it would be ${sayNumber(n / 3, 1)}: ${told} (p ${sayP(p)}).`
+        ? ([called(trial.samples, a), called(trial.samples, b)] as [SampleName, SampleName])
+        : null
+    return { code: 'triangle', right, asked: list.length, between, differ, p }
   })
 }
-function pairWords(trial: Trial, { pairs }: TrialReport): string[] {
-  const name = (id: string) => called(trial.samples, id)
+function pairsOf(trial: Trial, { pairs }: TrialReport): Said<ChoiceTestFacts>[] {
   return pairs.map(({ a, b, attribute, n, forA, p, differ }) => {
     const [more, less, times] = forA >= n - forA ? [a, b, forA] : [b, a, n - forA]
-    const by = trial.attributes.find((x) => x.id === attribute)
-    const what = by
-      ? `say that ${name(more)} ${leans(by, true)} than ${name(less)}`
-      : `prefer ${name(more)} to ${name(less)}`
-    return `${times} of ${n} ${what}${differ ? '' : 2 * forA === n ? ', and as many the other way' : ': not enough data'} (p ${sayP(p)}).`
+    return {
+      code: 'pair',
+      times,
+      asked: n,
+      more: called(trial.samples, more),
+      less: called(trial.samples, less),
+      attribute: trial.attributes.find((x) => x.id === attribute) ?? null,
+      ends: differ ? 'differ' : 2 * forA === n ? 'even' : 'not-enough-data',
+      p,
+    }
   })
-}
-
-const sayP = (p: number) => (p < 0.001 ? '< 0.001' : sayNumber(p, p < 0.01 ? 4 : 3))
-
-/** What a difference of means is called: “2.1 of 10”, “14 s”, “1.4 places”. */
-function sayEffect(attribute: TrialAttribute, difference: number): string {
-  if (attribute.ask === 'seconds') return `${formatNumber(difference, 0)} s`
-  if (attribute.ask === 'rank') return `${formatNumber(difference, 1)} places`
-  const [low, high] = scaleOf(attribute)
-  return `${formatNumber(difference, 1)} out of ${sayNumber(high - low)}`
 }
 
 function rowsOf(trial: Trial, attribute: TrialAttribute, samples: readonly TrialSample[]) {
@@ -146,14 +142,14 @@ function readingOf(trial: Trial, attribute: TrialAttribute, result: AttributeRes
       meanRank: rows.length > 0 ? result.rankSums[s.id]! / rows.length : null,
     }
   })
-  const told = sentence({ trial, attribute, result, samples, rows }, dots)
+  const told = conclusionOf({ trial, attribute, result, samples, rows }, dots)
   return { attribute, scale, people: rows.length, dots, ...told }
 }
 
 type Conclusion = Pick<Reading, 'says' | 'test' | 'tells'>
-const silent = (says: string): Conclusion => ({ says, test: '', tells: false })
+const silent = (says: Said<ConclusionFacts>): Conclusion => ({ says, test: null, tells: false })
 
-/** What sentences of one attribute are made from. */
+/** What is concluded from, of one attribute. */
 interface Judged {
   trial: Trial
   attribute: TrialAttribute
@@ -177,79 +173,95 @@ function effectOf({ result, samples, rows }: Judged, x: string, y: string): Effe
   const [high, low] = [place(more), place(less)]
   return { more, less, size, agree: rows.filter((r) => r[high]! > r[low]! + 1e-9).length }
 }
-/** “C spreads more than A”; `up` is false where the first is the lesser one. */
-const compared = ({ trial, attribute }: Judged, first: string, second: string, up = true) =>
-  `${upper(called(trial.samples, first))} ${leans(attribute, up)} than ${called(trial.samples, second)}`
+const differenceOf = ({ trial }: Judged, { more, less, size, agree }: Effect): Difference => ({
+  more: called(trial.samples, more),
+  less: called(trial.samples, less),
+  size,
+  agree,
+})
 
-function sentence(j: Judged, dots: readonly Dot[]): Conclusion {
+function conclusionOf(j: Judged, dots: readonly Dot[]): Conclusion {
   const { samples, rows, result } = j
-  if (dots.length < 2) return silent(dots.length === 0 ? 'No scores.' : 'Only one sample scored.')
-  if (rows.length === 0) return silent('No assessor scored all samples: no test.')
+  if (dots.length < 2) return silent({ code: dots.length === 0 ? 'no-scores' : 'one-scored' })
+  if (rows.length === 0) return silent({ code: 'none-whole' })
   if (rows.length === 1) return ofOnePerson(j)
   if (samples.length === 2) return ofTwo(j)
   const exact = friedmanExact(rows)
   const p = exact ?? result.friedman?.p ?? 1
-  const test = result.friedman
-    ? `Friedman ${sayNumber(result.friedman.q, 1)}, p ${exact === null ? `${sayP(result.friedman.p)} by chi-squared` : `${sayP(exact)} exactly`}`
-    : ''
+  const test: Said<TestFacts> | null = result.friedman
+    ? { code: 'friedman', q: result.friedman.q, p: exact ?? result.friedman.p, exact: exact !== null }
+    : null
   return result.differ.length > 0 ? ofDiffering(j, p, test) : ofAlike(j, p, test)
 }
 
 function ofOnePerson(j: Judged): Conclusion {
-  const { more, less, size } = effectOf(j, ...widest(j.samples, j.result))
-  if (size < 1e-9) return silent('One assessor, no difference.')
-  return silent(
-    `${compared(j, more, less)} (by ${sayEffect(j.attribute, size)}) with one assessor: no test possible.`,
-  )
+  const effect = effectOf(j, ...widest(j.samples, j.result))
+  if (effect.size < 1e-9) return silent({ code: 'one-assessor-alike' })
+  return silent({ code: 'one-assessor', attribute: j.attribute, difference: differenceOf(j, effect) })
 }
 
 /** Two samples: the exact test of pairs, since Friedman's is too sure of few people. */
 function ofTwo(j: Judged): Conclusion {
-  const { result, samples, rows } = j
-  const { more, less, size, agree } = effectOf(j, samples[0]!.id, samples[1]!.id)
-  const test = result.friedman ? `pairs, p ${sayP(result.friedman.p)} exactly` : ''
-  const says = `${compared(j, more, less)} (by ${sayEffect(j.attribute, size)}, ${agree} of ${people(rows.length)})`
-  if (result.differ.length > 0) return { says: `${says}.`, test, tells: true }
-  return { says: size < 1e-9 ? 'No difference.' : `${says}: not enough data.`, test, tells: false }
-}
-
-function ofDiffering(j: Judged, p: number, test: string): Conclusion {
-  const found = j.result.differ.map(([x, y]) => effectOf(j, x, y)).sort((x, y) => y.size - x.size)
-  const words = found.map((d) => {
-    const isReference = j.samples.find((s) => s.id === d.more)?.reference
-    const told = isReference ? compared(j, d.less, d.more, false) : compared(j, d.more, d.less)
-    return `${told} (by ${sayEffect(j.attribute, d.size)}, ${d.agree} of ${people(j.rows.length)})`
-  })
-  // against the reference two may stand apart where over all of them chance is not ruled out
-  if (p <= LEVEL) return { says: `${words.join('. ')}.`, test, tells: true }
+  const { attribute, result, samples, rows } = j
+  const effect = effectOf(j, samples[0]!.id, samples[1]!.id)
+  const tells = result.differ.length > 0
   return {
-    says: `${words.join('. ')}: a hint only, since the overall test is not significant.`,
-    test,
-    tells: false,
+    says: {
+      code: 'two',
+      attribute,
+      difference: differenceOf(j, effect),
+      people: rows.length,
+      ends: tells ? 'differ' : effect.size < 1e-9 ? 'no-difference' : 'not-enough-data',
+    },
+    test: result.friedman ? { code: 'pairs', p: result.friedman.p } : null,
+    tells,
   }
 }
 
-function ofAlike(j: Judged, p: number, test: string): Conclusion {
-  const { trial, attribute, result, samples, rows } = j
+function ofDiffering(j: Judged, p: number, test: Conclusion['test']): Conclusion {
+  const found = j.result.differ.map(([x, y]) => effectOf(j, x, y)).sort((x, y) => y.size - x.size)
+  // against the reference two may stand apart where over all of them chance is not ruled out
+  const hint = p > LEVEL
+  return {
+    says: {
+      code: 'differ',
+      attribute: j.attribute,
+      differences: found.map((d) => ({
+        ...differenceOf(j, d),
+        fromReference: j.samples.find((s) => s.id === d.more)?.reference === true,
+      })),
+      people: j.rows.length,
+      hint,
+    },
+    test,
+    tells: !hint,
+  }
+}
+
+function ofAlike(j: Judged, p: number, test: Conclusion['test']): Conclusion {
+  const { attribute, result, samples, rows } = j
   const n = rows.length
-  const { more, less, size } = effectOf(j, ...widest(samples, result))
-  const apart = Math.abs(result.rankSums[more]! - result.rankSums[less]!) / n
+  const effect = effectOf(j, ...widest(samples, result))
+  const apart = Math.abs(result.rankSums[effect.more]! - result.rankSums[effect.less]!) / n
   const hasReference = samples.some((s) => s.reference)
   const needed = neededPeople(apart, samples.length, hasReference)
   const extra = needed === null ? Infinity : needed - n
   const [low, high] = scaleOf(attribute)
-  const slight = attribute.ask !== 'rank' && size < SLIGHT * (high - low)
-  const whole = p <= LEVEL
-  if ((slight || extra > MANY) && !whole) return { says: 'No difference detected.', test, tells: false }
-  const name = (id: string) => called(trial.samples, id)
+  const slight = attribute.ask !== 'rank' && effect.size < SLIGHT * (high - low)
+  const overall = p <= LEVEL
+  if ((slight || extra > MANY) && !overall) return { says: { code: 'none-detected' }, test, tells: false }
   return {
-    says: `${whole ? 'The samples differ overall, but no' : 'No'} difference detected between ${name(more)} and ${name(less)} (${sayEffect(attribute, size)} apart).${extra > 0 ? ` Add ${extra === 1 ? 'an assessor' : `${extra} assessors`} to find a difference of this size.` : ''}`,
+    says: {
+      code: 'alike',
+      attribute,
+      difference: differenceOf(j, effect),
+      overall,
+      more: Math.max(0, extra),
+    },
     test,
     tells: false,
   }
 }
-
-const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** The two samples whose mean ranks lie furthest apart; with a reference the one furthest from it. */
 function widest(samples: readonly TrialSample[], result: AttributeResult): [string, string] {
@@ -263,26 +275,21 @@ function widest(samples: readonly TrialSample[], result: AttributeResult): [stri
   )
 }
 
-function headOf(trial: Trial, readings: readonly Reading[]): string[] {
+function headOf(trial: Trial, readings: readonly Reading[]): TrialVerdict['head'] {
   const scored = readings.filter((r) => r.dots.length > 1)
   const decides = scored.find((r) => r.attribute.id === trial.plan?.decides)
-  const head: string[] = []
+  const head: TrialVerdict['head'] = []
   if (decides) head.push(decides.says)
   for (const r of scored) if (r !== decides && r.tells) head.push(r.says)
   if (head.length === 0 && scored.length > 0)
-    head.push(
-      scored.every((r) => r.people <= 1)
-        ? scored[0]!.says
-        : 'Nothing was shown to differ: not different is not the same.',
-    )
+    head.push(scored.every((r) => r.people <= 1) ? scored[0]!.says : { code: 'nothing-shown' })
   const few = Math.max(0, ...scored.map((r) => r.people))
-  if (few >= 2 && few < 6 && scored.length > 0)
-    head.push(`With ${people(few)} only large differences can be detected.`)
+  if (few >= 2 && few < 6 && scored.length > 0) head.push({ code: 'few-people', people: few })
   if (scored.length >= 5 && scored.some((r) => r.tells))
-    head.push(
-      decides
-        ? `Of ${scored.length} attributes one may differ by chance: ${(decides.attribute.name ?? decides.attribute.id).toLowerCase()} decides, the rest are hints.`
-        : `Of ${scored.length} attributes one may differ by chance, and none was named to decide.`,
-    )
+    head.push({
+      code: 'many-attributes',
+      attributes: scored.length,
+      decides: decides ? (decides.attribute.name ?? decides.attribute.id) : null,
+    })
   return head
 }

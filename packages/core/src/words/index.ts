@@ -1,4 +1,15 @@
 import type { LikelyCause } from '../bench/cause.ts'
+import type { Happening } from '../bench/events.ts'
+import type { BatchHead } from '../bench/record.ts'
+import type { WeighedState } from '../bench/record-rows.ts'
+import type { PourRemedy } from '../bench/remedies.ts'
+import type {
+  CoolFaultFacts,
+  DeviationFacts,
+  NoWeightFacts,
+  RefusalFacts,
+  SimulatedFacts,
+} from '../bench/said.ts'
 import type { HarmlessFacts } from '../bench/cause-facts.ts'
 import type { Symptom } from '../bench/looks.ts'
 import type { Known, KnownFacts } from '../assess/known.ts'
@@ -8,6 +19,7 @@ import type { ChoiceReason } from '../choose/emulsifiers.ts'
 import type { SubstituteNote } from '../choose/substitutes.ts'
 import type { PhNeed } from '../findings/facts.ts'
 import type { NoteFamily } from '../findings/groups.ts'
+import type { Forecast } from '../derived/forecast.ts'
 import type { Finding, Remedy } from '../findings/types.ts'
 import { WATCH } from '../keeping/data.ts'
 import type { PatchVerdict } from '../keeping/patch.ts'
@@ -16,10 +28,31 @@ import type { BatchVerdict, Verdict } from '../keeping/verdict.ts'
 import type { MatterFacts } from '../keeping/plan.ts'
 import { sayPercent } from '../text/format.ts'
 import type { Said } from '../text/said.ts'
+import type { School, SchoolOption } from '../procedure/questions.ts'
+import type { Part } from '../procedure/route.ts'
+import type { Equipment, HeatReason, MadeAhead, RouteReason, StepSaid } from '../procedure/step-facts.ts'
+import type { StepKind, StepNamed } from '../procedure/steps.ts'
+import { goesOf, type RouteChoice } from '../procedure/view.ts'
+import type { ForecastAndFound, FrostFound } from '../trials/found.ts'
+import type { BaseNote } from '../trials/base-events.ts'
+import { SPLIT_STEP, type ForbidsFacts, type SharedBase, type SplitFacts } from '../trials/common.ts'
+import type {
+  ChoiceTestFacts,
+  ConclusionFacts,
+  LeftOut,
+  TestFacts,
+  TrialHeadFacts,
+} from '../trials/verdict-facts.ts'
+import type { Formula } from '../shapes/formula.ts'
 import type { TrialFault, TrialWarningFacts } from '../trials/plan.ts'
-import type { OptionNote } from '../trials/variants.ts'
+import type { Option, OptionNote } from '../trials/variants.ts'
+import type { PourText } from './en/bench.ts'
 import type { CauseText } from './en/causes/shared.ts'
+import type { TrialVerdict } from '../trials/verdict.ts'
+import type { FoundText } from './en/trials.ts'
 import type { VerdictText } from './en/stability.ts'
+import type { StepText } from './en/steps.ts'
+import type { OptionText } from './en/process-options.ts'
 import { wordFinding } from './en/findings/word.ts'
 import { en, type Words } from './en/index.ts'
 import { say } from './say.ts'
@@ -77,7 +110,7 @@ export const optionText = (note: OptionNote | null): string => {
     case 'substitute':
       return substituteText(note.note)
     case 'school':
-      return note.why
+      return schoolOptionText(note.option).why
     case undefined:
       return ''
   }
@@ -86,9 +119,10 @@ export const optionText = (note: OptionNote | null): string => {
 export const nothingFitsText = (worst: PhNeed | 'none'): string => words.nothingFits(worst)
 
 /** Why a trial cannot be set up like this. */
-export const trialFaultText = (fault: TrialFault): string => say(words.trialFault, fault)
+export const trialFaultText = (fault: TrialFault): string => say(words.trials.trialFault, fault)
 /** What makes a comparison weaker than it looks. */
-export const trialWarningText = (warning: Said<TrialWarningFacts>): string => say(words.trialWarning, warning)
+export const trialWarningText = (warning: Said<TrialWarningFacts>): string =>
+  say(words.trials.trialWarning, warning)
 
 /** A likely cause in words: what it is, why here (empty where only experience speaks for it), a quick test, what to do. */
 export function causeText(cause: LikelyCause): CauseText {
@@ -136,3 +170,126 @@ export const unseenText = (): string => words.stability.unseen
 export const asideText = (why: Aside): string => say(words.stability.aside, why)
 /** What a patch test tells so far. */
 export const patchText = (verdict: PatchVerdict): string => words.stability.patch(verdict)
+
+/** A step as it is told: what to do, how, what to wait for; the maker's own title in place of ours. */
+export function stepText({ said, ownTitle }: StepNamed): StepText {
+  // Code and facts of a step belong together, and the map is exhaustive.
+  const word = words.steps.steps[said.code] as (facts: StepSaid) => Partial<StepText> & { title: string }
+  const { title, detail = '', look = '' } = word(said)
+  return { title: ownTitle ?? title, detail, look }
+}
+/** Title of a step. */
+export const stepTitle = (step: StepNamed): string => words.steps.titleOf(step)
+/** Why a step is better made the day before. */
+export const aheadText = (ahead: MadeAhead): string => words.steps.madeAhead[ahead]
+/** What is done in a step, in a word; empty where it is not drawn. */
+export const stepVerb = (kind: StepKind): string => words.steps.stepVerbs[kind]
+/** What has to lie ready, in alphabetical order, each once. */
+export const equipmentText = (equipment: readonly Equipment[]): string[] =>
+  [
+    ...new Set(
+      equipment.map((e) =>
+        typeof e === 'string'
+          ? words.steps.tools[e]
+          : 'material' in e
+            ? e.material
+            : words.steps.scaleTo(e.scaleToGrams),
+      ),
+    ),
+  ].sort((x, y) => x.localeCompare(y, 'en'))
+/** Why a phase is heated that far; empty where its formula says so. */
+export const heatReasonText = (reason: HeatReason | null): string =>
+  reason ? say(words.steps.heatReasons, reason) : ''
+/** Why a phase goes where it goes. */
+export const routeReasonText = (reason: RouteReason): string => say(words.steps.routeReasons, reason)
+/** Where a part goes, such as “into A, before it is heated”. */
+export const goesText = (part: Part, parts: readonly Part[]): string =>
+  say(words.steps.goes, goesOf(part, parts))
+/** Where a phase may go. */
+export const routeChoiceText = ({ said }: RouteChoice): string => say(words.steps.routeChoices, said)
+
+/** Name of a process option, such as “Order of addition”. */
+export const schoolText = ({ key }: { key: School['key'] }): string => words.processOptions[key].label
+/** An answer to it, and what speaks for it in this formula. */
+export function schoolOptionText({ key, value, ending }: SchoolOption): OptionText {
+  const text = (words.processOptions[key].options as Record<string, OptionText>)[value]!
+  return ending ? { ...text, why: words.endingReason(value as 'adjust-first', ending) } : text
+}
+/** What an option of a trial is called. */
+export const optionName = ({ label, note }: Option): string =>
+  note?.of === 'school' ? schoolOptionText(note.option).label : label
+
+/** Why something cannot happen to a batch now. */
+export const refusalText = (why: Said<RefusalFacts>): string => say(words.bench.refusal, why)
+/** What went otherwise than planned. */
+export const deviationText = (said: Said<DeviationFacts>): string => say(words.bench.deviation, said)
+/** Why no weight can be recorded now, and what to do. */
+export const noWeightText = (why: Said<NoWeightFacts>): string => say(words.bench.noWeight, why)
+/** Why it cannot be said when a batch will have cooled. */
+export const coolFaultText = (why: Said<CoolFaultFacts>): string => say(words.bench.coolFault, why)
+/** What can be done about an over-pour, and what it brings. */
+export const pourText = ({ said }: PourRemedy): PourText =>
+  (words.bench.pour[said.code] as (facts: typeof said) => PourText)(said)
+/** What happens with a remedy: weighings that are discarded say why. */
+export const pourHappenings = ({ said, happenings }: PourRemedy): Happening[] =>
+  happenings.map((h) =>
+    h.type === 'discard' && said.code === 'discard' ? { ...h, reason: words.bench.overPoured(said.name) } : h,
+  )
+/** Why the simulated bench cannot do something. */
+export const simulatedText = (why: Said<SimulatedFacts>): string => say(words.bench.simulated, why)
+/** The step that a batch is at, for lists. */
+export const headStepText = ({ step }: { step: BatchHead['step'] }): string =>
+  typeof step === 'string' ? step : step ? stepTitle(step) : words.bench.ALL_STEPS_OVER
+/** What stands at the head of a record; `when` says a time as its reader's clock does. */
+export const recordFacts = (...args: Parameters<typeof words.recordFacts>) => words.recordFacts(...args)
+/** How a weighing ended; empty where it is as planned. */
+export const weighedText = (state: WeighedState | null): string => (state ? words.weighedStates[state] : '')
+/** `5.20 %`, and how far that is from what was designed. */
+export const percentChangeText = (percent: number, designed: number): string =>
+  words.percentChange(percent, designed)
+export { eventRow, eventTable, recordReadings, rowValue } from './record.ts'
+
+/** What an attribute, or the whole trial, tells. */
+export const conclusionText = (said: Said<ConclusionFacts> | Said<TrialHeadFacts>): string =>
+  said.code in words.trials.conclusion
+    ? say(words.trials.conclusion, said as Said<ConclusionFacts>)
+    : say(words.trials.trialHead, said as Said<TrialHeadFacts>)
+/** The whole of a trial in one text, as its version keeps it. */
+export const trialResult = ({ head, choices }: TrialVerdict): string =>
+  [...head.map(conclusionText), ...choices.map(choiceTestText)].join(' ')
+/** A test in figures; empty where there is none. */
+export const testText = (test: Said<TestFacts> | null): string => (test ? say(words.trials.test, test) : '')
+/** What triangles and pairs tell. */
+export const choiceTestText = (said: Said<ChoiceTestFacts>): string => say(words.trials.choiceTest, said)
+/** Who was not counted. */
+export const leftOutText = (who: LeftOut): string => words.trials.leftOut(who)
+/** When and how a base is split. */
+export const splitText = (said: Said<SplitFacts>): string => say(words.trials.split, said)
+/** Why no more of a base is shared. */
+export const forbidsText = (why: Said<ForbidsFacts>): string => say(words.trials.forbids, why)
+/** What the record of a jar says of the base in it. */
+export const baseNote: BaseNote = (...args) => words.trials.baseNote(...args)
+/** The base as it is made at the table, with its name and the title of the step that splits it. */
+export function namedBase({ formula, parts, jars, resolutionGrams }: SharedBase, of: string): Formula | null {
+  if (!formula) return null
+  const title = words.trials.splitStep(
+    jars,
+    parts.map((p) => ({ name: p.name, grams: p.gramsEach })),
+    resolutionGrams,
+  )
+  const own = (formula.method?.own ?? []).map((s) => (s.key === SPLIT_STEP ? { ...s, title } : s))
+  return { ...formula, name: words.trials.baseName(of), method: { ...formula.method, own } }
+}
+
+/** A forecast as short words, one row for each thing. */
+export const forecastRows = (forecast: Forecast) => words.forecastRows(forecast)
+/** How a product stands frost. */
+export const freezingText = (verdict: NonNullable<Forecast['frost']>['verdict']): string =>
+  words.freezing[verdict]
+/** What was expected beside what was found, and how the prediction was wrong. */
+export const foundText = (row: ForecastAndFound): FoundText => words.trials.found(row)
+/** The same in one line: “Consistency: expected lotion, found cream”. */
+export const foundLine = (row: ForecastAndFound): string => words.trials.foundLine(foundText(row))
+/** How a jar came through freezing. */
+export const frostFoundText = (found: FrostFound): string => words.trials.frostFound[found]
+export { sidesText } from './sides.ts'

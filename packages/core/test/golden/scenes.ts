@@ -11,10 +11,23 @@ import {
   causeText,
   harmlessText,
   discardText,
+  stepTitle,
+  forecastRows,
+  recordFacts,
+  eventTable,
+  deviationText,
+  refusalText,
+  headStepText,
+  weighedText,
+  conclusionText,
+  testText,
+  choiceTestText,
+  leftOutText,
 } from '../../src/words/index.ts'
 import { readdirSync, readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { rescue } from '../../src/bench/rescue.ts'
+import type { TrialVerdict } from '../../src/trials/verdict.ts'
 import { refusal } from '../../src/bench/refuse.ts'
 import { deviations } from '../../src/bench/record.ts'
 import type { BatchVerdict } from '../../src/keeping/verdict.ts'
@@ -32,12 +45,10 @@ import {
   difference,
   dosingOf,
   emulsifierCandidates,
-  eventTable,
   findAll,
   type Finding,
   foldBatch,
   forecastOf,
-  forecastWords,
   type Formula,
   groupNotes,
   type Happening,
@@ -55,7 +66,6 @@ import {
   proposeWatch,
   readFormula,
   readTrial,
-  recordFacts,
   recordRows,
   report,
   sayChange,
@@ -166,7 +176,7 @@ function formulaScene(name: string, formula: Formula, deep: boolean): Scene {
     })),
   )
   say('method', () => procedureReport(a))
-  say('sheet', () => weighOut(a).before.map((s) => s.title))
+  say('sheet', () => weighOut(a).before.map((s) => stepTitle(s)))
   say('label', () => regions.map((region) => labelReport(a, { region })))
   say('read', () => assess(readFormula(writeFormula(formula))).amounts.totalPercent)
   if (!deep) return { name, lines }
@@ -179,7 +189,7 @@ function formulaScene(name: string, formula: Formula, deep: boolean): Scene {
   say('dosing', () => spokenDosing(a))
   say('effects', () => (a.predictedPh ? phEffects(a, a.predictedPh.value) : null))
   say('cost', () => costReport(costByPrices(a, () => 0.02)))
-  say('forecast', () => forecastWords(forecastOf(derivedOf(formula, catalogue), () => 0.02)))
+  say('forecast', () => forecastRows(forecastOf(derivedOf(formula, catalogue), () => 0.02)))
   const spoken = (list: ReturnType<typeof mattersOf>) => list.map((m) => ({ ...m, why: matterText(m.why) }))
   say('matters', () => spoken(mattersOf(a, findings)))
   say('watch', () => {
@@ -228,23 +238,41 @@ function batchScene(name: string, file: BatchFile, symptoms: boolean): Scene {
   const plan = benchPlan(start.formula)
   const state: BatchState = foldBatch(plan, file.events)
   const say = (path: string, work: () => unknown) => tell(lines, path, work)
-  say('head', () => headOfFile(file, catalogue))
+  say('head', () => {
+    const head = headOfFile(file, catalogue)
+    return { ...head, step: headStepText(head) }
+  })
   say('facts', () => recordFacts(state, 'Ina', (iso) => iso))
-  say('rows', () => recordRows(state))
+  say('rows', () => recordRows(state).map((r) => ({ ...r, state: weighedText(r.state) })))
   say('events', () => eventTable(state))
-  say('deviations', () => deviations(state))
-  say('refusals', () => HAPPENINGS.map((h) => refusal(state, h)))
+  say('deviations', () => deviations(state).map(({ n, said }) => ({ n, text: deviationText(said) })))
+  say('refusals', () =>
+    HAPPENINGS.map((h) => {
+      const why = refusal(state, h)
+      return why && refusalText(why)
+    }),
+  )
   say('history', () => observationRows(historyOf(state.events)))
   say('verdict', () => spokenVerdict(verdictOf(state, historyOf(state.events), plan.a)))
   if (symptoms) for (const { id } of SYMPTOMS) say(`causes.${id}`, () => spokenRescue(id, state))
   return { name, lines }
 }
 
+const spokenTrial = ({ readings, choices, head, leftOut }: TrialVerdict) => ({
+  readings: readings.map((r) => ({ ...r, says: conclusionText(r.says), test: testText(r.test) })),
+  choices: choices.map(choiceTestText),
+  head: head.map(conclusionText),
+  leftOut: leftOut.map(leftOutText),
+})
+
 function trialScene(name: string, trial: PlannedTrial): Scene {
   const lines: string[] = []
   const say = (path: string, work: () => unknown) => tell(lines, path, work)
-  say('report', () => trialReport(trial))
-  say('verdict', () => trialVerdict(trial))
+  say('report', () => {
+    const { report, leftOut } = trialReport(trial)
+    return { report, leftOut: leftOut.map(leftOutText) }
+  })
+  say('verdict', () => spokenTrial(trialVerdict(trial)))
   say('rows', () => scoreRows(trial))
   say('file', () => readTrial(writeTrial(trial)).name)
   return { name, lines }

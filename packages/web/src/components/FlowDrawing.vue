@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepVerb } from '@omblet/core/words'
 import { flowOf, type Assessment, type MethodStep } from '@omblet/core'
 import { computed } from 'vue'
 
@@ -60,7 +61,7 @@ const side = (from: number, to: number) => (from < to ? x(to) - BOX / 2 - 1 : x(
         rx="6"
       />
       <text class="what" :x="x(step.lane)" :y="y(step.row) + 4">
-        {{ step.label }}
+        {{ stepVerb(step.kind) }}
         <tspan v-if="step.celsius !== null" class="celsius bold">{{ step.celsius }}°</tspan>
       </text>
     </g>

@@ -1,3 +1,4 @@
+import { refusalText } from '@omblet/core/words'
 import {
   type BenchEvent,
   benchPlan,
@@ -193,7 +194,8 @@ export const useBatch = defineStore('batch', () => {
     if (!now || !info.value || !plan.value || (quiet && held.value)) return false
     const key = step === undefined ? (plan.value.steps[now.at]?.key ?? null) : step
     const event = { n: all.value.length, at: steadyIso(), step: key, ...plain(happening) }
-    const why = refusal(now, happening) ?? eventFault(event)
+    const refused = refusal(now, happening)
+    const why = refused ? refusalText(refused) : eventFault(event)
     if (why) {
       if (!quiet) told.value = why
       return false

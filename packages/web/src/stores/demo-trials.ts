@@ -1,3 +1,4 @@
+import { conclusionText } from '@omblet/core/words'
 import { asVersionOf, bringsTrial, decided, trialVerdict, type PlannedTrial } from '@omblet/core'
 import { addTrial, changeTrial, getTrial } from '../storage/trials'
 import { makeId, tellAll } from '../storage/channel'
@@ -37,7 +38,7 @@ async function keepWinner(trial: PlannedTrial) {
     decision.at,
     {
       reason: decision.because,
-      result: trialVerdict(trial).head.join(' '),
+      result: trialVerdict(trial).head.map(conclusionText).join(' '),
       rating: 4,
       trialId: trial.plan.id,
     },

@@ -1,13 +1,19 @@
+import * as bench from './bench.ts'
 import { impossible, miss, parts, pick, proposalTitle, skinNeeds } from './brief.ts'
 import { causes, discard, harmless, symptoms } from './causes/index.ts'
 import { choice, substitute } from './choose.ts'
+import { eventColumns, events, eventTypes, YES } from './events.ts'
 import { findings, noteHeadings } from './findings/index.ts'
 import { nothingFits } from './findings/shared.ts'
 import { remedies } from './findings/remedies.ts'
 import { sourceWords } from './findings/sources.ts'
 import { known } from './materials.ts'
+import { endingReason, processOptions } from './process-options.ts'
+import { percentChange, recordFacts, weighedStates } from './record.ts'
+import { comparedRows, forecastRows, freezing } from './forecast.ts'
+import * as steps from './steps.ts'
 import * as stability from './stability.ts'
-import { also, trialFault, trialWarning } from './trials.ts'
+import * as trials from './trials.ts'
 
 /** Every sentence of the core, in English: a map from code to sentence a family. */
 export const en = {
@@ -26,12 +32,24 @@ export const en = {
   impossible,
   proposalTitle,
   stability,
+  steps,
+  forecastRows,
+  comparedRows,
+  freezing,
+  bench,
+  events,
+  eventTypes,
+  eventColumns,
+  yes: YES,
+  recordFacts,
+  weighedStates,
+  percentChange,
+  processOptions,
+  endingReason,
   causes,
   symptoms,
   discard,
   harmless,
-  also,
-  trialFault,
-  trialWarning,
+  trials,
 }
 export type Words = typeof en

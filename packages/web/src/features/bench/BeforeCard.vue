@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { findingText } from '@omblet/core/words'
+import { findingText, stepTitle, aheadText } from '@omblet/core/words'
 import {
   decimalsOf,
   findAll,
@@ -74,7 +74,7 @@ const say = (g: number) => formatGrams(g, resolution.value)
         <h3>Takes time beforehand</h3>
         <ul class="list stacked closer">
           <li v-for="s in plan.steps.filter((x) => x.ahead)" :key="s.key">
-            <span>{{ s.title }}: {{ s.ahead }}</span>
+            <span>{{ stepTitle(s) }}: {{ aheadText(s.ahead!) }}</span>
           </li>
         </ul>
       </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { headStepText } from '@omblet/core/words'
 import { formatGrams, type BatchHead } from '@omblet/core'
 import { format, formatDistanceToNow } from 'date-fns'
 import Button from 'primevue/button'
@@ -125,7 +126,7 @@ async function take(file: File) {
           <RouterLink :to="to(b)" class="card one">
             <span class="name bold text-lead breaks">{{ b.name }}</span>
             <span class="mono code">{{ b.code }}</span>
-            <span class="step wide">{{ b.step }}</span>
+            <span class="step wide">{{ headStepText(b) }}</span>
             <span class="muted small"
               >{{ b.stepsDone }} of {{ b.steps }} steps, {{ grams(b.targetGrams) }},
               {{ b.status === 'paused' ? 'paused' : 'last touched' }}

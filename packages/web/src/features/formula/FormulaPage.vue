@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepTitle } from '@omblet/core/words'
 import Button from 'primevue/button'
 import { useToast } from 'primevue/usetoast'
 import { useEventListener } from '@vueuse/core'
@@ -92,7 +93,7 @@ defineExpose({
 <template>
   <div class="sheet-page">
     <p v-if="shownStep" class="shown-step small" role="status">
-      <span>Lines of step {{ shownStep.number }}: {{ shownStep.title }}</span>
+      <span>Lines of step {{ shownStep.number }}: {{ stepTitle(shownStep) }}</span>
       <RouterLink :to="{ path: `/formulas/${editor.id}/method`, query: { step: shownStep.key } }">
         Back to the method
       </RouterLink>

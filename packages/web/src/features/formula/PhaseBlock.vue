@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { routeChoiceText, routeReasonText, goesText } from '@omblet/core/words'
 import {
   formatGrams,
   formatNumber,
-  goesWords,
   routeChoices,
   type AssessedLine,
   type LineRef,
@@ -63,10 +63,10 @@ const looks = (line: AssessedLine, at: number) => {
 }
 const routes = ref<InstanceType<typeof Menu>>()
 const part = computed(() => editor.derived!.parts.find((p) => p.index === props.index) ?? null)
-const goes = computed(() => (part.value ? goesWords(part.value, editor.derived!.parts) : ''))
+const goes = computed(() => (part.value ? goesText(part.value, editor.derived!.parts) : ''))
 const routeItems = computed<MenuItem[]>(() =>
   routeChoices(editor.assessment!, props.index).map((c) => ({
-    label: c.label,
+    label: routeChoiceText(c),
     icon: c.chosen ? 'pi pi-check' : 'pi pi-minus',
     command: () => editor.apply({ type: 'patch-phase', phase: props.index, patch: { goes: c.goes } }),
   })),
@@ -107,8 +107,8 @@ const items = computed(() => [
         type="button"
         class="goes small"
         aria-haspopup="menu"
-        :aria-label="`Phase ${total.letter} goes ${goes}. ${part.route.why} Change it`"
-        :title="part.route.why"
+        :aria-label="`Phase ${total.letter} goes ${goes}. ${routeReasonText(part.route.reason)} Change it`"
+        :title="routeReasonText(part.route.reason)"
         @click="routes?.toggle($event)"
       >
         <i class="pi pi-arrow-right" aria-hidden="true"></i> {{ goes }}

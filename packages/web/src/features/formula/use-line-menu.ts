@@ -1,3 +1,4 @@
+import { stepTitle } from '@omblet/core/words'
 import { stepOfLine, type AssessedLine } from '@omblet/core'
 import type { MenuItem } from 'primevue/menuitem'
 import { inject } from 'vue'
@@ -23,7 +24,7 @@ export function useLineMenu(line: () => AssessedLine, does: RowDoes) {
     const { steps } = editor.derived!.method
     const step = stepOfLine(steps, line())
     if (!step) return []
-    const label = `Goes in at step ${steps.indexOf(step) + 1}: ${step.title}`
+    const label = `Goes in at step ${steps.indexOf(step) + 1}: ${stepTitle(step)}`
     return [
       {
         label,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { batchVerdictText, verdictText, unseenText } from '@omblet/core/words'
+import { batchVerdictText, verdictText, unseenText, deviationText } from '@omblet/core/words'
 import {
   choicesOf,
   deviations,
@@ -104,7 +104,7 @@ const print = () => window.print()
         >. {{ made.inci }}.
       </p>
       <ul v-if="gone.length" class="small">
-        <li v-for="d in gone.slice(0, 8)" :key="d.n">{{ d.text }}</li>
+        <li v-for="d in gone.slice(0, 8)" :key="d.n">{{ deviationText(d.said) }}</li>
       </ul>
       <h2>At room</h2>
       <PropertyRow

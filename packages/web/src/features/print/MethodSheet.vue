@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepText, stepTitle, aheadText, equipmentText } from '@omblet/core/words'
 import { schedule, type Assessment, type Method, sayMinutes } from '@omblet/core'
 import { computed } from 'vue'
 import FlowDrawing from '../../components/FlowDrawing.vue'
@@ -14,7 +15,7 @@ const named = (text: string) => (text.startsWith('pH') ? text : text.charAt(0).t
   <section v-if="method.dayBefore.length" class="text">
     <h2>The day before</h2>
     <ul>
-      <li v-for="s in method.dayBefore" :key="s.key">{{ s.title }}. {{ s.ahead }}</li>
+      <li v-for="s in method.dayBefore" :key="s.key">{{ stepTitle(s) }}. {{ aheadText(s.ahead!) }}</li>
     </ul>
   </section>
   <table class="method">
@@ -31,9 +32,9 @@ const named = (text: string) => (text.startsWith('pH') ? text : text.charAt(0).t
       <tr v-for="(s, i) in method.steps" :key="s.key">
         <td class="tick"><b class="box"></b></td>
         <td>
-          <strong>{{ i + 1 }}. {{ s.title }}</strong>
-          <small v-if="s.detail">{{ s.detail }}</small>
-          <small v-if="s.look">Until: {{ s.look }}.</small>
+          <strong>{{ i + 1 }}. {{ stepTitle(s) }}</strong>
+          <small v-if="stepText(s).detail">{{ stepText(s).detail }}</small>
+          <small v-if="stepText(s).look">Until: {{ stepText(s).look }}.</small>
           <small v-if="s.note">{{ s.note }}</small>
         </td>
         <td class="num mono">{{ s.hands > 0 ? sayMinutes(s.hands) : '–' }}</td>
@@ -50,7 +51,7 @@ const named = (text: string) => (text.startsWith('pH') ? text : text.charAt(0).t
     <div>
       <section class="text">
         <h2>Equipment</h2>
-        <p>{{ method.equipment.map(named).join(', ') }}</p>
+        <p>{{ equipmentText(method.equipment).map(named).join(', ') }}</p>
       </section>
       <slot />
     </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { findingText } from '@omblet/core/words'
+import { findingText, stepText, stepTitle } from '@omblet/core/words'
 import {
   capitalise,
   formatGrams,
@@ -109,13 +109,13 @@ const inci = computed(() => derived.value?.inci ?? '')
         </div>
         <ol class="plain">
           <li v-for="step in sheet.before" :key="step.key">
-            <b class="box"></b><strong>{{ step.title }}.</strong> {{ step.detail }}
+            <b class="box"></b><strong>{{ stepTitle(step) }}.</strong> {{ stepText(step).detail }}
           </li>
         </ol>
         <section v-for="block in sheet.blocks" :key="block.key" class="phase" :data-role="block.role">
           <header>
             <span class="phase-badge">{{ block.vessel }}</span>
-            <h2>{{ block.title }}</h2>
+            <h2>{{ stepTitle(block.step) }}</h2>
             <span class="tare">Vessel, empty <i></i> g</span>
             <strong class="mono">{{ grams(block.grams) }}</strong>
           </header>
@@ -148,9 +148,10 @@ const inci = computed(() => derived.value?.inci ?? '')
           <p v-if="block.note" class="note">{{ block.note }}</p>
           <ol class="plain">
             <li v-for="step in block.steps" :key="step.key">
-              <b class="box"></b><strong>{{ step.title }}.</strong
-              ><template v-if="step.detail && TOLD.has(step.kind)"> {{ step.detail }}</template
-              ><template v-if="step.look"> Until: {{ step.look }}.</template
+              <b class="box"></b><strong>{{ stepTitle(step) }}.</strong
+              ><template v-if="stepText(step).detail && TOLD.has(step.kind)">
+                {{ stepText(step).detail }}</template
+              ><template v-if="stepText(step).look"> Until: {{ stepText(step).look }}.</template
               ><template v-if="step.note"> {{ step.note }}</template>
             </li>
           </ol>

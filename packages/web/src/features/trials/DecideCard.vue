@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { trialResult } from '@omblet/core/words'
 import { asVersionOf, decided, losersOf, trialVerdict, type PlannedTrial } from '@omblet/core'
 import Button from 'primevue/button'
 import { useToast } from 'primevue/usetoast'
@@ -60,9 +61,7 @@ async function decide() {
             now: at,
             story: {
               reason: because.value.trim(),
-              result: [...trialVerdict(props.trial).head, ...trialVerdict(props.trial).choices]
-                .join(' ')
-                .slice(0, 4000),
+              result: trialResult(trialVerdict(props.trial)).slice(0, 4000),
               trialId: props.trial.plan.id,
               ...(kept.batchId ? { batchId: kept.batchId } : {}),
             },

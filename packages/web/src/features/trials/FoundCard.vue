@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { foundLine, foundText, frostFoundText } from '@omblet/core/words'
 import {
-  BODY_FOUND,
+  BODIES,
   derivedOf,
   forecastAndFound,
   forecastOf,
   foundInBatch,
-  foundWords,
   FROST_FOUND,
   withFound,
   type Measured,
@@ -66,13 +66,10 @@ const ways = [{ value: null, label: 'not said' }, ...READING_WAYS]
 const NONE = 'none'
 /** Those that are figures; the others are chosen. */
 const figures = KITCHEN.filter((k) => k.what !== 'body' && k.what !== 'frost')
-const bodies = [
-  { value: NONE, label: 'not seen' },
-  ...BODY_FOUND.map((b) => ({ value: b.id as string, label: b.words })),
-]
+const bodies = [{ value: NONE, label: 'not seen' }, ...BODIES.map((b) => ({ value: b as string, label: b }))]
 const frosts = [
   { value: NONE, label: 'not tried' },
-  ...FROST_FOUND.map((f) => ({ value: f.id as string, label: f.words })),
+  ...FROST_FOUND.map((f) => ({ value: f as string, label: frostFoundText(f) })),
 ]
 const put = (found: Measured) => void trials.change(props.trial.plan.id, (here) => withFound(here, found))
 /** A figure; a pH keeps how it was read. */
@@ -91,7 +88,7 @@ const choice = (sample: string, what: Measured['what'], value: string) =>
           <strong>{{ r.s.name }}</strong>
           <p v-if="r.rows.length === 0" class="muted small">Nothing was found of it yet.</p>
           <p v-for="f in r.rows" :key="f.what" class="small" :class="{ wrong: f.fits === false }">
-            {{ foundWords(f) }}<strong v-if="f.says"> ← {{ f.says }}</strong>
+            {{ foundLine(f) }}<strong v-if="f.missed"> ← {{ foundText(f).says }}</strong>
           </p>
           <ul v-if="r.photos.length" class="photos" :aria-label="`Photographs of ${r.s.name}`">
             <li v-for="p in r.photos" :key="p.url">

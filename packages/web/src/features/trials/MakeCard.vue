@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { splitText, forbidsText, headStepText } from '@omblet/core/words'
 import { formatGrams, type BatchHead, type PlannedTrial } from '@omblet/core'
 import Button from 'primevue/button'
 import TitledCard from '../../components/TitledCard.vue'
@@ -22,7 +23,7 @@ const at = (id: string) => props.trial.samples.findIndex((s) => s.id === id)
 const over = (b: BatchHead) => b.status === 'finished' || b.status === 'discarded'
 const to = (b: BatchHead) => (over(b) ? `/bench/${b.id}/record` : `/bench/${b.id}`)
 const stand = (b: BatchHead | null) =>
-  b === null ? 'not made' : over(b) ? (b.status === 'finished' ? 'made' : 'discarded') : b.step
+  b === null ? 'not made' : over(b) ? (b.status === 'finished' ? 'made' : 'discarded') : headStepText(b)
 const bought = computed(() => props.trial.samples.filter((s) => !s.formula))
 const busy = ref<string | null>(null)
 async function go(what: string, begin: () => Promise<string | null>) {
@@ -61,11 +62,11 @@ async function go(what: string, begin: () => Promise<string | null>) {
       </div>
       <ul class="small">
         <li v-for="p in base.parts" :key="p.letters">
-          <strong>{{ p.name }}</strong>: {{ say(p.gramsEach) }} into each jar. {{ p.split }}
+          <strong>{{ p.name }}</strong>: {{ say(p.gramsEach) }} into each jar. {{ splitText(p.split) }}
         </li>
       </ul>
     </div>
-    <p v-for="f in base.forbids" :key="f" class="told small abreast level">
+    <p v-for="f in base.forbids.map(forbidsText)" :key="f" class="told small abreast level">
       <FindingMark severity="note" :size="14" /> <span>{{ f }}</span>
     </p>
     <ul class="jars">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { splitText, forbidsText } from '@omblet/core/words'
 import {
   formatGrams,
   judgeSteps,
@@ -119,7 +120,7 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
         <h2>{{ trial.name }}: weigh-out</h2>
         <section v-for="p in base.parts" :key="p.letters">
           <h3>{{ p.name }}, once for all: {{ say(p.gramsEach) }} into each of {{ base.jars }} jars</h3>
-          <p>{{ p.split }}</p>
+          <p>{{ splitText(p.split) }}</p>
           <table>
             <tbody>
               <tr v-for="(l, i) in p.lines" :key="i">
@@ -130,7 +131,7 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
             </tbody>
           </table>
         </section>
-        <p v-for="f in base.forbids" :key="f">{{ f }}</p>
+        <p v-for="f in base.forbids.map(forbidsText)" :key="f">{{ f }}</p>
         <section v-for="jar in jars" :key="jar.id">
           <h3>{{ jar.name }}</h3>
           <table>

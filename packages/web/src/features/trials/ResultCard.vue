@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { choiceTestText, conclusionText, leftOutText, testText } from '@omblet/core/words'
 import { formatNumber, trialVerdict, type PlannedTrial, type TrialReading } from '@omblet/core'
 import { computed } from 'vue'
 import { KITCHEN } from './kitchen'
@@ -7,6 +8,7 @@ import Letter from './Letter.vue'
 /** What the trial tells: sentences first, then each attribute as a line with the samples on it. */
 const props = defineProps<{ trial: PlannedTrial }>()
 const verdict = computed(() => trialVerdict(props.trial))
+const head = computed(() => verdict.value.head.map(conclusionText))
 const at = (id: string) => props.trial.samples.findIndex((s) => s.id === id)
 const reference = (id: string) => props.trial.samples.find((s) => s.id === id)?.reference ?? false
 const nameOf = (id: string) => props.trial.samples.find((s) => s.id === id)?.name ?? id
@@ -50,9 +52,9 @@ const readings = computed(() =>
   <section class="card stacked padded" aria-labelledby="result-title">
     <h2 id="result-title" class="hidden-text">What it tells</h2>
     <p class="head-words text-lead">
-      <strong>{{ verdict.head[0] }}</strong> {{ verdict.head.slice(1).join(' ') }}
+      <strong>{{ head[0] }}</strong> {{ head.slice(1).join(' ') }}
     </p>
-    <p v-for="c in verdict.choices" :key="c">{{ c }}</p>
+    <p v-for="c in verdict.choices.map(choiceTestText)" :key="c">{{ c }}</p>
     <p v-if="trial.plan.seen?.length" class="small">
       Its codes were open once before its end: what was answered after that may not be blind.
     </p>
@@ -85,7 +87,7 @@ const readings = computed(() =>
         </div>
       </div>
       <p class="says" :class="{ tells: r.tells }">
-        {{ r.says }}<span v-if="r.test" class="muted small"> ({{ r.test }})</span>
+        {{ conclusionText(r.says) }}<span v-if="r.test" class="muted small"> ({{ testText(r.test) }})</span>
       </p>
     </div>
     <details v-if="readings.length">
@@ -115,7 +117,7 @@ const readings = computed(() =>
         </table>
       </div>
     </details>
-    <p v-for="l in verdict.leftOut" :key="l" class="muted small">{{ l }}</p>
+    <p v-for="l in verdict.leftOut.map(leftOutText)" :key="l" class="muted small">{{ l }}</p>
     <p class="muted small">
       Bars are the spread over people. Not different is not the same: it means too few to tell.
     </p>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { trialWarningText } from '@omblet/core/words'
+import { trialWarningText, forecastRows } from '@omblet/core/words'
 import { findingText } from '@omblet/core/words'
-import { forecastOf, formulaToMake, forecastWords, listWords, sharedBase, type Forecast } from '@omblet/core'
+import { forecastOf, formulaToMake, listWords, sharedBase, type Forecast } from '@omblet/core'
 import { computed } from 'vue'
 import TitledCard from '../../components/TitledCard.vue'
 import FindingMark from '../../components/FindingMark.vue'
@@ -22,7 +22,7 @@ const rows = computed(() =>
       ...c,
       i,
       forecast,
-      words: forecast ? forecastWords(forecast) : [],
+      words: forecast ? forecastRows(forecast) : [],
       reference: c.key === props.setUp.reference.value,
     }
   }),

@@ -1,3 +1,4 @@
+import { baseNote, namedBase } from '@omblet/core/words'
 import {
   batchCode,
   eventsOfBase,
@@ -65,7 +66,7 @@ export function useMaking(trial: () => PlannedTrial | null) {
       const from = sample !== null && baseDone.value ? baseMade.value : null
       const got = (plan: BenchPlan) =>
         from
-          ? eventsOfBase(plan, from.state, base.value, new Date().toISOString()).map(
+          ? eventsOfBase(plan, from.state, base.value, new Date().toISOString(), baseNote).map(
               ({ n: _n, at: _at, step, ...happening }) => ({ happening, step }),
             )
           : []
@@ -82,8 +83,10 @@ export function useMaking(trial: () => PlannedTrial | null) {
     }
   }
   /** Begins the batch of the base, or of one jar, and gives back its id; null where it could not be stored. */
-  const beginBase = () =>
-    base.value.formula ? begin(base.value.formula.name, base.value.formula, null) : Promise.resolve(null)
+  const beginBase = () => {
+    const formula = namedBase(base.value, made.value[0]?.formula.name ?? '')
+    return formula ? begin(formula.name, formula, null) : Promise.resolve(null)
+  }
   function beginJar(sample: string) {
     const s = made.value.find((x) => x.id === sample)
     return s

@@ -1,4 +1,4 @@
-import { trialFaultText } from '@omblet/core/words'
+import { trialFaultText, optionName } from '@omblet/core/words'
 import {
   formulaFault,
   planTrial,
@@ -85,7 +85,9 @@ function usePicked(varied: ReturnType<typeof useVaried>, start: Start) {
       .map((o) => ({
         key: o.key,
         name:
-          o.percent === null || varies.value === 'level' ? o.label : `${o.label}, ${sayPercent(o.percent)}`,
+          o.percent === null || varies.value === 'level'
+            ? optionName(o)
+            : `${optionName(o)}, ${sayPercent(o.percent)}`,
         formula: o.formula,
       }))
     if (bought.value.trim()) list.push({ key: BOUGHT, name: bought.value.trim(), formula: null })

@@ -1,7 +1,11 @@
 import type { FindingFacts } from '../../../findings/facts.ts'
 import { formatCelsius, listWords, sayNumber, sayPercent } from '../../../text/format.ts'
+import type { HeatReason } from '../../../procedure/step-facts.ts'
+import { say } from '../../say.ts'
+import { heatReasons, titleOf } from '../steps.ts'
 import { itThem, type FindingText, type FindingWords } from './shared.ts'
 
+const reasonOf = (reason: HeatReason | null) => (reason ? say(heatReasons, reason) : '')
 function tooHot(f: FindingFacts['heat.sensitive-in-hot-phase']): FindingText {
   switch (f.case) {
     case 'hot':
@@ -17,7 +21,7 @@ function tooHot(f: FindingFacts['heat.sensitive-in-hot-phase']): FindingText {
     case 'method':
       return {
         message: `${listWords(f.names)} would be heated to ${formatCelsius(f.heatToC)} with its phase.`,
-        why: `${f.reason} Move it to a cool-down phase.`,
+        why: `${reasonOf(f.reason)} Move it to a cool-down phase.`,
       }
   }
 }
@@ -32,7 +36,7 @@ function order(f: FindingFacts['process.order']): FindingText {
     case 'no-temperature':
       return {
         message: `${f.phase} has no temperature; the method heats it to ${formatCelsius(f.heatToC)}.`,
-        why: f.reason,
+        why: reasonOf(f.reason),
       }
     case 'hot-into-cold':
       return {
@@ -81,7 +85,7 @@ export const making: FindingWords<
     why: `Waxes and fatty alcohols set in a cooler phase and leave grains. The method heats it to ${formatCelsius(f.heatToC)}.`,
   }),
   'process.not-joined': ({ names, step }) => ({
-    message: `${listWords(names)} ${names.length === 1 ? 'is' : 'are'} in no step: “${step}” was removed from the method.`,
+    message: `${listWords(names)} ${names.length === 1 ? 'is' : 'are'} in no step: “${titleOf(step)}” was removed from the method.`,
     why: `No step of the method adds ${names.length === 1 ? 'this ingredient' : 'these ingredients'}.`,
   }),
   'process.hydration-time': ({ long, short }) => ({

@@ -1,5 +1,5 @@
 import { formatCelsius, listWords, uncapitalise } from '../../../text/format.ts'
-import { LYE_CARE, LYE_ORDER } from '../../../text/lye.ts'
+import { LYE_CARE, LYE_ORDER } from '../lye.ts'
 import { plain, type FindingText, type FindingWords } from './shared.ts'
 
 /** A caution names who it is about first. */

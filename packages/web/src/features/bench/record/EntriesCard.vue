@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { eventRow, rowValue, type BatchState } from '@omblet/core'
+import { eventRow, rowValue } from '@omblet/core/words'
+import { type BatchState } from '@omblet/core'
 import { format } from 'date-fns'
 import { computed, ref } from 'vue'
 

@@ -1,12 +1,9 @@
 <script setup lang="ts">
-import { findingText } from '@omblet/core/words'
+import { findingText, deviationText, recordFacts, recordReadings, rowValue } from '@omblet/core/words'
 import {
   actualFormula,
   deviations,
   isCaution,
-  recordFacts,
-  recordReadings,
-  rowValue,
   type BatchHead,
   type BatchState,
   findingKey,
@@ -79,7 +76,7 @@ const notes = computed(() =>
     <div class="pair">
       <TitledCard title="Deviations" :level="2">
         <ul v-if="list.length" class="dots">
-          <li v-for="x in list" :key="x.n">{{ x.text }}</li>
+          <li v-for="x in list" :key="x.n">{{ deviationText(x.said) }}</li>
         </ul>
         <p v-else class="muted">Nothing: it was made as planned.</p>
       </TitledCard>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { eventTable, headOf } from '@omblet/core'
+import { eventTable } from '@omblet/core/words'
+import { headOf } from '@omblet/core'
 import Button from 'primevue/button'
 import UpLink from '../../../components/UpLink.vue'
 import { PlainButton } from '../../../components/buttons'

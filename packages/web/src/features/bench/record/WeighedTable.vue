@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { weighedText } from '@omblet/core/words'
 import {
   adjusterAsWeighed,
   capitalise,
@@ -41,7 +42,8 @@ const lotNames = (ids: readonly string[]) =>
             <span class="phase-badge" :data-role="r.role">{{ r.letter }}</span>
           </td>
           <td>
-            {{ capitalise(r.label) }}<span v-if="r.state" class="state small">{{ r.state }}</span>
+            {{ capitalise(r.label)
+            }}<span v-if="r.state" class="state small">{{ weighedText(r.state) }}</span>
             <span v-if="r.water" class="muted small block">{{
               r.water < 0 ? `less ${grams(-r.water)} water loss` : `and ${grams(r.water)} added back`
             }}</span>

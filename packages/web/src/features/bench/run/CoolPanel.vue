@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { coolFaultText } from '@omblet/core/words'
 import {
   fitCooling,
   formatCelsius,
@@ -136,7 +137,7 @@ function remindStir() {
           >.
         </p>
       </template>
-      <p v-else-if="'fault' in fit" class="come">{{ fit.fault }}</p>
+      <p v-else-if="'fault' in fit" class="come">{{ coolFaultText(fit.fault) }}</p>
     </div>
     <CoolChart v-if="falling.length > 1" :readings="falling" :fit="'at' in fit ? fit : null" :limit="limit" />
     <LearnedNote

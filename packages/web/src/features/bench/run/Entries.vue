@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { eventRow, rowValue, UNDOABLE, type Happening } from '@omblet/core'
+import { eventRow, rowValue } from '@omblet/core/words'
+import { UNDOABLE, type Happening } from '@omblet/core'
 import { format } from 'date-fns'
 import { QuietButton } from '../../../components/buttons'
 import { computed } from 'vue'

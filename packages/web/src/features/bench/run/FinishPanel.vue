@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepText, stepTitle, deviationText } from '@omblet/core/words'
 import { deviations, madeGrams, sayNumber } from '@omblet/core'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
@@ -77,7 +78,7 @@ function finish() {
     <template v-if="list.length">
       <h3>Deviations</h3>
       <ul class="list">
-        <li v-for="d in list" :key="d.n">{{ d.text }}</li>
+        <li v-for="d in list" :key="d.n">{{ deviationText(d.said) }}</li>
       </ul>
     </template>
     <p v-else class="muted">Everything went as planned.</p>
@@ -97,7 +98,7 @@ function finish() {
     <TextField v-else label="Why" v-model="reason" maxlength="1000" />
     <p v-if="error" class="error-text" role="alert">{{ error }}</p>
     <p v-for="step in run.state.value.plan.later" :key="step.key" class="later">
-      <strong>{{ step.title }}:</strong> {{ step.detail }} Write it beside the batch then.
+      <strong>{{ stepTitle(step) }}:</strong> {{ stepText(step).detail }} Write it beside the batch then.
     </p>
     <p class="muted small">
       A finished batch stays as it was made; corrections are written beside it. Going back to a step is

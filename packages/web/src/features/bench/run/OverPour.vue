@@ -1,13 +1,6 @@
 <script setup lang="ts">
-import { findingText } from '@omblet/core/words'
-import {
-  decimalsOf,
-  formatNumber,
-  percentWords,
-  pourRemedies,
-  type PourRemedy,
-  findingKey,
-} from '@omblet/core'
+import { findingText, pourText, percentChangeText, pourHappenings } from '@omblet/core/words'
+import { decimalsOf, formatNumber, pourRemedies, type PourRemedy, findingKey } from '@omblet/core'
 import Button from 'primevue/button'
 import { QuietButton } from '../../../components/buttons'
 import { computed, ref } from 'vue'
@@ -41,7 +34,7 @@ function take(remedy: PourRemedy) {
     taking.value = true
     return
   }
-  for (const h of remedy.happenings) if (!batch.enter(h)) return
+  for (const h of pourHappenings(remedy)) if (!batch.enter(h)) return
 }
 function takeOut() {
   const grams = out.value ?? fallen.value ?? Number(surplus.value.toFixed(6))
@@ -72,11 +65,12 @@ function takeOut() {
     <ol class="stacked closer" v-else>
       <li v-for="(r, i) in remedies" :key="r.id" class="remedy abreast spread">
         <div class="text">
-          <h4>{{ r.title }}</h4>
-          <p>{{ r.detail }}</p>
+          <h4>{{ pourText(r).title }}</h4>
+          <p>{{ pourText(r).detail }}</p>
           <p class="muted small">
             <template v-if="r.id !== 'discard'"
-              >{{ run.label(line) }}: {{ percentWords(run.state.value, line, r.percent) }}. Batch
+              >{{ run.label(line) }}:
+              {{ percentChangeText(r.percent, run.state.value.plan.a.lines[line]!.percent) }}. Batch
               {{ say(r.totalGrams) }} g.</template
             >
             <template v-if="r.topUps.length">
@@ -94,7 +88,7 @@ function takeOut() {
         </div>
         <Button
           :label="r.id === 'take-out' ? 'Take out' : 'Do this'"
-          :aria-label="`${r.id === 'take-out' ? 'Take out' : 'Do this'}: ${r.title}`"
+          :aria-label="`${r.id === 'take-out' ? 'Take out' : 'Do this'}: ${pourText(r).title}`"
           :severity="i === 0 ? undefined : 'secondary'"
           :outlined="i !== 0"
           @click="take(r)"

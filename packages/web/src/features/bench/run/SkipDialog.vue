@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepTitle } from '@omblet/core/words'
 import Button from 'primevue/button'
 import { PlainButton } from '../../../components/buttons'
 import { PopUp } from '../../../components/dialogs'
@@ -22,7 +23,7 @@ const OFTEN = ['Not needed this time', 'Done already', 'Tool not at hand']
 <template>
   <PopUp v-model:visible="open" header="Leave this step out" width="28rem">
     <form class="dialog-form" @submit.prevent="skip">
-      <p class="wide">{{ run.step.value?.title }}</p>
+      <p class="wide">{{ stepTitle(run.step.value!) }}</p>
       <TextField label="Why" class="wide" v-model="reason" maxlength="500" autofocus />
       <div class="wide often">
         <button v-for="o in OFTEN" :key="o" type="button" class="chip" @click="reason = o">{{ o }}</button>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepText, stepTitle } from '@omblet/core/words'
 import type { BenchStep } from '@omblet/core'
 import { computed, defineAsyncComponent } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
@@ -26,22 +27,26 @@ const role = computed(
 </script>
 
 <template>
-  <article class="card step stacked" :aria-label="step.title">
+  <article class="card step stacked" :aria-label="stepTitle(step)">
     <header class="abreast">
       <span v-if="step.letter" class="phase-badge" :data-role="role">{{ step.letter }}</span>
       <span v-else class="number mono">{{ number }}</span>
-      <h2>{{ step.title }}</h2>
+      <h2>{{ stepTitle(step) }}</h2>
     </header>
     <p v-if="mark" class="muted small">
       {{ mark.how === 'done' ? 'Was done before.' : `Was left out: ${mark.reason}` }}
     </p>
-    <p v-if="step.detail && !weighs && !SAID_BELOW.has(step.kind)" class="detail">{{ step.detail }}</p>
-    <p v-if="step.look" class="look abreast text-lead">
-      <FindingMark severity="fine" :size="16" /> Until: {{ step.look }}
+    <p v-if="stepText(step).detail && !weighs && !SAID_BELOW.has(step.kind)" class="detail">
+      {{ stepText(step).detail }}
+    </p>
+    <p v-if="stepText(step).look" class="look abreast text-lead">
+      <FindingMark severity="fine" :size="16" /> Until: {{ stepText(step).look }}
     </p>
     <p v-if="step.note" class="note">{{ step.note }}</p>
     <WeighPanel v-if="weighs" :step="step" />
-    <p v-if="step.detail && weighs && step.kind !== 'weigh'" class="detail">{{ step.detail }}</p>
+    <p v-if="stepText(step).detail && weighs && step.kind !== 'weigh'" class="detail">
+      {{ stepText(step).detail }}
+    </p>
     <HeatPanel v-if="step.warms" :step="step" />
     <CoolPanel v-if="step.kind === 'cool'" :step="step" />
     <WaterPanel v-if="step.kind === 'water'" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepTitle } from '@omblet/core/words'
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useBatch } from '../../../stores/batch'
 import { useRun } from './run'
@@ -49,7 +50,7 @@ const WORD = { done: 'done', skip: 'left out' }
             <i v-else-if="mark(step.key)" class="pi pi-minus"></i>
             <template v-else>{{ i + 1 }}</template>
           </span>
-          <span class="title breaks">{{ step.title }}</span>
+          <span class="title breaks">{{ stepTitle(step) }}</span>
           <span v-if="mark(step.key)" class="hidden-text">{{ WORD[mark(step.key)!.how] }}</span>
         </button>
       </li>

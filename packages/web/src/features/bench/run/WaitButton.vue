@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepTitle } from '@omblet/core/words'
 import { sayMinutes } from '@omblet/core'
 import type { MethodStep } from '@omblet/core'
 import { PlainButton } from '../../../components/buttons'
@@ -10,15 +11,15 @@ import { useRun } from './run'
 
 /** Sets the timer of a step that waits. */
 const props = defineProps<{
-  step: Pick<MethodStep, 'key' | 'title' | 'wait'>
+  step: Pick<MethodStep, 'key' | 'said' | 'ownTitle' | 'wait'>
   minutes?: number
   title?: string
 }>()
 const batch = useBatch()
 const run = useRun()
 const minutes = ref<number | null>(props.minutes ?? props.step.wait)
-const title = computed(() => props.title ?? props.step.title)
-const id = computed(() => `${props.step.key} ${title.value}`)
+const title = computed(() => props.title ?? stepTitle(props.step))
+const id = computed(() => (props.title ? `${props.step.key} hold` : props.step.key))
 const running = computed(() => run.state.value.timers.find((t) => t.id === id.value && !t.stopped))
 const hint = computed(() => ((minutes.value ?? 0) >= 60 ? sayMinutes(minutes.value!) : null))
 function set() {
@@ -32,7 +33,7 @@ function set() {
   <form v-if="!running" class="wait" @submit.prevent="set">
     <NumberField
       v-model="minutes"
-      :label="title === step.title ? 'Wait' : title"
+      :label="props.title ?? 'Wait'"
       unit="min"
       :min="0.1"
       :max="20000"

@@ -1,3 +1,4 @@
+import { noWeightText } from '@omblet/core/words'
 import {
   decimalsOf,
   formatNumber,
@@ -75,7 +76,7 @@ export function useWeighing(of: {
     }
     const grams = amount.value
     if (grams === null || grams <= 0) {
-      told.value = whyNoWeight(shown.value, net.value, run.resolution.value)
+      told.value = noWeightText(whyNoWeight(shown.value, net.value, run.resolution.value))
       return
     }
     told.value = null

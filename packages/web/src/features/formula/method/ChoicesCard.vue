@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { schoolOptionText, schoolText } from '@omblet/core/words'
 import { questionsOf, type Assessment, type MethodChoices, type School, type Schools } from '@omblet/core'
 import { computed } from 'vue'
 import TitledCard from '../../../components/TitledCard.vue'
@@ -9,7 +10,7 @@ const props = defineProps<{ a: Assessment; choices: MethodChoices; schools: Scho
 const emit = defineEmits<{ choose: [MethodChoices] }>()
 
 const asked = computed(() => questionsOf(props.a))
-const why = (q: School) => q.options.find((o) => o.value === props.schools[q.key])?.why
+const why = (q: School) => schoolOptionText(q.options.find((o) => o.value === props.schools[q.key])!).why
 </script>
 
 <template>
@@ -17,9 +18,9 @@ const why = (q: School) => q.options.find((o) => o.value === props.schools[q.key
     <div class="grid">
       <div v-for="q in asked" :key="q.key">
         <ChoiceField
-          :label="q.label"
+          :label="schoolText(q)"
           :model-value="schools[q.key] as string"
-          :options="q.options"
+          :options="q.options.map((o) => ({ value: o.value, label: schoolOptionText(o).label }))"
           small
           @update:model-value="emit('choose', { ...choices, [q.key]: $event })"
         />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepTitle } from '@omblet/core/words'
 import {
   addOwnStep,
   changeStep,
@@ -113,7 +114,7 @@ function startOver() {
         </div>
         <ul v-if="method.hidden.length" class="hidden-steps small">
           <li v-for="step in method.hidden" :key="step.key">
-            <span class="muted">Taken out: {{ step.title }}</span>
+            <span class="muted">Taken out: {{ stepTitle(step) }}</span>
             <Button label="Restore" text size="small" @click="putBack(step)" />
           </li>
         </ul>

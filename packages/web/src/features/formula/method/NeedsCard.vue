@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { stepTitle, aheadText, equipmentText } from '@omblet/core/words'
 import TitledCard from '../../../components/TitledCard.vue'
-import type { MethodStep } from '@omblet/core'
+import type { Equipment, MethodStep } from '@omblet/core'
 import { capitalise } from '@omblet/core'
 
-defineProps<{ equipment: readonly string[]; dayBefore: readonly MethodStep[] }>()
+defineProps<{ equipment: readonly Equipment[]; dayBefore: readonly MethodStep[] }>()
 </script>
 
 <template>
@@ -12,13 +13,13 @@ defineProps<{ equipment: readonly string[]; dayBefore: readonly MethodStep[] }>(
       <h4>The day before</h4>
       <ul class="stacked closer">
         <li v-for="s in dayBefore" :key="s.key">
-          <strong>{{ s.title }}</strong><br /><span class="small muted">{{ s.ahead }}</span>
+          <strong>{{ stepTitle(s) }}</strong><br /><span class="small muted">{{ aheadText(s.ahead!) }}</span>
         </li>
       </ul>
     </template>
     <h4>Equipment</h4>
     <ul class="things">
-      <li v-for="e in equipment" :key="e">{{ e.startsWith('pH') ? e : capitalise(e) }}</li>
+      <li v-for="e in equipmentText(equipment)" :key="e">{{ e.startsWith('pH') ? e : capitalise(e) }}</li>
     </ul>
   </TitledCard>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepTitle } from '@omblet/core/words'
 import { schedule, type MethodStep, clockAt, minutesOfDay, sayMinutes } from '@omblet/core'
 import Checkbox from 'primevue/checkbox'
 import { computed, ref } from 'vue'
@@ -24,7 +25,7 @@ const origin = computed(() => {
   if (at === null) return null
   return which.value === 'start' ? at : at - plan.value.totalMinutes
 })
-const titleOf = computed(() => new Map(props.steps.map((s) => [s.key, s.title])))
+const titleOf = computed(() => new Map(props.steps.map((s) => [s.key, stepTitle(s)])))
 const when = (minutes: number) =>
   origin.value === null ? sayMinutes(minutes) : clockAt(origin.value + minutes)
 const scale = computed(() => 100 / Math.max(1, plan.value.totalMinutes))

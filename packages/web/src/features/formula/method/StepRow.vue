@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepText, stepTitle } from '@omblet/core/words'
 import { linesOfStep, parseNumber, type MethodStep, sayMinutes } from '@omblet/core'
 import Button from 'primevue/button'
 import { QuietButton } from '../../../components/buttons'
@@ -31,7 +32,7 @@ watch(
   () => props.open,
   (open) => {
     if (!open) return
-    title.value = props.step.title
+    title.value = stepTitle(props.step)
     note.value = props.step.note
     hands.value = String(props.step.hands)
     wait.value = String(props.step.wait)
@@ -76,15 +77,15 @@ const time = computed(() => {
             :to="{ path: `/formulas/${editor.id}`, query: { step: step.key } }"
             class="to-lines"
             title="Show its lines on the sheet"
-            >{{ step.title }}</RouterLink
+            >{{ stepTitle(step) }}</RouterLink
           >
-          <template v-else>{{ step.title }}</template>
+          <template v-else>{{ stepTitle(step) }}</template>
         </strong>
         <span v-if="step.changed" class="muted small mine">{{
           step.kind === 'own' ? 'your own' : 'changed'
         }}</span>
-        <span v-if="step.detail" class="small muted">{{ step.detail }}</span>
-        <span v-if="step.look" class="small muted">Until: {{ step.look }}.</span>
+        <span v-if="stepText(step).detail" class="small muted">{{ stepText(step).detail }}</span>
+        <span v-if="stepText(step).look" class="small muted">Until: {{ stepText(step).look }}.</span>
         <span v-if="step.note" class="small note">{{ step.note }}</span>
       </div>
       <span class="mono small time" :title="step.wait > 0 ? 'hands + waiting' : 'hands'">{{ time }}</span>
@@ -93,7 +94,7 @@ const time = computed(() => {
           icon="pi pi-arrow-up"
           rounded
           data-move="-1"
-          :aria-label="`Move ${step.title} up`"
+          :aria-label="`Move ${stepTitle(step)} up`"
           :disabled="first"
           @click="emit('move', -1)"
         />
@@ -101,14 +102,14 @@ const time = computed(() => {
           icon="pi pi-arrow-down"
           rounded
           data-move="1"
-          :aria-label="`Move ${step.title} down`"
+          :aria-label="`Move ${stepTitle(step)} down`"
           :disabled="last"
           @click="emit('move', 1)"
         />
         <QuietButton
           icon="pi pi-pencil"
           rounded
-          :aria-label="`Change ${step.title}`"
+          :aria-label="`Change ${stepTitle(step)}`"
           :aria-expanded="open"
           @click="emit('toggle')"
         />

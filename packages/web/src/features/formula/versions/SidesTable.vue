@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { findingText } from '@omblet/core/words'
+import { findingText, sidesText } from '@omblet/core/words'
 import { capitalise, formatNumber, sideBySide, type SideRow, findingKey } from '@omblet/core'
 import { computed } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
@@ -9,9 +9,7 @@ import type { useVersions } from './use-versions'
 /** Two formulas side by side: amounts aligned, what follows from each, findings that came and went, and the method. */
 const props = defineProps<{ pair: NonNullable<ReturnType<typeof useVersions>['pair']['value']> }>()
 const prices = usePrices()
-const sides = computed(() =>
-  sideBySide(props.pair.left.derived, props.pair.right.derived, (id) => prices()[id] ?? null),
-)
+const sides = computed(() => sideBySide(props.pair.left.derived, props.pair.right.derived))
 const cell = (side: SideRow['left']) =>
   !side
     ? '–'
@@ -22,6 +20,9 @@ const cell = (side: SideRow['left']) =>
         : formatNumber(side.percent, 2, 4)
 const moved = (r: SideRow) =>
   r.left && r.right && r.left.phase !== r.right.phase ? `${r.left.phase} → ${r.right.phase}` : ''
+const told = computed(() =>
+  sidesText(props.pair.left.derived, props.pair.right.derived, (id) => prices()[id] ?? null),
+)
 const same = computed(() => !sides.value.rows.some((r) => r.changed))
 const findings = computed(() => [
   { title: 'Came', list: sides.value.came, none: 'no new findings' },
@@ -29,8 +30,8 @@ const findings = computed(() => [
 ])
 const steps = computed(() =>
   [
-    { title: `Only in ${props.pair.left.name.toLowerCase()}`, list: sides.value.steps.left },
-    { title: `Only in ${props.pair.right.name.toLowerCase()}`, list: sides.value.steps.right },
+    { title: `Only in ${props.pair.left.name.toLowerCase()}`, list: told.value.steps.left },
+    { title: `Only in ${props.pair.right.name.toLowerCase()}`, list: told.value.steps.right },
   ].filter((s) => s.list.length > 0),
 )
 </script>
@@ -60,7 +61,7 @@ const steps = computed(() =>
         </tr>
       </tbody>
       <tbody class="facts">
-        <tr v-for="f in sides.facts" :key="f.what" :class="{ changed: f.changed }">
+        <tr v-for="f in told.facts" :key="f.what" :class="{ changed: f.changed }">
           <th scope="row">{{ f.what }}</th>
           <td class="num">{{ f.left }}</td>
           <td class="num">{{ f.right }}</td>

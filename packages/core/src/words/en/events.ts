@@ -1,13 +1,13 @@
-import { adjusterAsWeighed } from '../dosing/log.ts'
-import { METHOD_WORDS } from '../shapes/formula.ts'
-import { capitalise, formatCelsius, formatGrams, sayNumber } from '../text/format.ts'
-import type { BenchEvent, EventOf } from './events.ts'
-import { choicesOf, WATCH } from '../keeping/data.ts'
-import { PATCH_WAYS } from '../keeping/patch.ts'
-import { STORAGES, type Storage } from '../shapes/keeping.ts'
-import type { BatchState } from './state.ts'
+import { adjusterAsWeighed } from '../../dosing/log.ts'
+import { METHOD_WORDS } from '../../shapes/formula.ts'
+import { capitalise } from '../../text/format.ts'
+import type { BenchEvent, EventOf } from '../../bench/events.ts'
+import { choicesOf, WATCH } from '../../keeping/data.ts'
+import { PATCH_WAYS } from '../../keeping/patch.ts'
+import { STORAGES, type Storage } from '../../shapes/keeping.ts'
+import type { BatchState } from '../../bench/state.ts'
 
-const SAYS: Record<string, string> = {
+export const eventTypes: Record<BenchEvent['type'], string> = {
   start: 'Started',
   step: 'Step',
   tare: 'Tare',
@@ -41,36 +41,33 @@ const SAYS: Record<string, string> = {
   'patch-look': 'Patch test seen',
 }
 
-export interface EventRow {
-  n: number
-  at: string
-  step: string
+/** What an event adds to its row of the record. */
+export interface EventText {
   what: string
   material: string
   value: number | null
   unit: string
   detail: string
-  undone: boolean
 }
 
 /** A sample by what it is called: usually that of where it is kept. */
 const sampleWords = (id: string) =>
   (STORAGES as readonly string[]).includes(id) ? WATCH.storages[id as Storage].label : id
 
-interface Context {
+export interface EventContext {
   s: BatchState
   /** The label of a line. */
   label: (i: number) => string
 }
-type Tells = { [T in BenchEvent['type']]: (e: EventOf<T>, c: Context) => Partial<EventRow> }
-const grams = (value: number, rest: Partial<EventRow> = {}): Partial<EventRow> => ({
+export type EventWords = { [T in BenchEvent['type']]: (e: EventOf<T>, c: EventContext) => Partial<EventText> }
+const grams = (value: number, rest: Partial<EventText> = {}): Partial<EventText> => ({
   value,
   unit: 'g',
   ...rest,
 })
 
 /** What each kind of event adds to its row. */
-const TELLS: Tells = {
+export const events: EventWords = {
   start: (e, { s }) =>
     grams(s.plan.a.amounts.batchGrams, { detail: e.version ? `version ${e.version}` : '' }),
   step: (e) => ({
@@ -122,7 +119,7 @@ const TELLS: Tells = {
   note: (e) => ({ detail: e.text }),
   undo: (e, { s }) => {
     const of = s.events[e.of]
-    return { detail: of ? `${SAYS[of.type]}, no. ${e.of}` : `no. ${e.of}` }
+    return { detail: of ? `${eventTypes[of.type]}, no. ${e.of}` : `no. ${e.of}` }
   },
   pause: (e) => ({ detail: e.reason ?? '' }),
   finish: (e) => ({
@@ -161,47 +158,16 @@ const TELLS: Tells = {
   resume: () => ({}),
 }
 
-/** One event as a row of the record: what happened, to what, how much. */
-export function eventRow(s: BatchState, e: BenchEvent): EventRow {
-  const label = (i: number) => s.plan.a.lines[i]?.weighedAs ?? ''
-  const tells = TELLS[e.type] as (e: BenchEvent, c: Context) => Partial<EventRow>
-  return {
-    n: e.n,
-    at: e.at,
-    step: s.plan.steps.find((x) => x.key === e.step)?.title ?? '',
-    what: SAYS[e.type]!,
-    material: '',
-    value: null,
-    unit: '',
-    detail: '',
-    undone: s.undone.has(e.n),
-    ...tells(e, { s, label }),
-  }
-}
-
-/** Every event as rows of a table, for CSV: what was read and what was done, with time, step, value and unit. */
-export const eventTable = (s: BatchState): (string | number | undefined)[][] => [
-  ['No.', 'Time', 'Step', 'What', 'Material', 'Value', 'Unit', 'Detail', 'Taken back'],
-  ...s.events.map((e) => {
-    const r = eventRow(s, e)
-    return [
-      r.n,
-      r.at,
-      r.step,
-      r.what,
-      r.material,
-      r.value ?? undefined,
-      r.unit,
-      r.detail,
-      r.undone ? 'yes' : '',
-    ]
-  }),
+/** Columns of the table of all entries. */
+export const eventColumns = [
+  'No.',
+  'Time',
+  'Step',
+  'What',
+  'Material',
+  'Value',
+  'Unit',
+  'Detail',
+  'Taken back',
 ]
-
-/** `3.20 g`, `71.5 °C`, `4.31`: the value of a row for people. */
-export function rowValue(r: EventRow, resolution: number): string {
-  if (r.value === null) return ''
-  if (r.unit === 'g') return formatGrams(r.value, resolution)
-  if (r.unit === '°C') return formatCelsius(r.value)
-  return `${sayNumber(r.value, 3)}${r.unit && r.unit !== 'pH' ? ` ${r.unit}` : ''}`
-}
+export const YES = 'yes'

@@ -1,0 +1,61 @@
+import type { Forecast } from '../../derived/forecast.ts'
+import type { Assessment } from '../../assess/types.ts'
+import { formatNumber, formatRange, sayMoney } from '../../text/format.ts'
+
+export const freezing: Record<NonNullable<Forecast['frost']>['verdict'], string> = {
+  stands: 'stands frost',
+  doubtful: 'frost: doubtful',
+  splits: 'splits in frost',
+}
+
+/** One thing that is expected of a formula. */
+export interface ForecastRow {
+  what: string
+  words: string
+}
+/** A forecast as short words, one row for each thing. */
+export function forecastRows(f: Forecast): ForecastRow[] {
+  const n = (v: number) => formatNumber(v, 1)
+  return [
+    { what: 'pH', words: f.ph ? `${n(f.ph.likely)} (${n(f.ph.low)}–${n(f.ph.high)})` : 'unknown' },
+    ...(f.hlb
+      ? [
+          {
+            what: 'HLB',
+            words: `${f.hlb.offered === null ? 'unknown' : n(f.hlb.offered)}, required ${n(f.hlb.wanted)}`,
+          },
+        ]
+      : []),
+    ...(f.body
+      ? [
+          {
+            what: 'Consistency',
+            words:
+              f.body.low === f.body.high ? f.body.likely : `${f.body.likely} (${f.body.low}–${f.body.high})`,
+          },
+        ]
+      : []),
+    ...(f.frost ? [{ what: 'Freeze–thaw', words: freezing[f.frost.verdict] }] : []),
+    { what: '100 g', words: f.cost === null ? 'a price is missing' : sayMoney(f.cost) },
+  ]
+}
+
+/** What follows from a formula, for a comparison of two: name and value. */
+export function comparedRows({ ph, formula: { targetPh } }: Assessment, f: Forecast): ForecastRow[] {
+  return [
+    { what: 'pH aimed at', words: targetPh ? formatRange(targetPh) : 'none' },
+    {
+      what: 'pH where all works',
+      words: ph.shared
+        ? formatRange(ph.shared)
+        : ph.clashes.length > 0
+          ? 'nowhere: needs clash'
+          : 'nothing asks',
+    },
+    ...forecastRows(f).map((row) => (row.what === 'pH' ? { ...row, what: 'pH as predicted' } : row)),
+    {
+      what: 'Checks',
+      words: f.stops + f.checks === 0 ? 'none' : `${f.stops} stop, ${f.checks} to check`,
+    },
+  ]
+}
