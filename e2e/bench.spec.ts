@@ -43,16 +43,16 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
   await at(page, 'Weigh A, Water')
   await place(page, 'A')
   await expect(page.locator('.untared')).toBeVisible()
-  await button(page, /Empty beaker A/).click()
-  await expect(page.getByLabel('Empty beaker A')).toHaveAttribute('placeholder', /\d\d/)
+  await button(page, /Tare weight A/).click()
+  await expect(page.getByLabel('Tare weight A')).toHaveAttribute('placeholder', /\d\d/)
   await button(page, 'Keep').click()
-  await expect(page.getByText(/Empty beaker A: \d\d/)).toBeVisible()
+  await expect(page.getByText(/Tare weight A: \d\d/)).toBeVisible()
   await tare(page)
   await step(page).getByRole('button', { name: 'Glycerin', exact: true }).click()
   await pour(page, 'Glycerin', 5)
   await expect(page.getByRole('heading', { name: /too much Glycerin/ })).toBeVisible()
-  await button(page, 'Do this: Leave it and record what is').click()
-  await expect(page.getByRole('row', { name: /Glycerin/ })).toContainText('left so')
+  await button(page, 'Choose: Accept and record the actual amount').click()
+  await expect(page.getByRole('row', { name: /Glycerin/ })).toContainText('accepted')
   await pour(page, 'Distilled water')
   await pour(page, 'Lactic acid, 90 % solution')
   await expect(page.getByText('All of it is weighed')).toBeVisible()
@@ -138,7 +138,7 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
   const gross = new RegExp(`^${Math.floor(a.tareGrams + a.grams)}`)
   await expect(page.getByLabel('The batch with its beaker')).toHaveAttribute('placeholder', gross)
   await batch.getByRole('button', { name: 'Record' }).click()
-  await expect(page.getByText(/It weighed/)).toBeVisible()
+  await expect(page.getByText(/Weight/)).toBeVisible()
   await done(page)
 
   // pH: read, dose, read, dose, read.
@@ -149,7 +149,7 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
     await expect(page.locator('.live')).toContainText('settled')
     await button(page, /^Record pH/).click()
     await expect(page.getByText(/^read, likely/)).toBeVisible()
-    if (await page.getByText('It is where it should be.').isVisible()) break
+    if (await page.getByText('On target.').isVisible()) break
     const grams = await figure(page, 'dose')
     await tare(page)
     await page.getByLabel('Lye 10 %, g').fill(String(grams))
@@ -162,7 +162,7 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
         .filter({ hasText: 'or drops' })
         .getByRole('button', { name: /^Record \d/ })
       if (await record.isVisible()) await record.click({ timeout: 500 })
-      await expect(page.getByText('calculated since the last dose')).toBeVisible({ timeout: 3000 })
+      await expect(page.getByText('predicted since the last dose')).toBeVisible({ timeout: 3000 })
     }).toPass()
     await expect(page.getByLabel('Last entries').getByText(/^Adjuster/)).toHaveCount(round)
   }
@@ -176,13 +176,13 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
   await expect(page.getByTestId('charged')).toContainText('q.s.')
   await done(page)
 
-  for (const title of [/Measure the pH again/, 'Fill a clean container', 'Label it']) {
+  for (const title of [/Measure the pH again/, 'Fill into clean containers', 'Label the containers']) {
     await at(page, title)
     await done(page)
   }
-  await expect(page.getByRole('heading', { name: 'All steps are over' })).toBeVisible()
-  await page.getByLabel('Filled, in all').fill('96')
-  await button(page, 'Finish the batch').click()
+  await expect(page.getByRole('heading', { name: 'All steps done' })).toBeVisible()
+  await page.getByLabel('Total filled').fill('96')
+  await button(page, 'Finish batch').click()
 
   // The record against what is really in the beakers, line by line.
   await expect(page.getByRole('heading', { name: 'Actual weights' })).toBeVisible()
@@ -199,7 +199,7 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
     expect(Math.abs((await weighed(8 + i)) - dose.grams)).toBeLessThanOrEqual(0.0151)
   const total = truth.vessels.reduce((sum, v) => sum + v.grams, 0)
   expect(Math.abs((await figure(page, 'made')) - total)).toBeLessThan(0.06)
-  await expect(page.getByText(/Glycerin: .* left so\./)).toBeVisible()
+  await expect(page.getByText(/Glycerin: .* accepted\./)).toBeVisible()
   await expect(page.getByText('Sodium Hydroxide', { exact: false }).first()).toBeVisible()
 })
 
@@ -239,8 +239,8 @@ test.describe('on a phone held upright', () => {
     await page.keyboard.press('PageDown')
     await expect(page.getByRole('heading', { name: /too much Glycerin/ })).toBeVisible()
     expect(await faults()).toEqual([])
-    await button(page, /^Take out/).click()
-    await button(page, 'It is out: 1.00 g').click()
+    await button(page, /^Remove/).click()
+    await button(page, 'Removed: 1.00 g').click()
     await expect(page.getByText('All of it is weighed')).toBeVisible()
     await page.keyboard.press('PageDown')
     await at(page, 'Weigh B, Last')
@@ -257,9 +257,9 @@ test.describe('on a phone held upright', () => {
     await button(page, 'Add to record').click()
     await expect(button(page, 'Added to record')).toBeVisible()
     expect(await faults()).toEqual([])
-    await button(page, 'Back to the table').click()
+    await button(page, 'Back to the batch').click()
     await page.goto(`${page.url()}/record`)
-    await expect(page.getByText('Something looked wrong: Crystals', { exact: false })).toBeVisible()
+    await expect(page.getByText('Problem reported: Crystals', { exact: false })).toBeVisible()
     expect(await faults()).toEqual([])
     await page.goto('/bench')
     await expect(page.getByRole('link', { name: /Neap toner/ })).toBeVisible()

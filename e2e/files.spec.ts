@@ -4,11 +4,11 @@ import { demoText, expect, openFormula, openHome, stored, test, upload } from '.
 test('the first visit brings the examples; they go with one press and stay away', async ({ page }) => {
   await openHome(page)
   await expect(page.locator('article.formula')).toHaveCount(8)
-  await page.getByRole('button', { name: 'Remove the examples' }).click()
+  await page.getByRole('button', { name: 'Remove examples' }).click()
   await expect(page.getByText('No formulas yet.')).toBeVisible()
   await page.reload()
   await expect(page.getByText('No formulas yet.')).toBeVisible()
-  await page.getByRole('button', { name: 'Bring the examples' }).click()
+  await page.getByRole('button', { name: 'Load examples' }).click()
   await expect(page.locator('article.formula')).toHaveCount(8)
 })
 
@@ -16,7 +16,7 @@ test('a changed example is one’s own and survives the clearing', async ({ page
   await openFormula(page, 'Low Tide toner')
   await page.getByRole('textbox', { name: 'Propanediol, percent' }).fill('5')
   await page.getByRole('link', { name: 'Formulas', exact: true }).click()
-  await page.getByRole('button', { name: 'Remove the examples' }).click()
+  await page.getByRole('button', { name: 'Remove examples' }).click()
   await expect(page.locator('article.formula')).toHaveCount(1)
 })
 
@@ -131,7 +131,7 @@ test('one formula, several and everything are exported; a backup restores on ano
   await expect(page.getByRole('dialog')).toContainText('The file contains 2 formulas.')
   const [several] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save the file' }).click(),
+    page.getByRole('button', { name: 'Save file' }).click(),
   ])
   expect(JSON.parse(readFileSync((await several.path())!, 'utf8')).formulas).toHaveLength(2)
 
@@ -147,7 +147,7 @@ test('one formula, several and everything are exported; a backup restores on ano
   const other = await browser.newContext({ baseURL: baseURL! })
   const second = await other.newPage()
   await openHome(second)
-  await second.getByRole('button', { name: 'Remove the examples' }).click()
+  await second.getByRole('button', { name: 'Remove examples' }).click()
   await expect(second.getByText('No formulas yet.')).toBeVisible()
   await upload(second, 'backup.json', text)
   await expect(second.locator('article.formula')).toHaveCount(8)
@@ -162,7 +162,7 @@ test('formulas are found, filtered, duplicated and deleted with a way back', asy
   await expect(page.locator('article.formula')).toHaveCount(1)
   await page.getByLabel('Search formulas').fill('zzz')
   await page.getByRole('button', { name: 'Show all' }).click()
-  await page.getByRole('combobox', { name: 'Kind of product' }).click()
+  await page.getByRole('combobox', { name: 'Product type' }).click()
   await page.getByRole('option', { name: 'Serum' }).click()
   await expect(page.locator('article.formula')).toHaveCount(2)
   await page.getByRole('combobox', { name: 'State' }).click()

@@ -58,7 +58,7 @@ const asks = (page: Page) => page.locator('#ask-title')
 /** Answers what is asked until the look is over; `ph` is what the meter reads. Gives how much was asked. */
 async function look(page: Page, ph: string): Promise<number> {
   for (let n = 0; n < 60; n++) {
-    await expect(asks(page).or(page.getByRole('button', { name: /^(Done|The next batch)$/ }))).toBeVisible()
+    await expect(asks(page).or(page.getByRole('button', { name: /^(Done|Next batch)$/ }))).toBeVisible()
     if ((await asks(page).count()) === 0) {
       await stored(page)
       return n
@@ -120,7 +120,7 @@ test('a missed week is not asked for, a mistyped reading is put right beside it,
   await page
     .getByRole('listitem')
     .filter({ hasText: 'pH: 7.9' })
-    .getByRole('link', { name: 'Put right' })
+    .getByRole('link', { name: 'Correct' })
     .click()
   await expect(asks(page)).toHaveText('What is its pH?')
   await page.locator('#look-value').fill('5.4')
@@ -129,11 +129,11 @@ test('a missed week is not asked for, a mistyped reading is put right beside it,
   await page.getByRole('button', { name: 'Done' }).click()
   await page.getByText(/^All answers/).click()
   await expect(page.getByRole('listitem').filter({ hasText: '7.9' })).toContainText('corrected')
-  await page.getByRole('button', { name: /^Look early/ }).click()
-  await page.getByRole('button', { name: 'Leave this look out' }).click()
+  await page.getByRole('button', { name: /^Observe early/ }).click()
+  await page.getByRole('button', { name: 'Skip observation' }).click()
   await stored(page)
   await page.getByRole('button', { name: 'Done' }).click()
-  await expect(page.getByRole('button', { name: /^Look early: 4 weeks/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Observe early: 4 weeks/ })).toBeVisible()
 })
 
 test('two tabs look at one batch: nothing is asked twice and nothing is lost', async ({ page, context }) => {
@@ -165,7 +165,7 @@ test('two tabs look at one batch: nothing is asked twice and nothing is lost', a
     await tab.goto('/stability/neap')
     await tab.getByText('All answers (3)').click()
     await expect(tab.getByRole('listitem').filter({ hasText: '5.41' })).toBeVisible()
-    await expect(tab.getByAltText('Photograph of this look')).toBeVisible()
+    await expect(tab.getByAltText('Photo of this observation')).toBeVisible()
   }
 })
 
@@ -215,7 +215,7 @@ test('a colour is measured in a photograph, beside its card', async ({ page }) =
     await days(page, day)
     const data = await picture(card, product)
     await page.goto('/stability/neap/look?property=colour')
-    await page.getByRole('button', { name: 'Measure it in a photograph' }).click()
+    await page.getByRole('button', { name: 'Measure in a photo' }).click()
     await page
       .getByTestId('colour-photo')
       .setInputFiles({ name: 'jar.png', mimeType: 'image/png', buffer: Buffer.from(data, 'base64') })
@@ -225,13 +225,13 @@ test('a colour is measured in a photograph, beside its card', async ({ page }) =
     await page.locator('canvas').click({ position: { x: (3 * box.width) / 4, y: box.height / 2 } })
   }
   await measure(1, 'rgb(121, 119, 116)', 'rgb(228, 219, 200)')
-  await expect(page.getByText('The first picture: later ones are compared with it.')).toBeVisible()
+  await expect(page.getByText('First photo. Later ones are compared with it.')).toBeVisible()
   await page.getByRole('button', { name: 'Enter', exact: true }).click()
   await stored(page)
   await measure(28, 'rgb(200, 160, 90)', 'rgb(221, 209, 183)')
   await expect(page.getByText(/The light differs too much/)).toBeVisible()
   await measure(28, 'rgb(124, 121, 118)', 'rgb(221, 209, 183)')
-  await expect(page.getByText(/ΔE00 4\.\d from the first picture, yellower/)).toBeVisible()
+  await expect(page.getByText(/ΔE00 4\.\d from the first photo, yellower/)).toBeVisible()
   await page.getByRole('button', { name: 'Enter', exact: true }).click()
   await stored(page)
   await page.goto('/stability/neap')
@@ -252,9 +252,9 @@ test('a lot that is off is followed to the batch that holds it', async ({ page }
   await upload(page, 'backup.json', JSON.stringify(backup))
   await expect(page.getByText(/^Restored/).first()).toBeVisible()
   await page.goto('/ingredients/glycerin')
-  await page.getByRole('link', { name: 'Where this lot went' }).click()
+  await page.getByRole('link', { name: 'Lot trace' }).click()
   await expect(page.getByRole('row', { name: /NT-0320/ })).toContainText('Neap toner')
-  await page.getByLabel('Something is wrong with this lot: what?').fill('smells of fish')
+  await page.getByLabel('Reason for rejecting this lot').fill('smells of fish')
   await page.getByRole('button', { name: 'Reject lot' }).click()
   await expect(page.getByRole('row', { name: /NT-0320/ })).toContainText('take it out of use')
   await page.goto('/stability/neap')
@@ -265,20 +265,20 @@ test('a lot that is off is followed to the batch that holds it', async ({ page }
 
 test('the example batches come with their weeks, and a patch test is written down', async ({ page }) => {
   await page.goto('/stability')
-  await page.getByRole('button', { name: 'Try three example batches' }).click()
+  await page.getByRole('button', { name: 'Load three example batches' }).click()
   await page
     .getByRole('link', { name: /Spindrift hand lotion/ })
     .first()
     .click()
   await expect(page.getByText('Observe again.', { exact: true })).toBeVisible()
   await expect(page.getByText(/Layers after cycle 3/).first()).toBeVisible()
-  await page.getByRole('button', { name: 'Begin one' }).click()
-  await page.getByLabel('On whom: initials only').fill('IM')
+  await page.getByRole('button', { name: 'Start patch test' }).click()
+  await page.getByLabel('Person (initials only)').fill('IM')
   await expect(page.getByRole('button', { name: 'Applied' })).toBeDisabled()
   await page.getByRole('checkbox').check()
   await page.getByRole('button', { name: 'Applied' }).click()
-  await page.getByRole('button', { name: 'Write down' }).click()
-  await page.getByLabel('The place').click()
+  await page.getByRole('button', { name: 'Record' }).click()
+  await page.getByLabel('Reaction').click()
   await page.getByRole('option', { name: /clear redness/ }).click()
   await page.getByRole('button', { name: 'Keep', exact: true }).click()
   await expect(page.getByText(/^Stop, wash it off/)).toBeVisible()

@@ -56,7 +56,7 @@ test('a 20-line cream from nothing, with the keyboard alone', async ({ page }) =
     await expect(page.getByRole('combobox', { name: /^Material/ })).toBeFocused()
     await keyboard.type(words)
     await expect(
-      page.getByRole('listbox', { name: 'Materials found' }).getByRole('option').first(),
+      page.getByRole('listbox', { name: 'Ingredients found' }).getByRole('option').first(),
     ).toContainText(label)
     await keyboard.press('Enter')
     if (ASKED.includes(words)) {

@@ -10,8 +10,8 @@ test('the method of a cream is planned, changed, and keeps its changes', async (
   await page.getByRole('option', { name: 'Water into oil' }).click()
   await expect(steps.getByText('Pour A into B, blending')).toBeVisible()
 
-  await steps.getByRole('button', { name: 'Change Label it' }).click()
-  await steps.getByLabel('What is done').fill('Stick on the blue labels')
+  await steps.getByRole('button', { name: 'Change Label the containers' }).click()
+  await steps.getByLabel('Step').fill('Stick on the blue labels')
   await steps.getByLabel('Hands-on time, minutes').fill('seven')
   await steps.getByRole('button', { name: 'Keep' }).click()
   await expect(steps.getByText('Type the time in minutes, such as 20 or 1 h 30.')).toBeVisible()
@@ -20,8 +20,8 @@ test('the method of a cream is planned, changed, and keeps its changes', async (
   await expect(steps.getByText('Stick on the blue labels')).toBeVisible()
   await steps.getByRole('button', { name: 'Move Stick on the blue labels up' }).click()
   await steps.getByRole('button', { name: 'Change Weigh C, Cool-down' }).click()
-  await steps.getByRole('button', { name: 'Take it out' }).click()
-  await expect(steps.getByText('Taken out: Weigh C, Cool-down')).toBeVisible()
+  await steps.getByRole('button', { name: 'Remove' }).click()
+  await expect(steps.getByText('Removed: Weigh C, Cool-down')).toBeVisible()
 
   // A change of the formula leaves the changes of the method where they are.
   await page.getByRole('link', { name: 'Formula', exact: true }).click()
@@ -32,7 +32,7 @@ test('the method of a cream is planned, changed, and keeps its changes', async (
   await expect(steps.getByText('Stick on the blue labels')).toBeVisible()
   await expect(steps.getByText('Pour A into B, blending')).toBeVisible()
   expect((await stored(page)).find((f) => f.name === 'Harbour Fog face cream')!.text).toContain('blue labels')
-  await page.getByRole('button', { name: 'Back to the formula’s own' }).click()
+  await page.getByRole('button', { name: 'Reset method' }).click()
   await expect(steps.getByText('Pour B into A, blending')).toBeVisible()
 })
 

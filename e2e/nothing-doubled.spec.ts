@@ -30,7 +30,7 @@ test('a backup with something unsound in it brings the rest and names what is no
   Object.assign(second!.formula, { name: 'Whole Sail' })
   await upload(page, 'backup.json', JSON.stringify(backup))
   await expect(page.getByRole('link', { name: 'Whole Sail' })).toBeVisible()
-  await page.getByText('Not readable, and left out (1)').click()
+  await page.getByText('Not readable, skipped (1)').click()
   await expect(page.getByText('Formula “Torn Sail”: batchGrams must be more than 0.')).toBeVisible()
 })
 
@@ -45,7 +45,7 @@ test('photographs go along in a backup by choice', async ({ page, browser, baseU
       'base64',
     ),
   })
-  await page.getByLabel('What you see, smell or did').fill('As clear as the pool.')
+  await page.getByLabel('Note').fill('As clear as the pool.')
   await button(page, 'Keep').click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
   await allStored(page)
@@ -87,11 +87,11 @@ test('entries that an earlier Omblet left without a batch are shown, kept and re
       }),
   )
   await page.getByRole('link', { name: 'Bench', exact: true }).click()
-  await expect(page.getByRole('heading', { name: 'Left over' })).toBeVisible()
-  const [file] = await Promise.all([page.waitForEvent('download'), button(page, 'Keep as a file').click()])
+  await expect(page.getByRole('heading', { name: 'Orphaned entries' })).toBeVisible()
+  const [file] = await Promise.all([page.waitForEvent('download'), button(page, 'Save as a file').click()])
   expect(readFileSync((await file.path())!, 'utf8')).toContain('adrift')
   await button(page, 'Remove').click()
-  await expect(page.getByRole('heading', { name: 'Left over' })).toHaveCount(0)
+  await expect(page.getByRole('heading', { name: 'Orphaned entries' })).toHaveCount(0)
 })
 
 test.describe('a clock that is set', () => {
@@ -114,10 +114,10 @@ test.describe('a clock that is set', () => {
     await setClock(page, -3 * 3600_000)
     await expect(left).toContainText(/1\d:\d\d/)
     await setClock(page, 5 * 3600_000)
-    await expect(page.getByText('The clock of this device went ahead by', { exact: false })).toBeVisible()
+    await expect(page.getByText('The clock of this device jumped ahead by', { exact: false })).toBeVisible()
     await expect(left).toContainText(/1\d:\d\d/)
     await page.getByRole('button', { name: 'The clock changed' }).click()
-    await expect(page.getByText('The clock of this device went ahead by', { exact: false })).toHaveCount(0)
+    await expect(page.getByText('The clock of this device jumped ahead by', { exact: false })).toHaveCount(0)
     await expect(left).toContainText(/1\d:\d\d/)
   })
   test('a backup from the future does not count as one', async ({ page }) => {

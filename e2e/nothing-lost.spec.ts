@@ -48,13 +48,13 @@ test.describe('a store that answers late', () => {
     for (const title of [
       /Add phenoxyethanol/,
       /Measure the pH again/,
-      'Fill a clean container',
-      'Label it',
+      'Fill into clean containers',
+      'Label the containers',
     ]) {
       await at(page, title)
       await page.keyboard.press('PageDown')
     }
-    await button(page, 'Finish the batch').click()
+    await button(page, 'Finish batch').click()
     await expect(page.getByRole('heading', { name: 'Actual weights' })).toBeVisible()
     await allStored(page)
     const before = await page.getByRole('table').first().innerText()
@@ -86,13 +86,13 @@ test('a batch deleted in another tab takes nothing more, and comes back with wha
   const other = await context.newPage()
   await other.goto(`${page.url()}/record`)
   await button(other, 'More for this batch').click()
-  await other.getByRole('menuitem', { name: 'Delete this batch' }).click()
+  await other.getByRole('menuitem', { name: 'Delete batch' }).click()
   await expect(toast(other)).toContainText('bin for 30 days')
   await page.getByLabel('What the scale shows').fill('95')
   await page.getByLabel('What the scale shows').press('Enter')
   await expect(page.getByText('This batch was deleted in another tab.')).toBeVisible()
   expect(JSON.parse(await backUp(other)).batches).toEqual([])
-  await button(page, 'Put the batch back').click()
+  await button(page, 'Restore batch').click()
   await expect(page.getByText('This batch was deleted in another tab.')).toHaveCount(0)
   await allStored(page)
   await page.reload()
@@ -105,7 +105,7 @@ test('the undo of a deletion leaves alone what another tab stored since', async 
   await openFormula(other, 'Low Tide toner')
   await page.getByRole('button', { name: 'More for Low Tide toner' }).click()
   await page.getByRole('menuitem', { name: 'Delete' }).click()
-  await other.getByRole('button', { name: 'Store it again' }).click()
+  await other.getByRole('button', { name: 'Save it again' }).click()
   await saved(other)
   await propanediol(other).fill('9')
   await saved(other)
@@ -131,7 +131,7 @@ test('what is deleted lies in the bin and comes back from there', async ({ page 
     'Formula; deleted',
   )
   await page.getByRole('button', { name: 'Restore' }).click()
-  await expect(page.getByText('Nothing is in the bin.')).toBeVisible()
+  await expect(page.getByText('The bin is empty.')).toBeVisible()
   await toast(page).getByRole('button', { name: 'Open' }).click()
   await expect(page.getByLabel('Name of the formula')).toHaveValue('Low Tide toner')
 })

@@ -11,7 +11,7 @@ const log = (page: Page) => page.getByRole('region', { name: 'Log' })
 const next = (page: Page) => page.getByRole('region', { name: 'Next dose' })
 const WORDS = { strip: 'Strip', 'meter-direct': 'Meter, direct', 'meter-10pct': 'Meter, 10 %' }
 const record = async (page: Page, ph: string, method: keyof typeof WORDS = 'meter-direct') => {
-  await next(page).getByRole('combobox', { name: 'How it was read' }).click()
+  await next(page).getByRole('combobox', { name: 'Measurement' }).click()
   await page.getByRole('option', { name: WORDS[method], exact: true }).click()
   await next(page).getByLabel('Measure the pH').fill(ph)
   await next(page).getByRole('button', { name: 'Record' }).click()
@@ -46,7 +46,7 @@ test('from a first reading to the target: dose, read, log, and into the formula'
 
   await page.reload()
   await expect(log(page).locator('li')).toHaveCount(4)
-  await log(page).getByRole('button', { name: 'Take into the formula' }).click()
+  await log(page).getByRole('button', { name: 'Add to formula' }).click()
   await expect(log(page)).toContainText('in the formula')
   await page.getByRole('link', { name: 'Formula', exact: true }).click()
   await expect(page.locator('section.phase', { hasText: 'Adjust pH' })).toContainText('Sodium hydroxide')
@@ -57,7 +57,7 @@ test('a reading taken out comes back by undo; the q.s. line keeps the total', as
   await openPh(page, 'Night Watch acid serum')
   await record(page, '3.3')
   await log(page)
-    .getByRole('button', { name: /Take out: read/ })
+    .getByRole('button', { name: /Remove: measured/ })
     .click()
   await expect(log(page)).toContainText('Nothing yet')
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click()
@@ -99,7 +99,7 @@ test('the strength and the target change the dose and the curve at once', async 
   await next(page).getByLabel('Strength, percent').fill('5')
   await expect.poll(() => dose(page)).toBeGreaterThan(strong * 1.8)
   await expect(page.getByText('sodium hydroxide, 5 %: grams into 100 g')).toBeVisible()
-  await page.getByRole('slider', { name: 'Middle of the target' }).focus()
+  await page.getByRole('slider', { name: 'Centre of the target' }).focus()
   await page.keyboard.press('ArrowRight')
   await expect(page.getByLabel('Target pH to')).toHaveValue('4.45')
 })
@@ -122,7 +122,7 @@ for (const [name, lines, title] of [
       ['squalane', 70],
       ['beeswax', 30],
     ],
-    'There is no water to have a pH',
+    'No water, no pH',
   ],
   [
     'Oilskin cream',
@@ -140,7 +140,7 @@ for (const [name, lines, title] of [
       ['aqua', 92],
       ['zinc oxide', 8],
     ],
-    'This one can only be measured',
+    'The pH can only be measured',
   ],
 ] as [string, [string, number][], string][]) {
   test(`${name}: no curve, and why`, async ({ page }) => {
@@ -155,7 +155,7 @@ for (const [name, lines, title] of [
 
 test('the meter is set with two buffers, judged, and remembered', async ({ page }) => {
   await openPh(page, 'Low Tide toner')
-  await page.getByRole('button', { name: 'Set with buffers' }).click()
+  await page.getByRole('button', { name: 'Calibrate' }).click()
   const dialog = page.getByRole('dialog')
   await expect(dialog.getByLabel('In 7.00 it shows, mV')).toBeFocused()
   await dialog.getByLabel('In 7.00 it shows, mV').fill('-3')
@@ -163,12 +163,12 @@ test('the meter is set with two buffers, judged, and remembered', async ({ page 
   await expect(dialog.getByText('The millivolts must rise', { exact: false })).toBeVisible()
   await dialog.getByLabel('In 4.01 it shows, mV').fill('150')
   await dialog.getByRole('button', { name: 'Keep' }).click()
-  const meter = page.getByRole('region', { name: 'My meter' })
+  const meter = page.getByRole('region', { name: 'pH meter' })
   await expect(meter).toContainText('86.5 %')
   await expect(meter).toContainText('95–105 % is sound')
   await page.reload()
   await expect(meter).toContainText('86.5 %')
-  await meter.getByRole('button', { name: 'Set again' }).click()
+  await meter.getByRole('button', { name: 'Calibrate again' }).click()
   await expect(dialog.getByLabel('In 7.00 it shows, mV')).toBeFocused()
   await dialog.getByLabel('In 7.00 it shows, mV').fill('-3')
   await dialog.getByLabel('In 4.01 it shows, mV').fill('168')
@@ -179,21 +179,21 @@ test('the meter is set with two buffers, judged, and remembered', async ({ page 
 
 test('drops are calibrated, a portion is titrated and scaled to the batch', async ({ page }) => {
   await openPh(page, 'Night Watch acid serum')
-  await next(page).getByRole('button', { name: 'Weigh twenty drops' }).click()
+  await next(page).getByRole('button', { name: 'Weigh 20 drops' }).click()
   await next(page).getByLabel('20 drops weigh').fill('12')
   await next(page).getByRole('button', { name: 'Keep' }).click()
   await expect(next(page).getByText('Check the figure', { exact: false })).toBeVisible()
   await next(page).getByLabel('20 drops weigh').fill('0.8')
   await next(page).getByRole('button', { name: 'Keep' }).click()
   await expect(next(page).getByRole('button', { name: 'A drop is 0.04 g' })).toBeVisible()
-  await page.getByRole('button', { name: 'Try it on a small portion' }).click()
-  const portion = page.getByRole('region', { name: 'Try it on a small portion' })
-  await portion.getByLabel('Drops more').fill('5')
+  await page.getByRole('button', { name: 'Test on a small portion' }).click()
+  const portion = page.getByRole('region', { name: 'Test on a small portion' })
+  await portion.getByLabel('Drops added').fill('5')
   await portion.getByLabel('Measured pH').fill('3.9')
   await portion.getByRole('button', { name: 'Note' }).click()
   // 5 drops of 0.04 g in 20 g, for the other 80 g: 0.8 g.
   await expect(portion.getByText('0.80 g')).toBeVisible()
-  await portion.getByLabel('Drops more').fill('3')
+  await portion.getByLabel('Drops added').fill('3')
   await portion.getByLabel('Measured pH').fill('4.1')
   await portion.getByRole('button', { name: 'Note' }).click()
   await expect(portion.getByText('1.28 g')).toBeVisible()
@@ -201,16 +201,16 @@ test('drops are calibrated, a portion is titrated and scaled to the batch', asyn
 
 test('the solution has its recipe with the cautions for lye', async ({ page }) => {
   await openPh(page, 'Night Watch acid serum')
-  await next(page).getByRole('button', { name: 'How to make the solution' }).click()
+  await next(page).getByRole('button', { name: 'Prepare the solution' }).click()
   const dialog = page.getByRole('dialog')
-  await expect(dialog.getByLabel('How much, g')).toBeFocused()
+  await expect(dialog.getByLabel('Amount, g')).toBeFocused()
   await expect(dialog).toContainText('5.00 g')
   await expect(dialog).toContainText('45.00 g')
   await expect(dialog).toContainText('Lye into cold water, slowly, never water onto lye')
   await dialog.getByLabel('Strength, %', { exact: true }).fill('70')
   await expect(dialog).toContainText('Only 50 % of sodium hydroxide dissolves')
   await dialog.getByLabel('Strength, %', { exact: true }).fill('1')
-  await dialog.getByRole('button', { name: 'Dose with this strength' }).click()
+  await dialog.getByRole('button', { name: 'Use this strength' }).click()
   await expect(next(page).getByLabel('Strength, percent')).toHaveValue('1')
 })
 

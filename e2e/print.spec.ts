@@ -18,7 +18,7 @@ for (const paper of ['a4', 'letter'] as const) {
     const sheet = page.locator('.paper')
     await expect(sheet).toContainText('Weigh-out sheet')
     await expect(sheet.locator('.phase .box').first()).toBeVisible()
-    await expect(sheet).toContainText('Vessel, empty')
+    await expect(sheet).toContainText('Tare weight')
     // running totals of the oil phase, on a scale tared with the vessel
     const rows = sheet.locator('section.phase').nth(1).locator('tbody tr')
     const running = await rows.locator('td:nth-child(5)').allInnerTexts()
@@ -44,7 +44,7 @@ for (const paper of ['a4', 'letter'] as const) {
     expect((await sheet.locator('svg rect.stage').first().boundingBox())!.width).toBeGreaterThan(40)
 
     await page.getByRole('button', { name: 'Formula card' }).click()
-    await expect(sheet).toContainText('Ingredients, in falling order')
+    await expect(sheet).toContainText('Ingredients in descending order')
     await expect(sheet).toContainText('Aqua, Coco-Caprylate, Limnanthes Alba Seed Oil')
     expect(boxes(await page.pdf({ preferCSSPageSize: true }))[0]).toEqual([...POINTS[paper]])
   })

@@ -30,11 +30,11 @@ test('a pasted recipe is shown line by line, asks what is missing, and becomes a
   await openHome(page)
   await page.getByRole('button', { name: 'New from…' }).click()
   await page.getByRole('menuitem', { name: 'Recipe' }).click()
-  await page.getByLabel('Paste it as it is: text or a table').fill(RECIPE)
+  await page.getByLabel('Paste the recipe: text or a table').fill(RECIPE)
   await expect(page.getByText('7 ingredients, 2 things missing')).toBeVisible()
   await expect(page.getByText('Weigh twenty of them and correct it', { exact: false })).toBeVisible()
   const unknown = page.getByRole('listitem').filter({ hasText: 'Moonwort pulp' })
-  await expect(unknown.getByText('What is it?')).toBeVisible()
+  await expect(unknown.getByText('Which ingredient?')).toBeVisible()
   await unknown.getByLabel('Material for Moonwort pulp').pressSequentially('panth')
   await page
     .getByRole('option', { name: /^panthenol/i })
@@ -45,11 +45,11 @@ test('a pasted recipe is shown line by line, asks what is missing, and becomes a
   await expect(page.getByText('7 ingredients, nothing missing')).toBeVisible()
   // Another line of the text changes; what was answered stays.
   await page
-    .getByLabel('Paste it as it is: text or a table')
+    .getByLabel('Paste the recipe: text or a table')
     .fill(RECIPE.replace('Glycerine - 4 %', 'Glycerine - 5 %'))
   await expect(page.getByLabel('Percent of glycerin')).toHaveValue('5')
   await expect(page.getByText('7 ingredients, nothing missing')).toBeVisible()
-  await page.getByRole('button', { name: 'Make the formula' }).click()
+  await page.getByRole('button', { name: 'Create formula' }).click()
   await expect(page.getByLabel('Name of the formula')).toHaveValue('Fog Horn lotion')
   await saved(page)
   await expect(page.getByRole('button', { name: /^Panthenol/ })).toBeVisible()
@@ -57,13 +57,13 @@ test('a pasted recipe is shown line by line, asks what is missing, and becomes a
 
 test('a recipe with a gap and one with nonsense say so', async ({ page }) => {
   await page.goto('/start/recipe')
-  const field = page.getByLabel('Paste it as it is: text or a table')
+  const field = page.getByLabel('Paste the recipe: text or a table')
   await field.fill('Glycerin 5%\nUrea 3%\nWater 90%')
   await expect(page.getByText('2 % is missing. Shall water take it?', { exact: false })).toBeVisible()
   await page.getByRole('button', { name: 'Replace with water' }).click()
   await expect(page.getByText('nothing missing', { exact: false })).toBeVisible()
   await field.fill('Stir at dusk, and never on a Friday.')
-  await expect(page.getByRole('button', { name: 'Make the formula' })).toBeDisabled()
+  await expect(page.getByRole('button', { name: 'Create formula' })).toBeDisabled()
 })
 
 test('a recipe comes in from a CSV file', async ({ page }) => {
@@ -101,7 +101,7 @@ test('an ingredient list gives ranges and a draft that is called a guess', async
   await page
     .getByLabel('Paste the list in the order of the label')
     .fill('Aqua, Glycerin, Niacinamide 5 %, Propanediol, Phenoxyethanol, Xanthan Gum')
-  await expect(page.getByText('6 names · the 1 % line after', { exact: false })).toBeVisible()
+  await expect(page.getByText('6 names · 1 % line after', { exact: false })).toBeVisible()
   expect(solver()).toBeGreaterThan(0)
   const row = page.getByRole('row').filter({ hasText: 'Niacinamide' })
   await expect(row.getByText('5.00')).toHaveCount(3)
@@ -113,8 +113,8 @@ test('an ingredient list gives ranges and a draft that is called a guess', async
   await page
     .getByLabel('Paste the list in the order of the label')
     .fill('Aqua, Glycerin, Niacinamide 5 %, Phenoxyethanol')
-  await page.getByRole('button', { name: 'Make the draft a formula' }).click()
-  await expect(page.getByLabel('Name of the formula')).toHaveValue('A guess from a label')
+  await page.getByRole('button', { name: 'Create formula from draft' }).click()
+  await expect(page.getByLabel('Name of the formula')).toHaveValue('Draft from a label')
 })
 
 test('two lists of one product show what changed, and a texture narrows what can be', async ({ page }) => {
@@ -133,10 +133,10 @@ test('two lists of one product show what changed, and a texture narrows what can
   await page
     .getByLabel('The earlier list of the same product')
     .fill('Aqua, Glycerin, Squalane, Cetearyl Olivate, Sorbitan Olivate, Urea, Phenoxyethanol')
-  const changes = page.getByRole('region', { name: 'What changed from the earlier list' })
+  const changes = page.getByRole('region', { name: 'Changes from the earlier list' })
   await expect(changes.getByText('Panthenol new at place 6')).toBeVisible()
   await expect(changes.getByText('Urea gone from place 6')).toBeVisible()
-  await page.getByRole('button', { name: 'Make the draft a formula' }).click()
+  await page.getByRole('button', { name: 'Create formula from draft' }).click()
   await expect(page.getByText('Phenoxyethanol with ethylhexylglycerin').first()).toBeVisible()
 })
 
@@ -153,8 +153,8 @@ test('a brief brings proposals without a stop, or says why not', async ({ page }
   await page.getByText('Only from my stock').click()
   await expect(page.getByText('not in stock', { exact: false })).toBeVisible()
   await page.getByText('Only from my stock').click()
-  await page.getByRole('button', { name: 'Show the alternatives' }).first().click()
-  await page.getByRole('button', { name: 'Start from this proposal' }).first().click()
+  await page.getByRole('button', { name: 'Show alternatives' }).first().click()
+  await page.getByRole('button', { name: 'Use this proposal' }).first().click()
   await expect(page.getByLabel('Name of the formula')).toHaveValue('New cream')
   await expect(page.getByRole('button', { name: /^Niacinamide/ })).toBeVisible()
 })
@@ -165,7 +165,7 @@ test('a balance is shown before it is taken, as one step, and says what contradi
   await page.getByLabel('Oil phase, percent').fill('38')
   await expect(page.getByRole('row', { name: /^Oil phase 47\.50 % 38\.00 %/ })).toBeVisible()
   await page.getByRole('button', { name: 'Apply changes' }).click()
-  await expect(page.getByText('The formula keeps all of this already.')).toBeVisible()
+  await expect(page.getByText('The formula already meets all of this.')).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).first().click()
   await expect(page.getByRole('row', { name: /^Oil phase 47\.50 % 38\.00 %/ })).toBeVisible()
   for (const name of [
@@ -179,9 +179,9 @@ test('a balance is shown before it is taken, as one step, and says what contradi
   ])
     await page.getByLabel(name).check()
   await expect(page.getByText('An oil phase of 38 %', { exact: false })).toContainText(
-    'cannot be had together',
+    'cannot be met together',
   )
-  await expect(page.getByText('The nearest possible')).toBeVisible()
+  await expect(page.getByText('Nearest solution')).toBeVisible()
 })
 
 test('a stand-in is offered with what changes, and taken with a way back', async ({ page }) => {

@@ -47,7 +47,7 @@ test('a formula deleted in another tab is not lost here', async ({ page, context
   await other.getByRole('button', { name: 'More for Low Tide toner' }).click()
   await other.getByRole('menuitem', { name: 'Delete' }).click()
   await expect(page.getByText('This formula was deleted in another tab.')).toBeVisible()
-  await page.getByRole('button', { name: 'Store it again' }).click()
+  await page.getByRole('button', { name: 'Save it again' }).click()
   await saved(page)
   await expect(other.getByRole('link', { name: 'Low Tide toner' })).toBeVisible()
 })
@@ -64,7 +64,7 @@ test('a full store is said plainly, and the work can still be exported', async (
   await expect(page.getByText('Not saved', { exact: true })).toBeVisible()
   const [file] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Export it' }).click(),
+    page.getByRole('button', { name: 'Export' }).click(),
   ])
   const { readFileSync } = await import('node:fs')
   expect(JSON.parse(readFileSync((await file.path())!, 'utf8')).phases[0].lines[0].percent).toBe(9)
@@ -89,7 +89,7 @@ plain('a refused store is said plainly, and one can still work', async ({ page }
   await page.keyboard.type('5')
   const [file] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Export it' }).click(),
+    page.getByRole('button', { name: 'Export' }).click(),
   ])
   expect(file.suggestedFilename()).toBe('adrift.omblet.json')
 })

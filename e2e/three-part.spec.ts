@@ -131,7 +131,7 @@ test('a three-part cream with an acid premix is made as the leaf, the paper and 
     }
     await done(page)
   }
-  await expect(page.getByRole('heading', { name: 'All steps are over' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'All steps done' })).toBeVisible()
 
   // All that was weighed is really in the beaker that was filled, and nothing is left in another.
   const { vessels } = await truthOf(page, id)

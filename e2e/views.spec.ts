@@ -129,7 +129,7 @@ test('the table and the record', async ({ page }) => {
 test('what is kept, a look and a report', async ({ page }) => {
   await page.goto('/stability')
   await walk(page, 'nothing kept')
-  await page.getByRole('button', { name: 'Try three example batches' }).click()
+  await page.getByRole('button', { name: 'Load three example batches' }).click()
   await expect(page.getByRole('heading', { name: 'Due' })).toBeVisible()
   await walk(page, '/stability')
   await page.goto('/stability/demo-SW-D2')
@@ -150,9 +150,9 @@ test('what is kept, a look and a report', async ({ page }) => {
 test('trials: set up, under way, judged on a phone, on paper, read', async ({ page }) => {
   await openHome(page)
   await page.goto('/trials')
-  await expect(page.getByRole('button', { name: 'Try two example trials' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Load two example trials' })).toBeVisible()
   await walk(page, 'no trials')
-  await page.getByRole('button', { name: 'Try two example trials' }).click()
+  await page.getByRole('button', { name: 'Load two example trials' }).click()
   await expect(page.getByRole('link', { name: /Which wax/ })).toBeVisible()
   await walk(page, '/trials')
   await page.goto('/trials/new')

@@ -116,7 +116,7 @@ describe('the water that left', () => {
   it('is told by the scale, put back as far as it is wanted, and counted in the batch', async () => {
     const { id } = await begun(/^Make up|water that left/)
     await until(() => document.querySelector('[data-testid="expected"]') !== null)
-    await type('Empty beaker', '80')
+    await type('Tare weight', '80')
     await type('The batch with its beaker', '176')
     await send('The batch with its beaker')
     await shows(/left, as steam/)
@@ -173,7 +173,7 @@ describe('a pause', () => {
     useBatch().enter({ type: 'pause', reason: 'the ferry' })
     await shows('the ferry')
     expect(buttons('Done')).toEqual([])
-    await press('Go on')
+    await press('Resume')
     await until(() => document.querySelector('article h2') !== null)
     expect(title()).toBe(was)
     await last(id)

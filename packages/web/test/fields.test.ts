@@ -60,7 +60,7 @@ describe('a day', () => {
   )
   it.each(['', '2026-02-30', 'soon', '2026-13-01'])('%s is none', (text) => expect(readDay(text)).toBeNull())
   it('is shown as it is stored, and one that is typed is given on', async () => {
-    const f = mounted(DayField, { id: 'd', label: 'Good until', modelValue: '2026-12-20' })
+    const f = mounted(DayField, { id: 'd', label: 'Expires', modelValue: '2026-12-20' })
     expect(f.get('input').element.value).toBe('2026-12-20')
     await f.get('input').setValue('2027-01-31')
     await f.get('input').trigger('blur')
@@ -70,7 +70,7 @@ describe('a day', () => {
 
 describe('a day that is none', () => {
   it('is said, and the day before is kept', async () => {
-    const f = mounted(DayField, { id: 'd', label: 'Good until', modelValue: '2026-12-20' })
+    const f = mounted(DayField, { id: 'd', label: 'Expires', modelValue: '2026-12-20' })
     await f.get('input').setValue('2026-02-30')
     expect(f.get('[role="alert"]').text()).toBe('“2026-02-30” does not exist. Type it as 2026-05-01.')
     await f.get('input').setValue('2027-01-31')

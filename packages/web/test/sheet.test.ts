@@ -246,7 +246,7 @@ describe('a phase', () => {
   })
   it('is taken out with its lines and comes back with undo', async () => {
     await press('More for phase A')
-    await press(/^Take out/)
+    await press(/^Remove/)
     expect(useEditor().formula!.phases).toHaveLength(0)
     useEditor().undo()
     expect(useEditor().formula!.phases[0]!.lines).toHaveLength(2)

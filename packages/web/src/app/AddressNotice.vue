@@ -22,18 +22,18 @@ const records = (n: number) => (n === 1 ? '1 record' : `${n} records`)
 
 <template>
   <Notice v-if="address.home" kind="check">
-    Omblet lives at {{ address.home }}. The browser keeps what you made under this address apart from it. Back
-    it up here, then open Omblet there and restore it.
+    Omblet lives at {{ address.home }}. The browser stores data under this address separately. Make a backup
+    here, then open Omblet there and restore it.
     <template #actions>
-      <Button label="Back up with pictures" size="small" @click="backUp" />
+      <Button label="Back up with photos" size="small" @click="backUp" />
       <a :href="address.home">Open Omblet there</a>
     </template>
   </Notice>
   <Notice v-if="address.elsewhere.length" kind="note">
-    Work of yours lies under another address of this machine:
+    Some of your data is stored under another address of this computer:
     <template v-for="(w, i) in address.elsewhere" :key="w.url"
       >{{ i > 0 ? ', ' : '' }}<a :href="w.url">{{ w.url }}</a> ({{ records(w.records) }})</template
-    >. To bring it here, back it up there and restore it here. Where that address does not open, start Omblet
+    >. To move it here, make a backup there and restore it here. If that address does not open, start Omblet
     with PORT set to its number.
     <template #actions><PlainButton label="Close" size="small" @click="address.dismiss()" /></template>
   </Notice>

@@ -29,8 +29,8 @@ watch(
         <div v-else-if="safety.waiting" class="opening stacked" role="alert">
           <h1>Omblet is open in another tab</h1>
           <p>
-            Omblet is open in another tab with an older version, which keeps the store closed to this one.
-            Close that tab; this one goes on by itself.
+            An older version of Omblet is open in another tab and blocks the storage. Close that tab; this one
+            then continues on its own.
           </p>
         </div>
         <p v-else class="opening muted stacked">Opening your formulas…</p>

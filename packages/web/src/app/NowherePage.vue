@@ -1,7 +1,7 @@
 <template>
   <div class="nowhere stacked">
-    <h1>There is no page here</h1>
-    <p class="muted">The address may be mistyped, or what it named was deleted.</p>
+    <h1>Page not found</h1>
+    <p class="muted">The address may be mistyped, or the item was deleted.</p>
     <RouterLink to="/formulas">Go to your formulas</RouterLink>
   </div>
 </template>

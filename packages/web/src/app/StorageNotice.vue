@@ -41,14 +41,14 @@ const waiting = computed(() =>
   [...laid.drafts].map(([id, d]) => ({ id, name: d.formula.name || 'Unnamed formula', why: d.state })),
 )
 const WHY = {
-  failed: 'is not stored yet; it is tried again by itself.',
-  conflict: 'was changed in another tab too; choose which to keep.',
-  gone: 'was deleted in another tab; what you changed is not stored.',
+  failed: 'is not saved yet. Omblet keeps trying.',
+  conflict: 'was also changed in another tab. Choose which version to keep.',
+  gone: 'was deleted in another tab. Your changes are not saved.',
 }
 const HELD = {
-  failed: 'not stored yet; storing is tried again by itself.',
-  conflict: 'not stored: something else was entered in another tab. Look before you go on.',
-  gone: 'not stored: the batch was deleted. It lies in the bin for 30 days.',
+  failed: 'not saved yet. Omblet keeps trying.',
+  conflict: 'not saved: something else was entered in another tab. Check before you continue.',
+  gone: 'not saved: the batch was deleted. It stays in the bin for 30 days.',
 }
 async function saveWaiting({ id, code }: { id: string; code: string }) {
   const text = await bench.asFile(id)
@@ -61,8 +61,7 @@ const offer = computed(() => update.ready && !/^\/bench\/[^/]+$/.test(route.path
 <template>
   <div class="notices stacked closer">
     <Notice v-if="library.trouble === 'newer'" kind="stop">
-      A newer Omblet has written this store, from another tab. This page is the older one: nothing is lost,
-      reload it to go on.
+      Another tab runs a newer version of Omblet. Nothing is lost; reload this page to continue.
       <template #actions><Button label="Reload" size="small" @click="reload" /></template>
     </Notice>
     <Notice v-else-if="library.storageProblem" kind="stop">{{ library.storageProblem }}</Notice>
@@ -85,12 +84,12 @@ const offer = computed(() => update.ready && !/^\/bench\/[^/]+$/.test(route.path
     <Notice v-if="bin.refused" kind="stop">
       {{ bin.refused.name }} was not deleted: {{ bin.refused.why }}
       <template v-if="bin.refused.forGood">
-        Deleted for good it frees the room, and nothing brings it back.
+        Deleting it permanently frees storage and cannot be undone.
       </template>
       <template #actions>
         <PlainButton
           v-if="bin.refused.forGood"
-          label="Delete for good"
+          label="Delete permanently"
           size="small"
           @click="bin.refused.forGood()"
         />
@@ -98,26 +97,26 @@ const offer = computed(() => update.ready && !/^\/bench\/[^/]+$/.test(route.path
       </template>
     </Notice>
     <Notice v-if="lostPart" kind="stop">
-      A part of Omblet could not be loaded: the server does not answer, or it has a newer version.
+      Part of Omblet could not be loaded. The server does not answer, or it has a newer version.
       <template #actions>
         <Button label="Try again" size="small" @click="lostPart!.again()" />
         <PlainButton label="Reload" size="small" @click="reload" />
       </template>
     </Notice>
     <Notice v-if="offer" kind="note">
-      There is a newer Omblet. It is used from the next start, or now.
+      A new version of Omblet is available. It is used from the next start, or now.
       <template #actions>
         <Button label="Apply" size="small" @click="update.use()" />
         <PlainButton label="Later" size="small" @click="update.ready = false" />
       </template>
     </Notice>
     <Notice v-if="files.damaged" kind="stop">
-      {{ files.damaged.file.name }} is not whole, and nothing of it is restored yet. What is lost in it:
+      {{ files.damaged.file.name }} is incomplete. Nothing has been restored yet. Missing or damaged:
       <ul>
         <li v-for="(what, i) in files.damaged.lost.slice(0, SHOWN)" :key="i">{{ what }}</li>
         <li v-if="files.damaged.lost.length > SHOWN">{{ files.damaged.lost.length - SHOWN }} more.</li>
       </ul>
-      Another copy of the backup may have them.
+      Another copy of the backup may contain them.
       <template #actions>
         <Button label="Restore the rest" size="small" @click="restoreRest" />
         <PlainButton label="Leave it" size="small" @click="files.damaged = null" />

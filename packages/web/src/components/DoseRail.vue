@@ -27,10 +27,10 @@ const spoken = computed(() =>
   [
     props.usage
       ? `usual range ${sayPercent(props.usage.min)} to ${sayPercent(props.usage.max)}`
-      : 'no usual range known',
+      : 'usual range unknown',
     ...(props.cap && props.cap.maxPercent < 100
       ? [
-          `${props.cap.open ? 'its make-up is not known: it may pass the legal cap from' : 'legal cap'} ${sayPercent(Number(props.cap.maxPercent.toFixed(4)))}, ${props.cap.source}`,
+          `${props.cap.open ? 'composition unknown: it may exceed the legal limit from' : 'legal limit'} ${sayPercent(Number(props.cap.maxPercent.toFixed(4)))}, ${props.cap.source}`,
         ]
       : []),
   ].join('; '),

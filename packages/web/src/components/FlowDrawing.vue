@@ -17,7 +17,7 @@ const width = computed(() => Math.max(1, flow.value.lanes.length) * LANE)
 const height = computed(() => TOP + flow.value.rows * ROW + 8)
 const spoken = computed(
   () =>
-    `${flow.value.lanes.length} vessels, ${flow.value.lanes.map((l) => l.name).join(', ')}, flow together in ${flow.value.rows} steps; the list of steps says how.`,
+    `${flow.value.lanes.length} vessels, ${flow.value.lanes.map((l) => l.name).join(', ')}, combined in ${flow.value.rows} steps; see the list of steps.`,
 )
 const side = (from: number, to: number) => (from < to ? x(to) - BOX / 2 - 1 : x(to) + BOX / 2 + 1)
 </script>

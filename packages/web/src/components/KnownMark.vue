@@ -4,7 +4,7 @@ import type { Known } from '@omblet/core'
 
 /** A ring that is filled as far as a make-up is known: half, or not at all. */
 defineProps<{ known: Known; size?: number }>()
-const WORD = { known: '', partly: 'known in part', inferred: 'kind inferred', unknown: 'not known' }
+const WORD = { known: '', partly: 'partly known', inferred: 'category inferred', unknown: 'unknown' }
 </script>
 
 <template>

@@ -20,7 +20,7 @@ const told = computed(() => learned.of(props.lesson, props.of ?? null))
 const figure = (value: number) => sayNumber(value, props.places ?? 1)
 async function forget() {
   const undo = await learned.forget(props.lesson, props.of ?? null)
-  notify(toast, 'Forgotten: only batches from now on count.', { label: 'Undo', run: () => void undo() })
+  notify(toast, 'Reset. Only batches from now on count.', { label: 'Undo', run: () => void undo() })
 }
 </script>
 
@@ -29,10 +29,9 @@ async function forget() {
     <i class="pi pi-history" aria-hidden="true"></i>
     <span
       >{{ says }} {{ figure(told.mean) }}<template v-if="told.sd !== null"> ± {{ figure(told.sd) }}</template>
-      {{ unit }} in
-      {{ told.n === 1 ? 'the one earlier batch that tells' : `${told.n} earlier batches` }}.</span
+      {{ unit }} in {{ told.n === 1 ? 'one earlier batch' : `${told.n} earlier batches` }}.</span
     >
-    <button class="bare" type="button" @click="forget">Forget this</button>
+    <button class="bare" type="button" @click="forget">Reset</button>
   </p>
 </template>
 

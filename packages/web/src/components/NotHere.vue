@@ -12,7 +12,7 @@ defineProps<{ what: string; why: string; to: string; toLabel: string }>()
     <template v-else>
       <h1>This {{ what }} is not here</h1>
       <p class="muted">
-        It was deleted, or it lives in another browser. What was deleted is in the
+        It was deleted, or it is stored in another browser. Deleted items stay in the
         <RouterLink to="/bin">bin</RouterLink> for 30 days.
       </p>
     </template>

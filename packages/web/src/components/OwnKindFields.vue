@@ -12,25 +12,25 @@ const form = defineModel<KindForm>({ required: true })
 const props = defineProps<{ group: OwnGroup }>()
 
 const ROLES: { value: KindForm['role']; label: string }[] = [
-  { value: 'unknown', label: 'Not known' },
+  { value: 'unknown', label: 'Unknown' },
   { value: 'oil-in-water', label: 'O/W emulsifier' },
   { value: 'water-in-oil', label: 'W/O emulsifier' },
   { value: 'cationic', label: 'Cationic, for hair' },
-  { value: 'co-emulsifier', label: 'Only helps another' },
+  { value: 'co-emulsifier', label: 'Co-emulsifier' },
   { value: 'polymeric', label: 'Polymeric emulsifier' },
-  { value: 'solubiliser', label: 'Clears a little oil in water' },
+  { value: 'solubiliser', label: 'Solubiliser' },
 ]
 const CHARGES: { value: KindForm['charge']; label: string }[] = [
-  { value: 'none', label: 'Not known, or none' },
+  { value: 'none', label: 'Unknown or none' },
   { value: 'nonionic', label: 'Nonionic' },
   { value: 'anionic', label: 'Anionic (negative)' },
   { value: 'cationic', label: 'Cationic (positive)' },
   { value: 'amphoteric', label: 'Amphoteric' },
 ]
 const OXIDATION: { value: KindForm['oxidation']; label: string }[] = [
-  { value: 'unknown', label: 'Not known' },
+  { value: 'unknown', label: 'Unknown' },
   { value: 'slow', label: 'Slowly' },
-  { value: 'medium', label: 'At a middling pace' },
+  { value: 'medium', label: 'At a medium rate' },
   { value: 'fast', label: 'Fast' },
 ]
 type NumberKey = 'hlb' | 'stands' | 'melts' | 'molarMass' | 'salt' | 'hours' | 'pKa'
@@ -41,18 +41,18 @@ interface Field {
 }
 const MELTS: Field = { key: 'melts', label: 'Melts at, °C', hint: 'if it is solid' }
 const FIELDS: Partial<Record<OwnGroup, Field[]>> = {
-  emulsifier: [{ key: 'hlb', label: 'HLB, where it is told' }, MELTS],
+  emulsifier: [{ key: 'hlb', label: 'HLB, if stated' }, MELTS],
   acid: [
     { key: 'pKa', label: 'or its own pKa', hint: '3.1; 4.8' },
     { key: 'molarMass', label: 'Molar mass, g/mol' },
   ],
   thickener: [
-    { key: 'hours', label: 'Hours until it is swollen' },
-    { key: 'salt', label: 'Electrolyte tolerance, %', hint: 'if salt thins it' },
+    { key: 'hours', label: 'Hydration time, hours' },
+    { key: 'salt', label: 'Electrolyte tolerance, %', hint: 'if salts thin it' },
   ],
   oil: [MELTS],
 }
-const STANDS: Field = { key: 'stands', label: 'Maximum processing temperature, °C', hint: 'if told' }
+const STANDS: Field = { key: 'stands', label: 'Maximum processing temperature, °C', hint: 'if stated' }
 type TickKey = 'bacteria' | 'yeast' | 'mould' | 'lumps' | 'neutralise' | 'raw'
 const TICKS: Partial<Record<OwnGroup, { key: TickKey; label: string }[]>> = {
   preservative: [
@@ -61,10 +61,10 @@ const TICKS: Partial<Record<OwnGroup, { key: TickKey; label: string }[]>> = {
     { key: 'mould', label: 'mould' },
   ],
   thickener: [
-    { key: 'lumps', label: 'Lumps in bare water: wet it first' },
-    { key: 'neutralise', label: 'Thickens only when it is neutralised' },
+    { key: 'lumps', label: 'Lumps in water: wet it first' },
+    { key: 'neutralise', label: 'Thickens only when neutralised' },
   ],
-  powder: [{ key: 'raw', label: 'A plant ground raw, neither extracted nor sterilised' }],
+  powder: [{ key: 'raw', label: 'Raw ground plant, neither extracted nor sterilised' }],
 }
 const fields = computed(() => [...(FIELDS[props.group] ?? []), STANDS])
 const ticks = computed(() => TICKS[props.group] ?? [])

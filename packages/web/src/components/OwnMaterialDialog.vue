@@ -60,7 +60,7 @@ const FUNCTIONS = [
 ]
 const solubilities = SOLUBILITIES.map((value) => ({
   value,
-  label: value === 'dispersible' ? 'neither, it disperses' : value,
+  label: value === 'dispersible' ? 'neither (disperses)' : value,
 }))
 const phases = [
   { value: 'water', label: 'Water' },
@@ -119,9 +119,9 @@ const usage = computed(() =>
 const ph = computed(() => readRange(facts.ph.low, facts.ph.high, { min: 0, max: 14, what: 'the pH' }))
 const nameError = computed(() =>
   facts.name.trim() === ''
-    ? 'Give it a name.'
+    ? 'Enter a name.'
     : facts.name.length > LIMITS.material
-      ? `${LIMITS.material} characters fit.`
+      ? `${LIMITS.material} characters at most.`
       : null,
 )
 const parts = computed<OwnPart[]>(() =>
@@ -182,15 +182,11 @@ async function save() {
 </script>
 
 <template>
-  <PopUp v-model:visible="open" :header="material ? 'Change a material of my own' : 'A material of my own'">
+  <PopUp v-model:visible="open" :header="material ? 'Edit own ingredient' : 'New own ingredient'">
     <form class="dialog-form" @submit.prevent="save" @keydown.stop>
       <TextField id="own-name" label="Name" :error="nameError" class="wide" v-model="facts.name" autofocus />
-      <TextField
-        label="INCI names, with commas between them (may stay empty)"
-        class="wide"
-        v-model="facts.inci"
-      />
-      <FormField id="own-does" label="What it does">
+      <TextField label="INCI names, separated by commas (optional)" class="wide" v-model="facts.inci" />
+      <FormField id="own-does" label="Function">
         <Select label-id="own-does" v-model="facts.does" :options="functions" fluid />
       </FormField>
       <ChoiceField v-model="facts.solubility" label="Soluble in" :options="solubilities" />
@@ -203,13 +199,13 @@ async function save() {
         unit="percent"
         :read="usage"
       />
-      <RangeField id="own-ph" v-model="facts.ph" legend="pH it suits" name="pH" :read="ph" />
+      <RangeField id="own-ph" v-model="facts.ph" legend="Suitable pH" name="pH" :read="ph" />
       <OwnKindFields v-model="kind" :group="group" />
       <PartsEditor v-model="rows" class="wide" :fault="fault" :sum="sum" />
-      <p class="muted small wide">What you leave out stays unknown, and is said to be.</p>
+      <p class="muted small wide">Anything left empty counts as unknown.</p>
       <div class="dialog-buttons">
         <QuietButton type="button" label="Cancel" @click="open = false" />
-        <Button type="submit" :label="material ? 'Save' : (action ?? 'Make and add')" :disabled="!valid" />
+        <Button type="submit" :label="material ? 'Save' : (action ?? 'Create and add')" :disabled="!valid" />
       </div>
     </form>
   </PopUp>

@@ -35,21 +35,21 @@ function takeFormula() {
 
 <template>
   <fieldset class="stacked closer">
-    <legend>Made of, in percent (for a mixture, a solution or a stock)</legend>
+    <legend>Composition in percent (mixture, solution or stock solution)</legend>
     <PercentRows
       v-model="rows"
       of="material"
       what="part"
-      placeholder="Material"
+      placeholder="Ingredient"
       :suggest="(typed) => materials.search(typed, 12)"
       :option-label="label"
     />
     <p v-if="fault" class="error-text" role="alert">{{ fault }}</p>
     <p v-else-if="sum > 0 && sum < 99.95" class="muted small">
-      {{ Number(sum.toFixed(2)) }} % is told; what the rest is stays unknown.
+      {{ Number(sum.toFixed(2)) }} % stated; the rest stays unknown.
     </p>
     <div class="abreast wraps">
-      <Button label="Add a part" icon="pi pi-plus" size="small" text @click="add" />
+      <Button label="Add ingredient" icon="pi pi-plus" size="small" text @click="add" />
       <Select
         v-model="taken"
         :options="formulas"
@@ -57,7 +57,7 @@ function takeFormula() {
         option-value="id"
         size="small"
         placeholder="From one of my formulas…"
-        aria-label="Take the lines of a formula as parts"
+        aria-label="Use the ingredients of a formula"
         @change="takeFormula"
       />
     </div>

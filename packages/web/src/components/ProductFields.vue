@@ -9,10 +9,10 @@ const emit = defineEmits<{ change: [patch: Partial<Product>] }>()
 const FIELDS = [
   { key: 'kind', label: 'Kind', options: kindOptions },
   { key: 'site', label: 'For', options: siteOptions },
-  { key: 'rinse', label: 'How it is used', options: rinseOptions },
+  { key: 'rinse', label: 'Use', options: rinseOptions },
   { key: 'region', label: 'Market', options: regionOptions },
 ] as const
-const forWhom = [{ value: null, label: 'Not said' }, ...madeForOptions]
+const forWhom = [{ value: null, label: 'Not specified' }, ...madeForOptions]
 </script>
 
 <template>
@@ -32,6 +32,6 @@ const forWhom = [{ value: null, label: 'Not said' }, ...madeForOptions]
     @update:model-value="emit('change', { for: $event ?? undefined })"
   />
   <p v-if="product.region === 'other'" class="muted small wide">
-    The strictest rule known here is shown. Look up your own.
+    Omblet shows the strictest rule it knows. Check your local rules.
   </p>
 </template>

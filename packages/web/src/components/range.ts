@@ -9,7 +9,7 @@ export function readRange(low: string, high: string, limits: FieldLimits): ReadR
   if ('error' in a) return { error: a.error }
   if ('error' in b) return { error: b.error }
   if (a.value === null && b.value === null) return { value: undefined }
-  if (a.value === null || b.value === null) return { error: 'Give both ends of the range, or neither.' }
+  if (a.value === null || b.value === null) return { error: 'Enter both ends of the range, or neither.' }
   return a.value <= b.value
     ? { value: { min: a.value, max: b.value } }
     : { error: 'The first number must not be above the second.' }

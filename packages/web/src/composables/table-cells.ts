@@ -9,7 +9,7 @@ export async function tableCells(
   const worker = new Worker(new URL('../workers/table.worker.ts', import.meta.url), { type: 'module' })
   try {
     return await new Promise((resolve, reject) => {
-      worker.onerror = () => reject(new Error('A part of Omblet that reads tables could not be loaded.'))
+      worker.onerror = () => reject(new Error('Part of Omblet could not be loaded.'))
       wrap<TableWorker>(worker).cells(file).then(resolve, reject)
     })
   } catch {

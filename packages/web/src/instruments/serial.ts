@@ -65,7 +65,7 @@ export function serialPort(port: SerialPort, settings: SerialSettings): LineSour
           reader = null
           await port.close().catch(() => undefined)
           if (closed) return
-          link('lost', 'The port gives nothing. Check the cable, and that no other program holds it.')
+          link('lost', 'No data from the port. Check the cable, and that no other program uses it.')
           await new Promise((resolve) => setTimeout(resolve, AGAIN))
         }
       }

@@ -27,7 +27,7 @@ export function streamed(url: string): LineSource {
                 for (const text of cutter.cut(value)) line(text)
               }
             } else if (response.status === 404) {
-              link('lost', 'The simulated bench is gone. Set it up again.')
+              link('lost', 'The simulated bench has ended. Set it up again.')
               return
             }
           } catch {

@@ -102,7 +102,7 @@ export interface ReadArchive {
   lost: { kind: 'picture' | 'paper'; of: string; why: string }[]
 }
 
-const damaged = () => new ReadError('The archive is cut off or damaged. Use another copy of the backup.')
+const damaged = () => new ReadError('The archive is incomplete or damaged. Use another copy of the backup.')
 const MISSING = 'it is not in the archive.'
 const DAMAGED = 'it is damaged in the archive.'
 
@@ -113,7 +113,7 @@ async function entriesOf(file: Blob): Promise<Map<string, FileEntry>> {
     for await (const entry of new ZipReader(new BlobReader(file)).getEntriesGenerator()) {
       if (!entry.directory) entries.set(entry.filename, entry)
       if (entries.size > MOST_ENTRIES)
-        throw new ReadError('The archive holds more files than any backup has.')
+        throw new ReadError('The archive contains too many files for a backup.')
     }
   } catch (error) {
     if (error instanceof ReadError || isUnreadable(error)) throw error
@@ -131,7 +131,7 @@ async function through(entry: FileEntry, most: number, each: (chunk: Uint8Array<
   const writable = new WritableStream<Uint8Array<ArrayBuffer>>({
     write(chunk) {
       size += chunk.length
-      if (size > most) throw new ReadError('It is larger than anything that Omblet writes.')
+      if (size > most) throw new ReadError('The file is larger than anything Omblet writes.')
       each(chunk)
     },
   })
@@ -180,7 +180,7 @@ async function blobIn(
 export async function readArchive(file: Blob, onProgress: Progress = () => undefined): Promise<ReadArchive> {
   const entries = await entriesOf(file)
   const backup = entries.get(BACKUP)
-  if (!backup) throw new ReadError(`The archive holds no ${BACKUP}, so it is no backup of Omblet.`)
+  if (!backup) throw new ReadError(`The archive contains no ${BACKUP}, so it is not an Omblet backup.`)
   const whole = async <T>(work: () => Promise<T>) => {
     try {
       return await work()
@@ -210,7 +210,7 @@ export async function readArchive(file: Blob, onProgress: Progress = () => undef
   for (const p of listed.pictures) {
     const of = { kind: 'picture' as const, of: p.batch }
     if (!/^image\/(jpeg|png|webp)$/.test(p.type))
-      lost.push({ ...of, why: `“${p.type.slice(0, 40)}” is no kind of photograph that is kept.` })
+      lost.push({ ...of, why: `“${p.type.slice(0, 40)}” is not a supported photo type.` })
     else {
       const blob = await take(p.path, p.type, of)
       if (blob) pictures.push({ batch: p.batch, id: p.id, blob })

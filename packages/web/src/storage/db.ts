@@ -93,9 +93,9 @@ export function troubleOf(error: unknown): StorageTrouble {
 
 const WORDS: Record<StorageTrouble, string> = {
   full: 'The browser’s storage is full, so the last change is not saved. Export your work, then free some space.',
-  newer: 'This store was written by a newer Omblet. Reload the page to get that version.',
+  newer: 'This data was written by a newer version of Omblet. Reload the page to get it.',
   refused:
-    'The browser refuses storage (private window, or switched off), so nothing is saved. You can go on working and export.',
+    'The browser blocks storage (private window or disabled), so nothing is saved. You can keep working and export.',
 }
 /** A sentence for a failed write that says what to do. */
 export const explainStorage = (error: unknown): string => WORDS[troubleOf(error)]

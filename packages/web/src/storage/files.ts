@@ -74,14 +74,14 @@ const whyNot = (error: unknown) =>
   error instanceof ReadError
     ? error.message
     : isUnreadable(error)
-      ? 'The file cannot be read any more: it was moved, changed or taken away. Choose it again.'
+      ? 'The file can no longer be read: it was moved, changed or removed. Choose it again.'
       : explainStorage(error)
 /** What a file of an archive is, in words. */
 function lostName({ kind, of }: ReadArchive['lost'][number], backup: Backup): string {
   if (kind === 'paper')
-    return `A paper of a lot of ${backup.lots.find((l) => l.id === of)?.material ?? 'a material'}`
+    return `A document of a lot of ${backup.lots.find((l) => l.id === of)?.material ?? 'a material'}`
   const code = backup.batches.find((b) => b.batch.id === of)?.batch.code
-  return code ? `A photograph of batch ${code}` : 'Photographs'
+  return code ? `A photo of batch ${code}` : 'Photos'
 }
 
 export interface SavedBackup {

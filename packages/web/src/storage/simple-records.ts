@@ -22,6 +22,6 @@ export function simpleRecords(backup: Backup, catalogue: Catalogue) {
         `Lot of ${catalogue.find(l.material)?.name ?? l.material}: ${lotWords(here)} here, ${lotWords(l)} in the backup`,
     ),
     ...of('containers', (c, here) => `${c.name}: ${here.left} here, ${c.left} in the backup`),
-    ...of('changes', (c) => `Own figures of ${catalogue.find(c.id)?.name ?? c.id}`),
+    ...of('changes', (c) => `Changed facts of ${catalogue.find(c.id)?.name ?? c.id}`),
   ]
 }

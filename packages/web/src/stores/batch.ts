@@ -106,7 +106,7 @@ export const useBatch = defineStore('batch', () => {
     const left = stillWaiting(waiting.take(id), events.value)
     if (!left)
       told.value =
-        'Something was entered in another tab. What was entered here last was not stored. Look before you go on.'
+        'Something was entered in another tab. Your last entry here was not saved. Check before you continue.'
     if (!left || left.length === 0) return
     pending.value = left.map((event, i) => ({
       event,
@@ -281,7 +281,7 @@ export const useBatch = defineStore('batch', () => {
       await catchUp()
       if (waiting.some((p) => !p.quiet))
         told.value =
-          'Something was entered in another tab. This page now shows it; what was entered here last was not. Look before you go on.'
+          'Something was entered in another tab. This page now shows it; your last entry was not saved. Check before you continue.'
       waiting.forEach((p) => p.settle(false))
     } else if (error instanceof BatchGone)
       held.value = { why: 'This batch was deleted in another tab.', gone: true }

@@ -36,7 +36,7 @@ export const useContainers = defineStore('containers', () => {
     } catch (error) {
       problem.value =
         error instanceof Gone
-          ? 'This container was deleted in another tab; it lies in the bin. Nothing was changed.'
+          ? 'This container was deleted in another tab; it is in the bin. Nothing was changed.'
           : explainStorage(error)
     }
     await reread(id)

@@ -40,11 +40,7 @@ export const useFiles = defineStore('files', () => {
           resolve(null)
         }
         worker.onerror = () =>
-          reject(
-            new Error(
-              'A part of Omblet that reads files could not be loaded. Reload the page and try again.',
-            ),
-          )
+          reject(new Error('Part of Omblet could not be loaded. Reload the page and try again.'))
         const progress = proxy((done: number) => {
           if (busy.value) busy.value = { what, done }
         })
@@ -101,7 +97,7 @@ export const useFiles = defineStore('files', () => {
     const renamed = made.name !== wanted ? `; a formula called ${wanted} was here already` : ''
     if (!made.stored)
       return {
-        error: `${library.storageProblem ?? 'It could not be stored.'} ${made.name} is open here until the page is left, and not imported.`,
+        error: `${library.storageProblem ?? 'It could not be saved.'} ${made.name} is open here until you leave the page, but was not imported.`,
       }
     return { message: `Imported as ${made.name}${renamed}.`, to: `/formulas/${made.id}` }
   }

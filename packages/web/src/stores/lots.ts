@@ -51,7 +51,7 @@ export const useLots = defineStore('lots', () => {
     } catch (error) {
       problem.value =
         error instanceof Gone
-          ? 'This lot was deleted in another tab; it lies in the bin. Nothing was changed.'
+          ? 'This lot was deleted in another tab; it is in the bin. Nothing was changed.'
           : explainStorage(error)
       return null
     }

@@ -16,7 +16,7 @@ export async function tellOfLooks(count: number) {
   if ((await getSetting<string>(KEY).catch(() => today)) === today) return
   await setSetting(KEY, today).catch(() => undefined)
   new Notification('Omblet', {
-    body: count === 1 ? 'One look is due today.' : `${count} looks are due today.`,
+    body: count === 1 ? 'One observation is due today.' : `${count} observations are due today.`,
     tag: 'omblet-looks',
   })
 }

@@ -4,10 +4,10 @@ import type { Kind, Restored } from '../storage/restore'
 const NAMES: Record<Kind, [one: string, many: string]> = {
   formulas: ['formula', 'formulas'],
   versions: ['version', 'versions'],
-  materials: ['own material', 'own materials'],
+  materials: ['own ingredient', 'own ingredients'],
   lots: ['lot', 'lots'],
   containers: ['container', 'containers'],
-  changes: ['own figure', 'own figures'],
+  changes: ['changed fact', 'changed facts'],
   batches: ['batch', 'batches'],
   trials: ['trial', 'trials'],
   pictures: ['photograph', 'photographs'],
@@ -39,9 +39,9 @@ export function restoredWords({ added, same, copies, kept, refused }: Restored):
   return {
     message: `Restored${nothing ? ': nothing changed' : ''}${parts.length > 0 ? `${nothing ? ';' : ':'} ${parts.join(', ')}` : ''}.`,
     details: [
-      { title: 'Kept beside yours under these names', items: copies },
-      { title: 'Different here, and left as they are', items: kept },
-      { title: 'Not readable, and left out', items: refusedWords(refused) },
+      { title: 'Kept as copies under these names', items: copies },
+      { title: 'Different here, left unchanged', items: kept },
+      { title: 'Not readable, skipped', items: refusedWords(refused) },
     ].filter((d) => d.items.length > 0),
   }
 }

@@ -14,12 +14,12 @@ const KEY = 'lastBackup'
 const counted = (n: number, what: string) => `${n} ${what}${n === 1 ? '' : 's'}`
 /** What went into a backup, and what did not. */
 function backedUp(saved: { pictures: number; papers: number }, whole: boolean): string {
-  const beside = `${counted(saved.pictures, 'photograph')} and ${counted(saved.papers, 'paper')}`
+  const beside = `${counted(saved.pictures, 'photograph')} and ${counted(saved.papers, 'document')}`
   const any = saved.pictures + saved.papers > 0
-  if (whole) return `Backup with ${beside} saved to your downloads, and read again.`
+  if (whole) return `Backup with ${beside} saved to your downloads and verified.`
   return any
-    ? `Backup saved to your downloads, and read again. Not included: ${beside}. “With photos and documents” includes them.`
-    : 'Backup saved to your downloads, and read again.'
+    ? `Backup saved to your downloads and verified. Not included: ${beside}. “With photos and documents” includes them.`
+    : 'Backup saved to your downloads and verified.'
 }
 
 /** How safe the work is: whether the browser keeps it, whether the store answers, and when it was last backed up. */
@@ -62,16 +62,16 @@ export const useSafety = defineStore('safety', () => {
       if (saved.unsound.length > 0) {
         files.report = {
           message: 'The backup was saved, but not all of it can be restored.',
-          details: [{ title: 'Not readable in it', items: refusedWords(saved.unsound) }],
+          details: [{ title: 'Not readable', items: refusedWords(saved.unsound) }],
         }
-        return { error: 'The backup was saved and read again: not all of it can be restored.' }
+        return { error: 'The backup was saved and verified: not all of it can be restored.' }
       }
       lastBackup.value = at.toISOString()
       now.value = new Date()
       await setSetting(KEY, lastBackup.value).catch(() => undefined)
       return { message: backedUp(saved, pictures) }
     } catch (error) {
-      return { error: `No backup was made. ${error instanceof Error ? error.message : String(error)}` }
+      return { error: `Backup failed. ${error instanceof Error ? error.message : String(error)}` }
     }
   }
 

@@ -7,7 +7,7 @@ import { explainStorage } from '../storage/db'
 import { addTrial, changeTrial, deleteTrial, getTrial, listTrials, TrialGone } from '../storage/trials'
 import { useBin } from './bin'
 
-export const TRIAL_GONE = 'This trial was deleted in another tab. It lies in the bin.'
+export const TRIAL_GONE = 'This trial was deleted in another tab. It is in the bin.'
 
 /** Trials, as they stand in the store; every change is made to what stands there, so that two tabs add up. */
 export const useTrials = defineStore('trials', () => {

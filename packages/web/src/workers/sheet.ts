@@ -51,7 +51,7 @@ async function refuseHuge(file: Blob) {
     })
     if (far.rows * far.columns > MOST_CELLS)
       throw new TableError(
-        `The spreadsheet reaches to cell ${far.at}, ${far.rows} rows by ${far.columns} columns: more than can be a table. Delete what stands far from it, or save the table as .csv.`,
+        `The spreadsheet reaches to cell ${far.at}, ${far.rows} rows by ${far.columns} columns: too many for a table. Delete stray cells, or save the table as .csv.`,
       )
   }
 }
@@ -65,6 +65,6 @@ export async function sheetCells(file: Blob, name: string): Promise<readonly (re
     // what is thrown inside a stream can come out wrapped
     const cause = error instanceof TableError ? error : (error as { cause?: unknown } | null)?.cause
     if (cause instanceof TableError) throw cause
-    throw new TableError(`${name} is no spreadsheet that can be read. Save it as .xlsx or .csv.`)
+    throw new TableError(`${name} is not a readable spreadsheet. Save it as .xlsx or .csv.`)
   }
 }

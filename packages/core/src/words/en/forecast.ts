@@ -3,9 +3,9 @@ import type { Assessment } from '../../assess/types.ts'
 import { formatNumber, formatRange, sayMoney } from '../../text/format.ts'
 
 export const freezing: Record<NonNullable<Forecast['frost']>['verdict'], string> = {
-  stands: 'stands frost',
-  doubtful: 'frost: doubtful',
-  splits: 'splits in frost',
+  stands: 'survives freezing',
+  doubtful: 'may separate when frozen',
+  splits: 'separates when frozen',
 }
 
 /** One thing that is expected of a formula. */
@@ -36,26 +36,26 @@ export function forecastRows(f: Forecast): ForecastRow[] {
         ]
       : []),
     ...(f.frost ? [{ what: 'Freeze–thaw', words: freezing[f.frost.verdict] }] : []),
-    { what: '100 g', words: f.cost === null ? 'a price is missing' : sayMoney(f.cost) },
+    { what: '100 g', words: f.cost === null ? 'price missing' : sayMoney(f.cost) },
   ]
 }
 
 /** What follows from a formula, for a comparison of two: name and value. */
 export function comparedRows({ ph, formula: { targetPh } }: Assessment, f: Forecast): ForecastRow[] {
   return [
-    { what: 'pH aimed at', words: targetPh ? formatRange(targetPh) : 'none' },
+    { what: 'Target pH', words: targetPh ? formatRange(targetPh) : 'none' },
     {
-      what: 'pH where all works',
+      what: 'Common pH range',
       words: ph.shared
         ? formatRange(ph.shared)
         : ph.clashes.length > 0
-          ? 'nowhere: needs clash'
-          : 'nothing asks',
+          ? 'none: requirements conflict'
+          : 'no requirement',
     },
-    ...forecastRows(f).map((row) => (row.what === 'pH' ? { ...row, what: 'pH as predicted' } : row)),
+    ...forecastRows(f).map((row) => (row.what === 'pH' ? { ...row, what: 'Predicted pH' } : row)),
     {
-      what: 'Checks',
-      words: f.stops + f.checks === 0 ? 'none' : `${f.stops} stop, ${f.checks} to check`,
+      what: 'Findings',
+      words: f.stops + f.checks === 0 ? 'none' : `${f.stops} stop, ${f.checks} check`,
     },
   ]
 }

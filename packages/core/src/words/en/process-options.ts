@@ -16,10 +16,10 @@ export const processOptions: OptionWords = {
   pouring: {
     label: 'Order of addition',
     options: {
-      'oil-into-water': { label: 'Oil into water', why: 'Simple, and it lets the water keep its heat.' },
+      'oil-into-water': { label: 'Oil into water', why: 'Simple. The water phase stays hot.' },
       'water-into-oil': {
         label: 'Water into oil',
-        why: 'It thickens, turns over, and leaves finer drops with nonionic waxes.',
+        why: 'Thickens, then inverts. Finer droplets with nonionic waxes.',
       },
     },
   },
@@ -28,29 +28,32 @@ export const processOptions: OptionWords = {
     options: {
       hold: {
         label: 'Hold it hot',
-        why: 'Twenty minutes at 70 to 75 °C leave fewer germs from water and powders, and melt waxes whole.',
+        why: '20 minutes at 70–75 °C reduce the microbial load of water and powders, and melt waxes fully.',
       },
       melt: {
         label: 'Until melted',
-        why: 'Kinder to oils and actives; hygiene rests on clean tools, fresh water and the preservative.',
+        why: 'Gentler on oils and actives. Hygiene then depends on clean tools, fresh water and the preservative.',
       },
     },
   },
   evaporation: {
     label: 'Evaporation',
     options: {
-      cover: { label: 'Cover it', why: 'Little leaves under a lid; the batch is weighed at the end.' },
-      weigh: { label: 'Weigh, make up', why: 'Exact: what is missing is put back hot, before joining.' },
+      cover: { label: 'Cover', why: 'A lid limits the loss. The batch is weighed at the end.' },
+      weigh: {
+        label: 'Weigh, make up',
+        why: 'Exact. Water loss is replaced hot, before the phases are combined.',
+      },
     },
   },
   cooling: {
     label: 'Cooling',
     options: {
-      air: { label: 'In air', why: 'Slow and even: waxes set fine, and there is time.' },
-      bath: { label: 'In cold water', why: 'Fast; it has to be stirred all along, for it sets at the wall.' },
+      air: { label: 'In air', why: 'Slow and even. Waxes crystallise finely.' },
+      bath: { label: 'In cold water', why: 'Fast. Stir throughout, as it sets at the wall.' },
       'cold-share': {
-        label: 'Cold share of water',
-        why: 'A fifth of the water stays cold and cools it from within.',
+        label: 'Held-back cold water',
+        why: 'A fifth of the water is added cold and cools the emulsion from within.',
       },
     },
   },
@@ -58,24 +61,27 @@ export const processOptions: OptionWords = {
     label: 'Hydration of gums',
     options: {
       rest: { label: 'Wet, rest 25 min', why: 'Fully wetted gum hydrates evenly.' },
-      'at-once': { label: 'Use at once', why: 'Quick, and good where it is blended hard anyway.' },
+      'at-once': { label: 'Use at once', why: 'Quick. Suitable where a stick blender follows.' },
       overnight: {
         label: 'Leave overnight',
-        why: 'The smoothest; only in its glycol, for bare water would spoil.',
+        why: 'Smoothest. Only in glycol or glycerin: unpreserved water would spoil.',
       },
     },
   },
   swelling: {
     label: 'Slow-hydrating polymers',
     options: {
-      shear: { label: 'High shear now', why: 'Minutes of work; its body comes while the product rests.' },
+      shear: {
+        label: 'High shear now',
+        why: 'Takes minutes. Full viscosity develops while the product rests.',
+      },
       overnight: {
         label: 'Overnight, preserved',
-        why: 'Nothing is sheared; the preservative is in that water from the start.',
+        why: 'No shear. The preservative is in that water from the start.',
       },
       stock: {
-        label: 'A stock of 1 %',
-        why: 'Made days ahead with the water of the formula, kept cold and preserved.',
+        label: '1 % stock solution',
+        why: 'Made days ahead from the formula’s water, preserved and refrigerated.',
       },
     },
   },
@@ -83,18 +89,24 @@ export const processOptions: OptionWords = {
     label: 'Texture',
     options: {
       'as-it-is': { label: 'As is', why: 'Filled as made, without whipping.' },
-      whip: { label: 'Chill and whip', why: 'Air makes it light: at most it doubles.' },
+      whip: { label: 'Chill and whip', why: 'Light texture. The volume doubles at most.' },
       beat: {
         label: 'Let set, then whisk',
-        why: 'For what sets to a jelly first and turns to cream when it is beaten.',
+        why: 'For products that set to a jelly and turn to cream when whisked.',
       },
     },
   },
   ending: {
     label: 'pH and preservative order',
     options: {
-      'adjust-first': { label: 'Adjust, preserve', why: 'The preservative meets the pH at which it works.' },
-      'preserve-first': { label: 'Preserve, adjust', why: 'What moves the pH is in before it is set.' },
+      'adjust-first': {
+        label: 'Adjust, preserve',
+        why: 'The preservative is added at the pH where it is effective.',
+      },
+      'preserve-first': {
+        label: 'Preserve, adjust',
+        why: 'Everything that changes the pH is in before it is adjusted.',
+      },
     },
   },
 }
@@ -102,12 +114,12 @@ export const processOptions: OptionWords = {
 /** Why the preservative goes in before or after the pH is set, where its own effect is predicted. */
 export function endingReason(value: Schools['ending'], { shift, much }: EndingShift): string {
   const by = formatNumber(Math.abs(shift), 1)
-  const moved = `Without it the pH would be about ${by} ${shift > 0 ? 'lower' : 'higher'}`
+  const moved = `Without the preservative the pH would be about ${by} ${shift > 0 ? 'lower' : 'higher'}`
   if (much)
     return value === 'adjust-first'
-      ? `${moved}, so a reading before it says little.`
-      : `${moved}, so it is in before the pH is set.`
+      ? `${moved}, so a measurement before it means little.`
+      : `${moved}, so it is added before the pH is adjusted.`
   return value === 'adjust-first'
-    ? `It ${Math.abs(shift) < 0.05 ? 'hardly moves the pH' : `moves the pH by about ${by}`}, so it can wait for the pH at which it works.`
-    : 'One reading less; what moves the pH is in before it is set.'
+    ? `The preservative ${Math.abs(shift) < 0.05 ? 'hardly changes the pH' : `changes the pH by about ${by}`}, so it can be added after adjusting.`
+    : 'One measurement less. Everything that changes the pH is in before it is adjusted.'
 }

@@ -8,9 +8,9 @@ import { sayMinutes } from '../../text/minutes.ts'
 /** How a weighing ended where it is not as planned. */
 export const weighedStates: Record<WeighedState, string> = {
   'not-weighed': 'not weighed',
-  'left-so': 'left so',
-  short: 'short',
-  'too-much': 'too much',
+  'left-so': 'accepted',
+  short: 'under',
+  'too-much': 'over',
 }
 
 /** `5.20 %`, and how far that is from what was designed. */

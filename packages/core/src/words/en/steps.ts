@@ -38,33 +38,33 @@ type StepWords = {
 }
 
 const rests = (minutes: number) =>
-  minutes > 0 ? ` Let it rest ${minutes > 60 ? 'overnight' : `${minutes} minutes`}.` : ''
+  minutes > 0 ? ` Rest ${minutes > 60 ? 'overnight' : `${minutes} minutes`}.` : ''
 const named = (items: readonly NamedGrams[], resolution: number) =>
   items.map(({ name, grams }) => `${formatGrams(grams, resolution)} ${name}`)
 /** How long powders are stirred: until they are gone, or spread. */
-const untilGone = ({ names, dissolve }: { names: readonly string[]; dissolve: boolean }) =>
+const untilGone = ({ dissolve }: { dissolve: boolean }) =>
   dissolve
-    ? { until: `${names.length > 1 ? 'all of it' : 'it'} is dissolved`, look: 'no grains left' }
-    : { until: 'no lump is left', look: 'no lumps between the fingers' }
+    ? { until: 'fully dissolved', look: 'no visible particles' }
+    : { until: 'free of lumps', look: 'no lumps between the fingers' }
 /** How what holds such powders is poured. */
 function sprinkle(sprinkled: Sprinkled | null) {
   if (!sprinkled) return null
   const { until, look } = untilGone(sprinkled)
-  const rest = sprinkled.more ? ' Then the rest, stirred together.' : ''
+  const rest = sprinkled.more ? ' Then add the remaining ingredients, mixed together.' : ''
   return {
-    detail: `Sprinkle ${listWords(sprinkled.names)} in bit by bit, stirring until ${until}.${rest}`,
+    detail: `Sprinkle in ${listWords(sprinkled.names)} a little at a time, stirring until ${until}.${rest}`,
     look,
   }
 }
 const asDilution = ({ name, grams, carrier, ...d }: TooSmall, resolution: number) =>
-  `${formatGrams(grams, resolution)} ${name} is too little for this scale: stir ${formatGrams(d.soluteGrams, resolution)} into ${formatGrams(d.carrierGrams, resolution)} ${carrier} and take ${formatGrams(d.useGrams, resolution)} of that, counting its ${carrier} with the rest.`
+  `${formatGrams(grams, resolution)} ${name} is too little for this scale. Stir ${formatGrams(d.soluteGrams, resolution)} into ${formatGrams(d.carrierGrams, resolution)} ${carrier} and use ${formatGrams(d.useGrams, resolution)} of that solution. Count its ${carrier} towards the formula.`
 function partOfSolution(name: string, s: DyeSolution, resolution: number): string {
   const g = (grams: number) => formatGrams(grams, resolution)
   const use =
     s.drops === null
-      ? `Stir 1 g of that into 9 g of water again: ${g(s.useGrams)} hold what the batch takes`
-      : `${g(s.useGrams)} of it, about ${s.drops} drops, hold what the batch takes`
-  return `The scale cannot weigh so little ${name}: stir ${g(s.dyeGrams)} into ${g(s.waterGrams)} distilled water. ${use}.`
+      ? `Dilute 1 g of it with 9 g water. ${g(s.useGrams)} of that contain the dose for the batch`
+      : `${g(s.useGrams)} of it (about ${s.drops} drops) contain the dose for the batch`
+  return `Too little ${name} for this scale. Stir ${g(s.dyeGrams)} into ${g(s.waterGrams)} distilled water. ${use}.`
 }
 function asSolution(s: AdjusterSolution, resolution: number): string {
   const g = (grams: number) => formatGrams(grams, resolution)
@@ -73,58 +73,58 @@ function asSolution(s: AdjusterSolution, resolution: number): string {
 }
 const HEAT_CARE = {
   'weigh-inverse':
-    'Weigh it before and after and put back now, hot, what is missing: once it is in the oil it cannot be put back.',
-  cover: 'Cover it, so that little water leaves.',
-  weigh: 'Weigh it before and after; what is missing is put back as hot water.',
-  'melt-whole': 'Hold it, so that it melts whole.',
+    'Weigh before and after heating, and replace the water loss now, hot. Once the water is in the oil, it cannot be replaced.',
+  cover: 'Cover to limit evaporation.',
+  weigh: 'Weigh before and after heating, and replace the water loss with hot water.',
+  'melt-whole': 'Hold until fully melted.',
 }
 const BLENDING = {
   fast: 'Sets fast: blend in short bursts below the surface, then stir by hand to avoid air and lumps.',
-  medium: 'Short bursts below the surface, so that no air goes in.',
+  medium: 'Blend in short bursts below the surface to keep air out.',
   slow: 'Sets slowly: blend in several short rounds, then stir by hand.',
 }
 function pourDetail({ emulsion, hot }: StepFacts['combine']): string {
   switch (emulsion) {
     case 'none':
-      return 'Stir until it is even.'
+      return 'Stir until uniform.'
     case 'inverse':
-      return 'In a thin stream and slowly, blending all the time: water in oil forgives no hurry.'
+      return 'Pour slowly, in a thin stream, blending throughout. A W/O emulsion breaks if water is added too fast.'
     case 'into-oil':
-      return `${hot ? 'Both at the same temperature. ' : ''}The mix thickens, then inverts (phase inversion): finer droplets with nonionic waxes.`
+      return `${hot ? 'Both phases at the same temperature. ' : ''}The mixture thickens, then inverts (phase inversion). With nonionic waxes this gives finer droplets.`
     case 'into-water':
-      return `${hot ? 'Both at the same temperature, to about 5 °C. ' : ''}Short bursts of half a minute.`
+      return `${hot ? 'Both phases within about 5 °C of each other. ' : ''}Blend in 30-second bursts.`
   }
 }
 const ADDED = {
-  spooned: 'Back into the batch; stir it through.',
+  spooned: 'Return it to the batch and stir in.',
   sprinkled: '',
-  acid: 'In a thin stream and in small parts, stirring after each; then blend shortly again.',
-  several: 'Stir it together first, then in small parts into the batch.',
-  one: 'Stir it in.',
+  acid: 'Add in a thin stream, in small portions, stirring after each. Then blend briefly.',
+  several: 'Mix these together first, then stir into the batch in small portions.',
+  one: 'Stir in.',
 }
 
 /** Every step that Omblet writes. */
 export const steps: StepWords = {
   own: ({ title }) => ({ title }),
   prepare: () => ({
-    title: 'Wash, dry and spray tools and bench',
+    title: 'Clean and sanitise equipment and bench',
     detail:
-      'Spray with 70 % isopropyl alcohol and let it dry; no flame nearby. Gloves on. Write down the weight of each empty vessel.',
+      'Wash and dry, then spray with 70 % isopropyl alcohol and let it evaporate. Keep away from flames. Wear gloves. Note the tare weight of each vessel.',
   }),
   'make-own': ({ name, grams, parts, resolutionGrams }) => ({
     title: `Make ${name}`,
-    detail: `${formatGrams(grams, resolutionGrams)} of it is needed: ${listWords(named(parts, resolutionGrams))}. Make a little more, for what stays in the beaker. It is weighed into its phase like any material.`,
-    look: 'even, or clear where it should be',
+    detail: `${formatGrams(grams, resolutionGrams)} needed: ${listWords(named(parts, resolutionGrams))}. Make a little extra to cover transfer loss. Weigh it into its phase like any other ingredient.`,
+    look: 'uniform, or clear if all of it dissolves',
   }),
   'make-up': ({ name, grams, waterGrams, resolutionGrams }) => ({
     title: `Make up ${name}`,
-    detail: `Weigh ${formatGrams(grams, resolutionGrams)} and ${formatGrams(waterGrams, resolutionGrams)} of the water of the formula into a small beaker and stir.`,
-    look: 'even, without grains',
+    detail: `Weigh ${formatGrams(grams, resolutionGrams)} and ${formatGrams(waterGrams, resolutionGrams)} of the formula’s water into a small beaker and stir.`,
+    look: 'uniform, no visible particles',
   }),
   'swell-ahead': ({ stock, names, waterGrams, preservatives, resolutionGrams }) => ({
-    title: stock ? `Make a stock of ${listWords(names)}` : `Hydrate ${listWords(names)} overnight`,
-    detail: `Weigh ${listWords([`${formatGrams(waterGrams, resolutionGrams)} of the water`, ...named(preservatives, resolutionGrams)])} into a beaker with a lid, sprinkle it on, shake it and leave it in the cold.${preservatives.length > 0 ? ' The preservative keeps it meanwhile.' : ' Nothing preserves it: keep it in the fridge, no longer than a night, and throw away what is over.'}`,
-    look: 'no lumps left; those at first are harmless and go by themselves',
+    title: stock ? `Make a stock solution of ${listWords(names)}` : `Hydrate ${listWords(names)} overnight`,
+    detail: `Weigh ${listWords([`${formatGrams(waterGrams, resolutionGrams)} of the water`, ...named(preservatives, resolutionGrams)])} into a beaker with a lid. Sprinkle ${listWords(names)} on top, shake, and refrigerate.${preservatives.length > 0 ? ' The preservative protects it meanwhile.' : ' Unpreserved: refrigerate for one night at most, and discard the rest.'}`,
+    look: 'free of lumps (early lumps hydrate on their own)',
   }),
   dye: ({ name, grams, waterGrams, solution, resolutionGrams }) => ({
     title: `Make a solution of ${name}`,
@@ -140,7 +140,7 @@ export const steps: StepWords = {
     const water =
       takeUpGrams === null
         ? ''
-        : `, and ${formatGrams(takeUpGrams, resolutionGrams)} of the water to take it up`
+        : `, and ${formatGrams(takeUpGrams, resolutionGrams)} of the water to dissolve it in`
     const tiny = tooSmall.map((t) => asDilution(t, resolutionGrams)).join(' ')
     return {
       title: `Weigh ${vessel}, ${phase || 'unnamed'}`,
@@ -148,208 +148,213 @@ export const steps: StepWords = {
     }
   },
   'weigh-rest': () => ({
-    title: 'Weigh what no step names',
-    detail: 'Its step was taken out of the method.',
+    title: 'Weigh the remaining ingredients',
+    detail: 'Their step was removed from the method.',
   }),
   'hold-back': ({ phase, waterGrams, names, resolutionGrams }) => ({
-    title: `Weigh a cold share of the water of ${phase}`,
-    detail: `${listWords([`${formatGrams(waterGrams, resolutionGrams)} of it`, ...names])} stay cold and cool the emulsion later.`,
+    title: `Hold back cold water from ${phase}`,
+    detail: `${listWords([`${formatGrams(waterGrams, resolutionGrams)} water`, ...names])} stay cold. They cool the emulsion later.`,
   }),
   'rub-slurry': ({ names, vessel, restMinutes }) => ({
     title: `Wet ${listWords(names)} in ${vessel}`,
-    detail: `Rub it smooth before any water comes to it.${rests(restMinutes)}`,
+    detail: `Disperse until smooth before it meets any water.${rests(restMinutes)}`,
     look: 'no lumps between the fingers',
   }),
   'wet-gum': ({ names, wetting, restMinutes }) => ({
     title: `Wet ${listWords(names)} with ${wetting}`,
-    detail: `Weigh ${listWords([...names, wetting])} into a small beaker and rub it smooth: it lumps in bare water.${rests(restMinutes)}`,
+    detail: `Weigh ${listWords([...names, wetting])} into a small beaker and disperse until smooth. Added straight to water, it would lump.${rests(restMinutes)}`,
     look: 'no lumps between the fingers',
   }),
   'add-slurry': ({ names, vessel }) => ({
     title: `Stir the slurry of ${listWords(names)} into ${vessel}`,
-    detail: 'In a thin stream, stirring all along.',
-    look: 'even, no lumps',
+    detail: 'Pour in a thin stream, stirring throughout.',
+    look: 'uniform, no lumps',
   }),
   'sprinkle-gum': ({ names, vessel, slurry, restMinutes }) => ({
     title: `Sprinkle ${listWords(names)} on ${vessel} under shear`,
-    detail: `The formula has too little to wet it with${slurry ? ` (about ${sayNumber(slurry.parts)} parts of ${slurry.in})` : ''}, so it is sprinkled slowly into the vortex.${rests(restMinutes)}`,
-    look: 'no lumps; what clumps is lost',
+    detail: `Too little wetting liquid in the formula${slurry ? ` (about ${sayNumber(slurry.parts)} parts of ${slurry.in} needed)` : ''}. Sprinkle slowly into the vortex.${rests(restMinutes)}`,
+    look: 'no lumps (clumps do not hydrate)',
   }),
   'sprinkle-polymer': ({ names, vessel }) => ({
     title: `Sprinkle ${listWords(names)} on ${vessel} under high shear`,
     detail:
-      'Weigh it on a watch glass, let it fall into the vortex and blend for two or three minutes. Lumps at first are harmless: they hydrate by themselves.',
-    look: 'no powder left on top',
+      'Weigh on a watch glass, sprinkle into the vortex and blend for 2–3 minutes. Early lumps are harmless: they hydrate on their own.',
+    look: 'no powder on the surface',
   }),
   neutralise: ({ names, vessel, lye, solidLye }) => ({
     title: `Stir ${listWords(names)} into ${vessel}`,
-    detail: `Drop by drop, slowly: it thickens at once, and stirred fast it keeps air.${lye ? ` ${LYE_CARE}` : ''}${solidLye ? ` ${LYE_ORDER}` : ''}`,
-    look: 'clear and thick, without lumps',
+    detail: `Add drop by drop and stir slowly: the gel thickens at once and traps air.${lye ? ` ${LYE_CARE}` : ''}${solidLye ? ` ${LYE_ORDER}` : ''}`,
+    look: 'clear and thick, no lumps',
   }),
   'spread-in-oil': ({ names, vessel }) => ({
-    title: `Stir ${listWords(names)} into the oils of ${vessel}`,
-    detail: 'A polymer that is spread in oil meets the water without lumps.',
-    look: 'even, no clumps at the wall',
+    title: `Disperse ${listWords(names)} in the oils of ${vessel}`,
+    detail: 'A polymer dispersed in oil meets the water without lumping.',
+    look: 'uniform, no clumps on the wall',
   }),
   dissolve: ({ names, vessel, warmToC, alreadyWarm, lye, cloudy }) => ({
     title: `Dissolve ${listWords(names)} in ${vessel}`,
     detail:
       warmToC !== null
-        ? `Warm it to ${formatCelsius(warmToC)} and stir. What is still cloudy comes out again when it cools.`
+        ? `Warm to ${formatCelsius(warmToC)} and stir until clear. If it stays cloudy, it recrystallises on cooling.`
         : alreadyWarm
-          ? 'In the warm liquid, one after the other.'
-          : `One after the other, stirring.${lye ? ` ${LYE_CARE} ${LYE_ORDER} The solution gets hot.` : ''}`,
-    look: cloudy ? 'no grains left' : 'clear, nothing at the bottom',
+          ? 'Add to the warm liquid one after another.'
+          : `Add one after another, stirring.${lye ? ` ${LYE_CARE} ${LYE_ORDER} The solution gets hot.` : ''}`,
+    look: cloudy ? 'no visible particles' : 'clear, no sediment',
   }),
   'rub-smooth': ({ names, vessel }) => ({
-    title: `Rub ${listWords(names)} smooth in ${vessel}`,
-    detail: 'The powder does not dissolve: any lump left now stays.',
-    look: 'no specks on a glass plate',
+    title: `Disperse ${listWords(names)} in ${vessel}`,
+    detail: 'Grind or rub until smooth. The powder does not dissolve, so any lump left now stays.',
+    look: 'no specks when smeared on glass',
   }),
   heat: ({ phase, celsius, holdMinutes, reason, care, oily }) => ({
     title: `Heat ${phase} to ${formatCelsius(celsius)}${holdMinutes > 0 ? ` and hold ${holdMinutes} minutes` : ''}`,
     detail: [reason ? say(heatReasons, reason) : '', care ? HEAT_CARE[care] : ''].filter(Boolean).join(' '),
-    look: oily ? 'clear, no flakes' : '',
+    look: oily ? 'clear, fully melted' : '',
   }),
   'pour-part': ({ phase, into, warmIntoCold, sprinkled }) => ({
     title: `Stir ${phase} into ${into}`,
-    detail: warmIntoCold ? 'In a thin stream, stirring all along.' : 'Slowly, stirring all along.',
-    look: 'even',
+    detail: warmIntoCold ? 'Pour in a thin stream, stirring throughout.' : 'Add slowly, stirring throughout.',
+    look: 'uniform',
     ...sprinkle(sprinkled),
   }),
   combine: (facts) => ({
     title: `Pour ${listWords(facts.phases)} into ${facts.into}${facts.emulsion === 'none' ? '' : ', blending'}`,
     detail: pourDetail(facts),
-    look: facts.emulsion === 'none' ? 'even' : 'one even colour, no oil at the edge',
+    look: facts.emulsion === 'none' ? 'uniform' : 'uniform colour, no oil at the edge',
     ...sprinkle(facts.sprinkled),
   }),
   blend: ({ rounds, everyMinutes, setting, large }) => ({
     title:
       rounds === 1
-        ? 'Blend once more while it is hot'
+        ? 'Blend once more while hot'
         : everyMinutes === null
-          ? `Blend ${rounds} times, a minute apart`
-          : `Blend ${rounds} times more while it cools, every ${everyMinutes} minutes`,
-    detail: `${BLENDING[setting]}${large ? ' A mass of this size is blended again every 30 to 45 minutes until it is cold.' : ''}`,
+          ? `Blend ${rounds} times, 1 minute apart`
+          : `Blend ${rounds} more times during cooling, every ${everyMinutes} minutes`,
+    detail: `${BLENDING[setting]}${large ? ' For a batch this large, blend again every 30–45 minutes until cool.' : ''}`,
     look: 'smooth and glossy',
   }),
   'blend-cold': ({ vessel }) => ({
-    title: `Blend ${vessel} until it is one`,
-    detail: 'Short bursts below the surface, a minute apart.',
-    look: 'one even colour, no oil on top',
+    title: `Emulsify ${vessel}`,
+    detail: 'Blend in short bursts below the surface, 1 minute apart.',
+    look: 'uniform colour, no oil on top',
   }),
   'cold-share': () => ({
-    title: 'Stir in the cold share of the water',
-    detail: 'In a thin stream, stirring: it cools the emulsion at once.',
-    look: 'even',
+    title: 'Stir in the held-back cold water',
+    detail: 'Pour in a thin stream, stirring. It cools the emulsion at once.',
+    look: 'uniform',
   }),
   set: () => ({
-    title: 'Let it set, unstirred',
-    detail: 'Covered, at room temperature. Stirred while it sets, it would stay thin.',
-    look: 'stands like a jelly',
+    title: 'Let set without stirring',
+    detail: 'Cover and leave at room temperature. Stirring now would keep it thin.',
+    look: 'set to a jelly',
   }),
   whisk: () => ({
-    title: 'Beat it smooth',
-    detail: 'With a whisk at low speed, until the jelly turns to cream.',
-    look: 'an even, glossy cream without lumps',
+    title: 'Whisk until smooth',
+    detail: 'Whisk at low speed until the jelly turns to cream.',
+    look: 'a uniform, glossy cream, no lumps',
   }),
   spoon: ({ names, aboutGrams, vessel, dissolve }) => {
-    const { until, look } = untilGone({ names, dissolve })
+    const { until, look } = untilGone({ dissolve })
     return {
-      title: `Take ${listWords(names)} up with a few spoons of the batch`,
-      detail: `About ${aboutGrams} g of it into ${vessel}; stir until ${until}. Dropped into the whole batch it would lump.`,
+      title: `Disperse ${listWords(names)} in a little of the batch`,
+      detail: `Stir about ${aboutGrams} g of the batch into ${vessel} until ${until}. Added straight to the batch, the powder would lump.`,
       look,
     }
   },
   'add-late': ({ phase, names, how, sprinkled }) => ({
     title: `Add ${phase ? `${phase.letter}, ${phase.name || 'unnamed'}` : listWords(names)}`,
     detail: ADDED[how],
-    look: 'even',
+    look: 'uniform',
     ...sprinkle(sprinkled),
   }),
   'add-ahead': () => ({
-    title: 'Stir in what was made ahead',
-    detail: 'In a thin stream, stirring all along.',
-    look: 'even, no lumps',
+    title: 'Stir in the stock solutions',
+    detail: 'Pour in a thin stream, stirring throughout.',
+    look: 'uniform, no lumps',
   }),
   'add-dyes': () => ({
     title: 'Add the dye drop by drop',
-    detail: 'Stir between the drops, and stop early: it goes on spreading. Write down what went in.',
-    look: 'the colour that is wanted, without streaks',
+    detail: 'Stir between drops and stop early: the colour keeps spreading. Record the amount used.',
+    look: 'the intended colour, no streaks',
   }),
   cool: ({ celsius, bath }) => ({
     title: `Cool below ${formatCelsius(celsius)}`,
     detail: bath
-      ? 'In cold water, stirring all along; it thickens from the wall inwards.'
-      : 'Stir every few minutes. An estimate for a beaker in still air: two temperatures tell better.',
+      ? 'Cool in a cold water bath, stirring throughout. It thickens from the wall inwards.'
+      : 'Stir every few minutes. The time is an estimate for a beaker in still air; two temperature readings improve it.',
   }),
   'cool-part': ({ phase, celsius }) => ({
     title: `Let ${phase} cool below ${formatCelsius(celsius)}`,
-    detail: 'What is poured hot into something cool and thick makes lumps.',
-    look: 'still clear; if crystals come, warm it again and add it warmer',
+    detail: 'Poured hot into a cool, thick batch, it would form lumps.',
+    look: 'still clear (if crystals form, rewarm and add it warmer)',
   }),
   'make-up-water': ({ nowGrams, laterGrams, resolutionGrams }) => ({
     title: 'Make up the water loss',
-    detail: `Weigh the batch: it should be ${formatGrams(nowGrams, resolutionGrams)}${
-      laterGrams > 0 ? ` now, for ${formatGrams(laterGrams, resolutionGrams)} are still to come` : ''
-    }. Add the difference back as distilled water and stir.`,
+    detail: `Weigh the batch. It should weigh ${formatGrams(nowGrams, resolutionGrams)}${
+      laterGrams > 0 ? ` (${formatGrams(laterGrams, resolutionGrams)} are added later)` : ''
+    }. Make up the difference with distilled water and stir.`,
   }),
   preserve: ({ names, atPh }) => ({
     title: `Add ${listWords(names)}`,
-    detail: atPh ? 'The preservative, at the pH where it works; stir well.' : 'Stir it in well.',
-    look: 'even',
+    detail: atPh
+      ? 'Preservative, at the pH where it is effective. Stir in thoroughly.'
+      : 'Stir in thoroughly.',
+    look: 'uniform',
   }),
   ph: ({ aim, planned, solutions, resolutionGrams }) => ({
-    title: `Measure the pH${aim ? ` and bring it to ${formatRange(aim)}` : ''}`,
-    detail: `On a small portion. A few drops of a dilute adjuster. Stir, wait ${DOSE_WAIT_MINUTES} minutes, measure again. Count what goes in.${
+    title: `Measure the pH${aim ? ` and adjust to ${formatRange(aim)}` : ''}`,
+    detail: `Measure on a small portion. Add a few drops of dilute pH adjuster, stir, wait ${DOSE_WAIT_MINUTES} minutes and measure again. Record every addition.${
       planned.length > 0
         ? ` The formula plans ${listWords(named(planned, resolutionGrams))}.${solutions.map((s) => asSolution(s, resolutionGrams)).join('')}`
         : ''
     }`,
-    look: 'the same reading twice',
+    look: 'two equal readings in a row',
   }),
-  'ph-again': () => ({ title: 'Measure the pH again', detail: 'After the last addition; write it down.' }),
+  'ph-again': () => ({
+    title: 'Measure the pH again',
+    detail: 'Measure after the last addition and record it.',
+  }),
   hydrate: () => ({
-    title: 'Let it hydrate, then stir and measure the pH again',
-    detail: 'Covered. What looks thin or lumpy now has its body then.',
-    look: 'even, without lumps',
+    title: 'Let hydrate, then stir and measure the pH again',
+    detail: 'Keep covered. It reaches full viscosity by then; early lumps disappear.',
+    look: 'uniform, no lumps',
   }),
   adjust: ({ names }) => ({
     title: `Add ${listWords(names)}`,
-    detail: 'Stir it in well. There is too little water, or it lies inside the oil, so no pH can be read.',
+    detail:
+      'Stir in thoroughly. The pH cannot be measured: there is too little water, or it is enclosed in oil.',
   }),
   chill: () => ({
     title: 'Chill until the edge sets',
-    detail: 'In the fridge or on ice; scrape the edge in now and then.',
-    look: 'opaque at the wall, soft in the middle',
+    detail: 'Chill in the fridge or on ice. Scrape down the sides from time to time.',
+    look: 'opaque at the edge, soft in the middle',
   }),
   whip: () => ({
-    title: 'Whip, chill ten minutes, and whip again',
+    title: 'Whip, chill for 10 minutes, and whip again',
     detail:
-      'Weigh a cup of it before and after: (before ÷ after − 1) × 100 is the air in percent. It doubles at most.',
+      'Weigh a level cup before and after whipping. Air in percent = (before ÷ after − 1) × 100. The volume doubles at most.',
     look: 'soft peaks that stand',
   }),
   fold: ({ names }) => ({
     title: `Fold in ${listWords(names)}`,
-    detail:
-      'Sift a third of it over, lift it under with a spatula, and so on: stirred hard it loses its air.',
-    look: 'even, and still standing in peaks',
+    detail: 'Sift in one third at a time and fold with a spatula. Vigorous stirring knocks the air out.',
+    look: 'uniform, still holding peaks',
   }),
   fill: ({ whipped, flows, containers }) => ({
-    title: whipped ? 'Pipe it into clean jars' : 'Fill a clean container',
+    title: whipped ? 'Pipe into clean jars' : 'Fill into clean containers',
     detail: flows
-      ? 'While it still flows.'
+      ? 'Fill while it still flows.'
       : containers.length > 0
-        ? `A ${listWords(containers, 'or')} keeps fingers out.`
-        : 'A wide jar: too thick for a pump or tube. Take it out with a clean spatula.',
+        ? `Use a ${listWords(containers, 'or')}, which keeps fingers out.`
+        : 'Use a wide jar: too thick for a pump or tube. Take the product out with a clean spatula.',
   }),
   label: () => ({
-    title: 'Label it',
-    detail: 'Name, key active and its percent, date, batch code, use-by date.',
+    title: 'Label the containers',
+    detail: 'Name, key active with its percent, date made, batch code, use-by date.',
   }),
   observe: ({ ph }) => ({
     title: 'Observe again tomorrow',
-    detail: `${ph ? 'pH, ' : ''}body, smell, colour, drops or crystals. Patch test before the first use.`,
+    detail: `Record ${ph ? 'pH, ' : ''}consistency, odour, colour, separation and crystals. Patch test before first use.`,
   }),
 }
 
@@ -360,35 +365,35 @@ export const titleOf = ({ said, ownTitle }: StepNamed): string =>
 
 /** Why a step is better made the day before. */
 export const madeAhead: Record<MadeAhead, string> = {
-  stock: 'A stock may stand overnight and is ready when the batch is.',
-  hydrates: 'Hydrates overnight.',
-  'preserved-stock': 'A preserved stock keeps a week or two in the fridge.',
+  stock: 'A stock solution can be made the day before.',
+  hydrates: 'It hydrates overnight.',
+  'preserved-stock': 'A preserved stock solution keeps for 1–2 weeks in the fridge.',
   'gum-rests': 'The gum rests overnight.',
 }
 
 /** Why a phase is heated that far. */
 export const heatReasons: Sentences<HeatReasonFacts> = {
   melts: ({ name, celsius }) => `${capitalise(name)} melts at about ${formatCelsius(celsius)}.`,
-  meets: ({ celsius }) => `It meets a part of ${formatCelsius(celsius)}, and fats set in what is cooler.`,
+  meets: ({ celsius }) =>
+    `It is combined with a phase at ${formatCelsius(celsius)}. Fats would set in a cooler phase.`,
 }
 
 /** Why a phase goes where it goes. */
 export const routeReasons: Sentences<RouteReasonFacts> = {
   'adjusts-ph': () => 'Adjusts the pH.',
   'not-heated': () => 'Not heated: added when the batch is cool.',
-  'oils-meet-water': () => 'The oils meet the water hot.',
-  begins: () => 'The batch begins with it.',
+  'oils-meet-water': () => 'Oil and water phases are combined hot.',
+  begins: () => 'The batch starts with this phase.',
   'when-cool': () => 'Added when the batch is cool.',
-  'heated-with-others': () => 'Heated with the others.',
-  'heat-unknown': () => 'Nothing says that it stands heat.',
-  oils: () => 'Made of oils.',
-  'when-base-stands': ({ names }) =>
-    `${capitalise(listWords(names))} goes in when the rest stands and is cool.`,
-  'stands-no-heat': ({ names }) => `${capitalise(listWords(names))} stands no heat.`,
-  'gum-wet-first': () => 'The gum is wet before water comes to it.',
-  'solvent-in-water': () => 'Its solvent lives in the water.',
-  'no-other-part': () => 'There is no other part yet.',
-  chosen: () => 'You chose it.',
+  'heated-with-others': () => 'Heated with the other phases.',
+  'heat-unknown': () => 'Heat tolerance unknown.',
+  oils: () => 'Contains oils.',
+  'when-base-stands': ({ names }) => `Add ${listWords(names)} once the emulsion has formed and cooled.`,
+  'stands-no-heat': ({ names }) => `Heat-sensitive: ${listWords(names)}.`,
+  'gum-wet-first': () => 'Gums are wetted before they meet water.',
+  'solvent-in-water': () => 'Its solvent belongs to the water phase.',
+  'no-other-part': () => 'The only phase so far.',
+  chosen: () => 'Chosen by you.',
 }
 
 /** What has to lie ready. */
@@ -444,17 +449,17 @@ export const stepVerbs: Record<StepKind, string> = {
 
 /** Where a part goes, such as “into A, before it is heated”. */
 export const goes: Sentences<GoesFacts> = {
-  'with-ph': () => 'with the pH',
-  begins: () => 'the batch begins with it',
-  joined: ({ with: others }) => `joined with ${listWords(others)}`,
-  part: ({ letter, hot }) => `into ${letter ?? 'another part'}, ${hot ? 'hot' : 'before it is heated'}`,
+  'with-ph': () => 'when the pH is adjusted',
+  begins: () => 'the batch starts with it',
+  joined: ({ with: others }) => `combined with ${listWords(others)}`,
+  part: ({ letter, hot }) => `into ${letter ?? 'another phase'}, ${hot ? 'hot' : 'before heating'}`,
   batch: ({ belowC }) => (belowC === null ? 'into the batch' : `into the batch, below ${belowC} °C`),
 }
 /** Where a phase may go. */
 export const routeChoices: Sentences<RouteChoiceFacts> = {
   proposed: ({ goes: to, reason }) => `As proposed: ${say(goes, to)}. ${say(routeReasons, reason)}`,
-  'with-others': () => 'Joined with the others',
-  'when-cool': () => 'Into the batch when it is cool',
-  'before-heat': ({ letter }) => `Into ${letter} before it is heated`,
+  'with-others': () => 'Combined with the other phases',
+  'when-cool': () => 'Into the batch after cooling',
+  'before-heat': ({ letter }) => `Into ${letter} before heating`,
   hot: ({ letter }) => `Into ${letter}, hot`,
 }

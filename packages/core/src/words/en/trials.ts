@@ -112,52 +112,52 @@ export const test: Sentences<TestFacts> = {
 /** What triangles and pairs tell. */
 export const choiceTest: Sentences<ChoiceTestFacts> = {
   triangle: ({ right, asked, between, differ, p }) =>
-    `${right} of ${asked} found the odd one${between ? ` between ${called(between[0])} and ${called(between[1])}` : ''}, by luck it would be ${sayNumber(asked / 3, 1)}: ${
+    `${right} of ${asked} identified the odd sample${between ? ` between ${called(between[0])} and ${called(between[1])}` : ''}; ${sayNumber(asked / 3, 1)} expected by chance: ${
       differ
-        ? 'they can be told apart'
-        : `not shown to differ with ${asked} ${asked === 1 ? 'answer' : 'answers'}`
+        ? 'a difference is detected'
+        : `no difference detected with ${asked} ${asked === 1 ? 'answer' : 'answers'}`
     } (p ${sayP(p)}).`,
   pair: ({ times, asked, more, less, attribute, ends, p }) =>
     `${times} of ${asked} ${
       attribute
         ? `say that ${called(more)} ${leans(attribute, true)} than ${called(less)}`
         : `prefer ${called(more)} to ${called(less)}`
-    }${{ differ: '', even: ', and as many the other way', 'not-enough-data': ': not enough data' }[ends]} (p ${sayP(p)}).`,
-  'one-assessor-only': () =>
-    'All by one assessor: they tell what this person can feel, not what others would.',
+    }${{ differ: '', even: ', and as many the opposite', 'not-enough-data': ': not enough data' }[ends]} (p ${sayP(p)}).`,
+  'one-assessor-only': () => 'All by one assessor: the result applies to this person only.',
 }
 /** What the whole trial tells beside what its attributes do. */
 export const trialHead: Sentences<TrialHeadFacts> = {
-  'nothing-shown': () => 'Nothing was shown to differ: not different is not the same.',
+  'nothing-shown': () => 'No difference detected. That does not prove that the samples are the same.',
   'few-people': ({ people: n }) => `With ${people(n)} only large differences can be detected.`,
   'many-attributes': ({ attributes, decides }) =>
     decides
-      ? `Of ${attributes} attributes one may differ by chance: ${decides.toLowerCase()} decides, the rest are hints.`
-      : `Of ${attributes} attributes one may differ by chance, and none was named to decide.`,
+      ? `With ${attributes} attributes, one may differ by chance. ${capitalise(decides.toLowerCase())} decides; the others are hints.`
+      : `With ${attributes} attributes, one may differ by chance, and no deciding attribute was chosen.`,
 }
 /** Who was not counted. */
 export const leftOut = ({ attribute, by, samples }: LeftOut) =>
-  `${attribute}: ${by} is left out, having not scored ${listWords(samples)}.`
+  `${attribute}: ${by} is excluded (no score for ${listWords(samples)}).`
 
 /** When and how a base is split. */
 export const split: Sentences<SplitFacts> = {
   before: ({ step }) =>
-    `Before “${step ? titleOf(step) : 'filling'}”: stir, then weigh it into the jars while it still pours.`,
-  'while-hot': () => 'Heat it whole, stir, and weigh the shares while it is hot and clear.',
-  stirred: () => 'Stir, then weigh the shares.',
+    `Before “${step ? titleOf(step) : 'filling'}”, stir and weigh into the jars while it still pours.`,
+  'while-hot': () => 'Heat all of it, stir, and weigh the portions while hot and clear.',
+  stirred: () => 'Stir, then weigh the portions.',
 }
 /** Why no more of a base is shared. */
 export const forbids: Sentences<ForbidsFacts> = {
-  sizes: () => 'The jars are not of one size.',
-  'nothing-in-common': ({ formula }) => `${formula || 'The variants'}: no phase has two lines in common.`,
+  sizes: () => 'The samples differ in batch size.',
+  'nothing-in-common': ({ formula }) =>
+    `${formula || 'The variants'}: no phase has two ingredients in common.`,
   'step-differs-early': ({ step }) =>
-    `“${titleOf(step)}” is not the same in all jars, and it comes before the phases are one: only phases are shared.`,
+    `“${titleOf(step)}” differs between samples and comes before the phases are combined. Only single phases can be shared.`,
   'water-in-oil': () =>
-    'Water that makes up the difference would not go into a water-in-oil emulsion that stands: only phases are shared.',
+    'Water cannot be added to a finished W/O emulsion to make up the difference. Only single phases can be shared.',
   settles: ({ name }) =>
-    `${name} settles: shares of one base would not be alike, so it is weighed into each jar.`,
+    `${name} settles, so portions of a base would differ. It is weighed into each sample.`,
   'step-differs': ({ step, phase }) =>
-    `“${titleOf(step)}” is not the same in all jars: ${phase} is made for each.`,
+    `“${titleOf(step)}” differs between samples. ${phase} is made for each.`,
 }
 /** What a shared base is called, and the step that splits it. */
 export const baseName = (formula: string) => `Base of ${formula || 'the trial'}`
@@ -166,7 +166,7 @@ export const splitStep = (
   parts: readonly { name: string; grams: number }[],
   resolution: number,
 ) =>
-  `Split into ${jars} jars: ${parts.map((p) => `${formatGrams(p.grams, resolution)} of ${p.name} each`).join(', ')}`
+  `Divide into ${jars} jars: ${parts.map((p) => `${formatGrams(p.grams, resolution)} of ${p.name} each`).join(', ')}`
 /** What the record of a jar says of the base in it; ingredients that its formula does not have are not counted. */
 export function baseNote(
   grams: number,
@@ -176,15 +176,15 @@ export function baseNote(
   const other =
     foreign.length === 0
       ? ''
-      : ` In it ${foreign.length === 1 ? 'is' : 'are'} ${listWords(foreign.map((f) => `${formatGrams(f.grams, resolution)} ${f.name}`))}, which this jar’s formula does not have there: in the jar, and not counted.`
-  return `Shared base: ${formatGrams(grams, resolution)} of what was made once for all jars.${other}`
+      : ` It contains ${listWords(foreign.map((f) => `${formatGrams(f.grams, resolution)} ${f.name}`))}, which this sample’s formula does not have there. In the jar, but not counted.`
+  return `Shared base: ${formatGrams(grams, resolution)} of the base made for all samples.${other}`
 }
 
 /** How a jar came through freezing. */
 export const frostFound: Record<FrostFound, string> = {
-  held: 'held',
-  softer: 'softer, not split',
-  split: 'split',
+  held: 'unchanged',
+  softer: 'softer, not separated',
+  split: 'separated',
 }
 const missedBy = {
   'too-low': 'Prediction too low',

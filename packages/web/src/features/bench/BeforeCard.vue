@@ -36,10 +36,10 @@ const say = (g: number) => formatGrams(g, resolution.value)
 </script>
 
 <template>
-  <TitledCard title="Before you begin" :level="2">
+  <TitledCard title="Before you start" :level="2">
     <p v-if="!source" class="muted">Choose a formula to see what it needs.</p>
-    <p v-else-if="!wanted" class="muted">Type how much to make.</p>
-    <p v-else-if="empty" class="muted">No line of this formula has an amount yet. Give it amounts first.</p>
+    <p v-else-if="!wanted" class="muted">Enter the batch size.</p>
+    <p v-else-if="empty" class="muted">This formula has no amounts yet. Enter amounts first.</p>
     <template v-else-if="plan && time">
       <p>
         {{ plan.steps.length }} steps, {{ sayMinutes(time.totalMinutes) }}, hands-on
@@ -53,9 +53,9 @@ const say = (g: number) => formatGrams(g, resolution.value)
         </li>
         <li v-for="s in small" :key="s.label">
           <FindingMark severity="note" :size="16" /><span
-            >{{ s.label }}: {{ say(s.grams) }} is little for a scale of
-            {{ formatNumber(resolution, decimalsOf(resolution)) }} g. The Bench offers a dilution<template
-              v-if="Number.isFinite(s.batch)"
+            >{{ s.label }}: {{ say(s.grams) }} is very little for a scale of
+            {{ formatNumber(resolution, decimalsOf(resolution)) }} g. The Bench offers a stock
+            solution<template v-if="Number.isFinite(s.batch)"
               >; from {{ formatNumber(s.batch, 0) }} g on it can be weighed</template
             >.</span
           >
@@ -68,10 +68,10 @@ const say = (g: number) => formatGrams(g, resolution.value)
         </li>
       </ul>
       <p v-if="!findings.length && !small.length && !lacking.length" class="good">
-        <FindingMark severity="fine" :size="16" /> Nothing to do first.
+        <FindingMark severity="fine" :size="16" /> Nothing to prepare.
       </p>
       <template v-if="plan.steps.some((s) => s.ahead)">
-        <h3>Takes time beforehand</h3>
+        <h3>Prepare ahead</h3>
         <ul class="list stacked closer">
           <li v-for="s in plan.steps.filter((x) => x.ahead)" :key="s.key">
             <span>{{ stepTitle(s) }}: {{ aheadText(s.ahead!) }}</span>

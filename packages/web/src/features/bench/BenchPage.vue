@@ -39,7 +39,7 @@ onMounted(() => {
 const words = ref('')
 const which = ref<'all' | 'finished' | 'discarded'>('all')
 const WHICH = [
-  { value: 'all', label: 'All that were made' },
+  { value: 'all', label: 'All batches' },
   { value: 'finished', label: 'Kept' },
   { value: 'discarded', label: 'Discarded' },
 ]
@@ -63,7 +63,7 @@ const keepOrphan = (o: Orphan) =>
 async function removeOrphan(o: Orphan) {
   const undo = await batches.remove(o.id)
   if (undo)
-    notify(toast, 'Removed. It lies in the bin for 30 days.', {
+    notify(toast, 'Removed. It stays in the bin for 30 days.', {
       label: 'Undo',
       run: () => void undo().then(batches.loadOrphans),
     })
@@ -100,9 +100,9 @@ async function take(file: File) {
     <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
     <Notice v-if="batches.problem" kind="stop">{{ batches.problem }}</Notice>
 
-    <TitledCard title="Left over" :level="2" v-if="batches.orphans.length" class="orphans">
+    <TitledCard title="Orphaned entries" :level="2" v-if="batches.orphans.length" class="orphans">
       <p class="muted">
-        Parts of batches that were deleted while something was entered. Nothing uses them any more.
+        Entries of batches that were deleted while something was being entered. Nothing uses them.
       </p>
       <ul>
         <li v-for="o in batches.orphans" :key="o.id">
@@ -113,7 +113,7 @@ async function take(file: File) {
               >, {{ format(new Date(o.events[0].at), 'd MMM yyyy') }}</template
             ></span
           >
-          <PlainButton label="Keep as a file" size="small" @click="keepOrphan(o)" />
+          <PlainButton label="Save as a file" size="small" @click="keepOrphan(o)" />
           <PlainButton label="Remove" size="small" @click="removeOrphan(o)" />
         </li>
       </ul>
@@ -129,13 +129,13 @@ async function take(file: File) {
             <span class="step wide">{{ headStepText(b) }}</span>
             <span class="muted small"
               >{{ b.stepsDone }} of {{ b.steps }} steps, {{ grams(b.targetGrams) }},
-              {{ b.status === 'paused' ? 'paused' : 'last touched' }}
+              {{ b.status === 'paused' ? 'paused' : 'last entry' }}
               {{ formatDistanceToNow(notAfter(b.lastAt), { addSuffix: true }) }}</span
             >
             <span class="bar" aria-hidden="true"
               ><i :style="{ width: `${(100 * b.stepsDone) / Math.max(1, b.steps)}%` }"></i
             ></span>
-            <span class="go">{{ b.status === 'paused' ? 'Go on' : 'Resume batch' }}</span>
+            <span class="go">{{ b.status === 'paused' ? 'Resume' : 'Resume batch' }}</span>
           </RouterLink>
         </li>
       </ul>
@@ -145,11 +145,11 @@ async function take(file: File) {
       <div class="made-head abreast wraps spread">
         <h2 id="made-title">Made</h2>
         <div class="filters" role="search">
-          <SearchField v-model="words" label="Search batches" placeholder="Name, code or who" />
-          <Choice v-model="which" :options="WHICH" label="Which batches" />
+          <SearchField v-model="words" label="Search batches" placeholder="Name, code or maker" />
+          <Choice v-model="which" :options="WHICH" label="Show batches" />
         </div>
       </div>
-      <div class="card table" role="table" aria-label="Batches that were made" :aria-rowcount="shown.length">
+      <div class="card table" role="table" aria-label="Finished batches" :aria-rowcount="shown.length">
         <div class="row heads" role="row">
           <span role="columnheader">Code</span>
           <span role="columnheader">Product</span>

@@ -24,8 +24,8 @@ const makeable = computed(() =>
       corrects over- and under-pours, and writes the batch record.
     </p>
     <p>
-      No scale or probe at the computer? Type what yours show. To practise first, start a batch and choose the
-      simulated instruments.
+      No scale or probe connected? Type what yours show. To practise, start a batch and choose the simulated
+      instruments.
     </p>
     <template v-if="makeable.length === 0" #actions>
       <Button label="Go to your formulas" @click="router.push('/formulas')" />
@@ -38,7 +38,7 @@ const makeable = computed(() =>
         <span>
           <strong>{{ formula.name || 'Unnamed formula' }}</strong>
           <span class="muted small">{{ kindWord(formula.product.kind) }}</span>
-          <span class="make">Make it</span>
+          <span class="make">Make</span>
         </span>
       </RouterLink>
     </li>

@@ -62,7 +62,7 @@ watch(
   { immediate: true },
 )
 const versionChoices = computed(() => [
-  { value: null, label: 'As it is on the sheet now' },
+  { value: null, label: 'Current formula' },
   ...versions.value.map((v) => ({ value: v.id, label: `Version ${v.number}${v.name ? `, ${v.name}` : ''}` })),
 ])
 const version = computed(() => versions.value.find((v) => v.id === versionId.value) ?? null)
@@ -117,7 +117,7 @@ const suggested = computed(() =>
 )
 const taken = computed(() =>
   batches.heads.some((b) => b.code.toUpperCase() === code.value.trim().toUpperCase())
-    ? 'There is a batch of this code already.'
+    ? 'This batch code is already used.'
     : null,
 )
 const who = ref('')
@@ -159,7 +159,7 @@ async function begin() {
     <PageHead title="Start a batch" />
     <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
     <div class="columns">
-      <TitledCard title="What and how much" :level="2">
+      <TitledCard title="Formula and amount" :level="2">
         <ChoiceField
           v-model="formulaId"
           label="Formula"
@@ -181,21 +181,28 @@ async function begin() {
           />
           <template v-else>
             <NumberField v-model="count" label="Containers" :min="1" :max="1000" what="the number" />
-            <NumberField v-model="ml" label="Each holds" unit="mL" :min="1" :max="10000" what="the size" />
+            <NumberField
+              v-model="ml"
+              label="Volume of each"
+              unit="mL"
+              :min="1"
+              :max="10000"
+              what="the size"
+            />
             <NumberField
               v-model="density"
-              label="Density, about"
+              label="Density"
               unit="g/mL"
               :min="0.5"
               :max="2"
               what="the density"
             />
-            <NumberField v-model="loss" label="Stays on tools" unit="%" :min="0" :max="50" what="the loss" />
+            <NumberField v-model="loss" label="Transfer loss" unit="%" :min="0" :max="50" what="the loss" />
           </template>
         </div>
         <p v-if="by === 'containers' && wanted" class="sum">
-          Makes <strong class="mono">{{ formatNumber(wanted, 0) }} g</strong>. A cream contains air: about
-          0.95 to 1.0 g/mL; a toner about 1.0.
+          Makes <strong class="mono">{{ formatNumber(wanted, 0) }} g</strong>. Creams contain air (0.95–1.0
+          g/mL); toners are about 1.0 g/mL.
         </p>
         <LearnedNote v-if="by === 'containers'" lesson="loss" says="Transfer loss:" unit="%" />
         <div class="two">
@@ -210,7 +217,7 @@ async function begin() {
           <TextField label="Made by" v-model="who" maxlength="100" autocomplete="off" />
           <NumberField
             v-model="room"
-            label="Room, if you know"
+            label="Room temperature, if known"
             unit="°C"
             :min="0"
             :max="45"
@@ -219,7 +226,7 @@ async function begin() {
           />
         </div>
         <p class="muted small">
-          The formula is copied as it stands: changes you make to it later leave this batch alone.
+          The batch keeps a copy of the formula. Later changes to the formula do not affect it.
         </p>
       </TitledCard>
 
@@ -228,7 +235,7 @@ async function begin() {
           <PlainButton label="Back" @click="router.back()" />
           <Button
             type="submit"
-            label="Begin"
+            label="Start batch"
             icon="pi pi-play"
             :loading="busy"
             :disabled="!plan || empty || taken !== null"

@@ -1,7 +1,7 @@
 import type { BatchStatus, InstrumentKind } from '@omblet/core'
 
 export const STATUS_WORDS: Record<BatchStatus, string> = {
-  running: 'under way',
+  running: 'in progress',
   paused: 'paused',
   finished: 'kept',
   discarded: 'discarded',

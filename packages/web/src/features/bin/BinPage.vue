@@ -68,7 +68,7 @@ async function takeBack(record: BinRecord) {
 <template>
   <div class="page stacked">
     <PageHead title="Bin" />
-    <p class="muted">What was deleted stays here for 30 days and can come back whole.</p>
+    <p class="muted">Deleted items stay here for 30 days and can be restored.</p>
     <Notice v-if="bin.problem" kind="stop">{{ bin.problem }}</Notice>
     <ul v-if="bin.records.length" class="card list">
       <li v-for="record in bin.records" :key="record.id">
@@ -82,14 +82,14 @@ async function takeBack(record: BinRecord) {
         </div>
         <Button label="Restore" icon="pi pi-undo" size="small" outlined @click="takeBack(record)" />
         <QuietButton
-          label="Delete for good"
+          label="Delete permanently"
           size="small"
-          :aria-label="`Delete ${record.name} for good`"
+          :aria-label="`Delete ${record.name} permanently`"
           @click="bin.throwAway(record.id)"
         />
       </li>
     </ul>
-    <NothingYet v-else><p>Nothing is in the bin.</p></NothingYet>
+    <NothingYet v-else><p>The bin is empty.</p></NothingYet>
   </div>
 </template>
 

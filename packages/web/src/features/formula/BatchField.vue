@@ -31,7 +31,7 @@ function onBatch(event: Event) {
     of: { dropGrams: tools.tools.dropGrams },
   })
   batchError.value =
-    'error' in parsed ? parsed.error : parsed.value === null ? 'Type how many grams to make.' : null
+    'error' in parsed ? parsed.error : parsed.value === null ? 'Enter the batch size in grams.' : null
   batchSaid.value = 'said' in parsed ? parsed.said : undefined
   // a figure before a unit that is still being typed was never meant as grams
   setBatch('value' in parsed && parsed.value !== null ? parsed.value : before)

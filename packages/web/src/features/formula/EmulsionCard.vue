@@ -44,7 +44,7 @@ const hlb = computed(() => {
   if (requiredHlb !== null && hlbNotTold.length > 0 && offeredHlb === null)
     return `Required HLB about ${sayNumber(requiredHlb, 0)}; HLB of the emulsifiers unknown (no value for ${listWords(hlbNotTold)}).`
   if (requiredHlb === null || offeredHlb === null) return null
-  return `Required HLB about ${sayNumber(requiredHlb, 0)}, emulsifiers about ${sayNumber(offeredHlb, 0)} (each ±\u00a01)${hlbApplies ? '' : '; no sound guide for this emulsifier'}.`
+  return `Required HLB about ${sayNumber(requiredHlb, 0)}, emulsifiers about ${sayNumber(offeredHlb, 0)} (each ±\u00a01)${hlbApplies ? '' : '; HLB is no reliable guide for this emulsifier'}.`
 })
 </script>
 
@@ -72,8 +72,8 @@ const hlb = computed(() => {
       </div>
     </dl>
     <p v-if="unsure.length" class="muted small">
-      {{ capitalise(listWords(unsure)) }} may count to the oils or not: describe
-      {{ unsure.length > 1 ? 'them' : 'it' }} to know.
+      {{ capitalise(listWords(unsure)) }} may belong to the oil phase: describe
+      {{ unsure.length > 1 ? 'them' : 'it' }} to include.
     </p>
     <p v-if="hlb" class="muted small">{{ hlb }}</p>
   </section>

@@ -73,7 +73,7 @@ async function take(material: Material | undefined, answer?: GradeOption) {
       ],
     })
     open.value = false
-    api.say(`Replaced by ${material.name}.`)
+    api.say(`Replaced with ${material.name}.`)
     api.focusLine(at)
     return
   }
@@ -120,7 +120,7 @@ defineExpose({ show })
     modal
     dismissable-mask
     position="top"
-    :header="replacing ? 'Replace by' : 'Find a material'"
+    :header="replacing ? 'Replace with' : 'Find an ingredient'"
     :style="{ width: 'min(46rem, calc(100vw - 1rem))', marginTop: '4vh' }"
     :draggable="false"
     @show="field?.focus()"
@@ -137,7 +137,7 @@ defineExpose({ show })
         autofocus
         type="text"
         role="combobox"
-        aria-label="Material, by INCI, common name or what it does"
+        aria-label="Ingredient, by INCI, common name or function"
         aria-autocomplete="list"
         aria-controls="finder-list"
         :aria-expanded="results.length > 0"
@@ -145,14 +145,9 @@ defineExpose({ show })
         autocomplete="off"
         spellcheck="false"
         maxlength="120"
-        placeholder="INCI, common name or what it does"
+        placeholder="INCI, common name or function"
       />
-      <div
-        v-if="!replacing && phases.length > 1"
-        class="abreast wraps"
-        role="group"
-        aria-label="Phase it goes into"
-      >
+      <div v-if="!replacing && phases.length > 1" class="abreast wraps" role="group" aria-label="Phase">
         <span class="muted small">Into</span>
         <button
           type="button"
@@ -178,7 +173,7 @@ defineExpose({ show })
           }}</span>{{ phase.name }}
         </button>
       </div>
-      <ul id="finder-list" ref="list" class="results" role="listbox" aria-label="Materials found">
+      <ul id="finder-list" ref="list" class="results" role="listbox" aria-label="Ingredients found">
         <li
           v-for="(material, i) in results"
           :id="`found-${i}`"
@@ -210,14 +205,14 @@ defineExpose({ show })
         </li>
       </ul>
       <p v-if="words.trim() === ''" class="muted hint">
-        Try “niacinamide”, “shea”, “preservative” or “thickens”. Misspellings are forgiven.
+        Try “niacinamide”, “shea”, “preservative” or “thickens”. Misspellings are accepted.
       </p>
       <p v-else-if="results.length === 0" class="muted hint" role="status">
-        Nothing is called “{{ words.trim().slice(0, 60) }}”.
+        No ingredient is called “{{ words.trim().slice(0, 60) }}”.
       </p>
       <div v-if="words.trim() !== ''" class="own">
         <Button
-          :label="`Make “${words.trim().slice(0, 32)}” a material of my own`"
+          :label="`Make “${words.trim().slice(0, 32)}” my own ingredient`"
           icon="pi pi-plus"
           text
           size="small"

@@ -93,7 +93,7 @@ async function removeIt() {
   const undo = await library.remove([editor.id!])
   await router.push('/formulas')
   if (undo)
-    notify(toast, 'Deleted. It lies in the bin for 30 days.', { label: 'Undo', run: () => void undo() })
+    notify(toast, 'Deleted. It stays in the bin for 30 days.', { label: 'Undo', run: () => void undo() })
 }
 async function onVersionSaved() {
   await loadVersion()
@@ -148,7 +148,7 @@ async function onVersionSaved() {
       />
       <MenuButton :items="items" more="More for this formula" />
     </div>
-    <nav class="leaves" aria-label="Leaves of this formula">
+    <nav class="leaves" aria-label="Tabs of this formula">
       <RouterLink
         v-for="l in LEAVES"
         :key="l.leaf"

@@ -93,7 +93,7 @@ defineExpose({
 <template>
   <div class="sheet-page">
     <p v-if="shownStep" class="shown-step small" role="status">
-      <span>Lines of step {{ shownStep.number }}: {{ stepTitle(shownStep) }}</span>
+      <span>Ingredients of step {{ shownStep.number }}: {{ stepTitle(shownStep) }}</span>
       <RouterLink :to="{ path: `/formulas/${editor.id}/method`, query: { step: shownStep.key } }">
         Back to the method
       </RouterLink>
@@ -108,7 +108,7 @@ defineExpose({
     <Button
       class="find-button"
       icon="pi pi-plus"
-      label="Material"
+      label="Ingredient"
       @click="api.find(sheet?.currentPhase() ?? null)"
     />
   </div>

@@ -5,9 +5,9 @@ const open = defineModel<boolean>('open', { required: true })
 
 const GROUPS = [
   {
-    title: 'Anywhere on the sheet',
+    title: 'Anywhere in the formula',
     keys: [
-      ['/', 'find a material; Enter adds it'],
+      ['/', 'find an ingredient; Enter adds it'],
       ['Alt P', 'add a phase'],
       ['Ctrl Z', 'undo (⌘ Z)'],
       ['Ctrl Shift Z', 'redo (⌘ ⇧ Z)'],
@@ -17,13 +17,13 @@ const GROUPS = [
   {
     title: 'In an amount',
     keys: [
-      ['↑ ↓', 'the line above or below; Enter goes down'],
-      ['← →', 'to the name and to the menu of the line'],
-      ['%  g', 'give the amount in percent or in grams'],
-      ['q', 'q.s.: this line fills up to 100'],
-      ['Alt ↑ ↓', 'move the line, also into the next phase'],
-      ['Alt N', 'note on the line'],
-      ['Ctrl Delete', 'take the line out'],
+      ['↑ ↓', 'previous or next ingredient; Enter moves down'],
+      ['← →', 'to the name and the menu of the ingredient'],
+      ['%  g', 'enter the amount in percent or grams'],
+      ['q', 'q.s. to 100'],
+      ['Alt ↑ ↓', 'move the ingredient, also into the next phase'],
+      ['Alt N', 'add a note'],
+      ['Ctrl Delete', 'remove the ingredient'],
       ['Esc', 'restore the previous value'],
     ],
   },
@@ -32,7 +32,7 @@ const GROUPS = [
     keys: [
       ['↑ ↓', 'choose'],
       ['Enter', 'add, then type the amount'],
-      ['Alt A … Alt Z', 'put it into that phase'],
+      ['Alt A … Alt Z', 'add it to that phase'],
       ['Esc', 'close'],
     ],
   },

@@ -87,8 +87,7 @@ function replace() {
 <template>
   <PopUp v-model:visible="open" :header="capitalise(line.label).slice(0, 90)" @hide="editor.settle()">
     <p v-if="!material" class="muted">
-      This name is in no catalogue, so nothing about it can be checked. Replace it, or make it a material of
-      your own.
+      Unknown ingredient: nothing about it can be checked. Replace it, or add it as an own ingredient.
     </p>
     <p v-if="material?.note" class="lead">{{ material.note }}</p>
     <p v-if="whole" class="lead">
@@ -99,7 +98,7 @@ function replace() {
     </p>
     <MaterialFacts v-if="material" :material="material" />
     <p v-if="cap" class="small cap">
-      {{ cap.open ? 'Its make-up is not known; it may pass the legal cap from' : 'Legal cap here:' }}
+      {{ cap.open ? 'Composition unknown; it may exceed the legal limit from' : 'Legal limit here:' }}
       {{ sayPercent(Number(cap.maxPercent.toFixed(3))) }} ({{ cap.source }}).
     </p>
     <p v-if="material" class="small more">
@@ -112,7 +111,7 @@ function replace() {
       @answer="answer"
     />
     <div v-else-if="grades.length" class="grades">
-      <span class="muted small">Other forms of it. Strength, feel and range differ.</span>
+      <span class="muted small">Other forms. Strength, skin feel and usage rate differ.</span>
       <span class="chip on">{{ capitalise(line.label) }}</span>
       <button v-for="grade in grades" :key="grade.id" type="button" class="chip" @click="take(grade.id)">
         {{ capitalise(grade.name) }}
@@ -125,7 +124,7 @@ function replace() {
       :resolution="editor.assessment!.amounts.resolutionGrams"
     />
     <div v-if="material && !material.parts" class="field strength">
-      <label for="line-strength">Strength of what you have, in percent</label>
+      <label for="line-strength">Strength of your material, %</label>
       <InputText
         id="line-strength"
         class="mono"

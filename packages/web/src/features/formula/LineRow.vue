@@ -91,7 +91,7 @@ const items = useLineMenu(() => props.line, {
       </span>
       <span class="inci"
         ><KnownMark :known="known" class="ring" /><span v-if="unmeasured" class="ph-open" :title="unmeasured"
-          >pH effect not known<span class="hidden-text">: {{ unmeasured }}</span></span
+          >pH effect unknown<span class="hidden-text">: {{ unmeasured }}</span></span
         >{{ inci }}</span
       >
     </button>

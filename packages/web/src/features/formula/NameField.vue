@@ -16,9 +16,9 @@ function onName(event: Event) {
   const { value } = event.target as HTMLInputElement
   nameError.value =
     value.length > LIMITS.name
-      ? `The name has ${value.length} characters; ${LIMITS.name} fit.`
+      ? `The name has ${value.length} characters; ${LIMITS.name} are allowed.`
       : value.trim() === ''
-        ? 'Give it a name.'
+        ? 'Enter a name.'
         : null
   if (!nameError.value) editor.apply({ type: 'patch', patch: { name: value } }, 'name')
 }
@@ -28,7 +28,7 @@ function onNameBlur(event: Event) {
   editor.settle()
   const others = library.records.filter((r) => r.id !== editor.id)
   if (others.some((r) => r.formula.name.trim().toLowerCase() === formula.value.name.trim().toLowerCase())) {
-    notify(toast, 'Another formula has this name too. Both are kept; rename one to tell them apart.')
+    notify(toast, 'Another formula has the same name. Rename one to tell them apart.')
   }
 }
 </script>

@@ -43,12 +43,12 @@ const shown = computed(() =>
 )
 const headline = computed(() =>
   props.windows.clashes.length > 0
-    ? 'no shared window'
+    ? 'no common range'
     : props.windows.fits
-      ? `shared ${formatRange(props.windows.fits)}`
+      ? `common range ${formatRange(props.windows.fits)}`
       : props.windows.shared
-        ? 'none suits the site'
-        : 'nothing asks for one',
+        ? 'no range suits the site'
+        : 'no requirement',
 )
 
 /** `phenoxyethanol with …` and `panthenol (D-form)` are long for a row: the first word tells. */

@@ -74,11 +74,11 @@ const routeItems = computed<MenuItem[]>(() =>
 const temperature = computed(() => heatWords(props.phase))
 const items = computed(() => [
   { label: 'Name, role and heat', icon: 'pi pi-pencil', command: () => emit('edit') },
-  { label: 'Add a material', icon: 'pi pi-plus', command: () => api.find(props.index) },
-  { label: 'Add a phase after this', icon: 'pi pi-clone', command: () => emit('addAfter') },
+  { label: 'Add ingredient', icon: 'pi pi-plus', command: () => api.find(props.index) },
+  { label: 'Add phase below', icon: 'pi pi-clone', command: () => emit('addAfter') },
   { label: 'Move up', icon: 'pi pi-arrow-up', disabled: props.first, command: () => emit('movePhase', -1) },
   { label: 'Move down', icon: 'pi pi-arrow-down', disabled: props.last, command: () => emit('movePhase', 1) },
-  { label: 'Take out', icon: 'pi pi-trash', command: () => emit('removePhase') },
+  { label: 'Remove', icon: 'pi pi-trash', command: () => emit('removePhase') },
 ])
 </script>
 
@@ -107,7 +107,7 @@ const items = computed(() => [
         type="button"
         class="goes small"
         aria-haspopup="menu"
-        :aria-label="`Phase ${total.letter} goes ${goes}. ${routeReasonText(part.route.reason)} Change it`"
+        :aria-label="`Phase ${total.letter} goes ${goes}. ${routeReasonText(part.route.reason)} Change`"
         :title="routeReasonText(part.route.reason)"
         @click="routes?.toggle($event)"
       >
@@ -136,7 +136,7 @@ const items = computed(() => [
       />
     </ol>
     <button v-if="lines.length === 0" type="button" class="empty bare" @click="api.find(index)">
-      <i class="pi pi-plus" aria-hidden="true"></i> Nothing in this phase yet. Add a material.
+      <i class="pi pi-plus" aria-hidden="true"></i> No ingredients in this phase yet.
     </button>
   </section>
 </template>

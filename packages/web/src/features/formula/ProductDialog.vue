@@ -38,11 +38,7 @@ function onScale(text: string) {
   scaleText.value = text
   const parsed = parseNumber(text, { min: 0.0001, max: 100, what: 'the resolution', unit: 'g' })
   scaleError.value =
-    'error' in parsed
-      ? parsed.error
-      : parsed.value === null
-        ? 'Type the smallest step that the scale shows.'
-        : null
+    'error' in parsed ? parsed.error : parsed.value === null ? 'Enter the resolution of the scale.' : null
   if ('value' in parsed && parsed.value)
     editor.apply({ type: 'patch', patch: { scaleResolutionGrams: parsed.value } }, 'scale')
 }
@@ -68,11 +64,11 @@ function onNote(event: Event) {
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="What it is" @hide="editor.settle()" width="36rem">
+  <PopUp v-model:visible="open" header="Product" @hide="editor.settle()" width="36rem">
     <div class="dialog-form">
       <ProductFields :product="product" made-for @change="set" />
       <TextField
-        label="Scale shows steps of, in grams"
+        label="Scale resolution, g"
         :error="scaleError"
         :model-value="scaleText ?? sayNumber(formula.scaleResolutionGrams ?? 0.01, 4)"
         list="scales"
@@ -81,24 +77,24 @@ function onNote(event: Event) {
         @blur="settleScale"
       >
         <datalist id="scales"><option v-for="s in SCALES" :key="s" :value="String(s)"></option></datalist>
-        <p class="muted small">With two scales, the finer one.</p>
+        <p class="muted small">With two scales, enter the finer one.</p>
       </TextField>
       <TextField
-        label="It repeats to, in grams"
+        label="Repeatability, g"
         :error="repeatsError"
         :model-value="
           repeatsText ??
           (formula.scaleRepeatabilityGrams ? sayNumber(formula.scaleRepeatabilityGrams, 4) : '')
         "
         figure
-        placeholder="as its maker states"
+        placeholder="as specified"
         @update:model-value="onRepeats"
         @blur="settleScale"
       >
         <p class="muted small">Leave empty to use the scale’s resolution.</p>
       </TextField>
       <div class="field wide">
-        <label for="product-claim">What you say of it</label>
+        <label for="product-claim">Claims</label>
         <ul v-if="claims.length" class="claims">
           <li v-for="text in claims" :key="text" class="chip">
             <span class="claim-text">{{ text }}</span>

@@ -17,8 +17,8 @@ const reacted = computed(() => batches.heads.filter((b) => b.reacted && b.formul
 <template>
   <aside class="reading-column stacked" aria-label="Reading">
     <Notice v-for="b in reacted" :key="b.id" kind="stop"
-      >Skin reacted to <RouterLink :to="`/stability/${b.id}`">{{ b.code }}</RouterLink> in a patch test. Look
-      at it before you make more.</Notice
+      >Skin reacted to <RouterLink :to="`/stability/${b.id}`">{{ b.code }}</RouterLink> in a patch test. Check
+      it before you make more.</Notice
     >
     <PhCard
       :windows="a.ph"

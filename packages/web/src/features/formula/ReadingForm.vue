@@ -16,7 +16,7 @@ const method = ref<Reading['method']>(editor.formula?.readings?.at(-1)?.method ?
 
 function record() {
   const read = parseReading(text.value, method.value)
-  error.value = read === null ? 'Type the pH that you read.' : 'error' in read ? read.error : null
+  error.value = read === null ? 'Type the measured pH.' : 'error' in read ? read.error : null
   if (read === null || 'error' in read) return
   const afterPhase = editor.formula!.phases.filter((p) => p.lines.length > 0).at(-1)?.name
   const reading: Reading = {
@@ -39,10 +39,10 @@ function record() {
       class="mono"
       inputmode="decimal"
       placeholder="pH"
-      title="A strip between two colours: 5-6"
+      title="For a strip between two colours, type 5-6"
       :aria-invalid="!!error"
     />
-    <Choice v-model="method" :options="READING_WAYS" size="small" label="How it was read" />
+    <Choice v-model="method" :options="READING_WAYS" size="small" label="Measurement" />
     <PlainButton type="submit" label="Record" size="small" />
     <p v-if="error" class="error-text" role="alert">{{ error }}</p>
   </form>

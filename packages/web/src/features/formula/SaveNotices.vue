@@ -18,7 +18,7 @@ function exportIt() {
 }
 async function keepBoth() {
   const id = await editor.keepAsCopy()
-  if (id) notify(toast, 'Yours is kept as a formula of its own.')
+  if (id) notify(toast, 'Your version is kept as a separate formula.')
 }
 </script>
 
@@ -32,21 +32,21 @@ async function keepBoth() {
       </template>
     </Notice>
     <Notice v-else-if="editor.state === 'gone'" kind="stop">
-      This formula was deleted in another tab. What you see is not stored any more.
+      This formula was deleted in another tab. Your copy is no longer saved.
       <template #actions>
-        <Button label="Store it again" size="small" @click="editor.storeAgain()" />
-        <PlainButton label="Export it" size="small" @click="exportIt" />
+        <Button label="Save it again" size="small" @click="editor.storeAgain()" />
+        <PlainButton label="Export" size="small" @click="exportIt" />
       </template>
     </Notice>
     <Notice v-else-if="editor.state === 'failed'" kind="stop">
       {{ editor.problem }}
       <template #actions>
-        <Button label="Export it" size="small" @click="exportIt" />
+        <Button label="Export" size="small" @click="exportIt" />
         <PlainButton label="Try again" size="small" @click="editor.tryAgain()" />
       </template>
     </Notice>
     <Notice v-if="editor.refused" kind="check">
-      This was not done: {{ editor.refused }}
+      Not done: {{ editor.refused }}
       <template #actions><PlainButton label="Close" size="small" @click="editor.refused = null" /></template>
     </Notice>
   </div>

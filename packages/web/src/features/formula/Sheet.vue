@@ -77,7 +77,7 @@ function remove(at: LineRef) {
   const line = a.value.lines.find((l) => l.phase === at.phase && l.line === at.line)
   if (!line) return
   editor.apply({ type: 'remove-line', at })
-  api.say(`${line.label} taken out.`)
+  api.say(`${line.label} removed.`)
   const rest = formula.value.phases[at.phase]?.lines.length ?? 0
   if (rest > 0) focusLine({ phase: at.phase, line: Math.min(at.line, rest - 1) })
 }
@@ -93,7 +93,7 @@ function removePhase(index: number) {
   const holds = phase.lines.length
   editor.apply({ type: 'remove-phase', phase: index })
   api.say(
-    `${phase.name || 'Phase'} taken out${holds ? ` with ${holds} ${holds === 1 ? 'line' : 'lines'}` : ''}.`,
+    `${phase.name || 'Phase'} removed${holds ? ` with ${holds} ${holds === 1 ? 'line' : 'lines'}` : ''}.`,
   )
 }
 
@@ -175,7 +175,7 @@ defineExpose({ focusLine, currentPhase, addPhase, keepPlace })
         <span class="mono grams">{{ formatGrams(a.amounts.totalGrams, a.amounts.resolutionGrams) }}</span>
       </div>
     </div>
-    <p class="hint muted small"><kbd>/</kbd> finds a material, <kbd>?</kbd> lists the keys.</p>
+    <p class="hint muted small"><kbd>/</kbd> finds an ingredient, <kbd>?</kbd> lists the keys.</p>
     <Menu ref="lineMenu" :model="lineItems" popup />
     <PhaseDialog :index="dialogFor" @close="dialogFor = null" />
   </div>

@@ -29,7 +29,7 @@ async function copy() {
     await navigator.clipboard.writeText(text)
     notify(toast, 'Copied.')
   } catch {
-    notify(toast, 'The browser does not allow copying. Mark the list and copy it by hand.')
+    notify(toast, 'The browser blocked copying. Select the list and copy it.')
   }
 }
 </script>
@@ -37,8 +37,8 @@ async function copy() {
 <template>
   <PopUp v-model:visible="open" header="Shopping list">
     <p class="muted small lead">
-      For {{ grams(editor.assessment!.amounts.batchGrams) }} of {{ editor.formula!.name }}; water is left out,
-      and so is what is past its date.
+      For {{ grams(editor.assessment!.amounts.batchGrams) }} of {{ editor.formula!.name }}. Water and expired
+      lots are not counted.
     </p>
     <p v-if="lacking.length === 0" class="fine abreast">
       <FindingMark severity="fine" />Everything is in stock.
@@ -47,9 +47,9 @@ async function copy() {
       <thead>
         <tr>
           <th>Ingredient</th>
-          <th>Needs</th>
-          <th>Left</th>
-          <th>Lacks</th>
+          <th>Needed</th>
+          <th>In stock</th>
+          <th>Missing</th>
         </tr>
       </thead>
       <tbody>
@@ -64,14 +64,18 @@ async function copy() {
       </tbody>
     </table>
     <p v-if="priced.length" class="small cost">
-      The missing ingredients cost about <span class="mono">{{ sayMoney(cost) }}</span> by the newest
+      The missing ingredients cost about <span class="mono">{{ sayMoney(cost) }}</span> at the latest
       prices<template v-if="priced.length < lacking.length"
-        >; {{ lacking.length - priced.length }} of {{ lacking.length }} have no price and are not
-        counted</template
-      >. Packs are larger.
+        >; {{ lacking.length - priced.length }} of {{ lacking.length }} have no price (not included)</template
+      >. Packs contain more.
     </p>
     <div class="dialog-buttons buttons">
-      <PlainButton label="Copy what lacks" icon="pi pi-copy" :disabled="lacking.length === 0" @click="copy" />
+      <PlainButton
+        label="Copy missing ingredients"
+        icon="pi pi-copy"
+        :disabled="lacking.length === 0"
+        @click="copy"
+      />
       <Button label="Done" @click="open = false" />
     </div>
   </PopUp>

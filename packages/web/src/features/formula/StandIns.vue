@@ -60,7 +60,7 @@ watch(
       @click="open = !open"
     />
     <template v-if="open">
-      <p v-if="list.length === 0" class="muted small">Nothing in the catalogue does its work.</p>
+      <p v-if="list.length === 0" class="muted small">No substitute in the catalogue.</p>
       <ul>
         <li v-for="s in shown" :key="s.material.id">
           <div class="head abreast wraps">
@@ -69,17 +69,17 @@ watch(
             <span v-if="priceWords(s)" class="muted small">{{ priceWords(s) }}</span>
             <span class="mono small to-end">{{ sayPercent(s.percent) }}</span>
             <PlainButton
-              label="Use it"
+              label="Use"
               size="small"
               :aria-label="`Use ${s.material.name}`"
               @click="emit('take', s)"
             />
           </div>
           <p v-if="s.alike.length" class="small">
-            <span class="muted">Alike:</span> {{ s.alike.map(substituteText).join('; ') }}
+            <span class="muted">Same:</span> {{ s.alike.map(substituteText).join('; ') }}
           </p>
           <p v-if="s.differs.length" class="small">
-            <span class="muted">Changes:</span> {{ s.differs.map(substituteText).join('; ') }}
+            <span class="muted">Different:</span> {{ s.differs.map(substituteText).join('; ') }}
           </p>
           <p v-for="f in s.brings.slice(0, 3)" :key="findingKey(f)" class="small brings">
             <FindingMark :severity="f.severity" :size="14" /><span>{{ findingText(f).message }}</span>

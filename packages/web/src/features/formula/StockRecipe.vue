@@ -21,7 +21,7 @@ const told = computed(() => (props.material.parts ?? []).reduce((s, p) => s + p.
 </script>
 
 <template>
-  <section class="stock" aria-label="Recipe of this stock">
+  <section class="stock" aria-label="Recipe of this stock solution">
     <header class="abreast spread">
       <h3>
         Make <span class="mono">{{ formatGrams(grams, resolution) }}</span> of it
@@ -41,7 +41,7 @@ const told = computed(() => (props.material.parts ?? []).reduce((s, p) => s + p.
     </ul>
     <p class="muted small">
       This batch needs {{ formatGrams(need, resolution) }}.<template v-if="told < 99.95">
-        Only {{ sayNumber(told, 2) }} % of its make-up is told; the parts are scaled as they stand.</template
+        Only {{ sayNumber(told, 2) }} % of its composition is known; the parts are scaled as given.</template
       >
     </p>
   </section>

@@ -16,4 +16,4 @@ export const range = (m: Material) =>
     ? m.usage.max > 60
       ? `from ${sayPercent(m.usage.min)}`
       : `${sayPercent(m.usage.min)} – ${sayPercent(m.usage.max)}`
-    : 'no range known'
+    : 'usage rate unknown'

@@ -24,7 +24,7 @@ export function useLineMenu(line: () => AssessedLine, does: RowDoes) {
     const { steps } = editor.derived!.method
     const step = stepOfLine(steps, line())
     if (!step) return []
-    const label = `Goes in at step ${steps.indexOf(step) + 1}: ${stepTitle(step)}`
+    const label = `Added in step ${steps.indexOf(step) + 1}: ${stepTitle(step)}`
     return [
       {
         label,
@@ -38,30 +38,30 @@ export function useLineMenu(line: () => AssessedLine, does: RowDoes) {
     { label: 'Facts and strength', icon: 'pi pi-info-circle', command: () => does.details() },
     { label: 'Replace material', icon: 'pi pi-sync', command: () => api.find(line().phase, line()) },
     {
-      label: line().source.note ? 'Change note' : 'Add a note',
+      label: line().source.note ? 'Edit note' : 'Add note',
       icon: 'pi pi-comment',
       command: () => does.note(),
     },
     {
-      label: 'Fill up to 100 (q.s.)',
+      label: 'q.s. to 100',
       icon: 'pi pi-plus-circle',
       disabled: line().fill,
       command: () => editor.apply({ type: 'set-fill', at: line() }),
     },
     line().source.grams === undefined
       ? {
-          label: 'Type in grams',
+          label: 'Enter in grams',
           icon: 'pi pi-sort-alt',
           disabled: line().fill || !line().given,
           command: () => does.switchTo('grams'),
         }
       : {
-          label: 'Type in percent',
+          label: 'Enter in percent',
           icon: 'pi pi-sort-alt',
           command: () => does.switchTo('percent'),
         },
     { label: 'Move up', icon: 'pi pi-arrow-up', command: () => does.move(-1) },
     { label: 'Move down', icon: 'pi pi-arrow-down', command: () => does.move(1) },
-    { label: 'Take out', icon: 'pi pi-trash', command: () => does.remove() },
+    { label: 'Remove', icon: 'pi pi-trash', command: () => does.remove() },
   ]
 }

@@ -51,12 +51,12 @@ const batchError = computed(() =>
   'error' in batch.value
     ? batch.value.error
     : batch.value.value === null
-      ? 'Type how many grams to make.'
+      ? 'Enter the batch size in grams.'
       : null,
 )
 const nameError = computed(() =>
   brief.name.length > LIMITS.name
-    ? `The name has ${brief.name.length} characters; ${LIMITS.name} fit.`
+    ? `The name has ${brief.name.length} characters; ${LIMITS.name} are allowed.`
     : null,
 )
 
@@ -100,13 +100,13 @@ async function create() {
         @input="batchTouched = true"
         figure
       />
-      <ChoiceField v-model="brief.scale" label="Scale shows steps of" :options="scales" />
+      <ChoiceField v-model="brief.scale" label="Scale resolution" :options="scales" />
       <p class="wide muted small">
-        It starts with the phases that suit this kind, and water filling up to 100 %.
+        Starts with the usual phases for this product type and water q.s. to 100 %.
       </p>
       <div class="dialog-buttons">
         <QuietButton type="button" label="Cancel" @click="open = false" />
-        <Button type="submit" label="Start" :disabled="batchError !== null || nameError !== null" />
+        <Button type="submit" label="Create" :disabled="batchError !== null || nameError !== null" />
       </div>
     </form>
   </PopUp>

@@ -9,7 +9,7 @@ import { PopUp } from '../../components/dialogs'
 import { notify } from '../../components/notify'
 import type { MadeExport } from './export'
 
-/** What goes along with formulas that are exported, before they are. */
+/** Export with formulas that are exported, before they are. */
 const props = defineProps<{ made: MadeExport }>()
 const emit = defineEmits<{ close: [] }>()
 const toast = useToast()
@@ -18,8 +18,8 @@ const words = computed(() =>
   listWords([
     ...count(props.made.formulas, 'formula', 'formulas'),
     ...count(props.made.versions, 'version', 'versions'),
-    ...count(props.made.materials, 'material of your own', 'materials of your own'),
-    ...count(props.made.changes, 'figure of your own', 'figures of your own'),
+    ...count(props.made.materials, 'own ingredient', 'own ingredients'),
+    ...count(props.made.changes, 'changed fact', 'changed facts'),
   ]),
 )
 function save() {
@@ -30,16 +30,16 @@ function save() {
 </script>
 
 <template>
-  <PopUp :visible="true" header="What goes along" @update:visible="emit('close')">
+  <PopUp :visible="true" header="Export" @update:visible="emit('close')">
     <div class="stacked">
       <p>The file contains {{ words }}.</p>
       <p class="muted small">
-        Materials of your own go along, with their notes, where these formulas use them, through stocks too.
-        Nothing else does: no lots, prices, batches, trials or settings.
+        Your own ingredients used in these formulas are included, with their notes. Lots, prices, batches,
+        trials and settings are not.
       </p>
       <div class="dialog-buttons">
         <QuietButton label="Cancel" @click="emit('close')" />
-        <Button label="Save the file" icon="pi pi-download" autofocus @click="save" />
+        <Button label="Save file" icon="pi pi-download" autofocus @click="save" />
       </div>
     </div>
   </PopUp>

@@ -66,7 +66,7 @@ async function removeSome(ids: string[], text: string) {
 async function exportOne({ formula }: FormulaRecord): Promise<boolean> {
   const text = await cards.exportText(formula)
   if (text !== null) download(fileName(formula.name, '.omblet.json'), text)
-  else problems.value = ['The export was not made.']
+  else problems.value = ['Export failed.']
   return text !== null
 }
 
@@ -94,7 +94,7 @@ async function exportChosen() {
       .work('The export', (worker, progress) => worker.saveBackup(at, { ids: [...ids] }, progress))
       .catch(() => null)
     if (!saved) {
-      problems.value = ['The export was not made.']
+      problems.value = ['Export failed.']
       return
     }
     toSave.value = { blob: saved.blob, formulas: ids.length, ...saved.held }
@@ -144,10 +144,10 @@ const toggle = (id: string, on: boolean) => {
         <template #actions><PlainButton label="Close" size="small" @click="files.report = null" /></template>
       </Notice>
       <Notice v-if="library.hasDemo" kind="note">
-        These are examples from a small harbour town. Change or copy them, or clear them away.
+        These are examples. Edit, copy or remove them.
         <template #actions>
           <PlainButton
-            label="Remove the examples"
+            label="Remove examples"
             size="small"
             @click="
               removeSome(
@@ -161,8 +161,8 @@ const toggle = (id: string, on: boolean) => {
     </div>
 
     <div v-if="library.records.length > 0" class="filters abreast wraps" role="search">
-      <SearchField v-model="words" label="Search formulas" placeholder="Name, material or active" />
-      <Choice v-model="kind" :options="kinds" placeholder="Every kind" label="Kind of product" />
+      <SearchField v-model="words" label="Search formulas" placeholder="Name, ingredient or active" />
+      <Choice v-model="kind" :options="kinds" placeholder="All product types" label="Product type" />
       <Choice v-model="state" :options="states" placeholder="Any state" label="State" />
       <span class="muted small count to-end" aria-live="polite"
         >{{ shown.length }} of {{ library.records.length
@@ -184,7 +184,7 @@ const toggle = (id: string, on: boolean) => {
         size="small"
         @click="removeSome(chosen, `${chosen.length} deleted.`)"
       />
-      <Button label="Choose none" size="small" text @click="chosen = []" />
+      <Button label="Clear selection" size="small" text @click="chosen = []" />
     </div>
 
     <CardGrid v-if="shown.length > 0" v-slot="{ record }" :records="shown">
@@ -198,7 +198,7 @@ const toggle = (id: string, on: boolean) => {
 
     <NothingYet v-else-if="filtered">
       <p>
-        {{ judging ? 'Judging your formulas…' : 'No formula matches.' }}
+        {{ judging ? 'Checking your formulas…' : 'No formula matches.' }}
       </p>
       <template #actions>
         <PlainButton label="Show all" @click="clearFilters" />
@@ -213,7 +213,7 @@ const toggle = (id: string, on: boolean) => {
       <template #actions>
         <Button label="New formula" icon="pi pi-plus" @click="briefOpen = true" />
         <PlainButton label="New from a brief" @click="router.push('/start/brief')" />
-        <PlainButton label="Bring the examples" @click="library.loadDemo()" />
+        <PlainButton label="Load examples" @click="library.loadDemo()" />
       </template>
     </NothingYet>
 

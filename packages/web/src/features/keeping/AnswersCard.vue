@@ -53,11 +53,11 @@ const says = (a: Answer) =>
             (corrected)</span
           ></span
         >
-        <img v-if="a.photo && photos[a.photo]" :src="photos[a.photo]" alt="Photograph of this look" />
+        <img v-if="a.photo && photos[a.photo]" :src="photos[a.photo]" alt="Photo of this observation" />
         <RouterLink
           v-if="!a.corrected"
           :to="{ path: `/stability/${batch.info!.id}/look`, query: { corrects: String(a.n) } }"
-          >Put right</RouterLink
+          >Correct</RouterLink
         >
       </li>
     </ul>

@@ -48,7 +48,7 @@ async function pick(file: File) {
     c.height = Math.round(image.height * scale)
     c.getContext('2d', { willReadFrequently: true })!.drawImage(image, 0, 0, c.width, c.height)
   } catch {
-    error.value = 'This is no picture that can be read here. Take a JPEG, PNG or WebP.'
+    error.value = 'This image cannot be read. Use JPEG, PNG or WebP.'
   }
 }
 function tap(event: MouseEvent) {
@@ -88,12 +88,12 @@ async function keep() {
 <template>
   <div class="stacked">
     <p class="muted small">
-      The card or the same white paper beside the product, the same lamp, no flash. Tap the card first, then
-      the product.
+      Place the grey card or the same white paper beside the product, under the same lamp, without flash. Tap
+      the card first, then the product.
     </p>
-    <OneOf v-if="!first" v-model="reflects" :options="CARDS" label="What lies beside it" />
+    <OneOf v-if="!first" v-model="reflects" :options="CARDS" label="Reference" />
     <PhotoField
-      :label="blob ? 'Another picture' : 'Take the picture'"
+      :label="blob ? 'Another photo' : 'Take photo'"
       testid="colour-photo"
       class="pick"
       @picked="pick"
@@ -102,7 +102,7 @@ async function keep() {
       <canvas
         ref="canvas"
         role="img"
-        aria-label="The picture: tap the card, then the product"
+        aria-label="Photo: tap the card, then the product"
         @click="tap"
       ></canvas>
       <span
@@ -116,15 +116,15 @@ async function keep() {
     <p v-if="blob && !seen" role="status">{{ card ? 'Now the product.' : 'Tap the card.' }}</p>
     <Notice v-if="told && 'why' in told" kind="check">{{ asideText(told.why) }}</Notice>
     <p v-else-if="told && first" role="status">
-      ΔE00 <strong class="mono">{{ sayNumber(told.deltaE, 1) }}</strong> from the first picture<template
+      ΔE00 <strong class="mono">{{ sayNumber(told.deltaE, 1) }}</strong> from the first photo<template
         v-if="Math.abs(told.yellower) >= 1"
         >, {{ told.yellower > 0 ? 'yellower' : 'bluer' }}</template
       >.
     </p>
-    <p v-else-if="told" role="status">The first picture: later ones are compared with it.</p>
+    <p v-else-if="told" role="status">First photo. Later ones are compared with it.</p>
     <p v-if="error" class="error-text" role="alert">{{ error }}</p>
     <div class="acts">
-      <QuietButton label="Answer in words instead" @click="emit('cancel')" />
+      <QuietButton label="Enter in words instead" @click="emit('cancel')" />
       <Button label="Enter" size="large" :disabled="!told || 'why' in told" @click="keep" />
     </div>
   </div>

@@ -43,8 +43,8 @@ async function remind() {
   notify(
     toast,
     answer === 'granted'
-      ? 'Looks that are due will be told when Omblet is opened, once a day.'
-      : 'The browser does not allow it. The calendar file reminds as well.',
+      ? 'Omblet reminds you of due observations once a day when it is open.'
+      : 'The browser blocks notifications. The calendar file reminds you too.',
   )
 }
 </script>
@@ -76,7 +76,7 @@ async function remind() {
     </div>
 
     <template v-if="keeping.soon.length">
-      <h3>In the next two weeks</h3>
+      <h3>Next two weeks</h3>
       <ul>
         <DueRow
           v-for="d in keeping.soon"
@@ -113,7 +113,7 @@ async function remind() {
           :key="b.id"
           :title="b.name"
           :detail="b.code"
-          more="plan the looks"
+          more="schedule observations"
           :to="`/stability/${b.id}`"
           when=""
           :current="b.id === chosen"
@@ -129,7 +129,7 @@ async function remind() {
           :key="b.id"
           :title="b.name"
           :detail="b.code"
-          :more="b.watch.grade ? GRADE_WORDS[b.watch.grade] : 'not looked at yet'"
+          :more="b.watch.grade ? GRADE_WORDS[b.watch.grade] : 'not observed yet'"
           :to="`/stability/${b.id}`"
           when=""
           :current="b.id === chosen"

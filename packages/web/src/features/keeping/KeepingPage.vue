@@ -20,7 +20,7 @@ onMounted(() => void keeping.load())
 watch(
   () => props.id,
   (id) => {
-    if (!id) document.title = 'Keeping – Omblet'
+    if (!id) document.title = 'Stability – Omblet'
   },
   { immediate: true },
 )
@@ -50,7 +50,7 @@ const empty = computed(() => keeping.watched.length === 0 && keeping.unwatched.l
           <RouterLink v-slot="{ navigate }" to="/bench" custom>
             <Button label="To the Bench" icon="pi pi-stopwatch" @click="navigate" />
           </RouterLink>
-          <PlainButton label="Try three example batches" @click="takeInDemoBatches()" />
+          <PlainButton label="Load three example batches" @click="takeInDemoBatches()" />
         </template>
         <DueCard v-if="keeping.ends.length" class="ends" />
       </NothingYet>
@@ -59,7 +59,7 @@ const empty = computed(() => keeping.watched.length === 0 && keeping.unwatched.l
         <LifeCard v-if="shown" :id="shown" :key="shown" class="life" :title="id !== undefined" />
       </div>
     </template>
-    <p v-else class="muted">Reading what is kept…</p>
+    <p v-else class="muted">Loading…</p>
   </div>
 </template>
 

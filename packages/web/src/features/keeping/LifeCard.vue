@@ -91,7 +91,7 @@ const next = computed(() => {
   return {
     label: due
       ? `Observe now: ${uncapitalise(WATCH.storages[storage].label)}, ${sayLook(storage, look.day)}`
-      : `Look early: ${sayLook(storage, look.day)}, ${sayDue(daysUntil(look.on, keeping.now))}`,
+      : `Observe early: ${sayLook(storage, look.day)}, ${sayDue(daysUntil(look.on, keeping.now))}`,
     due: due !== undefined,
     to: { path: `/stability/${props.id}/look`, query: { sample: look.sample, day: String(look.day) } },
   }
@@ -102,10 +102,11 @@ const earlier = useEarlier(() => (withEarlier.value && batch.info ? batch.info :
 const dialog = ref(route.query['plan'] !== undefined)
 const used = ref(dialog.value)
 watch(dialog, (now) => now && (used.value = true))
-const csv = () => void downloadCsv(fileName(`${batch.info!.code} looks`, ''), observationRows(history.value!))
+const csv = () =>
+  void downloadCsv(fileName(`${batch.info!.code} observations`, ''), observationRows(history.value!))
 const items = computed(() => [
-  { label: 'Change the plan', icon: 'pi pi-calendar', command: () => void (dialog.value = true) },
-  { label: 'All answers as CSV', icon: 'pi pi-table', command: csv },
+  { label: 'Change schedule', icon: 'pi pi-calendar', command: () => void (dialog.value = true) },
+  { label: 'All observations as CSV', icon: 'pi pi-table', command: csv },
   {
     label: 'How it was made',
     icon: 'pi pi-list',
@@ -125,7 +126,7 @@ const ordered = computed(() =>
     aria-labelledby="life-title"
   >
     <Notice v-if="batch.held" kind="stop"
-      >{{ batch.held.why }} The last answers are shown and not stored yet.
+      >{{ batch.held.why }} The last answers are not saved yet.
       <template #actions><Button label="Try again" size="small" @click="batch.pump()" /></template>
     </Notice>
     <Notice v-if="batch.told" kind="check">{{ batch.told }}</Notice>
@@ -142,12 +143,12 @@ const ordered = computed(() =>
       <template #actions><RouterLink :to="`/ingredients/lots/${l.id}`">Lot trace</RouterLink></template>
     </Notice>
     <NothingYet v-if="!finished">
-      <p>This batch was not kept, so there is nothing to watch.</p>
+      <p>This batch was discarded, so there is nothing to observe.</p>
     </NothingYet>
     <NothingYet v-else-if="!planned">
       <p>
-        Set a little aside and look at it for twelve weeks: Omblet proposes what, where and when, from what is
-        in it.
+        Keep back a sample and observe it for 12 weeks. Omblet proposes what to observe, where and when, based
+        on the formula.
       </p>
       <template #actions>
         <Button label="Schedule observations" icon="pi pi-calendar" @click="dialog = true" />
@@ -195,9 +196,9 @@ const ordered = computed(() =>
         </button>
       </div>
       <p v-if="withEarlier && earlier.length === 0" class="muted small">
-        No other batch of this formula is watched yet.
+        No other batch of this formula is under observation.
       </p>
-      <p v-if="rows.length === 0" class="muted">Nothing was seen of this sample yet.</p>
+      <p v-if="rows.length === 0" class="muted">No observations of this sample yet.</p>
       <PropertyRow
         v-for="row in rows"
         :key="row.property"

@@ -7,7 +7,7 @@ defineProps<{ life: ReturnType<typeof useLife>; id: string; age: string; at: str
 
 <template>
   <header class="abreast">
-    <RouterLink :to="id ? `/stability/${id}` : '/stability'" class="up" aria-label="Stop looking"
+    <RouterLink :to="id ? `/stability/${id}` : '/stability'" class="up" aria-label="Stop observing"
       ><i class="pi pi-times" aria-hidden="true"></i
     ></RouterLink>
     <template v-if="life.batch.info && id">

@@ -135,7 +135,7 @@ function next() {
       "
     />
     <Notice v-if="life.batch.held" kind="stop"
-      >{{ life.batch.held.why }} The last answers are kept here and not stored yet.
+      >{{ life.batch.held.why }} The last answers are not saved yet.
       <template #actions><Button label="Try again" size="small" @click="life.batch.pump()" /></template>
     </Notice>
     <Notice v-if="life.batch.told" kind="check">{{ life.batch.told }}</Notice>
@@ -155,7 +155,7 @@ function next() {
       </p>
       <h1 id="ask-title" ref="title" tabindex="-1">{{ facts.ask }}</h1>
       <p class="muted beside">
-        {{ asked.lastWords.value || 'The first look at it' }}{{ expected ? `. ${expected}` : '' }}.
+        {{ asked.lastWords.value || 'First observation' }}{{ expected ? `. ${expected}` : '' }}.
       </p>
       <ColourReader
         v-if="colour"
@@ -186,27 +186,27 @@ function next() {
         />
         <PlainButton
           v-if="question.property === 'colour'"
-          label="Measure it in a photograph"
+          label="Measure in a photo"
           icon="pi pi-camera"
           size="large"
           @click="colour = true"
         />
         <TextField label="Note" v-model="note" maxlength="1000" />
         <PhotoField
-          :label="photo ? 'A photograph goes with it. Take another' : 'A photograph beside it'"
+          :label="photo ? 'Photo added. Take another' : 'Add photo'"
           testid="look-photo"
           @picked="takePhoto"
         />
-        <p v-if="taking" class="muted" role="status">Making the photograph small…</p>
+        <p v-if="taking" class="muted" role="status">Resizing the photo…</p>
         <p v-if="photoError" class="error-text" role="alert">{{ photoError }}</p>
       </template>
       <fieldset class="bare" :disabled="!settled">
         <div class="feet for-hands">
           <QuietButton v-if="asked.at.value > 0" label="Back" icon="pi pi-arrow-left" @click="back" />
-          <QuietButton label="Not this time" @click="skip" />
+          <QuietButton label="Skip question" @click="skip" />
           <QuietButton
             v-if="question.day !== null && !question.corrects"
-            label="Leave this look out"
+            label="Skip observation"
             @click="pass"
           />
         </div>
@@ -218,7 +218,7 @@ function next() {
         <p v-if="life.verdict.value">{{ batchVerdictText(life.verdict.value).says }}</p>
       </div>
       <Button
-        :label="place + 1 < queue.length ? 'The next batch' : 'Done'"
+        :label="place + 1 < queue.length ? 'Next batch' : 'Done'"
         size="large"
         autofocus
         @click="next"

@@ -70,7 +70,7 @@ defineExpose({ focus: () => field.value?.focus() })
       v-if="property === 'ph' || property === 'body'"
       id="look-celsius"
       v-model="celsius"
-      label="Its temperature, if read"
+      label="Temperature, if measured"
       unit="°C"
       :min="-30"
       :max="80"

@@ -83,10 +83,10 @@ const hours = (h: number) => (h < 48 ? `${sayNumber(h, h < 2 ? 1 : 0)} h` : `${M
   <section class="patch" aria-labelledby="patch-title">
     <div class="head abreast">
       <h3 id="patch-title">Patch test</h3>
-      <PlainButton label="Begin one" size="small" @click="open = true" />
+      <PlainButton label="Start patch test" size="small" @click="open = true" />
     </div>
     <p v-if="tests.length === 0" class="muted small">
-      Before it goes on a face: a little on the inner forearm, and three days of looking.
+      Before using it on the face: a little on the inner forearm, observed for three days.
     </p>
     <ul v-else>
       <li class="abreast" v-for="t in tests" :key="t.n">
@@ -99,19 +99,19 @@ const hours = (h: number) => (h < 48 ? `${sayNumber(h, h < 2 ? 1 : 0)} h` : `${M
           </span>
           <span class="block">{{ patchText(t.told) }}</span>
         </div>
-        <PlainButton v-if="t.told.state === 'open'" label="Write down" size="small" @click="seen = t.n" />
+        <PlainButton v-if="t.told.state === 'open'" label="Record" size="small" @click="seen = t.n" />
       </li>
     </ul>
-    <PopUp v-model:visible="open" header="A patch test">
+    <PopUp v-model:visible="open" header="Patch test">
       <form class="dialog-form" @submit.prevent="begin">
         <Notice kind="check" class="wide">{{ PATCH_NOT_FOR }}</Notice>
-        <TextField label="On whom: initials only" v-model="who" maxlength="4" autofocus />
+        <TextField label="Person (initials only)" v-model="who" maxlength="4" autofocus />
         <ChoiceField v-model="way" label="How" :options="ways" />
         <p class="wide muted small">{{ PATCH_WAYS[way].how }}</p>
-        <TextField label="Where on the body" class="wide" v-model="place" maxlength="100" />
+        <TextField label="Site" class="wide" v-model="place" maxlength="100" />
         <label class="wide tick abreast"
-          ><Checkbox v-model="consent" binary input-id="patch-yes" /> They said yes to it, and to its being
-          written down with these initials.</label
+          ><Checkbox v-model="consent" binary input-id="patch-yes" /> The person agreed to the test and to
+          recording it under these initials.</label
         >
         <div class="dialog-buttons">
           <QuietButton type="button" label="Cancel" @click="open = false" />
@@ -119,13 +119,13 @@ const hours = (h: number) => (h < 48 ? `${sayNumber(h, h < 2 ? 1 : 0)} h` : `${M
         </div>
       </form>
     </PopUp>
-    <PopUp :visible="seen !== null" header="What is to be seen?" @update:visible="seen = null" width="30rem">
+    <PopUp :visible="seen !== null" header="Skin reaction" @update:visible="seen = null" width="30rem">
       <form class="dialog-form" @submit.prevent="enter">
-        <ChoiceField v-model="grade" label="The place" :options="grades" class="wide" />
+        <ChoiceField v-model="grade" label="Reaction" :options="grades" class="wide" />
         <label class="wide tick abreast"
-          ><Checkbox v-model="itches" binary input-id="patch-itch" /> It itches for more than an hour.</label
+          ><Checkbox v-model="itches" binary input-id="patch-itch" /> Itching for more than an hour</label
         >
-        <TextField label="In words, if you like" class="wide" v-model="text" maxlength="1000" />
+        <TextField label="Note (optional)" class="wide" v-model="text" maxlength="1000" />
         <div class="dialog-buttons">
           <QuietButton type="button" label="Cancel" @click="seen = null" />
           <Button type="submit" label="Keep" />

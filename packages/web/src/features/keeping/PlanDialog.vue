@@ -102,7 +102,7 @@ function save() {
   <PopUp v-model:visible="open" header="Schedule observations" width="46rem">
     <form v-if="proposal" class="plan" @submit.prevent="save">
       <section>
-        <h3>Set aside</h3>
+        <h3>Retained samples</h3>
         <ul class="stacked closer">
           <li v-for="s in storages" :key="s" class="sample">
             <label class="tick abreast">
@@ -130,11 +130,11 @@ function save() {
           </li>
         </ul>
         <p class="small" :class="aside > filled ? 'error-text' : 'muted'" role="status">
-          {{ aside }} g of {{ Math.round(filled) }} g are set aside.
+          {{ aside }} g of {{ Math.round(filled) }} g kept back as retained samples.
         </p>
       </section>
       <section>
-        <h3>Look at</h3>
+        <h3>Observe</h3>
         <ul class="stacked closer">
           <li v-for="m in proposal.matters" :key="m.property">
             <label class="tick abreast">
@@ -167,12 +167,13 @@ function save() {
           </button>
         </div>
         <p class="muted small">
-          Judge what was cold or warm after two hours at room. Always the same spoon, clean.
+          Let cold or warm samples stand at room temperature for 2 hours first. Always use the same clean
+          spoon.
         </p>
       </section>
       <div class="dialog-buttons">
         <span class="muted small sum" role="status"
-          >{{ looks.length }} looks, about {{ minutes }} minutes in all</span
+          >{{ looks.length }} observations, about {{ minutes }} minutes in total</span
         >
         <QuietButton type="button" label="Cancel" @click="open = false" />
         <Button type="submit" label="Start observations" :disabled="looks.length === 0" />

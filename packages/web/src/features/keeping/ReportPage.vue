@@ -97,7 +97,7 @@ const print = () => window.print()
           {{ verdictText(v).next }}
         </li>
       </ul>
-      <h2>How it was made</h2>
+      <h2>Batch</h2>
       <p>
         {{ formatGrams(madeGrams(state), 0.1) }} made<template v-if="state.finished?.filledGrams"
           >, {{ formatGrams(state.finished.filledGrams, 0.1) }} filled</template
@@ -106,7 +106,7 @@ const print = () => window.print()
       <ul v-if="gone.length" class="small">
         <li v-for="d in gone.slice(0, 8)" :key="d.n">{{ deviationText(d.said) }}</li>
       </ul>
-      <h2>At room</h2>
+      <h2>At room temperature</h2>
       <PropertyRow
         v-for="v in room"
         :key="v.series.property"
@@ -115,7 +115,7 @@ const print = () => window.print()
         :earlier="[]"
         :assessment="made.assessment"
       />
-      <p v-if="room.length === 0" class="muted">Nothing was measured at room yet.</p>
+      <p v-if="room.length === 0" class="muted">No measurements at room temperature yet.</p>
     </article>
     <article class="sheet second stacked">
       <h2>All observations</h2>

@@ -20,7 +20,7 @@ export function usePhoto(batch: () => string, question: () => unknown = () => nu
       const id = makeId()
       const blob = await smallPicture(file)
       if (question() !== asked)
-        photoError.value = 'The photograph was for the question before, which was left: it is not kept.'
+        photoError.value = 'The photo belonged to the previous question and was not saved.'
       else {
         await savePhoto({ id, batch: of, blob })
         if (question() === asked) photo.value = id
@@ -29,7 +29,7 @@ export function usePhoto(batch: () => string, question: () => unknown = () => nu
     } catch (failure) {
       photoError.value =
         failure instanceof DOMException && failure.name === 'InvalidStateError'
-          ? 'This is no picture that can be read here. Take a JPEG, PNG or WebP.'
+          ? 'This image cannot be read. Use JPEG, PNG or WebP.'
           : explainStorage(failure)
     } finally {
       taking.value = false

@@ -3,7 +3,7 @@ import { WATCH, type Property, type Storage, uncapitalise } from '@omblet/core'
 /** The mark of each grade, the same as those of findings. */
 export const MARK = { fine: 'fine', again: 'check', discard: 'stop' } as const
 
-/** `today`, `in 3 days`, `2 days late`. */
+/** `today`, `in 3 days`, `2 days overdue`. */
 export const sayDue = (inDays: number) =>
   inDays === 0
     ? 'today'
@@ -12,8 +12,8 @@ export const sayDue = (inDays: number) =>
         ? 'tomorrow'
         : `in ${inDays} days`
       : inDays === -1
-        ? '1 day late'
-        : `${-inDays} days late`
+        ? '1 day overdue'
+        : `${-inDays} days overdue`
 
 /** `1 day`, `1 week`, `8 weeks`; a turn for what is frozen and thawed. */
 export function sayLook(storage: Storage, day: number): string {

@@ -25,7 +25,7 @@ const named = (text: string) => (text.startsWith('pH') ? text : text.charAt(0).t
         <th>Step</th>
         <th class="num">Hands-on time</th>
         <th class="num">Waiting time</th>
-        <th class="write">Observations, readings, changes</th>
+        <th class="write">Observations, measurements, changes</th>
       </tr>
     </thead>
     <tbody>

@@ -116,7 +116,7 @@ const inci = computed(() => derived.value?.inci ?? '')
           <header>
             <span class="phase-badge">{{ block.vessel }}</span>
             <h2>{{ stepTitle(block.step) }}</h2>
-            <span class="tare">Vessel, empty <i></i> g</span>
+            <span class="tare">Tare weight <i></i> g</span>
             <strong class="mono">{{ grams(block.grams) }}</strong>
           </header>
           <table>
@@ -126,7 +126,7 @@ const inci = computed(() => derived.value?.inci ?? '')
                 <th>Ingredient</th>
                 <th class="num">%</th>
                 <th class="num">Weigh</th>
-                <th class="num">Scale then shows</th>
+                <th class="num">Running total</th>
                 <th class="write">Weighed, lot</th>
               </tr>
             </thead>
@@ -135,7 +135,7 @@ const inci = computed(() => derived.value?.inci ?? '')
                 <td class="tick"><b class="box"></b></td>
                 <td>
                   {{ capitalise(row.label) }}<span v-if="row.fill" class="qs">q.s.</span
-                  ><small v-if="row.part">a part of it; the rest is weighed elsewhere</small
+                  ><small v-if="row.part">part; the rest is weighed in another step</small
                   ><small v-if="row.note">{{ row.note }}</small>
                 </td>
                 <td class="num mono">{{ row.given ? formatNumber(row.percent, 2, 4) : '–' }}</td>
@@ -230,11 +230,11 @@ const inci = computed(() => derived.value?.inci ?? '')
           <p>{{ formula.note }}</p>
         </section>
         <section class="text">
-          <h2>Ingredients, in falling order</h2>
+          <h2>Ingredients in descending order</h2>
           <p>{{ inci }}</p>
         </section>
         <section v-if="checks.length" class="text">
-          <h2>To check</h2>
+          <h2>Findings</h2>
           <ul>
             <li v-for="f in checks" :key="findingKey(f)">{{ findingText(f).message }}</li>
           </ul>
@@ -248,7 +248,7 @@ const inci = computed(() => derived.value?.inci ?? '')
       </template>
 
       <footer>
-        Omblet informs; it does not certify. Selling or giving away falls under your local cosmetic law.
+        Omblet informs; it does not certify. Selling or giving away is subject to your local cosmetic law.
       </footer>
     </article>
   </div>

@@ -18,7 +18,7 @@ const suggest = (typed: string) => KNOWN.filter((name) => name.toLowerCase().inc
 
 <template>
   <fieldset class="stacked closer">
-    <legend>Its analysis, percent of the material (leave empty what the paper does not tell)</legend>
+    <legend>Analysis, percent of the material (leave empty what the certificate does not state)</legend>
     <PercentRows
       v-model="rows"
       of="inci"
@@ -30,7 +30,7 @@ const suggest = (typed: string) => KNOWN.filter((name) => name.toLowerCase().inc
     <p v-if="error" class="error-text" role="alert">{{ error }}</p>
     <Button
       type="button"
-      label="Add a substance"
+      label="Add substance"
       icon="pi pi-plus"
       size="small"
       text

@@ -23,7 +23,7 @@ const emit = defineEmits<{ close: [] }>()
 const store = useContainers()
 const kinds = CONTAINER_KINDS.map((value) => ({ value, label: containerWord(value) }))
 const walls = [
-  { value: 'unsaid' as const, label: 'Not known' },
+  { value: 'unsaid' as const, label: 'Unknown' },
   ...WALL_KINDS.map((value) => ({ value, label: wallWord(value) })),
 ]
 const c = props.container
@@ -78,7 +78,7 @@ async function save() {
 <template>
   <PopUp
     :visible="true"
-    :header="container ? 'Change a container' : 'Add a container'"
+    :header="container ? 'Edit container' : 'Add container'"
     @update:visible="emit('close')"
   >
     <form class="dialog-form" @submit.prevent="save">
@@ -92,10 +92,10 @@ async function save() {
         placeholder="Amber jar, 60 mL"
       />
       <ChoiceField v-model="form.kind" label="Kind" :options="kinds" />
-      <ChoiceField v-model="form.wall" label="Made of" :options="walls" />
+      <ChoiceField v-model="form.wall" label="Material" :options="walls" />
       <NumberField
         v-model="form.nominalMl"
-        label="Holds"
+        label="Nominal volume"
         unit="mL"
         :max="10000"
         what="the volume"
@@ -103,7 +103,7 @@ async function save() {
       />
       <NumberField
         v-model="form.brimMl"
-        label="Brimful"
+        label="Brimful volume"
         unit="mL"
         :max="12000"
         what="the volume"
@@ -111,13 +111,13 @@ async function save() {
       />
       <NumberField
         v-model="form.left"
-        label="How many are left"
+        label="In stock"
         :max="1000000"
         what="the number"
         :error="errors.left"
       />
       <NumberField v-model="form.emptyGrams" label="Tare weight" unit="g" :max="10000" what="the weight" />
-      <NumberField v-model="form.price" label="Price of one" :max="100000" what="the price" />
+      <NumberField v-model="form.price" label="Price each" :max="100000" what="the price" />
       <p v-if="clash ?? store.problem" class="error-text wide" role="alert">{{ clash ?? store.problem }}</p>
       <div class="dialog-buttons">
         <QuietButton type="button" label="Cancel" @click="emit('close')" />

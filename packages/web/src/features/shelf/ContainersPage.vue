@@ -38,14 +38,14 @@ onMounted(() => (document.title = 'Containers – Omblet'))
 async function remove(container: Container) {
   const undo = await store.remove(container)
   if (undo)
-    notify(toast, `${container.name} deleted. It lies in the bin for 30 days.`, {
+    notify(toast, `${container.name} deleted. It stays in the bin for 30 days.`, {
       label: 'Undo',
       run: () => void undo(),
     })
 }
 async function take(file: File) {
   const read = await takeInContainers(file, store.containers, materials.takeIn).catch(() => null)
-  if (!read) return notify(toast, `${file.name} was read and could not be stored.`, undefined, 'error')
+  if (!read) return notify(toast, `${file.name} could not be saved.`, undefined, 'error')
   if ('error' in read) return notify(toast, read.error, undefined, 'error')
   const { taken, refused, undo } = read
   const back = taken > 0 ? { label: 'Undo', run: () => void undo() } : undefined
@@ -54,7 +54,7 @@ async function take(file: File) {
   else
     notify(
       toast,
-      `${words}; left out: ${refused.slice(0, 3).join(' ')}${refused.length > 3 ? ` And ${refused.length - 3} more.` : ''}`,
+      `${words}; refused: ${refused.slice(0, 3).join(' ')}${refused.length > 3 ? ` And ${refused.length - 3} more.` : ''}`,
       back,
       'error',
     )
@@ -72,7 +72,7 @@ async function take(file: File) {
         @picked="take"
       />
       <MenuButton v-if="store.containers.length" :items="exports" label="Export" icon="pi pi-download" />
-      <Button label="Add a container" icon="pi pi-plus" @click="open = { container: null }" />
+      <Button label="Add container" icon="pi pi-plus" @click="open = { container: null }" />
     </PageHead>
     <Notice v-if="store.problem" kind="stop">{{ store.problem }}</Notice>
     <div v-if="store.containers.length" class="card scroll">
@@ -81,7 +81,7 @@ async function take(file: File) {
           <tr>
             <th scope="col">Container</th>
             <th scope="col">Kind</th>
-            <th scope="col" class="number">Holds</th>
+            <th scope="col" class="number">Volume</th>
             <th scope="col" class="number wide-only">Empty</th>
             <th scope="col" class="number wide-only">Price</th>
             <th scope="col" class="number">Left</th>
@@ -118,12 +118,12 @@ async function take(file: File) {
     </div>
     <NothingYet v-else title="No containers yet">
       <p>
-        Jars, bottles and tubes that you fill into: then Omblet says which suit, how many a batch fills, and
-        counts them down.
+        Add jars, bottles and tubes. Omblet tells you which are suitable and how many a batch fills, and keeps
+        count.
       </p>
       <template #actions>
-        <Button label="Add a container" icon="pi pi-plus" @click="open = { container: null }" />
-        <PlainButton label="Try example stock" @click="takeInDemoShelf" />
+        <Button label="Add container" icon="pi pi-plus" @click="open = { container: null }" />
+        <PlainButton label="Load example stock" @click="takeInDemoShelf" />
       </template>
     </NothingYet>
     <ContainerDialog v-if="open" :container="open.container" @close="open = null" />

@@ -100,7 +100,7 @@ async function reset() {
   await store.reset(m.id)
   emit('close')
   if (before)
-    notify(toast, 'Back to the catalogue’s facts.', { label: 'Undo', run: () => void store.change(before) })
+    notify(toast, 'Reset to the catalogue.', { label: 'Undo', run: () => void store.change(before) })
 }
 </script>
 
@@ -108,8 +108,8 @@ async function reset() {
   <PopUp :visible="true" header="Change facts" @update:visible="emit('close')">
     <form class="dialog-form" @submit.prevent="save" @keydown.stop>
       <p class="muted small wide">
-        By the paper of your lot, or your own experience. The catalogue stays as it is; your figures win over
-        it until you reset them.
+        From your supplier’s documents or your own experience. Your values override the catalogue until you
+        reset them.
       </p>
       <RangeField
         id="fact-usage"

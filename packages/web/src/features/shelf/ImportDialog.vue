@@ -101,10 +101,10 @@ async function store() {
   <PopUp v-model:visible="open" header="Import ingredients or lots" @show="begin" @hide="stop" width="52rem">
     <div class="stacked">
       <p v-if="!read" class="muted">
-        A .csv or .xlsx file whose first row names the columns. Lots: <em>material, left_grams</em> and what
-        else you keep (pack_grams, price, supplier, batch, bought, opened, expires, analysis, note). Materials
-        of your own: <em>name, inci</em> and functions, solubility, phase, usage_min, usage_max, ph_min,
-        ph_max, parts. Nothing is stored before you have seen it.
+        A .csv or .xlsx file with column names in the first row. Lots: <em>material, left_grams</em> plus any
+        of (pack_grams, price, supplier, batch, bought, opened, expires, analysis, note). Own ingredients:
+        <em>name, inci</em> and functions, solubility, phase, usage_min, usage_max, ph_min, ph_max, parts. You
+        see everything before it is saved.
       </p>
       <div v-if="!read && !progress" ref="zone" class="drop stacked closer" :class="{ over: dragging }">
         <FileButton
@@ -133,10 +133,8 @@ async function store() {
           <strong>{{ fileName }}</strong>: {{ of('new') }} new {{ word(of('new')) }}, {{ of('changes') }} that
           change yours, {{ of('same') }} the same, {{ read.refused.length }} refused.
         </p>
-        <p v-if="read.ignored.length" class="muted small">
-          Columns that mean nothing here: {{ read.ignored.join(', ') }}.
-        </p>
-        <OneOf v-model="show" :options="filters" size="small" label="Which rows" />
+        <p v-if="read.ignored.length" class="muted small">Unknown columns: {{ read.ignored.join(', ') }}.</p>
+        <OneOf v-model="show" :options="filters" size="small" label="Show rows" />
         <div class="rows" tabindex="0" role="region" aria-label="Rows of the file">
           <VirtualScroller v-if="rows.length" :items="rows" :item-size="46" class="scroller">
             <template #item="{ item }: { item: ShownRow }">
@@ -158,7 +156,7 @@ async function store() {
         <QuietButton label="Cancel" @click="open = false" />
         <Button
           v-if="read"
-          :label="toStore === 0 ? 'Nothing to store' : `Store ${toStore} ${what}`"
+          :label="toStore === 0 ? 'Nothing to import' : `Import ${toStore} ${what}`"
           :disabled="toStore === 0 || storing"
           :loading="storing"
           @click="store"

@@ -59,7 +59,7 @@ const analysisError = computed(() => {
   for (const { inci, percent } of analysis.value) {
     const parsed = share(percent)
     if ('error' in parsed) return parsed.error
-    if (parsed.value !== null && inci.trim() === '') return 'Name the substance of each percent.'
+    if (parsed.value !== null && inci.trim() === '') return 'Name the substance for each percentage.'
   }
   return null
 })
@@ -88,7 +88,7 @@ async function takePaper(file: File) {
     if (blob.size > MOST_BYTES) paperError.value = `${file.name} is over 10 MB. Keep a smaller copy here.`
     else paper.value = { name: isPicture ? file.name.replace(/\.\w+$/, '') + '.jpg' : file.name, blob }
   } catch {
-    paperError.value = `${file.name} cannot be drawn here, so the place where it was taken cannot be taken out of it. Save it as JPEG or PDF.`
+    paperError.value = `${file.name} cannot be opened here, so its location data cannot be removed. Save it as JPEG or PDF.`
   }
 }
 function openPaper() {
@@ -120,7 +120,7 @@ const errors = computed(() => ({
     'error' in left.value
       ? left.value.error
       : asked.value && left.value.value === null && form.pack === ''
-        ? 'Type how many grams are left.'
+        ? 'Enter the remaining amount in grams.'
         : null,
   pack: 'error' in pack.value ? pack.value.error : null,
   price: 'error' in price.value ? price.value.error : null,
@@ -186,10 +186,10 @@ async function save() {
 </script>
 
 <template>
-  <PopUp :visible="true" :header="lot ? 'Change a lot' : 'Add a lot'" @update:visible="emit('close')">
+  <PopUp :visible="true" :header="lot ? 'Edit lot' : 'Add lot'" @update:visible="emit('close')">
     <form class="dialog-form" @submit.prevent="save">
       <TextField
-        label="Pack, in grams"
+        label="Pack size, g"
         :error="errors.pack"
         :said="saidOf(pack)"
         v-model="form.pack"
@@ -197,7 +197,7 @@ async function save() {
         figure
       />
       <TextField
-        label="Left, in grams"
+        label="Remaining, g"
         :error="errors.left"
         :said="saidOf(left)"
         v-model="form.left"
@@ -205,16 +205,16 @@ async function save() {
         @blur="asked = true"
         figure
       />
-      <TextField label="Price of the pack" :error="errors.price" v-model="form.price" figure />
-      <TextField label="Its share of the postage" :error="errors.postage" v-model="form.postage" figure />
-      <DayField v-model="form.expires" label="Good until" ends />
+      <TextField label="Price per pack" :error="errors.price" v-model="form.price" figure />
+      <TextField label="Share of postage" :error="errors.postage" v-model="form.postage" figure />
+      <DayField v-model="form.expires" label="Expires" ends />
       <DayField v-model="form.bought" label="Bought" />
       <DayField v-model="form.opened" label="Opened" />
-      <TextField label="From" v-model="form.supplier" maxlength="200" />
+      <TextField label="Supplier" v-model="form.supplier" maxlength="200" />
       <TextField label="Lot number" v-model="form.batch" maxlength="100" />
       <TextField label="Note" class="wide" v-model="form.note" :rows="2" maxlength="2000" />
       <fieldset v-if="sources.length" class="wide sources">
-        <legend>Made from these lots</legend>
+        <legend>Made from lots</legend>
         <label v-for="source in sources" :key="source.id" class="source abreast">
           <Checkbox v-model="madeFrom" :value="source.id" />
           {{ sourceWords(source) }}
@@ -222,9 +222,7 @@ async function save() {
       </fieldset>
       <AnalysisEditor v-if="asksAnalysis" v-model="analysis" class="wide" :error="errors.analysis" />
       <div class="field wide">
-        <span id="paper-label" class="label text-note muted"
-          >Its paper (certificate, data sheet, photograph)</span
-        >
+        <span id="paper-label" class="label text-note muted">Document (certificate, data sheet, photo)</span>
         <div class="paper">
           <Button
             v-if="paper"
@@ -247,8 +245,8 @@ async function save() {
         </div>
         <p v-if="paperError" class="error" role="alert">{{ paperError }}</p>
         <p class="muted small">
-          The document stays in this browser. A backup “With photos and documents” includes it. Of a picture,
-          place and camera are taken out; a PDF stays as it is.
+          The document stays in this browser. A backup “With photos and documents” includes it. Location and
+          camera data are removed from images; a PDF stays unchanged.
         </p>
       </div>
       <p v-if="clash ?? store.problem" class="error-text wide" role="alert">{{ clash ?? store.problem }}</p>

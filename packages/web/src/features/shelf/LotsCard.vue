@@ -30,9 +30,9 @@ const editing = ref<Lot | 'new' | null>(null)
 const MARK = { past: 'stop', soon: 'check', good: 'fine', unknown: 'note' } as const
 function lasts(lot: Lot) {
   const days = daysLeft(lot, today())
-  if (days === null) return 'no date told'
-  if (days < 0) return `past since ${lot.expires}`
-  return days === 0 ? 'ends today' : `until ${lot.expires}, ${days} ${days === 1 ? 'day' : 'days'}`
+  if (days === null) return 'no expiry date'
+  if (days < 0) return `expired ${lot.expires}`
+  return days === 0 ? 'expires today' : `until ${lot.expires}, ${days} ${days === 1 ? 'day' : 'days'}`
 }
 const details = (lot: Lot) =>
   [
@@ -60,11 +60,11 @@ async function remove(lot: Lot) {
     >
 
     <p v-if="store.problem" class="error-text" role="alert">{{ store.problem }}</p>
-    <p v-if="lots.length === 0" class="muted">None. Add what you have, with its date and price.</p>
+    <p v-if="lots.length === 0" class="muted">No lots. Add your stock with expiry date and price.</p>
     <p v-if="price !== null" class="muted small">
-      About {{ sayMoney(price * 100) }} for 100 g, by the newest pack.
+      About {{ sayMoney(price * 100) }} per 100 g, at the latest price.
       <template v-if="history.length > 1"
-        >Over time: {{ history.map((h) => `${sayMoney(h.per100)} (${h.day})`).join(', ') }}.</template
+        >Price history: {{ history.map((h) => `${sayMoney(h.per100)} (${h.day})`).join(', ') }}.</template
       >
     </p>
     <ul>
@@ -74,33 +74,21 @@ async function remove(lot: Lot) {
           <p>
             <strong>{{ sayNumber(lot.leftGrams, 2) }} g</strong> left, {{ lasts(lot) }}
           </p>
-          <p v-if="lot.off" class="off stop-ink bold">Off: {{ lot.off }}</p>
+          <p v-if="lot.off" class="off stop-ink bold">Rejected: {{ lot.off }}</p>
           <p v-if="details(lot)" class="muted small">{{ details(lot) }}</p>
           <p v-if="lot.analysis?.length" class="muted small">
             analysis: {{ lot.analysis.map((a) => `${a.inci} ${sayPercent(a.percent)}`).join(', ') }}
           </p>
           <p v-if="lot.note" class="muted small note">{{ lot.note }}</p>
         </div>
-        <RouterLink :to="`/ingredients/lots/${lot.id}`" class="went" aria-label="Where this lot went"
+        <RouterLink :to="`/ingredients/lots/${lot.id}`" class="went" aria-label="Lot trace"
           ><i class="pi pi-sitemap" aria-hidden="true"></i
         ></RouterLink>
-        <QuietButton
-          icon="pi pi-pencil"
-          rounded
-          size="small"
-          aria-label="Change this lot"
-          @click="editing = lot"
-        />
-        <QuietButton
-          icon="pi pi-trash"
-          rounded
-          size="small"
-          aria-label="Remove this lot"
-          @click="remove(lot)"
-        />
+        <QuietButton icon="pi pi-pencil" rounded size="small" aria-label="Edit lot" @click="editing = lot" />
+        <QuietButton icon="pi pi-trash" rounded size="small" aria-label="Remove lot" @click="remove(lot)" />
       </li>
     </ul>
-    <PlainButton label="Add a lot" icon="pi pi-plus" size="small" @click="editing = 'new'" />
+    <PlainButton label="Add lot" icon="pi pi-plus" size="small" @click="editing = 'new'" />
     <LotDialog
       v-if="editing"
       :material="material"

@@ -54,8 +54,8 @@ async function removeOwn() {
   notify(
     toast,
     used > 0
-      ? `${capitalise(gone.name)} taken out; ${used} ${used === 1 ? 'formula still names' : 'formulas still name'} it.`
-      : `${capitalise(gone.name)} taken out.`,
+      ? `${capitalise(gone.name)} removed; ${used} ${used === 1 ? 'formula still names' : 'formulas still name'} it.`
+      : `${capitalise(gone.name)} removed.`,
     undo ? { label: 'Undo', run: () => void undo() } : undefined,
   )
 }
@@ -63,7 +63,7 @@ async function removeOwn() {
 
 <template>
   <div v-if="!material" class="page">
-    <h1>This material is not here</h1>
+    <h1>Ingredient not found</h1>
     <p><RouterLink to="/ingredients">Go to Ingredients</RouterLink></p>
   </div>
   <div v-else class="page">
@@ -74,7 +74,7 @@ async function removeOwn() {
         size="small"
         @click="changing = true"
       />
-      <QuietButton v-if="material.own" label="Take out" icon="pi pi-trash" size="small" @click="removeOwn" />
+      <QuietButton v-if="material.own" label="Remove" icon="pi pi-trash" size="small" @click="removeOwn" />
     </PageHead>
     <p v-if="material.note" class="lead">{{ material.note }}</p>
     <div class="columns">
@@ -99,20 +99,20 @@ async function removeOwn() {
       </div>
       <div class="stacked">
         <section v-if="solid" class="card" aria-labelledby="solubility-title">
-          <h2 id="solubility-title">What stays dissolved</h2>
+          <h2 id="solubility-title">Solubility</h2>
           <SolubilityCharts :solid="solid" />
         </section>
         <section class="card" aria-labelledby="limits-title">
           <h2 id="limits-title">Limits</h2>
           <p v-if="limits.length === 0" class="muted">
-            No cap is known here. Look up your own region’s rules.
+            No legal limit known. Check the rules of your region.
           </p>
           <div v-else class="scroll" tabindex="0" role="region" aria-label="Limits table">
             <table>
               <thead>
                 <tr>
                   <th>Substance</th>
-                  <th>Cap</th>
+                  <th>Limit</th>
                   <th>Product</th>
                   <th>By</th>
                 </tr>
@@ -137,7 +137,7 @@ async function removeOwn() {
         </section>
         <section class="card" aria-labelledby="used-title">
           <h2 id="used-title">In your formulas</h2>
-          <p v-if="users.length === 0" class="muted">None uses it yet.</p>
+          <p v-if="users.length === 0" class="muted">Not used yet.</p>
           <ul v-else class="users">
             <li v-for="record in users" :key="record.id">
               <Jar :layers="layersOf(record.formula)" small />

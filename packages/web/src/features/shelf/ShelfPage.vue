@@ -24,14 +24,14 @@ const router = useRouter()
 
 const { words, group, phase, which, groups, phases, whiches, shown, rows, remember, clear } = useShelf()
 const EMPTY = {
-  all: 'No material matches.',
+  all: 'No ingredient matches.',
   shelf: 'No stock yet. Open an ingredient and add a lot.',
-  used: 'None of your formulas uses such a material.',
+  used: 'None of your formulas uses such an ingredient.',
   own: 'No ingredients of your own yet. Add one with New ingredient.',
 }
 const nameOf = (id: string) => materials.catalogue.find(id)?.name ?? id
 const range = (m: Material) =>
-  m.usage ? `${sayNumber(m.usage.min, 4)}–${sayPercent(m.usage.max)}` : 'no range known'
+  m.usage ? `${sayNumber(m.usage.min, 4)}–${sayPercent(m.usage.max)}` : 'usage rate unknown'
 const making = ref(false)
 const importing = ref(false)
 const importUsed = ref(false)
@@ -51,7 +51,7 @@ const exports = computed(() => [
     ],
   },
   {
-    label: `My own materials (${materials.own.length})`,
+    label: `Own ingredients (${materials.own.length})`,
     items: [
       { label: 'as CSV', command: () => downloadCsv('omblet-materials', materialRows(materials.own)) },
       {
@@ -87,19 +87,19 @@ function onMade(material: Material) {
       <MenuButton :items="exports" label="Export" icon="pi pi-download" />
     </PageHead>
     <div class="filters" role="search">
-      <SearchField v-model="words" label="Search materials" placeholder="INCI, common name or what it does" />
+      <SearchField v-model="words" label="Search ingredients" placeholder="INCI, common name or function" />
       <Choice
         v-model="group"
         :options="groups"
         placeholder="All categories"
-        label="Kind of material"
+        label="Category"
         @change="remember"
       />
       <Choice v-model="phase" :options="phases" placeholder="Any phase" label="Phase" />
-      <Choice v-model="which" :options="whiches" label="Which materials" />
+      <Choice v-model="which" :options="whiches" label="Show" />
     </div>
     <Notice v-if="lots.expiring.length" kind="check" class="expiring">
-      Ending soon or past:
+      Expired or expiring soon:
       <template v-for="(lot, i) in lots.expiring.slice(0, 4)" :key="lot.id"
         ><template v-if="i > 0">, </template
         ><RouterLink :to="`/ingredients/${lot.material}`">{{ nameOf(lot.material) }}</RouterLink> ({{

@@ -102,7 +102,7 @@ const FACTOR = { high: 1.3, medium: 1.5, low: 2 }
       :height="230"
       :options="options('pH, in water', true)"
       :series="phSeries"
-      summary="How much stays dissolved in water by its pH."
+      summary="Solubility in water by pH."
       :table="tableOf('pH', phSeries, true)"
     />
     <ChartFigure
@@ -111,17 +111,17 @@ const FACTOR = { high: 1.3, medium: 1.5, low: 2 }
       :height="230"
       :options="options(solventTitle, false)"
       :series="solventSeries"
-      summary="How much stays dissolved in water with a solvent."
+      summary="Solubility in water with a solvent."
       :table="tableOf('Solvent, %', solventSeries, false)"
     />
     <p class="small wide">
       <template v-if="!byPh"
-        >About {{ sayNumber((solid.waterSolubility ?? 0) / 10, 2) }} % stays dissolved in water at 25
-        °C<template v-if="solid.enthalpy"
+        >About {{ sayNumber((solid.waterSolubility ?? 0) / 10, 2) }} % dissolves in water at 25 °C<template
+          v-if="solid.enthalpy"
           >, about {{ sayNumber(((solid.waterSolubility ?? 0) / 10) * cold, 2) }} % at 5 °C</template
         >.
       </template>
-      The true figure is likely within a factor of {{ FACTOR[solid.confidence] }}; glycols widen that.
+      Uncertainty: a factor of {{ FACTOR[solid.confidence] }}; more with glycols.
       <span class="muted">{{ solid.source }}; log-linear cosolvency (Yalkowsky).</span>
     </p>
   </div>

@@ -64,7 +64,7 @@ function takeBack() {
 function todo({ head }: Row): string {
   if (head.status === 'discarded') return 'discarded'
   if (head.status === 'running' || head.status === 'paused') return 'stop making it'
-  return 'take it out of use; look and smell, throw it away in doubt'
+  return 'withdraw it; check appearance and odour, and discard if in doubt'
 }
 const day = (iso: string) => format(new Date(iso), 'd MMM yyyy')
 const jars = (head: BatchHead) =>
@@ -93,18 +93,18 @@ const looksAt = computed(() =>
     <PageHead
       :title="`${name}, ${called}`"
       :up="`/ingredients/${lot.material}`"
-      up-label="Back to the material"
+      up-label="Back to the ingredient"
     >
       <PlainButton v-if="rows?.length" label="CSV" icon="pi pi-table" @click="csv" />
       <PlainButton v-if="rows?.length" label="Print" icon="pi pi-print" @click="print" />
     </PageHead>
     <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
     <Notice v-if="lot.off" kind="stop"
-      ><strong>Lot rejected:</strong> {{ lot.off }}. Use no more of it.
-      <template #actions><PlainButton label="It is not off" size="small" @click="takeBack" /></template
+      ><strong>Lot rejected:</strong> {{ lot.off }}. Do not use it.
+      <template #actions><PlainButton label="Undo rejection" size="small" @click="takeBack" /></template
     ></Notice>
     <TitledCard title="Lot trace" :level="2" class="closer">
-      <p v-if="rows === null && !problem" class="muted">Looking through all batches…</p>
+      <p v-if="rows === null && !problem" class="muted">Searching all batches…</p>
       <p v-else-if="rows?.length === 0" class="muted">No batch on this device contains this lot.</p>
       <div v-else-if="rows" class="scroll">
         <table>
@@ -114,7 +114,7 @@ const looksAt = computed(() =>
               <th scope="col">Product</th>
               <th scope="col" class="number num">Of this lot</th>
               <th scope="col">Jars</th>
-              <th v-if="lot.off" scope="col">What to do</th>
+              <th v-if="lot.off" scope="col">Action</th>
             </tr>
           </thead>
           <tbody>
@@ -127,9 +127,7 @@ const looksAt = computed(() =>
               </td>
               <td>
                 {{ r.head.name
-                }}<span v-if="r.by.length" class="muted small block"
-                  >by way of {{ r.by.join(', then ') }}</span
-                >
+                }}<span v-if="r.by.length" class="muted small block">via {{ r.by.join(', then ') }}</span>
               </td>
               <td class="number mono num">{{ sayNumber(r.grams, 2) }} g</td>
               <td>{{ jars(r.head) }}</td>
@@ -138,14 +136,14 @@ const looksAt = computed(() =>
           </tbody>
         </table>
       </div>
-      <p v-if="stocks.length" class="small">Stocks that hold it: {{ stocks.join(', ') }}.</p>
+      <p v-if="stocks.length" class="small">Stock solutions that contain it: {{ stocks.join(', ') }}.</p>
       <p v-if="lot.off" class="small">
         {{ looksAt }} Appearance proves nothing. If in doubt, discard every batch that contains this lot, and
         tell everyone who has a jar of it.
       </p>
     </TitledCard>
     <form v-if="!lot.off" class="card mark stacked closer padded" @submit.prevent="markOff">
-      <TextField id="lot-off" label="Something is wrong with this lot: what?" v-model="why" maxlength="500" />
+      <TextField id="lot-off" label="Reason for rejecting this lot" v-model="why" maxlength="500" />
       <PlainButton type="submit" label="Reject lot" :disabled="!why.trim()" />
     </form>
   </div>

@@ -20,7 +20,7 @@ export function shelfRows(found: readonly Material[], { standOf, used }: Mine): 
   const stands = new Map(found.map((m) => [m.id, standOf(m.id)] as const))
   const sections: { title: string; materials: Material[] }[] = [
     { title: 'My stock', materials: [] },
-    { title: 'My own', materials: [] },
+    { title: 'Own', materials: [] },
     { title: 'In my formulas', materials: [] },
     { title: 'The catalogue', materials: [] },
   ]
@@ -37,7 +37,7 @@ export function shelfRows(found: readonly Material[], { standOf, used }: Mine): 
 /** How a lot stands in words, with what is wrong with it; null where nothing is. */
 export function standWords(stand: Stand): { left: string; warning: string | null } {
   const left = `${sayNumber(stand.grams, stand.grams < 10 ? 1 : 0)} g left`
-  if (stand.freshness === 'past') return { left, warning: `past its date, ${stand.expires}` }
+  if (stand.freshness === 'past') return { left, warning: `expired, ${stand.expires}` }
   if (stand.freshness === 'soon') return { left, warning: `best before ${stand.expires}` }
-  return { left, warning: stand.runsOut ? 'running out' : null }
+  return { left, warning: stand.runsOut ? 'running low' : null }
 }

@@ -30,7 +30,7 @@ export function useTableRows(read: Readonly<Ref<TableRead | null>>, show: Readon
   const STATUS = {
     new: { word: 'new', mark: 'fine' },
     changes: { word: 'changes yours', mark: 'check' },
-    same: { word: 'the same', mark: 'note' },
+    same: { word: 'unchanged', mark: 'note' },
   } as const
   const nameOf = (id: string) => capitalise(materials.catalogue.find(id)?.name ?? id)
   const describe = (item: Lot | Material) =>

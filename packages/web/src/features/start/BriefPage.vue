@@ -73,7 +73,7 @@ const batchError = computed(() =>
   'error' in grams.value
     ? grams.value.error
     : grams.value.value === null
-      ? 'Type how many grams to make.'
+      ? 'Enter the batch size in grams.'
       : null,
 )
 
@@ -96,7 +96,7 @@ const doseOf = (amount: string) => {
     ? typed.value
     : null
 }
-const doseError = (amount: string) => (doseOf(amount) === null ? 'Type a percent above 0.' : null)
+const doseError = (amount: string) => (doseOf(amount) === null ? 'Enter a percentage above 0.' : null)
 
 /** What it is called and how much is made are as typed when a proposal is started, also while new ones are worked out. */
 const named = computed(() => ({
@@ -168,7 +168,7 @@ async function start(index: number) {
         <ChoiceField v-model="wish.feel" label="Skin feel" :options="FEEL" />
       </div>
       <fieldset class="stacked closer">
-        <legend>Actives that must be in it</legend>
+        <legend>Required actives</legend>
         <div v-for="(a, i) in actives" :key="a.material" class="active">
           <span>{{ capitalise(a.label) }}</span>
           <InputText
@@ -183,7 +183,7 @@ async function start(index: number) {
           <QuietButton
             icon="pi pi-times"
             rounded
-            :aria-label="`Take off ${a.label}`"
+            :aria-label="`Remove ${a.label}`"
             @click="actives = actives.filter((_, k) => k !== i)"
           />
           <span v-if="doseError(a.amount)" class="error-text wide" role="alert">{{
@@ -195,7 +195,7 @@ async function start(index: number) {
           :suggestions="found"
           option-label="name"
           :min-length="2"
-          placeholder="Add one, such as niacinamide"
+          placeholder="Add an active, such as niacinamide"
           aria-label="Add an active"
           fluid
           @complete="search"
@@ -203,7 +203,7 @@ async function start(index: number) {
         />
       </fieldset>
       <fieldset class="stacked closer">
-        <legend>It must be</legend>
+        <legend>Constraints</legend>
         <div class="checks">
           <label v-for="c in CONSTRAINTS" :key="c"
             ><Checkbox v-model="constraints" :value="c" /> {{ CONSTRAINT_WORDS[c] }}</label
@@ -218,16 +218,18 @@ async function start(index: number) {
         <p class="muted small" role="status">
           {{
             busy
-              ? 'Being put together…'
+              ? 'Calculating…'
               : proposals.length > 0
                 ? `${proposals.length} different ${proposals.length === 1 ? 'formula' : 'formulas'}, none with a stop`
                 : ''
           }}
         </p>
       </header>
-      <Notice v-if="failed" kind="stop">It could not be worked out. Reload the page and try again.</Notice>
+      <Notice v-if="failed" kind="stop"
+        >No proposals could be calculated. Reload the page and try again.</Notice
+      >
       <Notice v-if="unpriced" kind="note"
-        >No lot in your stock has a price yet, so a low price can only mean fewer extras.</Notice
+        >No lot in your stock has a price yet, so “low budget” only means fewer extras.</Notice
       >
       <template v-if="answer?.status === 'impossible'">
         <Notice v-for="(w, i) in answer.why" :key="i" kind="check">{{ impossibleText(w) }}</Notice>
@@ -241,8 +243,8 @@ async function start(index: number) {
         @start="start(i)"
       />
       <p v-if="proposals.length" class="muted small">
-        Put together from the catalogue by rules of common practice, each part tried in the whole and judged
-        again. Make a small trial first; measure the pH; whoever sells or gives away follows local rules.
+        Built from the catalogue by rules of common practice; every proposal is fully checked. Make a small
+        test batch first and measure the pH. Selling or giving away is subject to local rules.
       </p>
     </section>
   </StartFrame>

@@ -37,7 +37,7 @@ const ph = computed(() => parseNumber(more.ph, { min: 0, max: 14, what: 'the pH'
 const spf = computed(() => parseNumber(more.spf, { min: 1, max: 100, what: 'the figure' }))
 const faultOf = (read: ReturnType<typeof parseNumber>) => ('error' in read ? read.error : null)
 const valueOf = (read: ReturnType<typeof parseNumber>) => ('value' in read ? read.value : null)
-const title = computed(() => name.value.trim() || 'A guess from a label')
+const title = computed(() => name.value.trim() || 'Draft from a label')
 const request = computed(() =>
   text.value.trim() === ''
     ? null
@@ -79,16 +79,18 @@ async function make() {
       <div v-if="text === ''">
         <Button label="Show an example" text size="small" @click="text = EXAMPLE" />
       </div>
-      <p class="muted small">Write a percent behind a name where the label declares one: Niacinamide 10 %.</p>
-      <TextField label="Name" v-model="name" placeholder="A guess from a label" :maxlength="LIMITS.name" />
+      <p class="muted small">
+        If the label declares a percentage, write it after the name: Niacinamide 10 %.
+      </p>
+      <TextField label="Name" v-model="name" placeholder="Draft from a label" :maxlength="LIMITS.name" />
       <div class="two">
         <ProductFields :product="product" @change="product = { ...product, ...$event }" />
       </div>
       <div class="more">
         <ChoiceField v-model="more.texture" label="Texture" :options="TEXTURES" />
-        <TextField label="Its pH" :error="faultOf(ph)" v-model="more.ph" placeholder="if known" figure />
+        <TextField label="pH" :error="faultOf(ph)" v-model="more.ph" placeholder="if known" figure />
         <TextField
-          label="SPF it claims"
+          label="Claimed SPF"
           :error="faultOf(spf)"
           v-model="more.spf"
           inputmode="numeric"
@@ -111,11 +113,11 @@ async function make() {
 
     <section class="card start-card" aria-labelledby="label-title" :aria-busy="busy">
       <header class="start-head">
-        <h2 id="label-title">What the order allows</h2>
+        <h2 id="label-title">Possible amounts</h2>
         <p v-if="answer" class="muted small" role="status">
           {{ answer.list.names.length }} {{ answer.list.names.length === 1 ? 'name' : 'names'
           }}<template v-if="answer.ranges">
-            · the 1 % line after {{ answer.ranges.line.fewest
+            · 1 % line after {{ answer.ranges.line.fewest
             }}<template v-if="answer.ranges.line.most > answer.ranges.line.fewest">
               to {{ answer.ranges.line.most }}</template
             ></template
@@ -123,9 +125,9 @@ async function make() {
         </p>
       </header>
       <p v-if="!answer && !failed" class="muted start-none">
-        A label tells the order, not the amounts. From order, sum, caps of law, usual ranges and the kind of
-        product, the least and the most of each ingredient are worked out, and one plausible draft among the
-        many that would print the same list.
+        A label states the order, not the amounts. Omblet calculates the range of each ingredient from order,
+        total, legal limits, usage rates and product type, and one plausible draft of the many that give the
+        same list.
       </p>
       <Notice v-if="failed" kind="stop"
         >The solver could not be loaded. Reload the page and try again.</Notice
@@ -139,19 +141,19 @@ async function make() {
       >
       <template v-if="answer?.ranges">
         <Notice kind="note"
-          >A guess, never the original: grades, suppliers’ blends and the making are not on a label.</Notice
+          >An estimate, never the original: grades, blends and the process are not on a label.</Notice
         >
         <RangesTable :ranges="answer.ranges" />
         <p class="muted small">
-          The rule is the 1 % line of the draft: below it a label may list in any order. Ranges hold if no
-          amount is more than half again above what is usual. Regulation (EC) 1223/2009 Art. 19.
+          The line marks 1 % in the draft: below it, a label may list in any order. Ranges assume that no
+          amount exceeds its usual rate by more than half. Regulation (EC) 1223/2009 Art. 19.
         </p>
         <ListChanges v-if="answer.changes" :changes="answer.changes" :certain="answer.ranges.line.most" />
         <ul v-if="answer.list.leftOut.length" class="muted small">
           <li v-for="l in answer.list.leftOut" :key="l.text">Left out: {{ l.text }}. {{ l.why }}</li>
         </ul>
         <footer>
-          <Button label="Make the draft a formula" :loading="making" @click="make" />
+          <Button label="Create formula from draft" :loading="making" @click="make" />
         </footer>
       </template>
     </section>

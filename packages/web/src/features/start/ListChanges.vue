@@ -15,8 +15,8 @@ const declares = (percent: number | null) => (percent === null ? 'nothing' : `${
 
 <template>
   <section aria-labelledby="label-changes">
-    <h3 id="label-changes">What changed from the earlier list</h3>
-    <p v-if="changed.length === 0" class="muted">Nothing: the same names in the same order.</p>
+    <h3 id="label-changes">Changes from the earlier list</h3>
+    <p v-if="changed.length === 0" class="muted">None. Same names in the same order.</p>
     <ul v-else>
       <li v-for="c in changed" :key="c.key">
         <FindingMark :severity="MARK[c.what]" :size="14" /><span
@@ -24,13 +24,13 @@ const declares = (percent: number | null) => (percent === null ? 'nothing' : `${
           <span class="muted small"
             >{{ WHAT[c.what]
             }}<template v-if="c.before !== null && c.after !== null && c.what !== 'same'">
-              from place {{ c.before }} to {{ c.after }}</template
-            ><template v-else-if="c.before === null"> at place {{ c.after }}</template
-            ><template v-else-if="c.after === null"> from place {{ c.before }}</template
+              from position {{ c.before }} to {{ c.after }}</template
+            ><template v-else-if="c.before === null"> at position {{ c.after }}</template
+            ><template v-else-if="c.after === null"> from position {{ c.before }}</template
             ><template v-if="c.declared">
               declared {{ declares(c.declared.before) }}, now {{ declares(c.declared.after) }}</template
             ><template v-if="(c.what === 'up' || c.what === 'down') && loose(c.after) && loose(c.before)"
-              >; both may be below 1 %, where order says nothing</template
+              >; both may be below 1 %, where any order is permitted</template
             ></span
           ></span
         >

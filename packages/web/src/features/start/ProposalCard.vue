@@ -36,7 +36,7 @@ const lead = computed(() =>
       ? `${sayNumber(assessment.value.emulsion.oilPhasePercent, 1)} % oil phase`
       : 'no oil phase',
     props.proposal.formula.targetPh ? `pH ${formatRange(props.proposal.formula.targetPh)}` : '',
-    `${assessment.value.lines.length} lines`,
+    `${assessment.value.lines.length} ingredients`,
   ].filter(Boolean),
 )
 const others = (names: readonly { name: string }[]) =>
@@ -70,9 +70,7 @@ const others = (names: readonly { name: string }[]) =>
           </tr>
           <tr>
             <td class="muted small part">rest</td>
-            <th scope="row">
-              Distilled water <span class="small muted why block">Takes what is left to 100</span>
-            </th>
+            <th scope="row">Distilled water <span class="small muted why block">q.s. to 100</span></th>
             <td class="mono figure">{{ formatNumber(water, 2) }} %</td>
           </tr>
         </tbody>
@@ -89,13 +87,13 @@ const others = (names: readonly { name: string }[]) =>
       </ul>
       <footer>
         <Button
-          :label="open ? 'Hide the alternatives' : 'Show the alternatives'"
+          :label="open ? 'Hide alternatives' : 'Show alternatives'"
           text
           size="small"
           :aria-expanded="open"
           @click="open = !open"
         />
-        <Button label="Start from this proposal" size="small" :loading="busy" @click="$emit('start')" />
+        <Button label="Use this proposal" size="small" :loading="busy" @click="$emit('start')" />
       </footer>
     </div>
   </article>

@@ -31,15 +31,16 @@ const say = (percent: number) => (percent < 0.005 ? '0' : formatNumber(percent, 
             <span class="with"
               ><FindingMark :severity="r.name.material ? 'fine' : 'note'" :size="14" /><span
                 >{{ r.name.text
-                }}<span v-if="!r.name.material" class="muted small unknown">not alone in the catalogue</span
+                }}<span v-if="!r.name.material" class="muted small unknown"
+                  >not in the catalogue on its own</span
                 ><span v-if="r.name.confidence === 'likely'" class="muted small unknown"
                   >recognised as {{ r.name.material!.name }}</span
                 ><span v-if="r.name.declaredPercent !== null" class="muted small unknown">declared</span
-                ><span v-if="r.name.maybe" class="muted small unknown">may be missing</span></span
+                ><span v-if="r.name.maybe" class="muted small unknown">may be absent</span></span
               ></span
             >
           </th>
-          <td class="rail-cell" :title="`Bounded by: ${r.bound}`">
+          <td class="rail-cell" :title="`Limited by: ${r.bound}`">
             <span class="rail" aria-hidden="true"
               ><i class="one" :style="{ left: `${at(1)}%` }"></i
               ><i

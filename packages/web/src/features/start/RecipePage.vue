@@ -81,7 +81,7 @@ const batchGrams = computed(() => {
 })
 const batchError = computed(() =>
   batch.value.trim() !== '' && batchGrams.value === null
-    ? 'Type the grams of the whole batch, such as 100.'
+    ? 'Enter the batch size in grams, such as 100.'
     : null,
 )
 const built = computed(() =>
@@ -140,7 +140,7 @@ async function make() {
   <StartFrame way="recipe" title="New from a recipe">
     <section class="card start-card give" aria-label="The recipe">
       <TextField
-        label="Paste it as it is: text or a table"
+        label="Paste the recipe: text or a table"
         v-model="text"
         :rows="13"
         autofocus
@@ -192,7 +192,7 @@ async function make() {
 
     <section class="card start-card" aria-labelledby="understood-title">
       <header class="start-head">
-        <h2 id="understood-title">What was understood</h2>
+        <h2 id="understood-title">Result</h2>
         <p v-if="built" class="muted small" role="status">
           {{ ingredientCount }} {{ ingredientCount === 1 ? 'ingredient' : 'ingredients' }},
           {{ open === 0 ? 'nothing missing' : `${open} ${open === 1 ? 'thing' : 'things'} missing`
@@ -207,8 +207,8 @@ async function make() {
         some.</Notice
       >
       <p v-if="!built && !tooLong" class="muted start-none">
-        Percents, grams, millilitres, spoons and drops are read, “to 100” and ranges too, in lists and tables,
-        with or without phases. Every line shows what became of it before anything is made.
+        Reads percent, grams, millilitres, spoons, drops, “to 100” and ranges, in lists and tables, with or
+        without phases. You see how every line was read before anything is created.
       </p>
       <template v-if="built">
         <Notice v-if="batchQuestion" kind="check">{{ batchQuestion.asks }}</Notice>
@@ -238,19 +238,19 @@ async function make() {
               :size="16"
             />
             <span v-if="built.gapPercent === null"
-              >{{ sayNumber(built.knownPercent, 2) }} % and what is left of 100</span
+              >{{ sayNumber(built.knownPercent, 2) }} % and q.s. to 100</span
             >
-            <span v-else>{{ sayNumber(built.knownPercent, 2) }} % in all</span></span
+            <span v-else>{{ sayNumber(built.knownPercent, 2) }} % in total</span></span
           >
           <Button
-            label="Make the formula"
+            label="Create formula"
             :loading="busy"
             :disabled="ingredientCount === 0 || tooMany"
             @click="make"
           />
         </footer>
         <p v-if="open > 0" class="muted small">
-          What is still missing stays in the formula as a check; nothing is filled in by itself.
+          Missing amounts stay in the formula as a check. Omblet fills in nothing.
         </p>
       </template>
     </section>

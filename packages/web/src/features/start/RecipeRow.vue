@@ -69,10 +69,10 @@ function onAmount() {
   amountError.value = null
   if (typed.kind === 'fill') emit('answer', { percent: 'fill' })
   else if (typed.kind === 'percent' || typed.kind === 'bare') {
-    if (typed.value > 100) amountError.value = 'More than 100 % cannot be.'
+    if (typed.value > 100) amountError.value = 'At most 100 %.'
     else emit('answer', { percent: typed.value })
   } else if (typed.kind === 'error') amountError.value = typed.message
-  else if (typed.kind === 'grams') amountError.value = 'Type percent here; grams are turned into it.'
+  else if (typed.kind === 'grams') amountError.value = 'Enter percent; grams are converted.'
 }
 </script>
 
@@ -102,7 +102,7 @@ function onAmount() {
         </div>
         <span class="muted small source breaks">{{ row.text }}</span>
         <div v-if="(asksMaterial || changing) && !read.leftOut" class="choose abreast wraps">
-          <span v-if="asksMaterial" class="small ask">What is it?</span>
+          <span v-if="asksMaterial" class="small ask">Which ingredient?</span>
           <PlainButton
             v-for="m in guesses"
             :key="m.id"
@@ -115,9 +115,9 @@ function onAmount() {
             :suggestions="found"
             option-label="name"
             :min-length="2"
-            placeholder="Another material"
+            placeholder="Another ingredient"
             size="small"
-            :aria-label="`Material for ${ingredient.name}`"
+            :aria-label="`Ingredient for ${ingredient.name}`"
             @complete="search"
             @option-select="choose($event.value)"
           />
@@ -148,7 +148,7 @@ function onAmount() {
       <QuietButton
         :icon="read.leftOut ? 'pi pi-undo' : 'pi pi-times'"
         rounded
-        :aria-label="read.leftOut ? `Put ${ingredient.name} back` : `Leave ${ingredient.name} out`"
+        :aria-label="read.leftOut ? `Restore ${ingredient.name}` : `Skip ${ingredient.name}`"
         :title="read.leftOut ? 'Restore' : 'Skip'"
         @click="emit('answer', { leaveOut: !read.leftOut })"
       />

@@ -17,9 +17,9 @@ onMounted(() => {
 <template>
   <div class="start">
     <header class="abreast wraps">
-      <UpLink to="/formulas" label="Back to the formulas" />
+      <UpLink to="/formulas" label="Back to formulas" />
       <h1>{{ title }}</h1>
-      <nav aria-label="Ways to start">
+      <nav aria-label="New from">
         <RouterLink
           v-for="w in WAYS"
           :key="w.way"

@@ -14,8 +14,8 @@ export const RICHNESS = (Object.keys(RICHNESS_WORDS) as Brief['richness'][]).map
   label: `${RICHNESS_WORDS[value]}, ${OIL_PHASE_OF[value]} % oil phase`,
 }))
 export const ABSORPTION: { value: Brief['absorption']; label: string }[] = [
-  { value: 'fast', label: 'Fast, leaves little behind' },
-  { value: 'medium', label: 'Middling' },
+  { value: 'fast', label: 'Fast, little residue' },
+  { value: 'medium', label: 'Medium' },
   { value: 'slow', label: 'Slow, stays on the skin' },
 ]
 export const FEEL: { value: Brief['feel']; label: string }[] = [
@@ -28,7 +28,7 @@ export const CONSTRAINT_WORDS: Record<Constraint, string> = {
   'no-oil': 'No oil',
   'no-silicone': 'No silicone',
   vegan: 'Vegan',
-  'natural-style': 'Nothing synthetic',
+  'natural-style': 'Not synthetic',
   'fragrance-free': 'Fragrance-free',
   'cold-process': 'Cold process',
   'low-budget': 'Low budget',

@@ -21,7 +21,7 @@ export function useRecipeSource() {
     problem.value = null
     if (!file) return
     if (file.size > 5_000_000) {
-      problem.value = `${file.name} is larger than 5 MB: no recipe is. Check that it is the right file.`
+      problem.value = `${file.name} is larger than 5 MB. Check that it is a recipe.`
       return
     }
     try {

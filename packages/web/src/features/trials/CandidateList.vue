@@ -28,7 +28,7 @@ const markWords = (o: Counts) => ({ stop: 'new Stop', check: 'new Check', fine: 
           :size="16"
         />
         <span class="name"
-          >{{ optionName(o) }}<span v-if="o.current" class="muted small"> · as it is now</span
+          >{{ optionName(o) }}<span v-if="o.current" class="muted small"> · current</span
           ><span class="hidden-text">, {{ markWords(o) }}</span></span
         >
         <span v-if="o.percent !== null" class="mono amount">{{ formatNumber(o.percent, 1, 3) }} %</span>

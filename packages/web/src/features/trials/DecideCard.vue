@@ -29,7 +29,7 @@ const NONE = 'none'
 const made = computed(() => props.trial.samples.filter((s) => s.formula))
 const choices = computed(() => [
   ...made.value.map((s) => ({ value: s.id, label: s.name })),
-  { value: NONE, label: 'None of them' },
+  { value: NONE, label: 'None' },
 ])
 const keep = ref<string>(NONE)
 const because = ref('')
@@ -41,7 +41,7 @@ const losers = computed(() =>
 )
 const done = computed(() => props.trial.plan.decision ?? null)
 const nameOf = (id: string | null) =>
-  id === null ? 'none of them' : (props.trial.samples.find((s) => s.id === id)?.name ?? id)
+  id === null ? 'none' : (props.trial.samples.find((s) => s.id === id)?.name ?? id)
 const sheet = computed(() => library.records.find((r) => r.id === props.trial.plan.of?.id) ?? null)
 const problem = ref<string | null>(null)
 const busy = ref(false)
@@ -89,7 +89,7 @@ async function decide() {
   } catch (error) {
     problem.value =
       error instanceof Decided
-        ? 'This trial was decided in another tab. That decision is kept; nothing was stored from here.'
+        ? 'This trial was decided in another tab. That decision is kept; nothing was saved here.'
         : error instanceof TrialGone
           ? TRIAL_GONE
           : explainStorage(error)
@@ -108,7 +108,7 @@ async function decide() {
         <strong>{{ nameOf(done.keep) }}</strong>
       </dd>
       <dt class="muted text-note">Reason</dt>
-      <dd>{{ done.because || 'no reason was written' }}</dd>
+      <dd>{{ done.because || 'no reason given' }}</dd>
       <dt class="muted text-note">Next</dt>
       <dd>{{ done.next || 'nothing' }}</dd>
       <template v-if="done.version !== undefined && trial.plan.of?.id">
@@ -124,7 +124,7 @@ async function decide() {
       <ChoiceField v-model="keep" label="Keep" :options="choices" />
       <TextField id="decide-because" label="Reason" v-model="because" :rows="2" maxlength="2000" />
       <TextField
-        label="The next question"
+        label="Next question"
         v-model="next"
         maxlength="500"
         placeholder="half the cetyl alcohol, for less white"
@@ -132,7 +132,7 @@ async function decide() {
       <TextField
         v-for="l in losers"
         :key="l.material"
-        :label="`What ${l.name} taught (stays with it)`"
+        :label="`Note on ${l.name}`"
         :id="`lesson-${l.material}`"
         :model-value="lessons[l.material] ?? ''"
         @update:model-value="lessons[l.material] = $event"
@@ -140,7 +140,7 @@ async function decide() {
         placeholder="sets too fast for me"
       />
       <p v-if="keep !== NONE && !sheet" class="muted small">
-        The formula is not here any more, so the decision stays with the trial.
+        The formula no longer exists, so the decision stays with the trial.
       </p>
       <div class="dialog-buttons">
         <Button

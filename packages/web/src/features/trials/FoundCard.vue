@@ -62,13 +62,16 @@ const rows = computed(() =>
     return { s, i, rows: forecastAndFound(forecast, mine), value, photos }
   }),
 )
-const ways = [{ value: null, label: 'not said' }, ...READING_WAYS]
+const ways = [{ value: null, label: 'not specified' }, ...READING_WAYS]
 const NONE = 'none'
 /** Those that are figures; the others are chosen. */
 const figures = KITCHEN.filter((k) => k.what !== 'body' && k.what !== 'frost')
-const bodies = [{ value: NONE, label: 'not seen' }, ...BODIES.map((b) => ({ value: b as string, label: b }))]
+const bodies = [
+  { value: NONE, label: 'not assessed' },
+  ...BODIES.map((b) => ({ value: b as string, label: b })),
+]
 const frosts = [
-  { value: NONE, label: 'not tried' },
+  { value: NONE, label: 'not tested' },
   ...FROST_FOUND.map((f) => ({ value: f as string, label: frostFoundText(f) })),
 ]
 const put = (found: Measured) => void trials.change(props.trial.plan.id, (here) => withFound(here, found))
@@ -86,17 +89,17 @@ const choice = (sample: string, what: Measured['what'], value: string) =>
         <Letter :at="r.i" :reference="r.s.reference" />
         <div>
           <strong>{{ r.s.name }}</strong>
-          <p v-if="r.rows.length === 0" class="muted small">Nothing was found of it yet.</p>
+          <p v-if="r.rows.length === 0" class="muted small">No measurements yet.</p>
           <p v-for="f in r.rows" :key="f.what" class="small" :class="{ wrong: f.fits === false }">
             {{ foundLine(f) }}<strong v-if="f.missed"> ← {{ foundText(f).says }}</strong>
           </p>
-          <ul v-if="r.photos.length" class="photos" :aria-label="`Photographs of ${r.s.name}`">
+          <ul v-if="r.photos.length" class="photos" :aria-label="`Photos of ${r.s.name}`">
             <li v-for="p in r.photos" :key="p.url">
-              <a :href="p.url" target="_blank"><img :src="p.url" :alt="`Photograph of ${r.s.name}`" /></a>
+              <a :href="p.url" target="_blank"><img :src="p.url" :alt="`Photo of ${r.s.name}`" /></a>
             </li>
           </ul>
           <details>
-            <summary class="small">Write down what was found</summary>
+            <summary class="small">Record measurements</summary>
             <div class="fields">
               <template v-for="k in figures" :key="k.what">
                 <NumberField
@@ -112,7 +115,7 @@ const choice = (sample: string, what: Measured['what'], value: string) =>
                   v-if="k.what === 'ph' && r.value('ph')"
                   :id="`found-${r.s.id}-way`"
                   :model-value="r.value('ph')?.way ?? null"
-                  label="pH, how it was read"
+                  label="pH measurement"
                   :options="ways"
                   @update:model-value="
                     number(r.s.id, 'ph', r.value('ph')?.value ?? null, $event ?? undefined)
@@ -122,14 +125,14 @@ const choice = (sample: string, what: Measured['what'], value: string) =>
               <ChoiceField
                 :id="`found-${r.s.id}-body`"
                 :model-value="r.value('body')?.choice ?? NONE"
-                label="Body"
+                label="Consistency"
                 :options="bodies"
                 @update:model-value="choice(r.s.id, 'body', $event)"
               />
               <ChoiceField
                 :id="`found-${r.s.id}-frost`"
                 :model-value="r.value('frost')?.choice ?? NONE"
-                label="A night in the frost"
+                label="Freeze–thaw"
                 :options="frosts"
                 @update:model-value="choice(r.s.id, 'frost', $event)"
               />

@@ -15,7 +15,7 @@ import { useJudging } from './use-judging'
 const props = defineProps<{ id: string }>()
 const j = useJudging(() => props.id)
 onMounted(() => {
-  document.title = 'Judging – Omblet'
+  document.title = 'Assessment – Omblet'
   void j.load()
 })
 const serving = computed(() => servingOf(j.hair.value))
@@ -42,7 +42,7 @@ const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds
   <div class="judge bench-room">
     <header class="bar">
       <UpLink :to="`/trials/${id}`" label="Back to the trial" />
-      <h1>{{ j.who.value ? name : 'Who judges?' }}</h1>
+      <h1>{{ j.who.value ? name : 'Who assesses?' }}</h1>
       <span v-if="j.who.value" class="muted small count"
         >{{ j.done.value }} of {{ j.asked.value.length }}</span
       >
@@ -50,10 +50,10 @@ const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds
     <NotHere v-if="j.phase.value === 'gone'" what="trial" why="" to="/trials" to-label="All trials" />
     <div v-else-if="j.phase.value === 'over'" class="room">
       <p v-if="j.who.value" role="alert">
-        This trial was closed while you were judging. What you answered counts; the question that was open is
-        not asked any more.
+        This trial was closed during your assessment. Your answers count; the open question is no longer
+        asked.
       </p>
-      <p>This trial is over: the codes are open, so nothing more is judged.</p>
+      <p>This trial is closed and unblinded. No more assessments.</p>
     </div>
     <div v-else-if="!j.who.value" class="room">
       <p class="muted">{{ serving.before }}</p>
@@ -62,22 +62,22 @@ const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds
           <button type="button" class="big card" :disabled="!p.open" @click="j.sit(p.id, p.round)">
             <strong>{{ p.name }}</strong>
             <span class="muted small">{{
-              p.open ? (p.of > 1 ? `round ${p.round} of ${p.of}` : 'to judge') : 'has judged'
+              p.open ? (p.of > 1 ? `round ${p.round} of ${p.of}` : 'to assess') : 'done'
             }}</span>
           </button>
         </li>
       </ul>
-      <p v-if="j.people.value.every((p) => !p.open)">All have judged. Thank you.</p>
+      <p v-if="j.people.value.every((p) => !p.open)">All assessments done. Thank you.</p>
     </div>
     <div v-else class="room">
-      <Notice v-if="j.problem.value" kind="stop">{{ j.problem.value }} Press your answer again.</Notice>
+      <Notice v-if="j.problem.value" kind="stop">{{ j.problem.value }} Enter your answer again.</Notice>
       <template v-if="j.step.value?.kind === 'serve'">
         <p class="muted">Sample {{ j.step.value.nth }} of {{ j.step.value.of }}</p>
         <h2 ref="title" tabindex="-1" class="code mono">{{ j.step.value.code }}</h2>
         <p class="ask">Put {{ serving.amount }} on: {{ j.step.value.place }}.</p>
         <p class="muted">{{ serving.how }}</p>
         <p v-if="j.step.value.nth > 1 && serving.restMinutes" class="muted small">
-          On a place that was used, wait {{ serving.restMinutes }} minutes after washing.
+          On a site used before, wait {{ serving.restMinutes }} minutes after washing.
         </p>
         <Button
           label="Applied"
@@ -131,13 +131,13 @@ const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds
         <h2 ref="title" tabindex="-1">
           {{
             j.step.value.kind === 'triangle'
-              ? 'Two are alike. Which is the odd one?'
+              ? 'Two samples are the same. Which one is different?'
               : j.step.value.attribute
                 ? `Which is nearer to “${j.step.value.attribute.high}”?`
                 : 'Which do you prefer?'
           }}
         </h2>
-        <p class="muted">Try them from left to right. Choose even if you guess.</p>
+        <p class="muted">Try them from left to right. If unsure, guess.</p>
         <div class="choices">
           <button
             v-for="c in j.step.value.codes"
@@ -153,7 +153,7 @@ const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds
       </template>
       <template v-else-if="j.step.value?.kind === 'rank'">
         <h2 ref="title" tabindex="-1">{{ j.step.value.attribute.name }}</h2>
-        <p class="muted">Press the one you like least first, then the next, up to the one you like most.</p>
+        <p class="muted">Press the samples in order, from least to most liked.</p>
         <OrderAnswer
           :key="j.step.value.key"
           :codes="j.step.value.codes"

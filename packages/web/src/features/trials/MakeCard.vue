@@ -36,18 +36,20 @@ async function go(what: string, begin: () => Promise<string | null>) {
 </script>
 
 <template>
-  <TitledCard title="Make them" :level="2">
+  <TitledCard title="Make the samples" :level="2">
     <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
     <div v-if="base.formula" class="base stacked closer">
       <div class="line">
         <span class="what"
-          ><strong>{{ base.kind === 'whole' ? 'The base, made once' : 'What is common, made once' }}</strong>
-          <span class="muted small">{{ say(base.grams) }} in all, with a little to spare</span></span
+          ><strong>{{
+            base.kind === 'whole' ? 'Shared base, made once' : 'Shared phases, made once'
+          }}</strong>
+          <span class="muted small">{{ say(base.grams) }} in total, including overage</span></span
         >
         <span class="small muted">{{ stand(baseHead) }}</span>
         <Button
           v-if="!baseHead"
-          label="Make the base"
+          label="Make base"
           icon="pi pi-play"
           size="small"
           :loading="busy === 'base'"
@@ -75,15 +77,15 @@ async function go(what: string, begin: () => Promise<string | null>) {
         <div class="what">
           <strong>{{ j.name }}</strong>
           <span v-if="base.formula" class="muted small"
-            >of its own:
+            >own ingredients:
             {{ j.own.map((l) => `${l.weighedAs} ${say(l.grams)}`).join(', ') || 'nothing' }}</span
           >
         </div>
         <span class="small muted">{{ stand(j.head) }}</span>
         <PlainButton
           v-if="!j.head"
-          :label="base.formula && baseDone ? 'Make it from the base' : 'Make it'"
-          :aria-label="`${base.formula && baseDone ? 'Make it from the base' : 'Make it'}: ${j.name}`"
+          :label="base.formula && baseDone ? 'Make from the base' : 'Make'"
+          :aria-label="`${base.formula && baseDone ? 'Make from the base' : 'Make'}: ${j.name}`"
           icon="pi pi-play"
           size="small"
           :loading="busy === j.id"
@@ -100,7 +102,9 @@ async function go(what: string, begin: () => Promise<string | null>) {
       <li v-for="s in bought" :key="s.id">
         <Letter :at="at(s.id)" :reference="s.reference" />
         <div class="what">
-          <strong>{{ s.name }}</strong><span class="muted small">bought: into the same plain pot</span>
+          <strong>{{ s.name }}</strong><span class="muted small"
+            >bought product: put it into the same plain pot</span
+          >
         </div>
       </li>
     </ul>
@@ -113,8 +117,8 @@ async function go(what: string, begin: () => Promise<string | null>) {
       />
     </div>
     <p class="muted small">
-      Same pots, same fill, same age within a day, pH within 0.2. No colour to tell them apart: it would name
-      them.
+      Same pots, same fill, same age within a day, pH within 0.2. No difference in colour that would reveal a
+      sample.
     </p>
   </TitledCard>
 </template>

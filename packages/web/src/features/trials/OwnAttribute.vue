@@ -21,12 +21,12 @@ function add() {
 </script>
 
 <template>
-  <Button label="One of your own" icon="pi pi-plus" text size="small" @click="open = true" />
-  <PopUp v-model:visible="open" header="Something of your own to judge" width="28rem">
+  <Button label="Add own attribute" icon="pi pi-plus" text size="small" @click="open = true" />
+  <PopUp v-model:visible="open" header="Own attribute" width="28rem">
     <form class="dialog-form" @submit.prevent="add">
       <TextField
         id="own-name"
-        label="What it is"
+        label="Attribute"
         class="wide"
         v-model="name"
         autofocus
@@ -35,10 +35,10 @@ function add() {
       />
       <TextField id="own-low" label="Anchor at 0" v-model="low" maxlength="60" placeholder="dull" />
       <TextField id="own-high" label="Anchor at 10" v-model="high" maxlength="60" placeholder="squeaky" />
-      <p class="muted small wide">Words that are neither good nor bad: liking is asked last, apart.</p>
+      <p class="muted small wide">Use neutral words. Liking is asked separately, at the end.</p>
       <div class="dialog-buttons">
         <QuietButton type="button" label="Cancel" @click="open = false" />
-        <Button type="submit" label="Add it" :disabled="!whole" />
+        <Button type="submit" label="Add" :disabled="!whole" />
       </div>
     </form>
   </PopUp>

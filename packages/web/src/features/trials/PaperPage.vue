@@ -27,10 +27,10 @@ onMounted(() => {
 })
 const what = computed(() => route.query['what'])
 const codes = computed(() => what.value !== 'sheets' && what.value !== 'make')
-const TITLES: Record<string, string> = { sheets: 'Sheets for judging', make: 'Weigh-out' }
+const TITLES: Record<string, string> = { sheets: 'Assessment sheets', make: 'Weigh-out' }
 const HINTS: Record<string, string> = {
-  sheets: 'One for each sitting; what is written on them is entered on the trial’s judging page.',
-  make: 'What is made once, and what each jar gets of its own.',
+  sheets: 'One per session. Enter the results on the assessment page of the trial.',
+  make: 'Shared base and own ingredients of each sample.',
 }
 const trial = computed(() => trials.find(props.id))
 const sittings = computed(() => (trial.value ? sittingsOf(trial.value) : []))
@@ -75,20 +75,20 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
     <PrintBar
       :back="`/trials/${id}`"
       :title="TITLES[String(what)] ?? 'Sample codes'"
-      :hint="HINTS[String(what)] ?? 'The key: for whoever puts the codes on, and for nobody who judges.'"
+      :hint="HINTS[String(what)] ?? 'Key: only for the person who labels the samples, never for an assessor.'"
     />
     <NotHere v-if="trials.ready && !trial" what="trial" why="" to="/trials" to-label="All trials" />
     <template v-else-if="trial">
       <article v-if="codes" class="sheet stacked">
-        <h2>{{ trial.name }}: the key</h2>
-        <p>A new code for every sitting. Same pots, same fill; the label under the bottom.</p>
+        <h2>{{ trial.name }}: key</h2>
+        <p>New codes for every session. Same pots, same fill, label on the underside.</p>
         <section v-for="k in key" :key="k.id" class="jar">
           <h3>{{ k.name }}<span v-if="k.reference"> (reference)</span></h3>
           <ul class="codes">
             <li v-for="c in k.codes" :key="c" class="mono">{{ c }}</li>
           </ul>
         </section>
-        <h3>Who gets what, in this order</h3>
+        <h3>Order of samples</h3>
         <table>
           <thead>
             <tr>
@@ -182,10 +182,11 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
         </table>
         <template v-for="s in steps" :key="s.key">
           <p v-if="s.kind === 'triangle'">
-            Two are alike; ring the odd one: <strong class="mono">{{ s.codes.join('   ') }}</strong>
+            Two are the same; circle the different one:
+            <strong class="mono">{{ s.codes.join('   ') }}</strong>
           </p>
           <p v-else-if="s.kind === 'pair'">
-            Ring the one that you prefer: <strong class="mono">{{ s.codes.join('   ') }}</strong>
+            Circle the one you prefer: <strong class="mono">{{ s.codes.join('   ') }}</strong>
           </p>
           <p v-else-if="s.kind === 'rank'">
             {{ s.attribute.name }}, least first (<span class="mono">{{ s.codes.join(', ') }}</span

@@ -50,13 +50,13 @@ const readings = computed(() =>
 
 <template>
   <section class="card stacked padded" aria-labelledby="result-title">
-    <h2 id="result-title" class="hidden-text">What it tells</h2>
+    <h2 id="result-title" class="hidden-text">Result</h2>
     <p class="head-words text-lead">
       <strong>{{ head[0] }}</strong> {{ head.slice(1).join(' ') }}
     </p>
     <p v-for="c in verdict.choices.map(choiceTestText)" :key="c">{{ c }}</p>
     <p v-if="trial.plan.seen?.length" class="small">
-      Its codes were open once before its end: what was answered after that may not be blind.
+      The codes were opened before the end. Later answers may not be blind.
     </p>
     <div v-for="r in readings" :key="r.attribute.id" class="reading">
       <div class="name">
@@ -119,7 +119,8 @@ const readings = computed(() =>
     </details>
     <p v-for="l in verdict.leftOut.map(leftOutText)" :key="l" class="muted small">{{ l }}</p>
     <p class="muted small">
-      Bars are the spread over people. Not different is not the same: it means too few to tell.
+      Bars show the standard deviation over assessors. “No difference” is not proof of sameness: the test may
+      have too few assessors.
     </p>
   </section>
 </template>

@@ -36,7 +36,7 @@ const s = useSetUp({
   pick: text('pick')?.split(',') ?? [],
 })
 onMounted(() => {
-  document.title = 'Set up a trial – Omblet'
+  document.title = 'Create trial – Omblet'
 })
 const formulas = computed(() =>
   library.records.map((r) => ({ value: r.id, label: r.formula.name || 'Unnamed formula' })),
@@ -44,11 +44,11 @@ const formulas = computed(() =>
 const schools = computed(() => s.schools.value.map((q) => ({ value: q.key as string, label: schoolText(q) })))
 const kinds = computed(() => VARIES.map(({ value, label }) => ({ value, label })))
 const references = computed(() => [
-  { value: NONE, label: 'None: all against all' },
+  { value: NONE, label: 'None: all pairs' },
   ...s.chosen.value.map((c) => ({ value: c.key, label: c.name })),
 ])
 const decisions = computed(() => [
-  { value: NONE, label: 'None named' },
+  { value: NONE, label: 'None' },
   ...s.attributes.value.flatMap((a) =>
     s.asked.value.includes(a.id) ? [{ value: a.id, label: a.name ?? a.id }] : [],
   ),
@@ -78,7 +78,7 @@ async function begin() {
 
 <template>
   <form class="page" @submit.prevent="begin">
-    <PageHead title="Set up a trial" up="/trials" up-label="All trials" />
+    <PageHead title="Create trial" up="/trials" up-label="All trials" />
     <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
     <div class="columns">
       <div class="left">
@@ -100,37 +100,37 @@ async function begin() {
             <ChoiceField
               v-if="s.varies.value === 'material' || s.varies.value === 'level'"
               v-model="s.line.value"
-              label="Which line"
+              label="Ingredient"
               :options="s.lines.value"
-              placeholder="Choose a line"
+              placeholder="Choose an ingredient"
             />
             <TextField
               v-if="s.varies.value === 'level'"
-              label="Levels, % (apart by a semicolon)"
+              label="Levels, % (separated by semicolons)"
               v-model="s.levels.value"
               mono
             />
             <ChoiceField
               v-if="s.varies.value === 'school'"
               v-model="s.school.value"
-              label="Which question"
+              label="Process option"
               :options="schools"
             />
           </div>
           <p v-if="s.failed.value" class="error-text">
-            The candidates could not be worked out. Reload the page and try again.
+            The candidates could not be calculated. Reload the page and try again.
           </p>
           <p v-else-if="!s.formula.value" class="muted">
-            Choose a formula: every jar of the trial is a variant of it.
+            Choose a formula. Every sample of the trial is a variant of it.
           </p>
           <p v-else-if="s.busy.value && !s.options.value.length" class="muted">
-            Judging every candidate in this formula…
+            Checking every candidate in this formula…
           </p>
           <p
             v-else-if="!s.options.value.length && s.varies.value !== 'material' && s.varies.value !== 'level'"
             class="muted"
           >
-            There is nothing of this kind to vary in this formula.
+            Nothing of this kind to vary in this formula.
           </p>
           <CandidateList v-if="s.offered.value.length" :set-up="s" />
           <Button
@@ -143,10 +143,10 @@ async function begin() {
           />
           <div class="pair">
             <TextField
-              label="A bought product too"
+              label="Bought product for comparison"
               v-model="s.bought.value"
               maxlength="120"
-              placeholder="the jar in use since June"
+              placeholder="the cream in use since June"
             />
             <ChoiceField
               :model-value="s.reference.value ?? NONE"
@@ -185,31 +185,26 @@ async function begin() {
             </label>
           </fieldset>
           <div class="abreast wraps">
-            <Button
-              :label="more ? 'Fewer to choose from' : 'More to choose from'"
-              text
-              size="small"
-              @click="more = !more"
-            />
+            <Button :label="more ? 'Show fewer' : 'Show more'" text size="small" @click="more = !more" />
             <OwnAttribute @add="s.addOwn" />
           </div>
           <div class="pair">
             <ChoiceField
               :model-value="s.decides.value ?? NONE"
-              label="Which one decides"
+              label="Deciding attribute"
               :options="decisions"
               @update:model-value="s.decides.value = $event === NONE ? null : $event"
             />
             <div class="tests">
               <label
-                ><Checkbox v-model="s.triangle.value" binary /> Triangles: which of three is the odd
-                one</label
+                ><Checkbox v-model="s.triangle.value" binary /> Triangle test: which of three is
+                different</label
               >
-              <label><Checkbox v-model="s.pair.value" binary /> Pairs: which of two is preferred</label>
+              <label><Checkbox v-model="s.pair.value" binary /> Paired preference test</label>
             </div>
           </div>
           <TextField
-            label="What the trial is called"
+            label="Name of the trial"
             v-model="s.name.value"
             maxlength="120"
             :placeholder="s.usualName.value"

@@ -32,7 +32,7 @@ async function end() {
   const early = !all.value
   if (!(await trials.change(id, (here) => ended(here, new Date().toISOString())))) return
   const said = early
-    ? 'Ended before all had judged: the codes are open now, and the result says who is missing. Whoever judges on another device is told.'
+    ? 'Closed before all assessments were done. The codes are open and the result says who is missing.'
     : 'The codes are open.'
   const back = () => void trials.change(id, (here) => reopened(here, new Date().toISOString()) ?? here)
   notify(toast, said, { label: 'Undo', run: back })
@@ -41,11 +41,11 @@ const seen = computed(() => plan.value.seen ?? [])
 </script>
 
 <template>
-  <TitledCard title="Judge them" :level="2">
+  <TitledCard title="Assessments" :level="2">
     <p class="small">{{ serving.before }} {{ serving.amount }} each. {{ serving.how }}</p>
     <table>
       <caption class="hidden-text">
-        Sittings and how far each is
+        Sessions and progress
       </caption>
       <thead>
         <tr>
@@ -75,18 +75,17 @@ const seen = computed(() => plan.value.seen ?? [])
         @click="router.push(`/trials/${plan.id}/paper?what=codes`)"
       />
       <PlainButton
-        label="Sheets on paper"
+        label="Paper sheets"
         icon="pi pi-print"
         @click="router.push(`/trials/${plan.id}/paper?what=sheets`)"
       />
     </div>
     <p v-if="seen.length" class="small">
-      The codes were open for a while, and the end was taken back: whoever saw which jar is which judges no
-      more.
+      The codes were open for a while before the trial was reopened. Anyone who saw them should not assess.
     </p>
     <p class="muted small">
-      Whoever puts the codes on the jars knows them, and does not say. Scores and codes stay closed until the
-      end.
+      Only the person who labels the samples knows the codes. Scores and codes stay hidden until the trial is
+      closed.
     </p>
     <div class="dialog-buttons">
       <Button

@@ -41,7 +41,7 @@ const chips = computed(() => {
   const { people, rounds } = t.plan
   return [
     `${t.samples.length} samples, ${t.plan.what} varied`,
-    `${people.length === 1 ? 'one person' : `${people.length} people`}, ${rounds === 1 ? 'one round' : `${rounds} rounds`}, blind`,
+    `${people.length === 1 ? 'one assessor' : `${people.length} assessors`}, ${rounds === 1 ? 'one replicate' : `${rounds} replicates`}, blind`,
   ]
 })
 const csv = () => void downloadCsv(fileName(trial.value!.name, ''), scoreRows(trial.value!))
@@ -49,7 +49,7 @@ const asFile = () => download(fileName(trial.value!.name, '.omblet-trial.json'),
 async function remove() {
   const undo = await trials.remove(props.id)
   if (!undo) return
-  notify(toast, 'The trial lies in the bin for 30 days.', { label: 'Undo', run: () => void undo() })
+  notify(toast, 'Trial deleted. It stays in the bin for 30 days.', { label: 'Undo', run: () => void undo() })
   await router.push('/trials')
 }
 </script>
@@ -63,13 +63,13 @@ async function remove() {
         >
         <PlainButton v-if="over" label="Scores as CSV" icon="pi pi-table" @click="csv" />
         <PlainButton v-if="over" label="As a file" icon="pi pi-download" @click="asFile" />
-        <PlainButton icon="pi pi-trash" aria-label="Delete this trial" @click="remove" />
+        <PlainButton icon="pi pi-trash" aria-label="Delete trial" @click="remove" />
       </PageHead>
       <Notice v-if="trials.problem" kind="stop">{{ trials.problem }}</Notice>
       <template v-if="over">
         <Notice v-if="until" kind="note">
-          The trial is closed and its codes are open. Until {{ until }} the end can be taken back.
-          <template #actions><PlainButton label="Take the end back" size="small" @click="reopen" /></template>
+          The trial is closed and its codes are open. Until {{ until }} it can be reopened.
+          <template #actions><PlainButton label="Reopen trial" size="small" @click="reopen" /></template>
         </Notice>
         <ResultCard :trial="trial" />
         <div class="columns">
@@ -77,7 +77,7 @@ async function remove() {
           <DecideCard :trial="trial" />
         </div>
         <details class="made">
-          <summary>How they were made</summary>
+          <summary>Samples</summary>
           <MakeCard :trial="trial" />
         </details>
       </template>
@@ -87,7 +87,7 @@ async function remove() {
       </div>
     </template>
     <NotHere v-else-if="trials.ready" what="trial" why="" to="/trials" to-label="All trials" />
-    <p v-else class="muted">Reading the trial…</p>
+    <p v-else class="muted">Loading the trial…</p>
   </div>
 </template>
 

@@ -20,12 +20,12 @@ onMounted(() => {
 const stand = (t: PlannedTrial) => {
   if (t.plan.decision)
     return t.plan.decision.keep === null
-      ? 'none was kept'
+      ? 'no version adopted'
       : `kept: ${t.samples.find((s) => s.id === t.plan.decision!.keep)?.name}`
-  if (t.plan.endedAt) return 'to be decided'
+  if (t.plan.endedAt) return 'awaiting decision'
   const all = standOfSittings(t)
   const done = all.filter((s) => s.done === s.of).length
-  return done === 0 ? 'not judged yet' : `${done} of ${all.length} sittings done`
+  return done === 0 ? 'not assessed yet' : `${done} of ${all.length} sessions done`
 }
 const rows = computed(() =>
   trials.trials.map((t) => ({
@@ -34,7 +34,7 @@ const rows = computed(() =>
     of: t.plan.of?.name ?? '',
     stand: stand(t),
     open: !t.plan.decision,
-    facts: `${t.samples.length} samples, ${t.plan.people.length === 1 ? 'one person' : `${t.plan.people.length} people`}`,
+    facts: `${t.samples.length} samples, ${t.plan.people.length === 1 ? 'one assessor' : `${t.plan.people.length} assessors`}`,
     day: format(new Date(t.plan.createdAt), 'd MMM yyyy'),
   })),
 )
@@ -43,12 +43,7 @@ const rows = computed(() =>
 <template>
   <div class="page">
     <PageHead title="Trials">
-      <Button
-        v-if="rows.length"
-        label="Set up a trial"
-        icon="pi pi-plus"
-        @click="router.push('/trials/new')"
-      />
+      <Button v-if="rows.length" label="Create trial" icon="pi pi-plus" @click="router.push('/trials/new')" />
     </PageHead>
     <Notice v-if="trials.problem" kind="stop">{{ trials.problem }}</Notice>
     <ul v-if="rows.length" class="card list">
@@ -70,11 +65,11 @@ const rows = computed(() =>
         variants, randomises the order, assigns sample codes, and tells you which differences are real.
       </p>
       <template #actions>
-        <Button label="Set up a trial" icon="pi pi-plus" @click="router.push('/trials/new')" />
-        <PlainButton label="Try two example trials" @click="takeInDemoTrials()" />
+        <Button label="Create trial" icon="pi pi-plus" @click="router.push('/trials/new')" />
+        <PlainButton label="Load two example trials" @click="takeInDemoTrials()" />
       </template>
     </NothingYet>
-    <p v-else class="muted">Reading the trials…</p>
+    <p v-else class="muted">Loading the trials…</p>
   </div>
 </template>
 

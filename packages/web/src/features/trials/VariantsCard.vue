@@ -41,7 +41,7 @@ const only = computed(() => {
   const { varied, gives } = differs.value
   const what = props.setUp.what.value
   const named = varied.length > 0 && varied.length <= 6 ? ` (${listWords(varied)})` : ''
-  return `Only ${what} differs${named}${gives.length > 0 ? `; ${gives[0]} makes up the rest` : ''}.`
+  return `Only ${what} differs${named}${gives.length > 0 ? `; ${gives[0]} makes up to 100 %` : ''}.`
 })
 const base = computed(() => {
   const grams = props.setUp.grams.value ?? 0
@@ -52,26 +52,26 @@ const base = computed(() => {
 })
 const baseWords = computed(() => {
   if (!base.value) return ''
-  if (base.value.kind === 'none') return 'Each is made by itself.'
+  if (base.value.kind === 'none') return 'Each sample is made separately.'
   const parts = base.value.parts.map((p) => p.name.toLowerCase())
   return base.value.kind === 'whole'
-    ? 'The base is made once, up to the step where the jars part, and split by weight.'
-    : `Made once and split by weight: ${listWords(parts)}.`
+    ? 'The base is made once, up to the first different step, and divided by weight.'
+    : `Made once and divided by weight: ${listWords(parts)}.`
 })
 </script>
 
 <template>
-  <TitledCard title="What is compared" :level="2">
+  <TitledCard title="Samples" :level="2">
     <p v-if="rows.length < 2" class="muted">
-      Choose at least two. Each jar is told here with what Omblet expects of it.
+      Choose at least two. Each sample is listed with its prediction.
     </p>
     <ul v-if="rows.length" class="rows">
       <li v-for="r in rows" :key="r.key">
         <Letter :at="r.i" :reference="r.reference" />
         <div>
           <strong>{{ r.name }}</strong>
-          <span v-if="r.reference" class="muted small"> · the reference</span>
-          <p v-if="!r.forecast" class="muted small">A mark beside the others, without a formula.</p>
+          <span v-if="r.reference" class="muted small"> · reference</span>
+          <p v-if="!r.forecast" class="muted small">Benchmark without a formula.</p>
           <p v-else class="small facts">
             <span v-for="w in r.words" :key="w.what"
               ><span class="muted">{{ w.what }}</span> {{ w.words }}</span

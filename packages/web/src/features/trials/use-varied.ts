@@ -19,11 +19,11 @@ import { readLevels } from './words'
 export const VARIES: readonly { value: Varies; label: string; what: string }[] = [
   { value: 'emulsifier', label: 'Emulsifier', what: 'the emulsifier' },
   { value: 'thickener', label: 'Thickener', what: 'the thickener' },
-  { value: 'material', label: 'Another material', what: 'one material' },
-  { value: 'level', label: 'How much of a material', what: 'the amount' },
-  { value: 'school', label: 'A step of the method', what: 'the method' },
+  { value: 'material', label: 'Ingredient', what: 'one ingredient' },
+  { value: 'level', label: 'Amount of an ingredient', what: 'the amount' },
+  { value: 'school', label: 'Process option', what: 'the method' },
   { value: 'version', label: 'Versions', what: 'the version' },
-  { value: 'jar', label: 'A bought product', what: 'the jar' },
+  { value: 'jar', label: 'Bought product', what: 'the product' },
 ]
 export const variesOf = (value: Varies) => VARIES.find((v) => v.value === value)!
 
@@ -75,7 +75,7 @@ function useSubject(start: { formula?: string; varies?: Varies }) {
       return schoolText(schools.value.find((s) => s.key === school.value)!).toLowerCase() ?? usual
     const of = line.value === null ? undefined : assessment.value?.lines[line.value]?.label
     if (!of) return usual
-    return varies.value === 'level' ? `the amount of ${of}` : `what stands for ${of}`
+    return varies.value === 'level' ? `the amount of ${of}` : `the substitute for ${of}`
   })
   return { formulaId, formula, varies, line, lines, levels, school, schools, what }
 }
@@ -104,7 +104,7 @@ export function useVaried(start: { formula?: string; varies?: Varies }, asker = 
   const { answer, busy, failed } = asker(request)
   const options = computed<Option[]>(() => {
     if (!formula.value) return []
-    const sheet = asIs('sheet', 'As it is on the sheet', formula.value)
+    const sheet = asIs('sheet', 'Current formula', formula.value)
     if (varies.value === 'jar') return [sheet]
     if (varies.value === 'version')
       return [

@@ -17,11 +17,11 @@ function save() {
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="Write beside the batch" width="30rem">
+  <PopUp v-model:visible="open" header="Add note" width="30rem">
     <form class="dialog-form" @submit.prevent="save">
-      <p class="wide muted">The record stays as it was. The correction is added with its date.</p>
+      <p class="wide muted">The record stays unchanged. Your note is added with its date.</p>
       <TextField
-        label="Correction, or what you saw later"
+        label="Correction or later observation"
         class="wide"
         v-model="text"
         :rows="4"

@@ -15,7 +15,7 @@ const events = computed(() => (open.value ? s.value.events.map((e) => eventRow(s
 
 <template>
   <details class="card" @toggle="open = ($event.target as HTMLDetailsElement).open">
-    <summary>Every entry, {{ s.events.length }}</summary>
+    <summary>All entries, {{ s.events.length }}</summary>
     <div v-if="open" class="scroll">
       <table class="tight">
         <thead>

@@ -48,21 +48,21 @@ const words = (c: (typeof changes.value)[number]) =>
   c.kind === 'added'
     ? `${name(c.material)} added, ${say(c.after)}`
     : c.kind === 'removed'
-      ? `${name(c.material)} taken out, was ${say(c.before)}`
+      ? `${name(c.material)} removed, was ${say(c.before)}`
       : `${name(c.material)} ${say(c.before)} to ${say(c.after)}`
 
 async function save() {
   error.value = null
   try {
     if (!(await editor.open(props.head.formulaId!).catch(() => false))) {
-      error.value = 'The formula is gone. Its copy is in the batch’s file.'
+      error.value = 'The formula was deleted. The batch file contains its copy.'
       return
     }
     editor.replace(withProved(editor.formula!, props.state, new Set(chosen.value)))
     await editor.flush()
     if (editor.state !== 'saved') {
       error.value =
-        editor.problem ?? 'The formula was changed in another tab. Open it, settle that, and try again.'
+        editor.problem ?? 'The formula was changed in another tab. Open it, choose a version, and try again.'
       return
     }
     const version = await addVersion(
@@ -87,8 +87,8 @@ async function save() {
   <PopUp v-model:visible="open" header="Next version of the formula">
     <form class="dialog-form" @submit.prevent="save">
       <p class="wide">
-        What this batch did otherwise, in percent of what was made. Choose what proved right; the q.s. line
-        follows.
+        Deviations of this batch, in percent of what was made. Choose the changes to adopt; the q.s.
+        ingredient follows.
       </p>
       <ul v-if="changes.length" class="wide">
         <li v-for="c in changes" :key="c.id">
@@ -98,12 +98,12 @@ async function save() {
         </li>
       </ul>
       <p v-else class="wide muted">
-        It was made as designed: no line is off by more than 3 % of itself, and nothing was added.
+        Made as designed: no ingredient deviates by more than 3 %, and nothing was added.
       </p>
       <p v-if="error" class="error-text wide" role="alert">{{ error }}</p>
       <div class="dialog-buttons">
         <PlainButton label="Cancel" @click="open = false" />
-        <Button type="submit" label="Save as the next version" :disabled="chosen.length === 0" />
+        <Button type="submit" label="Save as next version" :disabled="chosen.length === 0" />
       </div>
     </form>
   </PopUp>

@@ -51,7 +51,7 @@ const notes = computed(() =>
 
 <template>
   <div class="record stacked">
-    <section class="card facts" aria-label="The batch in short">
+    <section class="card facts" aria-label="Batch summary">
       <dl>
         <div v-for="f in facts" :key="f.label">
           <dt class="muted text-note">{{ f.label }}</dt>
@@ -78,7 +78,7 @@ const notes = computed(() =>
         <ul v-if="list.length" class="dots">
           <li v-for="x in list" :key="x.n">{{ deviationText(x.said) }}</li>
         </ul>
-        <p v-else class="muted">Nothing: it was made as planned.</p>
+        <p v-else class="muted">None. The batch was made as planned.</p>
       </TitledCard>
       <TitledCard title="pH and temperature" :level="2">
         <table v-if="readings.length" class="tight">
@@ -104,7 +104,7 @@ const notes = computed(() =>
             :src="photos[e.photo]"
             :alt="e.text || 'Photo of the batch'"
           />
-          <span v-else-if="e.photo" class="muted small">Its photo is not on this device.</span>
+          <span v-else-if="e.photo" class="muted small">The photo is not on this device.</span>
         </li>
       </ul>
     </TitledCard>
@@ -119,10 +119,10 @@ const notes = computed(() =>
           </li>
         </ul>
         <p v-else class="muted">
-          By what was really weighed there is nothing to stop or check. That is no safety assessment.
+          No stops or checks for the composition as made. This is not a safety assessment.
         </p>
       </TitledCard>
-      <TitledCard title="Ingredients as made" :level="2">
+      <TitledCard title="Ingredient list as made" :level="2">
         <p class="inci">{{ inci || '–' }}</p>
       </TitledCard>
     </div>

@@ -66,18 +66,21 @@ async function remove() {
   const undo = await batches.remove(props.id)
   await router.push('/bench')
   if (undo)
-    notify(toast, 'Batch deleted. It lies in the bin for 30 days.', { label: 'Undo', run: () => void undo() })
+    notify(toast, 'Batch deleted. It stays in the bin for 30 days.', {
+      label: 'Undo',
+      run: () => void undo(),
+    })
 }
 /** Label and cost stand with the formula and rest on this batch. */
 const ofFormula = (leaf: 'label' | 'cost') =>
   batch.info!.formulaId
     ? router.push({ path: `/formulas/${batch.info!.formulaId}/${leaf}`, query: { batch: props.id } })
-    : notify(toast, 'Its formula is not here any more. Import it again, and label and cost can be made.')
+    : notify(toast, 'The formula is not in this browser. Import it again for label and cost.')
 const items = [
   { label: 'Label', icon: 'pi pi-tag', command: () => void ofFormula('label') },
   { label: 'Cost', icon: 'pi pi-calculator', command: () => void ofFormula('cost') },
   { label: 'All entries as CSV', icon: 'pi pi-table', command: csv },
-  { label: 'The batch as a file', icon: 'pi pi-file-export', command: () => void file(hand) },
+  { label: 'Batch as a file', icon: 'pi pi-file-export', command: () => void file(hand) },
   ...(canShareFiles()
     ? [
         {
@@ -87,7 +90,7 @@ const items = [
         },
       ]
     : []),
-  { label: 'Delete this batch', icon: 'pi pi-trash', command: () => void remove() },
+  { label: 'Delete batch', icon: 'pi pi-trash', command: () => void remove() },
 ]
 </script>
 
@@ -98,7 +101,7 @@ const items = [
     :data-storing="batch.pending.length > 0 || undefined"
   >
     <Notice v-if="batch.held" kind="stop" class="told">
-      {{ batch.held.why }} The last entries are shown and not stored yet.
+      {{ batch.held.why }} The last entries are not saved yet.
       <template #actions><Button label="Try again" size="small" @click="batch.pump()" /></template>
     </Notice>
     <header class="bench-head">
@@ -115,7 +118,7 @@ const items = [
         />
         <Button
           v-if="head.status === 'finished'"
-          :label="head.watch ? 'How it keeps' : 'Schedule observations'"
+          :label="head.watch ? 'Stability' : 'Schedule observations'"
           icon="pi pi-calendar-clock"
           :severity="head.watch ? 'secondary' : undefined"
           :outlined="head.watch !== undefined"

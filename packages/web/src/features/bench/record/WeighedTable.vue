@@ -18,8 +18,7 @@ const grams = (g: number) => formatGrams(g, s.value.plan.a.amounts.resolutionGra
 const made = computed(() => madeGrams(s.value))
 const rows = computed(() => recordRows(s.value))
 const doses = computed(() => s.value.doses.filter((x) => x.line === null))
-const lotNames = (ids: readonly string[]) =>
-  ids.map((id) => props.lots[id] ?? 'a lot that is gone').join(', ')
+const lotNames = (ids: readonly string[]) => ids.map((id) => props.lots[id] ?? 'deleted lot').join(', ')
 </script>
 
 <template>

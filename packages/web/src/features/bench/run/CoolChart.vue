@@ -63,7 +63,7 @@ const options = computed(() =>
           borderColor: palette.value.fine,
           strokeDashArray: 0,
           label: {
-            text: `below ${formatCelsius(props.limit)} it goes on`,
+            text: `below ${formatCelsius(props.limit)} continue`,
             position: 'left',
             textAnchor: 'start',
             offsetX: 6,
@@ -78,7 +78,7 @@ const options = computed(() =>
 )
 const summary = computed(
   () =>
-    `${props.readings.length} temperatures from ${sayNumber(props.readings[0]!.celsius, 1)} to ${sayNumber(props.readings.at(-1)!.celsius, 1)} °C, and the law through them.`,
+    `${props.readings.length} temperatures from ${sayNumber(props.readings[0]!.celsius, 1)} to ${sayNumber(props.readings.at(-1)!.celsius, 1)} °C, and the fitted cooling curve.`,
 )
 const table = computed(() => ({
   heads: ['Minutes', '°C'],

@@ -116,7 +116,7 @@ function remindStir() {
         </p>
       </div>
       <div v-if="there" class="there">
-        <FindingMark severity="fine" :size="24" /> Below {{ formatCelsius(limit) }}: go on.
+        <FindingMark severity="fine" :size="24" /> Below {{ formatCelsius(limit) }}: continue.
       </div>
       <template v-else-if="'minutes' in fit && left !== null && band">
         <div>
@@ -124,16 +124,16 @@ function remindStir() {
           <p class="figure mono left" data-testid="cool-left">{{ minutesWords(left) }}</p>
         </div>
         <p class="come">
-          Come back at {{ format(run.now.value + left * 60_000, 'HH:mm') }}, likely
+          Check again at {{ format(run.now.value + left * 60_000, 'HH:mm') }}, likely
           {{ minutesWords(band.low) }} to {{ minutesWords(band.high)
           }}{{
             fit.from === 'estimate'
               ? learned.of('cooling', lesson)
-                ? ', from one reading and earlier batches'
-                : ', a rough guess from one reading'
+                ? ', from one measurement and earlier batches'
+                : ', a rough estimate from one measurement'
               : ''
           }}. Stir every {{ stir }} minutes<template v-if="setting === 'fast'"
-            >; this emulsifier clumps if it cools unstirred</template
+            >; this emulsifier clumps if cooled unstirred</template
           >.
         </p>
       </template>
@@ -143,7 +143,7 @@ function remindStir() {
     <LearnedNote
       lesson="cooling"
       :of="lesson"
-      :says="`Against what is reckoned for a beaker of that size ${lesson === way ? 'it' : 'this vessel'} took`"
+      :says="`Compared with the calculated time for a beaker of this size ${lesson === way ? 'it' : 'this vessel'} took`"
       unit="times as long"
       :places="2"
     />
@@ -154,13 +154,13 @@ function remindStir() {
         <OneOf
           :model-value="way"
           :options="WAYS"
-          label="How it cools"
+          label="Cooling method"
           @update:model-value="batch.enter({ type: 'cooling', way: $event })"
         />
       </div>
       <NumberField
         v-model="room"
-        :label="way === 'bath' ? 'Water around it' : 'Room'"
+        :label="way === 'bath' ? 'Water temperature' : 'Room'"
         unit="°C"
         :min="0"
         :max="45"
@@ -169,17 +169,12 @@ function remindStir() {
         @focusout="setRoom"
         @keydown.enter="setRoom"
       />
-      <PlainButton
-        v-if="left !== null && !there"
-        label="Timer until then"
-        icon="pi pi-stopwatch"
-        @click="remind"
-      />
+      <PlainButton v-if="left !== null && !there" label="Set timer" icon="pi pi-stopwatch" @click="remind" />
       <PlainButton v-if="!there" :label="`Stir in ${stir} min`" icon="pi pi-stopwatch" @click="remindStir" />
     </div>
     <p class="muted small">
-      Newton’s law of cooling through your own readings. It leaves out evaporation, stirring and the heat of
-      fatty alcohols that set near 50 °C, which the band allows for.
+      Newton’s law of cooling, fitted to your measurements. The band allows for evaporation, stirring and the
+      heat that fatty alcohols release as they set near 50 °C.
     </p>
   </div>
 </template>

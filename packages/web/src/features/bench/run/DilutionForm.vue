@@ -48,10 +48,10 @@ function record() {
 
 <template>
   <section class="dilution" aria-labelledby="dilution-title">
-    <h3 id="dilution-title">{{ names.solute }} as a dilution, 1 in {{ dilution.fold }}</h3>
+    <h3 id="dilution-title">{{ names.solute }} as a stock solution, 1 in {{ dilution.fold }}</h3>
     <p>
       Weigh {{ say(dilution.soluteGrams) }} g of it, add {{ say(dilution.carrierGrams) }} g of
-      {{ names.carrier }} and stir until it is clear or even. Both weighings together are right to within
+      {{ names.carrier }} and stir until clear or uniform. Combined weighing error:
       {{ sayNumber(dilution.errorPercent, 0) }} %.
     </p>
     <form class="abreast at-foot wraps for-hands" @submit.prevent="record">
@@ -59,12 +59,12 @@ function record() {
       <NumberField v-model="carrier" :label="names.carrier" unit="g" what="the weight" />
       <NumberField v-model="used" label="Used of it" unit="g" what="the weight" />
       <Button type="submit" label="Record" icon="pi pi-check" :disabled="!solute || !carrier || !used" />
-      <QuietButton label="Weigh it as it is" @click="emit('close')" />
+      <QuietButton label="Weigh directly" @click="emit('close')" />
     </form>
     <p v-if="wanted" class="muted">
-      By these weights use {{ say(wanted) }} g<template v-if="brings !== null"
+      With these weights, use {{ say(wanted) }} g<template v-if="brings !== null"
         >; {{ say(used!) }} g bring {{ sayNumber(brings, 4) }} g {{ names.solute }}</template
-      >. The {{ names.carrier }} in it counts with the rest.
+      >. The {{ names.carrier }} in it counts towards the formula.
     </p>
   </section>
 </template>

@@ -38,8 +38,8 @@ const care = computed(() => (dosing.value ? handling(dosing.value.adjuster) : nu
 
 <template>
   <section aria-labelledby="dose-title">
-    <h3 id="dose-title">Bring it there</h3>
-    <p v-if="!aimed" class="muted">This formula has no pH to aim for. Set one on its pH leaf, or go on.</p>
+    <h3 id="dose-title">Adjust the pH</h3>
+    <p v-if="!aimed" class="muted">This formula has no target pH. Set one on its pH tab, or continue.</p>
     <div class="entry abreast at-foot wraps for-hands">
       <FormField id="adjuster" label="With">
         <Select
@@ -69,7 +69,7 @@ const care = computed(() => (dosing.value ? handling(dosing.value.adjuster) : nu
       {{ e.fault.fault }}
       <template v-if="e.fault.instead" #actions>
         <PlainButton
-          :label="`Take ${adjusterName(e.fault.instead.adjuster).toLowerCase()}, ${sayNumber(e.fault.instead.strengthPercent)} %`"
+          :label="`Use ${adjusterName(e.fault.instead.adjuster).toLowerCase()}, ${sayNumber(e.fault.instead.strengthPercent)} %`"
           @click="choose(e.fault.instead.adjuster, e.fault.instead.strengthPercent)"
         />
       </template>
@@ -87,11 +87,11 @@ const care = computed(() => (dosing.value ? handling(dosing.value.adjuster) : nu
       </p>
       <Notice v-if="e.words?.doubt" kind="check">{{ e.words.doubt }}</Notice>
     </div>
-    <p v-if="!read" class="muted">Not measured yet: predicted from the weights alone. Measure first.</p>
+    <p v-if="!read" class="muted">Not measured yet; predicted from the weights. Measure first.</p>
     <form class="entry abreast at-foot wraps for-hands" @submit.prevent="e.add">
       <NumberField
         v-model="e.typedGrams"
-        :label="e.net === null ? 'Went in' : 'Or type it'"
+        :label="e.net === null ? 'Added' : 'Or type it'"
         unit="g"
         :placeholder="e.net !== null && e.net > 0 ? e.say(e.net) : '0'"
         :error="e.doseError"
@@ -102,7 +102,7 @@ const care = computed(() => (dosing.value ? handling(dosing.value.adjuster) : nu
       <Button type="submit" :label="e.grams ? `Record ${sayNumber(e.grams, 3)} g` : 'Record dose'" />
       <PlainButton v-if="scale" :label="taring ? 'Settling…' : 'Tare'" @click="tare" />
     </form>
-    <p class="muted small">{{ DOSE_WAIT }} A timer starts by itself.</p>
+    <p class="muted small">{{ DOSE_WAIT }} A timer starts automatically.</p>
     <Notice v-if="care" kind="note">
       <strong>{{ care.strong }}</strong> {{ care.then }}
     </Notice>

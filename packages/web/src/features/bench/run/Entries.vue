@@ -34,8 +34,8 @@ const rows = computed(() => {
       <strong class="mono">{{ rowValue(row, run.resolution.value) }}</strong>
       <QuietButton
         v-if="UNDOABLE.has(e.type)"
-        label="Take back"
-        :aria-label="`Take back: ${row.what} ${row.material} ${rowValue(row, run.resolution.value)}`"
+        label="Undo"
+        :aria-label="`Undo: ${row.what} ${row.material} ${rowValue(row, run.resolution.value)}`"
         size="small"
         @click="batch.enter({ type: 'undo', of: e.n })"
       />

@@ -14,7 +14,7 @@ const each = computed(() => (wanted.value ? wanted.value.ml * wanted.value.densi
     There are about <strong class="mono">{{ run.grams(made) }}</strong><template v-if="wanted && each"
       >: {{ wanted.count }} containers of {{ sayNumber(wanted.ml) }} mL take about
       {{ run.grams(each) }} each</template
-    >. Weigh what you filled: the last page asks for it.
+    >. Weigh the filled amount: the last page asks for it.
   </p>
 </template>
 

@@ -16,8 +16,8 @@ const containers = useContainers()
 const run = useRun()
 
 const OUTCOMES = [
-  { value: 'kept', label: 'Keep it' },
-  { value: 'discarded', label: 'Throw it away' },
+  { value: 'kept', label: 'Keep' },
+  { value: 'discarded', label: 'Discard' },
 ] as const
 const outcome = ref<'kept' | 'discarded'>('kept')
 const filled = ref<number | null>(null)
@@ -41,7 +41,7 @@ function finish() {
     return
   }
   if (filled.value !== null && filled.value > made.value * 1.1) {
-    error.value = `More than was made (${run.grams(made.value)}). Weigh what is filled without its containers.`
+    error.value = `More than the batch (${run.grams(made.value)}). Enter the weight without containers.`
     return
   }
   const kept = outcome.value === 'kept'
@@ -68,10 +68,9 @@ function finish() {
 
 <template>
   <form class="card finish" @submit.prevent="finish">
-    <h2>All steps are over</h2>
+    <h2>All steps done</h2>
     <p class="sum">
-      <strong class="mono">{{ run.grams(made) }}</strong> were made<template
-        v-if="left > run.resolution.value"
+      <strong class="mono">{{ run.grams(made) }}</strong> made<template v-if="left > run.resolution.value"
         >; {{ run.grams(left) }} water loss not replaced</template
       >.
     </p>
@@ -82,12 +81,12 @@ function finish() {
       </ul>
     </template>
     <p v-else class="muted">Everything went as planned.</p>
-    <OneOf v-model="outcome" :options="OUTCOMES" label="What becomes of it" />
+    <OneOf v-model="outcome" :options="OUTCOMES" label="Result" />
     <div v-if="outcome === 'kept'" class="fields">
       <NumberField
         v-model="filled"
         data-first
-        label="Filled, in all"
+        label="Total filled"
         unit="g"
         :placeholder="sayNumber(made, 0)"
         what="the weight"
@@ -95,16 +94,15 @@ function finish() {
       <NumberField v-model="count" label="Containers" :max="10000" placeholder="0" what="the number" />
       <ChoiceField v-if="containers.containers.length" v-model="into" label="Container" :options="choices" />
     </div>
-    <TextField v-else label="Why" v-model="reason" maxlength="1000" />
+    <TextField v-else label="Reason" v-model="reason" maxlength="1000" />
     <p v-if="error" class="error-text" role="alert">{{ error }}</p>
     <p v-for="step in run.state.value.plan.later" :key="step.key" class="later">
-      <strong>{{ stepTitle(step) }}:</strong> {{ stepText(step).detail }} Write it beside the batch then.
+      <strong>{{ stepTitle(step) }}:</strong> {{ stepText(step).detail }} Add it to the batch record then.
     </p>
     <p class="muted small">
-      A finished batch stays as it was made; corrections are written beside it. Going back to a step is
-      possible until then.
+      A finished batch cannot be changed; you can add notes. Until then you can go back to any step.
     </p>
-    <Button type="submit" label="Finish the batch" icon="pi pi-check" size="large" />
+    <Button type="submit" label="Finish batch" icon="pi pi-check" size="large" />
   </form>
 </template>
 

@@ -57,7 +57,7 @@ const lost = computed(() => {
         <p class="label">Heat to</p>
         <p class="figure mono">{{ sayNumber(target, 1) }}<span class="unit"> °C</span></p>
       </div>
-      <p v-if="there" class="there"><FindingMark severity="fine" /> It is hot enough.</p>
+      <p v-if="there" class="there"><FindingMark severity="fine" /> Temperature reached.</p>
     </div>
     <TemperatureForm />
     <WaitButton v-if="hold > 0" :step="step" :minutes="hold" :title="`Hold ${step.vessel} hot`" />
@@ -66,12 +66,12 @@ const lost = computed(() => {
       <LearnedNote
         lesson="evaporation"
         :of="vessel"
-        :says="vessel ? 'By heating left from this vessel' : 'By heating left'"
+        :says="vessel ? 'Usual water loss from this vessel' : 'Usual water loss on heating'"
         unit="% of the batch"
       />
       <p v-if="held !== null" class="muted">
-        {{ run.grams(held) }} were weighed in. Weigh the beaker after heating; before it as well where the
-        empty beaker is not known.
+        {{ run.grams(held) }} weighed in. Weigh the beaker after heating, and before heating if its tare
+        weight is unknown.
       </p>
       <MassForm v-if="!after" when="before" :vessel="step.vessel || null" label="Before heating" />
       <p v-if="before" class="muted">Before: {{ run.grams(before.grams) }}</p>

@@ -25,7 +25,7 @@ const rows = computed(() =>
     const link =
       state.from === 'typed'
         ? ''
-        : { off: '', opening: 'opening', open: 'connected', lost: 'lost, looked for again' }[state.link]
+        : { off: '', opening: 'opening', open: 'connected', lost: 'disconnected, reconnecting' }[state.link]
     return {
       kind,
       state,
@@ -47,7 +47,8 @@ async function connect(kind: InstrumentKind) {
   <PopUp v-model:visible="open" header="Instruments" width="40rem">
     <div class="all for-hands">
       <p class="muted">
-        Every figure can be typed. What is connected shows itself beside the field; losing it loses nothing.
+        You can type every value. Connected instruments fill in the field; if one disconnects, nothing is
+        lost.
       </p>
       <ul>
         <li v-for="row in rows" :key="row.kind">
@@ -59,7 +60,7 @@ async function connect(kind: InstrumentKind) {
           <span class="do">
             <QuietButton
               v-if="row.state.from === 'serial'"
-              label="Let go"
+              label="Disconnect"
               size="small"
               @click="instruments.detach(row.kind)"
             />
@@ -82,13 +83,13 @@ async function connect(kind: InstrumentKind) {
       </ul>
       <Notice v-if="error" kind="check">{{ error }}</Notice>
       <p v-if="!serial" class="muted small">
-        A scale with a serial port can be used where the browser has Web Serial, which this one has not.
+        This browser has no Web Serial. To connect a scale by serial port, use a browser that has it.
       </p>
       <section class="simulated">
         <h3>Simulated instruments</h3>
         <p class="muted">
-          For rehearsing: a scale, a thermometer and a probe at a beaker that knows this formula. Its weights
-          are no weights of yours.
+          For practice: a simulated scale, thermometer and pH probe with this formula. The weights are not
+          real.
         </p>
         <Button
           v-if="!instruments.simulated"
@@ -97,7 +98,7 @@ async function connect(kind: InstrumentKind) {
           @click="simulate"
         />
         <span v-else class="either">
-          <PlainButton label="Set up anew" @click="simulate" />
+          <PlainButton label="Reset" @click="simulate" />
           <PlainButton label="Remove" @click="instruments.stopSimulated()" />
         </span>
       </section>

@@ -3,11 +3,11 @@ import { PopUp } from '../../../components/dialogs'
 
 const open = defineModel<boolean>('open', { required: true })
 const KEYS = [
-  ['Page Down', 'the next thing: record what the scale shows, then end the step (foot pedal)'],
-  ['Page Up', 'the step before (foot pedal)'],
-  ['Enter', 'record what is typed or settled'],
+  ['Page Down', 'next: record the scale reading, then finish the step (foot pedal)'],
+  ['Page Up', 'previous step (foot pedal)'],
+  ['Enter', 'record the typed or steady value'],
   ['t', 'tare, while weighing'],
-  ['s', 'leave the step out'],
+  ['s', 'skip the step'],
   ['w', 'something looks wrong'],
   ['n', 'note or photo'],
   ['i', 'instruments'],

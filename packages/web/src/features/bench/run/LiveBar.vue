@@ -18,9 +18,9 @@ const where = computed(() =>
 const words = computed(
   () =>
     ({
-      over: `${say(props.net - props.task.left)} g too much`,
+      over: `${say(props.net - props.task.left)} g over`,
       right: 'right',
-      under: `${say(Math.max(0, props.task.left - props.net))} g more`,
+      under: `${say(Math.max(0, props.task.left - props.net))} g to go`,
     })[where.value],
 )
 </script>

@@ -30,20 +30,20 @@ const tare = computed(() => tared.value ?? known.value)
 function record() {
   error.value = null
   if (reading.value === null || reading.value <= 0) {
-    error.value = 'Put the beaker on the scale, and type what it shows.'
+    error.value = 'Put the beaker on the scale and type the weight.'
     return
   }
   const net = reading.value - (tare.value ?? 0)
   const compared = props.when === 'batch' || (props.when === 'after' && !before.value)
   if (net <= 0) {
-    error.value = 'That is less than the empty beaker. Check both weights, and that the empty scale shows 0.'
+    error.value = 'Less than the tare weight. Check both weights, and that the empty scale shows 0.'
     return
   }
   if (compared && expected.value !== null && net > expected.value * 1.03 + 1) {
     error.value =
       tare.value === null
-        ? 'That is more than went in: is the beaker in it? Type what the empty beaker weighs.'
-        : 'That is more than went in. Check the empty beaker, or whether something else is in.'
+        ? 'More than was weighed in. Does it include the beaker? Enter the tare weight.'
+        : 'More than was weighed in. Check the tare weight, or whether something else was added.'
     return
   }
   if (tared.value !== null && props.vessel !== null)
@@ -68,7 +68,7 @@ function record() {
     <NumberField
       v-if="known === null && (when === 'batch' || (when === 'after' && !before))"
       v-model="tared"
-      label="Empty beaker"
+      label="Tare weight"
       unit="g"
       what="the weight"
     />

@@ -37,7 +37,7 @@ async function take(file: File) {
     preview.value = URL.createObjectURL(photo.value)
     error.value = null
   } catch {
-    error.value = 'This is no picture that can be read here. Take a JPEG, PNG or WebP.'
+    error.value = 'This image cannot be read. Use JPEG, PNG or WebP.'
   }
 }
 async function save() {
@@ -66,16 +66,9 @@ async function save() {
 <template>
   <PopUp v-model:visible="open" header="Note or photo" width="30rem">
     <form class="dialog-form for-hands" @submit.prevent="save">
-      <TextField
-        label="What you see, smell or did"
-        class="wide"
-        v-model="text"
-        :rows="4"
-        maxlength="4000"
-        autofocus
-      />
+      <TextField label="Note" class="wide" v-model="text" :rows="4" maxlength="4000" autofocus />
       <div class="wide photo abreast wraps">
-        <img v-if="preview" :src="preview" alt="The photo to keep" />
+        <img v-if="preview" :src="preview" alt="Photo preview" />
         <PhotoField
           :label="preview ? 'Another photo' : 'Add a photo'"
           testid="photo"

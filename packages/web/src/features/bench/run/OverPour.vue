@@ -48,19 +48,17 @@ function takeOut() {
     <h3 class="abreast" id="over-title">
       <FindingMark severity="stop" /> {{ say(surplus) }} g too much {{ run.label(line) }}
     </h3>
-    <p>
-      {{ say(state.weighed) }} g are in, {{ say(state.target) }} g were wanted. Nothing is lost yet. Choose:
-    </p>
+    <p>{{ say(state.weighed) }} g weighed, {{ say(state.target) }} g planned. Nothing is lost yet. Choose:</p>
     <form v-if="taking" class="abreast at-foot wraps for-hands" @submit.prevent="takeOut">
       <NumberField
         v-model="out"
-        label="Taken out"
+        label="Removed"
         unit="g"
         :placeholder="say(fallen ?? surplus)"
         what="the amount"
       />
-      <Button type="submit" :label="`It is out: ${say(out ?? fallen ?? surplus)} g`" />
-      <QuietButton label="Something else" @click="taking = false" />
+      <Button type="submit" :label="`Removed: ${say(out ?? fallen ?? surplus)} g`" />
+      <QuietButton label="Other options" @click="taking = false" />
     </form>
     <ol class="stacked closer" v-else>
       <li v-for="(r, i) in remedies" :key="r.id" class="remedy abreast spread">
@@ -74,7 +72,7 @@ function takeOut() {
               {{ say(r.totalGrams) }} g.</template
             >
             <template v-if="r.topUps.length">
-              To top up:
+              Top up:
               {{ r.topUps.map((t) => `${run.label(t.line)} ${say(t.grams)} g`).join(', ') }}.</template
             >
           </p>
@@ -87,8 +85,8 @@ function takeOut() {
           </ul>
         </div>
         <Button
-          :label="r.id === 'take-out' ? 'Take out' : 'Do this'"
-          :aria-label="`${r.id === 'take-out' ? 'Take out' : 'Do this'}: ${pourText(r).title}`"
+          :label="r.id === 'take-out' ? 'Remove' : 'Choose'"
+          :aria-label="`${r.id === 'take-out' ? 'Remove' : 'Choose'}: ${pourText(r).title}`"
           :severity="i === 0 ? undefined : 'secondary'"
           :outlined="i !== 0"
           @click="take(r)"

@@ -49,7 +49,7 @@ const stands = computed(() =>
       ? { ph: current.value.ph, read: s.value.doses.every((d) => d.n < current.value!.n) }
       : null,
 )
-const inAim = computed(
+const inTarget = computed(
   () =>
     current.value !== null &&
     aim.value !== null &&
@@ -86,20 +86,20 @@ onBeforeUnmount(() => {
               ? 'read'
               : now.from === 'prediction'
                 ? 'computed'
-                : 'calculated since the last dose'
+                : 'predicted since the last dose'
           }}, likely {{ sayNumber(now.low, 1) }} to {{ sayNumber(now.high, 1) }}
         </p>
       </div>
       <div>
-        <p class="label">Aim</p>
+        <p class="label">Target</p>
         <p class="figure mono">{{ aim ? formatRange(aim) : '–' }}</p>
       </div>
-      <p v-if="inAim" class="there"><FindingMark severity="fine" :size="24" /> It is where it should be.</p>
+      <p v-if="inTarget" class="there"><FindingMark severity="fine" :size="24" /> On target.</p>
     </div>
 
     <section aria-labelledby="read-title">
       <h3 id="read-title">Read</h3>
-      <OneOf v-model="method" :options="READING_WAYS" label="How it is read" />
+      <OneOf v-model="method" :options="READING_WAYS" label="Measurement" />
       <form class="entry abreast at-foot wraps for-hands" @submit.prevent="read">
         <NumberField
           v-model="typedPh"
@@ -120,16 +120,17 @@ onBeforeUnmount(() => {
         >
       </form>
       <p v-if="method === 'meter-10pct'" class="muted small">
-        1 g of the batch in 9 g of fresh distilled water; stir, wait five minutes. Throw it away afterwards.
+        Stir 1 g of the batch into 9 g of fresh distilled water and wait 5 minutes. Discard the sample
+        afterwards.
       </p>
       <form class="entry abreast at-foot wraps for-hands" @submit.prevent="takeSample">
-        <NumberField v-model="sample" label="Taken away for it" unit="g" placeholder="0" what="the sample" />
-        <PlainButton type="submit" label="Note it" :disabled="!sample" />
+        <NumberField v-model="sample" label="Sample taken" unit="g" placeholder="0" what="the sample" />
+        <PlainButton type="submit" label="Record sample" :disabled="!sample" />
       </form>
     </section>
 
     <DoseForm
-      v-if="!inAim"
+      v-if="!inTarget"
       :of="dosed"
       :batch-grams="a?.amounts.batchGrams ?? 0"
       :aimed="aim !== null"

@@ -53,7 +53,7 @@ const note = () =>
         </li>
       </ul>
       <details v-if="looks.later.length">
-        <summary>What only shows later, or after something else ({{ looks.later.length }})</summary>
+        <summary>Shows only later, or after another step ({{ looks.later.length }})</summary>
         <ul class="looks">
           <li v-for="x in looks.later" :key="x.id">
             <button type="button" @click="symptom = x.id">{{ symptomText(x.id) }}</button>
@@ -81,7 +81,7 @@ const note = () =>
           </ul>
         </li>
       </ol>
-      <Notice kind="check"><strong>When to discard it:</strong> {{ found.discard }}</Notice>
+      <Notice kind="check"><strong>When to discard:</strong> {{ found.discard }}</Notice>
       <p class="muted small">
         Ranked by this batch’s weights, temperatures and pH. The causes are common practice. If skin or eyes
         are hurt, see a doctor.
@@ -94,7 +94,7 @@ const note = () =>
           :disabled="noted"
           @click="note"
         />
-        <Button label="Back to the table" @click="open = false" />
+        <Button label="Back to the batch" @click="open = false" />
       </div>
     </div>
   </PopUp>

@@ -28,7 +28,7 @@ const chip = computed(() => {
 const link = computed(() => {
   const linked = INSTRUMENTS.filter((k) => instruments.states[k].from !== 'typed')
   const lost = linked.filter((k) => instruments.states[k].link === 'lost')
-  if (linked.length === 0) return { words: 'instruments: typed by hand', state: '' }
+  if (linked.length === 0) return { words: 'instruments: manual entry', state: '' }
   if (lost.length > 0) return { words: `${listWords(lost.map(name))} lost`, state: 'lost' }
   return {
     words:
@@ -57,7 +57,7 @@ const items = [
     command: () => void router.push(`/bench/${batch.info!.id}/record`),
   },
   { label: 'Keys', icon: 'pi pi-question-circle', command: () => emit('keys') },
-  { label: 'Delete this batch', icon: 'pi pi-trash', command: () => void remove() },
+  { label: 'Delete batch', icon: 'pi pi-trash', command: () => void remove() },
 ]
 </script>
 

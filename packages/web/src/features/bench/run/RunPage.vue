@@ -130,19 +130,19 @@ stayAwake('screen').catch(() => undefined)
       {{ batch.held.why }}
       {{
         batch.unstored.length === 1
-          ? 'The last entry counts here, and is not stored yet.'
-          : `The last ${batch.unstored.length} entries count here, and are not stored yet.`
+          ? 'The last entry is not saved yet.'
+          : `The last ${batch.unstored.length} entries are not saved yet.`
       }}
       <template #actions>
-        <Button v-if="batch.held.gone" label="Put the batch back" size="small" @click="batch.putBack()" />
+        <Button v-if="batch.held.gone" label="Restore batch" size="small" @click="batch.putBack()" />
         <Button v-else label="Try again" size="small" @click="batch.pump()" />
-        <PlainButton label="Keep as a file" size="small" @click="keepAsFile" />
+        <PlainButton label="Save as a file" size="small" @click="keepAsFile" />
       </template>
     </Notice>
     <Notice v-else-if="batch.told" kind="check" class="told">{{ batch.told }}</Notice>
     <Notice v-if="jump" kind="check" class="told">
-      The clock of this device went ahead by {{ sayMinutes(jump.ms / 60_000) }} while this page was open. Did
-      it sleep, or was its clock set?
+      The clock of this device jumped ahead by {{ sayMinutes(jump.ms / 60_000) }} while this page was open.
+      Was the computer asleep, or was the clock changed?
       <template #actions>
         <Button label="The computer was asleep: count the time" size="small" @click="answerJump('slept')" />
         <PlainButton label="The clock changed" size="small" @click="answerJump('set')" />
@@ -152,9 +152,9 @@ stayAwake('screen').catch(() => undefined)
     <div v-if="batch.state!.paused" class="card pause stacked" role="status">
       <h2>Paused</h2>
       <p v-if="batch.state!.paused.reason">{{ batch.state!.paused.reason }}</p>
-      <p class="muted">Everything is kept. Timers go on: gums hydrate and beakers cool in the meantime.</p>
+      <p class="muted">Everything is saved. Timers keep running: gums hydrate and beakers cool meanwhile.</p>
       <Button
-        label="Go on"
+        label="Resume"
         icon="pi pi-play"
         size="large"
         autofocus
@@ -172,7 +172,7 @@ stayAwake('screen').catch(() => undefined)
     <footer v-if="!batch.state!.paused" class="bar for-hands">
       <PlainButton label="Back" icon="pi pi-arrow-left" :disabled="batch.state!.at === 0" @click="back" />
       <span v-if="batch.pending.length && !batch.held" class="storing muted" role="status">{{
-        batch.pending.length === 1 ? 'Storing the last entry…' : `Storing ${batch.pending.length} entries…`
+        batch.pending.length === 1 ? 'Saving the last entry…' : `Saving ${batch.pending.length} entries…`
       }}</span>
       <QuietButton v-if="!over" label="Skip" @click="dialog = 'skip'" />
       <Button v-if="!over" class="done" label="Done" icon="pi pi-check" icon-pos="right" @click="click" />

@@ -30,14 +30,14 @@ const valid = computed(() => {
     ...s.value,
     pattern: { ...s.value.pattern, factor: factor.value },
   })
-  return parsed.success ? null : 'The factor must be a number and not 0.'
+  return parsed.success ? null : 'The factor must be a number other than 0.'
 })
 const tried = computed(() => {
   if (line.value === '' || valid.value) return ''
   const read = readLine(line.value, { ...s.value.pattern, factor: factor.value })
   if (read.kind === 'value')
     return `Read as ${read.value}${read.steady === null ? '' : read.steady ? ', settled' : ', moving'}.`
-  return read.kind === 'fault' ? 'Read as: it cannot tell.' : 'No reading in this line.'
+  return read.kind === 'fault' ? 'Read as: no reading.' : 'No reading in this line.'
 })
 function connect() {
   if (valid.value) return
@@ -60,31 +60,33 @@ function connect() {
       mono
     />
     <TextField
-      label="Settled when it says"
+      label="Steady when the line contains"
       v-model="s.pattern.steady"
-      placeholder="when it stays the same"
+      placeholder="when the value stays the same"
       maxlength="40"
       mono
     />
     <TextField
-      label="Cannot read when it says"
+      label="No reading when the line contains"
       v-model="s.pattern.fault"
       placeholder="never"
       maxlength="40"
       mono
     />
-    <TextField label="Ask it with" v-model="s.ask" placeholder="it speaks by itself" maxlength="40" mono />
-    <TextField label="Times" :error="valid" v-model="factorText" figure />
+    <TextField label="Request command" v-model="s.ask" placeholder="sends on its own" maxlength="40" mono />
+    <TextField label="Factor" :error="valid" v-model="factorText" figure />
     <label class="comma abreast"
       ><Checkbox v-model="s.pattern.decimalComma" binary :input-id="`${kind}-comma`" /> Comma as decimal
       mark</label
     >
-    <TextField label="Try a line" class="wide" v-model="line" maxlength="200" mono />
+    <TextField label="Test line" class="wide" v-model="line" maxlength="200" mono />
     <p class="wide muted small" role="status">
-      {{ tried || 'The first number of a line is the reading. \\r and \\n may be typed in “Ask it with”.' }}
+      {{
+        tried || 'The first number of a line is the reading. \\r and \\n may be used in “Request command”.'
+      }}
     </p>
     <div class="dialog-buttons">
-      <Button type="submit" label="Choose the port" :disabled="valid !== null" />
+      <Button type="submit" label="Choose port" :disabled="valid !== null" />
     </div>
   </form>
 </template>

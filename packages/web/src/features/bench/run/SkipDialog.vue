@@ -17,20 +17,20 @@ function skip() {
   if (reason.value.trim() === '') return
   if (batch.enter({ type: 'step', how: 'skip', reason: reason.value.trim() })) open.value = false
 }
-const OFTEN = ['Not needed this time', 'Done already', 'Tool not at hand']
+const OFTEN = ['Not needed this time', 'Already done', 'Equipment missing']
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="Leave this step out" width="28rem">
+  <PopUp v-model:visible="open" header="Skip step" width="28rem">
     <form class="dialog-form" @submit.prevent="skip">
       <p class="wide">{{ stepTitle(run.step.value!) }}</p>
-      <TextField label="Why" class="wide" v-model="reason" maxlength="500" autofocus />
+      <TextField label="Reason" class="wide" v-model="reason" maxlength="500" autofocus />
       <div class="wide often">
         <button v-for="o in OFTEN" :key="o" type="button" class="chip" @click="reason = o">{{ o }}</button>
       </div>
       <div class="dialog-buttons">
         <PlainButton label="Cancel" @click="open = false" />
-        <Button type="submit" label="Leave it out" :disabled="reason.trim() === ''" />
+        <Button type="submit" label="Skip step" :disabled="reason.trim() === ''" />
       </div>
     </form>
   </PopUp>

@@ -34,7 +34,7 @@ const role = computed(
       <h2>{{ stepTitle(step) }}</h2>
     </header>
     <p v-if="mark" class="muted small">
-      {{ mark.how === 'done' ? 'Was done before.' : `Was left out: ${mark.reason}` }}
+      {{ mark.how === 'done' ? 'Already done.' : `Skipped: ${mark.reason}` }}
     </p>
     <p v-if="stepText(step).detail && !weighs && !SAID_BELOW.has(step.kind)" class="detail">
       {{ stepText(step).detail }}

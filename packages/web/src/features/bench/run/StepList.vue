@@ -25,7 +25,7 @@ async function follow() {
 }
 watch(at, follow)
 onMounted(follow)
-const WORD = { done: 'done', skip: 'left out' }
+const WORD = { done: 'done', skip: 'skipped' }
 </script>
 
 <template>

@@ -15,7 +15,7 @@ const error = ref<string | null>(null)
 
 function record() {
   const celsius = typed.value ?? shown.value?.value ?? null
-  error.value = celsius === null ? 'Type what the thermometer shows.' : null
+  error.value = celsius === null ? 'Type the temperature.' : null
   if (celsius !== null && batch.enter({ type: 'temperature', celsius })) typed.value = null
 }
 
@@ -55,7 +55,7 @@ watch(shown, async (s) => {
       what="the temperature"
     />
     <PlainButton type="submit" label="Record" />
-    <span v-if="shown" class="muted small">Written down by itself as it changes.</span>
+    <span v-if="shown" class="muted small">Recorded automatically.</span>
   </form>
 </template>
 

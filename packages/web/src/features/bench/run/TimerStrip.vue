@@ -46,8 +46,8 @@ watch(timers, (list) => {
       <strong v-else class="left" role="alert">Time is up</strong>
       <span v-if="t.left > 0" class="muted small">at {{ format(t.clock, 'HH:mm') }}</span>
       <QuietButton
-        :label="t.left > 0 ? 'Stop' : 'Seen'"
-        :aria-label="`${t.left > 0 ? 'Stop' : 'Seen'}: ${t.title}`"
+        :label="t.left > 0 ? 'Stop' : 'Dismiss'"
+        :aria-label="`${t.left > 0 ? 'Stop' : 'Dismiss'}: ${t.title}`"
         size="small"
         @click="batch.enter({ type: 'timer-end', id: t.id })"
       />

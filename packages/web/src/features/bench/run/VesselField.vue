@@ -36,12 +36,12 @@ const known = () => run.state.value.vessels.get(props.vessel) ?? null
 <template>
   <div class="vessel">
     <p class="abreast" v-if="known() !== null && !open">
-      Empty beaker {{ vessel }}: <span class="mono">{{ run.grams(known()!) }}</span>
+      Tare weight {{ vessel }}: <span class="mono">{{ run.grams(known()!) }}</span>
       <Button label="Change" text size="small" @click="open = true" />
     </p>
     <p class="abreast" v-else-if="!open">
       <Button
-        :label="`Empty beaker ${vessel}: not weighed`"
+        :label="`Tare weight ${vessel}: not weighed`"
         icon="pi pi-plus"
         text
         size="small"
@@ -55,7 +55,7 @@ const known = () => run.state.value.vessels.get(props.vessel) ?? null
     >
       <NumberField
         v-model="typed"
-        :label="`Empty beaker ${vessel}`"
+        :label="`Tare weight ${vessel}`"
         unit="g"
         :placeholder="shown?.steady ? String(shown.value) : '0'"
         what="the weight"
@@ -63,7 +63,7 @@ const known = () => run.state.value.vessels.get(props.vessel) ?? null
       <PlainButton type="submit" label="Keep" />
       <Button
         v-if="before !== null"
-        :label="`As last time, ${run.grams(before)}`"
+        :label="`Same as last time, ${run.grams(before)}`"
         text
         @click="save(before)"
       />

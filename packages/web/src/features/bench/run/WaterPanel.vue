@@ -32,26 +32,26 @@ const covered = computed(() => s.value.plan.formula.method?.choices?.evaporation
     <MassForm when="batch" :vessel="vessel" label="The batch with its beaker" />
     <template v-if="measured">
       <p role="status">
-        It weighed {{ run.grams(measured.grams) }}, so
+        Weight {{ run.grams(measured.grams) }}, so
         {{ run.grams(Math.max(0, measured.expected! - measured.grams)) }}
-        left, as steam or in the other beaker.
+        lost to evaporation or transfer.
       </p>
       <p v-if="charged > run.resolution.value / 2" class="muted">
-        {{ run.grams(charged) }} of it need not be put back: so much more than planned went in<template
+        {{ run.grams(charged) }} of it need not be replaced: that much more than planned was added<template
           v-if="looseDoses(s) > 0"
         >
-          with acid or alkali and over-pours</template
+          as pH adjuster and over-pours</template
         >.
       </p>
       <Notice v-if="inverse && wanted > run.resolution.value" kind="check"
-        >Water cannot simply be stirred back into water in oil. Warm a spoon of it, blend it in drop by drop,
-        or leave it and record it so.</Notice
+        >Water cannot simply be stirred into a W/O emulsion. Warm a little of the batch and blend the water in
+        drop by drop, or accept the loss and record it.</Notice
       >
       <PutBack :wanted="wanted" />
     </template>
     <p v-else class="muted">
-      Without weighing it, {{ covered ? '0.3 to 1 %' : '2 to 4 %' }} of a heated water phase is likely gone
-      (an estimate): the record then says that it was not measured.
+      Without weighing it, {{ covered ? '0.3 to 1 %' : '2 to 4 %' }} of a heated water phase has probably
+      evaporated (estimate). The record then says “not measured”.
     </p>
     <Entries :types="['mass', 'water']" />
   </div>

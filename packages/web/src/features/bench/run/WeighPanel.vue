@@ -109,18 +109,18 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
           <p class="material">{{ run.label(active.line) }}</p>
           <p class="figure mono" data-testid="target">{{ say(active.left) }}<span class="unit"> g</span></p>
           <p class="muted">
-            <template v-if="active.part">a part of it now; about is enough</template>
+            <template v-if="active.part">part of it now; approximate is enough</template>
             <template v-else
-              >{{ say(active.leftLow) }} to {{ say(active.leftHigh) }} g is right<template
+              >{{ say(active.leftLow) }} to {{ say(active.leftHigh) }} g is within tolerance<template
                 v-if="WORDS[state.importance]"
                 >; weigh it {{ WORDS[state.importance] }}</template
               ></template
-            ><template v-if="active.weighed > 0"> · {{ say(active.weighed) }} g is in already</template>
+            ><template v-if="active.weighed > 0"> · {{ say(active.weighed) }} g already added</template>
           </p>
           <p v-if="line.source.note" class="note small">{{ line.source.note }}</p>
         </div>
         <p v-if="untared" class="untared">
-          Put the beaker of this step on the scale, then press <strong>Tare</strong>. It shows
+          Put the beaker for this step on the scale, then press <strong>Tare</strong>. It shows
           <span class="mono">{{ say(shown!.value) }} g</span> now.
         </p>
         <LiveBar
@@ -137,8 +137,8 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
           >Scale disconnected. Your entries are safe. Type the weight or reconnect the scale.</Notice
         >
         <Notice v-else-if="instruments.states.scale.returned" kind="check"
-          >The scale came back and may count from another zero. What was poured since the last record: type
-          it. Otherwise press tare, then pour.</Notice
+          >The scale reconnected and its zero may have changed. Type what you poured since the last entry, or
+          press tare, then pour.</Notice
         >
         <form class="entry abreast at-foot wraps" @submit.prevent="record">
           <NumberField
@@ -174,13 +174,13 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
         <div v-if="small" class="abreast wraps for-hands">
           <FindingMark severity="note" :size="16" />
           <span
-            >This scale weighs {{ say(state.target) }} g to within
+            >This scale weighs {{ say(state.target) }} g with an error of
             {{ sayNumber(state.errorPercent, 0) }} %.</span
           >
           <PlainButton v-if="dilution" label="Use a stock solution" size="small" @click="diluting = true" />
           <PlainButton
             v-if="larger"
-            :label="`Make the batch ${sayNumber(larger.total)} g`"
+            :label="`Increase batch to ${sayNumber(larger.total)} g`"
             size="small"
             @click="makeLarger"
           />
@@ -188,9 +188,9 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
       </section>
     </template>
     <p v-else-if="tasks.length" class="all abreast">
-      <FindingMark severity="fine" /> All of it is weighed: {{ say(inBeaker) }} g.
+      <FindingMark severity="fine" /> All weighed: {{ say(inBeaker) }} g.
     </p>
-    <p v-else class="muted">Nothing to weigh here: its lines have no amount.</p>
+    <p v-else class="muted">Nothing to weigh: the ingredients of this step have no amount.</p>
 
     <WeighTable v-if="tasks.length" :tasks="tasks" :active="active?.line ?? null" @choose="chosen = $event" />
     <div class="below">

@@ -33,8 +33,8 @@ const inBeaker = computed(() => props.tasks.reduce((sum, t) => sum + t.weighed, 
         <td class="mono number num">{{ say(t.target) }} g</td>
         <td class="mono number num">{{ t.weighed > 0 ? `${say(t.weighed)} g` : '–' }}</td>
         <td class="is">
-          <template v-if="t.over"><FindingMark severity="stop" :size="16" /> too much</template>
-          <template v-else-if="t.accepted"><FindingMark severity="note" :size="16" /> left so</template>
+          <template v-if="t.over"><FindingMark severity="stop" :size="16" /> over</template>
+          <template v-else-if="t.accepted"><FindingMark severity="note" :size="16" /> accepted</template>
           <template v-else-if="t.done"><FindingMark severity="fine" :size="16" /> right</template>
           <template v-else-if="t.weighed > 0">{{ say(t.left) }} g more</template>
         </td>

@@ -32,8 +32,8 @@ export function usePhReading(probe: Shown) {
     phError.value =
       ph === null
         ? probe.value
-          ? 'The probe has not settled yet.'
-          : 'Type what the meter or strip shows.'
+          ? 'The probe is not steady yet.'
+          : 'Type the pH that the meter or strip shows.'
         : readingFault(ph)
     if (ph === null || phError.value) return
     if (batch.enter({ type: 'ph', ph: Number(ph.toFixed(3)), method: method.value })) typedPh.value = null
@@ -113,7 +113,7 @@ export function useDoseEntry(given: {
     batch.enter({
       type: 'timer',
       id: 'ph wait',
-      title: 'Stirred and waited: read the pH',
+      title: 'Measure the pH now',
       minutes: DOSE_WAIT_MINUTES,
     })
   }

@@ -92,7 +92,7 @@ export function useWeighing(of: {
     typed.value = null
     chosen.value = null
     instruments.states.scale.returned = false
-    if (task.part && grams < task.leftLow) told.value = `Recorded. ${say(task.left - grams)} g more.`
+    if (task.part && grams < task.leftLow) told.value = `Recorded. ${say(task.left - grams)} g to go.`
   }
   const { tare, waiting: taring } = useTare(run.now)
   /** The pedal takes a reading that is right, says what is missing, and leaves the step only when all is weighed. */
@@ -100,12 +100,12 @@ export function useWeighing(of: {
     const task = active.value
     if (!task) return false
     if (task.over) {
-      told.value = 'Choose first what to do about the over-pour.'
+      told.value = 'First choose what to do about the over-pour.'
       return true
     }
     const grams = amount.value
     if (typed.value === null && grams !== null && grams < task.leftLow && grams > 0)
-      told.value = `${say(task.left - grams)} g more. Press Record to take this part as it is.`
+      told.value = `${say(task.left - grams)} g to go. Press Record to accept this part.`
     else record()
     return true
   }

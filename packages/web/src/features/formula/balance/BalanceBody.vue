@@ -103,7 +103,9 @@ function take() {
           <label class="check"><Checkbox :model-value="true" binary disabled /> the total is 100 %</label>
         </li>
         <li>
-          <label class="check"><Checkbox v-model="ranges" binary /> every material is in its range</label>
+          <label class="check"
+            ><Checkbox v-model="ranges" binary /> every ingredient is within its usage rate</label
+          >
         </li>
         <li v-if="a.emulsion">
           <label class="check"><Checkbox v-model="oil.on" binary /> the oil phase is</label>
@@ -123,10 +125,10 @@ function take() {
         </li>
         <li v-if="a.emulsion?.type === 'oil-in-water'">
           <label class="check"
-            ><Checkbox v-model="hlb" binary /> the emulsifiers meet the HLB of the oils</label
+            ><Checkbox v-model="hlb" binary /> the emulsifiers match the required HLB</label
           >
           <span v-if="hlb && !a.emulsion.hlbApplies" class="muted small hint"
-            >HLB is no guide for the main emulsifier here; see the Emulsion leaf.</span
+            >HLB is no guide for the main emulsifier here; see the Emulsion tab.</span
           >
         </li>
         <li>
@@ -182,7 +184,7 @@ function take() {
             <span class="label breaks">{{ l.label }}</span></label
           >
           <span class="mono small percent">{{ l.fill ? 'q.s.' : `${formatNumber(l.percent, 2, 4)} %` }}</span>
-          <span v-if="l.kept" class="muted small">stays</span>
+          <span v-if="l.kept" class="muted small">locked</span>
         </li>
       </ul>
     </TitledCard>

@@ -18,7 +18,7 @@ const result = computed(() => props.answer?.result ?? null)
 const changes = computed(() => result.value?.changes ?? [])
 const conflict = computed(() =>
   result.value?.status === 'impossible'
-    ? `${capitalise(listWords(result.value.conflict))} cannot be had${result.value.conflict.length > 1 ? ' together' : ' with these lines'}.`
+    ? `${capitalise(listWords(result.value.conflict))} cannot be met${result.value.conflict.length > 1 ? ' together' : ' with these ingredients'}.`
     : '',
 )
 const figure = (value: number | null, unit: string) =>
@@ -47,10 +47,10 @@ const rows = computed(() => {
 const lead = computed(() => {
   const r = result.value
   if (!r) return ''
-  if (r.status === 'impossible') return r.nearest ? 'The nearest possible' : ''
+  if (r.status === 'impossible') return r.nearest ? 'Nearest solution' : ''
   const n = changes.value.filter((c) => !c.fill).length
   if (n === 0) return 'Nothing has to change'
-  return `${n} ${n === 1 ? 'line changes' : 'lines change'}, the largest by ${sayNumber(100 * r.largestShare, 1)} % of itself`
+  return `${n} ${n === 1 ? 'ingredient changes' : 'ingredients change'}, the largest by ${sayNumber(100 * r.largestShare, 1)} % of itself`
 })
 </script>
 
@@ -60,7 +60,7 @@ const lead = computed(() => {
       <h3 id="changes-title">Proposed changes</h3>
       <span class="muted small" role="status">{{ busy && !result ? 'Loading the solver…' : lead }}</span>
     </header>
-    <p v-if="empty" class="muted">There are no lines yet. Add materials on the sheet first.</p>
+    <p v-if="empty" class="muted">No ingredients yet. Add some to the formula first.</p>
     <Notice v-if="failed" kind="stop">The solver could not be loaded. Reload the page and try again.</Notice>
     <template v-if="result && !empty">
       <template v-if="result.status === 'impossible'">
@@ -96,7 +96,7 @@ const lead = computed(() => {
         </tbody>
       </table>
       <p v-else-if="result.status === 'done'" class="fine">
-        <FindingMark severity="fine" :size="16" /> The formula keeps all of this already.
+        <FindingMark severity="fine" :size="16" /> The formula already meets all of this.
       </p>
       <div v-if="changes.length" class="acts">
         <Button
@@ -123,11 +123,11 @@ const lead = computed(() => {
         </tbody>
       </table>
       <p v-if="answer?.before.cost !== null && answer?.before.unpriced.length" class="muted small">
-        Without a price, so not counted: {{ answer.before.unpriced.join(', ') }}.
+        No price (not included): {{ answer.before.unpriced.join(', ') }}.
       </p>
       <p class="muted small">
-        The largest relative change is kept as small as possible, then the sum of all changes. The q.s. line
-        makes up to 100 %. Nothing changes before you apply.
+        Minimises the largest relative change, then the sum of all changes. The q.s. ingredient makes up to
+        100 %. Nothing changes until you apply.
       </p>
     </template>
   </section>

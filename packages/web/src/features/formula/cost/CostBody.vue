@@ -26,8 +26,8 @@ const FIELDS: { key: keyof Costing & string; label: string; unit?: string; max: 
   { key: 'containers', label: 'Containers', max: 10000, what: 'the number' },
   { key: 'containerPrice', label: 'One container', max: 100000, what: 'its price' },
   { key: 'labelPrice', label: 'One label', max: 100000, what: 'its price' },
-  { key: 'hours', label: 'Your hours', max: 1000, what: 'the hours' },
-  { key: 'rate', label: 'An hour', max: 100000, what: 'what it is worth' },
+  { key: 'hours', label: 'Hours', max: 1000, what: 'the hours' },
+  { key: 'rate', label: 'Hourly rate', max: 100000, what: 'the hourly rate' },
   { key: 'marginPercent', label: 'Margin', unit: '%', max: 99, what: 'the margin' },
 ]
 const set = (key: keyof Costing & string, value: number | null) =>
@@ -68,7 +68,7 @@ const series = computed(() => [
   { name: 'Cost', data: bars.value.map((b) => Number(b.line.cost!.toFixed(4))) },
 ])
 const table = computed(() => ({
-  heads: ['Material', 'Grams', 'Cost', 'Of all'],
+  heads: ['Material', 'Grams', 'Cost', 'Share'],
   rows: drivers.value.map((d) => [
     capitalise(d.line.label),
     sayNumber(d.line.grams, 3),
@@ -79,7 +79,7 @@ const table = computed(() => ({
 const summary = computed(() =>
   bars.value.length
     ? `Most expensive: ${bars.value[0]!.line.label}, ${sayNumber(bars.value[0]!.percent, 0)} % of the priced cost.`
-    : 'Nothing has a price.',
+    : 'No prices.',
 )
 const half = computed(() => {
   let sum = 0
@@ -107,7 +107,10 @@ const figures = computed(() => [
   {
     label: 'A container',
     value: money(cost.value.perContainer),
-    note: cost.value.perContainer === null ? 'say how many you fill' : 'with jar, label and hours',
+    note:
+      cost.value.perContainer === null
+        ? 'enter the number of containers'
+        : 'with container, label and labour',
   },
 ])
 /** The dearest line that stands on the sheet: what could stand in for it, and what that would change. */
@@ -122,9 +125,9 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
   <div class="columns leaf">
     <h2 class="hidden-text">Cost</h2>
     <Notice v-if="lost" kind="check" class="wide"
-      >That batch no longer exists. These are the costs of the formula from stock.</Notice
+      >That batch no longer exists. Cost of the formula from stock:</Notice
     >
-    <TitledCard :title="batch ? `Batch ${batch.code}, lots used` : 'From your stock'">
+    <TitledCard :title="batch ? `Batch ${batch.code}, lots used` : 'From stock'">
       <template #beside
         ><div class="abreast wraps">
           <Button label="CSV" size="small" text @click="downloadCsv(name, costRows(assessment, cost))" />
@@ -145,8 +148,8 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
       </dl>
       <NothingYet v-if="!bars.length" title="No prices yet">
         <p>
-          Enter packs with their price under Ingredients, and the cost is calculated from the lots that would
-          be used first.
+          Add lots with prices under Ingredients. The cost is calculated from the lots that would be used
+          first.
         </p>
         <template #actions>
           <PlainButton label="Try example stock" size="small" @click="takeInDemoShelf" />
@@ -227,8 +230,8 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
         </p>
         <p v-if="costing.marginPercent !== undefined" class="small caution abreast wraps">
           <FindingMark severity="note" :size="16" /><span
-            >Selling falls under cosmetic law: a safety assessment, tests, a file and a lawful label come
-            first. Your local rules decide.</span
+            >Selling is subject to cosmetic law: a safety assessment, tests, a product file and a compliant
+            label come first. Your local rules decide.</span
           >
         </p>
       </TitledCard>

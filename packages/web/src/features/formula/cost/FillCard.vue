@@ -73,23 +73,23 @@ const rows = computed(() =>
               >{{ r.count }} from {{ sayNumber(a.amounts.batchGrams, 0) }} g; {{ r.fill.count + 1 }} want
               {{ sayNumber(r.next, 0) }} g</template
             ><template v-if="r.c.left < r.fill.count">; only {{ r.c.left }} left</template>
-            <LearnedNote lesson="loss" :of="r.c.id" says="Not in these jars was" unit="%" />
+            <LearnedNote lesson="loss" :of="r.c.id" says="Earlier transfer loss" unit="%" />
             <span v-for="why in r.reasons" :key="why" class="muted block">{{ why }}</span>
           </div>
         </div>
-        <span v-if="chosen === r.c.id" class="muted small">chosen</span>
+        <span v-if="chosen === r.c.id" class="muted small">selected</span>
         <PlainButton
           v-else-if="r.suits"
-          label="Take"
+          label="Use"
           size="small"
-          :aria-label="`Take ${r.c.name}`"
+          :aria-label="`Use ${r.c.name}`"
           @click="$emit('choose', r.c.id, r.fill.count, r.c.price)"
         />
       </li>
     </ul>
     <p v-else class="muted">
-      No containers yet. <RouterLink to="/ingredients/containers">Add them under Ingredients</RouterLink>, and
-      it says which suit and how many a batch fills.
+      No containers yet. <RouterLink to="/ingredients/containers">Add them under Ingredients</RouterLink> to
+      see which are suitable and how many a batch fills.
     </p>
   </TitledCard>
 </template>

@@ -31,8 +31,8 @@ const span = (at: ExpectedBody['now']) =>
   </div>
   <p class="muted small">
     From {{ listWords(body.because.slice(0, 3)) }}. Very roughly
-    {{ body.viscosity.low.toLocaleString('en') }} to {{ body.viscosity.high.toLocaleString('en') }} mPa·s a
-    day later; good to about one step.
+    {{ body.viscosity.low.toLocaleString('en') }} to {{ body.viscosity.high.toLocaleString('en') }} mPa·s
+    after a day; accurate to about one class.
   </p>
 </template>
 

@@ -100,17 +100,17 @@ const setUp = () => {
       ><OneOf v-model="which" :options="CHOICES" size="small" label="What to choose"
     /></template>
 
-    <OneOf v-if="inUse" v-model="amount" :options="AMOUNTS" size="small" label="Amount of a swap" />
+    <OneOf v-if="inUse" v-model="amount" :options="AMOUNTS" size="small" label="Amount" />
     <p v-if="list.length" class="muted small">
       Each was tested in this formula
-      {{ amount === 'own' ? 'at its recommended usage rate' : 'one for one, at the current amount' }}, with
-      all findings re-evaluated.
+      {{ amount === 'own' ? 'at its recommended usage rate' : '1:1, at the current amount' }}, with all
+      findings re-evaluated.
     </p>
     <p v-else class="muted">
       {{
         which === 'emulsifier'
-          ? 'Without oils and water there is nothing to emulsify.'
-          : 'Without water on the outside there is nothing to thicken here.'
+          ? 'Nothing to emulsify without oils and water.'
+          : 'Nothing to thicken without a water phase on the outside.'
       }}
     </p>
     <ul>
@@ -148,22 +148,22 @@ const setUp = () => {
             </li>
           </ul>
           <template v-if="!c.current">
-            <p v-if="c.brings.length" class="small"><strong>It would bring</strong></p>
+            <p v-if="c.brings.length" class="small"><strong>New findings</strong></p>
             <ul class="small effects">
               <li v-for="f in c.brings" :key="findingKey(f)">
                 <FindingMark :severity="f.severity" :size="14" /><span>{{ findingText(f).message }}</span>
               </li>
             </ul>
-            <p v-if="c.settles.length" class="small"><strong>It would settle</strong></p>
+            <p v-if="c.settles.length" class="small"><strong>Resolved findings</strong></p>
             <ul class="small effects">
               <li v-for="f in c.settles" :key="findingKey(f)">
                 <FindingMark severity="fine" :size="14" /><span>{{ findingText(f).message }}</span>
               </li>
             </ul>
             <div class="acts abreast wraps">
-              <Button :label="`Use it, ${sayPercent(c.percent)}`" size="small" @click="take(c)" />
+              <Button :label="`Use, ${sayPercent(c.percent)}`" size="small" @click="take(c)" />
               <label class="try small"
-                ><Checkbox v-model="compared" :value="c.material.id" /> Compare it in a trial</label
+                ><Checkbox v-model="compared" :value="c.material.id" /> Compare in a trial</label
               >
             </div>
           </template>

@@ -28,12 +28,12 @@ const fatty = computed(() => (editor.assessment ? fattyBalance(editor.assessment
       :fatty="fatty"
     />
     <section v-else class="card none stacked closer">
-      <h3>There is no emulsion here</h3>
+      <h3>No emulsion</h3>
       <p>
         {{
           editor.assessment.waterPercent < 5
-            ? 'Without water there is nothing to emulsify. A thickener for oils is a wax or a butter.'
-            : 'Without an oil phase there is nothing to emulsify. Add oils, butters or esters, or choose a thickener for the water.'
+            ? 'Nothing to emulsify without water. To thicken oils, use a wax or a butter.'
+            : 'Nothing to emulsify without an oil phase. Add oils, butters or esters, or choose a thickener for the water.'
         }}
       </p>
     </section>

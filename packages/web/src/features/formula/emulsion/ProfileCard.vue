@@ -43,12 +43,12 @@ const fats = computed(() => {
   ].filter((x) => x.percent > 0)
 })
 const FROST = {
-  stands: 'should stand a frost',
-  doubtful: 'a frost may split it',
-  splits: 'a frost will likely split it',
+  stands: 'probably survives freezing',
+  doubtful: 'may separate when frozen',
+  splits: 'probably separates when frozen',
 }
 const FROST_MARK = { stands: 'fine', doubtful: 'note', splits: 'check' } as const
-const SETTING = { fast: 'fast', medium: 'at a middling pace', slow: 'slowly' }
+const SETTING = { fast: 'fast', medium: 'at a medium rate', slow: 'slowly' }
 const FATTY = { fits: 'fits', little: 'little', much: 'much' }
 const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
 </script>
@@ -100,7 +100,7 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
       </p>
     </template>
     <BodyScale v-if="body" :body="body" />
-    <h4>Amount of emulsifier: which rule applies</h4>
+    <h4>Amount of emulsifier: applicable rules</h4>
     <ul class="guides">
       <li v-for="g in profile.guides" :key="g.name">
         <FindingMark :severity="g.met === null ? 'note' : g.met ? 'fine' : 'check'" :size="16" />
@@ -114,12 +114,12 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
       <li v-if="fatty">
         <FindingMark :severity="fatty.verdict === 'fits' ? 'fine' : 'check'" :size="16" />
         <span
-          ><strong>Fatty alcohol beside it</strong>
+          ><strong>Fatty alcohol</strong>
           <span class="muted small holds">{{ FATTY[fatty.verdict] }}</span><br /><span class="small"
-            >{{ sayNumber(fatty.ratio, 2) }} parts to one of emulsifier; {{ sayNumber(fatty.min, 2) }}–{{
+            >{{ sayNumber(fatty.ratio, 2) }} parts per part of emulsifier; {{ sayNumber(fatty.min, 2) }}–{{
               sayNumber(fatty.max, 2)
             }}
-            is usual with this one. {{ fatty.says }}</span
+            is usual with this emulsifier. {{ fatty.says }}</span
           ></span
         >
       </li>
@@ -137,15 +137,14 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
         </tbody>
       </table>
       <p class="muted small">
-        Griffin’s weighted means; the values are handbook tables, accurate to ± 1. Make a trial on either
-        side.
+        Weighted mean (Griffin), handbook values, accurate to ± 1. Try a sample on either side.
       </p>
     </template>
     <h4>What to expect</h4>
     <ul class="notes stacked closer">
       <li v-if="profile.setting">Sets {{ SETTING[profile.setting] }} while it cools.</li>
       <li v-if="profile.whitening !== null">
-        Whitening when rubbed in: {{ WHITENING[profile.whitening] }}, by the emulsifier.
+        Whitening on rub-in: {{ WHITENING[profile.whitening] }}, from the emulsifier.
       </li>
       <li v-for="n in profile.notes" :key="n">{{ n }}</li>
       <li v-if="weather">{{ weather.warmth }}</li>
@@ -157,7 +156,7 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
         ><br />{{ weather.freezing.why }}</span
       >
     </p>
-    <p class="muted small">Rules of thumb, from common practice; your own batch decides.</p>
+    <p class="muted small">Rules of thumb from common practice. Your own batch decides.</p>
   </section>
 </template>
 

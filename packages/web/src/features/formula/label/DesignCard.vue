@@ -36,13 +36,13 @@ const REGION_WORDS = {
 const regions = LABEL_REGIONS.map((value) => ({ value, label: REGION_WORDS[value] }))
 const sheets = [
   ...SHEETS.map((s) => ({ value: s.id, label: sheetWords(s) })),
-  { value: 'own', label: 'My own grid' },
+  { value: 'own', label: 'Custom grid' },
 ]
 const marks = MARKS.map((value) => ({ value, label: MARK_WORDS[value] }))
 const shelf = useContainers()
 const UNSAID = 'unsaid'
 const kinds = computed(() => [
-  { value: UNSAID, label: 'Not said' },
+  { value: UNSAID, label: 'Not specified' },
   ...shelf.containers.map((c) => ({ value: c.id, label: c.name })),
   ...CONTAINER_KINDS.map((value) => ({ value: value as string, label: containerWord(value) })),
 ])
@@ -57,12 +57,12 @@ function takeUnit(text: string) {
   else if (kind === 'millilitres') unit.value = 'ml'
 }
 const FACES = [
-  { value: 'one' as const, label: 'One label a jar' },
+  { value: 'one' as const, label: 'One label per container' },
   { value: 'two' as const, label: 'Front and back' },
 ]
 const CONCENTRATES = [
-  { value: 'made-up' as const, label: 'Made up with water' },
-  { value: 'as-added' as const, label: 'As they were added' },
+  { value: 'made-up' as const, label: 'Reconstituted with water' },
+  { value: 'as-added' as const, label: 'As added' },
 ]
 
 const field = <K extends keyof LabelDesign>(key: K, usual: NonNullable<LabelDesign[K]>) =>
@@ -118,8 +118,8 @@ const GRID: { key: keyof StickerSheet; label: string }[] = [
   { key: 'height', label: 'Height, mm' },
   { key: 'left', label: 'Left margin, mm' },
   { key: 'top', label: 'Top margin, mm' },
-  { key: 'across', label: 'From left to left, mm' },
-  { key: 'down', label: 'From top to top, mm' },
+  { key: 'across', label: 'Horizontal pitch, mm' },
+  { key: 'down', label: 'Vertical pitch, mm' },
 ]
 const own = computed(() => d.value.own ?? null)
 const setGrid = (patch: Partial<StickerSheet>) =>
@@ -141,7 +141,7 @@ const shapes = [
     <div class="grid">
       <TextField
         id="label-line"
-        label="What it is, in a few words"
+        label="Product function"
         class="wide"
         v-model="line"
         maxlength="120"
@@ -170,13 +170,13 @@ const shapes = [
         maxlength="300"
       />
       <TextField
-        label="How it is kept"
+        label="Storage"
         class="wide"
         v-model="storage"
         maxlength="200"
         :placeholder="USUAL_STORAGE"
       />
-      <ChoiceField v-model="sheet" label="Sheet of stickers" :options="sheets" class="wide" />
+      <ChoiceField v-model="sheet" label="Sticker sheet" :options="sheets" class="wide" />
       <template v-if="sheet === 'own' && own">
         <ChoiceField
           label="Paper"
@@ -211,10 +211,10 @@ const shapes = [
       <ChoiceField v-model="mark" label="Mark" :options="marks" />
       <ChoiceField v-model="concentrates" label="Concentrates" :options="CONCENTRATES" />
       <label class="tick abreast"
-        ><Checkbox v-model="qr" binary input-id="label-qr" /> Code of the batch as a square</label
+        ><Checkbox v-model="qr" binary input-id="label-qr" /> Batch code as a 2D code</label
       >
       <label class="tick abreast"
-        ><Checkbox v-model="directions" binary input-id="label-directions" /> How to use it</label
+        ><Checkbox v-model="directions" binary input-id="label-directions" /> Directions</label
       >
     </div>
   </TitledCard>

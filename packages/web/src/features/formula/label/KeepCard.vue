@@ -27,11 +27,11 @@ function begin() {
 }
 const fault = computed(() =>
   !closed.value || !opened.value
-    ? 'Type both times in months; 0.25 is a week.'
+    ? 'Enter both periods in months (0.25 is a week).'
     : opened.value > closed.value
-      ? 'Opened it cannot keep longer than closed.'
+      ? 'The period after opening cannot exceed the unopened shelf life.'
       : reason.value.trim() === ''
-        ? 'Say why: what was tested or watched.'
+        ? 'Give the reason: which test or observation.'
         : null,
 )
 function keep() {
@@ -51,9 +51,11 @@ const span = ([low, high]: readonly [number, number]) =>
     <p class="figure mono">{{ sayMonths(now.closed) }}, opened {{ sayMonths(now.opened) }}</p>
     <p class="muted small">
       <template v-if="room.design.value.keep"
-        >Your own: {{ room.design.value.keep.reason }}. Proposed: {{ sayMonths(proposed.closedMonths) }},
+        >Set by you: {{ room.design.value.keep.reason }}. Proposed: {{ sayMonths(proposed.closedMonths) }},
         opened {{ sayMonths(proposed.openedMonths) }}.
-        <template v-if="longer">That is longer than proposed: only tests can carry it.</template></template
+        <template v-if="longer"
+          >Longer than proposed. Only stability and challenge tests can support this.</template
+        ></template
       ><template v-else>{{ proposed.why }}</template>
     </p>
     <details>
@@ -64,25 +66,25 @@ const span = ([low, high]: readonly [number, number]) =>
         </li>
       </ul>
       <p class="muted small">
-        Common practice. Microbes cannot be seen: only a challenge test tells of them.
+        Common practice. Microbes are invisible; only a challenge test shows whether the preservation works.
       </p>
     </details>
-    <LearnedNote lesson="sound" :of="editor.id" says="What was kept stayed sound for" unit="months" />
+    <LearnedNote lesson="sound" :of="editor.id" says="Samples stayed stable for" unit="months" />
     <LearnedNote lesson="failed" :of="editor.id" says="Discarded after" unit="months" />
     <form v-if="setting" class="set" @submit.prevent="keep">
       <NumberField v-model="closed" label="Closed" unit="months" :max="60" what="the months" />
       <NumberField v-model="opened" label="Opened" unit="months" :max="60" what="the months" />
-      <TextField label="Why" class="wide" :error="fault" v-model="reason" maxlength="300" />
+      <TextField label="Reason" class="wide" :error="fault" v-model="reason" maxlength="300" />
       <div class="acts wide">
         <Button type="submit" label="Set" size="small" :disabled="fault !== null" />
         <QuietButton label="Cancel" size="small" @click="setting = false" />
       </div>
     </form>
     <div v-else class="acts">
-      <PlainButton label="Set another" size="small" @click="begin" />
+      <PlainButton label="Set another period" size="small" @click="begin" />
       <Button
         v-if="room.design.value.keep"
-        label="Back to the proposal"
+        label="Reset to proposal"
         size="small"
         text
         @click="room.change({ keep: undefined })"

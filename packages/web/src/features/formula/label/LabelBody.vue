@@ -79,13 +79,13 @@ const items = [
     <h2 class="hidden-text">Label</h2>
     <div class="left">
       <Notice v-if="room.lostBatch.value" kind="check"
-        >That batch is not here any more: this is the label of the formula.</Notice
+        >That batch no longer exists. This is the label of the formula.</Notice
       >
       <TitledCard :title="made ? `For batch ${made.code}` : 'Draft from the formula'" class="preview">
         <template #beside
           ><div class="abreast at-foot wraps">
             <QuietButton
-              :label="zoom === 'true' ? 'Larger' : 'True size'"
+              :label="zoom === 'true' ? 'Larger' : 'Actual size'"
               size="small"
               @click="zoom = zoom === 'true' ? 'large' : 'true'"
             />
@@ -114,11 +114,11 @@ const items = [
         </div>
         <Notice v-if="!fits" kind="check"
           >{{ capitalise(listWords(lacking)) }} {{ lacking.length > 1 ? 'find' : 'finds' }} no room at the
-          smallest letters allowed. Take a larger sticker, a front and a back, or put the rest on a tag or a
+          smallest permitted type size. Use a larger label, front and back labels, or a tag or
           leaflet.</Notice
         >
       </TitledCard>
-      <TitledCard title="On the sheet">
+      <TitledCard title="Stickers">
         <template #beside
           ><span class="muted small">{{ sheetWords(sheet) }}</span></template
         >
@@ -127,7 +127,7 @@ const items = [
           <NumberField v-model="jars" label="Jars" :min="1" :max="500" what="the number of jars" />
           <Button icon="pi pi-print" :label="`Print ${stickers}`" @click="print" />
         </div>
-        <p class="muted small">Press the first free field of a half-used sheet.</p>
+        <p class="muted small">On a partly used sheet, select the first free label.</p>
         <SheetDrawing v-model:first="first" :sheet="sheet" :count="stickers" />
       </TitledCard>
     </div>

@@ -20,11 +20,11 @@ const FIELDS: Record<string, string> = {
   function: 'label-line',
 }
 const REASONS: Record<string, string> = {
-  'name and address': 'law, where it is sold or given away in trade',
+  'name and address': 'required by law if sold or supplied in trade',
   content: 'by weight or volume',
-  'batch code': 'open the label from a batch, and it has its code and date',
-  function: 'what it is, where its look does not say so',
-  'second language': 'all but the ingredients, in English and in French',
+  'batch code': 'open the label from a batch to include its code and date',
+  function: 'product function, unless obvious from its appearance',
+  'second language': 'everything except the ingredients in English and French',
 }
 const goTo = (field: string) => document.getElementById(field)?.focus()
 
@@ -35,8 +35,8 @@ const missing = computed(() =>
       what: capitalise(what),
       why: material
         ? what.startsWith('make-up')
-          ? 'its order is not sure: enter what its supplier declares'
-          : 'allergens cannot be named without it: enter it with the lot'
+          ? 'order uncertain: enter the supplier’s composition'
+          : 'needed to list allergens: enter it with the lot'
         : (REASONS[what] ?? ''),
       field: FIELDS[what] ?? null,
       material: material ? (materials.catalogue.find(material)?.id ?? null) : null,
@@ -82,7 +82,7 @@ const READS_WELL = 1.2
       </li>
       <li v-if="!room.fits.value">
         <FindingMark severity="check" /><span
-          ><strong>It does not all fit.</strong> See beside the label.</span
+          ><strong>Text does not fit.</strong> See next to the label.</span
         >
       </li>
       <li v-for="m in missing" :key="m.what">
@@ -102,22 +102,22 @@ const READS_WELL = 1.2
       <li>
         <FindingMark :severity="letters < READS_WELL ? 'note' : 'fine'" />
         <span
-          >Letters are {{ sayNumber(letters, 1) }} mm high<span class="muted">{{
-            letters < READS_WELL ? ': small, a wider label reads better' : ''
+          >Type size is {{ sayNumber(letters, 1) }} mm high<span class="muted">{{
+            letters < READS_WELL ? ': small; a wider label is easier to read' : ''
           }}</span></span
         >
       </li>
       <li>
         <FindingMark severity="fine" /><span>{{
           room.label.value.list.allergens.length
-            ? `Allergens named: ${room.label.value.list.allergens.join(', ')}`
+            ? `Allergens listed: ${room.label.value.list.allergens.join(', ')}`
             : room.label.value.list.noAnalysis.length
-              ? 'No allergen is known to be above its threshold'
+              ? 'No allergen known above its threshold'
               : 'No allergen above its threshold'
         }}</span>
       </li>
     </ul>
-    <p class="muted small">General information, no legal advice: your local rules decide.</p>
+    <p class="muted small">General information, not legal advice. Your local rules decide.</p>
   </TitledCard>
 </template>
 

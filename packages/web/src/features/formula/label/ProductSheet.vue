@@ -27,14 +27,14 @@ const cautions = computed(() => label.value.statements.filter((s) => s.code !== 
         <p class="line">{{ design.line || label.function }}</p>
       </header>
       <section>
-        <h2>How to use it</h2>
+        <h2>Directions</h2>
         <p>{{ label.directions.join(' ') }}</p>
       </section>
       <section>
-        <h2>Try it first</h2>
+        <h2>Patch test</h2>
         <p>
-          Rub a little into the inside of the arm, twice a day for two days. Where it burns, itches or
-          reddens, do not use it, and show the ingredients below to a doctor if it does not go away.
+          Apply a little to the inside of the arm twice a day for two days. If it burns, itches or reddens, do
+          not use it. If that does not subside, show the ingredients below to a doctor.
         </p>
       </section>
       <section v-if="cautions.length">
@@ -44,26 +44,27 @@ const cautions = computed(() => label.value.statements.filter((s) => s.code !== 
         </ul>
       </section>
       <section>
-        <h2>What is in it</h2>
+        <h2>Ingredients</h2>
         <p>{{ namesInOrder(label, design.order).join(', ') }}.</p>
         <p v-if="label.list.unknownMakeUp.length || label.list.noAnalysis.length" class="small">
-          Not all of it is known: {{ label.missing.filter((m) => /^(make-up|analysis)/.test(m)).join(', ') }}.
+          Composition not fully known:
+          {{ label.missing.filter((m) => /^(make-up|analysis)/.test(m)).join(', ') }}.
         </p>
       </section>
       <section>
-        <h2>Until when</h2>
+        <h2>Shelf life</h2>
         <p>
           <template v-if="until">Best before {{ day(until) }}. </template>Once opened, within
-          {{ sayMonths(months.opened) }}. {{ design.storage || USUAL_STORAGE }} Throw it away when smell,
-          colour or look change, when it parts, or when anything grows in it.
+          {{ sayMonths(months.opened) }}. {{ design.storage || USUAL_STORAGE }} Discard if odour, colour or
+          appearance changes, if it separates, or at any visible growth.
         </p>
       </section>
       <footer>
         <p>
           <template v-if="made">Batch {{ made.code }}, made on {{ day(made.day) }}. </template
-          ><template v-else>A draft, not of a batch. </template>{{ design.address }}
+          ><template v-else>Draft, not from a batch. </template>{{ design.address }}
         </p>
-        <p class="small">Made at home, without a safety assessment. It is no medicine.</p>
+        <p class="small">Made at home, without a safety assessment. Not a medicine.</p>
       </footer>
     </article>
   </div>

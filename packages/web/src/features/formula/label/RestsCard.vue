@@ -41,15 +41,11 @@ async function move(at: number, by: -1 | 1) {
 </script>
 
 <template>
-  <TitledCard title="It rests on" class="closer">
+  <TitledCard title="Basis" class="closer">
     <p class="muted small">
-      {{
-        room.made.value
-          ? `Batch ${room.made.value.code}: what was really weighed.`
-          : 'The formula as written.'
-      }}
+      {{ room.made.value ? `Batch ${room.made.value.code}: actual weights.` : 'The formula as written.' }}
       <template v-for="m in list.madeUp" :key="m.name">
-        {{ m.name }} is listed as made up with water, {{ say(m.percent) }}.
+        {{ m.name }} is listed as reconstituted with water, {{ say(m.percent) }}.
       </template>
     </p>
     <details>
@@ -63,14 +59,15 @@ async function move(at: number, by: -1 | 1) {
         </tbody>
       </table>
       <p v-if="list.unnamed > 0.01" class="muted small">
-        {{ say(list.unnamed) }} of it is carrier that no line tells.
+        {{ say(list.unnamed) }} of it is an unspecified carrier.
       </p>
     </details>
     <div class="choose">
       <p>
-        <template v-if="sureTo">Order is sure down to {{ sureTo }}</template
-        ><template v-else>No order is sure</template
-        ><template v-if="free.length > 1">; below 1 % you may choose.</template><template v-else>.</template>
+        <template v-if="sureTo">Order certain down to {{ sureTo }}</template
+        ><template v-else>Order uncertain</template
+        ><template v-if="free.length > 1">; below 1 % any order is permitted.</template
+        ><template v-else>.</template>
       </p>
       <PlainButton
         v-if="free.length > 1"
@@ -105,7 +102,7 @@ async function move(at: number, by: -1 | 1) {
     </ol>
     <Button
       v-if="choosing && room.design.value.order"
-      label="Back to falling order"
+      label="Reset to descending order"
       size="small"
       text
       @click="room.change({ order: undefined })"

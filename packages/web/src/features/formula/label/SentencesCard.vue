@@ -8,7 +8,7 @@ const { room } = defineProps<{ room: LabelRoom }>()
 </script>
 
 <template>
-  <TitledCard title="Sentences on it" class="closer">
+  <TitledCard title="Statements" class="closer">
     <ul>
       <li v-for="s in room.label.value.statements" :key="s.code">
         <p>{{ s.quoted ? `“${s.text}”` : capitalise(s.text) }}</p>

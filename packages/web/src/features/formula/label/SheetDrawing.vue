@@ -29,7 +29,7 @@ async function onKey(event: KeyboardEvent) {
   box.value?.querySelector<HTMLElement>('[tabindex="0"]')?.focus()
 }
 const more = computed(() => Math.max(0, first.value + props.count - fields.value.length))
-const WORDS = { used: 'used', prints: 'gets a label', free: 'stays free' }
+const WORDS = { used: 'used', prints: 'gets a label', free: 'stays blank' }
 </script>
 
 <template>
@@ -40,7 +40,7 @@ const WORDS = { used: 'used', prints: 'gets a label', free: 'stays free' }
       type="button"
       class="field"
       :class="[f.state, sheet.shape]"
-      :aria-label="`Field ${f.i + 1}, ${WORDS[f.state as keyof typeof WORDS]}: begin here`"
+      :aria-label="`Field ${f.i + 1}, ${WORDS[f.state as keyof typeof WORDS]}: start here`"
       :aria-pressed="f.i === first"
       :tabindex="f.i === first ? 0 : -1"
       :style="{
@@ -55,7 +55,7 @@ const WORDS = { used: 'used', prints: 'gets a label', free: 'stays free' }
       {{ f.state === 'prints' ? f.i - first + 1 : f.state === 'used' ? '×' : '' }}
     </button>
   </div>
-  <p v-if="more" class="muted small">{{ more }} more on further sheets, from the first field on.</p>
+  <p v-if="more" class="muted small">{{ more }} more on further sheets.</p>
 </template>
 
 <style scoped>

@@ -44,10 +44,10 @@ const paper = computed(() => PAPERS[sheet.value.paper])
         query: route.query['batch'] ? { batch: route.query['batch'] } : {},
       }"
       :title="`Stickers, ${pages.length} ${pages.length === 1 ? 'sheet' : 'sheets'}`"
-      hint="Print at 100 %, without margins of the browser. Try plain paper first and hold it against the stickers."
+      hint="Print at 100 % with browser margins off. Test on plain paper and hold it against the sticker sheet."
     />
-    <Notice v-if="!fits" kind="check" class="told">Not all of it fits: see the label.</Notice>
-    <div class="desk scroll" tabindex="0" role="region" aria-label="The sheets, at true size">
+    <Notice v-if="!fits" kind="check" class="told">Text does not fit: see the label.</Notice>
+    <div class="desk scroll" tabindex="0" role="region" aria-label="Sheets at actual size">
       <div
         v-for="(page, n) in pages"
         :key="n"

@@ -62,7 +62,7 @@ async function move(index: number, by: -1 | 1) {
 function takeOut(step: MethodStep) {
   save(takeOutStep(edits.value, step))
   open.value = null
-  notify(toast, 'Step taken out.', { label: 'Undo', run: () => editor.undo() })
+  notify(toast, 'Step removed.', { label: 'Undo', run: () => editor.undo() })
 }
 const putBack = (step: MethodStep) => save(putBackStep(edits.value, step.key))
 function add() {
@@ -73,7 +73,7 @@ function add() {
 const changed = computed(() => Object.keys(edits.value).length > 0)
 function startOver() {
   editor.apply({ type: 'patch', patch: { method: undefined } })
-  notify(toast, 'The method is as the formula has it.', { label: 'Undo', run: () => editor.undo() })
+  notify(toast, 'Method reset.', { label: 'Undo', run: () => editor.undo() })
 }
 </script>
 
@@ -89,7 +89,7 @@ function startOver() {
       />
       <TitledCard title="Steps" class="steps">
         <template #beside
-          ><Button v-if="changed" label="Back to the formula’s own" text size="small" @click="startOver"
+          ><Button v-if="changed" label="Reset method" text size="small" @click="startOver"
         /></template>
 
         <ol ref="list">
@@ -110,11 +110,11 @@ function startOver() {
           />
         </ol>
         <div class="more">
-          <Button label="Add a step" icon="pi pi-plus" text size="small" @click="add" />
+          <Button label="Add step" icon="pi pi-plus" text size="small" @click="add" />
         </div>
         <ul v-if="method.hidden.length" class="hidden-steps small">
           <li v-for="step in method.hidden" :key="step.key">
-            <span class="muted">Taken out: {{ stepTitle(step) }}</span>
+            <span class="muted">Removed: {{ stepTitle(step) }}</span>
             <Button label="Restore" text size="small" @click="putBack(step)" />
           </li>
         </ul>
@@ -122,7 +122,7 @@ function startOver() {
     </div>
     <div class="right stacked">
       <TitledCard title="Process flow">
-        <div class="scroll" tabindex="0" role="group" aria-label="Drawing of the procedure">
+        <div class="scroll" tabindex="0" role="group" aria-label="Process flow diagram">
           <FlowDrawing :a="editor.assessment!" :steps="method.steps" :lit="open" />
         </div>
       </TitledCard>

@@ -8,7 +8,7 @@ defineProps<{ equipment: readonly Equipment[]; dayBefore: readonly MethodStep[] 
 </script>
 
 <template>
-  <TitledCard title="What is needed" class="closer">
+  <TitledCard title="Preparation" class="closer">
     <template v-if="dayBefore.length">
       <h4>The day before</h4>
       <ul class="stacked closer">

@@ -49,14 +49,14 @@ const rows = computed(() =>
     >
 
     <div class="abreast wraps">
-      <OneOf v-model="which" :options="WHICH" size="small" label="Which time is given" />
+      <OneOf v-model="which" :options="WHICH" size="small" label="Given time" />
       <TimeField v-model="time" :label="which === 'start' ? 'Start at' : 'Finish by'" />
       <span v-if="origin !== null" class="small" role="status"
         >{{ clockAt(origin) }} to {{ clockAt(origin + plan.totalMinutes) }}</span
       >
     </div>
     <label v-if="hasAhead" class="check small"
-      ><Checkbox v-model="aheadDone" binary /> What is made the day before is done</label
+      ><Checkbox v-model="aheadDone" binary /> Day-before preparations are done</label
     >
     <table>
       <colgroup>
@@ -94,9 +94,7 @@ const rows = computed(() =>
       <span><i class="hands"></i>hands</span><span><i class="wait"></i>waiting</span
       ><span><b>bold</b> on the critical path</span>
     </p>
-    <p class="muted small">
-      One pair of hands; waiting runs beside it. Times are estimates, from common practice.
-    </p>
+    <p class="muted small">For one person; waiting times run in parallel. Estimates from common practice.</p>
   </TitledCard>
 </template>
 

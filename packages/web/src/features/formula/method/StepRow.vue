@@ -46,7 +46,7 @@ const fault = (text: string) => {
 }
 const handsError = computed(() => fault(hands.value))
 const waitError = computed(() => fault(wait.value))
-const titleError = computed(() => (title.value.trim() === '' ? 'Say what is done.' : null))
+const titleError = computed(() => (title.value.trim() === '' ? 'Describe the step.' : null))
 const value = (text: string) => {
   const typed = read(text)
   return 'value' in typed ? (typed.value ?? 0) : 0
@@ -76,7 +76,7 @@ const time = computed(() => {
             v-if="hasLines"
             :to="{ path: `/formulas/${editor.id}`, query: { step: step.key } }"
             class="to-lines"
-            title="Show its lines on the sheet"
+            title="Show the ingredients of this step"
             >{{ stepTitle(step) }}</RouterLink
           >
           <template v-else>{{ stepTitle(step) }}</template>
@@ -116,23 +116,16 @@ const time = computed(() => {
       </div>
     </div>
     <form v-if="open" class="edit" @submit.prevent="submit">
-      <TextField
-        label="What is done"
-        :error="titleError"
-        class="wide"
-        v-model="title"
-        maxlength="300"
-        autofocus
-      />
+      <TextField label="Step" :error="titleError" class="wide" v-model="title" maxlength="300" autofocus />
       <TextField label="Hands-on time, minutes" :error="handsError" v-model="hands" figure />
       <TextField label="Waiting time, minutes" :error="waitError" v-model="wait" figure />
       <TextField label="Note" class="wide" v-model="note" :rows="2" maxlength="4000" />
       <div class="buttons">
-        <QuietButton type="button" label="Take it out" size="small" @click="emit('remove')" />
+        <QuietButton type="button" label="Remove" size="small" @click="emit('remove')" />
         <QuietButton
           v-if="step.changed && step.kind !== 'own'"
           type="button"
-          label="As it was"
+          label="Reset"
           size="small"
           @click="emit('reset')"
         />

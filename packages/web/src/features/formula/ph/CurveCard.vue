@@ -21,12 +21,10 @@ const t = useTitration()
 const nowWords = computed(() => {
   const n = t.now.value!
   const band = `likely ${sayNumber(n.low, 1)} to ${sayNumber(n.high, 1)}`
-  if (!n.read) return `${n.from === 'prediction' ? 'predicted' : 'fitted to readings'}, ${band}`
+  if (!n.read) return `${n.from === 'prediction' ? 'predicted' : 'fitted to measurements'}, ${band}`
   const measured = `measured ${sayNumber(n.read.ph, 2)}, ${METHOD_WORDS[n.read.method]}`
   if (n.from === 'reading and additions') return `${measured}, plus the additions since; ${band}`
-  return n.read.method === 'meter-10pct'
-    ? `${measured}; in the product itself ${band}`
-    : `${measured}; ${band}`
+  return n.read.method === 'meter-10pct' ? `${measured}; undiluted ${band}` : `${measured}; ${band}`
 })
 /** A predicted pH that may be anywhere within two units is told in halves. */
 const nowFigure = computed(() => {
@@ -40,10 +38,11 @@ const dropWords = computed(() => {
   if (!p) return null
   const { drops } = p
   const range = `${drops.low} to ${drops.high} drops${drops.calibrated ? '' : ' of 0.05 mL'}`
-  if (p.how === 'weigh') return drops.count > 30 ? `Weigh it: ${range} cannot be counted well.` : 'Weigh it.'
-  if (p.how === 'drops') return `About ${range}. Count: the scale is too coarse for it.`
+  if (p.how === 'weigh')
+    return drops.count > 30 ? `Weigh it: ${range} are too many to count reliably.` : 'Weigh it.'
+  if (p.how === 'drops') return `About ${range}. Count drops: the scale is too coarse.`
   if (p.how === 'dilute')
-    return 'Less than three drops, and too little to weigh. Use a weaker solution, such as 1 %.'
+    return 'Fewer than three drops and too little to weigh. Use a weaker solution, such as 1 %.'
   return `About ${range}.`
 })
 const fault = computed(() => (t.planned.value && 'fault' in t.planned.value ? t.planned.value : null))
@@ -57,12 +56,8 @@ const neglected = computed(() => {
     .filter((s) => s.verdict === 'solid')
     .map((s) => acidBaseOf(s.key)?.inci.toLowerCase() ?? s.key)
   return [
-    names.length > 0
-      ? `Oil takes up part of the ${listWords(names)}, which is not counted and widens it.`
-      : '',
-    solids.length > 0
-      ? `What does not dissolve of the ${listWords(solids)} takes no part until the pH lets it.`
-      : '',
+    names.length > 0 ? `Part of the ${listWords(names)} dissolves in the oil, which widens the range.` : '',
+    solids.length > 0 ? `Undissolved ${listWords(solids)} does not count until the pH dissolves it.` : '',
   ]
     .filter(Boolean)
     .join(' ')
@@ -83,7 +78,7 @@ const neglected = computed(() => {
         <TargetFields />
       </div>
       <div>
-        <p class="label muted text-less">Still to add</p>
+        <p class="label muted text-less">Remaining dose</p>
         <template v-if="t.plan.value">
           <p class="figure mono" data-testid="dose">
             {{ grams(t.plan.value.grams) }}<span class="unit"> g</span>
@@ -103,7 +98,7 @@ const neglected = computed(() => {
       {{ fault.fault }}
       <template v-if="fault.instead" #actions>
         <PlainButton
-          :label="`Take ${adjusterName(fault.instead.adjuster).toLowerCase()}, ${sayNumber(fault.instead.strengthPercent)} %`"
+          :label="`Use ${adjusterName(fault.instead.adjuster).toLowerCase()}, ${sayNumber(fault.instead.strengthPercent)} %`"
           size="small"
           @click="t.choose(fault.instead.adjuster, fault.instead.strengthPercent)"
         />
@@ -111,12 +106,12 @@ const neglected = computed(() => {
     </Notice>
     <CurveChart v-if="t.curve.value && t.curve.value.ph.length > 1" />
     <p v-else-if="t.failed.value" class="muted wait">
-      The curve could not be drawn. Load the page again; nothing is lost.
+      The curve could not be drawn. Reload the page; nothing is lost.
     </p>
     <div v-else class="wait" aria-hidden="true"></div>
     <p class="muted small basis">
-      The water phase at 25 °C: electroneutrality, Davies activity coefficients, handbook constants. The band
-      is the 95 % range. {{ neglected }}
+      Water phase at 25 °C: electroneutrality, Davies activity coefficients, handbook constants. The band is
+      the 95 % range. {{ neglected }}
     </p>
   </section>
 </template>

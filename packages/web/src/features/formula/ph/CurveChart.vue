@@ -214,7 +214,7 @@ const summary = computed(
     :table="table"
   >
     <p class="keys small muted" aria-hidden="true">
-      <span><i class="line"></i> computed</span>
+      <span><i class="line"></i> predicted</span>
       <span><i class="band"></i> likely range</span>
       <span v-if="t.points.value.length"><i class="dot"></i> measured</span>
     </p>

@@ -35,7 +35,7 @@ const figure = (e: DoseEffect, value: number) =>
 
 <template>
   <TitledCard title="Effects of pH" class="closer">
-    <template #beside><OneOf v-model="which" :options="choices" size="small" label="At which pH" /></template>
+    <template #beside><OneOf v-model="which" :options="choices" size="small" label="pH" /></template>
 
     <p class="small muted">{{ blockers }}</p>
     <ul v-if="rows.length">
@@ -55,10 +55,10 @@ const figure = (e: DoseEffect, value: number) =>
     </ul>
     <p v-else class="muted">No active or preservative here depends on pH.</p>
     <p v-if="rows.some((r) => r.percent !== null)" class="muted small">
-      Counted as the plain acid, with all its salts; free by the constants at 25 °C.
+      Calculated as acid including its salts; free acid from the constants at 25 °C.
     </p>
     <template v-if="t.effects.value.length">
-      <h3>What the dose changes</h3>
+      <h3>Effects of the dose</h3>
       <table>
         <thead>
           <tr class="muted small">

@@ -36,7 +36,7 @@ function when(at: string | undefined) {
 const stamp = (e: LogEntry) => when(e.kind === 'read' ? e.reading.at : e.addition.at)
 const words = (e: LogEntry) =>
   e.kind === 'read'
-    ? `read, ${METHOD_WORDS[e.reading.method]}`
+    ? `measured, ${METHOD_WORDS[e.reading.method]}`
     : `${adjusterName(e.addition.material).toLowerCase()}, ${sayNumber(e.addition.strengthPercent)} %`
 const value = (e: LogEntry) =>
   e.kind === 'read' ? sayNumber(e.reading.ph) : `${formatNumber(e.addition.grams, places.value)} g`
@@ -53,7 +53,7 @@ const counted = computed(() => {
     sum.water += parts.waterGrams
     sums.set(x.material, sum)
   }
-  const from = t.assessment.value.amounts.fillIndex === null ? '' : ', counted out of the q.s. line'
+  const from = t.assessment.value.amounts.fillIndex === null ? '' : ', deducted from the q.s. ingredient'
   return [...sums].map(
     ([material, s]) =>
       `${formatNumber(s.grams, places.value)} g: ${formatNumber(s.dry, places.value)} g ${adjusterName(material).toLowerCase()} and ${formatNumber(s.water, places.value)} g water${from}.`,
@@ -63,11 +63,11 @@ function takeIn() {
   const edit = takeInAdditions(t.formula.value)
   if (!edit) return
   editor.apply(edit)
-  notify(toast, 'Now in the formula as a fixed amount.', { label: 'Undo', run: () => editor.undo() })
+  notify(toast, 'Added to the formula as a fixed amount.', { label: 'Undo', run: () => editor.undo() })
 }
 function remove(entry: LogEntry) {
   editor.apply(removeEntry(t.formula.value, entry))
-  notify(toast, 'Taken out of the log.', { label: 'Undo', run: () => editor.undo() })
+  notify(toast, 'Removed from the log.', { label: 'Undo', run: () => editor.undo() })
 }
 </script>
 
@@ -85,8 +85,8 @@ function remove(entry: LogEntry) {
         <span class="mono value">{{ value(entry) }}</span>
         <button
           type="button"
-          :aria-label="`Take out: ${words(entry)} ${value(entry)}`"
-          title="Take out of the log"
+          :aria-label="`Remove: ${words(entry)} ${value(entry)}`"
+          title="Remove from the log"
           @click="remove(entry)"
         >
           <i class="pi pi-times" aria-hidden="true"></i>
@@ -94,10 +94,10 @@ function remove(entry: LogEntry) {
       </li>
     </ol>
     <p v-else class="muted small">
-      Nothing yet. A reading before the first drop makes every prediction here sharper.
+      No entries yet. A measurement before the first drop makes the prediction more precise.
     </p>
     <p v-for="line in counted" :key="line" class="small muted">{{ line }}</p>
-    <PlainButton v-if="open.length" label="Take into the formula" size="small" class="take" @click="takeIn" />
+    <PlainButton v-if="open.length" label="Add to formula" size="small" class="take" @click="takeIn" />
     <ReadingForm v-if="!t.model.value" id="log-read" label="Read" />
   </TitledCard>
 </template>

@@ -14,9 +14,9 @@ const used = ref(false)
 <template>
   <section class="card meter stacked closer" aria-labelledby="meter-title">
     <header class="abreast spread">
-      <h3 id="meter-title">My meter</h3>
+      <h3 id="meter-title">pH meter</h3>
       <Button
-        :label="bench.meter ? 'Set again' : 'Set with buffers'"
+        :label="bench.meter ? 'Calibrate again' : 'Calibrate'"
         text
         size="small"
         @click="((open = true), (used = true))"
@@ -28,7 +28,9 @@ const used = ref(false)
         <span
           >Slope <strong class="mono">{{ sayNumber(bench.meter.slopePercent, 1) }} %</strong>, offset
           <strong class="mono">{{ sayNumber(bench.meter.offsetMv, 1) }} mV</strong>,
-          {{ bench.meter.ageDays === 0 ? 'set today' : `set ${bench.meter.ageDays} days ago` }}.</span
+          {{
+            bench.meter.ageDays === 0 ? 'calibrated today' : `calibrated ${bench.meter.ageDays} days ago`
+          }}.</span
         >
       </p>
       <ul class="stacked closer" v-if="bench.meter.findings.length">
@@ -41,12 +43,12 @@ const used = ref(false)
         </li>
       </ul>
       <p v-if="bench.doubt > 1" class="muted small">
-        Until then its readings count as {{ bench.doubt }} times as uncertain.
+        Until then its measurements count as {{ bench.doubt }} times as uncertain.
       </p>
     </template>
     <p v-else class="muted small">
-      No calibration is kept. Set the meter with two buffers before each session; its readings count as ± 0.1
-      until told otherwise.
+      No calibration recorded. Calibrate with two buffers before each session. Until then, measurements count
+      as ± 0.1.
     </p>
     <MeterDialog v-if="used" v-model:open="open" />
   </section>

@@ -94,7 +94,7 @@ const preview = computed(() =>
 )
 async function save() {
   if (!calibration.value || fault.value) {
-    problem.value = fault.value ?? 'Fill in both buffers with what the meter shows in them.'
+    problem.value = fault.value ?? 'Enter both buffers and the millivolts shown in them.'
     return
   }
   await bench.patch({ calibration: calibration.value })
@@ -103,15 +103,15 @@ async function save() {
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="Set the meter with two buffers" width="32rem">
+  <PopUp v-model:visible="open" header="Calibrate the meter with two buffers" width="32rem">
     <form class="dialog-form" @submit.prevent="save">
       <p class="muted small wide">
-        Rinse, dip, wait until the figure stands still, and type the millivolts. Take buffers on either side
-        of what you measure: 7.00 and 4.01 suit most leave-on products.
+        Rinse, immerse, wait for a steady value and enter the millivolts. Use buffers on either side of your
+        pH: 7.00 and 4.01 suit most leave-on products.
       </p>
       <TextField label="First buffer, pH" :error="errorOf('highPh')" v-model="form.highPh" figure />
       <TextField
-        :label="`In ${form.highPh} it shows, mV`"
+        :label="`In ${form.highPh} reading, mV`"
         :error="errorOf('highMv')"
         v-model="form.highMv"
         autofocus
@@ -120,7 +120,7 @@ async function save() {
       />
       <TextField label="Second buffer, pH" :error="errorOf('lowPh')" v-model="form.lowPh" figure />
       <TextField
-        :label="`In ${form.lowPh} it shows, mV`"
+        :label="`In ${form.lowPh} reading, mV`"
         :error="errorOf('lowMv')"
         v-model="form.lowMv"
         placeholder="about 177"
@@ -138,8 +138,8 @@ async function save() {
         <p v-if="preview">
           Slope <strong class="mono">{{ sayNumber(preview.slopePercent, 1) }} %</strong> of
           {{ sayNumber(nernstSlope(calibration!.celsius), 2) }} mV per pH, offset
-          <strong class="mono">{{ sayNumber(preview.offsetMv, 1) }} mV</strong>. Sound is 95–105 %, and up to
-          15 mV.
+          <strong class="mono">{{ sayNumber(preview.offsetMv, 1) }} mV</strong>. Acceptable: 95–105 % and up
+          to 15 mV.
         </p>
         <p v-else-if="fault" class="error-text">{{ fault }}</p>
         <p v-else-if="problem" class="error-text">{{ problem }}</p>

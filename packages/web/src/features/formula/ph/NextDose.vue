@@ -109,9 +109,9 @@ const dropError = ref<string | null>(null)
 async function setDrop() {
   const parsed = parseNumber(twenty.value, { min: 0, max: 20, what: 'the weight', unit: 'g' })
   if ('error' in parsed) dropError.value = parsed.error
-  else if (!parsed.value) dropError.value = 'Type what the twenty drops weigh, in grams.'
+  else if (!parsed.value) dropError.value = 'Enter the weight of 20 drops in grams.'
   else if (parsed.value < 0.2 || parsed.value > 3)
-    dropError.value = 'Twenty drops weigh 0.4 to 1.6 g. Check the figure, and that it is twenty.'
+    dropError.value = '20 drops weigh 0.4–1.6 g. Check the weight and the count.'
   else {
     dropError.value = null
     await bench.patch({ dropGrams: parsed.value / 20 })
@@ -180,7 +180,7 @@ async function setDrop() {
                 ? landsWords(lands)
                 : words?.doubt
                   ? 'No prediction for this amount.'
-                  : 'That is beyond the curve.'
+                  : 'Beyond the range of the curve.'
             }}
           </p>
           <p v-if="words" class="muted small">
@@ -198,14 +198,14 @@ async function setDrop() {
     </ol>
     <div class="links">
       <Button
-        label="How to make the solution"
+        label="Prepare the solution"
         text
         size="small"
         @click="((recipeOpen = true), (recipeUsed = true))"
       />
       <Button
         :label="
-          bench.tools.dropGrams ? `A drop is ${sayNumber(bench.tools.dropGrams, 4)} g` : 'Weigh twenty drops'
+          bench.tools.dropGrams ? `A drop is ${sayNumber(bench.tools.dropGrams, 4)} g` : 'Weigh 20 drops'
         "
         text
         size="small"
@@ -213,7 +213,13 @@ async function setDrop() {
         @click="dropOpen = !dropOpen"
       />
     </div>
-    <LearnedNote v-if="!bench.tools.dropGrams" lesson="drop" says="A drop weighed" unit="g" :places="4" />
+    <LearnedNote
+      v-if="!bench.tools.dropGrams"
+      lesson="drop"
+      says="Measured weight of a drop"
+      unit="g"
+      :places="4"
+    />
     <form v-if="dropOpen" class="add abreast wraps" @submit.prevent="setDrop">
       <label for="twenty">20 drops weigh</label>
       <input id="twenty" v-model="twenty" class="mono" inputmode="decimal" />

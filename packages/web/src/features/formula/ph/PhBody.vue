@@ -31,17 +31,17 @@ const without = computed(() => {
   if (t.shut.value)
     return {
       title: 'The pH of this product cannot be measured',
-      text: 'It is water in oil: the water sits in drops inside the oil, and neither a strip nor a probe reaches it. Set the pH of the water phase before it goes in.',
+      text: 'In a W/O emulsion the water is enclosed in oil, out of reach of strip and probe. Set the pH of the water phase before emulsifying.',
     }
   if (a.waterPercent < 5)
     return {
-      title: 'There is no water to have a pH',
-      text: 'pH is a property of water. Add a water phase, or leave this leaf alone.',
+      title: 'No water, no pH',
+      text: 'Only products that contain water have a pH.',
     }
   if (!t.model.value)
     return {
-      title: 'This one can only be measured',
-      text: 'A soap made in place, zinc oxide or chalk sets its own pH, and no curve would be honest. Measure it, and keep the log here.',
+      title: 'The pH can only be measured',
+      text: 'Soap formed in the product, zinc oxide or chalk sets its own pH, which cannot be predicted. Measure it and keep the log here.',
     }
   return null
 })
@@ -79,29 +79,24 @@ const blockers = computed(() => {
       <NextDose v-if="!without" />
       <Notice v-if="worst" kind="check">
         <strong
-          >It will look thin or split until pH {{ worst.way === 'up' ? 'passes' : 'is below' }}
+          >It looks thin or separated until pH {{ worst.way === 'up' ? 'passes' : 'is below' }}
           {{ sayNumber(worst.from) }}.</strong
         >
         {{ capitalise(listWords(thinning.map((x) => x.label))) }}
-        {{ thinning.length > 1 ? 'let' : 'lets' }} go {{ worst.way === 'up' ? 'below' : 'above' }} and
-        {{ thinning.length > 1 ? 'come' : 'comes' }} back when you blend again<template v-if="worst.grams"
+        {{ thinning.length > 1 ? 'fail' : 'fails' }} {{ worst.way === 'up' ? 'below' : 'above' }} it and
+        {{ thinning.length > 1 ? 'recover' : 'recovers' }} once the pH is corrected and the product blended
+        again<template v-if="worst.grams"
           >: about {{ sayNumber(worst.grams, 1) }} g of
           {{ worst.way === 'up' ? 'sodium hydroxide, 10 %' : 'citric acid, 20 %' }}</template
-        >. Do not throw it away.
+        >. Do not discard the batch.
       </Notice>
       <LogCard v-if="!t.shut.value" />
       <PortionCard v-if="!without" />
       <MeterCard v-if="!t.shut.value" />
       <Notice v-if="drifts.length" kind="note">
-        <strong>Read again after 24 hours.</strong> {{ drifts.join(' ') }}
+        <strong>Measure again after 24 hours.</strong> {{ drifts.join(' ') }}
       </Notice>
-      <LearnedNote
-        lesson="drift"
-        :of="editor.id"
-        says="In its first week the pH moved by"
-        unit=""
-        :places="2"
-      />
+      <LearnedNote lesson="drift" :of="editor.id" says="pH change in the first week" unit="" :places="2" />
     </div>
   </div>
 </template>

@@ -35,14 +35,14 @@ function record() {
   const ph = parseNumber(form.value.ph, { min: -100, max: 1e6, what: 'the pH' })
   error.value = null
   if ('error' in grams) error.value = grams.error
-  else if (!grams.value) error.value = 'Type how many grams the portion has.'
+  else if (!grams.value) error.value = 'Enter the weight of the portion.'
   else if ('error' in drops) error.value = drops.error
   else if ('error' in ph) error.value = ph.error
-  else if (ph.value === null) error.value = 'Type the pH that you read.'
+  else if (ph.value === null) error.value = 'Enter the measured pH.'
   else error.value = readingFault(ph.value)
   if (error.value || !('value' in grams) || !('value' in drops) || !('value' in ph)) return
   if (t.strengthPercent.value === null) {
-    error.value = 'Type the strength of the solution first.'
+    error.value = 'Enter the strength of the solution first.'
     return
   }
   const same =
@@ -77,14 +77,14 @@ const say = (grams: number) =>
     <h3 id="portion-title">
       <button type="button" :aria-expanded="open" @click="open = !open">
         <i class="pi" :class="open ? 'pi-chevron-down' : 'pi-chevron-right'" aria-hidden="true"></i>
-        Try it on a small portion
+        Test on a small portion
       </button>
     </h3>
     <template v-if="open">
       <p class="muted small">
-        Weigh a portion, drop {{ adjusterName(t.adjuster.value).toLowerCase() }},
-        {{ sayNumber(t.strengthPercent.value ?? t.usual.value) }} %, into it, read, and go on. A drop counts
-        as {{ sayNumber(drop, 4) }} g{{ bench.tools.dropGrams ? '' : ' until you weigh twenty' }}.
+        Weigh a portion, add drops of {{ adjusterName(t.adjuster.value).toLowerCase() }},
+        {{ sayNumber(t.strengthPercent.value ?? t.usual.value) }} %, solution, measure, and repeat. A drop
+        counts as {{ sayNumber(drop, 4) }} g{{ bench.tools.dropGrams ? '' : ' until you weigh 20' }}.
       </p>
       <ol v-if="portion && portion.steps.length">
         <li v-for="(step, i) in portion.steps" :key="i">
@@ -98,7 +98,7 @@ const say = (grams: number) =>
           ><input v-model="form.grams" class="mono" inputmode="decimal"
         /></label>
         <label
-          ><span class="muted small">Drops more</span
+          ><span class="muted small">Drops added</span
           ><input v-model="form.drops" class="mono" inputmode="numeric" placeholder="0"
         /></label>
         <label
@@ -113,15 +113,9 @@ const say = (grams: number) =>
         <strong class="mono">{{ say(scaled.batchGrams) }} g</strong
         ><template v-if="scaled.dropsInBatch !== null && scaled.dropsInBatch < 200">
           (about {{ sayNumber(scaled.dropsInBatch, 0) }} drops)</template
-        >. The curve has learnt from it. Throw the portion away.
+        >. The curve now includes it. Discard the portion.
       </p>
-      <QuietButton
-        v-if="portion"
-        label="Clear the portion"
-        size="small"
-        class="clear"
-        @click="set(undefined)"
-      />
+      <QuietButton v-if="portion" label="Clear portion" size="small" class="clear" @click="set(undefined)" />
     </template>
   </section>
 </template>

@@ -50,7 +50,7 @@ function use() {
 <template>
   <PopUp v-model:visible="open" :header="`A solution of ${name.toLowerCase()}`">
     <form class="dialog-form" @submit.prevent="use">
-      <TextField label="How much, g" :error="said(grams)" v-model="form.grams" autofocus figure />
+      <TextField label="Amount, g" :error="said(grams)" v-model="form.grams" autofocus figure />
       <TextField label="Strength, %" :error="said(strength)" v-model="form.strength" figure />
       <TextField label="Starting strength, %" :error="said(stock)" v-model="form.stock" figure />
       <div v-if="recipe" class="wide stacked" role="status">
@@ -72,7 +72,7 @@ function use() {
       </div>
       <div class="dialog-buttons">
         <QuietButton type="button" label="Close" @click="open = false" />
-        <Button type="submit" label="Dose with this strength" :disabled="!recipe || 'fault' in recipe" />
+        <Button type="submit" label="Use this strength" :disabled="!recipe || 'fault' in recipe" />
       </div>
     </form>
   </PopUp>

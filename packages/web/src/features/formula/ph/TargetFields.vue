@@ -33,16 +33,16 @@ const middle = computed({
       :min="2.5"
       :max="9"
       :step="0.05"
-      aria-label="Middle of the target"
+      aria-label="Centre of the target"
       class="slider"
       @slideend="editor.settle()"
     />
     <p v-if="error" class="error-text abreast wraps" role="alert">{{ error }}</p>
     <p v-else-if="!own && t.target.value" class="muted small abreast wraps">
-      where everything works
-      <Button label="Keep it" size="small" text @click="choose({ ...t.target.value })" />
+      common range
+      <Button label="Save target" size="small" text @click="choose({ ...t.target.value })" />
     </p>
-    <p v-else-if="!own" class="muted small abreast wraps">Type the pH you aim for.</p>
+    <p v-else-if="!own" class="muted small abreast wraps">Enter the target pH.</p>
     <p
       v-else-if="
         t.assessment.value.ph.fits &&

@@ -30,7 +30,7 @@ const rows = computed(() =>
     />
     <article class="sheet">
       <h2>{{ editor.formula!.name }}</h2>
-      <p v-if="rows.length === 0">No version was saved yet.</p>
+      <p v-if="rows.length === 0">No versions yet.</p>
       <section v-for="{ version, parent, changes } in rows" :key="version.id">
         <h3>
           Version {{ version.number }}<template v-if="version.name">: {{ version.name }}</template>
@@ -40,12 +40,12 @@ const rows = computed(() =>
           }}<template v-if="parent">, from version {{ parent.number }}</template
           ><template v-if="version.rating">, rated {{ version.rating }} of 5</template>
         </p>
-        <p v-if="version.reason"><strong>Why:</strong> {{ version.reason }}</p>
-        <p v-if="version.result"><strong>What came of it:</strong> {{ version.result }}</p>
+        <p v-if="version.reason"><strong>Reason:</strong> {{ version.reason }}</p>
+        <p v-if="version.result"><strong>Result:</strong> {{ version.result }}</p>
         <ul>
           <li v-for="c in changes" :key="c">{{ c }}</li>
         </ul>
-        <p v-if="parent && changes.length === 0">No line changed.</p>
+        <p v-if="parent && changes.length === 0">No changes.</p>
       </section>
     </article>
   </div>

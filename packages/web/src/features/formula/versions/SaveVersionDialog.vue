@@ -38,18 +38,16 @@ async function save() {
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="Save a version" width="26rem">
+  <PopUp v-model:visible="open" header="Save version" width="26rem">
     <form class="dialog-form" @submit.prevent="save">
       <TextField
-        label="What is new in it (may stay empty)"
+        label="Name (optional)"
         v-model="name"
         autofocus
         maxlength="120"
         placeholder="less wax, more glycerin"
       />
-      <p class="muted small">
-        A version is a picture of the formula as it stands. You can open and restore it later.
-      </p>
+      <p class="muted small">A version is a snapshot of the formula. You can open and restore it later.</p>
       <div class="dialog-buttons">
         <QuietButton type="button" label="Cancel" @click="open = false" />
         <Button type="submit" label="Save version" />

@@ -25,8 +25,8 @@ const told = computed(() =>
 )
 const same = computed(() => !sides.value.rows.some((r) => r.changed))
 const findings = computed(() => [
-  { title: 'Came', list: sides.value.came, none: 'no new findings' },
-  { title: 'Went', list: sides.value.went, none: 'nothing was settled' },
+  { title: 'New findings', list: sides.value.came, none: 'none' },
+  { title: 'Resolved findings', list: sides.value.went, none: 'none' },
 ])
 const steps = computed(() =>
   [
@@ -38,7 +38,7 @@ const steps = computed(() =>
 
 <template>
   <div class="sides">
-    <p v-if="same" class="muted">No line differs.</p>
+    <p v-if="same" class="muted">No differences.</p>
     <table>
       <caption class="hidden-text">
         Amounts in percent, side by side

@@ -24,7 +24,7 @@ watch(
   <div class="story">
     <TextField
       id="version-reason"
-      :label="parent ? `Why ${version.number} after ${parent.number}` : 'Why it was made'"
+      :label="parent ? `Why ${version.number} after ${parent.number}` : 'Reason'"
       v-model="reason"
       :rows="2"
       maxlength="2000"
@@ -32,11 +32,11 @@ watch(
       @change="emit('tell', { reason: reason.trim() })"
     />
     <TextField
-      label="What came of it"
+      label="Result"
       v-model="result"
       :rows="2"
       maxlength="4000"
-      placeholder="sinks in sooner, smells the same"
+      placeholder="absorbs faster, same odour"
       @change="emit('tell', { result: result.trim() })"
     />
     <div class="foot abreast wraps">
@@ -48,10 +48,10 @@ watch(
           @update:model-value="emit('tell', { rating: $event || undefined })"
       /></span>
       <RouterLink v-if="version.trialId" :to="`/trials/${version.trialId}`" class="small"
-        >The trial it comes from</RouterLink
+        >Source trial</RouterLink
       >
       <RouterLink v-if="version.batchId" :to="`/bench/${version.batchId}/record`" class="small"
-        >The batch it was made in</RouterLink
+        >Batch</RouterLink
       >
     </div>
   </div>

@@ -34,7 +34,7 @@ const layers = (formula: Formula) =>
 
 async function restore(version: VersionRecord) {
   await v.restore(version)
-  notify(toast, `Version ${version.number} restored. What stood here is one undo away.`, {
+  notify(toast, `Version ${version.number} restored. Undo brings the previous formula back.`, {
     label: 'Undo',
     run: () => editor.undo(),
   })
@@ -48,16 +48,16 @@ const stars = (n: number | undefined) => (n ? `${'★'.repeat(n)}${'☆'.repeat(
 <template>
   <div class="versions-page">
     <Notice v-if="problem" kind="stop" class="leaf">{{ problem }}</Notice>
-    <NothingYet v-if="ready && versions.length === 0" title="No version yet">
-      <p>Save one before you try something, and you can always come back to it.</p>
+    <NothingYet v-if="ready && versions.length === 0" title="No versions yet">
+      <p>Save version before you try something, so you can go back to it.</p>
       <template #actions>
-        <Button label="Save a version" icon="pi pi-bookmark" @click="saveOpen = true" />
+        <Button label="Save version" icon="pi pi-bookmark" @click="saveOpen = true" />
       </template>
     </NothingYet>
     <div v-else-if="versions.length" class="body">
       <section class="list" aria-label="Versions">
         <div class="buttons">
-          <Button label="Save a version" icon="pi pi-bookmark" @click="saveOpen = true" />
+          <Button label="Save version" icon="pi pi-bookmark" @click="saveOpen = true" />
           <PlainButton
             label="Print the history"
             icon="pi pi-print"
@@ -110,10 +110,10 @@ const stars = (n: number | undefined) => (n ? `${'★'.repeat(n)}${'☆'.repeat(
           <h2>
             Version {{ opened.number }}<span v-if="opened.name">: {{ opened.name }}</span>
           </h2>
-          <PlainButton label="Restore it" icon="pi pi-history" size="small" @click="restore(opened)" />
+          <PlainButton label="Restore" icon="pi pi-history" size="small" @click="restore(opened)" />
         </header>
         <StoryForm :version="opened" :parent="parent" @tell="v.tell(opened.id, $event)" />
-        <ChoiceField v-model="againstId" label="Beside it" :options="choices" small class="against" />
+        <ChoiceField v-model="againstId" label="Compare with" :options="choices" small class="against" />
         <SidesTable :pair="pair" />
       </section>
     </div>

@@ -36,7 +36,7 @@ export function useVersions() {
   const opened = computed(() => find(openId.value))
   const parent = computed(() => tree.value.find((t) => t.version.id === openId.value)?.parent ?? null)
   const choices = computed(() => [
-    { value: SHEET, label: 'the sheet as it is now' },
+    { value: SHEET, label: 'the current formula' },
     ...versions.value
       .filter((v) => v.id !== openId.value)
       .map((v) => ({ value: v.id, label: `version ${v.number}${v.name ? `, ${v.name}` : ''}` })),
