@@ -9,14 +9,14 @@ import { resolveLine } from '../materials/resolve.ts'
 import { weighedForm } from '../lines/weighed.ts'
 import { tracesOf } from '../materials/traces.ts'
 import { openEnds, predictPh, waterPhaseOf, whyNoPrediction } from '../ph/predict.ts'
+import { CONVENTIONS } from '../shapes/conventions.ts'
 import { phWindows } from './windows.ts'
 import { premixSolubilities, solubilities } from '../solubility/solubility.ts'
 import { describePreservation } from '../preservation/preservation.ts'
 import type { Assessment, PhaseTotal } from './types.ts'
 
-/** Substances that are mostly water: hydrosols, juices, ferment filtrates, mucilages, and water itself. */
-const WATERY =
-  /(^|-)(aqua|water|juice|hydrosol|infusion|filtrate|lactobacillus-ferment|mucilage)($|-)(?!powder)/
+/** Names of what is mostly water, where the catalogue does not know it: an infusion, and no powder of it. */
+const WATERY = new RegExp(`(^|-)(${CONVENTIONS.wateryInci.join('|')})($|-)(?!powder)`)
 /** By what its name says, or by what is known of it. */
 function isWatery(key: string, catalogue: Catalogue) {
   if (WATERY.test(key)) return true

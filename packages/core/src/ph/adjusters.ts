@@ -1,6 +1,7 @@
 import data from '../../data/adjusters.json' with { type: 'json' }
 import { LYE_ORDER } from '../words/en/lye.ts'
 import { acidBaseOf, type AcidBase } from './acid-base.ts'
+import { CONVENTIONS } from '../shapes/conventions.ts'
 import { formsAt } from './solver.ts'
 
 /** A material that people reach for to move pH, and how its solution is made. */
@@ -55,8 +56,18 @@ export function densityOf(key: string, strength: number): number {
   return d0 + ((strength - s0) / (s1 - s0)) * (d1 - d0)
 }
 
-/** A drop from a pharmacy dropper, mL; real droppers give 0.03 to 0.06. */
-export const DROP_ML = 0.05
+/** A drop from a pharmacy dropper, mL. */
+export const DROP_ML = CONVENTIONS.drop.millilitres
+/** Drops that are weighed together to learn the weight of one. */
+export const COUNTED_DROPS = 20
+/** What so many drops weigh, grams: less or more is a slip. */
+export const COUNTED_GRAMS = {
+  min: COUNTED_DROPS * CONVENTIONS.drop.leastGrams,
+  max: COUNTED_DROPS * CONVENTIONS.drop.mostGrams,
+}
+/** Grams of one drop from what they weigh together; null where no dropper gives that. */
+export const dropOf = (grams: number): number | null =>
+  grams >= COUNTED_GRAMS.min && grams <= COUNTED_GRAMS.max ? grams / COUNTED_DROPS : null
 
 export interface SolutionRecipe {
   adjuster: string

@@ -94,6 +94,9 @@ const WAYS = [
         </button>
         <Menu ref="ways" :model="WAYS" popup />
       </div>
+      <RouterLink to="/help/glossary" class="foot-button bare text-note">
+        <i class="pi pi-question-circle" aria-hidden="true"></i><span>Glossary</span>
+      </RouterLink>
       <RouterLink v-if="bin.size > 0" to="/bin" class="foot-button bare text-note">
         <i class="pi pi-trash" aria-hidden="true"></i><span>Bin ({{ bin.size }})</span>
       </RouterLink>

@@ -109,6 +109,12 @@ export const router = createRouter({
       within('look', 'look', () => import('../features/keeping/LookPage.vue')),
       within('report', 'life-report', () => import('../features/keeping/ReportPage.vue')),
     ]),
+    { path: '/help', redirect: '/help/glossary' },
+    {
+      path: '/help/glossary',
+      name: 'glossary',
+      component: () => import('../features/help/GlossaryPage.vue'),
+    },
     { path: '/trials', name: 'trials', component: place(() => import('../features/trials/TrialsPage.vue')) },
     {
       path: '/trials/new',

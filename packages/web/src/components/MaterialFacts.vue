@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TermText from './TermText.vue'
 import { factsOf, type Material } from '@omblet/core'
 import { computed } from 'vue'
 
@@ -15,7 +16,7 @@ const common = computed(() => {
 <template>
   <dl class="facts">
     <template v-for="fact in facts" :key="fact.what">
-      <dt class="muted">{{ fact.what }}</dt>
+      <dt class="muted"><TermText :text="fact.what" /></dt>
       <dd>
         {{ fact.value
         }}<span v-if="fact.source !== common" class="muted from block small">{{ fact.source }}</span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TermText from './TermText.vue'
 import { useId } from 'vue'
 
 /** A card with its title, and to the right of that what is said of all of it or done with all of it. */
@@ -9,7 +10,7 @@ const id = useId()
 <template>
   <section class="card stacked padded" :aria-labelledby="id">
     <header class="abreast wraps spread">
-      <component :is="level === 2 ? 'h2' : 'h3'" :id="id">{{ title }}</component>
+      <component :is="level === 2 ? 'h2' : 'h3'" :id="id"><TermText :text="title" /></component>
       <slot name="beside" />
     </header>
     <slot />

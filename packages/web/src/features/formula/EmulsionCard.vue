@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TermText from '../../components/TermText.vue'
 import {
   capitalise,
   formatNumber,
@@ -75,7 +76,7 @@ const hlb = computed(() => {
       {{ capitalise(listWords(unsure)) }} may belong to the oil phase: describe
       {{ unsure.length > 1 ? 'them' : 'it' }} to include.
     </p>
-    <p v-if="hlb" class="muted small">{{ hlb }}</p>
+    <p v-if="hlb" class="muted small"><TermText :text="hlb" /></p>
   </section>
 </template>
 

@@ -3,6 +3,7 @@ import { findingText, remedyText } from '@omblet/core/words'
 import type { Finding, Remedy } from '@omblet/core'
 import { computed, inject } from 'vue'
 import FindingMark from '../../components/FindingMark.vue'
+import TermText from '../../components/TermText.vue'
 import { sheetKey } from './sheet'
 
 /** One finding with what settles it; its lines are lit while it is looked at. `plain` leaves out how grave it is. */
@@ -13,6 +14,7 @@ const props = defineProps<{
   plain?: boolean
 }>()
 const offered = computed(() => props.finding.remedies.filter((r) => props.tried(r) !== false))
+const text = computed(() => findingText(props.finding))
 const emit = defineEmits<{ remedy: [remedy: Remedy] }>()
 const api = inject(sheetKey)!
 const WORD = { stop: 'Stop', check: 'Check', note: 'Note' }
@@ -31,10 +33,10 @@ const WORD = { stop: 'Stop', check: 'Check', note: 'Note' }
         <span v-if="!plain" class="word bold" :data-severity="finding.severity">{{
           WORD[finding.severity]
         }}</span>
-        {{ findingText(finding).message }}
+        <TermText :text="text.message" />
       </p>
-      <p v-if="findingText(finding).why" class="why small">{{ findingText(finding).why }}</p>
-      <p class="source muted">{{ finding.source }}</p>
+      <p v-if="text.why" class="why small"><TermText :text="text.why" /></p>
+      <p class="source muted">{{ text.source }}</p>
       <div v-if="offered.length" class="remedies">
         <button
           v-for="remedy in offered"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TermText from '../../../components/TermText.vue'
 import { causeText, discardText, harmlessText, symptomText } from '@omblet/core/words'
 import { looksAt, rescue, type Symptom } from '@omblet/core'
 import Button from 'primevue/button'
@@ -74,10 +75,10 @@ const note = () =>
       <ol class="stacked">
         <li v-for="(c, i) in found.causes" :key="c.title">
           <h4>{{ i + 1 }}. {{ c.title }}</h4>
-          <p v-if="c.because" class="because">{{ c.because }}</p>
+          <p v-if="c.because" class="because"><TermText :text="c.because" /></p>
           <p><span class="muted">How to check:</span> {{ c.test }}</p>
           <ul class="moves">
-            <li v-for="m in c.moves" :key="m">{{ m }}</li>
+            <li v-for="m in c.moves" :key="m"><TermText :text="m" /></li>
           </ul>
         </li>
       </ol>

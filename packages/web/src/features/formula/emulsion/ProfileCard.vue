@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TermText from '../../../components/TermText.vue'
 import {
   capitalise,
   formatNumber,
@@ -105,7 +106,7 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
       <li v-for="g in profile.guides" :key="g.name">
         <FindingMark :severity="g.met === null ? 'note' : g.met ? 'fine' : 'check'" :size="16" />
         <span
-          ><strong>{{ g.name }}</strong>
+          ><strong><TermText :text="g.name" /></strong>
           <span class="muted small holds">{{
             g.applies ? (g.met === false ? 'applies; outside its range' : 'applies') : 'does not apply'
           }}</span><br /><span class="small">{{ capitalise(g.says) }}</span></span
@@ -114,7 +115,7 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
       <li v-if="fatty">
         <FindingMark :severity="fatty.verdict === 'fits' ? 'fine' : 'check'" :size="16" />
         <span
-          ><strong>Fatty alcohol</strong>
+          ><strong><TermText text="Fatty alcohol" /></strong>
           <span class="muted small holds">{{ FATTY[fatty.verdict] }}</span><br /><span class="small"
             >{{ sayNumber(fatty.ratio, 2) }} parts per part of emulsifier; {{ sayNumber(fatty.min, 2) }}–{{
               sayNumber(fatty.max, 2)

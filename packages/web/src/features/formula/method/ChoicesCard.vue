@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import TermText from '../../../components/TermText.vue'
 import { schoolOptionText, schoolText } from '@omblet/core/words'
 import { questionsOf, type Assessment, type MethodChoices, type School, type Schools } from '@omblet/core'
 import { computed } from 'vue'
@@ -24,7 +25,7 @@ const why = (q: School) => schoolOptionText(q.options.find((o) => o.value === pr
           small
           @update:model-value="emit('choose', { ...choices, [q.key]: $event })"
         />
-        <p class="small muted why">{{ why(q) }}</p>
+        <p class="small muted why"><TermText :text="why(q) ?? ''" /></p>
       </div>
     </div>
   </TitledCard>

@@ -13,8 +13,7 @@ import {
   landsWords,
   parseNumber,
   recordAddition,
-  sayNumber,
-} from '@omblet/core'
+  sayNumber, COUNTED_DROPS, COUNTED_GRAMS, dropOf } from '@omblet/core'
 import Button from 'primevue/button'
 import TitledCard from '../../../components/TitledCard.vue'
 import { PlainButton } from '../../../components/buttons'
@@ -107,16 +106,16 @@ const dropOpen = ref(false)
 const twenty = ref('')
 const dropError = ref<string | null>(null)
 async function setDrop() {
-  const parsed = parseNumber(twenty.value, { min: 0, max: 20, what: 'the weight', unit: 'g' })
-  if ('error' in parsed) dropError.value = parsed.error
-  else if (!parsed.value) dropError.value = 'Enter the weight of 20 drops in grams.'
-  else if (parsed.value < 0.2 || parsed.value > 3)
-    dropError.value = '20 drops weigh 0.4–1.6 g. Check the weight and the count.'
-  else {
-    dropError.value = null
-    await bench.patch({ dropGrams: parsed.value / 20 })
-    dropOpen.value = false
-  }
+  const parsed = parseNumber(twenty.value, { min: 0, max: 1000, what: 'the weight', unit: 'g' })
+  if ('error' in parsed) return void (dropError.value = parsed.error)
+  if (!parsed.value) return void (dropError.value = `Enter the weight of ${COUNTED_DROPS} drops in grams.`)
+  const dropGrams = dropOf(parsed.value)
+  const { min, max } = COUNTED_GRAMS
+  if (dropGrams === null)
+    return void (dropError.value = `${COUNTED_DROPS} drops weigh ${sayNumber(min)}–${sayNumber(max)} g. Check the weight and the count.`)
+  dropError.value = null
+  await bench.patch({ dropGrams })
+  dropOpen.value = false
 }
 </script>
 
