@@ -16,7 +16,9 @@ const CORE = [
   ['procedure'],
   ['findings'],
   ['choose', 'balance'],
-  ['bench', 'keeping', 'label', 'recipes', 'brief'],
+  ['batch'],
+  ['bench', 'label', 'recipes', 'brief'],
+  ['stability'],
   ['cost', 'fill'],
   ['derived'],
   ['trials'],
@@ -48,7 +50,18 @@ const climbs = (root, floors) =>
     },
   }))
 
-const features = ['bench', 'bin', 'formula', 'formulas', 'keeping', 'print', 'shelf', 'start', 'trials']
+const features = [
+  'bench',
+  'bin',
+  'formula',
+  'formulas',
+  'help',
+  'ingredients',
+  'print',
+  'stability',
+  'start',
+  'trials',
+]
 
 export default {
   forbidden: [

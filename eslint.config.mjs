@@ -56,7 +56,7 @@ const DECIDES = [
   'brief/*',
   'choose/{emulsifiers,reasons,substitutes}',
   'findings/*',
-  'keeping/{colour,plan,series,told,verdict*}',
+  'stability/{colour,plan,series,told,verdict*}',
   'trials/{plan,variants}',
 ].map((file) => `packages/core/src/${file}.ts`)
 

@@ -77,7 +77,7 @@ export {
 } from './files/fields.ts'
 export { type Moved, withIds } from './shapes/references.ts'
 export { leftOf, StockEntry } from './shapes/stock.ts'
-export { besideId, brings, placeOf, safeId, same, sameEvent, sameFormula } from './files/same.ts'
+export { copyId, brings, resolveImport, safeId, same, sameEvent, sameFormula } from './files/same.ts'
 export { lotRows, materialRows, readTable, type ReadRow, TableError, type TableRead } from './files/tables.ts'
 export { groupNotes } from './findings/groups.ts'
 export { countFindings, findAll, isCaution } from './findings/index.ts'
@@ -194,7 +194,7 @@ export { SavedVersion } from './files/backup.ts'
 export { Trial } from './shapes/trial.ts'
 export { VersionStory } from './shapes/version.ts'
 export { Material, type MaterialKind, SOLUBILITIES } from './shapes/material.ts'
-export { MethodChoices, MethodEdits, type Schools } from './shapes/method.ts'
+export { MethodChoices, MethodEdits, type ProcessOptions } from './shapes/method.ts'
 export { solubilityAt, temperatureFactor } from './solubility/solubility.ts'
 export type { Solver } from './solve/lp.ts'
 export { cellText, type Cell, harmlessRows } from './text/cells.ts'
@@ -220,7 +220,13 @@ export { clockAt, minutesOfDay, sayMinutes } from './text/minutes.ts'
 export { isSoundRemedy } from './findings/sound-remedies.ts'
 export { nothingFits } from './findings/unsafe-ph.ts'
 export { suppliedName, type WeighedName } from './lines/weighed.ts'
-export { COUNTED_DROPS, COUNTED_GRAMS, densityOf as solutionDensity, DROP_ML, dropOf } from './ph/adjusters.ts'
+export {
+  COUNTED_DROPS,
+  COUNTED_GRAMS,
+  densityOf as solutionDensity,
+  DROP_ML,
+  dropOf,
+} from './ph/adjusters.ts'
 export { unitOf } from './text/units.ts'
 export { readDayText } from './text/days.ts'
 export { measuredOf } from './materials/measured.ts'
@@ -240,7 +246,7 @@ export {
   STORAGES,
   type Storage,
   type Way,
-} from './shapes/keeping.ts'
+} from './shapes/stability.ts'
 export { type Forecast, forecastOf } from './derived/forecast.ts'
 export { type SideRow, sideBySide } from './derived/side.ts'
 export { type Measured, type PlannedTrial, type TrialAttribute, type Varies } from './shapes/trial.ts'

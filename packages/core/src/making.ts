@@ -1,8 +1,8 @@
 // What others may take of making and what comes after it: the procedure, the Bench, keeping and trials.
 export { actualFormula, chargedToFill, phFormula } from './bench/actual.ts'
-export { looksAt, type Symptom, SYMPTOMS } from './bench/looks.ts'
+export { looksAt, type Symptom, SYMPTOMS } from './batch/symptoms.ts'
 export { type CoolFit, type CoolReading, fitCooling, stirEvery } from './bench/cool-fit.ts'
-export { BatchInfo, BenchEvent, eventFault, Happening, UNDOABLE } from './bench/events.ts'
+export { BatchInfo, BatchEvent, eventFault, BatchEventBody, UNDOABLE } from './batch/events.ts'
 export {
   DEFAULT_SERIAL,
   Follower,
@@ -18,17 +18,14 @@ export {
 export { benchPlan, type BenchPlan, type BenchStep } from './bench/plan.ts'
 export {
   batchCode,
-  type BatchHead,
-  type BatchStatus,
   deviations,
   gramsForContainers,
-  headOf,
-  headOfFile,
   madeGrams,
   provedChanges,
   withProved,
   yieldPercent,
 } from './bench/record.ts'
+export { type BatchHead, type BatchStatus, headOf, headOfFile } from './stability/head.ts'
 export { recordRows } from './bench/record-rows.ts'
 export { isUntared, netOf, whyNoWeight } from './bench/shown.ts'
 export { formulaToMake, largerBatch, smallWeighings } from './bench/start.ts'
@@ -79,34 +76,34 @@ export {
   tidyEdits,
 } from './procedure/edits.ts'
 export { type Method, methodOf, type MethodStep } from './procedure/method.ts'
-export { questionsOf, type School } from './procedure/questions.ts'
+export { questionsOf, type ProcessOption } from './procedure/questions.ts'
 export { procedureReport } from './files/procedure-report.ts'
 export type { Equipment } from './procedure/step-facts.ts'
 export { schedule } from './procedure/schedule.ts'
-export { schoolsOf } from './procedure/schools.ts'
+export { processOptionsOf } from './procedure/process-options.ts'
 export { flowOf, linesOfStep, routeChoices, stepOfLine } from './procedure/view.ts'
 export { weighOut } from './procedure/weigh-out.ts'
 export { preDilution, type PreDilution } from './weighing/dilution.ts'
 export { atResolution, NOTE_PERCENT, smallestWeighable, weighingErrorPercent } from './weighing/error.ts'
-export { calendarOf } from './keeping/calendar.ts'
-export { colourChange, GREY_CARD, WHITE_PAPER } from './keeping/colour.ts'
-export { choicesOf, WATCH, waysOf } from './keeping/data.ts'
-export { daysUntil, dueLooks, looksToday, openLooks, sayAge } from './keeping/due.ts'
-export { inVessel, type Learned, learn, type Lesson, vesselOf } from './keeping/learned.ts'
-export { type Answer, type History, historyOf } from './keeping/history.ts'
-export { creamingPercent } from './keeping/measures.ts'
-export { PATCH_NOT_FOR, PATCH_WAYS, PATCH_WORDS, patchVerdict } from './keeping/patch.ts'
-export { looksOf, mattersOf, proposeWatch } from './keeping/plan.ts'
-export { whereLotWent, type Went } from './keeping/recall.ts'
-export { observationRows } from './keeping/rows.ts'
-export { type Series, seriesOf } from './keeping/series.ts'
-export { type Verdict, verdictOf } from './keeping/verdict.ts'
-export type { Watch } from './keeping/watch.ts'
+export { calendarOf } from './stability/calendar.ts'
+export { colourChange, GREY_CARD, WHITE_PAPER } from './stability/colour.ts'
+export { choicesOf, WATCH, waysOf } from './batch/watch-data.ts'
+export { daysUntil, dueObservations, observationsToday, openObservations, sayAge } from './stability/due.ts'
+export { inVessel, type Learned, learn, type LearnedValue, vesselOf } from './stability/learned.ts'
+export { type Answer, type History, historyOf } from './stability/history.ts'
+export { creamingPercent } from './stability/measures.ts'
+export { PATCH_NOT_FOR, PATCH_WAYS, PATCH_WORDS, patchVerdict } from './stability/patch.ts'
+export { looksOf, mattersOf, proposeWatch } from './stability/plan.ts'
+export { whereLotWent, type Went } from './stability/recall.ts'
+export { observationRows } from './stability/rows.ts'
+export { type Series, seriesOf } from './stability/series.ts'
+export { type Verdict, verdictOf } from './stability/verdict.ts'
+export type { Watch } from './stability/watch.ts'
 export { bandAt } from './stats/trend.ts'
 export { eventsOfBase } from './trials/base-events.ts'
-export { sharedBase } from './trials/common.ts'
+export { sharedBase } from './trials/shared-base.ts'
 export { attributesFor, ownAttribute, scaleOf, servingOf, usualAttributes } from './trials/data.ts'
-export { asVersionOf, losersOf } from './trials/lesson.ts'
+export { asVersionOf, rejectedVariants } from './trials/lesson.ts'
 export { forecastAndFound, foundInBatch, FROST_FOUND } from './trials/found.ts'
 export {
   decided,

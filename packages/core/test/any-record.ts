@@ -13,9 +13,9 @@ import {
   type PlannedTrial,
   type Backup,
   type BatchFile,
-  type BenchEvent,
+  type BatchEvent,
   type Formula,
-  type Happening,
+  type BatchEventBody,
   CONTAINER_KINDS,
   type Container,
   type LabelDesign,
@@ -177,14 +177,14 @@ export const anyBatch: fc.Arbitrary<BatchFile> = fc
   .map(([id, formula, happenings]): BatchFile => {
     const lines = formula.phases.reduce((sum, p) => sum + p.lines.length, 0)
     let minutes = 0
-    const events: BenchEvent[] = []
-    const put = (h: Happening) =>
+    const events: BatchEvent[] = []
+    const put = (h: BatchEventBody) =>
       events.push({
         n: events.length,
         at: new Date(START + minutes * 60_000).toISOString(),
         step: null,
         ...h,
-      } as BenchEvent)
+      } as BatchEvent)
     put({ type: 'start', formula, version: null })
     for (const [type, size, n, text] of happenings) {
       const line = n % lines

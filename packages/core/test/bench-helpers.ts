@@ -2,10 +2,10 @@ import {
   benchPlan,
   foldBatch,
   type BatchState,
-  type BenchEvent,
+  type BatchEvent,
   type BenchPlan,
   type Formula,
-  type Happening,
+  type BatchEventBody,
 } from '../src/index.ts'
 
 const START = Date.parse('2026-11-26T08:00:00.000Z')
@@ -13,7 +13,7 @@ const START = Date.parse('2026-11-26T08:00:00.000Z')
 /** A batch under way: what happens is numbered, timed and folded. */
 export class Making {
   readonly plan: BenchPlan
-  readonly events: BenchEvent[] = []
+  readonly events: BatchEvent[] = []
   private minutes = 0
 
   constructor(formula: Formula) {
@@ -27,10 +27,10 @@ export class Making {
     this.minutes += minutes
     return this
   }
-  do(happening: Happening, step?: string) {
+  do(happening: BatchEventBody, step?: string) {
     const key = step ?? (this.events.length > 0 ? (this.state.plan.steps[this.state.at]?.key ?? null) : null)
     const at = new Date(START + this.minutes * 60_000).toISOString()
-    this.events.push({ n: this.events.length, at, step: key, ...happening } as BenchEvent)
+    this.events.push({ n: this.events.length, at, step: key, ...happening } as BatchEvent)
     return this
   }
   line(material: string): number {

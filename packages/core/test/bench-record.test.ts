@@ -27,7 +27,7 @@ import {
   yieldPercent,
   type BatchFile,
 } from '../src/index.ts'
-import { statusOf } from '../src/bench/record.ts'
+import { statusOf } from '../src/stability/head.ts'
 import { Making } from './bench-helpers.ts'
 import { cream, phase, PRESERVED, simple } from './helpers.ts'
 

@@ -11,8 +11,8 @@ import {
   preDilution,
   refusal,
   tasksOf,
-  type BenchEvent,
-  type Happening,
+  type BatchEvent,
+  type BatchEventBody,
 } from '../src/index.ts'
 import { expectedOf } from '../src/bench/contents.ts'
 import { toleranceOf } from '../src/bench/tolerance.ts'
@@ -21,7 +21,7 @@ import { cream, simple, PRESERVED } from './helpers.ts'
 import { OIL, SMALL, sum } from './bench-pieces.ts'
 
 /** Anything that may happen to the cream, in any order. */
-const anyHappening: fc.Arbitrary<Happening> = fc.oneof(
+const anyHappening: fc.Arbitrary<BatchEventBody> = fc.oneof(
   fc.record({
     type: fc.constant('weigh' as const),
     line: fc.nat(6),
@@ -229,7 +229,7 @@ describe('what is entered', () => {
 })
 
 describe('whatever happens', () => {
-  const make = (happenings: readonly Happening[]) => {
+  const make = (happenings: readonly BatchEventBody[]) => {
     const m = new Making(SMALL)
     for (const h of happenings) if (!refusal(m.state, h)) m.do(h)
     return m
@@ -268,7 +268,7 @@ describe('whatever happens', () => {
           JSON.parse(
             JSON.stringify(s, (_k, v: unknown) => (v instanceof Map || v instanceof Set ? [...v] : v)),
           ) as unknown
-        const stored = JSON.parse(JSON.stringify(m.events)) as BenchEvent[]
+        const stored = JSON.parse(JSON.stringify(m.events)) as BatchEvent[]
         expect(plain(foldBatch(m.plan, stored))).toEqual(plain(m.state))
         // Read in two goes: what came before a crash and what came after.
         const first = stored.slice(0, Math.max(1, Math.min(cut, stored.length)))

@@ -6,7 +6,7 @@ import {
   assess,
   benchPlan,
   besideBatch,
-  besideId,
+  copyId,
   brings,
   catalogue,
   duplicate,
@@ -14,7 +14,7 @@ import {
   foldBatch,
   methodOf,
   ownMaterial,
-  placeOf,
+  resolveImport,
   readFile,
   readFormula,
   ReadError,
@@ -317,7 +317,7 @@ describe('what a file of a batch brings', () => {
   it('finds the same place however often it is taken in', async () => {
     const store = new Map<string, number>([['b', 1]])
     const take = async (value: number) => {
-      const place = await placeOf(
+      const place = await resolveImport(
         'b',
         async (id) => store.get(id),
         (here) => (here === value ? 'nothing' : 'another'),
@@ -339,7 +339,7 @@ describe('what a file of a batch brings', () => {
       formulaId: null,
       who: 'w'.repeat(140),
     }
-    const file = besideBatch({ batch: tidyInfo(info), events: course(5), photos: [] }, besideId(info.id, 12))
+    const file = besideBatch({ batch: tidyInfo(info), events: course(5), photos: [] }, copyId(info.id, 12))
     expect(failure(writeBatch(file))).toBe('read')
     expect(file.batch.code.endsWith('-copy')).toBe(true)
   })

@@ -1,7 +1,7 @@
-import type { Happening } from '../src/bench/events.ts'
-import { historyOf } from '../src/keeping/history.ts'
-import { proposeWatch } from '../src/keeping/plan.ts'
-import { verdictOf } from '../src/keeping/verdict.ts'
+import type { BatchEventBody } from '../src/batch/events.ts'
+import { historyOf } from '../src/stability/history.ts'
+import { proposeWatch } from '../src/stability/plan.ts'
+import { verdictOf } from '../src/stability/verdict.ts'
 import { findAll, type Formula } from '../src/index.ts'
 import { Making } from './bench-helpers.ts'
 import { cream, simple, PRESERVED } from './helpers.ts'
@@ -33,7 +33,7 @@ export class Kept extends Making {
     answer: object,
     day: number | null = null,
   ) {
-    return this.do({ type: 'observe', sample, day, property, ...answer } as Happening, 'x')
+    return this.do({ type: 'observe', sample, day, property, ...answer } as BatchEventBody, 'x')
   }
   ph(days: number, value: number, way = 'meter') {
     return this.after(days).saw('room', 'ph', { value, way }, null)

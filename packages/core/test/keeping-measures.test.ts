@@ -1,12 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { colourChange, deltaE, GREY_CARD, labOf, lightDiffers } from '../src/keeping/colour.ts'
+import { colourChange, deltaE, GREY_CARD, labOf, lightDiffers } from '../src/stability/colour.ts'
 import {
   bodyChange,
   creamingPercent,
   lossPercentPerYear,
   platesAreaPerGram,
-} from '../src/keeping/measures.ts'
+} from '../src/stability/measures.ts'
 
 describe('kitchen measures', () => {
   it('agree with worked figures', () => {

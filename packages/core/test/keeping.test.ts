@@ -4,18 +4,18 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { refusal } from '../src/bench/refuse.ts'
 import { refusalText } from '../src/words/index.ts'
-import { headOf } from '../src/bench/record.ts'
-import type { Happening } from '../src/bench/events.ts'
+import { headOf } from '../src/stability/head.ts'
+import type { BatchEventBody } from '../src/batch/events.ts'
 import { readFile } from '../src/files/gate.ts'
 import { writeBatch } from '../src/files/batch.ts'
-import { calendarOf } from '../src/keeping/calendar.ts'
-import { WATCH } from '../src/keeping/data.ts'
-import { daysUntil, dueLooks, dueOn, openLooks, sayAge } from '../src/keeping/due.ts'
-import { historyOf } from '../src/keeping/history.ts'
-import { patchVerdict } from '../src/keeping/patch.ts'
-import { mattersOf, proposeWatch } from '../src/keeping/plan.ts'
-import { stocksWith, whereLotWent } from '../src/keeping/recall.ts'
-import { observationRows } from '../src/keeping/rows.ts'
+import { calendarOf } from '../src/stability/calendar.ts'
+import { WATCH } from '../src/batch/watch-data.ts'
+import { daysUntil, dueObservations, dueOn, openObservations, sayAge } from '../src/stability/due.ts'
+import { historyOf } from '../src/stability/history.ts'
+import { patchVerdict } from '../src/stability/patch.ts'
+import { mattersOf, proposeWatch } from '../src/stability/plan.ts'
+import { stocksWith, whereLotWent } from '../src/stability/recall.ts'
+import { observationRows } from '../src/stability/rows.ts'
 import { assess, findAll, type Formula } from '../src/index.ts'
 import { Making } from './bench-helpers.ts'
 import { cream, simple } from './helpers.ts'
@@ -92,20 +92,20 @@ describe('the plan of looks', () => {
 describe('what is due', () => {
   it('is the last look of each sample whose day has come; an earlier one that was missed is gone', () => {
     const k = new Kept(toner)
-    const open = openLooks(k.history)
+    const open = openObservations(k.history)
     const now = new Date(`${dueOn(k.history.filledAt!, 8)}T12:00:00`)
-    expect(dueLooks(open, now).map((l) => [l.sample, l.day])).toEqual([
+    expect(dueObservations(open, now).map((l) => [l.sample, l.day])).toEqual([
       ['fridge', 1],
       ['room', 7],
       ['warm', 7],
       ['use', 7],
     ])
-    expect(dueLooks(open, new Date(`${dueOn(k.history.filledAt!, 0)}T12:00:00`))).toEqual([])
+    expect(dueObservations(open, new Date(`${dueOn(k.history.filledAt!, 0)}T12:00:00`))).toEqual([])
   })
 
   it('is over when all was answered, or when nobody will look', () => {
     const k = new Kept(toner)
-    const room = openLooks(k.history).find((l) => l.sample === 'room')!
+    const room = openObservations(k.history).find((l) => l.sample === 'room')!
     expect(room.day).toBe(1)
     for (const property of room.properties)
       k.after(1).do(
@@ -117,17 +117,17 @@ describe('what is due', () => {
           ...(property === 'ph'
             ? { value: 5.4, way: 'meter' }
             : { choice: WATCH.properties[property].choices![0]!.id }),
-        } as Happening,
+        } as BatchEventBody,
         'x',
       )
-    expect(openLooks(k.history).some((l) => l.sample === 'room' && l.day === 1)).toBe(false)
+    expect(openObservations(k.history).some((l) => l.sample === 'room' && l.day === 1)).toBe(false)
     k.do({ type: 'pass', sample: 'room', day: 3, reason: 'away' }, 'x')
-    expect(openLooks(k.history).find((l) => l.sample === 'room')!.day).toBe(7)
+    expect(openObservations(k.history).find((l) => l.sample === 'room')!.day).toBe(7)
   })
 
   it('does not go back to what was missed once a later look was made', () => {
     const k = new Kept(toner).after(7).saw('room', 'smell', { choice: 'same' }, 7)
-    const room = openLooks(k.history).filter((l) => l.sample === 'room')
+    const room = openObservations(k.history).filter((l) => l.sample === 'room')
     expect(room[0]!.day).toBe(7)
     expect(room[0]!.properties).not.toContain('smell')
   })
@@ -184,7 +184,7 @@ describe('answers', () => {
   it('are refused where they cannot be one', () => {
     const k = new Kept(toner)
     const why = (h: object) =>
-      refusal(k.state, { type: 'observe', sample: 'room', day: 1, ...h } as Happening)
+      refusal(k.state, { type: 'observe', sample: 'room', day: 1, ...h } as BatchEventBody)
     expect(why({ property: 'ph', value: 5, way: 'meter' })).toBeNull()
     expect(refusalText(why({ property: 'ph', value: 15, way: 'meter' })!)).toContain('between 0 and 14')
     expect(why({ property: 'ph', value: 5, way: 'flow' })?.code).toBe('wrong-way')

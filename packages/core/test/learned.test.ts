@@ -1,8 +1,8 @@
 // What finished batches teach: each of its own, and together with their spread.
 import { describe, expect, it } from 'vitest'
 import { fitCooling } from '../src/bench/cool-fit.ts'
-import { headOf } from '../src/bench/record.ts'
-import { inVessel, learn, taughtBy } from '../src/keeping/learned.ts'
+import { headOf } from '../src/stability/head.ts'
+import { inVessel, learn, taughtBy } from '../src/stability/learned.ts'
 import { useWithin } from '../src/label/use-within.ts'
 import { Container, fillFrom } from '../src/fill/containers.ts'
 import { assess } from '../src/index.ts'

@@ -21,7 +21,7 @@ import {
 } from '../src/index.ts'
 import { type Task } from '../src/procedure/schedule.ts'
 import { coolingMinutes, temperatureAfter } from '../src/procedure/cooling.ts'
-import { openChoices } from '../src/procedure/schools.ts'
+import { openChoices } from '../src/procedure/process-options.ts'
 import { cream, formula, phase, PRESERVED, simple } from './helpers.ts'
 
 const keysOf = (f: Formula, edits?: MethodEdits) => methodOf(assess(f), edits).steps.map((s) => s.key)

@@ -1,4 +1,4 @@
-import { findingText, schoolOptionText, stepText, stepTitle } from '../src/words/index.ts'
+import { findingText, processOptionValueText, stepText, stepTitle } from '../src/words/index.ts'
 import { readdirSync, readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -266,12 +266,12 @@ describe('a procedure', () => {
       const a = assess(PRODUCTS.find(([n]) => n === name)![1])
       return questionsOf(a)
         .find((q) => q.key === key)!
-        .options.map((o) => schoolOptionText(o).why)
+        .options.map((o) => processOptionValueText(o).why)
     }
     for (const [, f] of PRODUCTS)
       for (const q of questionsOf(assess(f)))
         for (const o of q.options)
-          expect(schoolOptionText(o).why.length, `${f.name} ${q.key}`).toBeGreaterThan(20)
+          expect(processOptionValueText(o).why.length, `${f.name} ${q.key}`).toBeGreaterThan(20)
     expect(why('benzoate and sorbate, which move the pH', 'ending')[0]).toMatch(
       /Without it the pH would be about \d\.\d lower/,
     )

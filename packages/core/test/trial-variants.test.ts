@@ -9,14 +9,14 @@ import {
   foldBatch,
   readFormula,
   refusal,
-  type BenchEvent,
+  type BatchEvent,
   type Formula,
 } from '../src/index.ts'
 import { formulaToMake } from '../src/bench/start.ts'
 import { tasksOf } from '../src/bench/tasks.ts'
 import { eventsOfBase } from '../src/trials/base-events.ts'
-import { BASE_SPARE, sharedBase } from '../src/trials/common.ts'
-import { levelOptions, materialOptions, schoolOptions, whatDiffers } from '../src/trials/variants.ts'
+import { BASE_SPARE, sharedBase } from '../src/trials/shared-base.ts'
+import { levelOptions, materialOptions, processOptionVariants, whatDiffers } from '../src/trials/variants.ts'
 import { formula, phase } from './helpers.ts'
 
 const demo = new URL('../../../demo/', import.meta.url)
@@ -44,7 +44,7 @@ describe('variants', () => {
       })),
     }
     expect(whatDiffers([levels[0]!, two], 'level', nameOf)).toMatchObject({ oneThing: false })
-    const pours = schoolOptions(lotion, catalogue, 'pouring').map((o) => o.formula)
+    const pours = processOptionVariants(lotion, catalogue, 'pouring').map((o) => o.formula)
     expect(whatDiffers(pours, 'school', nameOf)).toMatchObject({ oneThing: true, varied: [] })
     expect(
       whatDiffers([lotion, { ...lotion, targetPh: { min: 6, max: 6.2 } }], 'version', nameOf).also,
@@ -79,7 +79,7 @@ describe('variants', () => {
             ]
           : []
       }),
-      [`${f.name}, pouring`, schoolOptions(f, catalogue, 'pouring').map((o) => o.formula)],
+      [`${f.name}, pouring`, processOptionVariants(f, catalogue, 'pouring').map((o) => o.formula)],
     ])
     .filter(([, list]) => list.length > 1)
   it('are many enough to tell something', () => expect(trials.length).toBeGreaterThan(20))
@@ -100,7 +100,7 @@ describe('variants', () => {
     })
     // made at the table, the shares of each line end in the jar, in entries that may be
     const plan = benchPlan(base.formula!)
-    const events: BenchEvent[] = [
+    const events: BatchEvent[] = [
       {
         n: 0,
         at: '2026-03-01T10:00:00.000Z',
@@ -111,7 +111,7 @@ describe('variants', () => {
       },
     ]
     const put = (h: object, step: string) =>
-      events.push({ n: events.length, at: '2026-03-01T10:00:00.000Z', step, ...h } as BenchEvent)
+      events.push({ n: events.length, at: '2026-03-01T10:00:00.000Z', step, ...h } as BatchEvent)
     for (const step of plan.steps) {
       for (const t of tasksOf(foldBatch(plan, events), step))
         if (t.left > 0) put({ type: 'weigh', line: t.line, grams: t.left }, step.key)
@@ -121,7 +121,7 @@ describe('variants', () => {
     const made = foldBatch(plan, events)
     for (const jar of jars) {
       const own = benchPlan(jar)
-      const course: BenchEvent[] = [
+      const course: BatchEvent[] = [
         { n: 0, at: '2026-03-01T11:00:00.000Z', step: null, type: 'start', formula: jar, version: null },
       ]
       for (const e of eventsOfBase(own, made, base, '2026-03-01T11:00:00.000Z', baseNote)) {
@@ -151,7 +151,7 @@ describe('variants', () => {
       .map((f) => formulaToMake(f, 60))
     const base = sharedBase(jars, catalogue)
     const plan = benchPlan(base.formula!)
-    const events: BenchEvent[] = [
+    const events: BatchEvent[] = [
       {
         n: 0,
         at: '2026-03-01T10:00:00.000Z',

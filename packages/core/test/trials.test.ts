@@ -6,7 +6,7 @@ import { catalogue, derivedOf, readTrial, withKeys, writeTrial } from '../src/in
 import { sideBySide } from '../src/derived/side.ts'
 import { forecastOf } from '../src/derived/forecast.ts'
 import { FEEL, attributesFor, usualAttributes } from '../src/trials/data.ts'
-import { asVersionOf, losersOf } from '../src/trials/lesson.ts'
+import { asVersionOf, rejectedVariants } from '../src/trials/lesson.ts'
 import { forecastAndFound, foundInBatch } from '../src/trials/found.ts'
 import { randomOf } from '../src/stats/random.ts'
 import { balancedOrders, codes, williams } from '../src/trials/order.ts'
@@ -238,8 +238,10 @@ describe('a trial', () => {
     )
     const { readings: _r, ...bare } = withKeys(grams)
     expect(asVersionOf(grams, t.samples[0]!.formula!)).toEqual(bare)
-    expect(losersOf(t, 'b', catalogue).map((x) => x.material)).toEqual(['glyceryl-stearate-peg-100-stearate'])
-    expect(losersOf(t, null, catalogue)).toEqual([])
+    expect(rejectedVariants(t, 'b', catalogue).map((x) => x.material)).toEqual([
+      'glyceryl-stearate-peg-100-stearate',
+    ])
+    expect(rejectedVariants(t, null, catalogue)).toEqual([])
   })
   it('shows where the forecast was wrong', () => {
     const f = forecastOf(derivedOf(lotion, catalogue), noPrice)

@@ -7,9 +7,9 @@ import {
   tasksOf,
   toFormula,
   type BatchFile,
-  type BenchEvent,
+  type BatchEvent,
   type Formula,
-  type Happening,
+  type BatchEventBody,
   type Property,
   type Way,
 } from '@omblet/core'
@@ -114,9 +114,9 @@ function kept(
   formulaId: string | null,
 ): BatchFile {
   const plan = benchPlan(formula)
-  const events: BenchEvent[] = []
+  const events: BatchEvent[] = []
   let at = now - daysAgo * DAY - 6 * HOUR
-  const put = (happening: Happening, step: string | null = null) =>
+  const put = (happening: BatchEventBody, step: string | null = null) =>
     events.push({ n: events.length, at: new Date(at).toISOString(), step, ...happening })
   put({ type: 'start', formula, version: null })
   for (const step of plan.steps) {

@@ -4,7 +4,7 @@ import { IDBFactory } from 'fake-indexeddb'
 import { strToU8, unzipSync, zipSync } from 'fflate'
 import fc from 'fast-check'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { catalogue, headOfFile, type BenchEvent } from '@omblet/core'
+import { catalogue, headOfFile, type BatchEvent } from '@omblet/core'
 import { readArchive, writeArchive } from '../src/storage/archive'
 import { appendEvent, photosOf, savePhoto } from '../src/storage/batches'
 import { closeStore } from '../src/storage/db'
@@ -29,7 +29,7 @@ const docx = zipSync({
 async function life(pictures = 2) {
   await saveFormula('f1', toner('Quay water'), 0, AT)
   const batch = { id: 'b1', code: 'QW-1', name: 'Quay water', formulaId: 'f1', who: 'Ina' }
-  const start: BenchEvent = {
+  const start: BatchEvent = {
     n: 0,
     at: AT,
     step: null,

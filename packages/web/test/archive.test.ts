@@ -9,7 +9,7 @@ import { appendEvent, photosOf, savePhoto } from '../src/storage/batches'
 import { closeStore } from '../src/storage/db'
 import { listFormulas, saveFormula } from '../src/storage/formulas'
 import { getFile, saveFile, saveLot } from '../src/storage/shelf'
-import { headOfFile, catalogue, type BenchEvent } from '@omblet/core'
+import { headOfFile, catalogue, type BatchEvent } from '@omblet/core'
 
 const AT = '2026-11-26T08:00:00.000Z'
 const formula: Formula = withKeys({
@@ -31,7 +31,7 @@ const picture = (n: number) => new Blob([bytes(n)], { type: 'image/jpeg' })
 async function life() {
   await saveFormula('f1', formula, 0, AT)
   const batch = { id: 'b1', code: 'QW-1', name: 'Quay water', formulaId: 'f1', who: 'Ina' }
-  const start: BenchEvent = { n: 0, at: AT, step: null, type: 'start', formula, version: null }
+  const start: BatchEvent = { n: 0, at: AT, step: null, type: 'start', formula, version: null }
   await appendEvent(headOfFile({ batch, events: [start] }, catalogue), start, null)
   await savePhoto({ id: 'p/1 ü', batch: 'b1', blob: picture(70_001) })
   await saveLot({ id: 'l1', material: 'glycerin', leftGrams: 5 })

@@ -8,8 +8,8 @@ import {
   writeBackup,
   writeBatch,
   type BatchFile,
-  type BenchEvent,
-  type Happening,
+  type BatchEvent,
+  type BatchEventBody,
 } from '@omblet/core'
 import { beforeEach, describe, expect, it } from 'vitest'
 import {
@@ -36,9 +36,9 @@ const formula = toner('Quay water')
 const AT = '2026-11-26T10:00:00.000Z'
 const plan = benchPlan(formula)
 const INFO = { id: 'b1', code: 'QW-1126', name: 'Quay water', formulaId: null, who: 'Ina' }
-const event = (n: number, h: Happening): BenchEvent => ({ n, at: AT, step: null, ...h }) as BenchEvent
+const event = (n: number, h: BatchEventBody): BatchEvent => ({ n, at: AT, step: null, ...h }) as BatchEvent
 const START = event(0, { type: 'start', formula, version: null })
-const head = (events: BenchEvent[], id = 'b1') => headOf({ ...INFO, id }, foldBatch(plan, events))
+const head = (events: BatchEvent[], id = 'b1') => headOf({ ...INFO, id }, foldBatch(plan, events))
 const WEIGHED = event(1, { type: 'weigh', line: 1, grams: 5, lot: 'l1' })
 
 beforeEach(async () => {
@@ -138,14 +138,14 @@ describe('batches in the store', () => {
 })
 
 describe('a batch file', () => {
-  const file = (events: BenchEvent[]): BatchFile => {
+  const file = (events: BatchEvent[]): BatchFile => {
     const read = readFile(writeBatch({ batch: INFO, events, photos: [] }))
     if (read.kind !== 'batch') throw new Error(read.kind)
     return read.batch
   }
   it('that tells the same moments with other weights is another batch, once', async () => {
     await appendEvent(head([START, WEIGHED]), WEIGHED, null)
-    const heavier = file([START, { ...WEIGHED, grams: 50 } as BenchEvent])
+    const heavier = file([START, { ...WEIGHED, grams: 50 } as BatchEvent])
     expect((await takeInBatch(heavier)).what).toBe('beside')
     expect((await takeInBatch(heavier)).what).toBe('nothing')
     expect((await takeInBatch(file([START, WEIGHED]))).what).toBe('nothing')
@@ -163,7 +163,7 @@ describe('a batch file', () => {
   it('gives a copy photographs of its own', async () => {
     const photo = { id: 'p1', type: 'image/jpeg' as const, data: 'AAAA' }
     await takeInBatch({ ...file([START, WEIGHED]), photos: [photo] })
-    await takeInBatch({ ...file([START, { ...WEIGHED, grams: 9 } as BenchEvent]), photos: [photo] })
+    await takeInBatch({ ...file([START, { ...WEIGHED, grams: 9 } as BatchEvent]), photos: [photo] })
     expect(await photosOf('b1')).toHaveLength(1)
     expect(await photosOf('b1+2')).toHaveLength(1)
   })

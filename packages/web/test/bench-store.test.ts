@@ -1,12 +1,12 @@
 // @vitest-environment happy-dom
 import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
-import { type BenchEvent } from '@omblet/core'
+import { type BatchEvent } from '@omblet/core'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { deleteBatch, getBatch } from '../src/storage/batches'
 import { closeStore } from '../src/storage/db'
-import { keep, kept } from '../src/storage/keepsake'
+import { keep, kept } from '../src/storage/session-stash'
 import { useBatch } from '../src/stores/batch'
 import { useWaiting } from '../src/stores/waiting'
 import { toner } from './toner'
@@ -131,7 +131,7 @@ describe('entries at the Bench', () => {
     const { batch, id } = await begin()
     await batch.append({ type: 'weigh', line: 0, grams: 95 })
     const { events } = (await getBatch(id))!
-    const later: BenchEvent = { n: 2, at: events[1]!.at, step: null, type: 'weigh', line: 1, grams: 5 }
+    const later: BatchEvent = { n: 2, at: events[1]!.at, step: null, type: 'weigh', line: 1, grams: 5 }
     keep(`batch:${id}`, { info: batch.info, events: events.slice(0, 1), pending: [events[1], later] })
     setActivePinia(createPinia())
     const next = useBatch()

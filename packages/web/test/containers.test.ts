@@ -4,7 +4,7 @@ import { useWorkersHere } from './workers' // before what it stands in for
 import { Container, sayMoney, type BatchHead } from '@omblet/core'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { takeInContainers } from '../src/features/shelf/containers'
+import { takeInContainers } from '../src/features/ingredients/containers'
 import { appendEvent } from '../src/storage/batches'
 import { deleteContainer, listContainers, saveContainer } from '../src/storage/shelf'
 import { openStore } from '../src/storage/db'

@@ -7,20 +7,20 @@ import { flushPromises } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { effectScope } from 'vue'
 import { beforeEach, describe, expect, it } from 'vitest'
-import AnswersCard from '../src/features/keeping/AnswersCard.vue'
-import DueCard from '../src/features/keeping/DueCard.vue'
-import KeepingPage from '../src/features/keeping/KeepingPage.vue'
-import PatchCard from '../src/features/keeping/PatchCard.vue'
-import PlanDialog from '../src/features/keeping/PlanDialog.vue'
-import PropertyRow from '../src/features/keeping/PropertyRow.vue'
-import { useLife } from '../src/features/keeping/use-life'
-import { useQuestions } from '../src/features/keeping/use-questions'
-import WentPage from '../src/features/shelf/WentPage.vue'
+import AnswersCard from '../src/features/stability/AnswersCard.vue'
+import DueCard from '../src/features/stability/DueCard.vue'
+import StabilityPage from '../src/features/stability/StabilityPage.vue'
+import PatchCard from '../src/features/stability/PatchCard.vue'
+import PlanDialog from '../src/features/stability/PlanDialog.vue'
+import PropertyRow from '../src/features/stability/PropertyRow.vue'
+import { useLife } from '../src/features/stability/use-life'
+import { useQuestions } from '../src/features/stability/use-questions'
+import LotTracePage from '../src/features/ingredients/LotTracePage.vue'
 import { everyBatch } from '../src/storage/batches'
 import { takeInBatch } from '../src/storage/take-in'
 import { openStore } from '../src/storage/db'
 import { useBatch } from '../src/stores/batch'
-import { useKeeping } from '../src/stores/keeping'
+import { useStability } from '../src/stores/stability'
 import { useLots } from '../src/stores/lots'
 import { mounted } from './mounted'
 import { eventually } from './patience'
@@ -46,13 +46,13 @@ beforeEach(async () => {
 
 describe('the place', () => {
   it('says what to do where nothing is kept', async () => {
-    const page = mounted(KeepingPage)
+    const page = mounted(StabilityPage)
     await eventually(() => expect(page.text()).toContain('No batches under observation'))
     expect(page.text()).toContain('Try three example batches')
   })
   it('lists what is due by batch, with a way to look', async () => {
     for (const b of demo()) await takeInBatch(b)
-    const keeping = useKeeping()
+    const keeping = useStability()
     await keeping.load()
     keeping.now = new Date(NOW)
     const card = mounted(DueCard, { chosen: 'demo-LT-D1' })
@@ -130,7 +130,7 @@ describe('where a lot went', () => {
     const events = first!.events.map((e) => (e.type === 'weigh' && e.line === 0 ? { ...e, lot: 'l' } : e))
     await takeInBatch({ ...first!, events })
     await useLots().put({ id: 'l', material: 'propanediol', leftGrams: 30, batch: 'P-1' })
-    const page = mounted(WentPage, { id: 'l' })
+    const page = mounted(LotTracePage, { id: 'l' })
     await eventually(() => expect(page.text()).toContain('LT-D1'))
     expect(page.text()).toContain('Low Tide toner')
     await page.get('#lot-off').setValue('smells of plastic')
@@ -145,9 +145,9 @@ describe('where a lot went', () => {
   })
   it('says so where no batch holds it', async () => {
     await useLots().put({ id: 'l', material: 'propanediol', leftGrams: 30 })
-    const page = mounted(WentPage, { id: 'l' })
+    const page = mounted(LotTracePage, { id: 'l' })
     await eventually(() => expect(page.text()).toContain('No batch on this device contains this lot.'))
-    expect(mounted(WentPage, { id: 'gone' }).text()).toContain('lot')
+    expect(mounted(LotTracePage, { id: 'gone' }).text()).toContain('lot')
   })
 })
 

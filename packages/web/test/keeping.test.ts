@@ -17,16 +17,16 @@ import { flushPromises } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import LearnedNote from '../src/components/LearnedNote.vue'
-import NumberAnswer from '../src/features/keeping/NumberAnswer.vue'
-import { markAt, meanOf } from '../src/features/keeping/pixels'
-import { runsOf, sayDue, sayLook, sayLooks, sayProperties, sayRun } from '../src/features/keeping/words'
+import NumberAnswer from '../src/features/stability/NumberAnswer.vue'
+import { markAt, meanOf } from '../src/features/stability/pixels'
+import { runsOf, sayDue, sayLook, sayLooks, sayProperties, sayRun } from '../src/features/stability/words'
 import { everyBatch } from '../src/storage/batches'
 import { collectBackup } from '../src/storage/backup'
 import { restoreBackup } from '../src/storage/restore'
 import { takeInBatch } from '../src/storage/take-in'
 import { openStore } from '../src/storage/db'
 import { useBatches } from '../src/stores/batches'
-import { useKeeping } from '../src/stores/keeping'
+import { useStability } from '../src/stores/stability'
 import { useLearned } from '../src/stores/learned'
 import { useLots } from '../src/stores/lots'
 import { mounted } from './mounted'
@@ -64,7 +64,7 @@ describe('the example batches', () => {
 describe('what is due', () => {
   it('is one row a batch, the one that waits longest first, with what comes and what ends', async () => {
     for (const b of demo()) await takeInBatch(b)
-    const keeping = useKeeping()
+    const keeping = useStability()
     await keeping.load()
     keeping.now = new Date(NOW)
     expect(keeping.watched).toHaveLength(3)
@@ -83,7 +83,7 @@ describe('what is due', () => {
     const [first] = demo()
     const upTo = first!.events.findIndex((e) => e.type === 'keep')
     await takeInBatch({ ...first!, events: first!.events.slice(0, upTo) })
-    const keeping = useKeeping()
+    const keeping = useStability()
     await keeping.load()
     expect([keeping.due, keeping.watched, keeping.unwatched.length]).toEqual([[], [], 1])
   })

@@ -9,7 +9,7 @@ import {
   withBatch,
   writeBackup,
   type Backup,
-  type BenchEvent,
+  type BatchEvent,
 } from '@omblet/core'
 import { appendEvent, getBatch, photosOf } from '../src/storage/batches'
 import { closeStore, openStore } from '../src/storage/db'
@@ -30,8 +30,8 @@ beforeEach(elsewhere)
 /** A life in which everything names everything: `mark` makes it another course of the same ids. */
 function life(mark: string, ids: (id: string) => string = (id) => id): Backup {
   const formula = { ...toner('Quay water'), note: mark }
-  const start: BenchEvent = { n: 0, at: AT, step: null, type: 'start', formula, version: 1 }
-  const seen: BenchEvent = { n: 1, at: AT, step: null, type: 'note', text: mark, photo: 'p' }
+  const start: BatchEvent = { n: 0, at: AT, step: null, type: 'start', formula, version: 1 }
+  const seen: BatchEvent = { n: 1, at: AT, step: null, type: 'note', text: mark, photo: 'p' }
   const trial = planTrial({
     id: ids('t'),
     seed: 7,
@@ -162,7 +162,7 @@ describe('a backup beside other work under the same ids', () => {
     await restoreBackup(life('ash'))
     const lot = { id: 'l', material: 'glycerin', leftGrams: 70 }
     const entry = { of: 'lot' as const, item: 'l', at: AT }
-    const weighed: BenchEvent = { n: 1, at: AT, step: null, type: 'weigh', line: 0, grams: 30, lot: 'l' }
+    const weighed: BatchEvent = { n: 1, at: AT, step: null, type: 'weigh', line: 0, grams: 30, lot: 'l' }
     const brought = life('birch')
     const [batch] = brought.batches
     await restoreBackup({

@@ -6,13 +6,13 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import Rail from '../src/app/Rail.vue'
 import { demoBatches } from '../src/demo-batches'
 import BenchPage from '../src/features/bench/BenchPage.vue'
-import LookPage from '../src/features/keeping/LookPage.vue'
+import ObservationPage from '../src/features/stability/ObservationPage.vue'
 import { everyBatch } from '../src/storage/batches'
 import { listFormulas } from '../src/storage/formulas'
 import { takeInBatch } from '../src/storage/take-in'
 import { useBatches } from '../src/stores/batches'
 import { useFiles } from '../src/stores/files'
-import { useKeeping } from '../src/stores/keeping'
+import { useStability } from '../src/stores/stability'
 import { useLibrary } from '../src/stores/library'
 import { useLots } from '../src/stores/lots'
 import { useMaterials } from '../src/stores/materials'
@@ -52,10 +52,10 @@ describe('a round of looks', () => {
   }
   it('asks one question a screen, stores each answer, and ends with a verdict and the next batch', async () => {
     for (const b of demoBatches(NOW, () => null)) await takeInBatch(b)
-    await useKeeping().load()
-    const due = [...new Set(useKeeping().due.map((d) => d.head.id))]
+    await useStability().load()
+    const due = [...new Set(useStability().due.map((d) => d.head.id))]
     expect(due.length).toBeGreaterThan(1)
-    await openAt('/stability/look', LookPage)
+    await openAt('/stability/look', ObservationPage)
     await until(() => question() !== '')
     const first = (await everyBatch()).find((b) => b.head.id === due[0])!.events.length
     for (let n = 0; n < 40 && question() !== ''; n++) await answer()
@@ -65,14 +65,14 @@ describe('a round of looks', () => {
     await until(() => question() !== '')
   })
   it('says so where nothing is due', async () => {
-    await useKeeping().load()
-    await openAt('/stability/look', LookPage)
+    await useStability().load()
+    await openAt('/stability/look', ObservationPage)
     await shows('Nothing is due today.')
   })
   it('takes a mistyped answer back by another in its place, and leaves a look out when told', async () => {
     for (const b of demoBatches(NOW, () => null)) await takeInBatch(b)
     const id = 'demo-LT-D1'
-    const page = await openAt(`/stability/${id}/look`, LookPage, { id })
+    const page = await openAt(`/stability/${id}/look`, ObservationPage, { id })
     await until(() => question() !== '')
     const asked = question()
     await answer()

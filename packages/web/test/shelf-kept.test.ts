@@ -13,7 +13,7 @@ import {
   readTable,
   type Cell,
   type BatchHead,
-  type BenchEvent,
+  type BatchEvent,
   type Lot,
 } from '@omblet/core'
 import { appendEvent } from '../src/storage/batches'
@@ -72,7 +72,7 @@ const lot: Lot = {
   off: 'smells',
   analysis: [{ inci: 'Linalool', percent: 2 }],
 }
-const start: BenchEvent = {
+const start: BatchEvent = {
   n: 0,
   at: AT,
   step: null,
@@ -80,7 +80,7 @@ const start: BenchEvent = {
   formula: toner('Quay water'),
   version: null,
 }
-const weighed = (n: number, grams: number): BenchEvent => ({
+const weighed = (n: number, grams: number): BatchEvent => ({
   n,
   at: `2026-11-26T08:00:0${n}.000Z`,
   step: null,
@@ -89,7 +89,7 @@ const weighed = (n: number, grams: number): BenchEvent => ({
   grams,
   lot: 'l',
 })
-const head = (events: BenchEvent[]): BatchHead =>
+const head = (events: BatchEvent[]): BatchHead =>
   headOfFile({ batch: { id: 'b', code: 'QW', name: 'Q', formulaId: null, who: '' }, events }, catalogue)
 async function weigh(grams: number, n = 1) {
   if (n === 1) await appendEvent(head([start]), start, null)

@@ -1,6 +1,6 @@
 import { catalogue, standOf, type Lot } from '@omblet/core'
 import { describe, expect, it } from 'vitest'
-import { shelfRows, standWords } from '../src/features/shelf/rows'
+import { shelfRows, standWords } from '../src/features/ingredients/rows'
 
 const TODAY = '2026-11-27'
 const find = (name: string) => catalogue.find(name)!

@@ -3,12 +3,12 @@
 import 'fake-indexeddb/auto'
 import { useWorkersHere } from './workers' // before what it stands in for
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import ContainersPage from '../src/features/shelf/ContainersPage.vue'
-import FactsDialog from '../src/features/shelf/FactsDialog.vue'
-import ImportDialog from '../src/features/shelf/ImportDialog.vue'
-import LotDialog from '../src/features/shelf/LotDialog.vue'
-import MaterialPage from '../src/features/shelf/MaterialPage.vue'
-import ShelfPage from '../src/features/shelf/ShelfPage.vue'
+import ContainersPage from '../src/features/ingredients/ContainersPage.vue'
+import FactsDialog from '../src/features/ingredients/FactsDialog.vue'
+import ImportDialog from '../src/features/ingredients/ImportDialog.vue'
+import LotDialog from '../src/features/ingredients/LotDialog.vue'
+import MaterialPage from '../src/features/ingredients/MaterialPage.vue'
+import IngredientsPage from '../src/features/ingredients/IngredientsPage.vue'
 import OwnMaterialDialog from '../src/components/OwnMaterialDialog.vue'
 import { useContainers } from '../src/stores/containers'
 import { useLots } from '../src/stores/lots'
@@ -200,7 +200,7 @@ describe('a table of lots', () => {
 
 describe('the list', () => {
   it('counts what fits, and says what to do where nothing does', async () => {
-    await open(ShelfPage)
+    await open(IngredientsPage)
     const all = useMaterials().catalogue.materials.length
     expect(text()).toContain(`${all} of ${all} ingredients`)
     const search = document.querySelector<HTMLInputElement>('input[type="search"], .search input, input')!

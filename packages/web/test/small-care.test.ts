@@ -2,14 +2,14 @@
 // Small things that took work away or stood in its way.
 import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
-import { catalogue, looksToday, makeSearch, ownMaterial, SimBench, withOwn } from '@omblet/core'
+import { catalogue, observationsToday, makeSearch, ownMaterial, SimBench, withOwn } from '@omblet/core'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Router } from 'vue-router'
 import { ref } from 'vue'
-import { usePhoto } from '../src/features/keeping/use-photo'
+import { usePhoto } from '../src/features/stability/use-photo'
 import { photosOf } from '../src/storage/batches'
-import { lostPart, watchParts } from '../src/app/update'
+import { chunkLoadError, watchParts } from '../src/app/update'
 import { closeStore } from '../src/storage/db'
 import { saveBackup, takeFile } from '../src/storage/files'
 import { listFormulas, saveFormula } from '../src/storage/formulas'
@@ -106,7 +106,7 @@ describe('the looks of a day', () => {
     [['2026-06-12'], []],
     [[], []],
   ])('of %j are %j, wherever the list of them was made', (open, asked) => {
-    expect(looksToday(open.map(look), now).map((l) => l.on)).toEqual(asked)
+    expect(observationsToday(open.map(look), now).map((l) => l.on)).toEqual(asked)
   })
 })
 
@@ -160,11 +160,11 @@ describe('a part that is spoilt in the cache', () => {
     let pushed = 0
     const fail = router(async () => void pushed++)
     fail()
-    lostPart.value!.again()
+    chunkLoadError.value!.again()
     await vi.waitFor(() => expect(pushed).toBe(1))
     expect(dropped).toEqual([])
     fail()
-    lostPart.value!.again()
+    chunkLoadError.value!.again()
     await vi.waitFor(() => expect(assign).toHaveBeenCalledWith('/ingredients'))
     expect(dropped).toEqual(gone)
     vi.unstubAllGlobals()

@@ -2,7 +2,7 @@
 // Random commands from two tabs against a plain model of what must be in the store after each.
 import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
-import { lotUse, type BenchEvent, type Happening, type Lot } from '@omblet/core'
+import { lotUse, type BatchEvent, type BatchEventBody, type Lot } from '@omblet/core'
 import fc from 'fast-check'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { appendEvent, deleteBatch, getBatch } from '../src/storage/batches'
@@ -64,10 +64,10 @@ const weigh = command(
             line: 0,
             grams,
             lot: 'l',
-          } as BenchEvent)
+          } as BatchEvent)
     const next = [...events, event]
     await done(
-      () => appendEvent(headOf(next), event, lotUse(events, event as Happening), events.at(-1)),
+      () => appendEvent(headOf(next), event, lotUse(events, event as BatchEventBody), events.at(-1)),
       () => {
         tabs[t].events = next
         model.batch = { events: next }
@@ -86,10 +86,10 @@ const takeBack = command(
     const gone = new Set(events.flatMap((e) => (e.type === 'undo' ? [e.of] : [])))
     const of = events.findLast((e) => e.type === 'weigh' && !gone.has(e.n))
     if (!of) return
-    const event = { n: events.length, at: iso(model.now), step: null, type: 'undo', of: of.n } as BenchEvent
+    const event = { n: events.length, at: iso(model.now), step: null, type: 'undo', of: of.n } as BatchEvent
     const next = [...events, event]
     await done(
-      () => appendEvent(headOf(next), event, lotUse(events, event as Happening), events.at(-1)),
+      () => appendEvent(headOf(next), event, lotUse(events, event as BatchEventBody), events.at(-1)),
       () => {
         tabs[t].events = next
         model.batch = { events: next }

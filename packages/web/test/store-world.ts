@@ -1,5 +1,5 @@
 // What random commands of two tabs are held against: a plain model of the store, and a disk that can be full or lose power.
-import { catalogue, headOfFile, type BenchEvent, type Lot } from '@omblet/core'
+import { catalogue, headOfFile, type BatchEvent, type Lot } from '@omblet/core'
 import { vi } from 'vitest'
 import { BatchGone, EventTaken } from '../src/storage/batches'
 import { ConflictError, GoneError } from '../src/storage/formulas'
@@ -23,7 +23,7 @@ export function watchWrites() {
 export interface Model {
   formula: { batchGrams: number; rev: number } | null
   /** Grams of each weighing of the batch that counts; null where it is deleted. */
-  batch: { events: BenchEvent[] } | null
+  batch: { events: BatchEvent[] } | null
   lot: { left: number; note: string; supplier: string } | null
   /** Things that were deleted, each once, by the id under which they lie in the bin. */
   bin: Map<
@@ -41,10 +41,10 @@ export interface Model {
 export interface Tab {
   rev: number
   lot: Lot | null
-  events: BenchEvent[]
+  events: BatchEvent[]
 }
 export const iso = (at: number) => new Date(at).toISOString()
-export const start = (at: number): BenchEvent => ({
+export const start = (at: number): BatchEvent => ({
   n: 0,
   at: iso(at),
   step: null,
@@ -52,7 +52,7 @@ export const start = (at: number): BenchEvent => ({
   formula: toner('Quay water'),
   version: null,
 })
-export const headOf = (events: BenchEvent[]) =>
+export const headOf = (events: BatchEvent[]) =>
   headOfFile(
     { batch: { id: 'b', code: 'QW', name: 'Quay water', formulaId: 'f', who: '' }, events },
     catalogue,

@@ -1,4 +1,4 @@
-import type { BenchEvent, Formula } from '@omblet/core'
+import type { BatchEvent, Formula } from '@omblet/core'
 import { readBatch } from '../src/composables/batch-state'
 import RunPage from '../src/features/bench/run/RunPage.vue'
 import { getBatch } from '../src/storage/batches'
@@ -16,7 +16,7 @@ export async function leaveTable() {
   leavePages()
 }
 const stored = () => until(() => useBatch().pending.length === 0)
-export const events = async (id: string) => (await getBatch(id))!.events as BenchEvent[]
+export const events = async (id: string) => (await getBatch(id))!.events as BatchEvent[]
 /** How the batch stands in the store. */
 export async function stood(id: string) {
   await stored()

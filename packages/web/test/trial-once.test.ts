@@ -10,7 +10,7 @@ import {
   uniteTrials,
   withAnswer,
   writeTrial,
-  type BenchEvent,
+  type BatchEvent,
 } from '@omblet/core'
 import { catalogue, headOfFile, judgeSteps, sittingsOf } from '@omblet/core'
 import { beginBatch, getBatch } from '../src/storage/batches'
@@ -92,8 +92,8 @@ describe('a trial', () => {
   })
   it('has a jar begun from its base whole or not at all', async () => {
     await addTrial(trialOf())
-    const start: BenchEvent = { n: 0, at: AT, step: null, type: 'start', formula, version: null }
-    const got: BenchEvent = { n: 1, at: AT, step: null, type: 'weigh', line: 0, grams: 20 }
+    const start: BatchEvent = { n: 0, at: AT, step: null, type: 'start', formula, version: null }
+    const got: BatchEvent = { n: 1, at: AT, step: null, type: 'weigh', line: 0, grams: 20 }
     const head = headOfFile(
       { batch: { id: 'b', code: 'Q', name: 'Q', formulaId: null, who: '' }, events: [start, got] },
       catalogue,

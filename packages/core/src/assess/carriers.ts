@@ -1,11 +1,11 @@
 import type { Material } from '../shapes/material.ts'
-import { oncePer } from './memo.ts'
+import { memoizeByAssessment } from './memo.ts'
 import { slug } from '../text/names.ts'
 import type { Assessment } from './types.ts'
 import type { Substance } from '../lines/types.ts'
 
 /** What lines tell of their own substances. */
-const ownFacts = oncePer((a) => {
+const ownFacts = memoizeByAssessment((a) => {
   const map = new Map<string, Material | null>()
   for (const { material } of a.lines)
     if (material && !material.parts && material.inci.length === 1) map.set(slug(material.inci[0]!), material)
@@ -24,7 +24,7 @@ export function materialOfSubstance(a: Assessment, key: string): Material | null
 }
 
 /** Salts in the product that a gel held by charge feels, percent. */
-export const saltPercent = oncePer((a) =>
+export const saltPercent = memoizeByAssessment((a) =>
   carriersOf(a, (m) => m.saltShare !== undefined).reduce(
     (sum, s) => sum + s.percent * materialOfSubstance(a, s.key)!.saltShare!,
     0,

@@ -1,7 +1,7 @@
 import type { AssessedLine } from '../lines/types.ts'
 import type { Product } from '../shapes/formula.ts'
 import { soapOf } from '../emulsion/emulsion.ts'
-import { bearsOf, type Bears } from '../ph/skin.ts'
+import { tolerablePh, type Bears } from '../ph/skin.ts'
 import type { PhGrade } from '../shapes/material.ts'
 import type { Preservation } from '../preservation/preservation.ts'
 
@@ -147,6 +147,6 @@ export function phWindows(input: {
     .sort((x, y) => y.gap - x.gap)
   items.push(siteWindow(product))
   const shared = bounded.length > 0 && min <= max + 1e-9 ? { min, max } : null
-  const site = bearsOf(product)
+  const site = tolerablePh(product)
   return { items, shared, site, fits: shared && meet(shared, site), clashes }
 }

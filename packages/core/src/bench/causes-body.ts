@@ -13,7 +13,7 @@ import {
   waxes,
   type Cause,
 } from './cause.ts'
-import { type Symptom } from './looks.ts'
+import { type Symptom } from './symptoms.ts'
 
 /** Water loss from which it thickens a batch, share of its mass. */
 const LOSS = 0.005

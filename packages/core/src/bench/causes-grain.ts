@@ -13,7 +13,7 @@ import {
   waxes,
   type Cause,
 } from './cause.ts'
-import { type Symptom } from './looks.ts'
+import { type Symptom } from './symptoms.ts'
 import type { Evidence } from './evidence.ts'
 
 /** A batch is made larger to dissolve a solid up to this many times. */

@@ -1,6 +1,6 @@
 import { driftingOf } from '../dosing/effects.ts'
 import { always, because, cause, kind, type Cause } from './cause.ts'
-import type { Symptom } from './looks.ts'
+import type { Symptom } from './symptoms.ts'
 
 /** Symptoms that only weeks of storage show (common practice). */
 export const KEPT: Record<Extract<Symptom, 'ph-later'>, readonly Cause[]> = {

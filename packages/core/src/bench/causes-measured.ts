@@ -1,7 +1,7 @@
 import { acidOf } from '../ph/families.ts'
 import { hasTrait } from '../shapes/material.ts'
 import { always, because, cause, kind, namesOf, type Cause } from './cause.ts'
-import { type Symptom } from './looks.ts'
+import { type Symptom } from './symptoms.ts'
 
 /** From so much an acid or its salt holds a pH, percent. */
 const BUFFERS_FROM = 0.2

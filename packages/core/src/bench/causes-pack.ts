@@ -16,7 +16,7 @@ import {
   always,
   type Cause,
 } from './cause.ts'
-import { type Symptom } from './looks.ts'
+import { type Symptom } from './symptoms.ts'
 
 /** Oil phase from which fats set a product stiff, percent, and late oil that shows as drops (common practice). */
 const STIFF_FROM = 25

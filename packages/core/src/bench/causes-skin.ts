@@ -1,5 +1,5 @@
 import { freeAcidPercent } from '../dosing/effects.ts'
-import { bearsOf } from '../ph/skin.ts'
+import { tolerablePh } from '../ph/skin.ts'
 import { hasTrait, type Trait } from '../shapes/material.ts'
 import {
   always,
@@ -14,7 +14,7 @@ import {
   sumOf,
   type Cause,
 } from './cause.ts'
-import { type Symptom } from './looks.ts'
+import { type Symptom } from './symptoms.ts'
 import type { Evidence } from './evidence.ts'
 
 const has = (e: Evidence, trait: Trait) => e.has((l) => l.material !== null && hasTrait(l.material, trait))
@@ -30,7 +30,7 @@ export const SKIN: Record<
 > = {
   stings: [
     cause('ph-irritates', (e) => {
-      const { min, max } = bearsOf(e.state.plan.formula.product)
+      const { min, max } = tolerablePh(e.state.plan.formula.product)
       const facts = { ph: e.ph, bears: { min, max }, aim: e.aim }
       if (e.ph === null) return { weight: 4, ...facts }
       return e.ph < min || e.ph > max ? { weight: 10, ...facts } : null

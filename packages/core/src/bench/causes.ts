@@ -15,7 +15,7 @@ import {
   type Cause,
 } from './cause.ts'
 import type { HarmlessFacts } from './cause-facts.ts'
-import { type Symptom } from './looks.ts'
+import { type Symptom } from './symptoms.ts'
 import { BODY } from './causes-body.ts'
 import { GRAIN } from './causes-grain.ts'
 import { KEPT } from './causes-kept.ts'

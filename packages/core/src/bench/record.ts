@@ -1,4 +1,3 @@
-import { assess } from '../assess/assess.ts'
 import { difference, type LineChange } from '../formula/versions.ts'
 import type { Formula } from '../shapes/formula.ts'
 import { adjusterAsWeighed } from '../dosing/log.ts'
@@ -6,90 +5,10 @@ import type { Said } from '../text/said.ts'
 import { stepNamed, type StepNamed } from '../procedure/steps.ts'
 import type { DeviationFacts } from './said.ts'
 import { actualFormula } from './actual.ts'
-import type { BatchInfo, BenchEvent } from './events.ts'
-import type { Catalogue } from '../materials/catalogue.ts'
-import { benchPlan } from './plan.ts'
-import { historyOf } from '../keeping/history.ts'
-import { patchVerdict } from '../keeping/patch.ts'
-import { taughtBy, type Taught } from '../keeping/learned.ts'
-import { watchOf, type Watch } from '../keeping/watch.ts'
-import { foldBatch, type BatchState } from './state.ts'
-
-export type BatchStatus = 'running' | 'paused' | 'finished' | 'discarded'
-
-export const statusOf = (s: Pick<BatchState, 'paused' | 'finished'>): BatchStatus =>
-  s.finished ? (s.finished.outcome === 'kept' ? 'finished' : 'discarded') : s.paused ? 'paused' : 'running'
-
-/** What a list of batches shows of one, kept beside its events. */
-export interface BatchHead {
-  id: string
-  code: string
-  name: string
-  formulaId: string | null
-  who: string
-  status: BatchStatus
-  startedAt: string
-  lastAt: string
-  /** The step that is worked on; null when all are over. Heads stored by earlier versions hold its title. */
-  step: StepNamed | string | null
-  stepsDone: number
-  steps: number
-  targetGrams: number
-  filledGrams: number | null
-  events: number
-  /** How it is watched, where it is. */
-  watch?: Watch
-  /** Somebody’s skin reacted to it. */
-  reacted?: true
-  /** What it taught, once it was finished. */
-  taught?: Taught
-}
+import type { BatchEvent } from '../batch/events.ts'
+import type { BatchState } from './state.ts'
 
 const namedStep = (step: StepNamed | undefined) => (step ? stepNamed(step) : null)
-
-/** What was really made, assessed; what was designed where nothing was weighed. */
-function madeOf(s: BatchState) {
-  const made = actualFormula(s)
-  return made ? assess(made, s.plan.a.catalogue) : s.plan.a
-}
-
-export function headOf(
-  info: Pick<BatchHead, 'id' | 'code' | 'name' | 'formulaId' | 'who'>,
-  s: BatchState,
-): BatchHead {
-  const watch = s.finished ? watchOf(s, () => madeOf(s)) : null
-  return {
-    id: info.id,
-    code: info.code,
-    name: info.name,
-    formulaId: info.formulaId,
-    who: info.who,
-    status: statusOf(s),
-    startedAt: s.start.at,
-    lastAt: s.events.at(-1)!.at,
-    step: namedStep(s.plan.steps[s.at]),
-    stepsDone: s.marks.size,
-    steps: s.plan.steps.length,
-    targetGrams: s.totalTarget,
-    filledGrams: s.finished?.filledGrams ?? null,
-    events: s.events.length,
-    ...(watch ? { watch } : {}),
-    ...(s.finished && historyOf(s.events).patches.some((p) => patchVerdict(p).state === 'stop')
-      ? { reacted: true as const }
-      : {}),
-    ...(s.finished?.outcome === 'kept' ? { taught: taughtBy(s) } : {}),
-  }
-}
-
-/** What a list shows of a batch from a file, worked out from its events. */
-export function headOfFile(
-  file: { batch: BatchInfo; events: readonly BenchEvent[] },
-  catalogue: Catalogue,
-): BatchHead {
-  const start = file.events[0]
-  if (start?.type !== 'start') throw new Error('A batch begins with its start.')
-  return headOf(file.batch, foldBatch(benchPlan(start.formula, catalogue), file.events))
-}
 
 /**
  * A code for a batch: initials of the formula, month and day, and a number from the second of that day on
@@ -131,7 +50,7 @@ export function deviations(s: BatchState): { n: number; said: Said<DeviationFact
   const { a, steps } = s.plan
   const resolutionGrams = a.amounts.resolutionGrams
   const label = (i: number) => a.lines[i]?.weighedAs ?? null
-  const saidOf = (e: BenchEvent): Said<DeviationFacts> | null => {
+  const saidOf = (e: BatchEvent): Said<DeviationFacts> | null => {
     switch (e.type) {
       case 'step':
         return e.how === 'skip'

@@ -1,11 +1,11 @@
-import { AFTERWARDS, UNDOABLE, type Happening } from './events.ts'
-import { choicesOf, WATCH } from '../keeping/data.ts'
+import { AFTERWARDS, UNDOABLE, type BatchEventBody } from '../batch/events.ts'
+import { choicesOf, WATCH } from '../batch/watch-data.ts'
 import type { Said } from '../text/said.ts'
 import type { RefusalFacts } from './said.ts'
 import type { BatchState } from './state.ts'
 
 /** Why something cannot happen to a batch now, null when it can. */
-export function refusal(s: BatchState, h: Happening): Said<RefusalFacts> | null {
+export function refusal(s: BatchState, h: BatchEventBody): Said<RefusalFacts> | null {
   if (s.finished && !AFTERWARDS.has(h.type)) return { code: 'finished' }
   if (!s.finished && AFTERWARDS.has(h.type))
     return { code: 'not-finished', correction: h.type === 'correction' }
@@ -15,13 +15,13 @@ export function refusal(s: BatchState, h: Happening): Said<RefusalFacts> | null 
   return ofKind?.(s, h) ?? null
 }
 
-type Refusal<T extends Happening['type'] = Happening['type']> = (
+type Refusal<T extends BatchEventBody['type'] = BatchEventBody['type']> = (
   s: BatchState,
-  h: Extract<Happening, { type: T }>,
+  h: Extract<BatchEventBody, { type: T }>,
 ) => Said<RefusalFacts> | null
 
 /** By kind of event, what speaks against it; other kinds can always happen. */
-const REFUSALS: { [T in Happening['type']]?: Refusal<T> } = {
+const REFUSALS: { [T in BatchEventBody['type']]?: Refusal<T> } = {
   start: () => ({ code: 'already-started' }),
   weigh: (_, h) => (h.grams > 0 ? null : { code: 'nothing-weighed' }),
   'take-out'(s, h) {
@@ -53,7 +53,7 @@ const REFUSALS: { [T in Happening['type']]?: Refusal<T> } = {
 /** Why an answer cannot be one; null where it can. */
 function observationFault(
   s: BatchState,
-  h: Extract<Happening, { type: 'observe' }>,
+  h: Extract<BatchEventBody, { type: 'observe' }>,
 ): Said<RefusalFacts> | null {
   const plan = s.events.findLast((e) => e.type === 'keep')
   if (!plan?.samples.some((x) => x.id === h.sample)) return { code: 'no-such-sample' }
@@ -81,12 +81,12 @@ function observationFault(
  */
 export function lotUse(
   events: readonly { type: string }[],
-  h: Happening,
+  h: BatchEventBody,
 ): { lot: string; grams: number; back?: number } | null {
   if (h.type === 'weigh' || h.type === 'dose') return h.lot ? { lot: h.lot, grams: h.grams } : null
   if (h.type === 'dilution') return h.lot ? { lot: h.lot, grams: h.soluteGrams } : null
   if (h.type === 'undo') {
-    const of = events[h.of] as Happening | undefined
+    const of = events[h.of] as BatchEventBody | undefined
     const use = of && of.type !== 'undo' ? lotUse(events, of) : null
     return use ? { lot: use.lot, grams: -use.grams, back: h.of } : null
   }

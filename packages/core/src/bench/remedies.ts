@@ -5,7 +5,7 @@ import type { Catalogue } from '../materials/catalogue.ts'
 import type { Said } from '../text/said.ts'
 import type { PourFacts } from './said.ts'
 import { actualFormula } from './actual.ts'
-import type { BenchEvent, Happening } from './events.ts'
+import type { BatchEvent, BatchEventBody } from '../batch/events.ts'
 import { foldBatch, type BatchState } from './state.ts'
 import { expectedOf, looseDoses } from './contents.ts'
 import { atResolution } from '../weighing/error.ts'
@@ -15,7 +15,7 @@ export type RemedyId = 'accept' | 'take-out' | 'scale-all' | 'scale-phase' | 'di
 export interface PourRemedy {
   id: RemedyId
   said: Said<PourFacts>
-  happenings: Happening[]
+  happenings: BatchEventBody[]
   /** Lines that have to be topped up, with what is still to weigh of each. */
   topUps: { line: number; grams: number }[]
   /** Size of the batch afterwards, grams. */
@@ -39,7 +39,7 @@ function player(s: BatchState, index: number, catalogue: Catalogue | undefined) 
   return (
     id: RemedyId,
     said: (after: BatchState) => Said<PourFacts>,
-    happenings: Happening[],
+    happenings: BatchEventBody[],
   ): PourRemedy => {
     const after = foldBatch(plan, [...s.events, ...happenings.map((h, i) => pretend(s, h, i))])
     const formula = actualFormula(completed(after))
@@ -162,7 +162,7 @@ const NOT_HERE = new Set(['weighing.too-small', 'record.adjuster-not-counted', '
 const keyOf = (f: Finding) => `${f.code} ${f.severity} ${f.materials.join(' ')}`
 const findingKeys = (list: readonly Finding[]) => list.map(keyOf)
 
-const pretend = (s: BatchState, h: Happening, i: number): BenchEvent => ({
+const pretend = (s: BatchState, h: BatchEventBody, i: number): BatchEvent => ({
   n: s.events.length + i,
   at: s.events.at(-1)!.at,
   step: s.plan.steps[s.at]?.key ?? null,

@@ -3,7 +3,7 @@ import type { LikelyCause } from './cause.ts'
 import type { HarmlessFacts } from './cause-facts.ts'
 import { CAUSES, HARMLESS } from './causes.ts'
 import { evidenceOf } from './evidence.ts'
-import type { Symptom } from './looks.ts'
+import type { Symptom } from './symptoms.ts'
 import type { BatchState } from './state.ts'
 
 export interface Rescue {

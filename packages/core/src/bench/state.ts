@@ -1,9 +1,9 @@
 import { parseISO } from 'date-fns'
 import { Elapsed } from './clock.ts'
-import type { BenchEvent } from './events.ts'
+import type { BatchEvent } from '../batch/events.ts'
 import type { BenchPlan } from './plan.ts'
 import { judge, type Working } from './judge.ts'
-import { take } from './take.ts'
+import { take } from './reduce.ts'
 import type { BatchState } from './types.ts'
 
 export type * from './types.ts'
@@ -12,7 +12,7 @@ export type * from './types.ts'
  * Everything that is known of a batch, from its events in order: the same events give the same state, whenever and
  * however often they are read. Events that were taken back count for nothing. Throws where the first event is no start.
  */
-export function foldBatch(plan: BenchPlan, events: readonly BenchEvent[]): BatchState {
+export function foldBatch(plan: BenchPlan, events: readonly BatchEvent[]): BatchState {
   const start = events[0]
   if (start?.type !== 'start') throw new Error('A batch begins with its start.')
   const elapsed = new Elapsed(parseISO(start.at).getTime())

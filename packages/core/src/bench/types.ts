@@ -1,5 +1,5 @@
 import type { Elapsed } from './clock.ts'
-import type { BenchEvent, EventOf } from './events.ts'
+import type { BatchEvent, EventOf } from '../batch/events.ts'
 import type { BenchPlan } from './plan.ts'
 import type { Importance } from './tolerance.ts'
 
@@ -60,7 +60,7 @@ export interface MassMark {
 
 export interface BatchState {
   plan: BenchPlan
-  events: readonly BenchEvent[]
+  events: readonly BatchEvent[]
   start: EventOf<'start'>
   /** Index of the step that is worked on; as many as there are steps when all are over. */
   at: number

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { BatchInfo, BenchEvent } from '../bench/events.ts'
+import { BatchInfo, BatchEvent } from '../batch/events.ts'
 import { shorten } from '../text/format.ts'
 import { toFormula } from './formula.ts'
 import { firstIssue, inside, ReadError, refuseDepth, refuseNewer } from '../text/json.ts'
@@ -35,14 +35,14 @@ const File = z.looseObject({
   format: z.literal('omblet-batch'),
   formatVersion: z.literal(BATCH_VERSION),
   batch: BatchInfo,
-  events: z.array(BenchEvent).min(1).max(100_000),
+  events: z.array(BatchEvent).min(1).max(100_000),
   photos: z.array(Photo).max(500).default([]),
 })
 
 /** A batch as it was made: what it is called and everything that happened, in order. */
 export interface BatchFile {
   batch: BatchInfo
-  events: BenchEvent[]
+  events: BatchEvent[]
   photos: BatchPhoto[]
 }
 

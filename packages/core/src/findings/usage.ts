@@ -3,7 +3,7 @@ import type { AssessedLine } from '../lines/types.ts'
 import type { Material } from '../shapes/material.ts'
 import { materialOfSubstance } from '../assess/carriers.ts'
 import { emulsifierRange, isEmulsifier } from '../emulsion/emulsion.ts'
-import { oncePer } from '../assess/memo.ts'
+import { memoizeByAssessment } from '../assess/memo.ts'
 import type { FindingFacts, Source } from './facts.ts'
 import { finding, type Finding, type Remedy, type Rule, type Severity } from './types.ts'
 import { kindHas } from '../shapes/kinds.ts'
@@ -21,7 +21,7 @@ const sourceOf = ({ own, source, confidence }: Material): Source =>
   own ? { cite: 'data', source } : { cite: 'material', of: [{ source, confidence }] }
 
 /** Doses of each material with what its blends bring along. */
-const doses = oncePer(sumOfDoses)
+const doses = memoizeByAssessment(sumOfDoses)
 
 function sumOfDoses(a: Assessment): Dose[] {
   const found = new Map<string, Dose>()

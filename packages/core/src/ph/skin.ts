@@ -16,7 +16,7 @@ const BODY: Bears = { min: 3, max: 8.5, stopMin: 2.3, stopMax: 10 }
 const BY_SITE: Partial<Record<Product['site'], Bears>> = { eye: EYE, body: BODY, hands: BODY, feet: BODY }
 
 /** What skin, scalp or the eye area bears of a product, by site; what is rinsed off one unit wider (common practice). */
-export function bearsOf({ site, rinse }: Pick<Product, 'site' | 'rinse'>): Bears {
+export function tolerablePh({ site, rinse }: Pick<Product, 'site' | 'rinse'>): Bears {
   const b = BY_SITE[site] ?? FACE
   const wider = rinse === 'rinse-off' ? 1 : 0
   return {

@@ -1,7 +1,7 @@
 import type { Assessment } from '../assess/types.ts'
 import type { AssessedLine } from '../lines/types.ts'
 import { isDye, isOily, preserves, swellsLong } from './facts.ts'
-import { refsOf } from './maker.ts'
+import { refsOf } from './step-builder.ts'
 import type { Making } from './making.ts'
 import { DROP_ML } from '../ph/adjusters.ts'
 import { atResolution, CHECK_PERCENT, weighingErrorPercent } from '../weighing/error.ts'

@@ -1,7 +1,7 @@
 import type { Assessment } from '../assess/types.ts'
 import { ROOM_C, temperatureAfter } from './cooling.ts'
 import { couldStayCold } from './facts.ts'
-import { labelsOf, refsOf } from './maker.ts'
+import { labelsOf, refsOf } from './step-builder.ts'
 import { isInverse, type Making } from './making.ts'
 import { dissolveIn, heat, sprinkled, undissolved } from './dissolve.ts'
 import { prepare } from './prepare.ts'

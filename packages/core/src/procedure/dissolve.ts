@@ -12,7 +12,7 @@ import {
   isOily,
   meltsAt,
 } from './facts.ts'
-import { labelsOf } from './maker.ts'
+import { labelsOf } from './step-builder.ts'
 import { isThick, keyOf, type Kept, type Making } from './making.ts'
 import type { Part } from './route.ts'
 import type { Sprinkled } from './step-facts.ts'

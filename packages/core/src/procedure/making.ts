@@ -1,15 +1,15 @@
 import type { Assessment } from '../assess/types.ts'
 import type { AssessedLine } from '../lines/types.ts'
-import type { Schools } from '../shapes/method.ts'
+import type { ProcessOptions } from '../shapes/method.ts'
 import { isGum } from './facts.ts'
-import type { Maker, WaterStore } from './maker.ts'
+import type { StepBuilder, WaterStore } from './step-builder.ts'
 import type { Part } from './route.ts'
 
 /** What the writers of steps share. */
 export interface Making {
   a: Assessment
-  m: Maker
-  choices: Schools
+  m: StepBuilder
+  choices: ProcessOptions
   water: WaterStore
   /** Lines that stand in a vessel of their own: made ahead, or added apart from their phase. */
   apart: Set<AssessedLine>
@@ -40,4 +40,4 @@ export const isWatery = (a: Assessment) => a.waterPercent >= LEAST_WATERY
 export const isInverse = (a: Assessment) => a.emulsion?.type === 'water-in-oil'
 /** Thick enough that a spoon of it takes powders up. */
 export const isThick = (a: Assessment) => a.emulsion !== null || a.lines.some((l) => isGum(l.material))
-export const whips = (a: Assessment, choices: Schools) => choices.body === 'whip' && !isWatery(a)
+export const whips = (a: Assessment, choices: ProcessOptions) => choices.body === 'whip' && !isWatery(a)

@@ -1,7 +1,7 @@
 import type { AssessedLine } from '../lines/types.ts'
 import { hasTrait } from '../shapes/material.ts'
 import { dissolves, isCaustic, isGum, isWetting, neutralises, swellsLong } from './facts.ts'
-import { labelsOf, refsOf, weighMinutes, type Maker } from './maker.ts'
+import { labelsOf, refsOf, weighMinutes, type StepBuilder } from './step-builder.ts'
 import { keyOf, type Kept, type Making } from './making.ts'
 import { CHECK_PERCENT, weighingErrorPercent } from '../weighing/error.ts'
 import { preDilution } from '../weighing/dilution.ts'
@@ -106,7 +106,7 @@ function weighFirst(making: Making, p: Part, name: string, key: string, first: r
   })
 }
 
-function sprinkle(m: Maker, p: Part, name: string, swelling: readonly AssessedLine[]) {
+function sprinkle(m: StepBuilder, p: Part, name: string, swelling: readonly AssessedLine[]) {
   m.with(name, {
     key: `swell-${p.id}`,
     kind: 'wet',
@@ -118,7 +118,7 @@ function sprinkle(m: Maker, p: Part, name: string, swelling: readonly AssessedLi
   })
 }
 
-function neutralise(m: Maker, p: Part, name: string, bases: readonly AssessedLine[]) {
+function neutralise(m: StepBuilder, p: Part, name: string, bases: readonly AssessedLine[]) {
   m.with(name, {
     key: `neutralise-${p.id}`,
     kind: 'add',
@@ -136,7 +136,7 @@ function neutralise(m: Maker, p: Part, name: string, bases: readonly AssessedLin
   })
 }
 
-function spreadInOil(m: Maker, p: Part, name: string, polymers: readonly AssessedLine[]) {
+function spreadInOil(m: StepBuilder, p: Part, name: string, polymers: readonly AssessedLine[]) {
   m.with(name, {
     key: `gum-${p.id}`,
     kind: 'wet',

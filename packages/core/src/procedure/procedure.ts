@@ -6,10 +6,10 @@ import type { MethodChoices } from '../shapes/method.ts'
 import { isWater } from './facts.ts'
 import { end, finish } from './finish.ts'
 import { addLate, beat } from './late.ts'
-import { Maker, WaterStore } from './maker.ts'
+import { StepBuilder, WaterStore } from './step-builder.ts'
 import type { Making } from './making.ts'
 import { routed } from './route.ts'
-import { schoolsOf } from './schools.ts'
+import { processOptionsOf } from './process-options.ts'
 import type { Step } from './steps.ts'
 
 /**
@@ -19,10 +19,10 @@ import type { Step } from './steps.ts'
  */
 export function procedureOf(assessment: Assessment, chosen: MethodChoices = {}): Step[] {
   const a = withGuesses(assessment)
-  const choices = schoolsOf(a, chosen)
+  const choices = processOptionsOf(a, chosen)
   const parts = routed(a)
   const res = a.amounts.resolutionGrams
-  const m = new Maker(['prepare'])
+  const m = new StepBuilder(['prepare'])
   m.loose({
     key: 'prepare',
     kind: 'wash',

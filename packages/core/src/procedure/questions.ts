@@ -1,11 +1,11 @@
 import type { Assessment } from '../assess/types.ts'
 import * as method from '../shapes/method.ts'
-import type { Schools } from '../shapes/method.ts'
+import type { ProcessOptions } from '../shapes/method.ts'
 import { isWatery } from './making.ts'
-import { MOVES, openChoices, preservativeShift } from './schools.ts'
+import { MOVES, openChoices, preservativeShift } from './process-options.ts'
 
 /** The questions that makers answer differently: both answers are right, and each has its reason and its price. */
-const OPTIONS: { [K in keyof Schools]: readonly Schools[K][] } = {
+const OPTIONS: { [K in keyof ProcessOptions]: readonly ProcessOptions[K][] } = {
   pouring: method.POURINGS,
   heating: method.HEATINGS,
   evaporation: method.EVAPORATIONS,
@@ -23,19 +23,19 @@ export interface EndingShift {
   /** Enough to put it in first. */
   much: boolean
 }
-export interface SchoolOption {
-  key: keyof Schools
-  value: Schools[keyof Schools]
+export interface ProcessOptionValue {
+  key: keyof ProcessOptions
+  value: ProcessOptions[keyof ProcessOptions]
   /** Only of the order of pH and preservative, where its effect can be predicted. */
   ending: EndingShift | null
 }
-export interface School {
-  key: keyof Schools
-  options: readonly SchoolOption[]
+export interface ProcessOption {
+  key: keyof ProcessOptions
+  options: readonly ProcessOptionValue[]
 }
 
 /** The questions that make a difference to a formula, with the answers that are open to it. */
-export function questionsOf(a: Assessment): School[] {
+export function questionsOf(a: Assessment): ProcessOption[] {
   const finish = isWatery(a) ? 'beat' : 'whip'
   const shift = preservativeShift(a)
   return openChoices(a).map((key) => ({

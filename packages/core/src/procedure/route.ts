@@ -1,4 +1,4 @@
-import { oncePer } from '../assess/memo.ts'
+import { memoizeByAssessment } from '../assess/memo.ts'
 import type { Assessment } from '../assess/types.ts'
 import type { AssessedLine } from '../lines/types.ts'
 import { withGuesses } from '../assess/guesses.ts'
@@ -95,7 +95,7 @@ function proposeHeat(p: Part) {
 const isHot = (p: Part | undefined) => (p?.heatToC ?? 0) >= HOT
 
 /** Proposes where each phase goes, from its role and materials; what the maker chose stands. Not to be changed. */
-export const routed = oncePer(routesOf)
+export const routed = memoizeByAssessment(routesOf)
 
 function routesOf(assessment: Assessment): Part[] {
   const a = withGuesses(assessment)

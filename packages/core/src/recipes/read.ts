@@ -1,7 +1,7 @@
 import { cellText, type Cell } from '../text/cells.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import type { Recipe } from './recipe.ts'
-import { titled } from './around.ts'
+import { titled } from './heat-hints.ts'
 import { makeMatcher } from './match.ts'
 import { Reader, type RawLine } from './reader.ts'
 import { cellsOf, delimiterOf } from './table.ts'

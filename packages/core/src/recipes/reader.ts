@@ -3,7 +3,7 @@ import { headingOf, type Heading } from './headings.ts'
 import { ingredientOf, ingredientOfCells, type Ingredient } from './lines.ts'
 import { severalIn } from './several.ts'
 import type { Recipe, RecipeLine } from './recipe.ts'
-import { warmth } from './around.ts'
+import { warmth } from './heat-hints.ts'
 import { type Matcher } from './match.ts'
 import {
   BATCH_INSIDE,

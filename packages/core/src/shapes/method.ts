@@ -22,7 +22,7 @@ export const MethodChoices = z.looseObject({
 })
 export type MethodChoices = z.infer<typeof MethodChoices>
 /** Every question answered. */
-export type Schools = {
+export type ProcessOptions = {
   [
     K in 'pouring' | 'heating' | 'evaporation' | 'cooling' | 'ending' | 'gum' | 'swelling' | 'body'
   ]: NonNullable<MethodChoices[K]>

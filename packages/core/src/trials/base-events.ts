@@ -1,12 +1,12 @@
 import { actualGrams } from '../bench/actual.ts'
 import { linesIn } from '../bench/contents.ts'
-import type { BenchEvent, Happening } from '../bench/events.ts'
+import type { BatchEvent, BatchEventBody } from '../batch/events.ts'
 import type { BenchPlan } from '../bench/plan.ts'
 import { foldBatch } from '../bench/state.ts'
 import { tasksOf } from '../bench/tasks.ts'
 import type { BatchState } from '../bench/types.ts'
 import type { Line } from '../shapes/formula.ts'
-import { KEPT_STEPS, sameStuff, type SharedBase } from './common.ts'
+import { KEPT_STEPS, sameStuff, type SharedBase } from './shared-base.ts'
 
 /** The line of the plan that is this one: of the same facts, else of the same material; -1 where none is. */
 function lineLike(
@@ -23,7 +23,7 @@ function lineLike(
     : here((x, y) => sameStuff({ ...x, custom: undefined }, { ...y, custom: undefined }))
 }
 
-type Stepped = Happening & { step: string | null }
+type Stepped = BatchEventBody & { step: string | null }
 
 /** What the base has and the jar's formula has not. */
 interface Foreign {
@@ -69,13 +69,13 @@ export function eventsOfBase(
   shared: SharedBase,
   at: string,
   note: BaseNote,
-): BenchEvent[] {
+): BatchEvent[] {
   const { left, foreign, each } = sharesOf(plan, made, shared)
   const resolution = plan.a.amounts.resolutionGrams
   if (left.size === 0 && foreign.length === 0) return []
   const inBase = new Set(left.keys())
-  const events: BenchEvent[] = []
-  const start: BenchEvent = { n: 0, at, step: null, type: 'start', formula: plan.formula, version: null }
+  const events: BatchEvent[] = []
+  const start: BatchEvent = { n: 0, at, step: null, type: 'start', formula: plan.formula, version: null }
   const put = (h: Stepped) => events.push({ n: events.length + 1, at, ...h })
   const now = () => foldBatch(plan, [start, ...events])
   put({

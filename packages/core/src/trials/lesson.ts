@@ -7,7 +7,7 @@ import type { PlannedTrial } from '../shapes/trial.ts'
 import { capitalise } from '../text/format.ts'
 
 /** Materials that stand in a jar that was not kept and not in the one that was: each once, in the order of the samples. */
-export function losersOf(
+export function rejectedVariants(
   trial: PlannedTrial,
   keep: string | null,
   catalogue: Catalogue,

@@ -8,10 +8,10 @@ import { applyEdit, type Edit } from '../formula/edit.ts'
 import { difference, type LineChange } from '../formula/versions.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import type { Formula } from '../shapes/formula.ts'
-import type { MethodChoices, Schools } from '../shapes/method.ts'
+import type { MethodChoices, ProcessOptions } from '../shapes/method.ts'
 import type { Varies } from '../shapes/trial.ts'
-import { questionsOf, type SchoolOption } from '../procedure/questions.ts'
-import { schoolsOf } from '../procedure/schools.ts'
+import { questionsOf, type ProcessOptionValue } from '../procedure/questions.ts'
+import { processOptionsOf } from '../procedure/process-options.ts'
 import { capitalise, sayPercent } from '../text/format.ts'
 import type { Plain, Said } from '../text/said.ts'
 
@@ -19,7 +19,7 @@ import type { Plain, Said } from '../text/said.ts'
 export type OptionNote =
   | { of: 'choice'; reason: ChoiceReason }
   | { of: 'substitute'; note: SubstituteNote }
-  | { of: 'school'; option: SchoolOption }
+  | { of: 'school'; option: ProcessOptionValue }
 
 /** Something that can be put in the place of what a formula has. */
 export interface Option {
@@ -117,11 +117,15 @@ export function levelOptions(formula: Formula, index: number, percents: readonly
 }
 
 /** The schools of one question of the method. */
-export function schoolOptions(formula: Formula, catalogue: Catalogue, key: keyof MethodChoices): Option[] {
+export function processOptionVariants(
+  formula: Formula,
+  catalogue: Catalogue,
+  key: keyof MethodChoices,
+): Option[] {
   const base = clean(formula)
   const a = derivedOf(base, catalogue).assessment
   const school = questionsOf(a).find((q) => q.key === key)
-  const chosen = schoolsOf(a, base.method?.choices)[key as keyof Schools]
+  const chosen = processOptionsOf(a, base.method?.choices)[key as keyof ProcessOptions]
   return (school?.options ?? []).map((o) => ({
     key: o.value,
     label: o.value,
@@ -155,7 +159,7 @@ export function variantOptions(wish: VariantWish, catalogue: Catalogue): Option[
     case 'level':
       return levelOptions(formula, line, wish.percents ?? [])
     case 'school':
-      return wish.school ? schoolOptions(formula, catalogue, wish.school) : []
+      return wish.school ? processOptionVariants(formula, catalogue, wish.school) : []
     default:
       return []
   }

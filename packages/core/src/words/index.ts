@@ -1,6 +1,6 @@
 import type { LikelyCause } from '../bench/cause.ts'
-import type { Happening } from '../bench/events.ts'
-import type { BatchHead } from '../bench/record.ts'
+import type { BatchEventBody } from '../batch/events.ts'
+import type { BatchHead } from '../stability/head.ts'
 import type { WeighedState } from '../bench/record-rows.ts'
 import type { PourRemedy } from '../bench/remedies.ts'
 import type {
@@ -11,7 +11,7 @@ import type {
   SimulatedFacts,
 } from '../bench/said.ts'
 import type { HarmlessFacts } from '../bench/cause-facts.ts'
-import type { Symptom } from '../bench/looks.ts'
+import type { Symptom } from '../bench/symptoms.ts'
 import type { Known, KnownFacts } from '../assess/known.ts'
 import type { Impossible, Miss, Pick, ProposalPart, SkinNeed } from '../brief/facts.ts'
 import type { Proposal } from '../brief/propose.ts'
@@ -21,21 +21,21 @@ import type { PhNeed } from '../findings/facts.ts'
 import type { NoteFamily } from '../findings/groups.ts'
 import type { Forecast } from '../derived/forecast.ts'
 import type { Finding, Remedy } from '../findings/types.ts'
-import { WATCH } from '../keeping/data.ts'
-import type { PatchVerdict } from '../keeping/patch.ts'
-import type { Aside } from '../keeping/series.ts'
-import type { BatchVerdict, Verdict } from '../keeping/verdict.ts'
-import type { MatterFacts } from '../keeping/plan.ts'
+import { WATCH } from '../batch/watch-data.ts'
+import type { PatchVerdict } from '../stability/patch.ts'
+import type { Aside } from '../stability/series.ts'
+import type { BatchVerdict, Verdict } from '../stability/verdict.ts'
+import type { MatterFacts } from '../stability/plan.ts'
 import { sayPercent } from '../text/format.ts'
 import type { Said } from '../text/said.ts'
-import type { School, SchoolOption } from '../procedure/questions.ts'
+import type { ProcessOption, ProcessOptionValue } from '../procedure/questions.ts'
 import type { Part } from '../procedure/route.ts'
 import type { Equipment, HeatReason, MadeAhead, RouteReason, StepSaid } from '../procedure/step-facts.ts'
 import type { StepKind, StepNamed } from '../procedure/steps.ts'
 import { goesOf, type RouteChoice } from '../procedure/view.ts'
 import type { ForecastAndFound, FrostFound } from '../trials/found.ts'
 import type { BaseNote } from '../trials/base-events.ts'
-import { SPLIT_STEP, type ForbidsFacts, type SharedBase, type SplitFacts } from '../trials/common.ts'
+import { SPLIT_STEP, type ForbidsFacts, type SharedBase, type SplitFacts } from '../trials/shared-base.ts'
 import type {
   ChoiceTestFacts,
   ConclusionFacts,
@@ -110,7 +110,7 @@ export const optionText = (note: OptionNote | null): string => {
     case 'substitute':
       return substituteText(note.note)
     case 'school':
-      return schoolOptionText(note.option).why
+      return processOptionValueText(note.option).why
     case undefined:
       return ''
   }
@@ -209,15 +209,16 @@ export const goesText = (part: Part, parts: readonly Part[]): string =>
 export const routeChoiceText = ({ said }: RouteChoice): string => say(words.steps.routeChoices, said)
 
 /** Name of a process option, such as “Order of addition”. */
-export const schoolText = ({ key }: { key: School['key'] }): string => words.processOptions[key].label
+export const processOptionText = ({ key }: { key: ProcessOption['key'] }): string =>
+  words.processOptions[key].label
 /** An answer to it, and what speaks for it in this formula. */
-export function schoolOptionText({ key, value, ending }: SchoolOption): OptionText {
+export function processOptionValueText({ key, value, ending }: ProcessOptionValue): OptionText {
   const text = (words.processOptions[key].options as Record<string, OptionText>)[value]!
   return ending ? { ...text, why: words.endingReason(value as 'adjust-first', ending) } : text
 }
 /** What an option of a trial is called. */
 export const optionName = ({ label, note }: Option): string =>
-  note?.of === 'school' ? schoolOptionText(note.option).label : label
+  note?.of === 'school' ? processOptionValueText(note.option).label : label
 
 /** Why something cannot happen to a batch now. */
 export const refusalText = (why: Said<RefusalFacts>): string => say(words.bench.refusal, why)
@@ -231,7 +232,7 @@ export const coolFaultText = (why: Said<CoolFaultFacts>): string => say(words.be
 export const pourText = ({ said }: PourRemedy): PourText =>
   (words.bench.pour[said.code] as (facts: typeof said) => PourText)(said)
 /** What happens with a remedy: weighings that are discarded say why. */
-export const pourHappenings = ({ said, happenings }: PourRemedy): Happening[] =>
+export const pourHappenings = ({ said, happenings }: PourRemedy): BatchEventBody[] =>
   happenings.map((h) =>
     h.type === 'discard' && said.code === 'discard' ? { ...h, reason: words.bench.overPoured(said.name) } : h,
   )

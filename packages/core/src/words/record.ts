@@ -1,31 +1,30 @@
-import type { BenchEvent } from '../bench/events.ts'
+import type { BatchEvent } from '../batch/events.ts'
 import type { BatchState } from '../bench/state.ts'
 import { formatCelsius, formatGrams, sayNumber } from '../text/format.ts'
 import type { EventContext, EventText } from './en/events.ts'
 import { en, type Words } from './en/index.ts'
-import { stepTitle } from './index.ts'
 
 const words: Words = en
 
 /** One event of a batch as a row of its record. */
 export interface EventRow extends EventText {
   n: number
-  type: BenchEvent['type']
+  type: BatchEvent['type']
   at: string
   step: string
   undone: boolean
 }
 
 /** One event as a row of the record: what happened, to what, how much. */
-export function eventRow(s: BatchState, e: BenchEvent): EventRow {
+export function eventRow(s: BatchState, e: BatchEvent): EventRow {
   const label = (i: number) => s.plan.a.lines[i]?.weighedAs ?? ''
-  const tells = words.events[e.type] as (e: BenchEvent, c: EventContext) => Partial<EventText>
+  const tells = words.events[e.type] as (e: BatchEvent, c: EventContext) => Partial<EventText>
   const step = s.plan.steps.find((x) => x.key === e.step)
   return {
     n: e.n,
     type: e.type,
     at: e.at,
-    step: step ? stepTitle(step) : '',
+    step: step ? words.steps.titleOf(step) : '',
     what: words.eventTypes[e.type],
     material: '',
     value: null,

@@ -30,7 +30,7 @@ import { rescue } from '../../src/bench/rescue.ts'
 import type { TrialVerdict } from '../../src/trials/verdict.ts'
 import { refusal } from '../../src/bench/refuse.ts'
 import { deviations } from '../../src/bench/record.ts'
-import type { BatchVerdict } from '../../src/keeping/verdict.ts'
+import type { BatchVerdict } from '../../src/stability/verdict.ts'
 import {
   type Assessment,
   assess,
@@ -51,7 +51,7 @@ import {
   forecastOf,
   type Formula,
   groupNotes,
-  type Happening,
+  type BatchEventBody,
   headOfFile,
   historyOf,
   knownOf,
@@ -214,7 +214,7 @@ function choicesScene(name: string, formula: Formula): Scene {
 }
 
 /** What could be asked of a batch, possible or not. */
-const HAPPENINGS: Happening[] = [
+const HAPPENINGS: BatchEventBody[] = [
   { type: 'weigh', line: 0, grams: 0 },
   { type: 'weigh', line: 99, grams: 1 },
   { type: 'take-out', line: 0, grams: 1e6 },
@@ -229,7 +229,7 @@ const HAPPENINGS: Happening[] = [
   { type: 'observe', sample: 'room', day: null, property: 'ph', value: 5 },
   { type: 'observe', sample: 'nowhere', day: null, property: 'smell', choice: 'none' },
   { type: 'observe', sample: 'room', day: null, property: 'smell', choice: 'purple' },
-] as Happening[]
+] as BatchEventBody[]
 
 function batchScene(name: string, file: BatchFile, symptoms: boolean): Scene {
   const lines: string[] = []

@@ -2,7 +2,7 @@
 import Menu from 'primevue/menu'
 import { onMounted, shallowRef, useTemplateRef } from 'vue'
 import { notify } from '../components/notify'
-import type { useKeeping } from '../stores/keeping'
+import type { useStability } from '../stores/stability'
 import { useBin } from '../stores/bin'
 import { useSafety } from '../stores/safety'
 import { isDark, setTheme } from '../browser/dark'
@@ -24,10 +24,10 @@ const PLACES = [
 ]
 
 /** What is due is counted when nothing more urgent is to be done: the first view does not wait for it. */
-const keeping = shallowRef<ReturnType<typeof useKeeping> | null>(null)
+const keeping = shallowRef<ReturnType<typeof useStability> | null>(null)
 onMounted(() => {
   const count = async () => {
-    const store = (await import('../stores/keeping')).useKeeping()
+    const store = (await import('../stores/stability')).useStability()
     await store.load()
     keeping.value = store
     const { tellOfLooks } = await import('../stores/notify-due')

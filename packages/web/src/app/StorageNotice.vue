@@ -13,7 +13,7 @@ import { useDrafts } from '../stores/drafts'
 import { useFiles } from '../stores/files'
 import { useLibrary } from '../stores/library'
 import { useWaiting } from '../stores/waiting'
-import { lostPart, update } from './update'
+import { chunkLoadError, update } from './update'
 
 /** What stands above every page: trouble with the store, what is not stored, work with files, a new version. */
 const library = useLibrary()
@@ -96,10 +96,10 @@ const offer = computed(() => update.ready && !/^\/bench\/[^/]+$/.test(route.path
         <PlainButton label="Leave it" size="small" @click="bin.refused = null" />
       </template>
     </Notice>
-    <Notice v-if="lostPart" kind="stop">
+    <Notice v-if="chunkLoadError" kind="stop">
       Part of Omblet could not be loaded. The server does not answer, or it has a newer version.
       <template #actions>
-        <Button label="Try again" size="small" @click="lostPart!.again()" />
+        <Button label="Try again" size="small" @click="chunkLoadError!.again()" />
         <PlainButton label="Reload" size="small" @click="reload" />
       </template>
     </Notice>

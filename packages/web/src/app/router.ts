@@ -97,17 +97,17 @@ export const router = createRouter({
     {
       path: '/stability',
       name: 'keeping',
-      component: place(() => import('../features/keeping/KeepingPage.vue')),
+      component: place(() => import('../features/stability/StabilityPage.vue')),
     },
     {
       path: '/stability/look',
       name: 'look-all',
-      component: place(() => import('../features/keeping/LookPage.vue')),
+      component: place(() => import('../features/stability/ObservationPage.vue')),
     },
     room('/stability/:id', [
-      within('', 'life', () => import('../features/keeping/KeepingPage.vue')),
-      within('look', 'look', () => import('../features/keeping/LookPage.vue')),
-      within('report', 'life-report', () => import('../features/keeping/ReportPage.vue')),
+      within('', 'life', () => import('../features/stability/StabilityPage.vue')),
+      within('look', 'look', () => import('../features/stability/ObservationPage.vue')),
+      within('report', 'life-report', () => import('../features/stability/ReportPage.vue')),
     ]),
     { path: '/help', redirect: '/help/glossary' },
     {
@@ -145,15 +145,15 @@ export const router = createRouter({
     {
       path: '/ingredients',
       name: 'shelf',
-      component: place(() => import('../features/shelf/ShelfPage.vue')),
+      component: place(() => import('../features/ingredients/IngredientsPage.vue')),
     },
     {
       path: '/ingredients/containers',
       name: 'containers',
-      component: place(() => import('../features/shelf/ContainersPage.vue')),
+      component: place(() => import('../features/ingredients/ContainersPage.vue')),
     },
-    within('/ingredients/lots/:id', 'lot', () => import('../features/shelf/WentPage.vue')),
-    within('/ingredients/:id', 'material', () => import('../features/shelf/MaterialPage.vue')),
+    within('/ingredients/lots/:id', 'lot', () => import('../features/ingredients/LotTracePage.vue')),
+    within('/ingredients/:id', 'material', () => import('../features/ingredients/MaterialPage.vue')),
     // Addresses of earlier versions lead to the new ones.
     ...Object.entries(MOVED).map(([from, to]) => ({
       path: `${from}/:rest(.*)*`,

@@ -5,7 +5,7 @@ import type { Router } from 'vue-router'
 export const update = reactive({ ready: false, use: () => undefined as void })
 
 /** A part of the application that could not be loaded, and how to ask for it again. */
-export const lostPart = shallowRef<{ again: () => void } | null>(null)
+export const chunkLoadError = shallowRef<{ again: () => void } | null>(null)
 
 /** The service worker keeps everything for work without a network; a new version is offered, never forced. */
 export async function startServiceWorker() {
@@ -47,9 +47,9 @@ async function anew(to: string) {
 export function watchParts(router: Router) {
   let wanted: string | null = null
   const lost = (again: () => void) => {
-    lostPart.value = {
+    chunkLoadError.value = {
       again: () => {
-        lostPart.value = null
+        chunkLoadError.value = null
         again()
       },
     }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sayNumber, type Lesson } from '@omblet/core'
+import { sayNumber, type LearnedValue } from '@omblet/core'
 import { useToast } from 'primevue/usetoast'
 import { computed } from 'vue'
 import { useLearned } from '../stores/learned'
@@ -7,7 +7,7 @@ import { notify } from './notify'
 
 /** What earlier batches taught, with how many and how far apart they lie; it can be forgotten. */
 const props = defineProps<{
-  lesson: Lesson
+  lesson: LearnedValue
   of?: string | null
   /** What is learned, before the figure. */
   says: string

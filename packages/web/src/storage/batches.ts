@@ -1,4 +1,4 @@
-import type { BatchHead, BenchEvent, PlannedTrial } from '@omblet/core'
+import type { BatchHead, BatchEvent, PlannedTrial } from '@omblet/core'
 import { toBin } from './bin'
 import type { IDBPTransaction } from 'idb'
 import { ofBatch, openStore, whole } from './db'
@@ -21,7 +21,7 @@ export const getHead = async (id: string): Promise<BatchHead | undefined> =>
 const picturesOf = (id: string) => IDBKeyRange.bound([id], [id, []])
 
 /** A batch with everything that happened to it, in order; null where there is none. */
-export async function getBatch(id: string): Promise<{ head: BatchHead; events: BenchEvent[] } | null> {
+export async function getBatch(id: string): Promise<{ head: BatchHead; events: BatchEvent[] } | null> {
   const db = await openStore()
   const tx = db.transaction(['batches', 'events'])
   const [head, records] = await Promise.all([
@@ -32,18 +32,18 @@ export async function getBatch(id: string): Promise<{ head: BatchHead; events: B
 }
 
 /** Events from number `from` on: what another tab has written since. */
-export const eventsFrom = async (id: string, from: number): Promise<BenchEvent[]> =>
+export const eventsFrom = async (id: string, from: number): Promise<BatchEvent[]> =>
   (await (await openStore()).getAll('events', ofBatch(id, from))).map((r) => r.event)
 
 /** Every batch with everything that happened to it: for what asks of all of them at once. */
-export async function everyBatch(): Promise<{ head: BatchHead; events: BenchEvent[] }[]> {
+export async function everyBatch(): Promise<{ head: BatchHead; events: BatchEvent[] }[]> {
   const db = await openStore()
   const tx = db.transaction(['batches', 'events'])
   const [heads, records] = await Promise.all([
     tx.objectStore('batches').getAll(),
     tx.objectStore('events').getAll(),
   ])
-  const by = new Map<string, BenchEvent[]>(heads.map((h) => [h.id, []]))
+  const by = new Map<string, BatchEvent[]>(heads.map((h) => [h.id, []]))
   for (const { batch, event } of records) by.get(batch)?.push(event)
   return heads.map((head) => ({ head, events: by.get(head.id)! }))
 }
@@ -63,9 +63,9 @@ export interface LotUse {
  */
 export async function appendEvent(
   head: BatchHead,
-  event: BenchEvent,
+  event: BatchEvent,
   use: LotUse | null,
-  before?: BenchEvent,
+  before?: BatchEvent,
 ): Promise<void> {
   const db = await openStore()
   const tx = db.transaction([...EVENT_STORES], 'readwrite', { durability: 'strict' })
@@ -78,7 +78,7 @@ const EVENT_STORES = ['batches', 'events', 'lots', 'containers', 'stock'] as con
 
 /** A batch that begins with what happened already, and the trial that knows of it from then on. */
 export interface Beginning {
-  events: readonly { event: BenchEvent; use: LotUse | null }[]
+  events: readonly { event: BatchEvent; use: LotUse | null }[]
   trial?: { id: string; change: (here: PlannedTrial) => PlannedTrial }
 }
 /** Begins a batch with everything that it has from the start, all or none. Throws `TrialGone` where its trial is gone. */
@@ -113,7 +113,7 @@ async function given(
 async function putEvent(
   tx: IDBPTransaction<OmbletDb, (typeof EVENT_STORES)[number][], 'readwrite'>,
   head: BatchHead,
-  { event, use, before }: { event: BenchEvent; use: LotUse | null; before?: BenchEvent | undefined },
+  { event, use, before }: { event: BatchEvent; use: LotUse | null; before?: BatchEvent | undefined },
   put: (write: Promise<unknown>) => void,
 ) {
   const events = tx.objectStore('events')
@@ -171,7 +171,7 @@ export async function deleteBatch(
 export interface Orphan {
   id: string
   head: BatchHead | null
-  events: BenchEvent[]
+  events: BatchEvent[]
 }
 export async function listOrphans(): Promise<Orphan[]> {
   const db = await openStore()

@@ -1,5 +1,5 @@
 import {
-  besideId,
+  copyId,
   freeName,
   same,
   sameEvent,
@@ -61,7 +61,7 @@ const STORES = [
   'trials',
   'bin',
 ] as const
-interface Taking {
+interface Reducers {
   tx: IDBPTransaction<OmbletDb, (typeof STORES)[number][], 'readwrite'>
   put: (write: Promise<unknown>) => void
 }
@@ -85,7 +85,7 @@ export async function takeFromBin(binId: string): Promise<Back | null> {
 /** The first id at which nothing else stands. */
 async function place(id: string, isFree: (id: string) => Promise<boolean>): Promise<Omit<Back, 'kind'>> {
   for (let n = 1; ; n++) {
-    const key = n === 1 ? id : besideId(id, n)
+    const key = n === 1 ? id : copyId(id, n)
     if (await isFree(key)) return { id: key, beside: n > 1 }
   }
 }
@@ -96,7 +96,7 @@ const placeOfSame = <T>(id: string, item: T, get: (id: string) => Promise<T | un
     return !here || same(here, item)
   })
 
-async function putBack({ tx, put }: Taking, content: BinContent): Promise<Omit<Back, 'kind'>> {
+async function putBack({ tx, put }: Reducers, content: BinContent): Promise<Omit<Back, 'kind'>> {
   switch (content.kind) {
     case 'formula':
       return putFormula({ tx, put }, content)
@@ -135,7 +135,7 @@ async function putBack({ tx, put }: Taking, content: BinContent): Promise<Omit<B
 
 /** Puts back what is left: by the entries that there were, or by one that counts it where it stands beside another. */
 async function putEntries(
-  { tx, put }: Taking,
+  { tx, put }: Reducers,
   of: StockOf,
   { id, beside }: Omit<Back, 'kind'>,
   entries: readonly StockEntry[] | undefined,
@@ -153,7 +153,7 @@ async function putEntries(
   for (const entry of whole ? entries : [counted]) put(tx.objectStore('stock').put(entry))
 }
 
-async function putFormula({ tx, put }: Taking, content: Of<'formula'>) {
+async function putFormula({ tx, put }: Reducers, content: Of<'formula'>) {
   const store = tx.objectStore('formulas')
   const { formula } = content.formula
   const at = await place(content.formula.id, async (key) => {
@@ -192,7 +192,7 @@ async function putFormula({ tx, put }: Taking, content: Of<'formula'>) {
   return at
 }
 
-async function putBatch({ tx, put }: Taking, content: Of<'batch'>) {
+async function putBatch({ tx, put }: Reducers, content: Of<'batch'>) {
   const events = tx.objectStore('events')
   const at = await place(content.head?.id ?? content.events[0]!.batch, async (key) => {
     const here = await events.getAll(ofBatch(key))

@@ -1,9 +1,9 @@
 import {
   BatchInfo,
-  BenchEvent,
+  BatchEvent,
   freeName,
   leftOf,
-  placeOf,
+  resolveImport,
   same,
   sameFormula,
   safeId,
@@ -131,7 +131,7 @@ async function restoreFormulas(all: Restoring, backup: Backup) {
     const { formula, versions, from, ...times } = saved
     // an example that nobody changed is the same example on every machine; one that was changed takes its place
     const example = examples.find((e) => sameFormula(e.formula, formula))
-    const place = await placeOf(
+    const place = await resolveImport(
       safeId(example?.id ?? saved.id),
       async (key) => made.get(key) ?? (await formulas.get(key)),
       (here) =>
@@ -161,7 +161,7 @@ async function restoreVersions(
   const numbers = new Set((await store.index('formulaId').getAll(place.id)).map((v) => v.number))
   const places = []
   for (const v of versions) {
-    const at = await placeOf(
+    const at = await resolveImport(
       safeId(v.id),
       (key) => store.get(key),
       (here) => (here.formulaId === place.id && sameFormula(here.formula, v.formula) ? 'nothing' : 'another'),
@@ -247,7 +247,7 @@ async function restoreCourses(all: Restoring, backup: Backup) {
 const withMoved = (file: BatchFile, moved: Moved): BatchFile => ({
   ...file,
   batch: withIds(BatchInfo, file.batch, moved),
-  events: file.events.map((e) => withIds(BenchEvent, e, moved)),
+  events: file.events.map((e) => withIds(BatchEvent, e, moved)),
 })
 /** Versions name batches and trials, which come in after them: those that this restore put follow where these went. */
 async function followLate({ tx, put, moved, newVersions }: Restoring, backup: Backup) {

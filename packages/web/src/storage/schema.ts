@@ -1,7 +1,7 @@
 import {
   lotUse,
   type BatchHead,
-  type BenchEvent,
+  type BatchEvent,
   type Container,
   type FactChange,
   type Formula,
@@ -46,7 +46,7 @@ export interface LotFile {
 export interface EventRecord {
   batch: string
   n: number
-  event: BenchEvent
+  event: BatchEvent
 }
 /** What an earlier Omblet wrote beside an event: the grams that it really took, where the lot held less. */
 type OldEventRecord = EventRecord & { taken?: number }

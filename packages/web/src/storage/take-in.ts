@@ -4,7 +4,7 @@ import {
   bringsTrial,
   headOfFile,
   knownCatalogue,
-  placeOf,
+  resolveImport,
   safeId,
   uniteTrials,
   withOwn,
@@ -24,7 +24,7 @@ export async function putTrial(
   trial: PlannedTrial,
   put: (write: Promise<unknown>) => void,
 ) {
-  const place = await placeOf(
+  const place = await resolveImport(
     safeId(trial.plan.id),
     (key) => store.get(key),
     (here) => bringsTrial(here, trial),
@@ -73,7 +73,7 @@ export async function putCourse(
   catalogue: Catalogue,
   put: (write: Promise<unknown>) => void,
 ): Promise<Course> {
-  const place = await placeOf(
+  const place = await resolveImport(
     safeId(saved.batch.id),
     async (key) => {
       const here = (await stores.events.getAll(ofBatch(key))).map((r) => r.event)

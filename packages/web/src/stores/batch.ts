@@ -1,6 +1,6 @@
 import { refusalText } from '@omblet/core/words'
 import {
-  type BenchEvent,
+  type BatchEvent,
   benchPlan,
   eventFault,
   foldBatch,
@@ -12,7 +12,7 @@ import {
   type BatchInfo,
   type BatchState,
   type BenchPlan,
-  type Happening,
+  type BatchEventBody,
   type PlannedTrial,
 } from '@omblet/core'
 import { defineStore } from 'pinia'
@@ -41,7 +41,7 @@ import { useWaiting } from './waiting'
 
 /** An entry on its way to the store. */
 interface Pending {
-  event: BenchEvent
+  event: BatchEvent
   use: LotUse | null
   /** Happens by itself and will happen again. */
   quiet: boolean
@@ -66,7 +66,7 @@ export const useBatch = defineStore('batch', () => {
   const containers = useContainers()
   const info = shallowRef<BatchInfo | null>(null)
   const plan = shallowRef<BenchPlan | null>(null)
-  const events = shallowRef<BenchEvent[]>([])
+  const events = shallowRef<BatchEvent[]>([])
   const pending = shallowRef<Pending[]>([])
   const held = shallowRef<Held | null>(null)
   /** Something to tell: why an entry was refused, or that another tab wrote. */
@@ -136,19 +136,19 @@ export const useBatch = defineStore('batch', () => {
    */
   async function begin(
     batch: Omit<BatchInfo, 'id'>,
-    start: Extract<Happening, { type: 'start' }>,
+    start: Extract<BatchEventBody, { type: 'start' }>,
     {
       got = () => [],
       trial,
     }: {
-      got?: (plan: BenchPlan) => readonly { happening: Happening; step: string | null }[]
+      got?: (plan: BenchPlan) => readonly { happening: BatchEventBody; step: string | null }[]
       trial?: { id: string; change: (here: PlannedTrial, batch: string) => PlannedTrial }
     } = {},
   ): Promise<string> {
     await pumping
     const full = tidyInfo({ ...batch, id: makeId() })
     const made = benchPlan(start.formula, materials.catalogue)
-    const first = { n: 0, at: steadyIso(), step: null, ...plain(start) } as BenchEvent
+    const first = { n: 0, at: steadyIso(), step: null, ...plain(start) } as BatchEvent
     const all = [first]
     const stored = [{ event: first, use: null as LotUse | null }]
     for (const { happening, step } of got(made)) {
@@ -185,7 +185,7 @@ export const useBatch = defineStore('batch', () => {
    * `step` is the step that is worked on unless another is given; `quiet` for what happens by itself.
    */
   function enter(
-    happening: Happening,
+    happening: BatchEventBody,
     step?: string | null,
     quiet = false,
     settle: Pending['settle'] = () => undefined,
@@ -208,7 +208,7 @@ export const useBatch = defineStore('batch', () => {
   }
 
   /** Enters what happened and tells when it is stored; false where it was refused or could not be. */
-  const append = (happening: Happening, step?: string | null, quiet = false) =>
+  const append = (happening: BatchEventBody, step?: string | null, quiet = false) =>
     new Promise<boolean>((resolve) => {
       if (!enter(happening, step, quiet, resolve)) resolve(false)
     })

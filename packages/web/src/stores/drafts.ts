@@ -5,7 +5,7 @@ import * as z from 'zod'
 import { useUnstored } from '../browser/unstored'
 import { announce } from '../storage/channel'
 import { ConflictError, GoneError, saveFormula } from '../storage/formulas'
-import { forget, keep, kept, keptNames } from '../storage/keepsake'
+import { forget, keep, kept, keptNames } from '../storage/session-stash'
 import { useLibrary } from './library'
 
 /** A formula before an edit. */

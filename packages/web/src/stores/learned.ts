@@ -1,4 +1,4 @@
-import { inVessel, learn, type Learned, type Lesson } from '@omblet/core'
+import { inVessel, learn, type Learned, type LearnedValue } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 import { carriedSetting, changeSetting } from '../storage/settings'
@@ -15,20 +15,20 @@ export const useLearned = defineStore('learned', () => {
       if (!batches.ready) await batches.load()
       forgotten.value = (await carriedSetting('forgotten').catch(() => undefined)) ?? {}
     })())
-  const keyOf = (lesson: Lesson, of: string | null) => `${lesson} ${of ?? ''}`.trim()
+  const keyOf = (lesson: LearnedValue, of: string | null) => `${lesson} ${of ?? ''}`.trim()
 
   /** What was learned of something; null where nothing was, or it was forgotten. */
-  function of(lesson: Lesson, what: string | null = null): Learned | null {
+  function of(lesson: LearnedValue, what: string | null = null): Learned | null {
     void load()
     return learn(batches.heads, lesson, what, forgotten.value[keyOf(lesson, what)] ?? '')
   }
   /** What a lesson is of: this very vessel where it taught something, else every one. */
-  function nearest(lesson: Lesson, what: string | null, vesselGrams: number | null): string | null {
+  function nearest(lesson: LearnedValue, what: string | null, vesselGrams: number | null): string | null {
     const own = vesselGrams === null ? null : inVessel(what, vesselGrams)
     return own !== null && of(lesson, own) ? own : what
   }
   /** Forgets what was learned so far: only batches that begin later count. Gives back how to undo it. */
-  async function forget(lesson: Lesson, what: string | null, now = new Date().toISOString()) {
+  async function forget(lesson: LearnedValue, what: string | null, now = new Date().toISOString()) {
     const key = keyOf(lesson, what)
     const before = forgotten.value[key]
     const put = async (since: string | undefined) => {

@@ -1,4 +1,4 @@
-import { BenchEvent, benchPlan, foldBatch, headOf, lotUse, sameEvent, writeBatch } from '@omblet/core'
+import { BatchEvent, benchPlan, foldBatch, headOf, lotUse, sameEvent, writeBatch } from '@omblet/core'
 import * as z from 'zod'
 import { appendEvent, BatchGone, EventTaken, getBatch } from '../storage/batches'
 import { useMaterials } from './materials'
@@ -7,9 +7,9 @@ import type { Waiting, Why } from './waiting-shape'
 /** What the store has already of entries that wait is left out; null where it has others in their place. */
 export function stillWaiting(
   pending: readonly unknown[],
-  stored: readonly BenchEvent[],
-): BenchEvent[] | null {
-  const all = z.array(BenchEvent).safeParse(pending).data
+  stored: readonly BatchEvent[],
+): BatchEvent[] | null {
+  const all = z.array(BatchEvent).safeParse(pending).data
   if (!all) return null
   const left = all.filter((e) => e.n >= stored.length)
   const same = all.every((e) => e.n >= stored.length || sameEvent(e, stored[e.n]!))

@@ -1,10 +1,10 @@
-import type { BenchEvent } from '@omblet/core'
+import type { BatchEvent } from '@omblet/core'
 import type { Waiting, Why } from './waiting-shape'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { useUnstored } from '../browser/unstored'
 import { announce } from '../storage/channel'
-import { forget, keep, kept, keptNames } from '../storage/keepsake'
+import { forget, keep, kept, keptNames } from '../storage/session-stash'
 
 const NAME = 'batch:'
 /** What was kept, as far as its name can be told; whoever stores it looks at each entry. */
@@ -38,7 +38,7 @@ export const useWaiting = defineStore('waiting', () => {
     release(id)
   }
   /** Hands over what waits in a batch that is opened; whoever takes it looks after it. */
-  function take(id: string): BenchEvent[] {
+  function take(id: string): BatchEvent[] {
     const here = waiting.value.get(id) ?? kept(NAME + id, read)
     drop(id)
     return here?.pending ?? []

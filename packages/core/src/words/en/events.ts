@@ -1,13 +1,13 @@
 import { adjusterAsWeighed } from '../../dosing/log.ts'
 import { METHOD_WORDS } from '../../shapes/formula.ts'
 import { capitalise } from '../../text/format.ts'
-import type { BenchEvent, EventOf } from '../../bench/events.ts'
-import { choicesOf, WATCH } from '../../keeping/data.ts'
-import { PATCH_WAYS } from '../../keeping/patch.ts'
-import { STORAGES, type Storage } from '../../shapes/keeping.ts'
+import type { BatchEvent, EventOf } from '../../batch/events.ts'
+import { choicesOf, WATCH } from '../../batch/watch-data.ts'
+import { PATCH_WAYS } from '../../stability/patch.ts'
+import { STORAGES, type Storage } from '../../shapes/stability.ts'
 import type { BatchState } from '../../bench/state.ts'
 
-export const eventTypes: Record<BenchEvent['type'], string> = {
+export const eventTypes: Record<BatchEvent['type'], string> = {
   start: 'Started',
   step: 'Step',
   tare: 'Tare',
@@ -59,7 +59,7 @@ export interface EventContext {
   /** The label of a line. */
   label: (i: number) => string
 }
-export type EventWords = { [T in BenchEvent['type']]: (e: EventOf<T>, c: EventContext) => Partial<EventText> }
+export type EventWords = { [T in BatchEvent['type']]: (e: EventOf<T>, c: EventContext) => Partial<EventText> }
 const grams = (value: number, rest: Partial<EventText> = {}): Partial<EventText> => ({
   value,
   unit: 'g',

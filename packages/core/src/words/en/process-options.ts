@@ -1,5 +1,5 @@
 import type { EndingShift } from '../../procedure/questions.ts'
-import type { Schools } from '../../shapes/method.ts'
+import type { ProcessOptions } from '../../shapes/method.ts'
 import { formatNumber } from '../../text/format.ts'
 
 /** A process option and what speaks for it. */
@@ -8,7 +8,7 @@ export interface OptionText {
   why: string
 }
 type OptionWords = {
-  [K in keyof Schools]: { label: string; options: Record<Schools[K], OptionText> }
+  [K in keyof ProcessOptions]: { label: string; options: Record<ProcessOptions[K], OptionText> }
 }
 
 /** Where makers do differently: the name of the question, and each answer. */
@@ -112,7 +112,7 @@ export const processOptions: OptionWords = {
 }
 
 /** Why the preservative goes in before or after the pH is set, where its own effect is predicted. */
-export function endingReason(value: Schools['ending'], { shift, much }: EndingShift): string {
+export function endingReason(value: ProcessOptions['ending'], { shift, much }: EndingShift): string {
   const by = formatNumber(Math.abs(shift), 1)
   const moved = `Without the preservative the pH would be about ${by} ${shift > 0 ? 'lower' : 'higher'}`
   if (much)

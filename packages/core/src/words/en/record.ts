@@ -1,4 +1,4 @@
-import type { BatchHead } from '../../bench/record.ts'
+import type { BatchHead } from '../../stability/head.ts'
 import { madeGrams, yieldPercent } from '../../bench/record.ts'
 import type { WeighedState } from '../../bench/record-rows.ts'
 import type { BatchState } from '../../bench/types.ts'

@@ -1,4 +1,4 @@
-import type { ForbidsFacts, SplitFacts } from '../../trials/common.ts'
+import type { ForbidsFacts, SplitFacts } from '../../trials/shared-base.ts'
 import type { TrialAttribute } from '../../shapes/trial.ts'
 import { leans, scaleOf } from '../../trials/data.ts'
 import type { TrialFaultFacts, TrialWarningFacts } from '../../trials/plan.ts'

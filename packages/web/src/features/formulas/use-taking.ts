@@ -10,7 +10,7 @@ interface LaunchQueue {
   setConsumer: (consumer: (params: { files: { getFile: () => Promise<File> }[] }) => void) => void
 }
 
-/** Taking in files that are chosen, dropped onto `zone` or handed over; what could not be taken in stands in `problems`. */
+/** Reducers in files that are chosen, dropped onto `zone` or handed over; what could not be taken in stands in `problems`. */
 export function useTaking(zone: Readonly<Ref<HTMLElement | null>>) {
   const files = useFiles()
   const router = useRouter()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { trialResult } from '@omblet/core/words'
-import { asVersionOf, decided, losersOf, trialVerdict, type PlannedTrial } from '@omblet/core'
+import { asVersionOf, decided, rejectedVariants, trialVerdict, type PlannedTrial } from '@omblet/core'
 import Button from 'primevue/button'
 import { useToast } from 'primevue/usetoast'
 import { computed, ref } from 'vue'
@@ -37,7 +37,7 @@ const next = ref('')
 const lessons = ref<Record<string, string>>({})
 /** Materials that only a jar that was not kept has. */
 const losers = computed(() =>
-  losersOf(props.trial, keep.value === NONE ? null : keep.value, materials.catalogue),
+  rejectedVariants(props.trial, keep.value === NONE ? null : keep.value, materials.catalogue),
 )
 const done = computed(() => props.trial.plan.decision ?? null)
 const nameOf = (id: string | null) =>

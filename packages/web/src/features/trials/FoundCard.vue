@@ -20,7 +20,7 @@ import { readBatch } from '../../composables/batch-state'
 import { photosOf } from '../../storage/batches'
 import { useMaterials } from '../../stores/materials'
 import { useTrials } from '../../stores/trials'
-import { KITCHEN } from './kitchen'
+import { HOUSEHOLD_MEASURES } from './household-measures'
 import Letter from './Letter.vue'
 
 /** What Omblet expected of each jar beside what was found, so that one sees where it was wrong; and figures from the kitchen. */
@@ -65,7 +65,7 @@ const rows = computed(() =>
 const ways = [{ value: null, label: 'not specified' }, ...READING_WAYS]
 const NONE = 'none'
 /** Those that are figures; the others are chosen. */
-const figures = KITCHEN.filter((k) => k.what !== 'body' && k.what !== 'frost')
+const figures = HOUSEHOLD_MEASURES.filter((k) => k.what !== 'body' && k.what !== 'frost')
 const bodies = [
   { value: NONE, label: 'not assessed' },
   ...BODIES.map((b) => ({ value: b as string, label: b })),

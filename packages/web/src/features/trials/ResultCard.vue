@@ -2,7 +2,7 @@
 import { choiceTestText, conclusionText, leftOutText, testText } from '@omblet/core/words'
 import { formatNumber, trialVerdict, type PlannedTrial, type TrialReading } from '@omblet/core'
 import { computed } from 'vue'
-import { KITCHEN } from './kitchen'
+import { HOUSEHOLD_MEASURES } from './household-measures'
 import Letter from './Letter.vue'
 
 /** What the trial tells: sentences first, then each attribute as a line with the samples on it. */
@@ -30,7 +30,9 @@ const strip = (r: TrialReading) => {
     })
 }
 /** Figures from the kitchen stand in the same table. */
-const found = computed(() => KITCHEN.filter((k) => props.trial.plan.measured.some((m) => m.what === k.what)))
+const found = computed(() =>
+  HOUSEHOLD_MEASURES.filter((k) => props.trial.plan.measured.some((m) => m.what === k.what)),
+)
 const foundOf = (sample: string, what: string) => {
   const m = props.trial.plan.measured.find((x) => x.sample === sample && x.what === what)
   return m ? (m.choice ?? formatNumber(m.value ?? 0, 0, 2)) : ''

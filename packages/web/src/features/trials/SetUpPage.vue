@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { schoolText } from '@omblet/core/words'
+import { processOptionText } from '@omblet/core/words'
 import { type Varies } from '@omblet/core'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
@@ -41,7 +41,9 @@ onMounted(() => {
 const formulas = computed(() =>
   library.records.map((r) => ({ value: r.id, label: r.formula.name || 'Unnamed formula' })),
 )
-const schools = computed(() => s.schools.value.map((q) => ({ value: q.key as string, label: schoolText(q) })))
+const schools = computed(() =>
+  s.schools.value.map((q) => ({ value: q.key as string, label: processOptionText(q) })),
+)
 const kinds = computed(() => VARIES.map(({ value, label }) => ({ value, label })))
 const references = computed(() => [
   { value: NONE, label: 'None: all pairs' },

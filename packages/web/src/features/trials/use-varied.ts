@@ -1,4 +1,4 @@
-import { schoolText } from '@omblet/core/words'
+import { processOptionText } from '@omblet/core/words'
 import {
   questionsOf,
   sayNumber,
@@ -72,7 +72,7 @@ function useSubject(start: { formula?: string; varies?: Varies }) {
   const what = computed(() => {
     const usual = variesOf(varies.value).what
     if (varies.value === 'school')
-      return schoolText(schools.value.find((s) => s.key === school.value)!).toLowerCase() ?? usual
+      return processOptionText(schools.value.find((s) => s.key === school.value)!).toLowerCase() ?? usual
     const of = line.value === null ? undefined : assessment.value?.lines[line.value]?.label
     if (!of) return usual
     return varies.value === 'level' ? `the amount of ${of}` : `the substitute for ${of}`

@@ -1,5 +1,5 @@
 import type { HarmlessFacts } from '../../../bench/cause-facts.ts'
-import type { Symptom } from '../../../bench/looks.ts'
+import type { Symptom } from '../../../bench/symptoms.ts'
 import { listWords, sayNumber } from '../../../text/format.ts'
 import type { Sentences } from '../../../text/said.ts'
 import { emulsion } from './emulsion.ts'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { eventRow, rowValue } from '@omblet/core/words'
-import { UNDOABLE, type Happening } from '@omblet/core'
+import { UNDOABLE, type BatchEventBody } from '@omblet/core'
 import { format } from 'date-fns'
 import { QuietButton } from '../../../components/buttons'
 import { computed } from 'vue'
@@ -8,7 +8,7 @@ import { useBatch } from '../../../stores/batch'
 import { useRun } from './run'
 
 /** The last entries of some kinds, each of which can be taken back. */
-const props = defineProps<{ types: readonly Happening['type'][]; lines?: readonly number[] }>()
+const props = defineProps<{ types: readonly BatchEventBody['type'][]; lines?: readonly number[] }>()
 const batch = useBatch()
 const run = useRun()
 const rows = computed(() => {

@@ -1,17 +1,24 @@
 <script setup lang="ts">
 import TermText from '../../../components/TermText.vue'
-import { schoolOptionText, schoolText } from '@omblet/core/words'
-import { questionsOf, type Assessment, type MethodChoices, type School, type Schools } from '@omblet/core'
+import { processOptionValueText, processOptionText } from '@omblet/core/words'
+import {
+  questionsOf,
+  type Assessment,
+  type MethodChoices,
+  type ProcessOption,
+  type ProcessOptions,
+} from '@omblet/core'
 import { computed } from 'vue'
 import TitledCard from '../../../components/TitledCard.vue'
 import ChoiceField from '../../../components/ChoiceField.vue'
 
 /** The questions with two schools; both are right, and each has its price. */
-const props = defineProps<{ a: Assessment; choices: MethodChoices; schools: Schools }>()
+const props = defineProps<{ a: Assessment; choices: MethodChoices; schools: ProcessOptions }>()
 const emit = defineEmits<{ choose: [MethodChoices] }>()
 
 const asked = computed(() => questionsOf(props.a))
-const why = (q: School) => schoolOptionText(q.options.find((o) => o.value === props.schools[q.key])!).why
+const why = (q: ProcessOption) =>
+  processOptionValueText(q.options.find((o) => o.value === props.schools[q.key])!).why
 </script>
 
 <template>
@@ -19,9 +26,9 @@ const why = (q: School) => schoolOptionText(q.options.find((o) => o.value === pr
     <div class="grid">
       <div v-for="q in asked" :key="q.key">
         <ChoiceField
-          :label="schoolText(q)"
+          :label="processOptionText(q)"
           :model-value="schools[q.key] as string"
-          :options="q.options.map((o) => ({ value: o.value, label: schoolOptionText(o).label }))"
+          :options="q.options.map((o) => ({ value: o.value, label: processOptionValueText(o).label }))"
           small
           @update:model-value="emit('choose', { ...choices, [q.key]: $event })"
         />

@@ -9,7 +9,7 @@ import {
   moveStep,
   putBackStep,
   resetStep,
-  schoolsOf,
+  processOptionsOf,
   takeOutStep,
   tidyEdits,
 } from '@omblet/core'
@@ -83,7 +83,7 @@ function startOver() {
     <div class="left stacked">
       <ChoicesCard
         :a="editor.assessment!"
-        :schools="schoolsOf(editor.assessment!, edits.choices)"
+        :schools="processOptionsOf(editor.assessment!, edits.choices)"
         :choices="edits.choices ?? {}"
         @choose="choose"
       />

@@ -13,7 +13,11 @@ import {
   landsWords,
   parseNumber,
   recordAddition,
-  sayNumber, COUNTED_DROPS, COUNTED_GRAMS, dropOf } from '@omblet/core'
+  sayNumber,
+  COUNTED_DROPS,
+  COUNTED_GRAMS,
+  dropOf,
+} from '@omblet/core'
 import Button from 'primevue/button'
 import TitledCard from '../../../components/TitledCard.vue'
 import { PlainButton } from '../../../components/buttons'
