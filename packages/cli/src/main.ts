@@ -1,3 +1,4 @@
+import { leftOutText } from '@omblet/core/words'
 import { readFileSync } from 'node:fs'
 import { readFile } from 'node:fs/promises'
 import { resolve } from 'node:path'
@@ -170,7 +171,7 @@ async function trial(files: readonly string[], cwd: string): Promise<number> {
   const [file] = files as [string]
   return printed(file, async () => {
     const { report: told, leftOut } = trialReport(readTrial(await textOf(file, cwd)))
-    leftOut.forEach((words) => err(`omblet trial: ${words}`))
+    leftOut.forEach((who) => err(`omblet trial: ${leftOutText(who)}`))
     return told
   })
 }

@@ -1,3 +1,4 @@
+import { doseFaultText, noPhText } from '@omblet/core/words'
 import {
   adjustTo,
   assess,
@@ -29,11 +30,14 @@ export function ph(formula: Formula, { to, adjuster, strength }: PhOptions): obj
   const key = adjuster ?? (to !== null && to < start ? USUAL_ADJUSTER.down : USUAL_ADJUSTER.up)
   const at = to ?? a.reading?.ph ?? p?.value ?? null
   const dose = to === null ? null : adjustTo(a, to, key, strength ?? (adjuster ? 100 : 10))
-  const why = dose && 'why' in dose ? dose.why : a.whyNoPh
+  const why =
+    dose && 'why' in dose
+      ? doseFaultText(dose.why)
+      : noPhText(dose && 'noPh' in dose ? dose.noPh : a.whyNoPh) || null
   return {
     predicted: p && { value: twoPlaces(p.value), low: twoPlaces(p.low), high: twoPlaces(p.high) },
     freeAcid: at === null ? {} : freeAcids(a, at),
-    ...(dose === null ? {} : { adjust: 'why' in dose ? null : dosed(dose) }),
+    ...(dose === null ? {} : { adjust: 'why' in dose || 'noPh' in dose ? null : dosed(dose) }),
     ...(why === null ? {} : { why }),
   }
 }

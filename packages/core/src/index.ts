@@ -21,17 +21,7 @@ export { derivedOf } from './derived/derived.ts'
 export { adjustTo, type Adjustment, freeAcids } from './dosing/adjust.ts'
 export { aimPh } from './dosing/aim.ts'
 export { type CurveRequest, phCurve, type PhCurve, spanOf } from './dosing/curve.ts'
-export {
-  ADJUSTER_GROUPS,
-  DOSE_WAIT,
-  DOSE_WAIT_MINUTES,
-  doseFault,
-  doseWords,
-  dosingOf,
-  handling,
-  landsWords,
-  phStand,
-} from './dosing/dosing.ts'
+export { DOSE_WAIT_MINUTES, doseFault, dosingOf, phStand } from './dosing/dosing.ts'
 export { blockersOf, driftsOf, phEffects, thinningAt } from './dosing/effects.ts'
 export { adjusterKey, phModelOf, phNow } from './dosing/fit.ts'
 export {

@@ -1,6 +1,6 @@
 // What others may take of making and what comes after it: the procedure, the Bench, keeping and trials.
 export { actualFormula, chargedToFill, phFormula } from './bench/actual.ts'
-export { looksAt, type Symptom, SYMPTOMS } from './batch/symptoms.ts'
+export { looksAt, type Symptom, SYMPTOMS } from './bench/symptoms.ts'
 export { type CoolFit, type CoolReading, fitCooling, stirEvery } from './bench/cool-fit.ts'
 export { BatchInfo, BatchEvent, eventFault, BatchEventBody, UNDOABLE } from './batch/events.ts'
 export {

@@ -52,9 +52,9 @@ describe('the record', () => {
     m.do({ type: 'dose', material: 'sodium-hydroxide', strengthPercent: 10, grams: 0.3 })
     m.do({ type: 'step', how: 'skip', reason: 'meter broken' })
     expect(say(m).map((t) => t.replaceAll('\u202f', ' '))).toEqual([
-      'Glycerin: 9.60 g instead of 8.00 g (+20 %), left so.',
-      '0.30 g sodium hydroxide, 10 % solution added, which the formula does not name.',
-      'Left out: Measure the pH and bring it to 5–5.6 (meter broken).',
+      'Glycerin: 9.60 g instead of 8.00 g (+20 %), accepted.',
+      '0.30 g sodium hydroxide, 10 % solution added; not in the formula.',
+      'Skipped: Measure the pH and adjust to 5–5.6 (meter broken).',
     ])
   })
   it('counts yield as filled over made', () => {

@@ -1,17 +1,7 @@
+import { doseText, landsText, handlingText, doseFaultText } from '../src/words/index.ts'
 // One way to dose: the pH leaf and the step at the Bench ask the same controller.
 import { describe, expect, it } from 'vitest'
-import {
-  assess,
-  doseFault,
-  doseWords,
-  dosingOf,
-  handling,
-  landsWords,
-  phFormula,
-  phStand,
-  readFormula,
-  type Formula,
-} from '../src/index.ts'
+import { assess, doseFault, dosingOf, phFormula, phStand, readFormula, type Formula } from '../src/index.ts'
 import { type DoseChoice } from '../src/dosing/dosing.ts'
 import { Making } from './bench-helpers.ts'
 import { read } from './helpers.ts'
@@ -54,8 +44,8 @@ describe('one way to dose, at the desk and at the table', () => {
     expect(x.plan!.from).toBeCloseTo(y.plan!.from, 6)
     expect(x.plan!.percent).toBeCloseTo(y.plan!.percent, 3)
     const say = (g: number) => g.toFixed(2)
-    expect(doseWords(x.plan!, say)).toEqual(doseWords(y.plan!, say))
-    expect(landsWords(x.plan!.first.lands)).toBe(landsWords(y.plan!.first.lands))
+    expect(doseText(x.plan!, say)).toEqual(doseText(y.plan!, say))
+    expect(landsText(x.plan!.first.lands)).toBe(landsText(y.plan!.first.lands))
   })
   it('takes what the formula plans where that goes the right way, then what went in last, then what is chosen', () => {
     const planned = assess(toner([{ material: 'triethanolamine', percent: 0.1, strengthPercent: 20 }]))
@@ -81,16 +71,16 @@ describe('one way to dose, at the desk and at the table', () => {
       ['80', /dissolve/],
     ] as const) {
       const dosing = at(a, { adjuster: 'sodium-hydroxide', strengthText: text })
-      expect(dosing.strength).toHaveProperty('error', expect.stringMatching(said))
+      expect('error' in dosing.strength && doseFaultText(dosing.strength.error)).toMatch(said)
       expect(dosing.planned).toBeNull()
     }
-    expect(doseFault(null, 200)).toMatch(/Type how many/)
-    expect(doseFault(250, 200)).toMatch(/more than the batch/)
+    expect(doseFault(null, 200)).toEqual({ code: 'no-dose' })
+    expect(doseFault(250, 200)).toEqual({ code: 'more-than-batch' })
     expect(doseFault(0.3, 200)).toBeNull()
   })
   it('warns of lye and of acids, with the sentence that the method has', () => {
-    expect(handling('sodium-hydroxide')!.then).toContain('never water onto lye')
-    expect(handling('citric-acid')!.then).toMatch(/acid into water/)
-    expect(handling('arginine')).toBeNull()
+    expect(handlingText('sodium-hydroxide')!.then).toContain('never water onto lye')
+    expect(handlingText('citric-acid')!.then).toMatch(/acid into water/)
+    expect(handlingText('arginine')).toBeNull()
   })
 })

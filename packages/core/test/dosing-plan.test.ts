@@ -1,3 +1,4 @@
+import { doseFaultText, doseEffectText } from '../src/words/index.ts'
 // The next dose: how much, how it is measured out, and where it lands.
 import { describe, expect, it } from 'vitest'
 import { assess, effectsOfDose, phModelOf, targetFault, type Formula } from '../src/index.ts'
@@ -72,7 +73,7 @@ describe('a plan', () => {
   ])('says what to do instead: %s', (_name, args, sentence, adjuster, strength) => {
     const planned = planFor(...args)
     if (!('fault' in planned)) throw new Error('no fault')
-    expect(planned.fault).toMatch(sentence)
+    expect(doseFaultText(planned.fault)).toMatch(sentence)
     expect(planned.instead).toEqual(
       adjuster === undefined ? undefined : { adjuster, strengthPercent: strength },
     )
@@ -106,7 +107,7 @@ describe('a plan', () => {
     )
     const model = phModelOf(a)!
     const effects = effectsOfDose(a, model, { key: 'citric-acid', strengthPercent: 50, percent: 2 })
-    const of = (words: RegExp) => effects.find((e) => words.test(e.label))!
+    const of = (words: RegExp) => effects.find((e) => words.test(doseEffectText(e)))!
     expect(of(/q\.s\./).before - of(/q\.s\./).after).toBeCloseTo(2, 9)
     // 1 % trisodium citrate dihydrate is 0.653 % citric acid by molar masses; another 1 % goes in.
     expect(of(/Citric Acid/).before).toBeCloseTo(192.12 / 294.1, 3)

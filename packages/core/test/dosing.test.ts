@@ -1,3 +1,4 @@
+import { doseFaultText } from '../src/words/index.ts'
 // Learning from readings and planning a dose.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -216,7 +217,7 @@ describe('whatever the log holds', () => {
             adjuster: adjuster.key,
             strengthPercent,
           })
-          if ('fault' in planned) expect(planned.fault).toMatch(/\.$/)
+          if ('fault' in planned) expect(doseFaultText(planned.fault)).toMatch(/\.$/)
           if (!('plan' in planned)) return
           const { plan } = planned
           for (const n of [plan.grams, plan.lowGrams, plan.highGrams, plan.first.lands.ph, plan.overshoot])

@@ -1,3 +1,4 @@
+import { doseFaultText, noPhText } from '../src/words/index.ts'
 import fc from 'fast-check'
 import {
   adjustTo,
@@ -117,6 +118,7 @@ export const read = (ph: number, method: Reading['method'] = 'meter-direct'): Re
 /** The dose to a pH, where there has to be one. */
 export function doseTo(...asked: Parameters<typeof adjustTo>): Adjustment {
   const dose = adjustTo(...asked)
-  if ('why' in dose) throw new Error(dose.why)
+  if ('why' in dose) throw new Error(doseFaultText(dose.why))
+  if ('noPh' in dose) throw new Error(noPhText(dose.noPh))
   return dose
 }

@@ -186,7 +186,7 @@ describe('answers', () => {
     const why = (h: object) =>
       refusal(k.state, { type: 'observe', sample: 'room', day: 1, ...h } as BatchEventBody)
     expect(why({ property: 'ph', value: 5, way: 'meter' })).toBeNull()
-    expect(refusalText(why({ property: 'ph', value: 15, way: 'meter' })!)).toContain('between 0 and 14')
+    expect(refusalText(why({ property: 'ph', value: 15, way: 'meter' })!)).toContain('from 0 to 14')
     expect(why({ property: 'ph', value: 5, way: 'flow' })?.code).toBe('wrong-way')
     expect(why({ property: 'ph', value: 5 })?.code).toBe('no-way')
     expect(why({ property: 'smell', choice: 'nice' })?.code).toBe('no-such-answer')

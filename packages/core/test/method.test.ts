@@ -1,4 +1,4 @@
-import { stepText, stepTitle } from '../src/words/index.ts'
+import { stepText, stepTitle, equipmentText } from '../src/words/index.ts'
 // The method of a formula, the maker's changes to it, and the plan for one pair of hands.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -32,7 +32,7 @@ const at = (list: string[], start: string) => list.findIndex((t) => t.startsWith
 describe('the method of a formula', () => {
   it('goes from clean tools to a look the next day', () => {
     const list = titles(hot)
-    expect(list[0]).toContain('Wash')
+    expect(list[0]).toContain('Clean')
     expect(list.at(-1)).toBe('Observe again tomorrow')
     const order = [
       'Weigh A',
@@ -125,7 +125,8 @@ describe('the method of a formula', () => {
     const f = cream({ water: [['xanthan gum', 0.3]] })
     const gum = (gumSchool: 'rest' | 'at-once' | 'overnight') =>
       methodOf(assess(f), { choices: { gum: gumSchool } }).steps.find((s) => s.key.startsWith('gum-'))!
-    expect(gum('rest')).toMatchObject({ wait: 25, title: 'Wet xanthan gum with glycerin' })
+    expect(gum('rest').wait).toBe(25)
+    expect(stepTitle(gum('rest'))).toBe('Wet xanthan gum with glycerin')
     expect(gum('at-once').wait).toBe(0)
     expect(gum('overnight').ahead).not.toBeNull()
     expect(openChoices(assess(f))).toContain('gum')
@@ -139,7 +140,8 @@ describe('the method of a formula', () => {
     expect(kinds).not.toContain('water')
   })
   it('weighs every phase once and names what is needed', () => {
-    const { steps, equipment } = methodOf(assess(hot))
+    const { steps, equipment: needed } = methodOf(assess(hot))
+    const equipment = equipmentText(needed)
     expect(steps.filter((s) => s.kind === 'weigh').map((s) => s.letter)).toEqual(['A', 'B', 'C'])
     expect(equipment).toEqual(expect.arrayContaining(['stick blender', 'thermometer', 'gloves']))
     expect(new Set(equipment).size).toBe(equipment.length)
@@ -162,7 +164,7 @@ describe('changes of the maker', () => {
     const check = (f: Formula) => {
       const { steps, hidden } = methodOf(assess(f), edits)
       expect(steps.find((s) => s.key === 'fill')).toMatchObject({
-        title: 'Fill the blue jars',
+        ownTitle: 'Fill the blue jars',
         hands: 20,
         note: 'the ones by the window',
       })
@@ -273,7 +275,7 @@ describe('what a maker changes of a method', () => {
   it('leaves nothing behind when it is taken back', () => {
     const changed = changeStep({}, first, { title: 'Weigh it by the window', hands: 9 })
     expect(steps(changed).find((s) => s.key === first.key)).toMatchObject({
-      title: 'Weigh it by the window',
+      ownTitle: 'Weigh it by the window',
       hands: 9,
       changed: true,
     })
@@ -294,9 +296,13 @@ describe('what a maker changes of a method', () => {
   it('adds a step of one’s own at the end, changes it in place with its note beside it, and drops it for good', () => {
     const added = addOwnStep({}, steps({}), 'own-1')
     const own = steps(added).at(-1)!
-    expect(own).toMatchObject({ kind: 'own', title: 'New step', hands: 5 })
+    expect(own).toMatchObject({ kind: 'own', said: { code: 'own', title: 'New step' }, hands: 5 })
     const told = changeStep(added, own, { title: 'Ring the bell', note: 'twice', hands: 1, wait: 0 })
-    expect(steps(told).at(-1)).toMatchObject({ title: 'Ring the bell', note: 'twice', hands: 1 })
+    expect(steps(told).at(-1)).toMatchObject({
+      said: { code: 'own', title: 'Ring the bell' },
+      note: 'twice',
+      hands: 1,
+    })
     expect(told.own).toEqual([{ key: 'own-1', title: 'Ring the bell', hands: 1, wait: 0 }])
     expect(steps(takeOutStep(told, own)).some((s) => s.kind === 'own')).toBe(false)
   })

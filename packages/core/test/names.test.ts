@@ -158,7 +158,9 @@ describe('a kind that is told by its name', () => {
       ]),
     )
     const { steps } = procedureReport(a)
-    expect(steps.find((s) => s.title.startsWith('Rub Sea Lettuce'))!.look).toBe('no specks on a glass plate')
+    expect(steps.find((s) => s.title.startsWith('Disperse Sea Lettuce'))!.look).toBe(
+      'no specks when smeared on glass',
+    )
   })
 })
 

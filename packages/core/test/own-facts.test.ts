@@ -1,3 +1,4 @@
+import { driftText, phEffectText } from '../src/words/index.ts'
 // Facts are data: a made-up material that carries a trait is judged as one of the catalogue is.
 import { describe, expect, it } from 'vitest'
 import {
@@ -138,9 +139,13 @@ describe('a made-up material', () => {
       drift: { fromPercent: 1, says: 'It frees acid for a day.', why: 'Read again tomorrow.' },
     })
     const { a, codes } = judged(gel(['slow lactone', 2]), slow)
-    expect(driftsOf(a)).toContain('It frees acid for a day.')
+    expect(driftsOf(a).map(driftText)).toContain('It frees acid for a day.')
     expect(codes).toContain('note ph.drift-expected')
-    expect(driftsOf(judged(gel(['slow lactone', 0.5]), slow).a).join()).not.toContain('frees acid')
+    expect(
+      driftsOf(judged(gel(['slow lactone', 0.5]), slow).a)
+        .map(driftText)
+        .join(),
+    ).not.toContain('frees acid')
   })
   it('that dissolves solids counts as a cosolvent', () => {
     const thin = made({
@@ -167,7 +172,7 @@ describe('a made-up material', () => {
     expect(judged(f, made({ ...active, ph: { min: 6, max: 7, grade: 'works' } })).codes).toContain(
       'stop ph.no-shared-window',
     )
-    expect(phEffects(a, 4).find((e) => e.id === 'fog-active')!.text).toBe('It fades in acid.')
+    expect(phEffectText(phEffects(a, 4).find((e) => e.id === 'fog-active')!)).toBe('It fades in acid.')
   })
   it('that is a dye or a powder has its place in the method', () => {
     const dye = made({ name: 'sunset dye', kind: 'colourant', form: 'powder' })
@@ -177,7 +182,7 @@ describe('a made-up material', () => {
         .steps.map((s) => s.title)
         .join('|')
     expect(told(gel(['sunset dye', 0.001]), dye)).toContain('Add the dye drop by drop')
-    expect(told(gel(['fine sand', 3]), sand)).toContain('Rub fine sand smooth')
+    expect(told(gel(['fine sand', 3]), sand)).toContain('Disperse fine sand')
   })
 })
 

@@ -112,8 +112,8 @@ describe('findings about the procedure', () => {
     const a = assess(mended)
     const { steps } = methodOf(a, mended.method)
     expect(broken(a, steps)).toBeNull()
-    const cold = steps.find((s) => stepTitle(s).startsWith('Weigh a cold share'))!
-    expect(stepText(cold).detail).toMatch(/of it and ascorbyl glucoside.* stay cold/)
+    const cold = steps.find((s) => stepTitle(s).startsWith('Hold back cold water'))!
+    expect(stepText(cold).detail).toMatch(/water and ascorbyl glucoside.* stay cold/)
     expect(steps.find((s) => s.from.includes(cold.vessel))!.key).toBe('cold-share')
     expect(steps.some((s) => s.kind === 'dissolve' && s.vessel === cold.vessel)).toBe(true)
   })

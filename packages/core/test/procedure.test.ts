@@ -102,7 +102,7 @@ describe('a procedure', () => {
       'Measure the pH',
     )
     const dissolve = of('three-part cream with an acid premix').find((s) => s.kind === 'dissolve')!
-    expect([stepText(dissolve).look, dissolve.celsius]).toEqual(['clear, nothing at the bottom', 55])
+    expect([stepText(dissolve).look, dissolve.celsius]).toEqual(['clear, no sediment', 55])
     places(
       'cold gel with a warm acid',
       'Stir the slurry',
@@ -149,8 +149,8 @@ describe('a procedure', () => {
     const { steps } = methodOf(assess(f))
     expect(steps.filter((s) => s.kind === 'dissolve')).toEqual([])
     const add = steps.find((s) => s.kind === 'add')!
-    expect(stepText(add).detail).toBe('Sprinkle urea in bit by bit, stirring until it is dissolved.')
-    expect(stepText(add).look).toBe('no grains left')
+    expect(stepText(add).detail).toBe('Sprinkle in urea a little at a time, stirring until fully dissolved.')
+    expect(stepText(add).look).toBe('no visible particles')
   })
 
   it('mixes a concentrate of one’s own and makes it up: two steps, none of them lost', () => {
@@ -184,7 +184,9 @@ describe('a procedure', () => {
   it('puts back the water of water-in-oil before it is in the oil, and reads no pH there', () => {
     const steps = of('water-in-oil mineral cream with milling')
     expect(steps.some((s) => s.kind === 'ph' || s.kind === 'water')).toBe(false)
-    expect(stepText(steps.find((s) => stepTitle(s).startsWith('Heat C'))!).detail).toMatch(/put back now/)
+    expect(stepText(steps.find((s) => stepTitle(s).startsWith('Heat C'))!).detail).toMatch(
+      /replace the water loss now/,
+    )
   })
   it('adds a preservative that moves the pH before the pH is set', () => {
     places(
@@ -202,7 +204,7 @@ describe('a procedure', () => {
       'Add tocopherol',
       'Chill until the edge sets',
       'Whip',
-      'Pipe it',
+      'Pipe into',
     )
     expect(stepText(of('whipped butter').find((s) => s.kind === 'whip')!).detail).toMatch(/before ÷ after/)
   })
@@ -213,22 +215,19 @@ describe('a procedure', () => {
       'Chill until',
       'Whip',
       'Fold in tapioca starch',
-      'Pipe it',
+      'Pipe into',
     )
   })
   it('takes powders of the cool-down up with a spoon of a thick batch, and sprinkles them into a thin one', () => {
-    places(
-      'cream with clay in the cool-down',
-      'Cool below 40',
-      'Take kaolin up with a few spoons',
-      'Add kaolin',
-    )
-    const spoon = of('cream with clay in the cool-down').find((s) => stepTitle(s).startsWith('Take kaolin'))!
-    expect(stepText(spoon).detail).toContain('About 40 g of it into C')
+    places('cream with clay in the cool-down', 'Cool below 40', 'Disperse kaolin', 'Add kaolin')
+    const spoon = of('cream with clay in the cool-down').find((s) =>
+      stepTitle(s).startsWith('Disperse kaolin'),
+    )!
+    expect(stepText(spoon).detail).toContain('about 40 g of the batch into C')
     expect(stepText(spoon).look).toBe('no lumps between the fingers')
   })
   it('lets a jelly set unstirred, then beats it, before anything else goes in', () => {
-    places('jelly that becomes cream', 'Blend once more', 'Let it set', 'Beat it smooth', 'Measure the pH')
+    places('jelly that becomes cream', 'Blend once more', 'Let set', 'Whisk until smooth', 'Measure the pH')
     expect(of('jelly that becomes cream').some((s) => stepTitle(s).startsWith('Cool below'))).toBe(false)
   })
   it('weighs a dye as a solution, as a part of a larger one where the scale is too coarse, and drips it in last', () => {
@@ -236,7 +235,7 @@ describe('a procedure', () => {
     const tiny = of('toner with a dye').find((s) => stepTitle(s).startsWith('Make a solution'))!
     // 0.002 g for 200 g: no kitchen scale weighs it.
     expect(stepText(tiny).detail).toMatch(
-      /cannot weigh so little .*: stir 0\.50.g into 49\.50.g distilled water\. 0\.20.g of it, about 4 drops/,
+      /Too little .*. Stir 0\.50.g into 49\.50.g distilled water\. 0\.20.g of it \(about 4 drops\)/,
     )
     const weighable = of('gel with enough of a dye to weigh').find((s) =>
       stepTitle(s).startsWith('Make a solution'),
@@ -246,14 +245,14 @@ describe('a procedure', () => {
   })
   it('makes a stock of one percent from the water of the formula, preserved', () => {
     const stock = of('serum from a stock of hyaluronate').find((s) =>
-      stepTitle(s).startsWith('Make a stock of sodium hyaluronate'),
+      stepTitle(s).startsWith('Make a stock solution of sodium hyaluronate'),
     )!
     // 0.4 g in 39.6 g is one percent.
     expect(stock.weighs[0]!.grams).toBeCloseTo(39.6, 6)
-    expect(stepText(stock).detail).toContain('The preservative keeps it')
+    expect(stepText(stock).detail).toContain('The preservative protects it')
     // Of 2 g of preservative, so much as 39.6 g of 185 g of water need; the rest goes in at its place.
     expect(stock.weighs[2]!.grams).toBeCloseTo(0.43, 6)
-    expect(stock.ahead).toMatch(/keeps a week or two/)
+    expect(stock.ahead).toBe('preserved-stock')
   })
   it('leaves no bare water to stand overnight', () => {
     const gum = of('gum sprinkled on bare water, left overnight').find((s) =>
@@ -273,9 +272,9 @@ describe('a procedure', () => {
         for (const o of q.options)
           expect(processOptionValueText(o).why.length, `${f.name} ${q.key}`).toBeGreaterThan(20)
     expect(why('benzoate and sorbate, which move the pH', 'ending')[0]).toMatch(
-      /Without it the pH would be about \d\.\d lower/,
+      /Without the preservative the pH would be about \d\.\d lower/,
     )
-    expect(why('plain toner', 'ending')[0]).toMatch(/so it can wait/)
+    expect(why('plain toner', 'ending')[0]).toMatch(/so it can be added after adjusting/)
   })
   it('goes where the maker says, keeps it in the file, and never in a circle', () => {
     const f = withKeys(PRODUCTS.find(([n]) => n === 'three-part cream with an acid premix')![1])

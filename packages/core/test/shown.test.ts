@@ -32,8 +32,8 @@ describe('the record of a batch', () => {
     m.weigh('glycerin', 9.6).do({ type: 'accept', line: m.line('glycerin') })
     const rows = recordRows(m.state)
     expect(rows).toHaveLength(m.plan.a.lines.length)
-    expect(rows[m.line('glycerin')]).toMatchObject({ target: 8, weighed: 9.6, state: 'left so', designed: 4 })
-    expect(rows.find((r) => r.weighed === 0 && r.target > 0)!.state).toBe('not weighed')
+    expect(rows[m.line('glycerin')]).toMatchObject({ target: 8, weighed: 9.6, state: 'left-so', designed: 4 })
+    expect(rows.find((r) => r.weighed === 0 && r.target > 0)!.state).toBe('not-weighed')
   })
   it('of a whole batch has shares that sum to 100 %', () => {
     const m = new Making(SMALL).upTo(null)
@@ -116,10 +116,10 @@ describe('what a scale shows', () => {
     expect(netOf(tared.state, 'another step', shown(128.4))).toBeNull()
   })
   it.each([
-    [null, null, 'Type what the scale shows'],
+    [null, null, 'Type the weight'],
     [shown(100), -3, 'shows less than at the last tare'],
     [shown(120), 0, 'Nothing was poured'],
-    [shown(120, false), 0, 'Nothing can be read yet'],
+    [shown(120, false), 0, 'Wait until'],
   ] as const)('%j, %s net: says what to do', (s, net, words) =>
     expect(noWeightText(whyNoWeight(s, net, 0.01))).toContain(words),
   )

@@ -180,7 +180,7 @@ describe('variants', () => {
     expect(note(kelp('Kelp'))).not.toMatch(/not counted/)
     expect(weighed(kelp('Kelp', 'Laminaria Digitata Extract'))).toBeCloseTo(whole, 6)
     expect(note(kelp('panthenol'))).toMatch(
-      /In it is 3\.0\sg Kelp, which this jar’s formula does not have there: in the jar, and not counted\.$/,
+      /It contains 3\.0\sg Kelp, which this sample’s formula does not have there/,
     )
     expect(weighed(kelp('panthenol'))).toBeCloseTo(whole - 3, 1)
   })
@@ -198,7 +198,7 @@ describe('variants', () => {
       catalogue,
     )
     expect(waxes.kind).toBe('phases')
-    expect(forbidsText(waxes.forbids[0]!)).toMatch(/“Pour B into A.*” is not the same in all jars/)
+    expect(forbidsText(waxes.forbids[0]!)).toMatch(/“Pour B into A.*” differs between samples/)
   })
   it('forbid what settles, and name it', () => {
     const f = formula([

@@ -1,3 +1,4 @@
+import { leftOutText } from '../src/words/index.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { readTrial } from '../src/files/trial.ts'
@@ -223,7 +224,7 @@ describe('a trial file', () => {
   it('leaves out who did not score all, and says so', () => {
     const { report, leftOut } = trialReport(readTrial(file({ scores: scores([...SIX, [9, null, 1]]) })))
     expect(report.attributes[0]!.rankSums).toEqual({ a: 7, b: 11.5, c: 17.5 })
-    expect(leftOut).toEqual(['spread: p7 is left out, having not scored b.'])
+    expect(leftOut.map(leftOutText)).toEqual(['spread: p7 is excluded (no score for b).'])
   })
   it('counts triangles and pairs', () => {
     const triangles = Array.from({ length: 12 }, (_, i) => ({ by: `p${i}`, right: i < 8 }))

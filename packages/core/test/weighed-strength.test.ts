@@ -207,7 +207,7 @@ describe('a solution', () => {
   it('is a solid where it is pure, and dissolves in stated water', () => {
     const text = told(lye())
     expect(text).toContain('sodium hydroxide, solid')
-    expect(text).toMatch(/and \d+\.\d\d g of the water to take it up/)
+    expect(text).toMatch(/and \d+\.\d\d g of the water to dissolve it in/)
     expect(text).toMatch(/Goggles and gloves\. Lye into cold water/)
   })
   it('asks for goggles where it burns', () => expect(told(lye(10))).toContain('Goggles and gloves.'))

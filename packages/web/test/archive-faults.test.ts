@@ -73,13 +73,13 @@ describe('an archive', () => {
     await elsewhere()
     expect(await takeFile(archive(saved))).toEqual({
       kind: 'damaged',
-      lost: [{ what: 'A photograph of batch QW-1', why: 'it is damaged in the archive.' }],
+      lost: [{ what: 'A photo of batch QW-1', why: 'it is damaged in the archive.' }],
     })
     expect(await listFormulas()).toEqual([])
     const taken = await takeFile(archive(saved), undefined, { rest: true })
     expect(taken).toMatchObject({
       kind: 'backup',
-      restored: { added: { pictures: 1, papers: 1 }, refused: [{ what: 'A photograph of batch QW-1' }] },
+      restored: { added: { pictures: 1, papers: 1 }, refused: [{ what: 'A photo of batch QW-1' }] },
     })
     expect(await photosOf('b1')).toHaveLength(1)
   })
@@ -105,7 +105,7 @@ describe('an archive', () => {
     })
     expect(await takeFile(archive(zipSync(unlisted)))).toMatchObject({
       kind: 'damaged',
-      lost: [{ what: 'Photographs', why: 'the list that says where 3 files belong is missing.' }],
+      lost: [{ what: 'Photos', why: 'the list that says where 3 files belong is missing.' }],
     })
     expect(await takeFile(archive(zipSync(files, { level: 9 })))).toMatchObject({
       restored: { added: { pictures: 2, papers: 1 }, refused: [] },

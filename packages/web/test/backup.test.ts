@@ -100,11 +100,11 @@ describe('backup and restore', () => {
     expect(restored.added).toEqual({ versions: 1 })
     expect(restored.kept).toEqual([
       'Lot of glycerin: 40 g here, 100 g in the backup',
-      'Own figures of glycerin',
+      'Changed facts of glycerin',
     ])
     expect((await listLots()).map((l) => l.leftGrams)).toEqual([40])
     expect(restoredWords(restored).details).toEqual([
-      { title: 'Different here, and left as they are', items: restored.kept },
+      { title: 'Different here, left unchanged', items: restored.kept },
     ])
   })
 

@@ -63,9 +63,9 @@ describe('heating', () => {
     expect(part('[role="alert"]', /./).textContent).toMatch(/between|temperature/)
     await thermometer('55')
     expect(await last(id)).toMatchObject({ type: 'temperature', celsius: 55 })
-    expect(text()).not.toContain('It is hot enough.')
+    expect(text()).not.toContain('Temperature reached.')
     await thermometer('72,5')
-    await shows('It is hot enough.')
+    await shows('Temperature reached.')
   })
 })
 
@@ -86,16 +86,16 @@ describe('cooling', () => {
         await until(() => useBatch().pending.length === 0)
       }
       await until(() => document.querySelector('[data-testid="cool-left"]') !== null)
-      const band = /likely ([\d.]+)(?: \w+)? to ([\d.]+)/.exec(text().slice(text().indexOf('Come back')))!
+      const band = /likely ([\d.]+)(?: \w+)? to ([\d.]+)/.exec(text().slice(text().indexOf('Check again')))!
       const left = Number.parseFloat(document.querySelector('[data-testid="cool-left"]')!.textContent!)
       expect(Number(band[1])).toBeLessThanOrEqual(left)
       expect(Number(band[2])).toBeGreaterThanOrEqual(left)
-      await press('Timer until then')
+      await press('Set timer')
       expect(await last(id)).toMatchObject({ type: 'timer', title: expect.stringContaining('40') })
       vi.setSystemTime(start + 40 * 60_000)
       await thermometer('38')
       await shows('go on.')
-      expect(buttons('Timer until then')).toEqual([])
+      expect(buttons('Set timer')).toEqual([])
     } finally {
       vi.useRealTimers()
     }
@@ -103,7 +103,7 @@ describe('cooling', () => {
   it('keeps how it stands and how warm it is around', async () => {
     const { id } = await begun(/^Cool below/)
     // the method of this cream cools in cold water
-    await until(() => field('Water around it'))
+    await until(() => field('Water temperature'))
     await press('In air')
     expect(await last(id)).toMatchObject({ type: 'cooling', way: 'air' })
     await type('Room', '24')
@@ -139,13 +139,13 @@ describe('something looks wrong', () => {
     grains.click()
     await settled()
     await shows('How to check:')
-    expect(text()).toContain('When to discard it:')
+    expect(text()).toContain('When to discard:')
     await press('Add to record')
     expect(await last(id)).toMatchObject({ type: 'note' })
     expect(button('Added to record').disabled).toBe(true)
   })
   it('has nothing to offer before anything was weighed', async () => {
-    await begun(/Wash/)
+    await begun(/Clean/)
     await press('Something looks wrong')
     await shows('The vessel is still empty.')
   })
@@ -156,10 +156,10 @@ describe('a note', () => {
     const { id } = await begun(/^Heat A/)
     await press(/^More|^Menu/)
     await press(/^Note/)
-    await until(() => field('What you see, smell or did'))
+    await until(() => field('Note'))
     expect(button('Keep').disabled).toBe(true)
-    await type('What you see, smell or did', 'smells of the sea')
-    await send('What you see, smell or did')
+    await type('Note', 'smells of the sea')
+    await send('Note')
     const note = await last(id)
     expect(note).toMatchObject({ type: 'note', text: 'smells of the sea' })
     expect(note.step).toBe((await stood(id)).plan.steps[(await stood(id)).at]!.key)

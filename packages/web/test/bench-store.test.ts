@@ -62,7 +62,7 @@ describe('entries at the Bench', () => {
   it('that make no sense, or could not be read again, are refused and said', async () => {
     const { batch, id } = await begin()
     expect(batch.enter({ type: 'weigh', line: 9, grams: 1 })).toBe(false)
-    expect(batch.told).toBe('The formula has no such line.')
+    expect(batch.told).toBe('The formula has no such ingredient.')
     expect(batch.enter({ type: 'note', text: 'x'.repeat(5000) })).toBe(false)
     expect(batch.told).toMatch(/^This cannot be entered: text/)
     expect(await stored(id)).toEqual(['start'])

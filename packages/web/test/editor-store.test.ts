@@ -121,7 +121,10 @@ describe('an edit', () => {
     })
     await closeStore()
     expect(await editor.open('a')).toBe(false)
-    expect(editor.opening).toMatchObject({ how: 'refused', why: expect.stringContaining('newer Omblet') })
+    expect(editor.opening).toMatchObject({
+      how: 'refused',
+      why: expect.stringContaining('newer version of Omblet'),
+    })
   })
 })
 

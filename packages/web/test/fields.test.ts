@@ -112,7 +112,7 @@ describe('a range', () => {
   it.each([
     ['5', '6', { value: { min: 5, max: 6 } }],
     ['', '', { value: undefined }],
-    ['5', '', { error: 'Give both ends of the range, or neither.' }],
+    ['5', '', { error: 'Enter both ends of the range, or neither.' }],
     ['6', '5', { error: 'The first number must not be above the second.' }],
     ['x', '5', { error: 'Type the pH as a number.' }],
     ['5', '41', { error: 'The pH must be between 0 and 14.' }],

@@ -48,7 +48,7 @@ describe('the place', () => {
   it('says what to do where nothing is kept', async () => {
     const page = mounted(StabilityPage)
     await eventually(() => expect(page.text()).toContain('No batches under observation'))
-    expect(page.text()).toContain('Try three example batches')
+    expect(page.text()).toContain('Load three example batches')
   })
   it('lists what is due by batch, with a way to look', async () => {
     for (const b of demo()) await takeInBatch(b)
@@ -103,7 +103,7 @@ describe('the plan', () => {
     await flushPromises()
     const body = document.body
     expect(body.textContent).toContain('Contains water: any visible growth means discarding the whole batch.')
-    expect(body.textContent).toContain('g of 192 g are set aside')
+    expect(body.textContent).toContain('g of 192 g kept back')
     const tick = (id: string) => body.querySelector<HTMLInputElement>(`#${id}`)!
     expect(tick('plan-warm').checked).toBe(true)
     tick('plan-warm').click()
@@ -136,10 +136,10 @@ describe('where a lot went', () => {
     await page.get('#lot-off').setValue('smells of plastic')
     await page.get('form').trigger('submit')
     await eventually(() => expect(useLots().lots[0]!.off).toBe('smells of plastic'))
-    await eventually(() => expect(page.text()).toContain('take it out of use'))
+    await eventually(() => expect(page.text()).toContain('withdraw it of use'))
     await page
       .findAll('button')
-      .find((b) => b.text() === 'It is not off')!
+      .find((b) => b.text() === 'Undo rejection')!
       .trigger('click')
     await eventually(() => expect(useLots().lots[0]!.off).toBeUndefined())
   })

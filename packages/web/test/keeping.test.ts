@@ -128,8 +128,8 @@ describe('a backup as text', () => {
 describe('words', () => {
   it('say when, of what, and for how long', () => {
     expect([-2, -1, 0, 1, 9].map(sayDue)).toEqual([
-      '2 days late',
-      '1 day late',
+      '2 days overdue',
+      '1 day overdue',
       'today',
       'tomorrow',
       'in 9 days',

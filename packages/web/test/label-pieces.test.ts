@@ -16,16 +16,16 @@ describe('the sheet of stickers', () => {
   it('shows which fields are used, which get a label, and which stay free', () => {
     const words = drawing(2)
       .findAll('button')
-      .map((b) => b.attributes('aria-label')!.replace(/^Field \d+, |: begin here$/g, ''))
+      .map((b) => b.attributes('aria-label')!.replace(/^Field \d+, |: start here$/g, ''))
     expect(words).toEqual([
       'used',
       'used',
       'gets a label',
       'gets a label',
       'gets a label',
-      'stays free',
-      'stays free',
-      'stays free',
+      'stays blank',
+      'stays blank',
+      'stays blank',
     ])
   })
   it('says how many go on to further sheets', () => {

@@ -51,15 +51,9 @@ describe('a field', () => {
   it('of a product tells only what was changed, and whose rules are not known here', async () => {
     const product = { kind: 'cream', site: 'face', rinse: 'leave-on', region: 'other' }
     const fields = mounted(ProductFields, { product, madeFor: true })
-    expect(text()).toContain('The strictest rule known here is shown.')
+    expect(text()).toContain('Omblet shows the strictest rule it knows.')
     const choices = fields.findAllComponents(ChoiceField as Component)
-    expect(choices.map((c) => c.get('label').text())).toEqual([
-      'Kind',
-      'For',
-      'How it is used',
-      'Market',
-      'Made for',
-    ])
+    expect(choices.map((c) => c.get('label').text())).toEqual(['Kind', 'For', 'Use', 'Market', 'Made for'])
     choices[1]!.vm.$emit('update:modelValue', 'hands')
     choices[4]!.vm.$emit('update:modelValue', null)
     await settled()

@@ -59,7 +59,7 @@ describe('a batch from its address', () => {
     })
     const { phase, refused } = openedBy(() => 'x')
     await eventually(() => expect(phase.value).toBe('missing'))
-    expect(refused.value).toMatch(/refuses storage/)
+    expect(refused.value).toMatch(/blocks storage/)
   })
 })
 

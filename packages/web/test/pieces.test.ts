@@ -49,10 +49,10 @@ describe('the dose rail', () => {
   const cap = { maxPercent: 2, source: 'Annex III' }
   it('says the range and the cap in words', () => {
     expect(spoken({ dose: 1, usage: { min: 0.5, max: 2 }, cap })).toMatch(
-      /usual range 0\.5.% to 2.%; legal cap 2.%, Annex III/,
+      /usual range 0\.5.% to 2.%; legal limit 2.%, Annex III/,
     )
-    expect(spoken({ dose: 1 })).toBe('no usual range known')
-    expect(spoken({ dose: 1, cap: { ...cap, open: true } })).toContain('may pass the legal cap')
+    expect(spoken({ dose: 1 })).toBe('usual range unknown')
+    expect(spoken({ dose: 1, cap: { ...cap, open: true } })).toContain('may pass the legal limit')
   })
   it('marks a dose over its cap, and not one whose make-up is open', () => {
     expect(mounted(DoseRail, { dose: 3, cap }).find('.dose.over').exists()).toBe(true)
@@ -83,7 +83,7 @@ describe('what is known of a line', () => {
   const a = derivedOf(f, catalogue).assessment
   it('is told in words beside its mark', () => {
     expect(mounted(KnownMark, { known: knownOf(a.lines[1]!) }).text()).toMatch(
-      /^not known: Not in the catalogue/,
+      /^unknown: Not in the catalogue/,
     )
     expect(mounted(KnownMark, { known: knownOf(a.lines[2]!) }).text()).toBe('')
   })

@@ -29,6 +29,6 @@ describe('a material that is added', () => {
       /^from 10\s%$/,
     )
     const { usage: _usage, ...without } = material('glycerin')
-    expect(range(without)).toBe('no range known')
+    expect(range(without)).toBe('usage rate unknown')
   })
 })

@@ -40,10 +40,10 @@ describe('the head of a formula', () => {
   it('takes what is said of it as a claim, once, and gives it up again', async () => {
     await open(toner('Ebb toner'), FormulaHeader, sheet)
     await press(/^Toner/)
-    await until(() => field('What you say of it'))
-    await type('What you say of it', 'vegan')
+    await until(() => field('Claims'))
+    await type('Claims', 'vegan')
     await press('Add')
-    await type('What you say of it', 'vegan')
+    await type('Claims', 'vegan')
     await press('Add')
     expect((await storedFormula()).product.claims).toEqual(['vegan'])
     expect(buttons('vegan')).toEqual([])
@@ -53,11 +53,11 @@ describe('the head of a formula', () => {
   it('takes the step of the scale, and says what cannot be one', async () => {
     await open(toner('Ebb toner'), FormulaHeader, sheet)
     await press(/^Toner/)
-    await until(() => field('Scale shows steps of, in grams'))
-    await type('Scale shows steps of, in grams', '0')
+    await until(() => field('Scale resolution, g'))
+    await type('Scale resolution, g', '0')
     expect(part('.error', /./).textContent).toMatch(/between/)
-    await type('Scale shows steps of, in grams', '0,001')
-    await type('It repeats to, in grams', '0.002')
+    await type('Scale resolution, g', '0,001')
+    await type('Repeatability, g', '0.002')
     expect(await storedFormula()).toMatchObject({
       scaleResolutionGrams: 0.001,
       scaleRepeatabilityGrams: 0.002,
@@ -66,10 +66,10 @@ describe('the head of a formula', () => {
   it('keeps a version with the words that were given', async () => {
     await open(toner('Ebb toner'), FormulaHeader, sheet)
     await press('More for this formula')
-    await press('Save a version')
-    await until(() => field(/^What is new in it/))
-    await type(/^What is new in it/, 'first light')
-    await send(/^What is new in it/)
+    await press('Save version')
+    await until(() => field(/^Name \(optional\)/))
+    await type(/^Name \(optional\)/, 'first light')
+    await send(/^Name \(optional\)/)
     await until(async () => (await listVersions('f')).length === 1)
     expect((await listVersions('f'))[0]).toMatchObject({ number: 1, name: 'first light' })
     await shows(/version 1, /)
@@ -127,10 +127,10 @@ describe('a line of the sheet', () => {
       (l) => l.material && !l.material.parts && l.given && !l.fill,
     )!
     part('[data-at]', line.material!.inci[0]!).querySelector<HTMLElement>('[data-cell="name"]')!.click()
-    await until(() => field('Strength of what you have, in percent'))
-    await type('Strength of what you have, in percent', '200')
+    await until(() => field('Strength of your material, %'))
+    await type('Strength of your material, %', '200')
     expect(part('[role="alert"]', /./).textContent).toMatch(/between/)
-    await type('Strength of what you have, in percent', '50')
+    await type('Strength of your material, %', '50')
     const stored = (await storedFormula()).phases[line.phase]!.lines[line.line]!
     expect(stored.strengthPercent).toBe(50)
     await key(document.querySelector('[role="dialog"]')!, 'Escape')
@@ -152,7 +152,7 @@ describe('the pH leaf', () => {
     expect(text()).toMatch(/counted out of the q\.s\. line/)
     const water = () => useEditor().assessment!.lines.find((l) => l.fill)!.percent
     const before = water()
-    await press('Take into the formula')
+    await press('Add to formula')
     const two = await storedFormula()
     expect(two.additions!.every((a) => a.inFormula)).toBe(true)
     expect(water()).toBeLessThan(before)
@@ -163,8 +163,8 @@ describe('the pH leaf', () => {
     const was = (await storedFormula()).readings?.length ?? 0
     await type('Measure the pH', '2.9')
     await send('Measure the pH')
-    await until(() => buttons(/^Take out: read/).length > was)
-    buttons(/^Take out: read.*2\.9/)[0]!.click()
+    await until(() => buttons(/^Remove: measured/).length > was)
+    buttons(/^Remove: measured.*2\.9/)[0]!.click()
     await settled()
     expect((await storedFormula()).readings?.length ?? 0).toBe(was)
     await type('Add', '5000')
@@ -174,8 +174,8 @@ describe('the pH leaf', () => {
   })
   it('weighs a drop by twenty, and does not believe what cannot be', async () => {
     await open(demo('Night Watch'), PhPage)
-    await until(() => buttons('Weigh twenty drops').length === 1)
-    await press('Weigh twenty drops')
+    await until(() => buttons('Weigh 20 drops').length === 1)
+    await press('Weigh 20 drops')
     await type('20 drops weigh', '40')
     await send('20 drops weigh')
     expect(part('[role="alert"]', /./).textContent).toMatch(/between|Twenty drops/)
@@ -197,8 +197,8 @@ describe('the label leaf', () => {
   })
   it('prints what was written on it, and keeps that with the formula', async () => {
     await open(demo('Harbour Fog'), LabelBody)
-    await type('What it is, in a few words', 'Fog for dry cheeks')
-    await type('How it is kept', 'In the cool')
+    await type('Product function', 'Fog for dry cheeks')
+    await type('Storage', 'In the cool')
     expect((await storedFormula()).label).toMatchObject({
       line: 'Fog for dry cheeks',
       storage: 'In the cool',

@@ -47,7 +47,7 @@ describe('a round of looks', () => {
     if (choices[0]) {
       choices[0].click()
       await settled()
-    } else if (buttons('Not this time').length) await press('Not this time')
+    } else if (buttons('Skip question').length) await press('Skip question')
     await until(() => `${question()} ${text().match(/\d+ of \d+/)?.[0] ?? ''}` !== was)
   }
   it('asks one question a screen, stores each answer, and ends with a verdict and the next batch', async () => {
@@ -59,9 +59,9 @@ describe('a round of looks', () => {
     await until(() => question() !== '')
     const first = (await everyBatch()).find((b) => b.head.id === due[0])!.events.length
     for (let n = 0; n < 40 && question() !== ''; n++) await answer()
-    await until(() => buttons('The next batch').length === 1)
+    await until(() => buttons('Next batch').length === 1)
     expect((await everyBatch()).find((b) => b.head.id === due[0])!.events.length).toBeGreaterThan(first)
-    await press('The next batch')
+    await press('Next batch')
     await until(() => question() !== '')
   })
   it('says so where nothing is due', async () => {
@@ -79,7 +79,7 @@ describe('a round of looks', () => {
     await press('Back')
     expect(question()).toBe(asked)
     for (let n = 0; n < 60 && question() !== ''; n++) {
-      if (buttons('Leave this look out').length) await press('Leave this look out')
+      if (buttons('Skip observation').length) await press('Skip observation')
       else await answer()
     }
     await press('Done')

@@ -28,7 +28,7 @@ describe('rows with percents', () => {
   }
   it('are added, named by what is in them, changed each by itself and taken out', async () => {
     const rows = analysis([{ inci: 'Linalool', percent: '2' }])
-    await press('Add a substance')
+    await press('Add substance')
     expect(rows.value).toHaveLength(2)
     await type('Percent of Linalool', '2,5')
     await type('Percent of substance 2', '0.1')
@@ -51,7 +51,7 @@ describe('rows with percents', () => {
     newPage()
     const rows = ref<PartRow[]>([{ material: 'glycerin', percent: '40' }])
     const page = mounted(PartsEditor, { modelValue: rows.value, fault: null, sum: 40 })
-    expect(text()).toContain('40 % is told; what the rest is stays unknown.')
+    expect(text()).toContain('40 % stated; the rest stays unknown.')
     await page.setProps({ fault: 'The parts are more than 100 %.' })
     expect(page.get('[role="alert"]').text()).toBe('The parts are more than 100 %.')
     expect(text()).not.toContain('stays unknown')

@@ -174,14 +174,14 @@ describe('the menu of a line', () => {
   })
   it('says at which step of the method the line goes in', async () => {
     await press('More for Glycerin')
-    expect(button(/^Goes in at step \d+: Weigh A/)).toBeTruthy()
+    expect(button(/^Added in step \d+: Weigh A/)).toBeTruthy()
   })
   it('turns percent into grams and back without a change of what is weighed', async () => {
     await press('More for Glycerin')
-    await press('Type in grams')
+    await press('Enter in grams')
     expect(lines()[1]).toMatchObject({ grams: 5 })
     await press('More for Glycerin')
-    await press('Type in percent')
+    await press('Enter in percent')
     expect(lines()[1]).toMatchObject({ percent: 5 })
   })
 })

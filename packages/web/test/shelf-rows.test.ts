@@ -49,9 +49,9 @@ describe('the shelf', () => {
 })
 
 it.each([
-  [{ expires: '2026-11-01' }, '0 g left', 'past its date, 2026-11-01'],
+  [{ expires: '2026-11-01' }, '0 g left', 'expired, 2026-11-01'],
   [{ expires: '2026-12-24', leftGrams: 7.25 }, '7.3 g left', 'best before 2026-12-24'],
-  [{ leftGrams: 9 }, '9 g left', 'running out'],
+  [{ leftGrams: 9 }, '9 g left', 'running low'],
   [{ expires: '2028-01-01' }, '50 g left', null],
 ])('%o reads %s, %s', (more, left, warning) => {
   expect(standWords(standOf([lot('urea', more)], 'urea', TODAY)!)).toEqual({ left, warning })

@@ -45,8 +45,8 @@ describe('a lot', () => {
   const lot = () => useLots().lots[0]!
   it('is added with what was typed, a full pack where nothing is said of what is left', async () => {
     await open(LotDialog, { material: material('glycerin'), lot: null })
-    await type('Pack, in grams', '1 000')
-    await type('Price of the pack', '8,40')
+    await type('Pack size, g', '1 000')
+    await type('Price per pack', '8,40')
     await type('From', 'the chandler')
     await type('Lot number', 'G-17')
     await send('Lot number')
@@ -65,18 +65,18 @@ describe('a lot', () => {
   it('is not added without an amount, nor with words for a figure, and keeps what was typed', async () => {
     await open(LotDialog, { material: material('glycerin'), lot: null })
     await send('Lot number')
-    await shows('Type how many grams are left.')
-    await type('Left, in grams', 'half')
+    await shows('Enter the remaining amount in grams.')
+    await type('Remaining, g', 'half')
     expect(part('[role="alert"]', /./).textContent).toMatch(/in a unit of weight or volume, such as/)
     expect(button('Add').disabled).toBe(true)
-    expect(field('Left, in grams').value).toBe('half')
+    expect(field('Remaining, g').value).toBe('half')
     expect(useLots().lots).toEqual([])
   })
   it('that is changed keeps what the dialog does not show', async () => {
     const was = { id: 'l1', material: 'glycerin', leftGrams: 50, batch: 'G-1', off: 'smells of fish' }
     await useLots().put(was)
     await open(LotDialog, { material: material('glycerin'), lot: lot() })
-    await type('Left, in grams', '40')
+    await type('Remaining, g', '40')
     await type('Lot number', '')
     await send('Lot number')
     await until(() => lot().leftGrams === 40)
@@ -90,7 +90,7 @@ describe('a lot', () => {
     expect(text()).toMatch(/analysis|paper/i)
     const percents = [...document.querySelectorAll<HTMLInputElement>('fieldset input.mono, .part input.mono')]
     expect(percents.length).toBeGreaterThan(0)
-    await type('Pack, in grams', '10')
+    await type('Pack size, g', '10')
     percents[0]!.value = '140'
     percents[0]!.dispatchEvent(new Event('input', { bubbles: true }))
     await settled()
@@ -98,7 +98,7 @@ describe('a lot', () => {
     percents[0]!.value = '1.4'
     percents[0]!.dispatchEvent(new Event('input', { bubbles: true }))
     await settled()
-    await send('Pack, in grams')
+    await send('Pack size, g')
     await until(() => useLots().lots.length === 1)
     expect(lot().analysis).toEqual([expect.objectContaining({ percent: 1.4 })])
   })
@@ -132,7 +132,7 @@ describe('figures of one’s own for a material', () => {
 describe('a material of one’s own', () => {
   it('is found by its name and stands first among one’s own', async () => {
     await open(OwnMaterialDialog, { open: true, name: 'Wrack water', action: 'Make' })
-    await type('INCI names, with commas between them (may stay empty)', 'Fucus Vesiculosus Extract')
+    await type('INCI names, separated by commas (optional)', 'Fucus Vesiculosus Extract')
     await press('Make')
     await until(() => useMaterials().own.length === 1)
     await reopened()
@@ -164,7 +164,7 @@ describe('a table of lots', () => {
     )
     await shows('1 new lot')
     expect(text()).toContain('2 refused')
-    expect(text()).toContain('Columns that mean nothing here: colour.')
+    expect(text()).toContain('Unknown columns: colour.')
     expect(useLots().lots).toEqual([])
     await press('Store 1 lot')
     await until(() => useLots().lots.length === 1)
@@ -206,7 +206,7 @@ describe('the list', () => {
     const search = document.querySelector<HTMLInputElement>('input[type="search"], .search input, input')!
     search.value = 'zzz no such thing'
     search.dispatchEvent(new Event('input', { bubbles: true }))
-    await shows('No material matches.')
+    await shows('No ingredient matches.')
     await press('Show all')
     await shows(`${all} of ${all} ingredients`)
   })
@@ -216,19 +216,19 @@ describe('the list', () => {
     expect(text()).toContain('Limits')
     close()
     await open(MaterialPage, { id: 'sea-glass' }, '/ingredients/sea-glass')
-    expect(text()).toContain('This material is not here')
+    expect(text()).toContain('Ingredient not found')
   })
 })
 
 describe('containers', () => {
   it('are added, changed and taken out with a way back', async () => {
     await open(ContainersPage, {}, '/ingredients/containers')
-    await press('Add a container')
+    await press('Add container')
     await type('Name', 'Green vial')
-    await type('Holds', '30')
+    await type('Nominal volume', '30')
     await send('Name')
     await shows('Enter how many you have.')
-    await type('How many are left', '12')
+    await type('In stock', '12')
     await send('Name')
     await until(() => useContainers().containers.length === 1)
     await press('Green vial')

@@ -68,7 +68,7 @@ describe('a photograph', () => {
     drawn(new Blob(['small']))
     await first
     expect([photo.value, taking.value]).toEqual([null, false])
-    expect(photoError.value).toMatch(/for the question before/)
+    expect(photoError.value).toMatch(/belonged to the previous question/)
     expect(await photosOf('b')).toEqual([])
     const second = takePhoto(new File(['x'], 'jar.jpg'))
     drawn(new Blob(['small']))
@@ -127,7 +127,7 @@ describe('the simulated bench', () => {
     const bench = new SimBench(toner('Quay water'), {})
     const said = Array.from({ length: 40 }, (_, i) => bench.hand({ do: 'place', vessel: `v${i}` }))
     expect(said.filter((s) => s === null).length).toBeGreaterThan(9)
-    expect(said.at(-1)).toMatch(/more do not fit/)
+    expect(said.at(-1)).toMatchObject({ code: 'too-many-vessels' })
     expect(bench.hand({ do: 'place', vessel: 'v0' })).toBeNull()
     expect(bench.truth().vessels.length).toBeLessThan(30)
   })

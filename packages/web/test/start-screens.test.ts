@@ -38,7 +38,7 @@ const made = async () => {
   expect(all).toHaveLength(1)
   return all[0]!.formula
 }
-const PASTE = 'Paste it as it is: text or a table'
+const PASTE = 'Paste the recipe: text or a table'
 
 describe('a recipe', () => {
   it('is made with the name and size it states, and what is still unsure stays to be seen', async () => {
@@ -48,7 +48,7 @@ describe('a recipe', () => {
       'Gale balm lotion (200 g)\n\nWater to 100 %\nGlycerin 4 %\nSunflower oil 12 %\nCetyl alcohol 2 %',
     )
     await shows('4 ingredients')
-    await press('Make the formula')
+    await press('Create formula')
     const f = await made()
     expect(f).toMatchObject({ name: 'Gale balm lotion', batchGrams: 200 })
     const lines = f.phases.flatMap((p) => p.lines)
@@ -62,7 +62,7 @@ describe('a recipe', () => {
     await press('Leave Mystery of the deep out')
     expect(text()).not.toContain('Which ingredient?')
     await press('Replace with water')
-    await press('Make the formula')
+    await press('Create formula')
     const lines = (await made()).phases.flatMap((p) => p.lines)
     expect(lines.map((l) => l.material)).not.toContain('mystery-of-the-deep')
     expect(JSON.stringify(lines)).not.toMatch(/mystery/i)
@@ -81,7 +81,7 @@ describe('a recipe', () => {
     amount.dispatchEvent(new Event('input', { bubbles: true }))
     amount.dispatchEvent(new Event('change', { bubbles: true }))
     await until(() => document.querySelector('[role="alert"]') === null)
-    await press('Make the formula')
+    await press('Create formula')
     expect((await made()).phases.flatMap((p) => p.lines)).toContainEqual(
       expect.objectContaining({ material: 'glycerin', percent: 3.5 }),
     )
@@ -97,10 +97,10 @@ describe('a recipe', () => {
   })
   it('of nothing makes nothing', async () => {
     await open('/start/recipe', RecipePage)
-    expect(buttons('Make the formula')).toEqual([])
+    expect(buttons('Create formula')).toEqual([])
     await press('Show an example')
     await shows('ingredients')
-    expect(button('Make the formula').disabled).toBe(false)
+    expect(button('Create formula').disabled).toBe(false)
   })
 })
 
@@ -119,7 +119,7 @@ describe('an ingredient list', () => {
     expect(least).toBeLessThanOrEqual(draft!)
     expect(draft).toBeLessThanOrEqual(most!)
     await type('Name', 'The jar of the neighbour')
-    await press(/^Make the draft/)
+    await press(/^Create formula from draft/)
     const f = await made()
     expect(f.name).toBe('The jar of the neighbour')
     const sum = f.phases.flatMap((p) => p.lines).reduce((s, l) => s + (l.percent ?? 0), 0)
@@ -129,7 +129,7 @@ describe('an ingredient list', () => {
     await open('/start/label', LabelPage)
     await type('Paste the list in the order of the label', 'Glycerin 2 %, Aqua 90 %, Panthenol')
     await shows('contradict each')
-    expect(buttons(/^Make the draft/)).toEqual([])
+    expect(buttons(/^Create formula from draft/)).toEqual([])
   })
   it('without a name in it says how names are parted', async () => {
     await open('/start/label', LabelPage)
@@ -145,14 +145,14 @@ describe('a brief', () => {
     // typed and pressed at once, before anything could be worked out anew
     await type('Name', 'Harbour morning')
     await type('Batch, in grams', '40')
-    await press(/^Start (with|from) this/)
+    await press(/^Use this proposal/)
     expect(await made()).toMatchObject({ name: 'Harbour morning', batchGrams: 40 })
   })
   it('that cannot be met says why, and offers nothing', async () => {
     await open('/start/brief', BriefPage)
     await shows(/none with a stop/)
     await tick(/from my stock/)
-    await until(() => !/none with a stop/.test(text()) && buttons(/^Start (with|from) this/).length === 0)
+    await until(() => !/none with a stop/.test(text()) && buttons(/^Use this proposal/).length === 0)
     expect(part('[role="status"], .notice', /stock|shelf|preserv|emulsif/i)).toBeTruthy()
   })
 })

@@ -215,8 +215,8 @@ describe('the bin', () => {
 describe('what is said when storing fails', () => {
   it.each([
     [new DOMException('x', 'QuotaExceededError'), /full.*Export/],
-    [new DOMException('x', 'VersionError'), /newer Omblet/],
-    [new DOMException('x', 'SecurityError'), /refuses storage.*export/],
-    [new Error('odd'), /refuses storage/],
+    [new DOMException('x', 'VersionError'), /newer version of Omblet/],
+    [new DOMException('x', 'SecurityError'), /blocks storage.*export/],
+    [new Error('odd'), /blocks storage/],
   ])('%s', (error, says) => expect(explainStorage(error)).toMatch(says))
 })

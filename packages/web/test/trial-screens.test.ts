@@ -59,7 +59,7 @@ describe('the screens of a trial', () => {
     await flushPromises()
     await eventually(() => expect(list.text()).toMatch(/kept/))
     expect(list.text()).toMatch(/kept: Polyglyceryl methylglucose distearate/)
-    expect(list.text()).toMatch(/1 of 2 sittings done/)
+    expect(list.text()).toMatch(/1 of 2 sessions done/)
   })
   it('tells the effect first, draws each sample once in each row, and has a table beside it', () => {
     const card = mounted(ResultCard, { trial: done() })
@@ -97,9 +97,7 @@ describe('the screens of a trial', () => {
     const card = mounted(FoundCard, { trial: done() })
     const stored = async () => (await getTrial('t1'))!
     const ways = () =>
-      card
-        .findAllComponents(ChoiceField as Component)
-        .filter((c) => c.text().startsWith('pH, how it was read'))
+      card.findAllComponents(ChoiceField as Component).filter((c) => c.text().startsWith('pH measurement'))
     expect(ways()).toHaveLength(0)
     await card.find('#found-a-ph').setValue('5,4')
     await flushPromises()
@@ -134,7 +132,7 @@ describe('the screens of a trial', () => {
     await savePhoto({ id: 'q', batch: id, blob: new Blob(['y'], { type: 'image/png' }) })
     const card = mounted(FoundCard, { trial: withBatch(done(), 'b', id) })
     await eventually(() => expect(card.findAll('.photos img')).toHaveLength(1))
-    expect(card.find('.photos').attributes('aria-label')).toMatch(/^Photographs of /)
+    expect(card.find('.photos').attributes('aria-label')).toMatch(/^Photos of /)
   })
   it('keeps the winner as a version with reason and result, and the loser’s lesson with its material', async () => {
     const made = await useLibrary().create(lotion)
@@ -174,7 +172,7 @@ describe('the screens of a trial', () => {
     await flushPromises()
     for (const o of waxes) expect(page.text()).not.toContain(o.label)
     for (const s of sittingsOf(trial)) expect(page.text()).toContain(s.served[0]!.code)
-    expect(page.text()).toContain('ring the odd one')
+    expect(page.text()).toContain('circle the different one')
     // weights of base and jars make up what is made
     await (page.vm.$router as { push: (to: string) => Promise<void> }).push('/x?what=make')
     await flushPromises()
@@ -188,7 +186,7 @@ describe('the screens of a trial', () => {
     await addTrial(trial)
     const card = mounted(MakeCard, { trial })
     await flushPromises()
-    expect(card.text()).toContain('What is common, made once')
+    expect(card.text()).toContain('Shared phases, made once')
     expect(card.text()).toMatch(/Water: 4\d\.\d\d?.g into each jar/)
     expect(card.findAll('.jars li')).toHaveLength(3)
   })

@@ -227,7 +227,7 @@ describe('setting up', () => {
     s.formulaId.value = id
     await flushPromises()
     await eventually(() =>
-      expect(s.options.value.map((o) => o.label)).toEqual(['As it is on the sheet', 'Version 1, milder']),
+      expect(s.options.value.map((o) => o.label)).toEqual(['Current formula', 'Version 1, milder']),
     )
     s.picked.value = s.options.value.map((o) => o.key)
     expect(s.differs.value.also).toEqual([{ code: 'target-ph' }])

@@ -96,7 +96,7 @@ describe('a version', () => {
     expect(difference(serum, at(6)).map((c) => sayChange(c, name))).toContain('Mandelic acid 4.00 % → 6.00 %')
     const without = applyEdit(serum, { type: 'remove-line', at: { phase: acid, line } })
     expect(difference(serum, without).map((c) => sayChange(c, name))).toContain(
-      'Mandelic acid taken out, was 4.00 %',
+      'Mandelic acid removed, was 4.00 %',
     )
     expect(difference(without, serum).map((c) => sayChange(c, name))).toContain('Mandelic acid added, 4.00 %')
   })
@@ -131,7 +131,7 @@ describe('versions on the screen', () => {
     await tellVersion('v2', { result: 'tingles' })
     const history = mounted(HistoryPage)
     await eventually(() => expect(history.text()).toContain('nothing was felt'))
-    expect(history.text()).toContain('What came of it: tingles')
+    expect(history.text()).toContain('Result: tingles')
     expect(history.text()).toMatch(/Mandelic acid 4\.00 % → 6\.00 %/)
     expect(history.text()).toMatch(/from version 1, rated 4 of 5/)
   })
@@ -159,15 +159,15 @@ describe('versions on the screen', () => {
     await open()
     const page = mounted(VersionsPage)
     expect(page.text()).toBe('') // nothing is said before they are read
-    await eventually(() => expect(page.text()).toContain('No version yet'))
-    expect(page.findAll('button').map((b) => b.text())).toEqual(['Save a version'])
+    await eventually(() => expect(page.text()).toContain('No versions yet'))
+    expect(page.findAll('button').map((b) => b.text())).toEqual(['Save version'])
     page.unmount()
     const getAll = vi.spyOn(IDBIndex.prototype, 'getAll').mockImplementation(() => {
       throw new DOMException('gone', 'UnknownError')
     })
     const blind = mounted(VersionsPage)
     await eventually(() => expect(blind.find('.notice, [role="alert"]').exists()).toBe(true))
-    expect(blind.text()).not.toContain('No version yet')
+    expect(blind.text()).not.toContain('No versions yet')
     getAll.mockRestore()
   })
   it('can be chosen to lie beside the open one', async () => {

@@ -1,3 +1,5 @@
+import type { NoPhFacts } from '../ph/said.ts'
+import type { Said } from '../text/said.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import type { Amounts } from '../formula/amounts.ts'
 import type { Formula, Phase, Reading } from '../shapes/formula.ts'
@@ -38,7 +40,7 @@ export interface Assessment {
   waterPhase: WaterPhase | null
   predictedPh: PhPrediction | null
   /** Why there is none; null where there is one. */
-  whyNoPh: string | null
+  whyNoPh: Said<NoPhFacts> | null
   /** The same for what was in when the last reading was taken. */
   predictedAtReading: PhPrediction | null
   /** What may not stay dissolved, at the pH read, else aimed for, else predicted. */

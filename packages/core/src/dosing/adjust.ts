@@ -1,3 +1,6 @@
+import type { Said } from '../text/said.ts'
+import type { NoPhFacts } from '../ph/said.ts'
+import type { DoseFaultFacts } from './said.ts'
 import type { Assessment } from '../assess/types.ts'
 import { freeShare } from '../ph/families.ts'
 import { adjusterOf, USUAL_ADJUSTER } from '../ph/adjusters.ts'
@@ -22,7 +25,7 @@ export interface Adjustment {
 
 /**
  * Amount of an adjuster that brings the formula to a pH, from the last reading where there is one (what the model did
- * not know is fitted to it), else from the prediction. A sentence where the pH cannot be computed, the adjuster is
+ * not know is fitted to it), else from the prediction. A fault where the pH cannot be computed, the adjuster is
  * unknown or moves it the other way, no amount up to half the product gets there, or reading and formula do not fit.
  */
 export function adjustTo(
@@ -30,9 +33,9 @@ export function adjustTo(
   ph: number,
   adjusterKey: string,
   strengthPercent: number,
-): Adjustment | { why: string } {
+): Adjustment | { why: Said<DoseFaultFacts> } | { noPh: Said<NoPhFacts> } {
   const model = phModelOf(a)
-  if (!model) return { why: a.whyNoPh ?? 'There is too little water to speak of a pH.' }
+  if (!model) return { noPh: a.whyNoPh ?? { code: 'too-little-water' } }
   const planned = planDose(a, model, { target: { min: ph, max: ph }, adjuster: adjusterKey, strengthPercent })
   const none = { material: adjusterKey, strengthPercent, grams: 0, percent: 0, drops: 0 }
   if ('there' in planned) return { ...none, first: { grams: 0, drops: 0 } }

@@ -1,6 +1,6 @@
 import type { Assessment } from '../assess/types.ts'
-import { sayNumber } from '../text/format.ts'
-import { LYE_ORDER } from '../words/en/lye.ts'
+import type { Said } from '../text/said.ts'
+import type { DoseFaultFacts } from './said.ts'
 import { parseNumber } from '../text/numbers.ts'
 import { ADJUSTERS, adjusterOf, strengthFault, USUAL_ADJUSTER } from '../ph/adjusters.ts'
 import { aimPh } from './aim.ts'
@@ -37,7 +37,7 @@ export interface Dosing {
   adjuster: string
   /** Strength that is proposed for it, percent. */
   usualPercent: number
-  strength: { value: number } | { error: string }
+  strength: { value: number } | { error: Said<DoseFaultFacts> }
   planned: Planned | null
   plan: DosePlan | null
 }
@@ -112,64 +112,22 @@ export function dosingOf(
 function strengthOf(adjuster: string, text: string | null, usual: number): Dosing['strength'] {
   if (text === null) return { value: usual }
   const parsed = parseNumber(text, { min: 0, max: 1000, what: 'the strength', unit: '%' })
-  if ('error' in parsed) return parsed
-  if (parsed.value === null) return { error: 'Type how strong the solution is, in percent.' }
+  if ('error' in parsed) return { error: { code: 'typed', text: parsed.error } }
+  if (parsed.value === null) return { error: { code: 'no-strength' } }
   const fault = strengthFault(adjuster, parsed.value)
   return fault ? { error: fault } : { value: parsed.value }
 }
 
-/** Why an amount cannot have gone into a batch, as a sentence; null when it can. */
-export function doseFault(grams: number | null, batchGrams: number): string | null {
-  if (!grams || grams <= 0) return 'Type how many grams or drops went in.'
-  return grams > batchGrams ? 'That is more than the batch itself. Type grams of the solution.' : null
+/** Why an amount cannot have gone into a batch; null when it can. */
+export function doseFault(grams: number | null, batchGrams: number): Said<DoseFaultFacts> | null {
+  if (!grams || grams <= 0) return { code: 'no-dose' }
+  return grams > batchGrams ? { code: 'more-than-batch' } : null
 }
 
 /** Minutes from a dose to the reading that counts: one of stirring, one for the probe (common practice). */
 export const DOSE_WAIT_MINUTES = 2
-export const DOSE_WAIT = `Stir, wait ${DOSE_WAIT_MINUTES} minutes, measure again.`
-
-export const landsWords = (lands: DosePlan['first']['lands']) =>
-  `Predicted pH ${sayNumber(lands.ph, 1)} (${sayNumber(lands.low, 1)}–${sayNumber(lands.high, 1)}).`
-
-const chance = (share: number) =>
-  share < 0.01
-    ? 'under 1\u00a0%'
-    : share > 0.99
-      ? 'over 99\u00a0%'
-      : `about ${sayNumber(share * 100, 0)}\u00a0%`
-
-/** The first dose in words: how it is told off, its share of the whole, and how likely it goes too far. */
-export function doseWords(plan: DosePlan, say: (grams: number) => string) {
-  const drops = `about ${plan.drops.first} drop${plan.drops.first === 1 ? '' : 's'}`
-  return {
-    how:
-      plan.how === 'weigh'
-        ? 'weighed'
-        : plan.how === 'either'
-          ? `weighed, or ${drops}`
-          : plan.how === 'dilute'
-            ? `${drops}; a tenth of the strength is easier to dose`
-            : drops,
-    whole: `Total dose ${say(plan.lowGrams)}–${say(plan.highGrams)}\u00a0g.`,
-    doubt: plan.doubt ? doubtWords(plan.doubt) : '',
-    chance: `The chance to go too far is ${chance(plan.first.overshoot)}, with all of it at once ${chance(plan.overshoot)}.`,
-  }
-}
-
-const doubtWords = ({ meter, formula, read, predicted }: NonNullable<DosePlan['doubt']>) =>
-  `The reading (${sayNumber(read, 1)}) and the formula (${sayNumber(predicted, 1)}) do not fit: the meter (${sayNumber(meter * 100, 0)}\u00a0%) or the formula (${sayNumber(formula * 100, 0)}\u00a0%) is off. Add this first dose only; the next reading decides.`
-
 /** The adjusters to choose from, by the way they go. */
 export const ADJUSTER_GROUPS = (['up', 'down'] as const).map((way) => ({
-  label: way === 'up' ? 'Raise the pH' : 'Lower the pH',
+  direction: way,
   items: ADJUSTERS.filter((x) => x.direction === way).map((x) => ({ label: x.name, value: x.key })),
 }))
-
-/** What hands and eyes need with an adjuster; null where nothing. */
-export function handling(adjuster: string): { strong: string; then: string } | null {
-  const hazard = adjusterOf(adjuster)?.hazard
-  if (hazard === 'lye') return { strong: 'Lye burns.', then: `Gloves and goggles. ${LYE_ORDER}` }
-  if (hazard === 'acid')
-    return { strong: 'Acids sting.', then: 'Goggles; acid into water, a little at a time.' }
-  return null
-}

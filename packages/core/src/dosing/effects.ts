@@ -1,6 +1,8 @@
 import { materialOfSubstance } from '../assess/carriers.ts'
 import type { Assessment } from '../assess/types.ts'
-import { capitalise, formatRange } from '../text/format.ts'
+import { capitalise } from '../text/format.ts'
+import type { Said } from '../text/said.ts'
+import type { BlockerFacts, DriftFacts, PhEffectFacts } from './said.ts'
 import { acidBaseOf, type AcidBase } from '../ph/acid-base.ts'
 import { USUAL_ADJUSTER, adjusterOf } from '../ph/adjusters.ts'
 import { freeShare } from '../ph/families.ts'
@@ -9,7 +11,6 @@ import { doseAt, titrantOf } from './titrate.ts'
 import { dosesOf } from './fit.ts'
 import { withDoses, type PhModel } from './model.ts'
 import { acidEffectAt, type AcidEffect, type AcidVerdict } from '../preservation/effect.ts'
-import type { WindowItem } from '../assess/windows.ts'
 import { kindHas } from '../shapes/kinds.ts'
 import { hasTrait } from '../shapes/material.ts'
 
@@ -18,17 +19,14 @@ export interface PhEffect {
   id: string
   label: string
   /** What is told: the free acid of an active, the share of a preservative that works, a window. */
-  what: 'free acid' | 'active share' | 'window'
+  what: 'free-acid' | 'active-share' | 'window'
   /** Percent of the product that is free or works, of how much; null for a window. */
   percent: number | null
   of: number | null
   /** `check` where it is lost or harmful at this pH. */
   state: 'fine' | 'note' | 'check'
-  text: string
-  source: string
+  said: Said<PhEffectFacts>
 }
-
-const SHARE_SOURCE = 'Henderson and Hasselbalch with the constants at 25 °C'
 
 /** Sums of each acid with all its salts, in the formula or dosed. */
 export const acidSums = (a: Assessment): Map<string, AcidSum> =>
@@ -61,13 +59,12 @@ export function phEffects(a: Assessment, ph: number): PhEffect[] {
       label: capitalise(acid.inci.toLowerCase()),
       percent,
       of: acid.percent,
-      source: SHARE_SOURCE,
     }
     const { does, effects: told } = acidBaseOf(key)!
     if (does === 'preserves')
-      effects.push({ ...base, what: 'active share', ...preserving(key, acidEffectAt(a.preservation, ph)) })
+      effects.push({ ...base, what: 'active-share', ...preserving(key, acidEffectAt(a.preservation, ph)) })
     else if (does === 'acts' && acid.percent >= 0.3)
-      effects.push({ ...base, what: 'free acid', ...acting(told, share, ph) })
+      effects.push({ ...base, what: 'free-acid', ...acting(told, share, ph) })
   }
   for (const item of a.ph.items) {
     if (item.grade === 'skin' || effects.some((e) => item.materials.includes(e.id))) continue
@@ -79,49 +76,42 @@ export function phEffects(a: Assessment, ph: number): PhEffect[] {
       percent: null,
       of: null,
       state: inside ? 'fine' : item.grade === 'prefers' ? 'note' : 'check',
-      text: windowText(item, inside),
-      source: 'its pH window in the catalogue',
+      said:
+        !inside && item.why
+          ? { code: 'own', text: item.why }
+          : { code: 'window', range: { min: item.min, max: item.max }, grade: item.grade, inside },
     })
   }
   const rank = { check: 0, note: 1, fine: 2 }
-  const kind = { 'free acid': 0, 'active share': 1, window: 2 }
+  const kind = { 'free-acid': 0, 'active-share': 1, window: 2 }
   return effects.sort((x, y) => kind[x.what] - kind[y.what] || rank[x.state] - rank[y.state])
 }
 
-const SHORT: Record<AcidVerdict, Pick<PhEffect, 'state' | 'text'>> = {
-  enough: { state: 'fine', text: 'Enough of it is in its active form.' },
-  short: { state: 'note', text: 'Less than the need is in its active form. Half a unit lower helps much.' },
+const SHORT: Record<AcidVerdict, Pick<PhEffect, 'state' | 'said'>> = {
+  enough: { state: 'fine', said: { code: 'preserves-enough' } },
+  short: { state: 'note', said: { code: 'preserves-short' } },
   'under-half': {
     state: 'check',
-    text: 'Under half of the need is in its active form. Lower the pH or change the preservative.',
+    said: { code: 'preserves-under-half' },
   },
   none: {
     state: 'check',
-    text: 'Ineffective: hardly any of it is in its active form. Lower the pH or change the preservative.',
+    said: { code: 'preserves-nothing' },
   },
 }
 /** What of a preserving acid works, by the same judgement as the findings; where others preserve, it is only a help. */
-function preserving(key: string, effect: AcidEffect | null): Pick<PhEffect, 'state' | 'text'> {
+function preserving(key: string, effect: AcidEffect | null): Pick<PhEffect, 'state' | 'said'> {
   if (!effect || !effect.acids.some((x) => x.key === key))
-    return { state: 'fine', text: 'The other preservatives cover what is needed.' }
+    return { state: 'fine', said: { code: 'others-preserve' } }
   return SHORT[effect.verdict]
 }
 
-function acting(told: AcidBase['effects'], share: number, ph: number): Pick<PhEffect, 'state' | 'text'> {
+function acting(told: AcidBase['effects'], share: number, ph: number): Pick<PhEffect, 'state' | 'said'> {
   const own = told?.find((e) => e.below === undefined || ph < e.below)
-  if (own) return { state: own.state, text: own.text }
-  if (ph < 3) return { state: 'check', text: 'Below pH 3 an acid stings and peels. Raise it.' }
-  if (share < 10) return { state: 'note', text: 'Nearly all of it is salt: it holds water and hardly peels.' }
-  return { state: 'fine', text: 'The free part exfoliates; the salt holds water.' }
-}
-
-function windowText(item: WindowItem, inside: boolean): string {
-  const range = `pH ${formatRange(item)}`
-  if (!inside && item.why) return item.why
-  if (item.grade === 'works') return inside ? `Works at ${range}.` : `Works only at ${range}.`
-  if (item.grade === 'holds')
-    return inside ? `Holds at ${range}.` : `Lets go outside ${range}: the product thins or seems to split.`
-  return inside ? `At ease at ${range}.` : `Prefers ${range}; it keeps less well here.`
+  if (own) return { state: own.state, said: { code: 'own', text: own.text } }
+  if (ph < 3) return { state: 'check', said: { code: 'stings' } }
+  if (share < 10) return { state: 'note', said: { code: 'mostly-salt' } }
+  return { state: 'fine', said: { code: 'exfoliates' } }
 }
 
 export interface Thinning {
@@ -164,21 +154,23 @@ export function thinningAt(a: Assessment, model: PhModel, ph: number): Thinning[
 
 export interface Blocker {
   side: 'low' | 'high'
-  label: string
+  what: Said<BlockerFacts>
   at: number
 }
 
 /** Who sets the ends of the shared window: the one that asks for the most on each side. */
 export function blockersOf(a: Assessment): Blocker[] {
-  const asking = a.ph.items.filter((item) => item.grade === 'works' || item.grade === 'holds')
+  const asking = a.ph.items
+    .filter((item) => item.grade === 'works' || item.grade === 'holds')
+    .map((item) => ({ ...item, what: { code: 'item' as const, label: item.label } }))
   if (asking.length === 0) return []
-  const site = { label: `what the ${a.formula.product.site} tolerates`, ...a.ph.site }
+  const site = { what: { code: 'site' as const, site: a.formula.product.site }, ...a.ph.site }
   const fixed = asking.filter((item) => !item.worksBelow)
   const low = [...(fixed.length > 0 ? fixed : asking), site].reduce((x, y) => (y.min > x.min ? y : x))
   const high = [...asking, site].reduce((x, y) => (y.max < x.max ? y : x))
   return [
-    { side: 'low', label: low.label, at: low.min },
-    { side: 'high', label: high.label, at: high.max },
+    { side: 'low', what: low.what, at: low.min },
+    { side: 'high', what: high.what, at: high.max },
   ]
 }
 
@@ -195,11 +187,10 @@ export function driftingOf(a: Assessment) {
 }
 
 /** What may move the pH after it was set, and when to look again. */
-export function driftsOf(a: Assessment): string[] {
-  const drifts = driftingOf(a).map(({ drift }) => drift.says)
-  if (a.solubility.some((s) => s.verdict !== 'dissolves'))
-    drifts.push('A solid that dissolves slowly, or comes out in the cold, goes on moving the pH.')
+export function driftsOf(a: Assessment): Said<DriftFacts>[] {
+  const drifts = driftingOf(a).map(({ drift }): Said<DriftFacts> => ({ code: 'own', text: drift.says }))
+  if (a.solubility.some((s) => s.verdict !== 'dissolves')) drifts.push({ code: 'slow-solid' })
   if (a.lines.some((l) => l.percent >= 0.5 && l.material && kindHas(l.material.kind, 'slow-ph')))
-    drifts.push('Extracts, proteins and clays come to rest only overnight.')
+    drifts.push({ code: 'slow-ph' })
   return drifts
 }

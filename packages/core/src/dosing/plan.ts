@@ -1,5 +1,6 @@
 import type { Assessment } from '../assess/types.ts'
-import { sayNumber } from '../text/format.ts'
+import type { Said } from '../text/said.ts'
+import type { DoseEffectFacts, DoseFaultFacts } from './said.ts'
 import { acidBaseOf, type AcidBase } from '../ph/acid-base.ts'
 import { ADJUSTERS, adjusterOf, densityOf, DROP_ML, strengthFault, USUAL_ADJUSTER } from '../ph/adjusters.ts'
 import { along, ladderOf, quantile, type Ladder } from './curve.ts'
@@ -56,7 +57,9 @@ export interface OtherAdjuster {
   strengthPercent: number
 }
 
-export type Planned = { plan: DosePlan } | { there: string } | { fault: string; instead?: OtherAdjuster }
+/** A plan, or the pH that is in the target already, or why there is none. */
+export type Planned =
+  { plan: DosePlan } | { there: number } | { fault: Said<DoseFaultFacts>; instead?: OtherAdjuster }
 
 export interface DoseWish {
   target: { min: number; max: number }
@@ -66,12 +69,10 @@ export interface DoseWish {
   dropGrams?: number | undefined
 }
 
-/** Why a target makes no sense, as a sentence; null when it does. */
-export function targetFault(target: { min: number; max: number }): string | null {
-  if (target.min < 2)
-    return `pH ${sayNumber(target.min)} burns skin. Set the target to 3.5 or higher; leave-on products range from pH 3.5 to 8.`
-  if (target.max > 11)
-    return `pH ${sayNumber(target.max)} burns skin. Set the target to 8 or lower; leave-on products range from pH 3.5 to 8.`
+/** Why a target makes no sense; null when it does. */
+export function targetFault(target: { min: number; max: number }): Said<DoseFaultFacts> | null {
+  if (target.min < 2) return { code: 'target-too-acidic', ph: target.min }
+  if (target.max > 11) return { code: 'target-too-alkaline', ph: target.max }
   return null
 }
 
@@ -79,7 +80,7 @@ export function targetFault(target: { min: number; max: number }): string | null
  * From where the product stands to a pH, with one adjuster: the whole dose with its uncertainty, the first part of it
  * (half of the least that may be needed), and the chance to go too far. Where reading and formula do not fit, both
  * explanations are worked out and the first dose is half of the smaller need; no dose where they ask for opposite ways.
- * A sentence where it cannot be.
+ * A fault where it cannot be.
  */
 export function planDose(a: Assessment, model: PhModel, wish: DoseWish, doubt = 1): Planned {
   const stories = storiesOf(a, doubt)
@@ -95,7 +96,7 @@ function mixed(a: Assessment, stories: Stories, wish: DoseWish): Planned {
   const read = planWith(a, stories.asRead, wish)
   if (!('plan' in written) || !('plan' in read)) {
     if ('fault' in written && 'fault' in read) return withoutLadder(read)
-    return { fault: opposite(stories) }
+    return { fault: { code: 'opposite', read: stories.read, predicted: stories.predicted } }
   }
   const likely = stories.formula >= stories.meter ? read : written
   const places = (grams: number) => counts(grams, a.amounts.resolutionGrams)
@@ -137,9 +138,6 @@ function mixed(a: Assessment, stories: Stories, wish: DoseWish): Planned {
   }
 }
 
-const opposite = ({ read, predicted }: Stories) =>
-  `The reading (${sayNumber(read, 1)}) and the formula (${sayNumber(predicted, 1)}) ask for different corrections, so no dose is given. Rinse the probe, check it in buffers 4 and 7, and measure again.`
-
 /** A plan with the ladder that it was read off. */
 interface Laddered {
   plan: DosePlan
@@ -159,18 +157,18 @@ function planWith(
   const constants = acidBaseOf(wish.adjuster)
   const now = withDoses(model, dosesOf(a.formula))
   const titrant = titrantOf(now, wish.adjuster, wish.strengthPercent)
-  if (!constants || !titrant) return { fault: 'This pH adjuster is unknown. Choose another.' }
+  if (!constants || !titrant) return { fault: { code: 'unknown-adjuster' } }
   const from = phOfModel(now).ph
   const target = (wish.target.min + wish.target.max) / 2
   const half = Math.max(NARROW_TARGET, (wish.target.max - wish.target.min) / 2)
   if (Math.abs(from - target) <= (wish.target.max > wish.target.min ? half + EDGE : 0.005))
-    return { there: `It stands at ${sayNumber(from, 2)}, in the target. Nothing to add.` }
+    return { there: from }
   const up = target > from
   const { direction } = titrant
   if (up !== (direction === 'up')) {
     const name = adjusterOf(wish.adjuster)?.name ?? constants.inci
     return {
-      fault: `It stands at ${sayNumber(from, 2)} and must go ${up ? 'up' : 'down'}; ${name} takes it ${direction}.`,
+      fault: { code: 'wrong-direction', ph: from, up, name, direction },
       instead: usual(up ? 'up' : 'down'),
     }
   }
@@ -267,7 +265,11 @@ const chancePast = (ladder: Ladder, percent: number, limit: number) =>
     return ladder.up ? ph > limit : ph < limit
   }).length / Math.max(1, ladder.draws.length)
 
-function tooWeak(model: PhModel, wish: DoseWish, target: number): { fault: string; instead?: OtherAdjuster } {
+function tooWeak(
+  model: PhModel,
+  wish: DoseWish,
+  target: number,
+): { fault: Said<DoseFaultFacts>; instead?: OtherAdjuster } {
   const titrant = titrantOf(model, wish.adjuster, wish.strengthPercent)!
   const reach = reachOf(model, titrant)
   const name = adjusterOf(wish.adjuster)?.name ?? titrant.constants.inci
@@ -284,13 +286,19 @@ function tooWeak(model: PhModel, wish: DoseWish, target: number): { fault: strin
     ),
   ]
   const better = candidates.find((x) => reaches(model, x.adjuster, x.strengthPercent, target))
-  const advice = !better
-    ? 'No pH adjuster reaches that pH. Choose another target.'
-    : better.adjuster === wish.adjuster
-      ? `Take it at ${better.strengthPercent} %.`
-      : `Take ${adjusterOf(better.adjuster)!.name} at ${better.strengthPercent} %.`
   return {
-    fault: `${name.charAt(0).toUpperCase()}${name.slice(1)} at ${sayNumber(wish.strengthPercent)} % brings it to about pH ${sayNumber(reach, 1)} at most. ${advice}`,
+    fault: {
+      code: 'too-weak',
+      name,
+      strengthPercent: wish.strengthPercent,
+      reachesPh: reach,
+      instead: better
+        ? {
+            name: better.adjuster === wish.adjuster ? null : adjusterOf(better.adjuster)!.name,
+            strengthPercent: better.strengthPercent,
+          }
+        : null,
+    },
     ...(better ? { instead: better } : {}),
   }
 }
@@ -301,7 +309,7 @@ function reaches(model: PhModel, key: string, strength: number, target: number) 
 }
 
 export interface DoseEffect {
-  label: string
+  what: Said<DoseEffectFacts>
   before: number
   after: number
   unit: string
@@ -319,7 +327,7 @@ export function effectsOfDose(
   const effects: DoseEffect[] = []
   if (fillIndex === null)
     effects.push({
-      label: 'Total',
+      what: { code: 'total' },
       before: a.amounts.totalPercent,
       after: a.amounts.totalPercent + dose.percent,
       unit: '%',
@@ -327,14 +335,14 @@ export function effectsOfDose(
   else {
     const fill = a.lines[fillIndex]!
     effects.push({
-      label: `${fill.label}, q.s.`,
+      what: { code: 'fill', name: fill.label },
       before: fill.percent,
       after: fill.percent - dose.percent,
       unit: '%',
     })
   }
   effects.push({
-    label: 'Ions in the water',
+    what: { code: 'ions' },
     before: phOfModel(now).ionicStrength,
     after: phOfModel(after).ionicStrength,
     unit: 'mol/kg',
@@ -343,7 +351,7 @@ export function effectsOfDose(
   if (acid) {
     const before = sumAsAcid(a, acid)
     effects.push({
-      label: `${acid.inci}, all sources as acid`,
+      what: { code: 'acid', inci: acid.inci },
       before,
       after: before + asAcid(dose.key, (dose.percent * dose.strengthPercent) / 100, acid),
       unit: '%',

@@ -4,7 +4,7 @@ import { findAll } from '../findings/index.ts'
 import type { Finding } from '../findings/types.ts'
 import type { Formula } from '../shapes/formula.ts'
 import { inciList } from '../label/ingredients.ts'
-import { findingText } from '../words/index.ts'
+import { findingText, noPhText } from '../words/index.ts'
 
 const round = (value: number, places = 6) => Number(value.toFixed(places))
 const orNull = (value: number | null, places: number) => (value === null ? null : round(value, places))
@@ -33,7 +33,7 @@ export function report(
         low: round(assessment.predictedPh.low, 2),
         high: round(assessment.predictedPh.high, 2),
       },
-      ...(assessment.whyNoPh === null ? {} : { why: assessment.whyNoPh }),
+      ...(assessment.whyNoPh === null ? {} : { why: noPhText(assessment.whyNoPh) }),
     },
     emulsion: e && {
       type: e.type,

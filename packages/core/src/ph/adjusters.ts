@@ -1,5 +1,6 @@
 import data from '../../data/adjusters.json' with { type: 'json' }
-import { LYE_ORDER } from '../words/en/lye.ts'
+import type { Said } from '../text/said.ts'
+import type { PhFaultFacts, SolutionStepFacts } from './said.ts'
 import { acidBaseOf, type AcidBase } from './acid-base.ts'
 import { CONVENTIONS } from '../shapes/conventions.ts'
 import { formsAt } from './solver.ts'
@@ -76,27 +77,13 @@ export interface SolutionRecipe {
   /** What to weigh of each. */
   solidGrams: number
   waterGrams: number
-  steps: string[]
-  cautions: string[]
-}
-
-const HAZARDS: Record<Adjuster['hazard'], string[]> = {
-  lye: [
-    'Gloves and goggles. Lye burns skin and blinds eyes; rinse splashes with much water for 15 minutes and get help for eyes.',
-    `${LYE_ORDER} The solution gets hot: use a glass or polypropylene beaker in a cold water bath, never aluminium.`,
-    'Label it, keep it shut and away from children. It takes up carbon dioxide: make it new after three months.',
-  ],
-  acid: [
-    'Gloves and goggles. Rinse splashes with much water.',
-    'Acid into water, a little at a time.',
-    'Label it and keep it away from children.',
-  ],
-  mild: ['Label it. Without a preservative it keeps a week in the fridge.'],
+  steps: Said<SolutionStepFacts>[]
+  hazard: Adjuster['hazard']
 }
 
 /**
  * How to make `grams` of an adjuster's solution at `strengthPercent`; `stockPercent` is the strength of what is
- * weighed (88 for a lactic acid of 88 %, 100 for a dry solid). A sentence where it cannot be made.
+ * weighed (88 for a lactic acid of 88 %, 100 for a dry solid). A fault where it cannot be made.
  */
 export function solutionRecipe(
   key: string,
@@ -104,21 +91,18 @@ export function solutionRecipe(
   grams: number,
   resolutionGrams: number,
   stockPercent = 100,
-): SolutionRecipe | { fault: string } {
+): SolutionRecipe | { fault: Said<PhFaultFacts> } {
   const adjuster = adjusterOf(key)
-  if (!adjuster || !acidBaseOf(key)) return { fault: 'This pH adjuster is unknown.' }
+  if (!adjuster || !acidBaseOf(key)) return { fault: { code: 'unknown-adjuster' } }
   const fault = strengthFault(key, strengthPercent)
   if (fault) return { fault }
   if (stockPercent < strengthPercent)
-    return {
-      fault: `The starting strength is ${stockPercent} %. A solution made from it cannot be ${strengthPercent} %.`,
-    }
+    return { fault: { code: 'stronger-than-stock', stockPercent, strengthPercent } }
   const places = (value: number) =>
     Number((Math.round(value / resolutionGrams) * resolutionGrams).toPrecision(12))
   const solidGrams = places((grams * strengthPercent) / stockPercent)
   const waterGrams = places(grams - solidGrams)
-  if (solidGrams <= 0)
-    return { fault: 'That is less than the scale can weigh. Make more of it, or make it stronger.' }
+  if (solidGrams <= 0) return { fault: { code: 'too-little-to-weigh' } }
   const name = adjuster.name
   const liquid = adjuster.mostPercent === 100 || (stockPercent < 100 && adjuster.hazard !== 'lye')
   return {
@@ -128,26 +112,25 @@ export function solutionRecipe(
     solidGrams,
     waterGrams,
     steps: [
-      'Weigh the distilled water into the bottle or beaker.',
-      liquid
-        ? `Add the ${name} slowly and stir.`
-        : `Weigh the ${name} apart and stir it in, a little at a time.`,
-      adjuster.hazard === 'lye'
-        ? 'Let it cool to room temperature before it is used.'
-        : 'Stir until it is clear.',
+      { code: 'water' },
+      { code: liquid ? 'add-liquid' : 'add-solid', name },
+      { code: adjuster.hazard === 'lye' ? 'cool' : 'clear' },
     ],
-    cautions: HAZARDS[adjuster.hazard],
+    hazard: adjuster.hazard,
   }
 }
 
-/** Why a solution cannot have this strength, as a sentence; null when it can. */
-export function strengthFault(key: string, strengthPercent: number): string | null {
-  if (!(strengthPercent > 0))
-    return 'A strength of 0 % is water and changes nothing. Type the percent of pH adjuster in the solution.'
-  if (strengthPercent > 100)
-    return 'A strength cannot be above 100 %. Type the percent of pH adjuster in the solution.'
+/** Why a solution cannot have this strength; null when it can. */
+export function strengthFault(key: string, strengthPercent: number): Said<PhFaultFacts> | null {
+  if (!(strengthPercent > 0)) return { code: 'strength-zero' }
+  if (strengthPercent > 100) return { code: 'strength-above-100' }
   const adjuster = adjusterOf(key)
   if (adjuster && strengthPercent < 100 && strengthPercent > adjuster.mostPercent)
-    return `Only ${adjuster.mostPercent} % of ${adjuster.name} dissolves at room temperature. Choose ${adjuster.usualPercent} %, or 100 % where it is weighed dry.`
+    return {
+      code: 'not-soluble',
+      name: adjuster.name,
+      mostPercent: adjuster.mostPercent,
+      usualPercent: adjuster.usualPercent,
+    }
   return null
 }

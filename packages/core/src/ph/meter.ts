@@ -1,7 +1,8 @@
 import * as z from 'zod'
 import { parseNumber } from '../text/numbers.ts'
 import type { Reading } from '../shapes/formula.ts'
-import { sayNumber } from '../text/format.ts'
+import type { Said } from '../text/said.ts'
+import type { MeterFacts, PhFaultFacts } from './said.ts'
 
 /** A two-point calibration of a pH meter, as it was read. */
 export const Calibration = z.object({
@@ -27,14 +28,14 @@ export interface MeterState {
   ageDays: number
   /** `check` where it must not be trusted, `note` where it is due. */
   state: 'fine' | 'note' | 'check'
-  findings: { severity: 'check' | 'note'; message: string; why: string; source: string }[]
+  findings: { severity: 'check' | 'note'; said: Said<MeterFacts> }[]
   /** Times the usual error that a reading with it has. */
   doubt: number
 }
 
 /** A meter wants its buffers again after this many days (common practice: each session of work). */
 const DUE_DAYS = 7
-const SLOPE = { min: 95, max: 105 }
+const SLOPE = { spent: 85, min: 95, max: 105 }
 /** Asymmetry in mV: to about 15 is usual, beyond 30 the electrode is spent (makers' notes, from memory). */
 const OFFSET = { usual: 15, most: 30 }
 const ELECTRODE_DAYS = 730
@@ -49,39 +50,33 @@ export function meterState(c: Calibration, age: { days: number; electrodeDays?: 
   const offsetMv = c.high.mv - slope * (7 - c.high.ph)
   const ageDays = Math.max(0, age.days)
   const findings: MeterState['findings'] = []
-  const source = 'practice of electrode makers'
   if (slopePercent < SLOPE.min || slopePercent > SLOPE.max)
     findings.push({
       severity: 'check',
-      message: `The slope is ${sayNumber(slopePercent, 1)} % of Nernst’s; 95–105 % is sound.`,
-      why:
-        slopePercent < 85
-          ? 'The electrode is spent, or a buffer was taken for another.'
-          : slopePercent < SLOPE.min
-            ? 'Clean the electrode, take fresh buffers and do it again.'
-            : 'Take fresh buffers and check their pH and the temperature.',
-      source,
+      said: {
+        code: 'slope',
+        percent: slopePercent,
+        cause: slopePercent < SLOPE.spent ? 'spent' : slopePercent < SLOPE.min ? 'low' : 'high',
+      },
     })
   if (Math.abs(offsetMv) > OFFSET.usual)
     findings.push({
       severity: Math.abs(offsetMv) > OFFSET.most ? 'check' : 'note',
-      message: `At pH 7 it shows ${sayNumber(offsetMv, 1)} mV; up to ${Math.abs(offsetMv) > OFFSET.most ? OFFSET.most : OFFSET.usual} either way is sound.`,
-      why: 'The electrode is dry, dirty or worn. Soak it in its storage solution and try again.',
-      source,
+      said: {
+        code: 'offset',
+        millivolts: offsetMv,
+        mostMillivolts: Math.abs(offsetMv) > OFFSET.most ? OFFSET.most : OFFSET.usual,
+      },
     })
   if (ageDays > DUE_DAYS)
     findings.push({
       severity: 'note',
-      message: `Last calibrated ${ageDays} days ago.`,
-      why: 'Set it with two buffers on either side of the pH before each session.',
-      source: 'common practice',
+      said: { code: 'due', days: ageDays },
     })
   if (age.electrodeDays !== undefined && age.electrodeDays > ELECTRODE_DAYS)
     findings.push({
       severity: 'note',
-      message: 'The electrode is over two years old.',
-      why: 'Most last one to two years; watch its slope.',
-      source: 'common practice',
+      said: { code: 'old-electrode' },
     })
   const state = findings.some((f) => f.severity === 'check') ? 'check' : findings.length > 0 ? 'note' : 'fine'
   return {
@@ -94,13 +89,11 @@ export function meterState(c: Calibration, age: { days: number; electrodeDays?: 
   }
 }
 
-/** Why two buffers cannot calibrate, as a sentence; null when they can. */
-export function calibrationFault(c: Calibration): string | null {
-  if (Math.abs(c.high.ph - c.low.ph) < 1.5)
-    return 'The buffers are too close together. Take two that are at least 2 pH apart, such as 7.00 and 4.01.'
-  if (c.high.ph < c.low.ph) return 'Enter the buffer with the higher pH first.'
-  if (c.low.mv <= c.high.mv)
-    return 'The millivolts must rise as the pH falls. Check which figure belongs to which buffer.'
+/** Why two buffers cannot calibrate; null when they can. */
+export function calibrationFault(c: Calibration): Said<PhFaultFacts> | null {
+  if (Math.abs(c.high.ph - c.low.ph) < 1.5) return { code: 'buffers-close' }
+  if (c.high.ph < c.low.ph) return { code: 'buffers-order' }
+  if (c.low.mv <= c.high.mv) return { code: 'buffers-millivolts' }
   return null
 }
 
@@ -109,12 +102,12 @@ const BETWEEN = /^(?:between\s+)?(\d+(?:[.,]\d+)?)\s*(?:[-\u2013/]|to|and)\s*(\d
 
 /**
  * A pH as it is typed, 0 to 14, with a comma or a dot; `null` while nothing is. Between two colours of a strip it is their
- * middle, and read by a strip, whatever was chosen: it tells to half a unit either way. Errors say what to type.
+ * middle, and read by a strip, whatever was chosen: it tells to half a unit either way. Errors say why not.
  */
 export function parseReading(
   typed: string,
   method: Reading['method'],
-): Pick<Reading, 'ph' | 'method'> | { error: string } | null {
+): Pick<Reading, 'ph' | 'method'> | { error: Said<PhFaultFacts> } | null {
   const text = typed.trim()
   const between = BETWEEN.exec(text)
   if (between) {
@@ -123,21 +116,19 @@ export function parseReading(
     const fault =
       readingFault(low) ??
       readingFault(high) ??
-      (high < low || high - low > 2 ? 'Type the two colours that it lies between, the lower first.' : null)
+      (high < low || high - low > 2 ? ({ code: 'two-colours' } as const) : null)
     return fault ? { error: fault } : { ph, method: 'strip' }
   }
   const parsed = parseNumber(text, { min: -100, max: 1e6, what: 'the pH' })
-  if ('error' in parsed) return parsed
+  if ('error' in parsed) return { error: { code: 'typed', text: parsed.error } }
   if (parsed.value === null) return null
   const fault = readingFault(parsed.value)
   return fault ? { error: fault } : { ph: parsed.value, method }
 }
 
-/** A sentence where a pH was mistyped, such as 41 for 4.1; null where it is a pH. */
-export function readingFault(value: number): string | null {
+/** Why a figure is no pH, such as 41 for 4.1; null where it is one. */
+export function readingFault(value: number): Said<PhFaultFacts> | null {
   if (value >= 0 && value <= 14) return null
   const meant = value > 14 && value < 140 ? value / 10 : value >= 140 && value < 1400 ? value / 100 : null
-  return meant === null
-    ? 'pH lies between 0 and 14. Type what the meter or strip shows.'
-    : `${sayNumber(value)} is no pH. Did you mean ${sayNumber(meant)}?`
+  return meant === null ? { code: 'no-ph' } : { code: 'meant-ph', typed: value, meant }
 }

@@ -2,7 +2,8 @@ import type { AssessedLine, Substance } from '../lines/types.ts'
 import type { MaterialKind } from '../shapes/material.ts'
 import { soapOf, type Emulsion } from '../emulsion/emulsion.ts'
 import { hasTrait } from '../shapes/material.ts'
-import { capitalise } from '../text/format.ts'
+import type { Said } from '../text/said.ts'
+import type { NoPhFacts } from './said.ts'
 import { sigmaOf, cosolventsOf } from '../lines/cosolvent.ts'
 import { acidBaseOf, type AcidBase } from './acid-base.ts'
 import { solvePh, withCharge, type PhFamily, type PhSystem } from './solver.ts'
@@ -218,21 +219,17 @@ export function openEnds(
   )
 }
 
-/** Why no pH can be predicted, as a sentence that says what to do; null where one can. */
+/** Why no pH can be predicted; null where one can. */
 export function whyNoPrediction(
   phase: WaterPhase | null,
   lines: readonly AssessedLine[],
   emulsion: Emulsion | null,
-): string | null {
-  if (emulsion?.type === 'water-in-oil')
-    return 'The water is enclosed in oil: no pH can be predicted or measured. Set the pH of the water phase first.'
-  if (!phase) return 'There is too little water to speak of a pH.'
-  if (soapOf(lines).percent > 0)
-    return 'Soap sets the pH by how much of it is neutralised, which is not known. Measure, then enter the reading.'
+): Said<NoPhFacts> | null {
+  if (emulsion?.type === 'water-in-oil') return { code: 'water-in-oil' }
+  if (!phase) return { code: 'too-little-water' }
+  if (soapOf(lines).percent > 0) return { code: 'soap' }
   const solid = lines.find((l) => l.percent > 0 && l.material && hasTrait(l.material, 'sets-own-ph'))
-  return solid
-    ? `${capitalise(solid.label)} goes on dissolving and sets its own pH. Measure, and measure again tomorrow.`
-    : null
+  return solid ? { code: 'sets-own-ph', name: solid.label } : null
 }
 
 /** pH that the water phase should have, with a band from what is not known; null where it cannot be said. */

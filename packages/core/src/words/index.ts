@@ -19,6 +19,13 @@ import type { ChoiceReason } from '../choose/emulsifiers.ts'
 import type { SubstituteNote } from '../choose/substitutes.ts'
 import type { PhNeed } from '../findings/facts.ts'
 import type { NoteFamily } from '../findings/groups.ts'
+import { ADJUSTER_GROUPS } from '../dosing/dosing.ts'
+import type { Blocker, PhEffect } from '../dosing/effects.ts'
+import type { DoseEffect, DosePlan } from '../dosing/plan.ts'
+import type { DoseFaultFacts, DriftFacts } from '../dosing/said.ts'
+import { adjusterOf, type SolutionRecipe } from '../ph/adjusters.ts'
+import type { MeterFacts, NoPhFacts, PhFaultFacts } from '../ph/said.ts'
+import type { DoseText, MeterText } from './en/ph.ts'
 import type { Forecast } from '../derived/forecast.ts'
 import type { Finding, Remedy } from '../findings/types.ts'
 import { WATCH } from '../batch/watch-data.ts'
@@ -30,7 +37,7 @@ import { sayPercent } from '../text/format.ts'
 import type { Said } from '../text/said.ts'
 import type { ProcessOption, ProcessOptionValue } from '../procedure/questions.ts'
 import type { Part } from '../procedure/route.ts'
-import type { Equipment, HeatReason, MadeAhead, RouteReason, StepSaid } from '../procedure/step-facts.ts'
+import type { Equipment, MadeAhead, RouteReason, StepSaid } from '../procedure/step-facts.ts'
 import type { StepKind, StepNamed } from '../procedure/steps.ts'
 import { goesOf, type RouteChoice } from '../procedure/view.ts'
 import type { ForecastAndFound, FrostFound } from '../trials/found.ts'
@@ -197,9 +204,6 @@ export const equipmentText = (equipment: readonly Equipment[]): string[] =>
       ),
     ),
   ].sort((x, y) => x.localeCompare(y, 'en'))
-/** Why a phase is heated that far; empty where its formula says so. */
-export const heatReasonText = (reason: HeatReason | null): string =>
-  reason ? say(words.steps.heatReasons, reason) : ''
 /** Why a phase goes where it goes. */
 export const routeReasonText = (reason: RouteReason): string => say(words.steps.routeReasons, reason)
 /** Where a part goes, such as “into A, before it is heated”. */
@@ -294,3 +298,42 @@ export const foundLine = (row: ForecastAndFound): string => words.trials.foundLi
 /** How a jar came through freezing. */
 export const frostFoundText = (found: FrostFound): string => words.trials.frostFound[found]
 export { sidesText } from './sides.ts'
+
+/** Why there is no dose, or a pH, strength or solution cannot be. */
+export const doseFaultText = (fault: Said<DoseFaultFacts> | Said<PhFaultFacts>): string =>
+  say(words.ph.doseFault, fault as Said<DoseFaultFacts>)
+/** The product stands in its target already. */
+export const inTargetText = (ph: number): string => words.ph.inTarget(ph)
+/** What a dose changes, as a label. */
+export const doseEffectText = ({ what }: DoseEffect): string => say(words.ph.doseEffect, what)
+/** The first dose: how it is told off, its share of the whole, and how likely it goes too far; `say` writes grams. */
+export const doseText = (plan: DosePlan, say: (grams: number) => string): DoseText => words.ph.dose(plan, say)
+/** What to do between two doses. */
+export const doseWaitText = (): string => words.ph.doseWait
+/** Where a dose lands. */
+export const landsText = (lands: DosePlan['first']['lands']): string => words.ph.lands(lands)
+/** The adjusters to choose from, by the way they go. */
+export const adjusterGroups = () =>
+  ADJUSTER_GROUPS.map(({ direction, items }) => ({ label: words.ph.directions[direction], items }))
+/** What hands and eyes need with an adjuster; null where nothing. */
+export function handlingText(adjuster: string): { strong: string; then: string } | null {
+  const hazard = adjusterOf(adjuster)?.hazard
+  return hazard ? words.ph.handling[hazard] : null
+}
+/** How a solution is made, and its cautions. */
+export const solutionText = ({ steps, hazard }: SolutionRecipe) => ({
+  steps: steps.map((step) => say(words.ph.solutionStep, step)),
+  cautions: words.ph.hazards[hazard],
+})
+/** What a calibration says of a meter. */
+export const meterText = (said: Said<MeterFacts>): MeterText =>
+  (words.ph.meter[said.code] as (facts: typeof said) => MeterText)(said)
+/** What a pH does to an acid, a preservative or a range. */
+export const phEffectText = ({ said }: PhEffect): string => say(words.ph.phEffect, said)
+export const phEffectKind = ({ what }: PhEffect): string => words.ph.phEffectKinds[what]
+/** What goes on moving the pH. */
+export const driftText = (said: Said<DriftFacts>): string => say(words.ph.drift, said)
+/** What sets an end of the shared range, as a noun. */
+export const blockerText = ({ what }: Blocker): string => say(words.ph.blocker, what)
+/** Why no pH can be predicted, and what to do; empty where one can. */
+export const noPhText = (why: Said<NoPhFacts> | null): string => (why ? say(words.ph.noPh, why) : '')

@@ -23,10 +23,14 @@ import {
   testText,
   choiceTestText,
   leftOutText,
+  phEffectKind,
+  phEffectText,
+  doseFaultText,
 } from '../../src/words/index.ts'
 import { readdirSync, readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { rescue } from '../../src/bench/rescue.ts'
+import type { PhEffect } from '../../src/dosing/effects.ts'
 import type { TrialVerdict } from '../../src/trials/verdict.ts'
 import { refusal } from '../../src/bench/refuse.ts'
 import { deviations } from '../../src/bench/record.ts'
@@ -137,7 +141,20 @@ function spokenChoice({ material, brings, settles, edit: _edit, ...rest }: Candi
 /** How the pH is brought to its target, without the model it is computed by. */
 function spokenDosing(a: Assessment) {
   const { planned, ...rest } = dosingOf(a, phStand(a), { adjuster: null, strengthText: null })
-  return { ...rest, fault: planned && 'fault' in planned ? planned.fault : null }
+  return { ...rest, fault: planned && 'fault' in planned ? doseFaultText(planned.fault) : null }
+}
+/** An effect of the pH as it is shown. */
+const spokenEffect = (e: PhEffect) => {
+  const { said: _said, ...rest } = e
+  return {
+    ...rest,
+    what: phEffectKind(e),
+    text: phEffectText(e),
+    source:
+      e.what === 'window'
+        ? 'its pH window in the catalogue'
+        : 'Henderson and Hasselbalch with the constants at 25 °C',
+  }
 }
 /** A verdict without the series it is drawn from. */
 const spokenVerdict = (verdict: BatchVerdict) => ({
@@ -187,7 +204,7 @@ function formulaScene(name: string, formula: Formula, deep: boolean): Scene {
     }),
   )
   say('dosing', () => spokenDosing(a))
-  say('effects', () => (a.predictedPh ? phEffects(a, a.predictedPh.value) : null))
+  say('effects', () => (a.predictedPh ? phEffects(a, a.predictedPh.value).map(spokenEffect) : null))
   say('cost', () => costReport(costByPrices(a, () => 0.02)))
   say('forecast', () => forecastRows(forecastOf(derivedOf(formula, catalogue), () => 0.02)))
   const spoken = (list: ReturnType<typeof mattersOf>) => list.map((m) => ({ ...m, why: matterText(m.why) }))

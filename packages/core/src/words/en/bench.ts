@@ -36,7 +36,10 @@ export const refusal: Sentences<RefusalFacts> = {
   'no-such-answer': () => 'Choose one of the answers offered.',
   'no-way': () => 'Choose how it was measured.',
   'wrong-way': () => 'Choose a measurement that suits this property.',
-  'out-of-range': ({ least, most, unit }) => `Enter a value from ${least} to ${most} ${unit}.`,
+  'out-of-range': ({ least, most, unit }) =>
+    unit === 'pH'
+      ? `Enter a pH from ${least} to ${most}.`
+      : `Enter a value from ${least} to ${most} ${unit}.`,
   'no-answer': () => 'Give an answer.',
 }
 

@@ -11,6 +11,7 @@ import { known } from './materials.ts'
 import { endingReason, processOptions } from './process-options.ts'
 import { percentChange, recordFacts, weighedStates } from './record.ts'
 import { comparedRows, forecastRows, freezing } from './forecast.ts'
+import * as ph from './ph.ts'
 import * as steps from './steps.ts'
 import * as stability from './stability.ts'
 import * as trials from './trials.ts'
@@ -33,6 +34,7 @@ export const en = {
   proposalTitle,
   stability,
   steps,
+  ph,
   forecastRows,
   comparedRows,
   freezing,

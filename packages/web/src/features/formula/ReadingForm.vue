@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { doseFaultText } from '@omblet/core/words'
 import { parseReading, recordReading, type Reading } from '@omblet/core'
 import { PlainButton } from '../../components/buttons'
 import { ref } from 'vue'
@@ -16,7 +17,7 @@ const method = ref<Reading['method']>(editor.formula?.readings?.at(-1)?.method ?
 
 function record() {
   const read = parseReading(text.value, method.value)
-  error.value = read === null ? 'Type the measured pH.' : 'error' in read ? read.error : null
+  error.value = read === null ? 'Type the measured pH.' : 'error' in read ? doseFaultText(read.error) : null
   if (read === null || 'error' in read) return
   const afterPhase = editor.formula!.phases.filter((p) => p.lines.length > 0).at(-1)?.name
   const reading: Reading = {

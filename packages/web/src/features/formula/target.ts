@@ -1,3 +1,4 @@
+import { doseFaultText } from '@omblet/core/words'
 import { parseNumber, targetFault } from '@omblet/core'
 import { ref } from 'vue'
 import { useEditor } from '../../stores/editor'
@@ -30,7 +31,8 @@ export function useTargetFields(shown: () => Range | null) {
     }
     const min = low.value ?? high.value!
     const max = high.value ?? low.value!
-    error.value = min > max ? 'The first number must not be above the second.' : targetFault({ min, max })
+    const fault = targetFault({ min, max })
+    error.value = min > max ? 'The first number must not be above the second.' : fault && doseFaultText(fault)
     if (!error.value) set({ min, max })
   }
   /** Ends the typing; what could not be taken stays to be seen. */

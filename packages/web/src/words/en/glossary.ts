@@ -85,7 +85,7 @@ export const glossary = {
     term: 'Cool-down phase',
     says: 'Ingredients added after the batch has cooled, usually below 40 °C, because heat would damage them.',
     example: 'Preservative, fragrance, panthenol.',
-    also: ['cool-down phase', 'cool-down'],
+    also: ['cool-down'],
   },
   density: {
     term: 'Density',

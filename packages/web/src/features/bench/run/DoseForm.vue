@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { ADJUSTER_GROUPS, adjusterName, DOSE_WAIT, handling, landsWords, sayNumber } from '@omblet/core'
+import {
+  handlingText,
+  adjusterGroups,
+  inTargetText,
+  doseFaultText,
+  landsText,
+  doseWaitText,
+} from '@omblet/core/words'
+import { adjusterName, sayNumber } from '@omblet/core'
 import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed, reactive } from 'vue'
@@ -33,7 +41,7 @@ const e = reactive(
     batchGrams: () => props.batchGrams,
   }),
 )
-const care = computed(() => (dosing.value ? handling(dosing.value.adjuster) : null))
+const care = computed(() => (dosing.value ? handlingText(dosing.value.adjuster) : null))
 </script>
 
 <template>
@@ -45,7 +53,7 @@ const care = computed(() => (dosing.value ? handling(dosing.value.adjuster) : nu
         <Select
           :model-value="dosing?.adjuster"
           label-id="adjuster"
-          :options="ADJUSTER_GROUPS"
+          :options="adjusterGroups()"
           option-label="label"
           option-value="value"
           option-group-label="label"
@@ -64,9 +72,9 @@ const care = computed(() => (dosing.value ? handling(dosing.value.adjuster) : nu
         what="the strength"
       />
     </div>
-    <p v-if="e.plan && 'there' in e.plan" class="muted">{{ e.plan.there }}</p>
+    <p v-if="e.plan && 'there' in e.plan" class="muted">{{ inTargetText(e.plan.there) }}</p>
     <Notice v-if="e.fault" kind="check">
-      {{ e.fault.fault }}
+      {{ doseFaultText(e.fault.fault) }}
       <template v-if="e.fault.instead" #actions>
         <PlainButton
           :label="`Use ${adjusterName(e.fault.instead.adjuster).toLowerCase()}, ${sayNumber(e.fault.instead.strengthPercent)} %`"
@@ -82,7 +90,7 @@ const care = computed(() => (dosing.value ? handling(dosing.value.adjuster) : nu
         {{ e.say(e.dose.first.grams) }}<span class="unit"> g</span>
       </p>
       <p v-if="e.words">
-        first, {{ e.words.how }}. {{ landsWords(e.dose.first.lands) }} {{ e.words.whole }}
+        first, {{ e.words.how }}. {{ landsText(e.dose.first.lands) }} {{ e.words.whole }}
         {{ e.words.chance }}
       </p>
       <Notice v-if="e.words?.doubt" kind="check">{{ e.words.doubt }}</Notice>
@@ -102,7 +110,7 @@ const care = computed(() => (dosing.value ? handling(dosing.value.adjuster) : nu
       <Button type="submit" :label="e.grams ? `Record ${sayNumber(e.grams, 3)} g` : 'Record dose'" />
       <PlainButton v-if="scale" :label="taring ? 'Settling…' : 'Tare'" @click="tare" />
     </form>
-    <p class="muted small">{{ DOSE_WAIT }} A timer starts automatically.</p>
+    <p class="muted small">{{ doseWaitText() }} A timer starts automatically.</p>
     <Notice v-if="care" kind="note">
       <strong>{{ care.strong }}</strong> {{ care.then }}
     </Notice>

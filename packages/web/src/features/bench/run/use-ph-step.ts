@@ -1,3 +1,4 @@
+import { doseFaultText, doseText } from '@omblet/core/words'
 import {
   atResolution,
   solutionDensity,
@@ -5,7 +6,6 @@ import {
   decimalsOf,
   DOSE_WAIT_MINUTES,
   doseFault,
-  doseWords,
   formatNumber,
   readingFault,
   type Reading,
@@ -18,6 +18,9 @@ import { allowAlarm } from './alarm'
 import { useRun, type useShown } from './run'
 
 type Shown = ReturnType<typeof useShown>
+
+type Fault = Parameters<typeof doseFaultText>[0] | null
+const faultOf = (fault: Fault) => fault && doseFaultText(fault)
 
 /** Reading the pH at the table: typed, or taken from a probe that has settled; and what is taken away for it. */
 export function usePhReading(probe: Shown) {
@@ -34,7 +37,7 @@ export function usePhReading(probe: Shown) {
         ? probe.value
           ? 'The probe is not steady yet.'
           : 'Type the pH that the meter or strip shows.'
-        : readingFault(ph)
+        : faultOf(readingFault(ph))
     if (ph === null || phError.value) return
     if (batch.enter({ type: 'ph', ph: Number(ph.toFixed(3)), method: method.value })) typedPh.value = null
   }
@@ -64,12 +67,12 @@ export function useDoseEntry(given: {
   })
   const strengthFault = computed(() =>
     dosing.value && 'error' in dosing.value.strength && strength.value !== null
-      ? dosing.value.strength.error
+      ? doseFaultText(dosing.value.strength.error)
       : null,
   )
   const plan = computed(() => dosing.value?.planned ?? null)
   const dose = computed(() => dosing.value?.plan ?? null)
-  const words = computed(() => (dose.value ? doseWords(dose.value, say) : null))
+  const words = computed(() => (dose.value ? doseText(dose.value, say) : null))
   const fault = computed(() => (plan.value && 'fault' in plan.value ? plan.value : null))
   const say = (g: number) => formatNumber(g, decimalsOf(run.resolution.value))
   const tared = computed(() => {
@@ -96,8 +99,9 @@ export function useDoseEntry(given: {
   const doseError = ref<string | null>(null)
   function add() {
     const held = dosing.value
-    doseError.value =
-      doseFault(grams.value, batchGrams()) ?? (held && 'error' in held.strength ? held.strength.error : null)
+    doseError.value = faultOf(
+      doseFault(grams.value, batchGrams()) ?? (held && 'error' in held.strength ? held.strength.error : null),
+    )
     if (doseError.value || !grams.value || !strength.value || !held) return
     const done = batch.enter({
       type: 'dose',

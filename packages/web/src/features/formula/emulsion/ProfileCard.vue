@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { freezingText } from '@omblet/core/words'
 import TermText from '../../../components/TermText.vue'
 import {
   capitalise,
@@ -43,11 +44,6 @@ const fats = computed(() => {
     { key: 'solid', percent: solidPercent, share: (100 * solidPercent) / total, word: 'solid' },
   ].filter((x) => x.percent > 0)
 })
-const FROST = {
-  stands: 'probably survives freezing',
-  doubtful: 'may separate when frozen',
-  splits: 'probably separates when frozen',
-}
 const FROST_MARK = { stands: 'fine', doubtful: 'note', splits: 'check' } as const
 const SETTING = { fast: 'fast', medium: 'at a medium rate', slow: 'slowly' }
 const FATTY = { fits: 'fits', little: 'little', much: 'much' }
@@ -153,7 +149,7 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
     <p v-if="weather" class="small fatty">
       <FindingMark :severity="FROST_MARK[weather.freezing.verdict]" :size="16" />
       <span
-        ><strong>{{ capitalise(FROST[weather.freezing.verdict]) }}</strong
+        ><strong>{{ capitalise(freezingText(weather.freezing.verdict)) }}</strong
         ><br />{{ weather.freezing.why }}</span
       >
     </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { doseFaultText, inTargetText } from '@omblet/core/words'
 import {
   acidBaseOf,
   adjusterName,
@@ -46,7 +47,9 @@ const dropWords = computed(() => {
   return `About ${range}.`
 })
 const fault = computed(() => (t.planned.value && 'fault' in t.planned.value ? t.planned.value : null))
-const there = computed(() => (t.planned.value && 'there' in t.planned.value ? t.planned.value.there : null))
+const there = computed(() =>
+  t.planned.value && 'there' in t.planned.value ? inTargetText(t.planned.value.there) : null,
+)
 /** What the computation leaves out in this formula. */
 const neglected = computed(() => {
   const a = t.assessment.value
@@ -95,7 +98,7 @@ const neglected = computed(() => {
       </div>
     </div>
     <Notice v-if="fault" kind="check" class="fault">
-      {{ fault.fault }}
+      {{ doseFaultText(fault.fault) }}
       <template v-if="fault.instead" #actions>
         <PlainButton
           :label="`Use ${adjusterName(fault.instead.adjuster).toLowerCase()}, ${sayNumber(fault.instead.strengthPercent)} %`"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { phEffectKind, phEffectText, doseEffectText } from '@omblet/core/words'
 import { formatNumber, phEffects, sayNumber, type DoseEffect } from '@omblet/core'
 import { computed, ref } from 'vue'
 import TitledCard from '../../../components/TitledCard.vue'
@@ -43,14 +44,14 @@ const figure = (e: DoseEffect, value: number) =>
         <FindingMark :severity="row.state" :size="16" /><span class="hidden-text">{{ WORD[row.state] }}</span>
         <strong class="name breaks">{{ row.label }}</strong>
         <template v-if="row.percent !== null && row.of !== null">
-          <span class="muted small what">{{ row.what }}</span>
+          <span class="muted small what">{{ phEffectKind(row) }}</span>
           <span class="mono figures">{{ part(row.percent) }} % of {{ part(row.of) }} %</span>
           <span class="bar" aria-hidden="true"
             ><i :style="{ width: `${(100 * row.percent) / row.of}%` }"></i
           ></span>
-          <span class="text small">{{ row.text }}</span>
+          <span class="text small">{{ phEffectText(row) }}</span>
         </template>
-        <span v-else class="text small wide">{{ row.text }}</span>
+        <span v-else class="text small wide">{{ phEffectText(row) }}</span>
       </li>
     </ul>
     <p v-else class="muted">No active or preservative here depends on pH.</p>
@@ -69,8 +70,8 @@ const figure = (e: DoseEffect, value: number) =>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="e in t.effects.value" :key="e.label">
-            <th scope="row">{{ e.label }}</th>
+          <tr v-for="e in t.effects.value" :key="doseEffectText(e)">
+            <th scope="row">{{ doseEffectText(e) }}</th>
             <td class="mono num">{{ figure(e, e.before) }}</td>
             <td class="mono num">{{ figure(e, e.after) }}</td>
             <td class="muted small">{{ e.unit }}</td>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { meterText } from '@omblet/core/words'
 import { sayNumber } from '@omblet/core'
 import Button from 'primevue/button'
-import { defineAsyncComponent, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
 import { useTools } from '../../../stores/tools'
 
@@ -9,6 +10,9 @@ const MeterDialog = defineAsyncComponent(() => import('./MeterDialog.vue'))
 const bench = useTools()
 const open = ref(false)
 const used = ref(false)
+const findings = computed(() =>
+  (bench.meter?.findings ?? []).map(({ severity, said }) => ({ severity, ...meterText(said) })),
+)
 </script>
 
 <template>
@@ -33,8 +37,8 @@ const used = ref(false)
           }}.</span
         >
       </p>
-      <ul class="stacked closer" v-if="bench.meter.findings.length">
-        <li v-for="f in bench.meter.findings" :key="f.message">
+      <ul class="stacked closer" v-if="findings.length">
+        <li v-for="f in findings" :key="f.message">
           <FindingMark :severity="f.severity" :size="16" />
           <span class="small"
             ><strong>{{ f.severity === 'check' ? 'Check' : 'Note' }}</strong> {{ f.message }} {{ f.why }}

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { doseFaultText } from '@omblet/core/words'
 import {
   calibrationFault,
   meterState,
@@ -94,7 +95,8 @@ const preview = computed(() =>
 )
 async function save() {
   if (!calibration.value || fault.value) {
-    problem.value = fault.value ?? 'Enter both buffers and the millivolts shown in them.'
+    problem.value =
+      (fault.value && doseFaultText(fault.value)) ?? 'Enter both buffers and the millivolts shown in them.'
     return
   }
   await bench.patch({ calibration: calibration.value })

@@ -1,16 +1,19 @@
 <script setup lang="ts">
 import {
-  ADJUSTER_GROUPS,
+  adjusterGroups,
+  doseText,
+  handlingText,
+  doseFaultText,
+  landsText,
+  doseWaitText,
+} from '@omblet/core/words'
+import {
   adjusterName,
   adjusterOf,
   decimalsOf,
   solutionDensity,
-  DOSE_WAIT,
   doseFault,
-  doseWords,
   formatNumber,
-  handling,
-  landsWords,
   parseNumber,
   recordAddition,
   sayNumber,
@@ -40,10 +43,10 @@ const bench = useTools()
 const listed = computed(() => adjusterOf(t.adjuster.value))
 const groups = computed(() =>
   listed.value
-    ? ADJUSTER_GROUPS
+    ? adjusterGroups()
     : [
         { label: 'In the log', items: [{ label: t.adjuster.value, value: t.adjuster.value }] },
-        ...ADJUSTER_GROUPS,
+        ...adjusterGroups(),
       ],
 )
 const resolution = computed(() => t.assessment.value.amounts.resolutionGrams)
@@ -87,8 +90,8 @@ const slide = computed({
 const addError = ref<string | null>(null)
 function add() {
   const parsed = amountRead.value
-  addError.value =
-    'error' in parsed ? parsed.error : doseFault(parsed.value, t.assessment.value.amounts.batchGrams)
+  const fault = 'error' in parsed ? null : doseFault(parsed.value, t.assessment.value.amounts.batchGrams)
+  addError.value = 'error' in parsed ? parsed.error : fault && doseFaultText(fault)
   if (addError.value || !('value' in parsed) || !parsed.value || t.strengthPercent.value === null) return
   editor.apply(
     recordAddition(editor.formula!, {
@@ -101,8 +104,8 @@ function add() {
   )
   typed.value = null
 }
-const words = computed(() => (t.plan.value ? doseWords(t.plan.value, say) : null))
-const care = computed(() => handling(t.adjuster.value))
+const words = computed(() => (t.plan.value ? doseText(t.plan.value, say) : null))
+const care = computed(() => handlingText(t.adjuster.value))
 const recipeOpen = ref(false)
 const recipeUsed = ref(false)
 
@@ -149,7 +152,9 @@ async function setDrop() {
         %
       </span>
     </div>
-    <p v-if="'error' in t.strength.value" class="error-text" role="alert">{{ t.strength.value.error }}</p>
+    <p v-if="'error' in t.strength.value" class="error-text" role="alert">
+      {{ doseFaultText(t.strength.value.error) }}
+    </p>
     <p v-if="listed" class="muted small">{{ listed.note }}</p>
     <ol class="stacked">
       <li>
@@ -180,7 +185,7 @@ async function setDrop() {
           <p class="small" data-testid="lands">
             {{
               lands
-                ? landsWords(lands)
+                ? landsText(lands)
                 : words?.doubt
                   ? 'No prediction for this amount.'
                   : 'Beyond the range of the curve.'
@@ -193,7 +198,7 @@ async function setDrop() {
         </template>
       </li>
       <li>
-        <p>{{ DOSE_WAIT }}</p>
+        <p>{{ doseWaitText() }}</p>
       </li>
       <li>
         <ReadingForm id="leaf-read" label="Measure the pH" big />

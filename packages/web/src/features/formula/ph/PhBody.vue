@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { nothingFitsText } from '@omblet/core/words'
+import { nothingFitsText, driftText, blockerText } from '@omblet/core/words'
 import {
   blockersOf,
   nothingFits,
@@ -49,7 +49,7 @@ const thinning = computed(() =>
   t.model.value && t.now.value ? thinningAt(t.assessment.value, t.model.value, t.now.value.value) : [],
 )
 const worst = computed(() => thinning.value[0] ?? null)
-const drifts = computed(() => driftsOf(t.assessment.value))
+const drifts = computed(() => driftsOf(t.assessment.value).map(driftText))
 const blockers = computed(() => {
   const { fits, clashes } = t.assessment.value.ph
   const clash = clashes[0]
@@ -58,9 +58,9 @@ const blockers = computed(() => {
   const [low, high] = blockersOf(t.assessment.value)
   if (!low || !high) return 'No active or preservative here depends on pH.'
   if (!fits) return nothingFitsText(nothingFits(t.assessment.value))
-  return low.label === high.label
-    ? `All ingredients and the site suit pH ${formatRange(fits)}; ${low.label} sets both ends.`
-    : `All ingredients and the site suit pH ${formatRange(fits)}; ${low.label} sets the lower end, ${high.label} the upper.`
+  return blockerText(low) === blockerText(high)
+    ? `All ingredients and the site suit pH ${formatRange(fits)}; ${blockerText(low)} sets both ends.`
+    : `All ingredients and the site suit pH ${formatRange(fits)}; ${blockerText(low)} sets the lower end, ${blockerText(high)} the upper.`
 })
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { doseFaultText } from '@omblet/core/words'
 import {
   adjusterKey,
   adjusterName,
@@ -39,7 +40,10 @@ function record() {
   else if ('error' in drops) error.value = drops.error
   else if ('error' in ph) error.value = ph.error
   else if (ph.value === null) error.value = 'Enter the measured pH.'
-  else error.value = readingFault(ph.value)
+  else {
+    const fault = readingFault(ph.value)
+    error.value = fault && doseFaultText(fault)
+  }
   if (error.value || !('value' in grams) || !('value' in drops) || !('value' in ph)) return
   if (t.strengthPercent.value === null) {
     error.value = 'Enter the strength of the solution first.'

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { doseFaultText, solutionText } from '@omblet/core/words'
 import { decimalsOf, formatNumber, parseNumber, sayNumber, solutionRecipe } from '@omblet/core'
 import Button from 'primevue/button'
 import { QuietButton } from '../../../components/buttons'
@@ -54,7 +55,7 @@ function use() {
       <TextField label="Strength, %" :error="said(strength)" v-model="form.strength" figure />
       <TextField label="Starting strength, %" :error="said(stock)" v-model="form.stock" figure />
       <div v-if="recipe" class="wide stacked" role="status">
-        <p v-if="'fault' in recipe" class="error-text">{{ recipe.fault }}</p>
+        <p v-if="'fault' in recipe" class="error-text">{{ doseFaultText(recipe.fault) }}</p>
         <template v-else>
           <dl>
             <dt>Distilled water</dt>
@@ -63,10 +64,10 @@ function use() {
             <dd class="mono num bold">{{ say(recipe.solidGrams) }} g</dd>
           </dl>
           <ol>
-            <li v-for="step in recipe.steps" :key="step">{{ step }}</li>
+            <li v-for="step in solutionText(recipe).steps" :key="step">{{ step }}</li>
           </ol>
           <ul class="cautions">
-            <li v-for="caution in recipe.cautions" :key="caution">{{ caution }}</li>
+            <li v-for="caution in solutionText(recipe).cautions" :key="caution">{{ caution }}</li>
           </ul>
         </template>
       </div>

@@ -49,7 +49,7 @@ const stars = (n: number | undefined) => (n ? `${'★'.repeat(n)}${'☆'.repeat(
   <div class="versions-page">
     <Notice v-if="problem" kind="stop" class="leaf">{{ problem }}</Notice>
     <NothingYet v-if="ready && versions.length === 0" title="No versions yet">
-      <p>Save version before you try something, so you can go back to it.</p>
+      <p>Save a version before you try something, so you can go back to it.</p>
       <template #actions>
         <Button label="Save version" icon="pi pi-bookmark" @click="saveOpen = true" />
       </template>
