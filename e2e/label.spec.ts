@@ -75,7 +75,7 @@ test('a label that does not fit says so and what to do, and design and keeping t
   await page.getByLabel('Closed').fill('3')
   await page.getByLabel('Opened').fill('2')
   await expect(button(page, 'Set')).toBeDisabled()
-  await page.getByLabel('Why', { exact: true }).fill('watched for a summer')
+  await page.getByLabel('Reason', { exact: true }).fill('watched for a summer')
   await button(page, 'Set').click()
   await expect(page.getByText('3 months, opened 2 months')).toBeVisible()
   await saved(page)

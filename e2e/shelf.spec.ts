@@ -146,7 +146,7 @@ test('lots are taken in from a table: shown first, refused with a reason, stored
   await page.goto('/ingredients')
   await page.getByRole('button', { name: 'Import' }).click()
   await picker.setInputFiles(table('lots.csv', 'material,left_grams,note\nglycerin,120.5,=1+1\n'))
-  await dialog.getByRole('button', { name: 'Store 1 lot' }).click()
+  await dialog.getByRole('button', { name: 'Import 1 lot' }).click()
   await page.goto('/ingredients/glycerin')
   await expect(page.getByText('120.5 g left')).toBeVisible()
 
@@ -187,6 +187,6 @@ test('a long table shows how far it is and can be stopped', async ({ page }) => 
   await expect(dialog.getByRole('button', { name: 'Choose a file' })).toBeVisible()
   await expect(dialog.getByRole('status')).toHaveCount(0)
   await page.getByTestId('table-picker').setInputFiles(long)
-  await dialog.getByRole('button', { name: 'Store 10000 materials' }).click({ timeout: 30_000 })
+  await dialog.getByRole('button', { name: 'Import 10000 materials' }).click({ timeout: 30_000 })
   await expect(page.getByText(/of 10[5-9]\d\d\d? ingredients/)).toBeVisible({ timeout: 30_000 })
 })

@@ -94,7 +94,7 @@ describe('cooling', () => {
       expect(await last(id)).toMatchObject({ type: 'timer', title: expect.stringContaining('40') })
       vi.setSystemTime(start + 40 * 60_000)
       await thermometer('38')
-      await shows('go on.')
+      await shows('continue.')
       expect(buttons('Set timer')).toEqual([])
     } finally {
       vi.useRealTimers()
@@ -119,7 +119,7 @@ describe('the water that left', () => {
     await type('Tare weight', '80')
     await type('The batch with its beaker', '176')
     await send('The batch with its beaker')
-    await shows(/left, as steam/)
+    await shows(/lost to evaporation/)
     const before = await stood(id)
     const wanted = Number.parseFloat(document.querySelector('[data-testid="put-back"]')!.textContent!)
     expect(wanted).toBeCloseTo(before.totalTarget - 1 - 96, 0)

@@ -50,7 +50,7 @@ describe('the list', () => {
     await open()
     await shows('No formulas yet.')
     await press('Load examples')
-    await shows('These are examples from a small harbour town.')
+    await shows('These are examples.')
     expect(useLibrary().records).toHaveLength(8)
   })
   it('is searched by name and by material, and says when nothing fits', async () => {

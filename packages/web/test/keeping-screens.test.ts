@@ -136,7 +136,7 @@ describe('where a lot went', () => {
     await page.get('#lot-off').setValue('smells of plastic')
     await page.get('form').trigger('submit')
     await eventually(() => expect(useLots().lots[0]!.off).toBe('smells of plastic'))
-    await eventually(() => expect(page.text()).toContain('withdraw it of use'))
+    await eventually(() => expect(page.text()).toContain('withdraw it'))
     await page
       .findAll('button')
       .find((b) => b.text() === 'Undo rejection')!

@@ -52,7 +52,7 @@ describe('the dose rail', () => {
       /usual range 0\.5.% to 2.%; legal limit 2.%, Annex III/,
     )
     expect(spoken({ dose: 1 })).toBe('usual range unknown')
-    expect(spoken({ dose: 1, cap: { ...cap, open: true } })).toContain('may pass the legal limit')
+    expect(spoken({ dose: 1, cap: { ...cap, open: true } })).toContain('may exceed the legal limit')
   })
   it('marks a dose over its cap, and not one whose make-up is open', () => {
     expect(mounted(DoseRail, { dose: 3, cap }).find('.dose.over').exists()).toBe(true)

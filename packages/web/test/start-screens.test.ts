@@ -59,7 +59,7 @@ describe('a recipe', () => {
     await open('/start/recipe', RecipePage)
     await type(PASTE, 'Water 80 %\nGlycerin 4 %\nMystery of the deep 3 %\nSea salt 1 %')
     await shows('Which ingredient?')
-    await press('Leave Mystery of the deep out')
+    await press('Skip Mystery of the deep')
     expect(text()).not.toContain('Which ingredient?')
     await press('Replace with water')
     await press('Create formula')
@@ -89,11 +89,11 @@ describe('a recipe', () => {
   it('keeps an answer when another line of the text changes', async () => {
     await open('/start/recipe', RecipePage)
     await type(PASTE, 'Water to 100\nGlycerin 4 %\nSea foam 1 %')
-    await until(() => buttons('Leave Sea foam out').length === 1)
-    await press('Leave Sea foam out')
+    await until(() => buttons('Skip Sea foam').length === 1)
+    await press('Skip Sea foam')
     await type(PASTE, 'Water to 100\nGlycerin 5 %\nSea foam 1 %')
     await until(() => field('Percent of glycerin').value.startsWith('5'))
-    expect(buttons('Put Sea foam back')).toHaveLength(1)
+    expect(buttons('Restore Sea foam')).toHaveLength(1)
   })
   it('of nothing makes nothing', async () => {
     await open('/start/recipe', RecipePage)
@@ -112,7 +112,7 @@ describe('an ingredient list', () => {
       'Aqua, Glycerin, Caprylic/Capric Triglyceride, Cetearyl Olivate, Sorbitan Olivate, Panthenol, Phenoxyethanol',
     )
     await shows('7 names')
-    await shows('A guess, never the original')
+    await shows('An estimate, never the original')
     const [least, most, draft] = [...part('tr', 'Glycerin').querySelectorAll('td')]
       .slice(-3)
       .map((c) => Number.parseFloat(c.textContent))

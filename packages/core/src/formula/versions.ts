@@ -62,7 +62,7 @@ export function sayChange(change: LineChange, nameOf: (id: string) => string): s
   const name = capitalise(nameOf(change.material))
   const amount = (value: number | null) => (value === null ? 'no amount' : `${formatNumber(value, 2, 4)} %`)
   if (change.kind === 'added') return `${name} added, ${amount(change.after)}`
-  if (change.kind === 'removed') return `${name} taken out, was ${amount(change.before)}`
+  if (change.kind === 'removed') return `${name} removed, was ${amount(change.before)}`
   if (change.kind === 'moved') return `${name} moved from ${change.from} to ${change.to}`
   return `${name} ${amount(change.before)} → ${amount(change.after)}`
 }

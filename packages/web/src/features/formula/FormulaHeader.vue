@@ -63,7 +63,7 @@ const saveWord = computed(
 )
 
 const items = [
-  { label: 'Save a version', icon: 'pi pi-bookmark', command: () => (versionOpen.value = true) },
+  { label: 'Save version', icon: 'pi pi-bookmark', command: () => (versionOpen.value = true) },
   { label: 'Shopping list', icon: 'pi pi-list-check', command: () => (shoppingOpen.value = true) },
   { label: 'Export', icon: 'pi pi-file-export', command: exportIt },
   ...(canShareFiles() ? [{ label: 'Share', icon: 'pi pi-share-alt', command: () => void shareIt() }] : []),

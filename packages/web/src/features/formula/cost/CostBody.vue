@@ -152,7 +152,7 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
           first.
         </p>
         <template #actions>
-          <PlainButton label="Try example stock" size="small" @click="takeInDemoShelf" />
+          <PlainButton label="Load example stock" size="small" @click="takeInDemoShelf" />
         </template>
       </NothingYet>
       <template v-else>
