@@ -51,13 +51,16 @@ const noSentences = {
 /** What is put into codes so far; the rest of the core follows. */
 const DECIDES = [
   'assess/known',
-  'bench/cause*',
-  'bench/rescue',
+  'bench/!(actual|instruments|simulated|state)',
   'brief/*',
   'choose/{emulsifiers,reasons,substitutes}',
+  'derived/*',
+  'dosing/!(dosing)',
   'findings/*',
+  'ph/{adjusters,meter,said}',
+  'procedure/!(edits)',
   'stability/{colour,plan,series,told,verdict*}',
-  'trials/{plan,variants}',
+  'trials/!(data)',
 ].map((file) => `packages/core/src/${file}.ts`)
 
 export default tseslint.config(

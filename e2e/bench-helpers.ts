@@ -86,7 +86,7 @@ export async function startBatch(page: Page, formula: { name: string }) {
   await page.getByRole('link', { name: formula.name }).click()
   await page.getByRole('link', { name: 'Make', exact: true }).click()
   await page.getByLabel('Made by').fill('Ina')
-  await page.getByRole('button', { name: 'Begin' }).click()
+  await page.getByRole('button', { name: 'Start batch' }).click()
   await expect(page.getByRole('button', { name: 'Done' })).toBeVisible()
 }
 
@@ -142,5 +142,5 @@ export async function pour(page: Page, material: string, grams?: number) {
       .toBeGreaterThan(grams * 0.98)
   const row = page.getByRole('row').filter({ hasText: material })
   await button(page, /^Record/).click()
-  await expect(row).toContainText(/right|too much|more/)
+  await expect(row).toContainText(/right|over|to go/)
 }

@@ -42,7 +42,7 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
 }) => {
   await startBatch(page, SMALL_CREAM)
   const id = await simulate(page)
-  await at(page, /Wash/)
+  await at(page, /Clean/)
   await done(page)
 
   // Water: the empty beaker is weighed first, then everything into it; glycerin is over-poured.
@@ -61,7 +61,7 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
   await expect(page.getByRole('row', { name: /Glycerin/ })).toContainText('accepted')
   await pour(page, 'Distilled water')
   await pour(page, 'Lactic acid, 90 % solution')
-  await expect(page.getByText('All of it is weighed')).toBeVisible()
+  await expect(page.getByText('All weighed')).toBeVisible()
   await done(page)
 
   // Heat it, open: some of the water leaves, and is put back.
@@ -95,11 +95,11 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
   await expect(button(page, 'scale lost')).toBeVisible()
   await expect(page.getByText('Scale disconnected.', { exact: false })).toBeVisible()
   await button(page, 'Plug in: Scale').click()
-  await expect(page.getByText('The scale came back', { exact: false })).toBeVisible()
+  await expect(page.getByText('The scale reconnected', { exact: false })).toBeVisible()
   await button(page, 'Free the scale and zero it').click()
   await place(page, 'B')
   await tare(page)
-  await expect(page.getByText('The scale came back', { exact: false })).toHaveCount(0)
+  await expect(page.getByText('The scale reconnected', { exact: false })).toHaveCount(0)
   for (const material of ['Caprylic/capric triglyceride', 'Olivate emulsifier', 'Cetyl alcohol'])
     await pour(page, material)
   await done(page)
@@ -128,7 +128,7 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
   await speed(page, '60 times as fast')
   await step(page).getByRole('button', { name: 'In cold water' }).click()
   await expect(page.getByTestId('cool-left').or(page.getByText('go on.'))).toBeVisible()
-  await expect(page.getByText(/Below 40.°C: go on\./)).toBeVisible()
+  await expect(page.getByText(/Below 40.°C: continue\./)).toBeVisible()
   await speed(page, 'in real time')
   await done(page)
 
@@ -154,7 +154,7 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
   for (const round of [1, 2]) {
     await expect(page.locator('.live')).toContainText('settled')
     await button(page, /^Record pH/).click()
-    await expect(page.getByText(/^read, likely/)).toBeVisible()
+    await expect(page.getByText(/^measured, likely/)).toBeVisible()
     if (await page.getByText('On target.').isVisible()) break
     const grams = await figure(page, 'dose')
     await tare(page)
@@ -170,11 +170,11 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
       if (await record.isVisible()) await record.click({ timeout: 500 })
       await expect(page.getByText('predicted since the last dose')).toBeVisible({ timeout: 3000 })
     }).toPass()
-    await expect(page.getByLabel('Last entries').getByText(/^Adjuster/)).toHaveCount(round)
+    await expect(page.getByLabel('Last entries').getByText(/^pH adjuster/)).toHaveCount(round)
   }
   await expect(page.locator('.live')).toContainText('settled')
   await button(page, /^Record pH/).click()
-  await expect(page.getByText(/^read, likely/)).toBeVisible()
+  await expect(page.getByText(/^measured, likely/)).toBeVisible()
   const inBeaker = (await truthOf(page, id)).vessels.find((v) => v.name === 'A')!.ph!
   expect(Math.abs((await figure(page, 'ph-now')) - inBeaker)).toBeLessThan(0.06)
   expect(inBeaker).toBeGreaterThan(4)
@@ -247,7 +247,7 @@ test.describe('on a phone held upright', () => {
     expect(await faults()).toEqual([])
     await button(page, /^Remove/).click()
     await button(page, 'Removed: 1.00 g').click()
-    await expect(page.getByText('All of it is weighed')).toBeVisible()
+    await expect(page.getByText('All weighed')).toBeVisible()
     await page.keyboard.press('PageDown')
     await at(page, 'Weigh B, Last')
     await page.keyboard.press('PageUp')

@@ -71,6 +71,6 @@ test('oils alone have nothing to choose', async ({ page }) => {
   )
   await page.getByRole('link', { name: 'Dry Dock balm' }).click()
   await page.getByRole('link', { name: 'Emulsion', exact: true }).click()
-  await expect(page.getByText('Without water there is nothing to emulsify')).toBeVisible()
+  await expect(page.getByText('Nothing to emulsify without water')).toBeVisible()
   await expect(page.getByText('Nothing to thicken without a water phase on the outside.')).toBeVisible()
 })

@@ -151,7 +151,7 @@ test('two tabs look at one batch: nothing is asked twice and nothing is lost', a
   await page
     .getByTestId('look-photo')
     .setInputFiles({ name: 'jar.png', mimeType: 'image/png', buffer: Buffer.from(dot, 'base64') })
-  await expect(page.getByText(/A photograph goes with it/)).toBeVisible()
+  await expect(page.getByText(/Photo added/)).toBeVisible()
   await page.getByRole('button', { name: 'As on the first day' }).click()
   await stored(page)
   await expect(asks(other)).toHaveText('What is its pH?')
@@ -256,7 +256,7 @@ test('a lot that is off is followed to the batch that holds it', async ({ page }
   await expect(page.getByRole('row', { name: /NT-0320/ })).toContainText('Neap toner')
   await page.getByLabel('Reason for rejecting this lot').fill('smells of fish')
   await page.getByRole('button', { name: 'Reject lot' }).click()
-  await expect(page.getByRole('row', { name: /NT-0320/ })).toContainText('take it out of use')
+  await expect(page.getByRole('row', { name: /NT-0320/ })).toContainText('withdraw it')
   await page.goto('/stability/neap')
   await expect(page.getByRole('alert').filter({ hasText: 'Contains a rejected lot' })).toContainText(
     'smells of fish',
@@ -277,7 +277,7 @@ test('the example batches come with their weeks, and a patch test is written dow
   await expect(page.getByRole('button', { name: 'Applied' })).toBeDisabled()
   await page.getByRole('checkbox').check()
   await page.getByRole('button', { name: 'Applied' }).click()
-  await page.getByRole('button', { name: 'Record' }).click()
+  await page.getByRole('button', { name: 'Record', exact: true }).click()
   await page.getByLabel('Reaction').click()
   await page.getByRole('option', { name: /clear redness/ }).click()
   await page.getByRole('button', { name: 'Keep', exact: true }).click()

@@ -53,7 +53,7 @@ test('a 20-line cream from nothing, with the keyboard alone', async ({ page }) =
 
   for (const [words, label, amount] of CREAM) {
     await keyboard.press('/')
-    await expect(page.getByRole('combobox', { name: /^Material/ })).toBeFocused()
+    await expect(page.getByRole('combobox', { name: /^Ingredient/ })).toBeFocused()
     await keyboard.type(words)
     await expect(
       page.getByRole('listbox', { name: 'Ingredients found' }).getByRole('option').first(),

@@ -11,7 +11,7 @@ test('the method of a cream is planned, changed, and keeps its changes', async (
   await expect(steps.getByText('Pour A into B, blending')).toBeVisible()
 
   await steps.getByRole('button', { name: 'Change Label the containers' }).click()
-  await steps.getByLabel('Step').fill('Stick on the blue labels')
+  await steps.getByRole('textbox', { name: 'Step' }).fill('Stick on the blue labels')
   await steps.getByLabel('Hands-on time, minutes').fill('seven')
   await steps.getByRole('button', { name: 'Keep' }).click()
   await expect(steps.getByText('Type the time in minutes, such as 20 or 1 h 30.')).toBeVisible()
@@ -70,7 +70,7 @@ test('where a phase goes is said on its sheet, chosen with one press, and travel
   await expect(goes).toContainText('into A, hot')
   await page.getByRole('link', { name: 'Method', exact: true }).click()
   await expect(page.getByText('Stir C into A').first()).toBeVisible()
-  await expect(page.getByRole('img', { name: /vessels, .* flow together/ })).toBeVisible()
+  await expect(page.getByRole('img', { name: /vessels, .* combined/ })).toBeVisible()
   await page
     .getByRole('link', { name: 'Print', exact: true })
     .or(page.getByRole('button', { name: 'Print' }))
@@ -129,7 +129,7 @@ for (const name of ['Harbour Fog face cream', 'Salt Breeze hydrating gel', 'Wint
     await page.goBack()
     await page.getByRole('link', { name: 'Make', exact: true }).click()
     await page.getByLabel('Made by').fill('Ina')
-    await page.getByRole('button', { name: 'Begin' }).click()
+    await page.getByRole('button', { name: 'Start batch' }).click()
     const bench = page.getByRole('navigation', { name: 'Steps of this batch' }).locator('.title')
     await expect(bench.first()).toBeVisible()
     // what is looked at in the days after is not done at the table

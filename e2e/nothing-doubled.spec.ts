@@ -11,7 +11,7 @@ test('a backup restored where it was made changes nothing and says so', async ({
   await saved(page)
   const before = await stored(page)
   const text = await backUp(page)
-  await expect(toast(page)).toContainText('saved to your downloads, and read again')
+  await expect(toast(page)).toContainText('saved to your downloads and verified')
   await page.getByRole('link', { name: 'Formulas', exact: true }).click()
   await upload(page, 'backup.json', text)
   await expect(toast(page)).toContainText('Restored: nothing changed; 8 already here.')
@@ -45,7 +45,7 @@ test('photographs go along in a backup by choice', async ({ page, browser, baseU
       'base64',
     ),
   })
-  await page.getByLabel('Note').fill('As clear as the pool.')
+  await page.getByRole('textbox', { name: 'Note' }).fill('As clear as the pool.')
   await button(page, 'Keep').click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
   await allStored(page)

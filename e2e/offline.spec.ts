@@ -34,7 +34,7 @@ plain.describe('without a network', () => {
         await server.kill()
       }
       await page.reload()
-      await at(page, /Wash/)
+      await at(page, /Clean/)
       await done(page)
       for (const grams of ['95', '4']) {
         await page.getByLabel('What the scale shows').fill(grams)
@@ -43,7 +43,7 @@ plain.describe('without a network', () => {
       await done(page)
       await page.getByLabel('What the scale shows').fill('1')
       await page.getByLabel('What the scale shows').press('Enter')
-      await expect(page.getByText('All of it is weighed')).toBeVisible()
+      await expect(page.getByText('All weighed')).toBeVisible()
       await done(page)
       await at(page, /Measure the pH/)
       await page.getByLabel('pH', { exact: true }).fill('6,4')
@@ -73,7 +73,7 @@ plain.describe('without a network', () => {
       await fresh
         .getByLabel('Paste the list in the order of the label')
         .fill('Aqua, Glycerin, Niacinamide 5 %, Phenoxyethanol')
-      await expect(fresh.getByText('A guess, never the original', { exact: false })).toBeVisible()
+      await expect(fresh.getByText('An estimate, never the original', { exact: false })).toBeVisible()
       await fresh.goto('/start/recipe')
       await button(fresh, 'Show an example').click()
       await expect(fresh.getByText('Sunflower', { exact: false }).first()).toBeVisible()
@@ -94,7 +94,7 @@ plain('a part that cannot be loaded says so and offers again; no click is dead',
   await openFormula(page, 'Low Tide toner')
   await page.route(/assets\/(Bench|Start|ph|Ph|Method|Emulsion)\w*-.*\.js/, (route) => route.abort())
   await page.getByRole('link', { name: 'Method', exact: true }).click()
-  await expect(page.getByText('A part of Omblet could not be loaded', { exact: false })).toBeVisible()
+  await expect(page.getByText('Part of Omblet could not be loaded', { exact: false })).toBeVisible()
   await page.unrouteAll()
   await page.getByRole('button', { name: 'Try again' }).click()
   await expect(page.getByText(/Clean and sanitise/).first()).toBeVisible()

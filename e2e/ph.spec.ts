@@ -40,7 +40,9 @@ test('from a first reading to the target: dose, read, log, and into the formula'
   await expect(page.getByText('plus the additions since', { exact: false })).toBeVisible()
   await record(page, '4')
   await expect(log(page).locator('li')).toHaveCount(3)
-  await expect(log(page)).toContainText(/g sodium hydroxide and .* g water, counted out of the q\.s\. line/)
+  await expect(log(page)).toContainText(
+    /g sodium hydroxide and .* g water, deducted from the q\.s\. ingredient/,
+  )
   await record(page, '4.3')
   await expect(page.getByText(/It stands at 4\.\d+, in the target/)).toBeVisible()
 
@@ -59,7 +61,7 @@ test('a reading taken out comes back by undo; the q.s. line keeps the total', as
   await log(page)
     .getByRole('button', { name: /Remove: measured/ })
     .click()
-  await expect(log(page)).toContainText('Nothing yet')
+  await expect(log(page)).toContainText('No entries yet')
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click()
   await expect(log(page).locator('li')).toHaveCount(1)
   await expect
@@ -71,7 +73,7 @@ test('what is mistyped or cannot be gets a sentence and a way out', async ({ pag
   await openPh(page, 'Night Watch acid serum')
   await record(page, '41')
   await expect(next(page).getByRole('alert')).toHaveText('41 is no pH. Did you mean 4.1?')
-  await expect(log(page)).toContainText('Nothing yet')
+  await expect(log(page)).toContainText('No entries yet')
   for (const [value, words] of [
     ['0', '0 % is water'],
     ['120', 'cannot be above 100 %'],
@@ -87,7 +89,7 @@ test('what is mistyped or cannot be gets a sentence and a way out', async ({ pag
   await next(page).getByRole('combobox', { name: 'Adjuster' }).click()
   await page.getByRole('option', { name: 'trisodium citrate' }).click()
   await expect(page.getByText(/at most\. Take /)).toBeVisible()
-  await page.getByRole('button', { name: /^Take / }).click()
+  await page.getByRole('button', { name: /^Use / }).click()
   await expect(page.getByTestId('dose')).toBeVisible()
 })
 
@@ -157,11 +159,11 @@ test('the meter is set with two buffers, judged, and remembered', async ({ page 
   await openPh(page, 'Low Tide toner')
   await page.getByRole('button', { name: 'Calibrate' }).click()
   const dialog = page.getByRole('dialog')
-  await expect(dialog.getByLabel('In 7.00 it shows, mV')).toBeFocused()
-  await dialog.getByLabel('In 7.00 it shows, mV').fill('-3')
-  await dialog.getByLabel('In 4.01 it shows, mV').fill('-20')
+  await expect(dialog.getByLabel('Reading in 7.00, mV')).toBeFocused()
+  await dialog.getByLabel('Reading in 7.00, mV').fill('-3')
+  await dialog.getByLabel('Reading in 4.01, mV').fill('-20')
   await expect(dialog.getByText('The millivolts must rise', { exact: false })).toBeVisible()
-  await dialog.getByLabel('In 4.01 it shows, mV').fill('150')
+  await dialog.getByLabel('Reading in 4.01, mV').fill('150')
   await dialog.getByRole('button', { name: 'Keep' }).click()
   const meter = page.getByRole('region', { name: 'pH meter' })
   await expect(meter).toContainText('86.5 %')
@@ -169,9 +171,9 @@ test('the meter is set with two buffers, judged, and remembered', async ({ page 
   await page.reload()
   await expect(meter).toContainText('86.5 %')
   await meter.getByRole('button', { name: 'Calibrate again' }).click()
-  await expect(dialog.getByLabel('In 7.00 it shows, mV')).toBeFocused()
-  await dialog.getByLabel('In 7.00 it shows, mV').fill('-3')
-  await dialog.getByLabel('In 4.01 it shows, mV').fill('168')
+  await expect(dialog.getByLabel('Reading in 7.00, mV')).toBeFocused()
+  await dialog.getByLabel('Reading in 7.00, mV').fill('-3')
+  await dialog.getByLabel('Reading in 4.01, mV').fill('168')
   await dialog.getByRole('button', { name: 'Keep' }).click()
   await expect(meter).toContainText('96.7 %')
   await expect(meter).not.toContainText('sound')
@@ -182,7 +184,7 @@ test('drops are calibrated, a portion is titrated and scaled to the batch', asyn
   await next(page).getByRole('button', { name: 'Weigh 20 drops' }).click()
   await next(page).getByLabel('20 drops weigh').fill('12')
   await next(page).getByRole('button', { name: 'Keep' }).click()
-  await expect(next(page).getByText('Check the figure', { exact: false })).toBeVisible()
+  await expect(next(page).getByText('Check the weight', { exact: false })).toBeVisible()
   await next(page).getByLabel('20 drops weigh').fill('0.8')
   await next(page).getByRole('button', { name: 'Keep' }).click()
   await expect(next(page).getByRole('button', { name: 'A drop is 0.04 g' })).toBeVisible()

@@ -3,6 +3,9 @@ import { defineConfig } from '@playwright/test'
 
 const port = Number(process.env['OMBLET_E2E_PORT'] ?? 4327)
 
+/** How long a test waits: less than 1 to see quickly what fails (OMBLET_PATIENCE). */
+const PATIENCE = Number(process.env['OMBLET_PATIENCE'] ?? 1)
+
 /** The same browser without a window of its own, which opens a page in half the time. */
 const HEADLESS_SHELL = '/usr/bin/chromium-headless-shell'
 
@@ -28,8 +31,8 @@ export default defineConfig({
   reporter: [['list']],
   globalSetup: './warm-up.ts',
   // A page that loads its code on a busy machine may take longer than the usual five seconds.
-  timeout: 180_000,
-  expect: { timeout: 30_000 },
+  timeout: 180_000 * PATIENCE,
+  expect: { timeout: 30_000 * PATIENCE },
   use: {
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },

@@ -40,7 +40,7 @@ const begin = async (page: Page) => {
   await formula(page, 'Harbour Fog face cream')
   await page.getByRole('link', { name: 'Make', exact: true }).click()
   await page.getByLabel('Made by').fill('Ina')
-  await page.getByRole('button', { name: 'Begin' }).click()
+  await page.getByRole('button', { name: 'Start batch' }).click()
   await done(page)
 }
 const done = async (page: Page) => {
@@ -67,7 +67,7 @@ const weigh = async (page: Page) => {
     const target = (await page.getByTestId('target').innerText()).replace(/[^\d.]/g, '')
     await type(page, 'What the scale shows', target)
   }
-  await page.getByText('All of it is weighed').waitFor()
+  await page.getByText('All weighed').waitFor()
 }
 /** Goes through the steps to the one of that title, weighing what each asks for. */
 const goTo = async (page: Page, title: RegExp) => {
@@ -202,7 +202,7 @@ try {
   await trials.goto('/trials/new')
   await trials.getByRole('combobox', { name: 'Formula' }).click()
   await trials.getByRole('option', { name: 'Gull Wing body lotion' }).click()
-  const waxes = trials.locator('.options li').filter({ hasNotText: 'as it is now' }).getByRole('checkbox')
+  const waxes = trials.locator('.options li').filter({ hasNotText: 'current' }).getByRole('checkbox')
   for (const n of [1, 3, 4]) await waxes.nth(n).check()
   await trials.getByRole('textbox', { name: /Assessors/ }).fill('Ina, Bo, Una')
   await trials.mouse.wheel(0, -5000)

@@ -49,8 +49,8 @@ test('a stock is made from its parts, taken apart in the formula, and refuses to
   await page.getByRole('link', { name: 'Low Tide toner' }).click()
   await expect(page.getByLabel('Name of the formula')).toHaveValue('Low Tide toner')
   await page.keyboard.press('/')
-  await page.getByRole('combobox', { name: /^Material/ }).fill('Hyaluronate stock')
-  await page.getByRole('button', { name: /material of my own/ }).click()
+  await page.getByRole('combobox', { name: /^Ingredient/ }).fill('Hyaluronate stock')
+  await page.getByRole('button', { name: /my own ingredient/ }).click()
   const dialog = page.getByRole('dialog', { name: 'New own ingredient' })
   await expect(dialog.getByLabel('Name', { exact: true })).toBeFocused()
   const part = async (n: number, words: string, option: RegExp, percent: string) => {
@@ -60,7 +60,7 @@ test('a stock is made from its parts, taken apart in the formula, and refuses to
     await dialog.getByLabel(`Percent of part ${n}`).fill(percent)
   }
   await part(1, 'sodium hyaluronate', /high weight/, '1')
-  await expect(dialog.getByText('1 % is told')).toBeVisible()
+  await expect(dialog.getByText('1 % stated')).toBeVisible()
   await part(2, 'distilled', /Distilled water/, '120')
   await expect(dialog.getByRole('alert')).toBeVisible()
   await dialog.getByLabel('Percent of part 2').fill('99')
@@ -95,7 +95,7 @@ test('lots are added, counted, found, and what a formula lacks is listed', async
   await dialog.getByLabel('Pack size, g').fill('250')
   await dialog.getByLabel('Remaining, g').fill('3,5')
   await dialog.getByLabel('Expires').fill('2020-01-31')
-  await dialog.getByLabel('From').fill('the quay')
+  await dialog.getByLabel('Supplier').fill('the quay')
   await dialog.getByRole('button', { name: 'Add', exact: true }).click()
   await expect(page.getByText('expired 2020-01-31')).toBeVisible()
   await page.getByRole('button', { name: 'Edit lot' }).click()
@@ -141,7 +141,7 @@ test('lots are taken in from a table: shown first, refused with a reason, stored
   )
   await dialog.getByRole('button', { name: 'Cancel' }).click()
   await page.goto('/ingredients/glycerin')
-  await expect(page.getByText('None. Add what you have')).toBeVisible()
+  await expect(page.getByText('No lots. Add your stock')).toBeVisible()
 
   await page.goto('/ingredients')
   await page.getByRole('button', { name: 'Import' }).click()

@@ -35,7 +35,7 @@ test('a pasted recipe is shown line by line, asks what is missing, and becomes a
   await expect(page.getByText('Weigh twenty of them and correct it', { exact: false })).toBeVisible()
   const unknown = page.getByRole('listitem').filter({ hasText: 'Moonwort pulp' })
   await expect(unknown.getByText('Which ingredient?')).toBeVisible()
-  await unknown.getByLabel('Material for Moonwort pulp').pressSequentially('panth')
+  await unknown.getByLabel('Ingredient for Moonwort pulp').pressSequentially('panth')
   await page
     .getByRole('option', { name: /^panthenol/i })
     .first()
@@ -91,7 +91,7 @@ test('a recipe comes in from a spreadsheet; what is none is said', async ({ page
   await expect(page.getByText('3 ingredients, nothing missing')).toBeVisible()
   await expect(page.getByLabel('Percent of distilled water')).toHaveValue('90.5')
   await picker.setInputFiles({ name: 'broken.xlsx', mimeType, buffer: Buffer.from('no sheet') })
-  await expect(page.getByRole('alert')).toContainText('broken.xlsx is no spreadsheet that can be read')
+  await expect(page.getByRole('alert')).toContainText('broken.xlsx is not a readable spreadsheet')
   await expect(page.getByText('3 ingredients, nothing missing')).toBeVisible()
 })
 
@@ -105,7 +105,7 @@ test('an ingredient list gives ranges and a draft that is called a guess', async
   expect(solver()).toBeGreaterThan(0)
   const row = page.getByRole('row').filter({ hasText: 'Niacinamide' })
   await expect(row.getByText('5.00')).toHaveCount(3)
-  await expect(page.getByText('A guess, never the original', { exact: false })).toBeVisible()
+  await expect(page.getByText('An estimate, never the original', { exact: false })).toBeVisible()
   await page
     .getByLabel('Paste the list in the order of the label')
     .fill('Aqua, Niacinamide 10 %, Glycerin 20 %')
@@ -134,8 +134,8 @@ test('two lists of one product show what changed, and a texture narrows what can
     .getByLabel('The earlier list of the same product')
     .fill('Aqua, Glycerin, Squalane, Cetearyl Olivate, Sorbitan Olivate, Urea, Phenoxyethanol')
   const changes = page.getByRole('region', { name: 'Changes from the earlier list' })
-  await expect(changes.getByText('Panthenol new at place 6')).toBeVisible()
-  await expect(changes.getByText('Urea gone from place 6')).toBeVisible()
+  await expect(changes.getByText('Panthenol new at position 6')).toBeVisible()
+  await expect(changes.getByText('Urea gone from position 6')).toBeVisible()
   await page.getByRole('button', { name: 'Create formula from draft' }).click()
   await expect(page.getByText('Phenoxyethanol with ethylhexylglycerin').first()).toBeVisible()
 })
@@ -181,7 +181,7 @@ test('a balance is shown before it is taken, as one step, and says what contradi
   await expect(page.getByText('An oil phase of 38 %', { exact: false })).toContainText(
     'cannot be met together',
   )
-  await expect(page.getByText('Nearest solution')).toBeVisible()
+  await expect(page.getByText('Nearest solution', { exact: true })).toBeVisible()
 })
 
 test('a stand-in is offered with what changes, and taken with a way back', async ({ page }) => {

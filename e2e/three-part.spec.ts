@@ -83,7 +83,7 @@ async function weigh(page: Page, vessel: string, lines: number) {
     await button(page, /^Record/).click()
     if (i + 1 < lines) await expect(button(page, name)).toHaveCount(0)
   }
-  await expect(page.getByText('All of it is weighed')).toBeVisible()
+  await expect(page.getByText('All weighed')).toBeVisible()
 }
 
 test('a three-part cream with an acid premix is made as the leaf, the paper and the command line say', async ({
@@ -127,7 +127,7 @@ test('a three-part cream with an acid premix is made as the leaf, the paper and 
       await button(page, 'Probe in').click()
       await expect(page.locator('.live')).toContainText('settled')
       await button(page, /^Record pH/).click()
-      await expect(page.getByText(/^read, likely/)).toBeVisible()
+      await expect(page.getByText(/^measured, likely/)).toBeVisible()
     }
     await done(page)
   }

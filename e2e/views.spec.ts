@@ -116,7 +116,7 @@ test('every leaf of a formula', async ({ page }) => {
 
 test('the table and the record', async ({ page }) => {
   await startBatch(page, TONER)
-  await at(page, /Wash/)
+  await at(page, /Clean/)
   await walk(page, 'step', LEAST_AT_THE_BENCH)
   await page.getByRole('button', { name: 'Done' }).click()
   await expect(page.getByLabel('What the scale shows')).toBeVisible()

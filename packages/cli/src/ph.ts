@@ -7,6 +7,7 @@ import {
   phNow,
   USUAL_ADJUSTER,
   type Adjustment,
+  type Assessment,
   type Formula,
 } from '@omblet/core'
 import type { PhOptions } from './options.ts'
@@ -30,14 +31,17 @@ export function ph(formula: Formula, { to, adjuster, strength }: PhOptions): obj
   const key = adjuster ?? (to !== null && to < start ? USUAL_ADJUSTER.down : USUAL_ADJUSTER.up)
   const at = to ?? a.reading?.ph ?? p?.value ?? null
   const dose = to === null ? null : adjustTo(a, to, key, strength ?? (adjuster ? 100 : 10))
-  const why =
-    dose && 'why' in dose
-      ? doseFaultText(dose.why)
-      : noPhText(dose && 'noPh' in dose ? dose.noPh : a.whyNoPh) || null
+  const why = whyNot(a, dose)
   return {
     predicted: p && { value: twoPlaces(p.value), low: twoPlaces(p.low), high: twoPlaces(p.high) },
     freeAcid: at === null ? {} : freeAcids(a, at),
     ...(dose === null ? {} : { adjust: 'why' in dose || 'noPh' in dose ? null : dosed(dose) }),
     ...(why === null ? {} : { why }),
   }
+}
+
+/** Why there is no dose or no predicted pH; null where there are both. */
+function whyNot(a: Assessment, dose: ReturnType<typeof adjustTo> | null): string | null {
+  if (dose && 'why' in dose) return doseFaultText(dose.why)
+  return noPhText(dose && 'noPh' in dose ? dose.noPh : a.whyNoPh) || null
 }

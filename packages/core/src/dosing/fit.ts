@@ -201,7 +201,7 @@ export interface PhNow {
   low: number
   high: number
   /** What it rests on. */
-  from: 'prediction' | 'reading' | 'reading and additions'
+  from: 'prediction' | 'reading' | 'reading-and-additions'
   /** The last reading, put right for its dilution; null without one. */
   read: { ph: number; method: Reading['method']; dilution: number } | null
 }
@@ -220,7 +220,7 @@ export function phNow(a: Assessment, model: PhModel): PhNow {
     method: last.method,
     dilution: last.method === 'meter-10pct' ? phOfModel(diluted(now)).ph - value : 0,
   }
-  return { value, ...bandOf(now, value), from: since ? 'reading and additions' : 'reading', read }
+  return { value, ...bandOf(now, value), from: since ? 'reading-and-additions' : 'reading', read }
 }
 
 const clamp = (ph: number) => Math.max(0, Math.min(14, ph))

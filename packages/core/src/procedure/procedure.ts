@@ -28,7 +28,7 @@ export function procedureOf(assessment: Assessment, chosen: MethodChoices = {}):
     kind: 'wash',
     said: { code: 'prepare' },
     hands: 10,
-    equipment: ['gloves', 'isopropyl-alcohol', { scaleToGrams: res }],
+    equipment: ['gloves', 'disinfectant', { scaleToGrams: res }],
   })
   const waterLine =
     a.lines.find((l) => l.fill && isWater(l.material)) ??

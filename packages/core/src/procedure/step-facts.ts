@@ -169,7 +169,7 @@ export type RouteReason = Said<RouteReasonFacts>
 /** What has to lie ready. */
 export type Tool =
   | 'gloves'
-  | 'isopropyl-alcohol'
+  | 'disinfectant'
   | 'small-beaker'
   | 'heat-proof-beaker'
   | 'large-beaker'

@@ -188,29 +188,29 @@ export function stepText({ said, ownTitle }: StepNamed): StepText {
 /** Title of a step. */
 export const stepTitle = (step: StepNamed): string => words.steps.titleOf(step)
 /** Why a step is better made the day before. */
-export const aheadText = (ahead: MadeAhead): string => words.steps.madeAhead[ahead]
+export const aheadText = (ahead: MadeAhead): string => words.routes.madeAhead[ahead]
 /** What is done in a step, in a word; empty where it is not drawn. */
-export const stepVerb = (kind: StepKind): string => words.steps.stepVerbs[kind]
+export const stepVerb = (kind: StepKind): string => words.routes.stepVerbs[kind]
 /** What has to lie ready, in alphabetical order, each once. */
 export const equipmentText = (equipment: readonly Equipment[]): string[] =>
   [
     ...new Set(
       equipment.map((e) =>
         typeof e === 'string'
-          ? words.steps.tools[e]
+          ? words.routes.tools[e]
           : 'material' in e
             ? e.material
-            : words.steps.scaleTo(e.scaleToGrams),
+            : words.routes.scaleTo(e.scaleToGrams),
       ),
     ),
   ].sort((x, y) => x.localeCompare(y, 'en'))
 /** Why a phase goes where it goes. */
-export const routeReasonText = (reason: RouteReason): string => say(words.steps.routeReasons, reason)
+export const routeReasonText = (reason: RouteReason): string => say(words.routes.routeReasons, reason)
 /** Where a part goes, such as “into A, before it is heated”. */
 export const goesText = (part: Part, parts: readonly Part[]): string =>
-  say(words.steps.goes, goesOf(part, parts))
+  say(words.routes.goes, goesOf(part, parts))
 /** Where a phase may go. */
-export const routeChoiceText = ({ said }: RouteChoice): string => say(words.steps.routeChoices, said)
+export const routeChoiceText = ({ said }: RouteChoice): string => say(words.routes.routeChoices, said)
 
 /** Name of a process option, such as “Order of addition”. */
 export const processOptionText = ({ key }: { key: ProcessOption['key'] }): string =>

@@ -94,7 +94,7 @@ const WAYS = [
         </button>
         <Menu ref="ways" :model="WAYS" popup />
       </div>
-      <RouterLink to="/help/glossary" class="foot-button bare text-note">
+      <RouterLink to="/help/glossary" class="foot-button bare text-note" aria-label="Glossary">
         <i class="pi pi-question-circle" aria-hidden="true"></i><span>Glossary</span>
       </RouterLink>
       <RouterLink v-if="bin.size > 0" to="/bin" class="foot-button bare text-note">
@@ -200,11 +200,11 @@ nav {
     height: auto;
     flex-direction: row;
     align-items: center;
-    gap: 0.5rem;
-    padding: 0.4rem 0.625rem;
+    gap: 0.25rem;
+    padding: 0.4rem 0.375rem;
   }
   .brand {
-    padding: 0 0.25rem;
+    padding: 0;
     font-size: var(--text-head-3);
   }
   nav {

@@ -74,7 +74,11 @@ onBeforeUnmount(() => clearTimeout(closing))
 
 <style scoped>
 .term {
-  display: inline;
+  display: inline-block;
+  min-width: 24px;
+  min-height: 24px;
+  margin: -0.1875rem 0;
+  padding: 0.1875rem 0;
   color: inherit;
   font: inherit;
   text-align: inherit;

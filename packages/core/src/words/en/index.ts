@@ -12,6 +12,7 @@ import { endingReason, processOptions } from './process-options.ts'
 import { percentChange, recordFacts, weighedStates } from './record.ts'
 import { comparedRows, forecastRows, freezing } from './forecast.ts'
 import * as ph from './ph.ts'
+import * as routes from './routes.ts'
 import * as steps from './steps.ts'
 import * as stability from './stability.ts'
 import * as trials from './trials.ts'
@@ -34,6 +35,7 @@ export const en = {
   proposalTitle,
   stability,
   steps,
+  routes,
   ph,
   forecastRows,
   comparedRows,

@@ -67,7 +67,7 @@ dt {
 dd {
   margin: 0;
 }
-@media (max-width: 560px) {
+@media (max-width: 620px) {
   dl > div {
     grid-template-columns: minmax(0, 1fr);
   }

@@ -2,7 +2,8 @@ import type { FindingFacts } from '../../../findings/facts.ts'
 import { formatCelsius, listWords, sayNumber, sayPercent } from '../../../text/format.ts'
 import type { HeatReason } from '../../../procedure/step-facts.ts'
 import { say } from '../../say.ts'
-import { heatReasons, titleOf } from '../steps.ts'
+import { heatReasons } from '../routes.ts'
+import { titleOf } from '../steps.ts'
 import { itThem, type FindingText, type FindingWords } from './shared.ts'
 
 const reasonOf = (reason: HeatReason | null) => (reason ? say(heatReasons, reason) : '')

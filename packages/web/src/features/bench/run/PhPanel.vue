@@ -83,9 +83,9 @@ onBeforeUnmount(() => {
         <p v-if="now" class="muted small">
           {{
             now.from === 'reading'
-              ? 'read'
+              ? 'measured'
               : now.from === 'prediction'
-                ? 'computed'
+                ? 'predicted'
                 : 'predicted since the last dose'
           }}, likely {{ sayNumber(now.low, 1) }} to {{ sayNumber(now.high, 1) }}
         </p>

@@ -172,9 +172,7 @@ const setUp = () => {
     </ul>
     <PlainButton
       v-if="compared.length"
-      :label="
-        compared.length === 1 ? 'Set up a trial with it' : `Set up a trial with these ${compared.length}`
-      "
+      :label="compared.length === 1 ? 'Create trial with it' : `Create trial with these ${compared.length}`"
       size="small"
       class="keep"
       @click="setUp"

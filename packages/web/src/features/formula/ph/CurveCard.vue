@@ -24,7 +24,7 @@ const nowWords = computed(() => {
   const band = `likely ${sayNumber(n.low, 1)} to ${sayNumber(n.high, 1)}`
   if (!n.read) return `${n.from === 'prediction' ? 'predicted' : 'fitted to measurements'}, ${band}`
   const measured = `measured ${sayNumber(n.read.ph, 2)}, ${METHOD_WORDS[n.read.method]}`
-  if (n.from === 'reading and additions') return `${measured}, plus the additions since; ${band}`
+  if (n.from === 'reading-and-additions') return `${measured}, plus the additions since; ${band}`
   return n.read.method === 'meter-10pct' ? `${measured}; undiluted ${band}` : `${measured}; ${band}`
 })
 /** A predicted pH that may be anywhere within two units is told in halves. */

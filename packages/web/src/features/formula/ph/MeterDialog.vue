@@ -113,7 +113,7 @@ async function save() {
       </p>
       <TextField label="First buffer, pH" :error="errorOf('highPh')" v-model="form.highPh" figure />
       <TextField
-        :label="`In ${form.highPh} reading, mV`"
+        :label="`Reading in ${form.highPh}, mV`"
         :error="errorOf('highMv')"
         v-model="form.highMv"
         autofocus
@@ -122,7 +122,7 @@ async function save() {
       />
       <TextField label="Second buffer, pH" :error="errorOf('lowPh')" v-model="form.lowPh" figure />
       <TextField
-        :label="`In ${form.lowPh} reading, mV`"
+        :label="`Reading in ${form.lowPh}, mV`"
         :error="errorOf('lowMv')"
         v-model="form.lowMv"
         placeholder="about 177"
@@ -143,7 +143,7 @@ async function save() {
           <strong class="mono">{{ sayNumber(preview.offsetMv, 1) }} mV</strong>. Acceptable: 95–105 % and up
           to 15 mV.
         </p>
-        <p v-else-if="fault" class="error-text">{{ fault }}</p>
+        <p v-else-if="fault" class="error-text">{{ doseFaultText(fault) }}</p>
         <p v-else-if="problem" class="error-text">{{ problem }}</p>
       </div>
       <div class="dialog-buttons">
