@@ -259,11 +259,11 @@ test('a trial alone with triangles: seconds, going back, and what cannot be yet'
   await button(page, 'Applied').click()
   await page.getByLabel('Seconds').fill('55')
   await page.getByLabel('Seconds').press('Enter')
-  await expect(page.getByRole('heading', { name: /odd one/ })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /Which one is different/ })).toBeVisible()
   // a reload in the middle goes on where it was
   await page.reload()
   await button(page, /^Ina/).click()
-  await expect(page.getByRole('heading', { name: /odd one/ })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /Which one is different/ })).toBeVisible()
   await button(page, sitting!.trios[0]!.codes[sitting!.trios[0]!.odd]!).click()
   await expect(page.getByRole('heading', { name: 'Thank you, Ina.' })).toBeVisible()
   const [after] = await storedTrials(page)
