@@ -33,7 +33,7 @@ const WORD = { stop: 'Stop', check: 'Check', note: 'Note' }
         <span v-if="!plain" class="word bold" :data-severity="finding.severity">{{
           WORD[finding.severity]
         }}</span>
-        <TermText :text="text.message" />
+        {{ ' ' }}<TermText :text="text.message" />
       </p>
       <p v-if="text.why" class="why small"><TermText :text="text.why" /></p>
       <p class="source muted">{{ text.source }}</p>
