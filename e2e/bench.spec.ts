@@ -92,7 +92,7 @@ test('a whole cream: one over-pour, one evaporation, two doses, and a record tha
   await tare(page)
   // The scale is pulled out and comes back, counting from another zero: nothing is lost, and it is said.
   await button(page, 'Unplug: Scale').click()
-  await expect(button(page, 'scale lost')).toBeVisible()
+  await expect(button(page, 'scale disconnected')).toBeVisible()
   await expect(page.getByText('Scale disconnected.', { exact: false })).toBeVisible()
   await button(page, 'Plug in: Scale').click()
   await expect(page.getByText('The scale reconnected', { exact: false })).toBeVisible()

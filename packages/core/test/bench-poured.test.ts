@@ -145,7 +145,7 @@ describe('pH at the table', () => {
     m.do(dose)
     const a = assess(phFormula(m.state)!)
     const now = phNow(a, phModelOf(a)!)
-    expect(now.from).toBe('reading and additions')
+    expect(now.from).toBe('reading-and-additions')
     expect(now.value).toBeGreaterThan(3.68)
     const whole = assess(actualFormula(m.state)!)
     expect(whole.lines.find((l) => l.id === 'sodium-hydroxide')!.grams).toBe(0.4)

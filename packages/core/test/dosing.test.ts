@@ -151,7 +151,7 @@ describe('learning from readings', () => {
     const f = { ...believed, readings: [read(4)], additions: [added(3, 1)] }
     const a = assess(f)
     const now = phNow(a, phModelOf(a)!)
-    expect(now.from).toBe('reading and additions')
+    expect(now.from).toBe('reading-and-additions')
     expect(now.value).toBeGreaterThan(4.2)
   })
 })

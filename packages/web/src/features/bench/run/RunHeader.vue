@@ -29,7 +29,7 @@ const link = computed(() => {
   const linked = INSTRUMENTS.filter((k) => instruments.states[k].from !== 'typed')
   const lost = linked.filter((k) => instruments.states[k].link === 'lost')
   if (linked.length === 0) return { words: 'instruments: manual entry', state: '' }
-  if (lost.length > 0) return { words: `${listWords(lost.map(name))} lost`, state: 'lost' }
+  if (lost.length > 0) return { words: `${listWords(lost.map(name))} disconnected`, state: 'lost' }
   return {
     words:
       linked.length === INSTRUMENTS.length
