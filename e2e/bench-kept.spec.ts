@@ -148,7 +148,7 @@ test('a finished batch goes out as a file, comes in again, and becomes the next 
   await page.keyboard.type('Clear as a tide pool.')
   await page.getByTestId('photo').setInputFiles({ name: 'jar.png', mimeType: 'image/png', buffer: DOT })
   await expect(page.getByAltText('Photo preview')).toBeVisible()
-  await button(page, 'Keep').click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
   await page.getByLabel('Total filled').fill('97')
   await button(page, 'Finish batch').click()

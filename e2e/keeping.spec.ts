@@ -278,7 +278,7 @@ test('the example batches come with their weeks, and a patch test is written dow
   await page.getByRole('checkbox').check()
   await page.getByRole('button', { name: 'Applied' }).click()
   await page.getByRole('button', { name: 'Record', exact: true }).click()
-  await page.getByLabel('Reaction').click()
+  await page.getByRole('combobox', { name: 'Reaction' }).click()
   await page.getByRole('option', { name: /clear redness/ }).click()
   await page.getByRole('button', { name: 'Keep', exact: true }).click()
   await expect(page.getByText(/^Stop, wash it off/)).toBeVisible()

@@ -146,7 +146,7 @@ test('containers stand on the shelf, and suit or do not', async ({ page }) => {
   await button(page, 'Use Airless pump, 50 mL').click()
   await expect(page.getByLabel('One container')).toHaveValue('1.6')
   await page.getByLabel('Margin').fill('40')
-  await expect(page.getByText('Selling falls under cosmetic law', { exact: false })).toBeVisible()
+  await expect(page.getByText('Selling is subject to cosmetic law', { exact: false })).toBeVisible()
 
   await page.goto('/ingredients/containers')
   await button(page, 'Add container').click()

@@ -55,7 +55,7 @@ test('photographs go along in a backup by choice', async ({ page, browser, baseU
     page.getByRole('menuitem', { name: 'With photos and documents' }).click(),
   ])
   expect(file.suggestedFilename()).toMatch(/\.zip$/)
-  await expect(toast(page)).toContainText('with 1 photograph and 0 papers')
+  await expect(toast(page)).toContainText('with 1 photograph and 0 documents')
   const elsewhere = await (await browser.newContext({ baseURL: baseURL! })).newPage()
   await openHome(elsewhere)
   await elsewhere.getByTestId('file-picker').setInputFiles((await file.path())!)
