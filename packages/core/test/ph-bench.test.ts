@@ -204,7 +204,7 @@ describe('the solutions', () => {
     expect(recipe).toMatchObject({ solidGrams: 5, waterGrams: 45, grams: 50 })
     if ('fault' in recipe) throw new Error()
     expect(solutionText(recipe).cautions.join(' ')).toMatch(
-      /goggles.*Lye into cold water, slowly, never water onto lye/s,
+      /Goggles.*Lye into cold water, slowly, never water onto lye/s,
     )
   })
   it('from a bottle that is a solution itself', () =>

@@ -12,7 +12,7 @@ import type { Adjuster } from '../../ph/adjusters.ts'
 import type { MeterFacts, NoPhFacts, PhFaultFacts, SolutionStepFacts } from '../../ph/said.ts'
 import { capitalise, formatRange, sayNumber } from '../../text/format.ts'
 import type { Sentences } from '../../text/said.ts'
-import { LYE_ORDER } from './lye.ts'
+import { LYE_CARE, LYE_ORDER, LYE_SPLASHES } from './lye.ts'
 
 export const phFault: Sentences<PhFaultFacts> = {
   'strength-zero': () =>
@@ -105,14 +105,14 @@ export const directions = { up: 'Raise the pH', down: 'Lower the pH' }
 
 /** What hands and eyes need with an adjuster; null where nothing. */
 export const handling: Record<Adjuster['hazard'], { strong: string; then: string } | null> = {
-  lye: { strong: 'Lye burns.', then: `Gloves and goggles. ${LYE_ORDER}` },
+  lye: { strong: 'Lye burns.', then: `${LYE_CARE} ${LYE_ORDER}` },
   acid: { strong: 'Acids sting.', then: 'Goggles; acid into water, a little at a time.' },
   mild: null,
 }
 /** How the solution of an adjuster is made safely and kept. */
 export const hazards: Record<Adjuster['hazard'], readonly string[]> = {
   lye: [
-    'Gloves and goggles. Lye burns skin and blinds eyes; rinse splashes with much water for 15 minutes and get help for eyes.',
+    `${LYE_CARE} Lye burns skin and blinds eyes. ${LYE_SPLASHES}`,
     `${LYE_ORDER} The solution gets hot: use a glass or polypropylene beaker in a cold water bath, never aluminium.`,
     'Label it, keep it shut and away from children. It takes up carbon dioxide: make it new after three months.',
   ],

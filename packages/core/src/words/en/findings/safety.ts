@@ -1,5 +1,5 @@
 import { formatCelsius, listWords, uncapitalise } from '../../../text/format.ts'
-import { LYE_CARE, LYE_ORDER } from '../lye.ts'
+import { LYE_CARE, LYE_ORDER, LYE_SPLASHES } from '../lye.ts'
 import { plain, type FindingText, type FindingWords } from './shared.ts'
 
 /** A caution names who it is about first. */
@@ -41,10 +41,7 @@ export const safety: FindingWords<
     'Ask a doctor or midwife first in pregnancy or when breastfeeding.',
     'Retinoids are avoided altogether then.',
   ),
-  'safety.lye': of(
-    'Lye burns.',
-    `${LYE_CARE} Long sleeves. ${LYE_ORDER} If it gets on skin or in eyes, rinse with running water for 20 minutes and get medical help.`,
-  ),
+  'safety.lye': of('Lye burns.', `${LYE_CARE} Long sleeves. ${LYE_ORDER} ${LYE_SPLASHES}`),
   'safety.acid': of(
     'The concentrated acid burns.',
     'Wear goggles and gloves, add acid to water, and ventilate.',
