@@ -61,11 +61,8 @@ import type { VerdictText } from './en/stability.ts'
 import type { StepText } from './en/steps.ts'
 import type { OptionText } from './en/process-options.ts'
 import { wordFinding } from './en/findings/word.ts'
-import { en, type Words } from './en/index.ts'
+import { words } from './language.ts'
 import { say } from './say.ts'
-
-/** The language that everything is said in. */
-const words: Words = en
 
 /**
  * A finding in words: `message` says what it is, `why` the reason and what to do, `source` where its numbers come from.
@@ -256,9 +253,7 @@ export { eventRow, eventTable, recordReadings, rowValue } from './record.ts'
 
 /** What an attribute, or the whole trial, tells. */
 export const conclusionText = (said: Said<ConclusionFacts> | Said<TrialHeadFacts>): string =>
-  said.code in words.trials.conclusion
-    ? say(words.trials.conclusion, said as Said<ConclusionFacts>)
-    : say(words.trials.trialHead, said as Said<TrialHeadFacts>)
+  say<ConclusionFacts & TrialHeadFacts>(words.trials.headlines, said)
 /** The whole of a trial in one text, as its version keeps it. */
 export const trialResult = ({ head, choices }: TrialVerdict): string =>
   [...head.map(conclusionText), ...choices.map(choiceTestText)].join(' ')

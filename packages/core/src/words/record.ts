@@ -2,9 +2,7 @@ import type { BatchEvent } from '../batch/events.ts'
 import type { BatchState } from '../bench/state.ts'
 import { formatCelsius, formatGrams, sayNumber } from '../text/format.ts'
 import type { EventContext, EventText } from './en/events.ts'
-import { en, type Words } from './en/index.ts'
-
-const words: Words = en
+import { words } from './language.ts'
 
 /** One event of a batch as a row of its record. */
 export interface EventRow extends EventText {

@@ -1,9 +1,7 @@
 import type { PriceOf } from '../cost/prices.ts'
 import type { Derived } from '../derived/derived.ts'
 import { forecastOf } from '../derived/forecast.ts'
-import { en, type Words } from './en/index.ts'
-
-const words: Words = en
+import { words } from './language.ts'
 
 /** What follows from two formulas, row by row, and the steps that only one of them has. */
 export interface SidesText {

@@ -134,6 +134,8 @@ export const trialHead: Sentences<TrialHeadFacts> = {
       ? `With ${attributes} attributes, one may differ by chance. ${capitalise(decides.toLowerCase())} decides; the others are hints.`
       : `With ${attributes} attributes, one may differ by chance, and no deciding attribute was chosen.`,
 }
+/** All that can stand at the head of a result. */
+export const headlines: Sentences<ConclusionFacts & TrialHeadFacts> = { ...conclusion, ...trialHead }
 /** Who was not counted. */
 export const leftOut = ({ attribute, by, samples }: LeftOut) =>
   `${attribute}: ${by} is excluded (no score for ${listWords(samples)}).`

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { stepText, stepTitle } from '@omblet/core/words'
+import { stepText } from '@omblet/core/words'
 import type { BenchStep } from '@omblet/core'
 import { computed, defineAsyncComponent } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
@@ -15,6 +15,7 @@ const PhPanel = defineAsyncComponent(() => import('./PhPanel.vue'))
 
 const props = defineProps<{ step: BenchStep }>()
 const run = useRun()
+const text = computed(() => stepText(props.step))
 const number = computed(() => run.state.value.plan.steps.indexOf(props.step) + 1)
 const mark = computed(() => run.state.value.marks.get(props.step.key))
 const weighs = computed(() => props.step.kind !== 'ph' && props.step.lines.length > 0)
@@ -27,25 +28,25 @@ const role = computed(
 </script>
 
 <template>
-  <article class="card step stacked" :aria-label="stepTitle(step)">
+  <article class="card step stacked" :aria-label="text.title">
     <header class="abreast">
       <span v-if="step.letter" class="phase-badge" :data-role="role">{{ step.letter }}</span>
       <span v-else class="number mono">{{ number }}</span>
-      <h2>{{ stepTitle(step) }}</h2>
+      <h2>{{ text.title }}</h2>
     </header>
     <p v-if="mark" class="muted small">
       {{ mark.how === 'done' ? 'Already done.' : `Skipped: ${mark.reason}` }}
     </p>
-    <p v-if="stepText(step).detail && !weighs && !SAID_BELOW.has(step.kind)" class="detail">
-      {{ stepText(step).detail }}
+    <p v-if="text.detail && !weighs && !SAID_BELOW.has(step.kind)" class="detail">
+      {{ text.detail }}
     </p>
-    <p v-if="stepText(step).look" class="look abreast text-lead">
-      <FindingMark severity="fine" :size="16" /> Until: {{ stepText(step).look }}
+    <p v-if="text.look" class="look abreast text-lead">
+      <FindingMark severity="fine" :size="16" /> Until: {{ text.look }}
     </p>
     <p v-if="step.note" class="note">{{ step.note }}</p>
     <WeighPanel v-if="weighs" :step="step" />
-    <p v-if="stepText(step).detail && weighs && step.kind !== 'weigh'" class="detail">
-      {{ stepText(step).detail }}
+    <p v-if="text.detail && weighs && step.kind !== 'weigh'" class="detail">
+      {{ text.detail }}
     </p>
     <HeatPanel v-if="step.warms" :step="step" />
     <CoolPanel v-if="step.kind === 'cool'" :step="step" />

@@ -213,7 +213,9 @@ async function setDrop() {
       />
       <Button
         :label="
-          bench.tools.dropGrams ? `A drop is ${sayNumber(bench.tools.dropGrams, 4)} g` : 'Weigh 20 drops'
+          bench.tools.dropGrams
+            ? `A drop is ${sayNumber(bench.tools.dropGrams, 4)} g`
+            : `Weigh ${COUNTED_DROPS} drops`
         "
         text
         size="small"
@@ -229,7 +231,7 @@ async function setDrop() {
       :places="4"
     />
     <form v-if="dropOpen" class="add abreast wraps" @submit.prevent="setDrop">
-      <label for="twenty">20 drops weigh</label>
+      <label for="twenty">{{ COUNTED_DROPS }} drops weigh</label>
       <input id="twenty" v-model="twenty" class="mono" inputmode="decimal" />
       <span>g</span>
       <PlainButton type="submit" label="Keep" size="small" />
