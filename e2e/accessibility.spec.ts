@@ -51,6 +51,8 @@ for (const theme of ['light', 'dark'] as const) {
       await page.keyboard.press('Escape')
       await page.getByRole('button', { name: 'Remove examples' }).click()
       await expect(page.getByText('No formulas yet.')).toBeVisible()
+      // the message about it comes a moment later, and is pale until it stands
+      await expect(page.locator('.p-toast-message').getByRole('button', { name: 'Undo' })).toBeVisible()
       expect(await violations(page)).toEqual([])
     })
 
