@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { addressNotice as texts } from '#words/app'
 import Button from 'primevue/button'
 import { useToast } from 'primevue/usetoast'
 import { onMounted } from 'vue'
@@ -17,24 +19,24 @@ async function backUp() {
   const result = await safety.backUp(true)
   notify(toast, 'error' in result ? result.error : result.message)
 }
-const records = (n: number) => (n === 1 ? '1 record' : `${n} records`)
+const records = (n: number) => (n === 1 ? '1 record' : texts.records(n))
 </script>
 
 <template>
   <Notice v-if="address.home" kind="check">
-    Omblet lives at {{ address.home }}. The browser stores data under this address separately. Make a backup
-    here, then open Omblet there and restore it.
+    {{ texts.ombletLivesAtTheBrowser(address.home) }}
     <template #actions>
-      <Button label="Back up with photos" size="small" @click="backUp" />
-      <a :href="address.home">Open Omblet there</a>
+      <Button :label="texts.backUpWithPhotos" size="small" @click="backUp" />
+      <a :href="address.home">{{ texts.openOmbletThere }}</a>
     </template>
   </Notice>
   <Notice v-if="address.elsewhere.length" kind="note">
-    Some of your data is stored under another address of this computer:
+    {{ texts.someOfYourDataIs }}
     <template v-for="(w, i) in address.elsewhere" :key="w.url"
       >{{ i > 0 ? ', ' : '' }}<a :href="w.url">{{ w.url }}</a> ({{ records(w.records) }})</template
-    >. To move it here, make a backup there and restore it here. If that address does not open, start Omblet
-    with PORT set to its number.
-    <template #actions><PlainButton label="Close" size="small" @click="address.dismiss()" /></template>
+    >{{ texts.toMoveItHereMake }}
+    <template #actions
+      ><PlainButton :label="common.close" size="small" @click="address.dismiss()"
+    /></template>
   </Notice>
 </template>

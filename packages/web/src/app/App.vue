@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { app as texts } from '#words/app'
 import Toast from 'primevue/toast'
 import { onMounted, watch } from 'vue'
 import { useLibrary } from '../stores/library'
@@ -19,7 +20,7 @@ watch(
 </script>
 
 <template>
-  <a class="skip" href="#main">Skip to content</a>
+  <a class="skip" href="#main">{{ texts.skipToContent }}</a>
   <div class="shell">
     <Rail />
     <div class="stage">
@@ -27,13 +28,12 @@ watch(
       <main id="main" tabindex="-1">
         <RouterView v-if="library.ready" />
         <div v-else-if="safety.waiting" class="opening stacked" role="alert">
-          <h1>Omblet is open in another tab</h1>
+          <h1>{{ texts.ombletIsOpenInAnother }}</h1>
           <p>
-            An older version of Omblet is open in another tab and blocks the storage. Close that tab; this one
-            then continues on its own.
+            {{ texts.anOlderVersionOfOmblet }}
           </p>
         </div>
-        <p v-else class="opening muted stacked">Opening your formulas…</p>
+        <p v-else class="opening muted stacked">{{ texts.openingYourFormulas }}</p>
       </main>
     </div>
   </div>

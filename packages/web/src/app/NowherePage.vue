@@ -1,8 +1,13 @@
+<script setup lang="ts">
+import { common } from '#words/common'
+import { nowherePage as texts } from '#words/app'
+</script>
+
 <template>
   <div class="nowhere stacked">
-    <h1>Page not found</h1>
-    <p class="muted">The address may be mistyped, or the item was deleted.</p>
-    <RouterLink to="/formulas">Go to your formulas</RouterLink>
+    <h1>{{ texts.pageNotFound }}</h1>
+    <p class="muted">{{ texts.theAddressMayBeMistyped }}</p>
+    <RouterLink to="/formulas">{{ common.goToYourFormulas }}</RouterLink>
   </div>
 </template>
 

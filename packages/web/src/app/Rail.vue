@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { rail as texts } from '#words/app'
 import Menu from 'primevue/menu'
 import { onMounted, shallowRef, useTemplateRef } from 'vue'
 import { notify } from '../components/notify'
@@ -16,11 +18,11 @@ const route = useRoute()
 const toast = useToast()
 
 const PLACES = [
-  { to: '/formulas', within: ['/formulas', '/start'], icon: 'pi pi-file-edit', label: 'Formulas' },
-  { to: '/ingredients', within: ['/ingredients'], icon: 'pi pi-box', label: 'Ingredients' },
-  { to: '/bench', within: ['/bench'], icon: 'pi pi-stopwatch', label: 'Bench' },
-  { to: '/stability', within: ['/stability'], icon: 'pi pi-calendar-clock', label: 'Stability' },
-  { to: '/trials', within: ['/trials'], icon: 'pi pi-chart-bar', label: 'Trials' },
+  { to: '/formulas', within: ['/formulas', '/start'], icon: 'pi pi-file-edit', label: texts.formulas },
+  { to: '/ingredients', within: ['/ingredients'], icon: 'pi pi-box', label: common.ingredients },
+  { to: '/bench', within: ['/bench'], icon: 'pi pi-stopwatch', label: texts.bench },
+  { to: '/stability', within: ['/stability'], icon: 'pi pi-calendar-clock', label: common.stability },
+  { to: '/trials', within: ['/trials'], icon: 'pi pi-chart-bar', label: texts.trials },
 ]
 
 /** What is due is counted when nothing more urgent is to be done: the first view does not wait for it. */
@@ -43,15 +45,15 @@ async function backup(pictures: boolean) {
 }
 const ways = useTemplateRef<InstanceType<typeof Menu>>('ways')
 const WAYS = [
-  { label: 'Without photos', icon: 'pi pi-file', command: () => void backup(false) },
-  { label: 'With photos and documents', icon: 'pi pi-images', command: () => void backup(true) },
+  { label: texts.withoutPhotos, icon: 'pi pi-file', command: () => void backup(false) },
+  { label: texts.withPhotosAndDocuments, icon: 'pi pi-images', command: () => void backup(true) },
 ]
 </script>
 
 <template>
   <header class="rail">
-    <RouterLink to="/formulas" class="brand abreast" aria-label="Omblet, all formulas">
-      <span>Omblet</span>
+    <RouterLink to="/formulas" class="brand abreast" :aria-label="texts.ombletAllFormulas">
+      <span>{{ texts.omblet }}</span>
       <svg viewBox="0 0 12 14" width="10" height="12" aria-hidden="true">
         <path
           d="M6 0c2.700 3.500 5 5.800 5 8.500a5 5 0 0 1-10 0C1 5.800 3.300 3.500 6 0z"
@@ -59,7 +61,7 @@ const WAYS = [
         />
       </svg>
     </RouterLink>
-    <nav aria-label="Places">
+    <nav :aria-label="texts.places">
       <RouterLink
         v-for="place in PLACES"
         :key="place.to"
@@ -70,22 +72,24 @@ const WAYS = [
         <i :class="place.icon" aria-hidden="true"></i>
         <span>{{ place.label }}</span>
         <span v-if="place.to === '/stability' && keeping?.due.length" class="badge"
-          >{{ keeping.due.length }}<span class="hidden-text"> due</span></span
+          >{{ keeping.due.length }}<span class="hidden-text"> {{ texts.due }}</span></span
         >
       </RouterLink>
     </nav>
     <div class="foot">
-      <p class="where">All data stays in this browser. {{ safety.age.words }}</p>
-      <p v-if="safety.due" class="due"><i class="pi pi-clock" aria-hidden="true"></i> A backup is due.</p>
-      <p v-if="safety.persisted === false" class="where">The browser may clear it when the disk is full.</p>
+      <p class="where">{{ texts.allDataStaysInThis(safety.age.words) }}</p>
+      <p v-if="safety.due" class="due">
+        <i class="pi pi-clock" aria-hidden="true"></i> {{ texts.aBackupIsDue }}
+      </p>
+      <p v-if="safety.persisted === false" class="where">{{ texts.theBrowserMayClearIt }}</p>
       <div class="pair">
         <button type="button" class="foot-button bare text-note" @click="backup(false)">
-          <i class="pi pi-download" aria-hidden="true"></i><span>Back up</span>
+          <i class="pi pi-download" aria-hidden="true"></i><span>{{ texts.backUp }}</span>
         </button>
         <button
           type="button"
           class="foot-button more bare text-note"
-          aria-label="Include photos"
+          :aria-label="texts.includePhotos"
           aria-haspopup="menu"
           @click="ways?.toggle($event)"
         >
@@ -94,15 +98,15 @@ const WAYS = [
         </button>
         <Menu ref="ways" :model="WAYS" popup />
       </div>
-      <RouterLink to="/help/glossary" class="foot-button bare text-note" aria-label="Glossary">
-        <i class="pi pi-question-circle" aria-hidden="true"></i><span>Glossary</span>
+      <RouterLink to="/help/glossary" class="foot-button bare text-note" :aria-label="texts.glossary">
+        <i class="pi pi-question-circle" aria-hidden="true"></i><span>{{ texts.glossary }}</span>
       </RouterLink>
       <RouterLink v-if="bin.size > 0" to="/bin" class="foot-button bare text-note">
-        <i class="pi pi-trash" aria-hidden="true"></i><span>Bin ({{ bin.size }})</span>
+        <i class="pi pi-trash" aria-hidden="true"></i><span>{{ texts.bin(bin.size) }}</span>
       </RouterLink>
       <button type="button" class="foot-button bare text-note" @click="setTheme(isDark ? 'light' : 'dark')">
         <i :class="isDark ? 'pi pi-sun' : 'pi pi-moon'" aria-hidden="true"></i
-        ><span>{{ isDark ? 'Light theme' : 'Dark theme' }}</span>
+        ><span>{{ isDark ? texts.lightTheme : texts.darkTheme }}</span>
       </button>
     </div>
   </header>

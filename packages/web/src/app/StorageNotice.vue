@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { storageNotice as texts } from '#words/app'
 import Button from 'primevue/button'
 import { PlainButton } from '../components/buttons'
 import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
@@ -38,17 +40,17 @@ async function restoreRest() {
 }
 
 const waiting = computed(() =>
-  [...laid.drafts].map(([id, d]) => ({ id, name: d.formula.name || 'Unnamed formula', why: d.state })),
+  [...laid.drafts].map(([id, d]) => ({ id, name: d.formula.name || common.unnamedFormula, why: d.state })),
 )
 const WHY = {
-  failed: 'is not saved yet. Omblet keeps trying.',
-  conflict: 'was also changed in another tab. Choose which version to keep.',
-  gone: 'was deleted in another tab. Your changes are not saved.',
+  failed: texts.isNotSavedYetOmblet,
+  conflict: texts.wasAlsoChangedInAnother,
+  gone: texts.wasDeletedInAnotherTab,
 }
 const HELD = {
-  failed: 'not saved yet. Omblet keeps trying.',
-  conflict: 'not saved: something else was entered in another tab. Check before you continue.',
-  gone: 'not saved: the batch was deleted. It stays in the bin for 30 days.',
+  failed: texts.notSavedYetOmbletKeeps,
+  conflict: texts.notSavedSomethingElseWas,
+  gone: texts.notSavedTheBatchWas,
 }
 async function saveWaiting({ id, code }: { id: string; code: string }) {
   const text = await bench.asFile(id)
@@ -61,71 +63,76 @@ const offer = computed(() => update.ready && !/^\/bench\/[^/]+$/.test(route.path
 <template>
   <div class="notices stacked closer">
     <Notice v-if="library.trouble === 'newer'" kind="stop">
-      Another tab runs a newer version of Omblet. Nothing is lost; reload this page to continue.
-      <template #actions><Button label="Reload" size="small" @click="reload" /></template>
+      {{ texts.anotherTabRunsANewer }}
+      <template #actions><Button :label="texts.reload" size="small" @click="reload" /></template>
     </Notice>
     <Notice v-else-if="library.storageProblem" kind="stop">{{ library.storageProblem }}</Notice>
     <Notice v-for="d in waiting" :key="d.id" kind="stop">
       {{ d.name }} {{ WHY[d.why] }}
       <template #actions>
-        <RouterLink :to="`/formulas/${d.id}`">View</RouterLink>
+        <RouterLink :to="`/formulas/${d.id}`">{{ texts.view }}</RouterLink>
       </template>
     </Notice>
     <Notice v-for="w in bench.list" :key="w.info.id" kind="stop">
-      {{ w.info.code }}, {{ w.info.name }}:
-      {{ w.pending.length === 1 ? '1 entry' : `${w.pending.length} entries` }} from the Bench
-      {{ HELD[w.why] }}
+      {{
+        texts.fromTheBench(
+          w.info.code,
+          w.info.name,
+          w.pending.length === 1 ? texts.n1Entry : texts.entries(w.pending.length),
+          HELD[w.why],
+        )
+      }}
       <template #actions>
-        <RouterLink :to="`/bench/${w.info.id}`">View</RouterLink>
-        <PlainButton label="Save as a file" size="small" @click="saveWaiting(w.info)" />
+        <RouterLink :to="`/bench/${w.info.id}`">{{ texts.view }}</RouterLink>
+        <PlainButton :label="common.saveAsAFile" size="small" @click="saveWaiting(w.info)" />
       </template>
     </Notice>
     <AddressNotice v-if="idle" />
     <Notice v-if="bin.refused" kind="stop">
-      {{ bin.refused.name }} was not deleted: {{ bin.refused.why }}
+      {{ texts.wasNotDeleted(bin.refused.name, bin.refused.why) }}
       <template v-if="bin.refused.forGood">
-        Deleting it permanently frees storage and cannot be undone.
+        {{ texts.deletingItPermanentlyFreesStorage }}
       </template>
       <template #actions>
         <PlainButton
           v-if="bin.refused.forGood"
-          label="Delete permanently"
+          :label="texts.deletePermanently"
           size="small"
           @click="bin.refused.forGood()"
         />
-        <PlainButton label="Leave it" size="small" @click="bin.refused = null" />
+        <PlainButton :label="texts.leaveIt" size="small" @click="bin.refused = null" />
       </template>
     </Notice>
     <Notice v-if="chunkLoadError" kind="stop">
-      Part of Omblet could not be loaded. The server does not answer, or it has a newer version.
+      {{ texts.partOfOmbletCouldNot }}
       <template #actions>
-        <Button label="Try again" size="small" @click="chunkLoadError!.again()" />
-        <PlainButton label="Reload" size="small" @click="reload" />
+        <Button :label="common.tryAgain" size="small" @click="chunkLoadError!.again()" />
+        <PlainButton :label="texts.reload" size="small" @click="reload" />
       </template>
     </Notice>
     <Notice v-if="offer" kind="note">
-      A new version of Omblet is available. It is used from the next start, or now.
+      {{ texts.aNewVersionOfOmblet }}
       <template #actions>
-        <Button label="Apply" size="small" @click="update.use()" />
-        <PlainButton label="Later" size="small" @click="update.ready = false" />
+        <Button :label="texts.apply" size="small" @click="update.use()" />
+        <PlainButton :label="texts.later" size="small" @click="update.ready = false" />
       </template>
     </Notice>
     <Notice v-if="files.damaged" kind="stop">
-      {{ files.damaged.file.name }} is incomplete. Nothing has been restored yet. Missing or damaged:
+      {{ texts.isIncompleteNothingHasBeen(files.damaged.file.name) }}
       <ul>
         <li v-for="(what, i) in files.damaged.lost.slice(0, SHOWN)" :key="i">{{ what }}</li>
-        <li v-if="files.damaged.lost.length > SHOWN">{{ files.damaged.lost.length - SHOWN }} more.</li>
+        <li v-if="files.damaged.lost.length > SHOWN">{{ texts.more(files.damaged.lost.length - SHOWN) }}</li>
       </ul>
-      Another copy of the backup may contain them.
+      {{ texts.anotherCopyOfTheBackup }}
       <template #actions>
-        <Button label="Restore the rest" size="small" @click="restoreRest" />
-        <PlainButton label="Leave it" size="small" @click="files.damaged = null" />
+        <Button :label="texts.restoreTheRest" size="small" @click="restoreRest" />
+        <PlainButton :label="texts.leaveIt" size="small" @click="files.damaged = null" />
       </template>
     </Notice>
     <div v-if="files.busy" class="busy card" role="status">
       <span>{{ files.busy.what }}</span>
       <progress max="1" :value="files.busy.done" :aria-label="files.busy.what"></progress>
-      <PlainButton label="Stop" size="small" @click="files.stop()" />
+      <PlainButton :label="common.stop" size="small" @click="files.stop()" />
     </div>
   </div>
 </template>

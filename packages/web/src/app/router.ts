@@ -1,3 +1,5 @@
+import { common } from '#words/common'
+import { router as texts } from '#words/app'
 import type { Component } from 'vue'
 import {
   createRouter,
@@ -49,37 +51,37 @@ export const router = createRouter({
         leaf('', 'formula', () => import('../features/formula/FormulaPage.vue'), { leaf: 'sheet' }),
         leaf('emulsion', 'emulsion', () => import('../features/formula/emulsion/EmulsionPage.vue'), {
           leaf: 'emulsion',
-          title: 'Emulsion',
+          title: common.emulsion,
         }),
         leaf('balance', 'balance', () => import('../features/formula/balance/BalanceBody.vue'), {
           leaf: 'balance',
-          title: 'Rebalance',
+          title: common.rebalance,
         }),
         leaf('method', 'method', () => import('../features/formula/method/MethodBody.vue'), {
           leaf: 'method',
-          title: 'Method',
+          title: common.method,
         }),
         leaf('ph', 'ph', () => import('../features/formula/ph/PhPage.vue'), { leaf: 'ph', title: 'pH' }),
         leaf('label', 'formula-label', () => import('../features/formula/label/LabelBody.vue'), {
           leaf: 'label',
-          title: 'Label',
+          title: common.label,
         }),
         leaf('cost', 'cost', () => import('../features/formula/cost/CostBody.vue'), {
           leaf: 'cost',
-          title: 'Cost',
+          title: common.cost,
         }),
         leaf('versions', 'versions', () => import('../features/formula/versions/VersionsPage.vue'), {
           leaf: 'versions',
-          title: 'Versions',
+          title: common.versions,
         }),
         leaf('history', 'history', () => import('../features/formula/versions/HistoryPage.vue'), {
-          title: 'History',
+          title: texts.history,
         }),
         leaf('stickers', 'stickers', () => import('../features/formula/label/StickersPage.vue'), {
-          title: 'Stickers',
+          title: texts.stickers,
         }),
         leaf('product-sheet', 'product-sheet', () => import('../features/formula/label/ProductSheet.vue'), {
-          title: 'Product sheet',
+          title: texts.productSheet,
         }),
         leaf('print', 'print', () => import('../features/print/PrintPage.vue'), {}),
       ],

@@ -1,3 +1,4 @@
+import { days as texts } from '#words/browser'
 import { differenceInCalendarDays, format } from 'date-fns'
 
 /** This day where one is, as `2026-06-01`. */
@@ -10,12 +11,12 @@ export const BACKUP_DAYS = 7
  * of a clock that was wrong: how old it is cannot be said, so a new one is due.
  */
 export function backupAge(last: string | null, now: Date): { words: string; due: boolean } {
-  if (last === null) return { words: 'No backup yet.', due: true }
+  if (last === null) return { words: texts.noBackupYet, due: true }
   const days = differenceInCalendarDays(now, new Date(last))
-  if (Number.isNaN(days)) return { words: 'No backup yet.', due: true }
-  if (days < 0) return { words: 'The clock was set back since the last backup.', due: true }
-  const when = days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`
-  return { words: `Last backup ${when}.`, due: days > BACKUP_DAYS }
+  if (Number.isNaN(days)) return { words: texts.noBackupYet, due: true }
+  if (days < 0) return { words: texts.theClockWasSetBack, due: true }
+  const when = days === 0 ? 'today' : days === 1 ? 'yesterday' : texts.daysAgo(days)
+  return { words: texts.lastBackup(when), due: days > BACKUP_DAYS }
 }
 
 /** How long ago, never in the future: a clock that was set back makes nothing younger than now. */

@@ -1,3 +1,4 @@
+import { picture as texts } from '#words/browser'
 const LONGEST = 1600
 const QUALITY = 0.82
 /** A paper stays legible. */
@@ -18,6 +19,10 @@ async function redrawn(file: Blob, longest: number, quality: number): Promise<Bl
   canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height)
   image.close()
   return new Promise((resolve, reject) => {
-    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('no picture'))), 'image/jpeg', quality)
+    canvas.toBlob(
+      (blob) => (blob ? resolve(blob) : reject(new Error(texts.noPicture))),
+      'image/jpeg',
+      quality,
+    )
   })
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { chartFigure as texts } from '#words/components'
 import type { ApexOptions } from 'apexcharts'
 import ApexChart from 'vue3-apexcharts'
 
@@ -20,7 +21,7 @@ defineProps<{
     <ApexChart :key="`${type} ${height}`" :type="type" :height="height" :options="options" :series="series" />
     <slot />
     <details v-if="table.rows.length">
-      <summary class="small muted">As a table</summary>
+      <summary class="small muted">{{ texts.asATable }}</summary>
       <table class="small">
         <thead>
           <tr>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counts as texts } from '#words/components'
 import { computed } from 'vue'
 import FindingMark from './FindingMark.vue'
 
@@ -15,9 +16,9 @@ const parts = computed(() => {
 
 <template>
   <span class="counts">
-    <span v-if="empty" class="muted">just started</span>
+    <span v-if="empty" class="muted">{{ texts.justStarted }}</span>
     <span v-else-if="parts.length === 0" class="one"
-      ><FindingMark severity="fine" :size="16" />no stops or checks</span
+      ><FindingMark severity="fine" :size="16" />{{ texts.noStopsOrChecks }}</span
     >
     <span v-for="part in empty ? [] : parts" :key="part.severity" class="one"
       ><FindingMark :severity="part.severity" :size="16" />{{ part.text }}</span

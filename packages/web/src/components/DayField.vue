@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { dayField as texts } from '#words/components'
 import { usePrimeVue } from 'primevue/config'
 import DatePicker from 'primevue/datepicker'
 import { computed, ref } from 'vue'
@@ -24,18 +25,16 @@ const chosen = computed({
 const wrong = ref<string | null>(null)
 const said = ref<string>()
 const NO_DAY = {
-  'no day': 'is no day',
-  'two days': 'can be two days',
-  'month first': 'has its month first',
-  'not real': 'does not exist',
+  'no day': texts.isNoDay,
+  'two days': texts.canBeTwoDays,
+  'month first': texts.hasItsMonthFirst,
+  'not real': texts.doesNotExist,
 } as const
 function onInput(event: Event) {
   const text = (event.target as HTMLInputElement).value.trim()
   const read = readDayText(text, props.ends)
   wrong.value =
-    text === '' || 'day' in read
-      ? null
-      : `“${text.slice(0, 20)}” ${NO_DAY[read.error]}. Type it as 2026-05-01.`
+    text === '' || 'day' in read ? null : texts.typeItAs202605(text.slice(0, 20), NO_DAY[read.error])
   said.value = 'day' in read && read.said ? `${text} = ${read.day}` : undefined
   if ('day' in read) day.value = read.day
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { doseRail as texts } from '#words/components'
 import { sayPercent } from '@omblet/core'
 import { computed } from 'vue'
 
@@ -26,11 +27,11 @@ const outside = computed(() => (props.usage ? props.dose > props.usage.max * 1.0
 const spoken = computed(() =>
   [
     props.usage
-      ? `usual range ${sayPercent(props.usage.min)} to ${sayPercent(props.usage.max)}`
-      : 'usual range unknown',
+      ? texts.usualRangeTo(sayPercent(props.usage.min), sayPercent(props.usage.max))
+      : texts.usualRangeUnknown,
     ...(props.cap && props.cap.maxPercent < 100
       ? [
-          `${props.cap.open ? 'composition unknown: it may exceed the legal limit from' : 'legal limit'} ${sayPercent(Number(props.cap.maxPercent.toFixed(4)))}, ${props.cap.source}`,
+          `${props.cap.open ? texts.compositionUnknownItMayExceed : texts.legalLimit} ${sayPercent(Number(props.cap.maxPercent.toFixed(4)))}, ${props.cap.source}`,
         ]
       : []),
   ].join('; '),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { flowDrawing as texts } from '#words/components'
 import { stepVerb } from '@omblet/core/words'
 import { flowOf, type Assessment, type MethodStep } from '@omblet/core'
 import { computed } from 'vue'
@@ -15,9 +16,12 @@ const x = (lane: number) => lane * LANE + LANE / 2
 const y = (row: number) => TOP + row * ROW + ROW / 2
 const width = computed(() => Math.max(1, flow.value.lanes.length) * LANE)
 const height = computed(() => TOP + flow.value.rows * ROW + 8)
-const spoken = computed(
-  () =>
-    `${flow.value.lanes.length} vessels, ${flow.value.lanes.map((l) => l.name).join(', ')}, combined in ${flow.value.rows} steps; see the list of steps.`,
+const spoken = computed(() =>
+  texts.vesselsCombinedInStepsSee(
+    flow.value.lanes.length,
+    flow.value.lanes.map((l) => l.name).join(', '),
+    flow.value.rows,
+  ),
 )
 const side = (from: number, to: number) => (from < to ? x(to) - BOX / 2 - 1 : x(to) + BOX / 2 + 1)
 </script>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { jar as texts } from '#words/components'
 import { computed } from 'vue'
 
 const props = defineProps<{ layers: { role: string; letter: string; percent: number }[]; small?: boolean }>()
@@ -10,9 +11,10 @@ const shown = computed(() => {
   const scale = sum > 100 ? 100 / sum : 1
   return filled.map((layer) => ({ ...layer, height: layer.percent * scale }))
 })
-const spoken = computed(
-  () =>
-    `Jar: ${shown.value.map((l) => `${l.letter} ${l.percent.toFixed(1)} percent, ${l.role}`).join('; ') || 'empty'}`,
+const spoken = computed(() =>
+  texts.jar(
+    shown.value.map((l) => texts.percent(l.letter, l.percent.toFixed(1), l.role)).join('; ') || texts.empty,
+  ),
 )
 </script>
 

@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { knownMark as texts } from '#words/components'
 import { knownText } from '@omblet/core/words'
 import type { Known } from '@omblet/core'
 
 /** A ring that is filled as far as a make-up is known: half, or not at all. */
 defineProps<{ known: Known; size?: number }>()
-const WORD = { known: '', partly: 'partly known', inferred: 'category inferred', unknown: 'unknown' }
+const WORD = { known: '', partly: texts.partlyKnown, inferred: texts.categoryInferred, unknown: 'unknown' }
 </script>
 
 <template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { learnedNote as texts } from '#words/components'
 import { sayNumber, type LearnedValue } from '@omblet/core'
 import { useToast } from 'primevue/usetoast'
 import { computed } from 'vue'
@@ -20,7 +22,7 @@ const told = computed(() => learned.of(props.lesson, props.of ?? null))
 const figure = (value: number) => sayNumber(value, props.places ?? 1)
 async function forget() {
   const undo = await learned.forget(props.lesson, props.of ?? null)
-  notify(toast, 'Reset. Only batches from now on count.', { label: 'Undo', run: () => void undo() })
+  notify(toast, texts.resetOnlyBatchesFromNow, { label: common.undo, run: () => void undo() })
 }
 </script>
 
@@ -29,9 +31,9 @@ async function forget() {
     <i class="pi pi-history" aria-hidden="true"></i>
     <span
       >{{ says }} {{ figure(told.mean) }}<template v-if="told.sd !== null"> ± {{ figure(told.sd) }}</template>
-      {{ unit }} in {{ told.n === 1 ? 'one earlier batch' : `${told.n} earlier batches` }}.</span
+      {{ texts.inWord(unit, told.n === 1 ? texts.oneEarlierBatch : texts.earlierBatches(told.n)) }}</span
     >
-    <button class="bare" type="button" @click="forget">Reset</button>
+    <button class="bare" type="button" @click="forget">{{ common.reset }}</button>
   </p>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { materialFacts as texts } from '#words/components'
 import TermText from './TermText.vue'
 import { factsOf, type Material } from '@omblet/core'
 import { computed } from 'vue'
@@ -22,7 +23,7 @@ const common = computed(() => {
         }}<span v-if="fact.source !== common" class="muted from block small">{{ fact.source }}</span>
       </dd>
     </template>
-    <dt class="muted">Source</dt>
+    <dt class="muted">{{ texts.source }}</dt>
     <dd>{{ common }}</dd>
   </dl>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { notHere as texts } from '#words/components'
 /** Says that something is not there, or that the store would not tell. */
 defineProps<{ what: string; why: string; to: string; toLabel: string }>()
 </script>
@@ -6,14 +7,14 @@ defineProps<{ what: string; why: string; to: string; toLabel: string }>()
 <template>
   <div class="not-here stacked">
     <template v-if="why">
-      <h1>This {{ what }} cannot be opened now</h1>
+      <h1>{{ texts.thisCannotBeOpenedNow(what) }}</h1>
       <p>{{ why }}</p>
     </template>
     <template v-else>
-      <h1>This {{ what }} is not here</h1>
+      <h1>{{ texts.thisIsNotHere(what) }}</h1>
       <p class="muted">
-        It was deleted, or it is stored in another browser. Deleted items stay in the
-        <RouterLink to="/bin">bin</RouterLink> for 30 days.
+        {{ texts.itWasDeletedOrIt }}
+        <RouterLink to="/bin">{{ texts.bin }}</RouterLink> {{ texts.for30Days }}
       </p>
     </template>
     <RouterLink :to="to">{{ toLabel }}</RouterLink>

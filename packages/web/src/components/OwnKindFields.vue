@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { ownKindFields as texts } from '#words/components'
 import { kindFaults, likes, type KindForm, type OwnGroup } from '@omblet/core'
 import Checkbox from 'primevue/checkbox'
 import Select from 'primevue/select'
@@ -12,26 +14,26 @@ const form = defineModel<KindForm>({ required: true })
 const props = defineProps<{ group: OwnGroup }>()
 
 const ROLES: { value: KindForm['role']; label: string }[] = [
-  { value: 'unknown', label: 'Unknown' },
-  { value: 'oil-in-water', label: 'O/W emulsifier' },
-  { value: 'water-in-oil', label: 'W/O emulsifier' },
-  { value: 'cationic', label: 'Cationic, for hair' },
-  { value: 'co-emulsifier', label: 'Co-emulsifier' },
-  { value: 'polymeric', label: 'Polymeric emulsifier' },
-  { value: 'solubiliser', label: 'Solubiliser' },
+  { value: 'unknown', label: texts.unknown },
+  { value: 'oil-in-water', label: texts.oWEmulsifier },
+  { value: 'water-in-oil', label: texts.wOEmulsifier },
+  { value: 'cationic', label: texts.cationicForHair },
+  { value: 'co-emulsifier', label: texts.coEmulsifier },
+  { value: 'polymeric', label: texts.polymericEmulsifier },
+  { value: 'solubiliser', label: texts.solubiliser },
 ]
 const CHARGES: { value: KindForm['charge']; label: string }[] = [
-  { value: 'none', label: 'Unknown or none' },
-  { value: 'nonionic', label: 'Nonionic' },
-  { value: 'anionic', label: 'Anionic (negative)' },
-  { value: 'cationic', label: 'Cationic (positive)' },
-  { value: 'amphoteric', label: 'Amphoteric' },
+  { value: 'none', label: texts.unknownOrNone },
+  { value: 'nonionic', label: texts.nonionic },
+  { value: 'anionic', label: texts.anionicNegative },
+  { value: 'cationic', label: texts.cationicPositive },
+  { value: 'amphoteric', label: texts.amphoteric },
 ]
 const OXIDATION: { value: KindForm['oxidation']; label: string }[] = [
-  { value: 'unknown', label: 'Unknown' },
-  { value: 'slow', label: 'Slowly' },
-  { value: 'medium', label: 'At a medium rate' },
-  { value: 'fast', label: 'Fast' },
+  { value: 'unknown', label: texts.unknown },
+  { value: 'slow', label: texts.slowly },
+  { value: 'medium', label: texts.atAMediumRate },
+  { value: 'fast', label: texts.fast },
 ]
 type NumberKey = 'hlb' | 'stands' | 'melts' | 'molarMass' | 'salt' | 'hours' | 'pKa'
 interface Field {
@@ -39,32 +41,32 @@ interface Field {
   label: string
   hint?: string
 }
-const MELTS: Field = { key: 'melts', label: 'Melts at, °C', hint: 'if it is solid' }
+const MELTS: Field = { key: 'melts', label: texts.meltsAtC, hint: texts.ifItIsSolid }
 const FIELDS: Partial<Record<OwnGroup, Field[]>> = {
-  emulsifier: [{ key: 'hlb', label: 'HLB, if stated' }, MELTS],
+  emulsifier: [{ key: 'hlb', label: texts.hlbIfStated }, MELTS],
   acid: [
-    { key: 'pKa', label: 'or its own pKa', hint: '3.1; 4.8' },
-    { key: 'molarMass', label: 'Molar mass, g/mol' },
+    { key: 'pKa', label: texts.orItsOwnPka, hint: '3.1; 4.8' },
+    { key: 'molarMass', label: texts.molarMassGMol },
   ],
   thickener: [
-    { key: 'hours', label: 'Hydration time, hours' },
-    { key: 'salt', label: 'Electrolyte tolerance, %', hint: 'if salts thin it' },
+    { key: 'hours', label: texts.hydrationTimeHours },
+    { key: 'salt', label: texts.electrolyteTolerance, hint: texts.ifSaltsThinIt },
   ],
   oil: [MELTS],
 }
-const STANDS: Field = { key: 'stands', label: 'Maximum processing temperature, °C', hint: 'if stated' }
+const STANDS: Field = { key: 'stands', label: common.maximumProcessingTemperature, hint: texts.ifStated }
 type TickKey = 'bacteria' | 'yeast' | 'mould' | 'lumps' | 'neutralise' | 'raw'
 const TICKS: Partial<Record<OwnGroup, { key: TickKey; label: string }[]>> = {
   preservative: [
-    { key: 'bacteria', label: 'bacteria' },
-    { key: 'yeast', label: 'yeast' },
-    { key: 'mould', label: 'mould' },
+    { key: 'bacteria', label: texts.bacteria },
+    { key: 'yeast', label: texts.yeast },
+    { key: 'mould', label: texts.mould },
   ],
   thickener: [
-    { key: 'lumps', label: 'Lumps in water: wet it first' },
-    { key: 'neutralise', label: 'Thickens only when neutralised' },
+    { key: 'lumps', label: texts.lumpsInWaterWetIt },
+    { key: 'neutralise', label: texts.thickensOnlyWhenNeutralised },
   ],
-  powder: [{ key: 'raw', label: 'Raw ground plant, neither extracted nor sterilised' }],
+  powder: [{ key: 'raw', label: texts.rawGroundPlantNeitherExtracted }],
 }
 const fields = computed(() => [...(FIELDS[props.group] ?? []), STANDS])
 const ticks = computed(() => TICKS[props.group] ?? [])
@@ -74,9 +76,14 @@ const charged = computed(() => props.group === 'emulsifier' || props.group === '
 </script>
 
 <template>
-  <ChoiceField v-if="group === 'emulsifier'" v-model="form.role" label="Emulsifier type" :options="ROLES" />
-  <ChoiceField v-if="charged" v-model="form.charge" label="Charge" :options="CHARGES" />
-  <FormField v-if="group === 'acid'" id="own-like" label="Acts as (acid–base type)">
+  <ChoiceField
+    v-if="group === 'emulsifier'"
+    v-model="form.role"
+    :label="texts.emulsifierType"
+    :options="ROLES"
+  />
+  <ChoiceField v-if="charged" v-model="form.charge" :label="texts.charge" :options="CHARGES" />
+  <FormField v-if="group === 'acid'" id="own-like" :label="texts.actsAsAcidBaseType">
     <Select
       label-id="own-like"
       v-model="form.like"
@@ -85,12 +92,17 @@ const charged = computed(() => props.group === 'emulsifier' || props.group === '
       option-value="value"
       filter
       show-clear
-      placeholder="an acid, base or salt"
+      :placeholder="texts.anAcidBaseOrSalt"
       fluid
       @update:model-value="form.like = $event ?? ''"
     />
   </FormField>
-  <ChoiceField v-if="group === 'oil'" v-model="form.oxidation" label="Oxidation" :options="OXIDATION" />
+  <ChoiceField
+    v-if="group === 'oil'"
+    v-model="form.oxidation"
+    :label="texts.oxidation"
+    :options="OXIDATION"
+  />
   <TextField
     v-for="f in fields"
     :id="`own-${f.key}`"
@@ -103,7 +115,7 @@ const charged = computed(() => props.group === 'emulsifier' || props.group === '
     figure
   />
   <fieldset v-if="ticks.length > 0" class="field checks wide">
-    <legend v-if="group === 'preservative'">Effective against (supplier data)</legend>
+    <legend v-if="group === 'preservative'">{{ texts.effectiveAgainstSupplierData }}</legend>
     <label v-for="c in ticks" :key="c.key"><Checkbox v-model="form[c.key]" binary />{{ c.label }}</label>
   </fieldset>
 </template>

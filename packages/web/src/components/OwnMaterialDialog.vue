@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { ownMaterialDialog as texts } from '#words/components'
 import {
   acknowledged,
   clashWords,
@@ -60,13 +62,13 @@ const FUNCTIONS = [
 ]
 const solubilities = SOLUBILITIES.map((value) => ({
   value,
-  label: value === 'dispersible' ? 'neither (disperses)' : value,
+  label: value === 'dispersible' ? texts.neitherDisperses : value,
 }))
 const phases = [
-  { value: 'water', label: 'Water' },
-  { value: 'oil', label: 'Oil' },
-  { value: 'cool-down', label: 'Cool-down' },
-  { value: 'any', label: 'Any' },
+  { value: 'water', label: common.water },
+  { value: 'oil', label: common.oil },
+  { value: 'cool-down', label: common.coolDown },
+  { value: 'any', label: texts.any },
 ]
 /** What another tab made of it meanwhile, once that was told. */
 let read: Material | null = null
@@ -114,19 +116,19 @@ watch(open, (isOpen) => {
 })
 
 const usage = computed(() =>
-  readRange(facts.usage.low, facts.usage.high, { min: 0, max: 100, what: 'the percent', unit: '%' }),
+  readRange(facts.usage.low, facts.usage.high, { min: 0, max: 100, what: common.thePercent, unit: '%' }),
 )
-const ph = computed(() => readRange(facts.ph.low, facts.ph.high, { min: 0, max: 14, what: 'the pH' }))
+const ph = computed(() => readRange(facts.ph.low, facts.ph.high, { min: 0, max: 14, what: common.thePh }))
 const nameError = computed(() =>
   facts.name.trim() === ''
-    ? 'Enter a name.'
+    ? common.enterAName
     : facts.name.length > LIMITS.material
-      ? `${LIMITS.material} characters at most.`
+      ? texts.charactersAtMost(LIMITS.material)
       : null,
 )
 const parts = computed<OwnPart[]>(() =>
   rows.value.flatMap((row) => {
-    const percent = parseNumber(row.percent, { min: 0, max: 100, what: 'the percent', unit: '%' })
+    const percent = parseNumber(row.percent, { min: 0, max: 100, what: common.thePercent, unit: '%' })
     const material = typeof row.material === 'string' ? row.material.trim() : row.material.id
     return 'value' in percent && percent.value && material ? [{ material, percent: percent.value }] : []
   }),
@@ -134,9 +136,9 @@ const parts = computed<OwnPart[]>(() =>
 const sum = computed(() => parts.value.reduce((s, p) => s + p.percent, 0))
 const fault = computed(() => {
   const bad = rows.value.find(
-    (row) => 'error' in parseNumber(row.percent, { min: 0, max: 100, what: 'the percent', unit: '%' }),
+    (row) => 'error' in parseNumber(row.percent, { min: 0, max: 100, what: common.thePercent, unit: '%' }),
   )
-  if (bad) return 'Each part needs a percent between 0 and 100.'
+  if (bad) return texts.eachPartNeedsAPercent
   return (
     mixtureFault(facts.name, parts.value, materials.catalogue) ??
     (props.material ? mixtureFault(props.material.id, parts.value, materials.catalogue) : null)
@@ -182,30 +184,41 @@ async function save() {
 </script>
 
 <template>
-  <PopUp v-model:visible="open" :header="material ? 'Edit own ingredient' : 'New own ingredient'">
+  <PopUp v-model:visible="open" :header="material ? texts.editOwnIngredient : texts.newOwnIngredient">
     <form class="dialog-form" @submit.prevent="save" @keydown.stop>
-      <TextField id="own-name" label="Name" :error="nameError" class="wide" v-model="facts.name" autofocus />
-      <TextField label="INCI names, separated by commas (optional)" class="wide" v-model="facts.inci" />
-      <FormField id="own-does" label="Function">
+      <TextField
+        id="own-name"
+        :label="common.name"
+        :error="nameError"
+        class="wide"
+        v-model="facts.name"
+        autofocus
+      />
+      <TextField :label="texts.inciNamesSeparatedByCommas" class="wide" v-model="facts.inci" />
+      <FormField id="own-does" :label="texts.functionWord">
         <Select label-id="own-does" v-model="facts.does" :options="functions" fluid />
       </FormField>
-      <ChoiceField v-model="facts.solubility" label="Soluble in" :options="solubilities" />
-      <ChoiceField v-model="facts.phase" label="Phase" :options="phases" />
+      <ChoiceField v-model="facts.solubility" :label="texts.solubleIn" :options="solubilities" />
+      <ChoiceField v-model="facts.phase" :label="common.phase" :options="phases" />
       <RangeField
         id="own-usage"
         v-model="facts.usage"
-        legend="Usual range, %"
+        :legend="texts.usualRange"
         name="Usual range"
-        unit="percent"
+        :unit="common.percent"
         :read="usage"
       />
-      <RangeField id="own-ph" v-model="facts.ph" legend="Suitable pH" name="pH" :read="ph" />
+      <RangeField id="own-ph" v-model="facts.ph" :legend="texts.suitablePh" name="pH" :read="ph" />
       <OwnKindFields v-model="kind" :group="group" />
       <PartsEditor v-model="rows" class="wide" :fault="fault" :sum="sum" />
-      <p class="muted small wide">Anything left empty counts as unknown.</p>
+      <p class="muted small wide">{{ texts.anythingLeftEmptyCountsAs }}</p>
       <div class="dialog-buttons">
-        <QuietButton type="button" label="Cancel" @click="open = false" />
-        <Button type="submit" :label="material ? 'Save' : (action ?? 'Create and add')" :disabled="!valid" />
+        <QuietButton type="button" :label="common.cancel" @click="open = false" />
+        <Button
+          type="submit"
+          :label="material ? common.save : (action ?? texts.createAndAdd)"
+          :disabled="!valid"
+        />
       </div>
     </form>
   </PopUp>

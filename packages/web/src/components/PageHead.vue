@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { common } from '#words/common'
 import UpLink from './UpLink.vue'
 
 /** The head of a page: the way up, its name, what is said of it, and on the right what one may do here. */
@@ -7,7 +8,7 @@ defineProps<{ title: string; up?: string; upLabel?: string }>()
 
 <template>
   <header class="page-head abreast wraps">
-    <UpLink v-if="up" :to="up" :label="upLabel ?? 'Back'" />
+    <UpLink v-if="up" :to="up" :label="upLabel ?? common.back" />
     <h1>{{ title }}</h1>
     <slot name="beside" />
     <div v-if="$slots['default']" class="acts abreast wraps to-end"><slot /></div>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { partsEditor as texts } from '#words/components'
 import { capitalise, partsOfFormula, type Material, type OwnPart } from '@omblet/core'
 import Button from 'primevue/button'
 import Select from 'primevue/select'
@@ -35,29 +37,29 @@ function takeFormula() {
 
 <template>
   <fieldset class="stacked closer">
-    <legend>Composition in percent (mixture, solution or stock solution)</legend>
+    <legend>{{ texts.compositionInPercentMixture }}</legend>
     <PercentRows
       v-model="rows"
       of="material"
-      what="part"
-      placeholder="Ingredient"
+      :what="texts.part"
+      :placeholder="common.ingredient"
       :suggest="(typed) => materials.search(typed, 12)"
       :option-label="label"
     />
     <p v-if="fault" class="error-text" role="alert">{{ fault }}</p>
     <p v-else-if="sum > 0 && sum < 99.95" class="muted small">
-      {{ Number(sum.toFixed(2)) }} % stated; the rest stays unknown.
+      {{ texts.statedTheRestStaysUnknown(Number(sum.toFixed(2))) }}
     </p>
     <div class="abreast wraps">
-      <Button label="Add ingredient" icon="pi pi-plus" size="small" text @click="add" />
+      <Button :label="texts.addIngredient" icon="pi pi-plus" size="small" text @click="add" />
       <Select
         v-model="taken"
         :options="formulas"
         option-label="name"
         option-value="id"
         size="small"
-        placeholder="From one of my formulas…"
-        aria-label="Use the ingredients of a formula"
+        :placeholder="texts.fromOneOfMyFormulas"
+        :aria-label="texts.useTheIngredientsOfA"
         @change="takeFormula"
       />
     </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="Row extends { percent: string }">
+import { percentRows as texts } from '#words/components'
 import { capitalise } from '@omblet/core'
 import AutoComplete from 'primevue/autocomplete'
 import InputText from 'primevue/inputtext'
@@ -41,11 +42,11 @@ const name = (row: Row, index: number) => props.named?.(row) || `${props.what} $
       :model-value="row.percent"
       class="mono"
       inputmode="decimal"
-      :aria-label="`Percent of ${name(row, i)}`"
+      :aria-label="texts.percentOf(name(row, i))"
       placeholder="%"
       @update:model-value="change(i, { percent: $event ?? '' })"
     />
-    <QuietButton icon="pi pi-times" rounded :aria-label="`Remove ${name(row, i)}`" @click="remove(i)" />
+    <QuietButton icon="pi pi-times" rounded :aria-label="texts.remove(name(row, i))" @click="remove(i)" />
   </div>
 </template>
 

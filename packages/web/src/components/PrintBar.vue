@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { common } from '#words/common'
 import Button from 'primevue/button'
 import { QuietButton } from './buttons'
 import type { RouteLocationRaw } from 'vue-router'
@@ -11,12 +12,12 @@ const print = () => window.print()
 <template>
   <header class="print-bar abreast wraps">
     <RouterLink v-slot="{ navigate }" :to="back" custom>
-      <QuietButton icon="pi pi-arrow-left" label="Back" @click="navigate" />
+      <QuietButton icon="pi pi-arrow-left" :label="common.back" @click="navigate" />
     </RouterLink>
     <h1 v-if="title">{{ title }}</h1>
     <p v-if="hint" class="muted small">{{ hint }}</p>
     <slot />
-    <Button class="go" icon="pi pi-print" label="Print" @click="print" />
+    <Button class="go" icon="pi pi-print" :label="common.print" @click="print" />
   </header>
 </template>
 

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { productFields as texts } from '#words/components'
 import type { Product } from '@omblet/core'
 import ChoiceField from './ChoiceField.vue'
 import { kindOptions, madeForOptions, regionOptions, rinseOptions, siteOptions } from './words'
@@ -7,12 +9,12 @@ import { kindOptions, madeForOptions, regionOptions, rinseOptions, siteOptions }
 defineProps<{ product: Product; madeFor?: boolean }>()
 const emit = defineEmits<{ change: [patch: Partial<Product>] }>()
 const FIELDS = [
-  { key: 'kind', label: 'Kind', options: kindOptions },
-  { key: 'site', label: 'For', options: siteOptions },
-  { key: 'rinse', label: 'Use', options: rinseOptions },
-  { key: 'region', label: 'Market', options: regionOptions },
+  { key: 'kind', label: common.kind, options: kindOptions },
+  { key: 'site', label: texts.forWord, options: siteOptions },
+  { key: 'rinse', label: common.use, options: rinseOptions },
+  { key: 'region', label: texts.market, options: regionOptions },
 ] as const
-const forWhom = [{ value: null, label: 'Not specified' }, ...madeForOptions]
+const forWhom = [{ value: null, label: texts.notSpecified }, ...madeForOptions]
 </script>
 
 <template>
@@ -26,12 +28,12 @@ const forWhom = [{ value: null, label: 'Not specified' }, ...madeForOptions]
   />
   <ChoiceField
     v-if="madeFor"
-    label="Made for"
+    :label="texts.madeFor"
     :model-value="product.for ?? null"
     :options="forWhom"
     @update:model-value="emit('change', { for: $event ?? undefined })"
   />
   <p v-if="product.region === 'other'" class="muted small wide">
-    Omblet shows the strictest rule it knows. Check your local rules.
+    {{ texts.ombletShowsTheStrictestRule }}
   </p>
 </template>

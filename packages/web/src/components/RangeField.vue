@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { rangeField as texts } from '#words/components'
 import InputText from 'primevue/inputtext'
 import type { ReadRange } from './range'
 
@@ -21,16 +22,16 @@ defineProps<{
       <InputText
         :id="id"
         v-model="range.low"
-        :aria-label="`${name} from${unit ? `, ${unit}` : ''}`"
+        :aria-label="texts.from(name, unit ? `, ${unit}` : '')"
         :autofocus="autofocus"
         inputmode="decimal"
         class="mono"
         fluid
       />
-      <span>to</span>
+      <span>{{ texts.to }}</span>
       <InputText
         v-model="range.high"
-        :aria-label="`${name} to${unit ? `, ${unit}` : ''}`"
+        :aria-label="texts.to2(name, unit ? `, ${unit}` : '')"
         inputmode="decimal"
         class="mono"
         fluid

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { timeField as texts } from '#words/components'
 import { minutesOfDay } from '@omblet/core'
 import InputText from 'primevue/inputtext'
 import { computed } from 'vue'
@@ -22,7 +23,7 @@ const wrong = computed(() => time.value.trim() !== '' && minutesOfDay(time.value
       :aria-label="props.label"
       :invalid="wrong"
     />
-    <span v-if="wrong" class="error-text" role="alert">Type a time such as 07:30.</span>
+    <span v-if="wrong" class="error-text" role="alert">{{ texts.typeATimeSuchAs }}</span>
   </span>
 </template>
 

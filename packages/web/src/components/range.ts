@@ -1,3 +1,5 @@
+import { common } from '#words/common'
+import { range as texts } from '#words/components'
 import { parseNumber, type FieldLimits } from '@omblet/core'
 
 export type ReadRange = { value: { min: number; max: number } | undefined } | { error: string }
@@ -9,8 +11,8 @@ export function readRange(low: string, high: string, limits: FieldLimits): ReadR
   if ('error' in a) return { error: a.error }
   if ('error' in b) return { error: b.error }
   if (a.value === null && b.value === null) return { value: undefined }
-  if (a.value === null || b.value === null) return { error: 'Enter both ends of the range, or neither.' }
+  if (a.value === null || b.value === null) return { error: texts.enterBothEndsOfThe }
   return a.value <= b.value
     ? { value: { min: a.value, max: b.value } }
-    : { error: 'The first number must not be above the second.' }
+    : { error: common.theFirstNumberMustNot }
 }

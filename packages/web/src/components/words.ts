@@ -1,36 +1,42 @@
+import { common } from '#words/common'
+import { words as texts } from '#words/components'
 import type { Kind, MadeFor, Product, Region, Rinse, Site } from '@omblet/core'
 import { KINDS, MADE_FOR, REGIONS, RINSES, SITES } from '@omblet/core'
 
 const KIND_WORDS: Record<Kind, string> = {
-  toner: 'Toner',
-  serum: 'Serum',
-  gel: 'Gel',
-  lotion: 'Lotion',
-  cream: 'Cream',
-  butter: 'Emulsified butter',
-  'leave-in': 'Leave-in hair cream',
-  mask: 'Mask',
-  cleanser: 'Cleanser',
-  other: 'Other',
+  toner: texts.toner,
+  serum: texts.serum,
+  gel: texts.gel,
+  lotion: common.lotion,
+  cream: common.cream,
+  butter: texts.emulsifiedButter,
+  'leave-in': texts.leaveInHairCream,
+  mask: texts.mask,
+  cleanser: texts.cleanser,
+  other: common.other,
 }
 const SITE_WORDS: Record<Site, string> = {
-  face: 'Face',
-  eye: 'Eye area',
-  lips: 'Lips',
-  body: 'Body',
-  hands: 'Hands',
-  feet: 'Feet',
-  scalp: 'Scalp',
-  hair: 'Hair',
+  face: texts.face,
+  eye: texts.eyeArea,
+  lips: texts.lips,
+  body: texts.body,
+  hands: texts.hands,
+  feet: texts.feet,
+  scalp: texts.scalp,
+  hair: texts.hair,
 }
-const RINSE_WORDS: Record<Rinse, string> = { 'leave-on': 'Leave-on', 'rinse-off': 'Rinse-off' }
-const REGION_WORDS: Record<Region, string> = { EU: 'European Union', US: 'United States', other: 'Other' }
+const RINSE_WORDS: Record<Rinse, string> = { 'leave-on': texts.leaveOn, 'rinse-off': texts.rinseOff }
+const REGION_WORDS: Record<Region, string> = {
+  EU: texts.europeanUnion,
+  US: texts.unitedStates,
+  other: common.other,
+}
 
 const FOR_WORDS: Record<MadeFor, string> = {
-  self: 'Myself',
-  family: 'My family',
-  gift: 'A gift',
-  sale: 'Sale',
+  self: texts.myself,
+  family: texts.myFamily,
+  gift: texts.aGift,
+  sale: texts.sale,
 }
 
 const options = <T extends string>(values: readonly T[], words: Record<T, string>) =>
@@ -52,5 +58,5 @@ export const productLine = (product: Product) =>
     KIND_WORDS[product.kind],
     SITE_WORDS[product.site].toLowerCase(),
     product.rinse,
-    product.region === 'other' ? 'other region' : product.region,
+    product.region === 'other' ? texts.otherRegion : product.region,
   ].join(' · ')

@@ -1,3 +1,4 @@
+import { tableCells as texts } from '#words/composables'
 import type { Cell } from '@omblet/core'
 import { wrap } from 'comlink'
 import type { TableWorker } from '../workers/table.worker'
@@ -9,11 +10,11 @@ export async function tableCells(
   const worker = new Worker(new URL('../workers/table.worker.ts', import.meta.url), { type: 'module' })
   try {
     return await new Promise((resolve, reject) => {
-      worker.onerror = () => reject(new Error('Part of Omblet could not be loaded.'))
+      worker.onerror = () => reject(new Error(texts.partOfOmbletCouldNot))
       wrap<TableWorker>(worker).cells(file).then(resolve, reject)
     })
   } catch {
-    return { error: `${file.name} could not be read. Save it again as .csv or .xlsx.` }
+    return { error: texts.couldNotBeReadSave(file.name) }
   } finally {
     worker.terminate()
   }

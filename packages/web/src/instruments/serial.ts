@@ -1,3 +1,4 @@
+import { serial as texts } from '#words/instruments'
 import { LineCutter, type SerialSettings } from '@omblet/core'
 import type { LineSource } from './port'
 
@@ -65,7 +66,7 @@ export function serialPort(port: SerialPort, settings: SerialSettings): LineSour
           reader = null
           await port.close().catch(() => undefined)
           if (closed) return
-          link('lost', 'No data from the port. Check the cable, and that no other program uses it.')
+          link('lost', texts.noDataFromThePort)
           await new Promise((resolve) => setTimeout(resolve, AGAIN))
         }
       }

@@ -1,3 +1,4 @@
+import { streamed as texts } from '#words/instruments'
 import { LineCutter } from '@omblet/core'
 import type { LineSource } from './port'
 
@@ -27,7 +28,7 @@ export function streamed(url: string): LineSource {
                 for (const text of cutter.cut(value)) line(text)
               }
             } else if (response.status === 404) {
-              link('lost', 'The simulated bench has ended. Set it up again.')
+              link('lost', texts.theSimulatedBenchHasEnded)
               return
             }
           } catch {

@@ -1,3 +1,4 @@
+import { archive as texts } from '#words/storage'
 import { ReadError } from '@omblet/core'
 import { BlobReader, configure, ZipReader, ZipWriter, type FileEntry } from '@zip.js/zip.js'
 import * as z from 'zod'
@@ -102,9 +103,9 @@ export interface ReadArchive {
   lost: { kind: 'picture' | 'paper'; of: string; why: string }[]
 }
 
-const damaged = () => new ReadError('The archive is incomplete or damaged. Use another copy of the backup.')
-const MISSING = 'it is not in the archive.'
-const DAMAGED = 'it is damaged in the archive.'
+const damaged = () => new ReadError(texts.theArchiveIsIncompleteOr)
+const MISSING = texts.itIsNotInThe
+const DAMAGED = texts.itIsDamagedInThe
 
 /** The entries of an archive, by its central directory: bytes inside a file are never taken for entries. */
 async function entriesOf(file: Blob): Promise<Map<string, FileEntry>> {
@@ -112,8 +113,7 @@ async function entriesOf(file: Blob): Promise<Map<string, FileEntry>> {
   try {
     for await (const entry of new ZipReader(new BlobReader(file)).getEntriesGenerator()) {
       if (!entry.directory) entries.set(entry.filename, entry)
-      if (entries.size > MOST_ENTRIES)
-        throw new ReadError('The archive contains too many files for a backup.')
+      if (entries.size > MOST_ENTRIES) throw new ReadError(texts.theArchiveContainsTooMany)
     }
   } catch (error) {
     if (error instanceof ReadError || isUnreadable(error)) throw error
@@ -131,7 +131,7 @@ async function through(entry: FileEntry, most: number, each: (chunk: Uint8Array<
   const writable = new WritableStream<Uint8Array<ArrayBuffer>>({
     write(chunk) {
       size += chunk.length
-      if (size > most) throw new ReadError('The file is larger than anything Omblet writes.')
+      if (size > most) throw new ReadError(texts.theFileIsLargerThan)
       each(chunk)
     },
   })
@@ -147,9 +147,7 @@ async function textIn(entry: FileEntry): Promise<string> {
   return pieces.join('')
 }
 const tooLong = (bytes: number) =>
-  new ReadError(
-    `The backup in it is ${Math.round(bytes / 1e6)} MB of text; ${MOST_BYTES / 1e6} MB can be read. Check that it is the right one.`,
-  )
+  new ReadError(texts.theBackupInItIs(Math.round(bytes / 1e6), MOST_BYTES / 1e6))
 
 /** One file of an archive. What is stored as it is stays where it is, as a part of the archive. */
 async function blobIn(
@@ -180,7 +178,7 @@ async function blobIn(
 export async function readArchive(file: Blob, onProgress: Progress = () => undefined): Promise<ReadArchive> {
   const entries = await entriesOf(file)
   const backup = entries.get(BACKUP)
-  if (!backup) throw new ReadError(`The archive contains no ${BACKUP}, so it is not an Omblet backup.`)
+  if (!backup) throw new ReadError(texts.theArchiveContainsNoSo(BACKUP))
   const whole = async <T>(work: () => Promise<T>) => {
     try {
       return await work()
@@ -210,7 +208,7 @@ export async function readArchive(file: Blob, onProgress: Progress = () => undef
   for (const p of listed.pictures) {
     const of = { kind: 'picture' as const, of: p.batch }
     if (!/^image\/(jpeg|png|webp)$/.test(p.type))
-      lost.push({ ...of, why: `“${p.type.slice(0, 40)}” is not a supported photo type.` })
+      lost.push({ ...of, why: texts.isNotASupportedPhoto(p.type.slice(0, 40)) })
     else {
       const blob = await take(p.path, p.type, of)
       if (blob) pictures.push({ batch: p.batch, id: p.id, blob })
@@ -238,13 +236,13 @@ async function listOf(entry: FileEntry | undefined, names: readonly string[]) {
     lost.push({
       kind: 'picture',
       of: '',
-      why: `the list that says where ${beside} files belong is ${entry ? 'damaged' : 'missing'}.`,
+      why: texts.theListThatSaysWhere(beside, entry ? texts.damaged : texts.missing),
     })
   const sound = <T>(schema: z.ZodType<T>, items: readonly unknown[], kind: 'picture' | 'paper') =>
     items.flatMap((item): T[] => {
       const parsed = schema.safeParse(item)
       if (parsed.success) return [parsed.data]
-      lost.push({ kind, of: '', why: 'where it belongs cannot be read.' })
+      lost.push({ kind, of: '', why: texts.whereItBelongsCannotBe })
       return []
     })
   return {
@@ -257,9 +255,7 @@ async function listOf(entry: FileEntry | undefined, names: readonly string[]) {
 /** The text of a file, read in pieces so that it can be told how far it is. */
 export async function textOf(file: Blob, onProgress: Progress = () => undefined): Promise<string> {
   if (file.size > MOST_BYTES)
-    throw new ReadError(
-      `The file is ${Math.round(file.size / 1e6)} MB of text; ${MOST_BYTES / 1e6} MB can be read. Check that it is the right one.`,
-    )
+    throw new ReadError(texts.theFileIsMbOf(Math.round(file.size / 1e6), MOST_BYTES / 1e6))
   const reader = file.stream().getReader()
   const decoder = new TextDecoder()
   const pieces: string[] = []

@@ -1,3 +1,5 @@
+import { common } from '#words/common'
+import { backup as texts } from '#words/storage'
 import {
   knownCatalogue,
   materialsUsed,
@@ -119,10 +121,10 @@ export interface WrittenBackup {
 export function writtenBackup(backup: Backup): WrittenBackup {
   const text = writeBackup(backup)
   const read = readFile(text)
-  if (read.kind !== 'backup') throw new Error('A backup was written that is none.')
+  if (read.kind !== 'backup') throw new Error(texts.aBackupWasWrittenThat)
   const unsound = [...read.refused]
   if (unsound.length === 0 && !same({ ...read.backup }, { ...backup }) && !sameRecords(read.backup, backup))
-    unsound.push({ what: 'The backup', why: 'it does not read as it was written.' })
+    unsound.push({ what: texts.theBackup, why: common.itDoesNotReadAs })
   return { text, unsound }
 }
 /** Whether the same records stand in both; a name that was too long may have been cut. */

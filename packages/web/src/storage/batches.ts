@@ -1,3 +1,4 @@
+import { batches as texts } from '#words/storage'
 import type { BatchHead, BatchEvent, PlannedTrial } from '@omblet/core'
 import { toBin } from './bin'
 import type { IDBPTransaction } from 'idb'
@@ -153,12 +154,7 @@ export async function deleteBatch(
     const events = await tx.objectStore('events').getAll(ofBatch(id))
     const photos = await tx.objectStore('pictures').getAll(picturesOf(id))
     if (!head && events.length === 0) return null
-    const bin = toBin(
-      { kind: 'batch', head, events, photos },
-      head?.name ?? 'What is left of a batch',
-      now,
-      makeId,
-    )
+    const bin = toBin({ kind: 'batch', head, events, photos }, head?.name ?? texts.whatIsLeftOfA, now, makeId)
     if (!forGood) put(tx.objectStore('bin').put(bin))
     put(tx.objectStore('batches').delete(id))
     put(tx.objectStore('events').delete(ofBatch(id)))

@@ -1,3 +1,4 @@
+import { bin as texts } from '#words/storage'
 import {
   copyId,
   freeName,
@@ -144,7 +145,7 @@ async function putEntries(
   if ((await entriesOf(tx, of, id)).length > 0) return
   const whole = !beside && entries !== undefined && leftOf(entries) === left
   const counted: StockEntry = {
-    id: `${of} ${id} back`,
+    id: texts.back(of, id),
     of,
     item: id,
     amount: left,

@@ -1,3 +1,4 @@
+import { db as texts } from '#words/storage'
 import { openDB, type IDBPDatabase } from 'idb'
 import { DB_NAME, DB_VERSION, UPGRADES, type OmbletDb } from './schema'
 
@@ -92,10 +93,9 @@ export function troubleOf(error: unknown): StorageTrouble {
 }
 
 const WORDS: Record<StorageTrouble, string> = {
-  full: 'The browser’s storage is full, so the last change is not saved. Export your work, then free some space.',
-  newer: 'This data was written by a newer version of Omblet. Reload the page to get it.',
-  refused:
-    'The browser blocks storage (private window or disabled), so nothing is saved. You can keep working and export.',
+  full: texts.theBrowsersStorageIsFull,
+  newer: texts.thisDataWasWrittenBy,
+  refused: texts.theBrowserBlocksStoragePrivate,
 }
 /** A sentence for a failed write that says what to do. */
 export const explainStorage = (error: unknown): string => WORDS[troubleOf(error)]

@@ -1,3 +1,5 @@
+import { common } from '#words/common'
+import { files as texts } from '#words/storage'
 import {
   readFile,
   ReadError,
@@ -74,14 +76,14 @@ const whyNot = (error: unknown) =>
   error instanceof ReadError
     ? error.message
     : isUnreadable(error)
-      ? 'The file can no longer be read: it was moved, changed or removed. Choose it again.'
+      ? texts.theFileCanNoLonger
       : explainStorage(error)
 /** What a file of an archive is, in words. */
 function lostName({ kind, of }: ReadArchive['lost'][number], backup: Backup): string {
   if (kind === 'paper')
-    return `A document of a lot of ${backup.lots.find((l) => l.id === of)?.material ?? 'a material'}`
+    return texts.aDocumentOfALot(backup.lots.find((l) => l.id === of)?.material ?? texts.aMaterial)
   const code = backup.batches.find((b) => b.batch.id === of)?.batch.code
-  return code ? `A photo of batch ${code}` : 'Photos'
+  return code ? texts.aPhotoOfBatch(code) : texts.photos
 }
 
 export interface SavedBackup {
@@ -104,9 +106,7 @@ export async function saveBackup(
   const backup = await collectBackup(now, ids)
   const { text, unsound } = writtenBackup(backup)
   if (text.length > MOST_BYTES)
-    throw new Error(
-      `As text it is ${Math.round(text.length / 1e6)} MB, and ${MOST_BYTES / 1e6} MB can be read again. Export some of it, and delete what is not needed.`,
-    )
+    throw new Error(texts.asTextItIsMb(Math.round(text.length / 1e6), MOST_BYTES / 1e6))
   onProgress(pictures ? 0.3 : 1)
   const db = await openStore()
   if (!pictures) {
@@ -129,7 +129,7 @@ export async function saveBackup(
     again[kind].reduce((sum, p) => sum + p.blob.size, 0) ===
     beside[kind].reduce((sum, p) => sum + p.blob.size, 0)
   if (again.text !== text || !whole('pictures') || !whole('papers'))
-    unsound.push({ what: 'The archive', why: 'it does not read as it was written.' })
+    unsound.push({ what: texts.theArchive, why: common.itDoesNotReadAs })
   return {
     blob,
     unsound,

@@ -1,3 +1,5 @@
+import { common } from '#words/common'
+import { formulas as texts } from '#words/storage'
 import { sameFormula, type Formula, type VersionStory } from '@omblet/core'
 import { toBin } from './bin'
 import { openStore, whole } from './db'
@@ -8,7 +10,7 @@ import type { FormulaRecord, OmbletDb, VersionRecord } from './schema'
 export class ConflictError extends Error {
   readonly current: FormulaRecord
   constructor(current: FormulaRecord) {
-    super('The formula was changed elsewhere.')
+    super(texts.theFormulaWasChangedElsewhere)
     this.name = 'ConflictError'
     this.current = current
   }
@@ -85,7 +87,7 @@ export async function deleteFormulas(
       const versions = await tx.objectStore('versions').index('formulaId').getAll(id)
       const bin = toBin(
         { kind: 'formula', formula, versions },
-        formula.formula.name || 'Unnamed formula',
+        formula.formula.name || common.unnamedFormula,
         now,
         makeId,
       )

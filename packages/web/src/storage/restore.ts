@@ -1,3 +1,4 @@
+import { restore as texts } from '#words/storage'
 import {
   BatchInfo,
   BatchEvent,
@@ -221,7 +222,7 @@ async function restoreStock(
       const { batch, n, at } = entry
       return batch === undefined || n === undefined ? entry : { ...entry, id: takenId(of, batch, { n, at }) }
     })
-  const counted = { id: `${of} ${item} restored`, of, item, amount: left, at: savedAt }
+  const counted = { id: texts.restored(of, item), of, item, amount: left, at: savedAt }
   const whole = own.length > 0 && Math.abs(leftOf(own) - left) < 1e-6
   for (const entry of whole ? own : [counted]) put(store.put(entry))
 }
@@ -233,13 +234,13 @@ async function restoreCourses(all: Restoring, backup: Backup) {
   for (const file of backup.batches) {
     const { id, what, code } = await putCourse(stores, withMoved(file, moved), catalogue, put)
     moved.batch.set(file.batch.id, id)
-    became(result, 'batches', what, `Batch ${code}`)
+    became(result, 'batches', what, texts.batch(code))
     step()
   }
   for (const trial of backup.trials) {
     const { id, what, name } = await putTrial(tx.objectStore('trials'), withIds(Trial, trial, moved), put)
     moved.trial.set(trial.plan.id, id)
-    became(result, 'trials', what, `Trial ${name}`)
+    became(result, 'trials', what, texts.trial(name))
   }
   await followLate(all, backup)
 }
@@ -290,7 +291,7 @@ async function restoreSettings({ tx, put, result }: Restoring, backup: Backup) {
     if (!isCarried(key) || (await tx.objectStore('settings').getKey(key))) continue
     const read = CARRIED[key].safeParse(value)
     if (!read.success) {
-      result.refused.push({ what: `The setting “${key}”`, why: 'it is not what it should be.' })
+      result.refused.push({ what: texts.theSetting(key), why: texts.itIsNotWhatIt })
       continue
     }
     put(tx.objectStore('settings').put({ key, value }))

@@ -1,3 +1,4 @@
+import { schema as texts } from '#words/storage'
 import {
   lotUse,
   type BatchHead,
@@ -170,7 +171,7 @@ export const UPGRADES: readonly Upgrade[] = [
       for (const entry of own) await stock.put(entry)
       const before = Number(leftGrams ?? 0) - own.reduce((sum, e) => sum + e.amount, 0)
       await stock.put({
-        id: `lot ${facts.id} before`,
+        id: texts.lotBefore(facts.id),
         of: 'lot',
         item: facts.id,
         at,
@@ -185,7 +186,7 @@ export const UPGRADES: readonly Upgrade[] = [
     ) {
       const { left, ...facts } = cursor.value
       await stock.put({
-        id: `container ${facts.id} before`,
+        id: texts.containerBefore(facts.id),
         of: 'container',
         item: facts.id,
         at,
@@ -210,7 +211,7 @@ async function takenSoFar(tx: IDBPTransaction<OmbletDb, StoreNames<OmbletDb>[], 
       )
       if (use)
         taken.push({
-          id: `lot ${batch} ${n} ${event.at}`,
+          id: texts.lot(batch, n, event.at),
           of: 'lot',
           item: use.lot,
           amount: -(really ?? use.grams),

@@ -1,3 +1,4 @@
+import { simpleRecords as texts } from '#words/storage'
 import type { Backup, Catalogue, Lot } from '@omblet/core'
 
 const lotWords = (l: Lot) => `${Number(l.leftGrams.toFixed(2))} g`
@@ -15,13 +16,11 @@ export function simpleRecords(backup: Backup, catalogue: Catalogue) {
       words: (here: unknown) => words(item, here as Backup[K][number]),
     }))
   return [
-    ...of('materials', (m) => `Material ${m.name}`),
-    ...of(
-      'lots',
-      (l, here) =>
-        `Lot of ${catalogue.find(l.material)?.name ?? l.material}: ${lotWords(here)} here, ${lotWords(l)} in the backup`,
+    ...of('materials', (m) => texts.material(m.name)),
+    ...of('lots', (l, here) =>
+      texts.lotOfHereInThe(catalogue.find(l.material)?.name ?? l.material, lotWords(here), lotWords(l)),
     ),
-    ...of('containers', (c, here) => `${c.name}: ${here.left} here, ${c.left} in the backup`),
-    ...of('changes', (c) => `Changed facts of ${catalogue.find(c.id)?.name ?? c.id}`),
+    ...of('containers', (c, here) => texts.hereInTheBackup(c.name, here.left, c.left)),
+    ...of('changes', (c) => texts.changedFactsOf(catalogue.find(c.id)?.name ?? c.id)),
   ]
 }

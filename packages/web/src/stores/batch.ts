@@ -1,3 +1,4 @@
+import { batch as texts } from '#words/stores'
 import { refusalText } from '@omblet/core/words'
 import {
   type BatchEvent,
@@ -104,9 +105,7 @@ export const useBatch = defineStore('batch', () => {
    */
   function takeUp(id: string) {
     const left = stillWaiting(waiting.take(id), events.value)
-    if (!left)
-      told.value =
-        'Something was entered in another tab. Your last entry here was not saved. Check before you continue.'
+    if (!left) told.value = texts.somethingWasEnteredInAnother
     if (!left || left.length === 0) return
     pending.value = left.map((event, i) => ({
       event,
@@ -279,12 +278,9 @@ export const useBatch = defineStore('batch', () => {
       held.value = null
       keepUnstored()
       await catchUp()
-      if (waiting.some((p) => !p.quiet))
-        told.value =
-          'Something was entered in another tab. This page now shows it; your last entry was not saved. Check before you continue.'
+      if (waiting.some((p) => !p.quiet)) told.value = texts.somethingWasEnteredInAnother2
       waiting.forEach((p) => p.settle(false))
-    } else if (error instanceof BatchGone)
-      held.value = { why: 'This batch was deleted in another tab.', gone: true }
+    } else if (error instanceof BatchGone) held.value = { why: texts.thisBatchWasDeletedIn, gone: true }
     else if (waiting.every((p) => p.quiet)) {
       // What happens by itself will happen again.
       pending.value = []

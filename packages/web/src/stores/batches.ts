@@ -1,3 +1,4 @@
+import { batches as texts } from '#words/stores'
 import type { BatchHead } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
@@ -48,7 +49,7 @@ export const useBatches = defineStore('batches', () => {
 
   /** Moves a batch, or what is left of one, to the bin; gives back how to undo it. */
   async function remove(id: string): Promise<(() => Promise<void>) | null> {
-    const name = heads.value.find((h) => h.id === id)?.code ?? 'The batch'
+    const name = heads.value.find((h) => h.id === id)?.code ?? texts.theBatch
     const bin = await useBin().deleting(name, (forGood) =>
       deleteBatch(id, new Date().toISOString(), makeId, forGood),
     )

@@ -1,3 +1,4 @@
+import { bin as texts } from '#words/stores'
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import { countBin, listBin, removeFromBin, sweepBin, takeFromBin, type Back } from '../storage/bin'
@@ -59,7 +60,7 @@ export const useBin = defineStore('bin', () => {
       const full = troubleOf(error) === 'full'
       refused.value = {
         name,
-        why: full ? 'there is no room for it in the bin.' : explainStorage(error),
+        why: full ? texts.thereIsNoRoomFor : explainStorage(error),
         forGood: full ? forGood : null,
       }
       return null

@@ -1,3 +1,4 @@
+import { containers as texts } from '#words/stores'
 import type { Container } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
@@ -34,10 +35,7 @@ export const useContainers = defineStore('containers', () => {
       problem.value = null
       announce({ type: 'container', id })
     } catch (error) {
-      problem.value =
-        error instanceof Gone
-          ? 'This container was deleted in another tab; it is in the bin. Nothing was changed.'
-          : explainStorage(error)
+      problem.value = error instanceof Gone ? texts.thisContainerWasDeletedIn : explainStorage(error)
     }
     await reread(id)
     return result

@@ -1,3 +1,5 @@
+import { common } from '#words/common'
+import { files as texts } from '#words/stores'
 import { proxy, wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
@@ -39,8 +41,7 @@ export const useFiles = defineStore('files', () => {
           stopped.value = true
           resolve(null)
         }
-        worker.onerror = () =>
-          reject(new Error('Part of Omblet could not be loaded. Reload the page and try again.'))
+        worker.onerror = () => reject(new Error(texts.partOfOmbletCouldNot))
         const progress = proxy((done: number) => {
           if (busy.value) busy.value = { what, done }
         })
@@ -65,7 +66,7 @@ export const useFiles = defineStore('files', () => {
     } catch (error) {
       return { error: error instanceof Error ? error.message : String(error) }
     }
-    if (!taken) return { error: 'Stopped.' }
+    if (!taken) return { error: texts.stopped }
     if (taken.kind === 'error') return { error: taken.error }
     if (taken.kind === 'formula') return takeFormula(taken.formula)
     if (taken.kind === 'damaged') {
@@ -74,15 +75,15 @@ export const useFiles = defineStore('files', () => {
     }
     await tellAll({ type: 'all' })
     const words = {
-      new: 'is here',
-      more: 'goes on with what was here',
-      nothing: 'was here already',
-      beside: 'is here beside the one it differs from',
+      new: texts.isHere,
+      more: texts.goesOnWithWhatWas,
+      nothing: texts.wasHereAlready,
+      beside: texts.isHereBesideTheOne,
     }
     if (taken.kind === 'batch')
-      return { message: `Batch ${taken.code} ${words[taken.what]}.`, to: `/bench/${taken.id}/record` }
+      return { message: texts.batch(taken.code, words[taken.what]), to: `/bench/${taken.id}/record` }
     if (taken.kind === 'trial')
-      return { message: `Trial ${taken.name} ${words[taken.what]}.`, to: `/trials/${taken.id}` }
+      return { message: texts.trial(taken.name, words[taken.what]), to: `/trials/${taken.id}` }
     const { message, details } = restoredWords(taken.restored)
     report.value = details.length > 0 ? { message, details } : null
     return { message, details }
@@ -92,14 +93,14 @@ export const useFiles = defineStore('files', () => {
     formula: Parameters<ReturnType<typeof useLibrary>['create']>[0],
   ): Promise<Taken> {
     const library = useLibrary()
-    const wanted = formula.name.trim() || 'Unnamed formula'
+    const wanted = formula.name.trim() || common.unnamedFormula
     const made = await library.create({ ...formula, name: wanted })
-    const renamed = made.name !== wanted ? `; a formula called ${wanted} was here already` : ''
+    const renamed = made.name !== wanted ? texts.aFormulaCalledWasHere(wanted) : ''
     if (!made.stored)
       return {
-        error: `${library.storageProblem ?? 'It could not be saved.'} ${made.name} is open here until you leave the page, but was not imported.`,
+        error: texts.isOpenHereUntilYou(library.storageProblem ?? texts.itCouldNotBeSaved, made.name),
       }
-    return { message: `Imported as ${made.name}${renamed}.`, to: `/formulas/${made.id}` }
+    return { message: texts.importedAs(made.name, renamed), to: `/formulas/${made.id}` }
   }
 
   return { busy, report, damaged, stopped, stop: () => stop?.(), work, take }

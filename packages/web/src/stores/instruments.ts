@@ -1,3 +1,4 @@
+import { instruments as texts } from '#words/stores'
 import {
   DEFAULT_SERIAL,
   Follower,
@@ -140,12 +141,10 @@ export const useInstruments = defineStore('instruments', () => {
     })
     const answer: unknown = await response.json().catch(() => ({}))
     if (response.ok) return answer
-    throw new Error((answer as { error?: string }).error ?? 'The simulated bench does not answer.')
+    throw new Error((answer as { error?: string }).error ?? texts.theSimulatedBenchDoesNot)
   }
   const sentence = (error: unknown) =>
-    error instanceof Error && !(error instanceof TypeError)
-      ? error.message
-      : 'The simulated bench does not answer. Is Omblet’s server running?'
+    error instanceof Error && !(error instanceof TypeError) ? error.message : texts.theSimulatedBenchDoesNot2
 
   /** Sets up simulated instruments for a formula; a sentence where that cannot be. */
   async function simulate(formula: Formula, resolution: number): Promise<string | null> {
@@ -187,7 +186,7 @@ export const useInstruments = defineStore('instruments', () => {
   /** Opens a serial port that the maker chooses; a sentence where none was. */
   async function connect(kind: InstrumentKind, resolution: number): Promise<string | null> {
     const port = await choosePort()
-    if (!port) return 'No port was chosen.'
+    if (!port) return texts.noPortWasChosen
     attach(kind, 'serial', serialPort(port, plain(settings[kind])), resolution)
     await keep()
     return null

@@ -1,3 +1,4 @@
+import { library as texts } from '#words/stores'
 import { duplicate, formulaFault, freeName, slug, withKeys, type Formula } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
@@ -107,7 +108,7 @@ export const useLibrary = defineStore('library', () => {
     const id = makeId()
     const made = withKeys({ ...formula, name: freeName(formula.name, [...names.value, ...coming]) })
     const fault = formulaFault(made)
-    if (fault) throw new Error(`This formula cannot be stored: ${fault}`)
+    if (fault) throw new Error(texts.thisFormulaCannotBeStored(fault))
     const { name } = made
     coming.add(name)
     try {
@@ -134,8 +135,8 @@ export const useLibrary = defineStore('library', () => {
     ids.forEach((id) => unstored.delete(id))
     const name =
       ids.length === 1
-        ? (records.value.find((r) => r.id === ids[0])?.formula.name ?? 'The formula')
-        : `${ids.length} formulas`
+        ? (records.value.find((r) => r.id === ids[0])?.formula.name ?? texts.theFormula)
+        : texts.formulas(ids.length)
     const bins = await useBin().deleting(name, (forGood) => deleteFormulas(ids, now(), makeId, forGood))
     if (!bins) return null
     records.value = records.value.filter((r) => !ids.includes(r.id))

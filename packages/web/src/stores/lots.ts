@@ -1,3 +1,4 @@
+import { lots as texts } from '#words/stores'
 import { freshnessOf, stockOf, type Lot } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
@@ -49,10 +50,7 @@ export const useLots = defineStore('lots', () => {
       announce(changed)
       return result
     } catch (error) {
-      problem.value =
-        error instanceof Gone
-          ? 'This lot was deleted in another tab; it is in the bin. Nothing was changed.'
-          : explainStorage(error)
+      problem.value = error instanceof Gone ? texts.thisLotWasDeletedIn : explainStorage(error)
       return null
     }
   }

@@ -1,3 +1,4 @@
+import { notifyDue as texts } from '#words/stores'
 import { getSetting, setSetting } from '../storage/settings'
 import { localDay } from '../browser/days'
 
@@ -16,7 +17,7 @@ export async function tellOfLooks(count: number) {
   if ((await getSetting<string>(KEY).catch(() => today)) === today) return
   await setSetting(KEY, today).catch(() => undefined)
   new Notification('Omblet', {
-    body: count === 1 ? 'One observation is due today.' : `${count} observations are due today.`,
+    body: count === 1 ? texts.oneObservationIsDueToday : texts.observationsAreDueToday(count),
     tag: 'omblet-looks',
   })
 }

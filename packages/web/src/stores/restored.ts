@@ -1,13 +1,14 @@
+import { restored as texts } from '#words/stores'
 import type { Refused } from '@omblet/core'
 import type { Kind, Restored } from '../storage/restore'
 
 const NAMES: Record<Kind, [one: string, many: string]> = {
   formulas: ['formula', 'formulas'],
   versions: ['version', 'versions'],
-  materials: ['own ingredient', 'own ingredients'],
+  materials: [texts.ownIngredient, texts.ownIngredients],
   lots: ['lot', 'lots'],
   containers: ['container', 'containers'],
-  changes: ['changed fact', 'changed facts'],
+  changes: [texts.changedFact, texts.changedFacts],
   batches: ['batch', 'batches'],
   trials: ['trial', 'trials'],
   pictures: ['photograph', 'photographs'],
@@ -27,21 +28,24 @@ export interface RestoredWords {
 export function restoredWords({ added, same, copies, kept, refused }: Restored): RestoredWords {
   const new_ = (Object.keys(NAMES) as Kind[]).flatMap((k) => (added[k] ? [say(k, added[k])] : []))
   const parts = [
-    new_.length > 0 ? `${new_.join(', ')} added` : '',
-    same > 0 ? `${same} already here` : '',
+    new_.length > 0 ? texts.added(new_.join(', ')) : '',
+    same > 0 ? texts.alreadyHere(same) : '',
     copies.length > 0
-      ? `${copies.length} kept beside yours as ${copies.length === 1 ? 'a copy' : 'copies'}`
+      ? texts.keptBesideYoursAs(copies.length, copies.length === 1 ? texts.aCopy : texts.copies)
       : '',
-    kept.length > 0 ? `${kept.length} left as ${kept.length === 1 ? 'it is' : 'they are'} here` : '',
-    refused.length > 0 ? `${refused.length} could not be read` : '',
+    kept.length > 0 ? texts.leftAsHere(kept.length, kept.length === 1 ? texts.itIs : texts.theyAre) : '',
+    refused.length > 0 ? texts.couldNotBeRead(refused.length) : '',
   ].filter(Boolean)
   const nothing = new_.length === 0 && copies.length === 0
   return {
-    message: `Restored${nothing ? ': nothing changed' : ''}${parts.length > 0 ? `${nothing ? ';' : ':'} ${parts.join(', ')}` : ''}.`,
+    message: texts.restored(
+      nothing ? texts.nothingChanged : '',
+      parts.length > 0 ? `${nothing ? ';' : ':'} ${parts.join(', ')}` : '',
+    ),
     details: [
-      { title: 'Kept as copies under these names', items: copies },
-      { title: 'Different here, left unchanged', items: kept },
-      { title: 'Not readable, skipped', items: refusedWords(refused) },
+      { title: texts.keptAsCopiesUnderThese, items: copies },
+      { title: texts.differentHereLeftUnchanged, items: kept },
+      { title: texts.notReadableSkipped, items: refusedWords(refused) },
     ].filter((d) => d.items.length > 0),
   }
 }

@@ -1,3 +1,4 @@
+import { safety as texts } from '#words/stores'
 import { useNow } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
@@ -14,12 +15,10 @@ const KEY = 'lastBackup'
 const counted = (n: number, what: string) => `${n} ${what}${n === 1 ? '' : 's'}`
 /** What went into a backup, and what did not. */
 function backedUp(saved: { pictures: number; papers: number }, whole: boolean): string {
-  const beside = `${counted(saved.pictures, 'photograph')} and ${counted(saved.papers, 'document')}`
+  const beside = texts.and(counted(saved.pictures, 'photograph'), counted(saved.papers, 'document'))
   const any = saved.pictures + saved.papers > 0
-  if (whole) return `Backup with ${beside} saved to your downloads and verified.`
-  return any
-    ? `Backup saved to your downloads and verified. Not included: ${beside}. “With photos and documents” includes them.`
-    : 'Backup saved to your downloads and verified.'
+  if (whole) return texts.backupWithSavedToYour(beside)
+  return any ? texts.backupSavedToYourDownloads(beside) : texts.backupSavedToYourDownloads2
 }
 
 /** How safe the work is: whether the browser keeps it, whether the store answers, and when it was last backed up. */
@@ -54,24 +53,24 @@ export const useSafety = defineStore('safety', () => {
   async function backUp(pictures: boolean): Promise<{ message: string } | { error: string }> {
     const at = new Date()
     try {
-      const saved = await files.work('The backup', (worker, progress) =>
+      const saved = await files.work(texts.theBackup, (worker, progress) =>
         worker.saveBackup(at.toISOString(), { pictures }, progress),
       )
-      if (!saved) return { error: 'Stopped. Nothing was saved.' }
+      if (!saved) return { error: texts.stoppedNothingWasSaved }
       hand(`omblet-backup-${localDay(at)}.${pictures ? 'zip' : 'json'}`, saved.blob)
       if (saved.unsound.length > 0) {
         files.report = {
-          message: 'The backup was saved, but not all of it can be restored.',
-          details: [{ title: 'Not readable', items: refusedWords(saved.unsound) }],
+          message: texts.theBackupWasSavedBut,
+          details: [{ title: texts.notReadable, items: refusedWords(saved.unsound) }],
         }
-        return { error: 'The backup was saved and verified: not all of it can be restored.' }
+        return { error: texts.theBackupWasSavedAnd }
       }
       lastBackup.value = at.toISOString()
       now.value = new Date()
       await setSetting(KEY, lastBackup.value).catch(() => undefined)
       return { message: backedUp(saved, pictures) }
     } catch (error) {
-      return { error: `Backup failed. ${error instanceof Error ? error.message : String(error)}` }
+      return { error: texts.backupFailed(error instanceof Error ? error.message : String(error)) }
     }
   }
 

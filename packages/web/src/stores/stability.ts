@@ -1,3 +1,5 @@
+import { common } from '#words/common'
+import { stability as texts } from '#words/stores'
 import { daysLeft, daysUntil, dueObservations, type BatchHead, type Lot, type Watch } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
@@ -70,7 +72,7 @@ export const useStability = defineStore('keeping', () => {
           kind: 'jar' as const,
           id: b.id,
           name: b.name,
-          detail: `jars of ${b.code}`,
+          detail: texts.jarsOf(b.code),
           inDays: daysUntil(b.watch.goodUntil, now.value),
         })),
     ]
@@ -86,7 +88,7 @@ export const useStability = defineStore('keeping', () => {
 
 function lotEnding(lot: Lot, today: string): Ending[] {
   const days = lot.leftGrams > 0 ? daysLeft(lot, today) : null
-  const name = lot.batch || lot.supplier || 'unnumbered lot'
+  const name = lot.batch || lot.supplier || common.unnumberedLot
   return days === null
     ? []
     : [{ kind: 'lot', id: lot.material, name: lot.material, detail: name, inDays: days }]

@@ -1,3 +1,4 @@
+import { trials as texts } from '#words/stores'
 import { withAnswer, type JudgeAnswer, type PlannedTrial } from '@omblet/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
@@ -7,7 +8,7 @@ import { explainStorage } from '../storage/db'
 import { addTrial, changeTrial, deleteTrial, getTrial, listTrials, TrialGone } from '../storage/trials'
 import { useBin } from './bin'
 
-export const TRIAL_GONE = 'This trial was deleted in another tab. It is in the bin.'
+export const TRIAL_GONE = texts.thisTrialWasDeletedIn
 
 /** Trials, as they stand in the store; every change is made to what stands there, so that two tabs add up. */
 export const useTrials = defineStore('trials', () => {
@@ -69,7 +70,7 @@ export const useTrials = defineStore('trials', () => {
   }
   /** Moves a trial to the bin; gives back how to undo it. */
   async function remove(id: string): Promise<(() => Promise<void>) | null> {
-    const name = find(id)?.name ?? 'The trial'
+    const name = find(id)?.name ?? texts.theTrial
     const bin = await useBin().deleting(name, (forGood) =>
       deleteTrial(id, new Date().toISOString(), makeId, forGood),
     )

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { beforeCard as texts } from '#words/bench'
 import { findingText, stepTitle, aheadText } from '@omblet/core/words'
 import {
   decimalsOf,
@@ -36,42 +37,47 @@ const say = (g: number) => formatGrams(g, resolution.value)
 </script>
 
 <template>
-  <TitledCard title="Before you start" :level="2">
-    <p v-if="!source" class="muted">Choose a formula to see what it needs.</p>
-    <p v-else-if="!wanted" class="muted">Enter the batch size.</p>
-    <p v-else-if="empty" class="muted">This formula has no amounts yet. Enter amounts first.</p>
+  <TitledCard :title="texts.beforeYouStart" :level="2">
+    <p v-if="!source" class="muted">{{ texts.chooseAFormulaToSee }}</p>
+    <p v-else-if="!wanted" class="muted">{{ texts.enterTheBatchSize }}</p>
+    <p v-else-if="empty" class="muted">{{ texts.thisFormulaHasNoAmounts }}</p>
     <template v-else-if="plan && time">
       <p>
-        {{ plan.steps.length }} steps, {{ sayMinutes(time.totalMinutes) }}, hands-on
-        {{ sayMinutes(time.handsMinutes) }}.
+        {{
+          texts.stepsHandsOn(plan.steps.length, sayMinutes(time.totalMinutes), sayMinutes(time.handsMinutes))
+        }}
       </p>
       <ul class="list stacked closer">
         <li v-for="f in findings" :key="findingKey(f)">
           <FindingMark severity="stop" :size="16" /><span
-            ><span class="hidden-text">stop: </span>{{ findingText(f).message }}</span
+            ><span class="hidden-text">{{ texts.stop }} </span>{{ findingText(f).message }}</span
           >
         </li>
         <li v-for="s in small" :key="s.label">
           <FindingMark severity="note" :size="16" /><span
-            >{{ s.label }}: {{ say(s.grams) }} is very little for a scale of
-            {{ formatNumber(resolution, decimalsOf(resolution)) }} g. The Bench offers a stock
-            solution<template v-if="Number.isFinite(s.batch)"
-              >; from {{ formatNumber(s.batch, 0) }} g on it can be weighed</template
+            >{{
+              texts.isVeryLittleForA(s.label, say(s.grams), formatNumber(resolution, decimalsOf(resolution)))
+            }}<template v-if="Number.isFinite(s.batch)">{{
+              texts.fromGOnItCan(formatNumber(s.batch, 0))
+            }}</template
             >.</span
           >
         </li>
         <li v-for="n in lacking" :key="n.material">
-          <FindingMark severity="check" :size="16" /><span
-            >{{ n.label }}: {{ say(n.needGrams) }} needed,
-            {{ n.haveGrams > 0 ? `${say(n.haveGrams)} in stock` : 'none in stock' }}.</span
-          >
+          <FindingMark severity="check" :size="16" /><span>{{
+            texts.needed(
+              n.label,
+              say(n.needGrams),
+              n.haveGrams > 0 ? texts.inStock(say(n.haveGrams)) : texts.noneInStock,
+            )
+          }}</span>
         </li>
       </ul>
       <p v-if="!findings.length && !small.length && !lacking.length" class="good">
-        <FindingMark severity="fine" :size="16" /> Nothing to prepare.
+        <FindingMark severity="fine" :size="16" /> {{ texts.nothingToPrepare }}
       </p>
       <template v-if="plan.steps.some((s) => s.ahead)">
-        <h3>Prepare ahead</h3>
+        <h3>{{ texts.prepareAhead }}</h3>
         <ul class="list stacked closer">
           <li v-for="s in plan.steps.filter((x) => x.ahead)" :key="s.key">
             <span>{{ stepTitle(s) }}: {{ aheadText(s.ahead!) }}</span>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { benchPage as texts } from '#words/bench'
 import { headStepText } from '@omblet/core/words'
 import { formatGrams, type BatchHead } from '@omblet/core'
 import { format, formatDistanceToNow } from 'date-fns'
@@ -30,7 +32,7 @@ const router = useRouter()
 const toast = useToast()
 
 onMounted(() => {
-  document.title = 'Bench – Omblet'
+  document.title = texts.benchOmblet
   void batches.load().then(batches.loadOrphans)
   // The table is likely next: its code is fetched while the list is looked at.
   whenIdle(() => void import('./run/RunPage.vue'))
@@ -39,9 +41,9 @@ onMounted(() => {
 const words = ref('')
 const which = ref<'all' | 'finished' | 'discarded'>('all')
 const WHICH = [
-  { value: 'all', label: 'All batches' },
-  { value: 'finished', label: 'Kept' },
-  { value: 'discarded', label: 'Discarded' },
+  { value: 'all', label: common.allBatches },
+  { value: 'finished', label: texts.kept },
+  { value: 'discarded', label: texts.discarded },
 ]
 const made = computed(() => batches.heads.filter((b) => b.status === 'finished' || b.status === 'discarded'))
 const shown = computed(() => {
@@ -59,12 +61,12 @@ const to = (b: BatchHead) =>
 
 /** What is left of a batch, as it is: other programs can read it, and nothing is lost by removing it here. */
 const keepOrphan = (o: Orphan) =>
-  download(fileName(`left over ${o.head?.code ?? o.id}`, '.json'), JSON.stringify(o, null, 1))
+  download(fileName(texts.leftOver(o.head?.code ?? o.id), '.json'), JSON.stringify(o, null, 1))
 async function removeOrphan(o: Orphan) {
   const undo = await batches.remove(o.id)
   if (undo)
-    notify(toast, 'Removed. It stays in the bin for 30 days.', {
-      label: 'Undo',
+    notify(toast, texts.removedItStaysInThe, {
+      label: common.undo,
       run: () => void undo().then(batches.loadOrphans),
     })
 }
@@ -75,67 +77,71 @@ async function take(file: File) {
   problem.value = 'error' in result ? `${file.name}: ${result.error}` : null
   if ('message' in result) {
     const { to, message } = result
-    notify(toast, message, to ? { label: 'Open', run: () => void router.push(to) } : undefined)
+    notify(toast, message, to ? { label: common.open, run: () => void router.push(to) } : undefined)
   }
 }
 </script>
 
 <template>
   <div class="page">
-    <PageHead title="Bench">
+    <PageHead :title="texts.bench">
       <template #beside
         ><span v-if="batches.heads.length" class="muted small">{{
-          batches.heads.length === 1 ? '1 batch' : `${batches.heads.length} batches`
+          batches.heads.length === 1 ? texts.n1Batch : texts.batches(batches.heads.length)
         }}</span></template
       >
       <FileButton
-        label="Import batch"
+        :label="texts.importBatch"
         icon="pi pi-upload"
         accept=".json,.txt"
         testid="batch-picker"
         @picked="take"
       />
-      <Button label="Start a batch" icon="pi pi-play" @click="router.push('/bench/start')" />
+      <Button :label="texts.startABatch" icon="pi pi-play" @click="router.push('/bench/start')" />
     </PageHead>
     <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
     <Notice v-if="batches.problem" kind="stop">{{ batches.problem }}</Notice>
 
-    <TitledCard title="Orphaned entries" :level="2" v-if="batches.orphans.length" class="orphans">
+    <TitledCard :title="texts.orphanedEntries" :level="2" v-if="batches.orphans.length" class="orphans">
       <p class="muted">
-        Entries of batches that were deleted while something was being entered. Nothing uses them.
+        {{ texts.entriesOfBatchesThatWere }}
       </p>
       <ul>
         <li v-for="o in batches.orphans" :key="o.id">
           <span
-            ><strong>{{ o.head ? o.head.code : 'Entries without a batch' }}</strong
-            >, {{ o.events.length === 1 ? '1 entry' : `${o.events.length} entries`
+            ><strong>{{ o.head ? o.head.code : texts.entriesWithoutABatch }}</strong
+            >, {{ o.events.length === 1 ? texts.n1Entry : texts.entries(o.events.length)
             }}<template v-if="o.events[0]"
               >, {{ format(new Date(o.events[0].at), 'd MMM yyyy') }}</template
             ></span
           >
-          <PlainButton label="Save as a file" size="small" @click="keepOrphan(o)" />
-          <PlainButton label="Remove" size="small" @click="removeOrphan(o)" />
+          <PlainButton :label="common.saveAsAFile" size="small" @click="keepOrphan(o)" />
+          <PlainButton :label="common.remove" size="small" @click="removeOrphan(o)" />
         </li>
       </ul>
     </TitledCard>
 
     <section v-if="batches.running.length" aria-labelledby="table-title">
-      <h2 id="table-title">In progress</h2>
+      <h2 id="table-title">{{ texts.inProgress }}</h2>
       <ul class="running">
         <li v-for="b in batches.running" :key="b.id">
           <RouterLink :to="to(b)" class="card one">
             <span class="name bold text-lead breaks">{{ b.name }}</span>
             <span class="mono code">{{ b.code }}</span>
             <span class="step wide">{{ headStepText(b) }}</span>
-            <span class="muted small"
-              >{{ b.stepsDone }} of {{ b.steps }} steps, {{ grams(b.targetGrams) }},
-              {{ b.status === 'paused' ? 'paused' : 'last entry' }}
-              {{ formatDistanceToNow(notAfter(b.lastAt), { addSuffix: true }) }}</span
-            >
+            <span class="muted small">{{
+              texts.ofSteps(
+                b.stepsDone,
+                b.steps,
+                grams(b.targetGrams),
+                b.status === 'paused' ? texts.paused : texts.lastEntry,
+                formatDistanceToNow(notAfter(b.lastAt), { addSuffix: true }),
+              )
+            }}</span>
             <span class="bar" aria-hidden="true"
               ><i :style="{ width: `${(100 * b.stepsDone) / Math.max(1, b.steps)}%` }"></i
             ></span>
-            <span class="go">{{ b.status === 'paused' ? 'Resume' : 'Resume batch' }}</span>
+            <span class="go">{{ b.status === 'paused' ? texts.resume : common.resumeBatch }}</span>
           </RouterLink>
         </li>
       </ul>
@@ -143,20 +149,20 @@ async function take(file: File) {
 
     <section v-if="made.length" aria-labelledby="made-title">
       <div class="made-head abreast wraps spread">
-        <h2 id="made-title">Made</h2>
+        <h2 id="made-title">{{ texts.made }}</h2>
         <div class="filters" role="search">
-          <SearchField v-model="words" label="Search batches" placeholder="Name, code or maker" />
-          <Choice v-model="which" :options="WHICH" label="Show batches" />
+          <SearchField v-model="words" :label="texts.searchBatches" :placeholder="texts.nameCodeOrMaker" />
+          <Choice v-model="which" :options="WHICH" :label="texts.showBatches" />
         </div>
       </div>
-      <div class="card table" role="table" aria-label="Finished batches" :aria-rowcount="shown.length">
+      <div class="card table" role="table" :aria-label="texts.finishedBatches" :aria-rowcount="shown.length">
         <div class="row heads" role="row">
-          <span role="columnheader">Code</span>
-          <span role="columnheader">Product</span>
-          <span role="columnheader">Started</span>
-          <span role="columnheader" class="figure num">Filled</span>
-          <span role="columnheader">By</span>
-          <span role="columnheader">State</span>
+          <span role="columnheader">{{ texts.code }}</span>
+          <span role="columnheader">{{ common.product }}</span>
+          <span role="columnheader">{{ texts.started }}</span>
+          <span role="columnheader" class="figure num">{{ texts.filled }}</span>
+          <span role="columnheader">{{ common.by }}</span>
+          <span role="columnheader">{{ common.state }}</span>
         </div>
         <VirtualScroller
           :items="shown"
@@ -179,7 +185,7 @@ async function take(file: File) {
             </div>
           </template>
         </VirtualScroller>
-        <p v-if="shown.length === 0" class="none muted">No batch matches.</p>
+        <p v-if="shown.length === 0" class="none muted">{{ texts.noBatchMatches }}</p>
       </div>
     </section>
 

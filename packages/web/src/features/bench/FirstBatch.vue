@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { firstBatch as texts } from '#words/bench'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
@@ -18,27 +20,25 @@ const makeable = computed(() =>
 </script>
 
 <template>
-  <NothingYet title="No batches yet">
+  <NothingYet :title="texts.noBatchesYet">
     <p>
-      Choose a formula. Omblet guides you through it step by step, checks each weight, keeps the time,
-      corrects over- and under-pours, and writes the batch record.
+      {{ texts.chooseAFormulaOmbletGuides }}
     </p>
     <p>
-      No scale or probe connected? Type what yours show. To practise, start a batch and choose the simulated
-      instruments.
+      {{ texts.noScaleOrProbeConnected }}
     </p>
     <template v-if="makeable.length === 0" #actions>
-      <Button label="Go to your formulas" @click="router.push('/formulas')" />
+      <Button :label="common.goToYourFormulas" @click="router.push('/formulas')" />
     </template>
   </NothingYet>
-  <ul v-if="makeable.length" class="makeable" aria-label="Formulas to make">
+  <ul v-if="makeable.length" class="makeable" :aria-label="texts.formulasToMake">
     <li v-for="{ id, formula } in makeable.slice(0, SHOWN)" :key="id">
       <RouterLink :to="{ path: '/bench/start', query: { formula: id } }" class="card">
         <Jar :layers="layersOf(formula)" small />
         <span>
-          <strong>{{ formula.name || 'Unnamed formula' }}</strong>
+          <strong>{{ formula.name || common.unnamedFormula }}</strong>
           <span class="muted small">{{ kindWord(formula.product.kind) }}</span>
-          <span class="make">Make</span>
+          <span class="make">{{ common.make }}</span>
         </span>
       </RouterLink>
     </li>

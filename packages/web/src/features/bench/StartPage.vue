@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { startPage as texts } from '#words/bench'
 import {
   batchCode,
   benchPlan,
@@ -40,7 +42,7 @@ const batches = useBatches()
 const batch = useBatch()
 
 onMounted(async () => {
-  document.title = 'Start a batch – Omblet'
+  document.title = texts.startABatchOmblet
   await batches.load()
   // what was typed meanwhile stays
   who.value ||= batches.who
@@ -48,7 +50,7 @@ onMounted(async () => {
 
 const formulaId = ref(typeof route.query['formula'] === 'string' ? route.query['formula'] : null)
 const choices = computed(() =>
-  library.records.map((r) => ({ value: r.id, label: r.formula.name || 'Unnamed formula' })),
+  library.records.map((r) => ({ value: r.id, label: r.formula.name || common.unnamedFormula })),
 )
 const record = computed(() => library.records.find((r) => r.id === formulaId.value) ?? null)
 const versions = shallowRef<VersionRecord[]>([])
@@ -62,8 +64,11 @@ watch(
   { immediate: true },
 )
 const versionChoices = computed(() => [
-  { value: null, label: 'Current formula' },
-  ...versions.value.map((v) => ({ value: v.id, label: `Version ${v.number}${v.name ? `, ${v.name}` : ''}` })),
+  { value: null, label: texts.currentFormula },
+  ...versions.value.map((v) => ({
+    value: v.id,
+    label: texts.version2(v.number, v.name ? `, ${v.name}` : ''),
+  })),
 ])
 const version = computed(() => versions.value.find((v) => v.id === versionId.value) ?? null)
 const source = computed<Formula | null>(() => version.value?.formula ?? record.value?.formula ?? null)
@@ -71,8 +76,8 @@ const source = computed<Formula | null>(() => version.value?.formula ?? record.v
 const learned = useLearned()
 const by = ref<'grams' | 'containers'>('grams')
 const BY = [
-  { value: 'grams', label: 'Grams' },
-  { value: 'containers', label: 'Containers' },
+  { value: 'grams', label: common.grams },
+  { value: 'containers', label: common.containers },
 ]
 const grams = ref<number | null>(null)
 const count = ref<number | null>(4)
@@ -117,7 +122,7 @@ const suggested = computed(() =>
 )
 const taken = computed(() =>
   batches.heads.some((b) => b.code.toUpperCase() === code.value.trim().toUpperCase())
-    ? 'This batch code is already used.'
+    ? texts.thisBatchCodeIsAlready
     : null,
 )
 const who = ref('')
@@ -133,7 +138,7 @@ async function begin() {
     const id = await batch.begin(
       {
         code: code.value.trim() || suggested.value,
-        name: source.value.name || 'Unnamed formula',
+        name: source.value.name || common.unnamedFormula,
         formulaId: formulaId.value,
         who: who.value.trim(),
       },
@@ -156,86 +161,104 @@ async function begin() {
 
 <template>
   <form class="page" @submit.prevent="begin">
-    <PageHead title="Start a batch" />
+    <PageHead :title="texts.startABatch" />
     <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
     <div class="columns">
-      <TitledCard title="Formula and amount" :level="2">
+      <TitledCard :title="texts.formulaAndAmount" :level="2">
         <ChoiceField
           v-model="formulaId"
-          label="Formula"
+          :label="common.formula"
           :options="choices"
-          placeholder="Choose a formula"
+          :placeholder="texts.chooseAFormula"
           filter
         />
-        <ChoiceField v-if="versions.length" v-model="versionId" label="Version" :options="versionChoices" />
+        <ChoiceField
+          v-if="versions.length"
+          v-model="versionId"
+          :label="texts.version"
+          :options="versionChoices"
+        />
         <div class="amount">
-          <OneOf v-model="by" :options="BY" label="Amount by" />
+          <OneOf v-model="by" :options="BY" :label="texts.amountBy" />
           <NumberField
             v-if="by === 'grams'"
             v-model="grams"
-            label="Batch"
+            :label="common.batch"
             unit="g"
             :min="1"
             :max="100000"
-            what="the batch"
+            :what="common.theBatch"
           />
           <template v-else>
-            <NumberField v-model="count" label="Containers" :min="1" :max="1000" what="the number" />
+            <NumberField
+              v-model="count"
+              :label="common.containers"
+              :min="1"
+              :max="1000"
+              :what="common.theNumber"
+            />
             <NumberField
               v-model="ml"
-              label="Volume of each"
+              :label="texts.volumeOfEach"
               unit="mL"
               :min="1"
               :max="10000"
-              what="the size"
+              :what="texts.theSize"
             />
             <NumberField
               v-model="density"
-              label="Density"
+              :label="texts.density"
               unit="g/mL"
               :min="0.5"
               :max="2"
-              what="the density"
+              :what="texts.theDensity"
             />
-            <NumberField v-model="loss" label="Transfer loss" unit="%" :min="0" :max="50" what="the loss" />
+            <NumberField
+              v-model="loss"
+              :label="texts.transferLoss"
+              unit="%"
+              :min="0"
+              :max="50"
+              :what="texts.theLoss"
+            />
           </template>
         </div>
         <p v-if="by === 'containers' && wanted" class="sum">
-          Makes <strong class="mono">{{ formatNumber(wanted, 0) }} g</strong>. Creams contain air (0.95–1.0
-          g/mL); toners are about 1.0 g/mL.
+          {{ texts.makes }} <strong class="mono">{{ formatNumber(wanted, 0) }} g</strong
+          >{{ texts.creamsContainAir095 }}
         </p>
-        <LearnedNote v-if="by === 'containers'" lesson="loss" says="Transfer loss:" unit="%" />
+        <LearnedNote v-if="by === 'containers'" lesson="loss" :says="texts.transferLoss2" unit="%" />
         <div class="two">
           <TextField
-            label="Batch code"
+            :label="common.batchCode"
             :error="taken"
             v-model="code"
             :placeholder="suggested"
             maxlength="60"
             mono
           />
-          <TextField label="Made by" v-model="who" maxlength="100" autocomplete="off" />
+          <TextField :label="texts.madeBy" v-model="who" maxlength="100" autocomplete="off" />
           <NumberField
             v-model="room"
-            label="Room temperature, if known"
+            :label="texts.roomTemperatureIfKnown"
             unit="°C"
             :min="0"
             :max="45"
-            what="the room’s temperature"
+            :what="texts.theRoomsTemperature"
             placeholder="21"
           />
         </div>
         <p class="muted small">
-          The batch keeps a copy of the formula. Later changes to the formula do not affect it.
+          {{ texts.theBatchKeepsACopy }}
         </p>
       </TitledCard>
 
       <BeforeCard :source="source" :plan="plan" :wanted="wanted">
         <div class="buttons for-hands">
-          <PlainButton label="Back" @click="router.back()" />
+          <PlainButton :label="common.back" @click="router.back()" />
           <Button
             type="submit"
-            label="Start batch"
+            :label="texts.startBatch"
             icon="pi pi-play"
             :loading="busy"
             :disabled="!plan || empty || taken !== null"

@@ -1,13 +1,14 @@
+import { words as texts } from '#words/bench'
 import type { BatchStatus, InstrumentKind } from '@omblet/core'
 
 export const STATUS_WORDS: Record<BatchStatus, string> = {
-  running: 'in progress',
+  running: texts.inProgress,
   paused: 'paused',
   finished: 'kept',
   discarded: 'discarded',
 }
 export const INSTRUMENT_WORDS: Record<InstrumentKind, string> = {
-  scale: 'Scale',
-  thermometer: 'Thermometer',
-  ph: 'pH probe',
+  scale: texts.scale,
+  thermometer: texts.thermometer,
+  ph: texts.phProbe,
 }

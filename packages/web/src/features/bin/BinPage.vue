@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { binPage as texts } from '#words/bin'
 import { formatDistanceToNow } from 'date-fns'
 import Button from 'primevue/button'
 import PageHead from '../../components/PageHead.vue'
@@ -17,17 +19,17 @@ const bin = useBin()
 const router = useRouter()
 const toast = useToast()
 onMounted(() => {
-  document.title = 'Bin – Omblet'
+  document.title = texts.binOmblet
   void bin.load()
 })
 
 const KINDS = {
-  formula: 'Formula',
-  batch: 'Batch',
-  lot: 'Lot',
-  container: 'Container',
-  material: 'Own material',
-  trial: 'Trial',
+  formula: common.formula,
+  batch: common.batch,
+  lot: texts.lot,
+  container: common.container,
+  material: texts.ownMaterial,
+  trial: texts.trial,
 }
 const ICONS = {
   formula: 'pi-file-edit',
@@ -40,11 +42,13 @@ const ICONS = {
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`
 function more({ content }: BinRecord): string {
   if (content.kind === 'formula')
-    return content.versions.length > 0 ? `with ${count(content.versions.length, 'version', 'versions')}` : ''
+    return content.versions.length > 0
+      ? texts.withWord(count(content.versions.length, 'version', 'versions'))
+      : ''
   if (content.kind !== 'batch') return ''
   const pictures =
     content.photos.length > 0 ? `, ${count(content.photos.length, 'photograph', 'photographs')}` : ''
-  return `${content.head?.code ?? 'no code'}, ${count(content.events.length, 'entry', 'entries')}${pictures}`
+  return `${content.head?.code ?? texts.noCode}, ${count(content.events.length, 'entry', 'entries')}${pictures}`
 }
 const WHERE = {
   formula: (id: string) => `/formulas/${id}`,
@@ -57,9 +61,9 @@ const WHERE = {
 async function takeBack(record: BinRecord) {
   const back = await bin.takeBack(record.id)
   if (!back) return
-  const words = back.beside ? 'restored as a copy beside the current one' : 'restored'
+  const words = back.beside ? texts.restoredAsACopyBeside : 'restored'
   notify(toast, `${record.name} ${words}.`, {
-    label: 'Open',
+    label: common.open,
     run: () => void router.push(WHERE[back.kind](back.id)),
   })
 }
@@ -67,8 +71,8 @@ async function takeBack(record: BinRecord) {
 
 <template>
   <div class="page stacked">
-    <PageHead title="Bin" />
-    <p class="muted">Deleted items stay here for 30 days and can be restored.</p>
+    <PageHead :title="texts.bin" />
+    <p class="muted">{{ texts.deletedItemsStayHereFor }}</p>
     <Notice v-if="bin.problem" kind="stop">{{ bin.problem }}</Notice>
     <ul v-if="bin.records.length" class="card list">
       <li v-for="record in bin.records" :key="record.id">
@@ -77,19 +81,21 @@ async function takeBack(record: BinRecord) {
           <strong>{{ record.name }}</strong>
           <span class="muted small"
             >{{ KINDS[record.content.kind] }}<template v-if="more(record)">, {{ more(record) }}</template
-            >; deleted {{ formatDistanceToNow(notAfter(record.deletedAt), { addSuffix: true }) }}</span
+            >{{ texts.deleted(formatDistanceToNow(notAfter(record.deletedAt), { addSuffix: true })) }}</span
           >
         </div>
-        <Button label="Restore" icon="pi pi-undo" size="small" outlined @click="takeBack(record)" />
+        <Button :label="common.restore" icon="pi pi-undo" size="small" outlined @click="takeBack(record)" />
         <QuietButton
-          label="Delete permanently"
+          :label="texts.deletePermanently"
           size="small"
-          :aria-label="`Delete ${record.name} permanently`"
+          :aria-label="texts.deletePermanently2(record.name)"
           @click="bin.throwAway(record.id)"
         />
       </li>
     </ul>
-    <NothingYet v-else><p>The bin is empty.</p></NothingYet>
+    <NothingYet v-else
+      ><p>{{ texts.theBinIsEmpty }}</p></NothingYet
+    >
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { amountField as texts } from '#words/formula'
 import { decimalsOf, formatNumber, measuredOf, parseAmount, type AssessedLine, type Edit } from '@omblet/core'
 import { computed, inject, nextTick, ref } from 'vue'
 import { useEditor } from '../../stores/editor'
@@ -95,11 +96,7 @@ function onBlur() {
   const amount = typed.value === null ? null : read(typed.value)
   if (amount?.kind === 'error' || amount?.kind === 'begun') {
     restore()
-    say(
-      amount.kind === 'error'
-        ? amount.message
-        : `“${typed.value!.trim()}” is not an amount yet. Type %, g, kg, mg, oz, lb, mL, L, fl oz, tsp, tbsp or drops.`,
-    )
+    say(amount.kind === 'error' ? amount.message : texts.isNotAnAmountYet(typed.value!.trim()))
     editor.settle()
     return
   }

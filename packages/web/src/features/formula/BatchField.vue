@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { batchField as texts } from '#words/formula'
 import { parseNumber, sayNumber } from '@omblet/core'
 import { nextTick, ref } from 'vue'
 import { useEditor } from '../../stores/editor'
@@ -26,12 +28,12 @@ function onBatch(event: Event) {
   const parsed = parseNumber(batchText.value, {
     min: 0.1,
     max: 100000,
-    what: 'the batch',
+    what: common.theBatch,
     unit: 'g',
     of: { dropGrams: tools.tools.dropGrams },
   })
   batchError.value =
-    'error' in parsed ? parsed.error : parsed.value === null ? 'Enter the batch size in grams.' : null
+    'error' in parsed ? parsed.error : parsed.value === null ? common.enterTheBatchSizeIn : null
   batchSaid.value = 'said' in parsed ? parsed.said : undefined
   // a figure before a unit that is still being typed was never meant as grams
   setBatch('value' in parsed && parsed.value !== null ? parsed.value : before)
@@ -54,14 +56,14 @@ function onBatchBlur() {
 
 <template>
   <label class="batch">
-    <span class="muted what">Batch</span>
+    <span class="muted what">{{ common.batch }}</span>
     <span class="box" :class="{ bad: batchError }">
       <input
         data-history
         inputmode="decimal"
         class="mono"
         :value="batchText ?? sayNumber(editor.assessment!.amounts.batchGrams, 4)"
-        aria-label="Batch in grams"
+        :aria-label="texts.batchInGrams"
         :aria-invalid="batchError !== null"
         @focus="onFocus"
         @input="onBatch"

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { emulsionCard as texts } from '#words/formula'
 import TermText from '../../components/TermText.vue'
 import {
   capitalise,
@@ -16,7 +18,7 @@ const RICHNESS = {
   milk: 'milk',
   lotion: 'lotion',
   cream: 'cream',
-  'rich-cream': 'rich cream',
+  'rich-cream': texts.richCream,
   butter: 'butter',
 }
 const share = computed(() => {
@@ -43,38 +45,41 @@ const oilPhase = computed(() => {
 const hlb = computed(() => {
   const { requiredHlb, offeredHlb, hlbApplies, hlbNotTold } = props.emulsion
   if (requiredHlb !== null && hlbNotTold.length > 0 && offeredHlb === null)
-    return `Required HLB about ${sayNumber(requiredHlb, 0)}; HLB of the emulsifiers unknown (no value for ${listWords(hlbNotTold)}).`
+    return texts.requiredHlbAboutHlbOf(sayNumber(requiredHlb, 0), listWords(hlbNotTold))
   if (requiredHlb === null || offeredHlb === null) return null
-  return `Required HLB about ${sayNumber(requiredHlb, 0)}, emulsifiers about ${sayNumber(offeredHlb, 0)} (each ±\u00a01)${hlbApplies ? '' : '; HLB is no reliable guide for this emulsifier'}.`
+  return texts.requiredHlbAboutEmulsifiers(
+    sayNumber(requiredHlb, 0),
+    sayNumber(offeredHlb, 0),
+    hlbApplies ? '' : texts.hlbIsNoReliableGuide,
+  )
 })
 </script>
 
 <template>
   <section class="card padded" aria-labelledby="emulsion-title">
     <header class="abreast level spread">
-      <h2 class="text-less" id="emulsion-title">Emulsion</h2>
+      <h2 class="text-less" id="emulsion-title">{{ common.emulsion }}</h2>
       <span class="muted small"
-        >{{ emulsion.type === 'oil-in-water' ? 'oil in water' : 'water in oil' }} ·
+        >{{ emulsion.type === 'oil-in-water' ? texts.oilInWater : texts.waterInOil }} ·
         {{ RICHNESS[emulsion.richness] }}</span
       >
     </header>
     <dl>
       <div>
         <dd class="mono">{{ oilPhase }} %</dd>
-        <dt class="small muted">oil phase</dt>
+        <dt class="small muted">{{ texts.oilPhase }}</dt>
       </div>
       <div>
         <dd class="mono">{{ formatNumber(share, 0) }} %</dd>
-        <dt class="small muted">of it emulsifier</dt>
+        <dt class="small muted">{{ texts.ofItEmulsifier }}</dt>
       </div>
       <div>
         <dd class="mono">{{ ph }}</dd>
-        <dt class="small muted">emulsifier pH</dt>
+        <dt class="small muted">{{ texts.emulsifierPh }}</dt>
       </div>
     </dl>
     <p v-if="unsure.length" class="muted small">
-      {{ capitalise(listWords(unsure)) }} may belong to the oil phase: describe
-      {{ unsure.length > 1 ? 'them' : 'it' }} to include.
+      {{ texts.mayBelongToTheOil(capitalise(listWords(unsure)), unsure.length > 1 ? texts.them : common.it) }}
     </p>
     <p v-if="hlb" class="muted small"><TermText :text="hlb" /></p>
   </section>

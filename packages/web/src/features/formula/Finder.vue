@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { finder as texts } from '#words/formula'
 import {
   capitalise,
   gradeAnswer,
@@ -73,12 +75,12 @@ async function take(material: Material | undefined, answer?: GradeOption) {
       ],
     })
     open.value = false
-    api.say(`Replaced with ${material.name}.`)
+    api.say(texts.replacedWith(material.name))
     api.focusLine(at)
     return
   }
   if (phases.value.length === 0)
-    editor.apply({ type: 'add-phase', phase: { name: 'Phase', role: 'other', lines: [] } })
+    editor.apply({ type: 'add-phase', phase: { name: common.phase, role: 'other', lines: [] } })
   const phase = Math.min(phaseFor(material), phases.value.length - 1)
   const at = { phase, line: phases.value[phase]!.lines.length }
   editor.apply({ type: 'add-line', phase, line })
@@ -120,14 +122,14 @@ defineExpose({ show })
     modal
     dismissable-mask
     position="top"
-    :header="replacing ? 'Replace with' : 'Find an ingredient'"
+    :header="replacing ? texts.replaceWith : texts.findAnIngredient"
     :style="{ width: 'min(46rem, calc(100vw - 1rem))', marginTop: '4vh' }"
     :draggable="false"
     @show="field?.focus()"
   >
     <div v-if="question" @keydown.esc.stop="unsure = null">
       <GradeQuestion :question="question" @answer="take(unsure!, $event)" />
-      <Button label="Back to the list" icon="pi pi-arrow-left" text size="small" @click="unsure = null" />
+      <Button :label="texts.backToTheList" icon="pi pi-arrow-left" text size="small" @click="unsure = null" />
     </div>
     <div v-else class="stacked" @keydown="onKey">
       <input
@@ -137,7 +139,7 @@ defineExpose({ show })
         autofocus
         type="text"
         role="combobox"
-        aria-label="Ingredient, by INCI, common name or function"
+        :aria-label="texts.ingredientByInciCommonName"
         aria-autocomplete="list"
         aria-controls="finder-list"
         :aria-expanded="results.length > 0"
@@ -145,10 +147,15 @@ defineExpose({ show })
         autocomplete="off"
         spellcheck="false"
         maxlength="120"
-        placeholder="INCI, common name or function"
+        :placeholder="common.inciCommonNameOrFunction"
       />
-      <div v-if="!replacing && phases.length > 1" class="abreast wraps" role="group" aria-label="Phase">
-        <span class="muted small">Into</span>
+      <div
+        v-if="!replacing && phases.length > 1"
+        class="abreast wraps"
+        role="group"
+        :aria-label="common.phase"
+      >
+        <span class="muted small">{{ texts.into }}</span>
         <button
           type="button"
           class="pick"
@@ -156,7 +163,7 @@ defineExpose({ show })
           :aria-pressed="chosenPhase === null"
           @click="chosenPhase = null"
         >
-          where it belongs
+          {{ texts.whereItBelongs }}
         </button>
         <button
           v-for="(phase, i) in phases"
@@ -165,7 +172,7 @@ defineExpose({ show })
           class="pick"
           :class="{ on: chosenPhase === i }"
           :aria-pressed="chosenPhase === i"
-          :title="`Alt ${phaseLetter(i)}`"
+          :title="texts.alt(phaseLetter(i))"
           @click="chosenPhase = i"
         >
           <span class="phase-badge" :data-role="phase.role" :style="{ background: 'var(--phase)' }">{{
@@ -173,7 +180,7 @@ defineExpose({ show })
           }}</span>{{ phase.name }}
         </button>
       </div>
-      <ul id="finder-list" ref="list" class="results" role="listbox" aria-label="Ingredients found">
+      <ul id="finder-list" ref="list" class="results" role="listbox" :aria-label="texts.ingredientsFound">
         <li
           v-for="(material, i) in results"
           :id="`found-${i}`"
@@ -187,8 +194,11 @@ defineExpose({ show })
           <span class="names">
             <span
               >{{ capitalise(suppliedName(material)) }}
-              <span v-if="used.has(material.id)" class="muted small">in this formula</span
-              ><span v-if="material.own" class="muted small">your own</span></span
+              <span v-if="used.has(material.id)" class="muted small">{{ texts.inThisFormula }}</span><span
+                v-if="material.own"
+                class="muted small"
+                >{{ texts.yourOwn }}</span
+              ></span
             >
             <span class="muted small cut">{{ material.inci.join(', ') }}</span>
           </span>
@@ -205,14 +215,14 @@ defineExpose({ show })
         </li>
       </ul>
       <p v-if="words.trim() === ''" class="muted hint">
-        Try “niacinamide”, “shea”, “preservative” or “thickens”. Misspellings are accepted.
+        {{ texts.tryNiacinamideSheaPreservative }}
       </p>
       <p v-else-if="results.length === 0" class="muted hint" role="status">
-        No ingredient is called “{{ words.trim().slice(0, 60) }}”.
+        {{ texts.noIngredientIsCalled(words.trim().slice(0, 60)) }}
       </p>
       <div v-if="words.trim() !== ''" class="own">
         <Button
-          :label="`Make “${words.trim().slice(0, 32)}” my own ingredient`"
+          :label="texts.makeMyOwnIngredient(words.trim().slice(0, 32))"
           icon="pi pi-plus"
           text
           size="small"

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { findingItem as texts } from '#words/formula'
 import { findingText, remedyText } from '@omblet/core/words'
 import type { Finding, Remedy } from '@omblet/core'
 import { computed, inject } from 'vue'
@@ -17,7 +19,7 @@ const offered = computed(() => props.finding.remedies.filter((r) => props.tried(
 const text = computed(() => findingText(props.finding))
 const emit = defineEmits<{ remedy: [remedy: Remedy] }>()
 const api = inject(sheetKey)!
-const WORD = { stop: 'Stop', check: 'Check', note: 'Note' }
+const WORD = { stop: common.stop, check: texts.check, note: common.note }
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { findingsCard as texts } from '#words/formula'
 import { findingText, noteHeading, remedyText } from '@omblet/core/words'
 import {
   countFindings,
@@ -53,7 +54,7 @@ const headline = computed(() =>
 
 function run(remedy: Remedy) {
   editor.apply(remedy.edit)
-  api.say(`Done: ${remedyText(remedy).charAt(0).toLowerCase()}${remedyText(remedy).slice(1)}.`)
+  api.say(texts.done(remedyText(remedy).charAt(0).toLowerCase(), remedyText(remedy).slice(1)))
   api.highlight([])
 }
 const keyOf = (f: Finding) => `${f.code}|${findingText(f).message}`
@@ -62,13 +63,13 @@ const keyOf = (f: Finding) => `${f.code}|${findingText(f).message}`
 <template>
   <section class="card findings padded" aria-labelledby="findings-title">
     <header class="abreast level spread">
-      <h2 class="text-less" id="findings-title">Findings</h2>
+      <h2 class="text-less" id="findings-title">{{ texts.findings }}</h2>
       <span v-if="begun" class="muted small" aria-live="polite">{{ headline }}</span>
     </header>
-    <p v-if="!begun" class="muted small quiet">Add ingredients to see findings here.</p>
+    <p v-if="!begun" class="muted small quiet">{{ texts.addIngredientsToSeeFindings }}</p>
     <template v-else>
       <p v-if="main.length === 0" class="fine abreast">
-        <FindingMark severity="fine" />Nothing to stop or check.
+        <FindingMark severity="fine" />{{ texts.nothingToStopOrCheck }}
       </p>
       <ul>
         <FindingItem
@@ -109,7 +110,7 @@ const keyOf = (f: Finding) => `${f.code}|${findingText(f).message}`
           @click="cautionsOpen = !cautionsOpen"
         >
           <i :class="cautionsOpen ? 'pi pi-chevron-down' : 'pi pi-chevron-right'" aria-hidden="true"></i>
-          {{ say(cautions.length, 'caution') }} for making and using it
+          {{ texts.forMakingAndUsingIt(say(cautions.length, 'caution')) }}
         </button>
         <ul v-if="cautionsOpen">
           <FindingItem

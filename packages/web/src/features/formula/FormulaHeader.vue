@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { formulaHeader as texts } from '#words/formula'
 import { formatDistanceToNow } from 'date-fns'
 import Button from 'primevue/button'
 import { PlainButton, QuietButton } from '../../components/buttons'
@@ -23,14 +25,14 @@ const props = defineProps<{ leaf: NonNullable<RouteMeta['leaf']> }>()
 const emit = defineEmits<{ keys: []; saved: [] }>()
 
 const LEAVES = [
-  { leaf: 'sheet', path: '', label: 'Formula' },
-  { leaf: 'emulsion', path: '/emulsion', label: 'Emulsion' },
-  { leaf: 'balance', path: '/balance', label: 'Rebalance' },
+  { leaf: 'sheet', path: '', label: common.formula },
+  { leaf: 'emulsion', path: '/emulsion', label: common.emulsion },
+  { leaf: 'balance', path: '/balance', label: common.rebalance },
   { leaf: 'ph', path: '/ph', label: 'pH' },
-  { leaf: 'method', path: '/method', label: 'Method' },
-  { leaf: 'cost', path: '/cost', label: 'Cost' },
-  { leaf: 'label', path: '/label', label: 'Label' },
-  { leaf: 'versions', path: '/versions', label: 'Versions' },
+  { leaf: 'method', path: '/method', label: common.method },
+  { leaf: 'cost', path: '/cost', label: common.cost },
+  { leaf: 'label', path: '/label', label: common.label },
+  { leaf: 'versions', path: '/versions', label: common.versions },
 ] as const
 
 const editor = useEditor()
@@ -52,24 +54,33 @@ watch(() => editor.id, loadVersion, { immediate: true })
 
 const versionChip = computed(() =>
   lastVersion.value
-    ? `version ${lastVersion.value.number}, ${formatDistanceToNow(new Date(lastVersion.value.savedAt), { addSuffix: true })}`
+    ? texts.version(
+        lastVersion.value.number,
+        formatDistanceToNow(new Date(lastVersion.value.savedAt), { addSuffix: true }),
+      )
     : 'draft',
 )
 const saveWord = computed(
   () =>
-    ({ saved: 'Saved', saving: 'Saving…', failed: 'Not saved', conflict: 'Not saved', gone: 'Not saved' })[
-      editor.state
-    ],
+    ({
+      saved: texts.saved,
+      saving: texts.saving,
+      failed: texts.notSaved,
+      conflict: texts.notSaved,
+      gone: texts.notSaved,
+    })[editor.state],
 )
 
 const items = [
-  { label: 'Save version', icon: 'pi pi-bookmark', command: () => (versionOpen.value = true) },
-  { label: 'Shopping list', icon: 'pi pi-list-check', command: () => (shoppingOpen.value = true) },
-  { label: 'Export', icon: 'pi pi-file-export', command: exportIt },
-  ...(canShareFiles() ? [{ label: 'Share', icon: 'pi pi-share-alt', command: () => void shareIt() }] : []),
-  { label: 'Duplicate', icon: 'pi pi-copy', command: duplicateIt },
+  { label: common.saveVersion, icon: 'pi pi-bookmark', command: () => (versionOpen.value = true) },
+  { label: texts.shoppingList, icon: 'pi pi-list-check', command: () => (shoppingOpen.value = true) },
+  { label: common.exportWord, icon: 'pi pi-file-export', command: exportIt },
+  ...(canShareFiles()
+    ? [{ label: texts.share, icon: 'pi pi-share-alt', command: () => void shareIt() }]
+    : []),
+  { label: texts.duplicate, icon: 'pi pi-copy', command: duplicateIt },
   ...(props.leaf === 'sheet'
-    ? [{ label: 'Keys', icon: 'pi pi-question-circle', command: () => emit('keys') }]
+    ? [{ label: common.keys, icon: 'pi pi-question-circle', command: () => emit('keys') }]
     : []),
   { label: 'Delete', icon: 'pi pi-trash', command: removeIt },
 ]
@@ -92,8 +103,7 @@ async function removeIt() {
   await editor.flush()
   const undo = await library.remove([editor.id!])
   await router.push('/formulas')
-  if (undo)
-    notify(toast, 'Deleted. It stays in the bin for 30 days.', { label: 'Undo', run: () => void undo() })
+  if (undo) notify(toast, texts.deletedItStaysInThe, { label: common.undo, run: () => void undo() })
 }
 async function onVersionSaved() {
   await loadVersion()
@@ -116,7 +126,7 @@ async function onVersionSaved() {
         <QuietButton
           icon="pi pi-undo"
           rounded
-          aria-label="Undo"
+          :aria-label="common.undo"
           :disabled="!editor.canUndo"
           @click="editor.undo()"
         />
@@ -124,7 +134,7 @@ async function onVersionSaved() {
           icon="pi pi-undo"
           class="redo"
           rounded
-          aria-label="Redo"
+          :aria-label="texts.redo"
           :disabled="!editor.canRedo"
           @click="editor.redo()"
         />
@@ -135,7 +145,7 @@ async function onVersionSaved() {
         :href="`/bench/start?formula=${editor.id}`"
         class="go"
         icon="pi pi-stopwatch"
-        label="Make"
+        :label="common.make"
         @click.prevent="router.push(`/bench/start?formula=${editor.id}`)"
       />
       <Button
@@ -143,12 +153,12 @@ async function onVersionSaved() {
         :href="`/formulas/${editor.id}/print`"
         class="go"
         icon="pi pi-print"
-        label="Print"
+        :label="common.print"
         @click.prevent="router.push(`/formulas/${editor.id}/print`)"
       />
-      <MenuButton :items="items" more="More for this formula" />
+      <MenuButton :items="items" :more="texts.moreForThisFormula" />
     </div>
-    <nav class="leaves" aria-label="Tabs of this formula">
+    <nav class="leaves" :aria-label="texts.tabsOfThisFormula">
       <RouterLink
         v-for="l in LEAVES"
         :key="l.leaf"

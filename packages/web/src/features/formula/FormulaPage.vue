@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { formulaPage as texts } from '#words/formula'
 import { stepTitle } from '@omblet/core/words'
 import Button from 'primevue/button'
 import { useToast } from 'primevue/usetoast'
@@ -63,7 +65,7 @@ const api: SheetApi = {
   undo: () => sheet.value?.keepPlace(() => editor.undo()),
   redo: () => sheet.value?.keepPlace(() => editor.redo()),
   say: (text, undoable = true) =>
-    notify(toast, text, undoable ? { label: 'Undo', run: () => editor.undo() } : undefined),
+    notify(toast, text, undoable ? { label: common.undo, run: () => editor.undo() } : undefined),
 }
 provide(sheetKey, api)
 
@@ -93,9 +95,9 @@ defineExpose({
 <template>
   <div class="sheet-page">
     <p v-if="shownStep" class="shown-step small" role="status">
-      <span>Ingredients of step {{ shownStep.number }}: {{ stepTitle(shownStep) }}</span>
+      <span>{{ texts.ingredientsOfStep(shownStep.number, stepTitle(shownStep)) }}</span>
       <RouterLink :to="{ path: `/formulas/${editor.id}/method`, query: { step: shownStep.key } }">
-        Back to the method
+        {{ texts.backToTheMethod }}
       </RouterLink>
     </p>
     <div class="sheet-columns">
@@ -108,7 +110,7 @@ defineExpose({
     <Button
       class="find-button"
       icon="pi pi-plus"
-      label="Ingredient"
+      :label="common.ingredient"
       @click="api.find(sheet?.currentPhase() ?? null)"
     />
   </div>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { formulaRoom as texts } from '#words/formula'
 import { useEventListener } from '@vueuse/core'
 import { computed, onBeforeUnmount, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
@@ -46,10 +48,10 @@ onBeforeUnmount(() => void editor.flush())
 <template>
   <NotHere
     v-if="editor.opening.how === 'missing' || editor.opening.how === 'refused'"
-    what="formula"
+    :what="texts.formula"
     :why="editor.opening.why"
     to="/formulas"
-    to-label="Go to your formulas"
+    :to-label="common.goToYourFormulas"
   />
   <div v-else-if="editor.formula && editor.id === id" class="room">
     <template v-if="leaf">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { gradeQuestion as texts } from '#words/formula'
 import type { GradeOption, GradeQuestion } from '@omblet/core'
 import { onMounted, useTemplateRef } from 'vue'
 
@@ -23,8 +24,8 @@ function onKey(event: KeyboardEvent) {
 </script>
 
 <template>
-  <section class="question" :aria-label="`Which ${question.name}?`">
-    <h3>Which {{ question.name }}? {{ question.question }}</h3>
+  <section class="question" :aria-label="texts.which(question.name)">
+    <h3>{{ texts.which2(question.name, question.question) }}</h3>
     <ul class="stacked closer" ref="list" @keydown="onKey">
       <li v-for="option in question.options" :key="option.label">
         <button

@@ -1,46 +1,48 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { keysDialog as texts } from '#words/formula'
 import { PopUp } from '../../components/dialogs'
 
 const open = defineModel<boolean>('open', { required: true })
 
 const GROUPS = [
   {
-    title: 'Anywhere in the formula',
+    title: texts.anywhereInTheFormula,
     keys: [
-      ['/', 'find an ingredient; Enter adds it'],
-      ['Alt P', 'add a phase'],
-      ['Ctrl Z', 'undo (⌘ Z)'],
-      ['Ctrl Shift Z', 'redo (⌘ ⇧ Z)'],
-      ['?', 'these keys'],
+      ['/', texts.findAnIngredientEnterAdds],
+      [texts.altP, texts.addAPhase],
+      [texts.ctrlZ, 'undo (⌘ Z)'],
+      [texts.ctrlShiftZ, 'redo (⌘ ⇧ Z)'],
+      ['?', texts.theseKeys],
     ],
   },
   {
-    title: 'In an amount',
+    title: texts.inAnAmount,
     keys: [
-      ['↑ ↓', 'previous or next ingredient; Enter moves down'],
-      ['← →', 'to the name and the menu of the ingredient'],
-      ['%  g', 'enter the amount in percent or grams'],
-      ['q', 'q.s. to 100'],
-      ['Alt ↑ ↓', 'move the ingredient, also into the next phase'],
-      ['Alt N', 'add a note'],
-      ['Ctrl Delete', 'remove the ingredient'],
-      ['Esc', 'restore the previous value'],
+      ['↑ ↓', texts.previousOrNextIngredientEnter],
+      ['← →', texts.toTheNameAndThe],
+      ['%  g', texts.enterTheAmountInPercent],
+      ['q', common.qSTo100],
+      [texts.alt, texts.moveTheIngredientAlsoInto],
+      [texts.altN, texts.addANote],
+      [texts.ctrlDelete, texts.removeTheIngredient],
+      [texts.esc, texts.restoreThePreviousValue],
     ],
   },
   {
-    title: 'In the finder',
+    title: texts.inTheFinder,
     keys: [
       ['↑ ↓', 'choose'],
-      ['Enter', 'add, then type the amount'],
-      ['Alt A … Alt Z', 'add it to that phase'],
-      ['Esc', 'close'],
+      ['Enter', texts.addThenTypeTheAmount],
+      [texts.altAAltZ, texts.addItToThatPhase],
+      [texts.esc, 'close'],
     ],
   },
 ]
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="Keys" width="44rem">
+  <PopUp v-model:visible="open" :header="common.keys" width="44rem">
     <div class="groups">
       <section v-for="group in GROUPS" :key="group.title">
         <h3>{{ group.title }}</h3>
@@ -55,7 +57,7 @@ const GROUPS = [
       </section>
     </div>
     <p class="muted small">
-      A comma or a dot is a decimal mark. Everything also works with the mouse and by touch.
+      {{ texts.aCommaOrADot }}
     </p>
   </PopUp>
 </template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { lineDialog as texts } from '#words/formula'
 import {
   capitalise,
   gradeAnswer,
@@ -57,11 +59,11 @@ function answer(option: GradeOption) {
 function take(id: string) {
   open.value = false
   editor.apply({ type: 'replace-material', at: props.line, material: id })
-  api.say('Grade changed.')
+  api.say(texts.gradeChanged)
 }
 function onStrength(text: string) {
   strengthText.value = text
-  const parsed = parseNumber(text, { min: 0.001, max: 100, what: 'the strength', unit: '%' })
+  const parsed = parseNumber(text, { min: 0.001, max: 100, what: common.theStrength, unit: '%' })
   error.value = 'error' in parsed ? parsed.error : null
   if ('value' in parsed)
     editor.apply(
@@ -76,7 +78,7 @@ function settle() {
 function standIn(s: Substitute) {
   open.value = false
   editor.apply(s.edit)
-  api.say(`Replaced with ${s.material.name}, ${sayPercent(s.percent)}.`)
+  api.say(texts.replacedWith(s.material.name, sayPercent(s.percent)))
 }
 function replace() {
   open.value = false
@@ -87,22 +89,22 @@ function replace() {
 <template>
   <PopUp v-model:visible="open" :header="capitalise(line.label).slice(0, 90)" @hide="editor.settle()">
     <p v-if="!material" class="muted">
-      Unknown ingredient: nothing about it can be checked. Replace it, or add it as an own ingredient.
+      {{ texts.unknownIngredientNothingAbout }}
     </p>
     <p v-if="material?.note" class="lead">{{ material.note }}</p>
     <p v-if="whole" class="lead">
-      {{ sayPercent(line.percent) }} stands for {{ sayPercent(whole.percent) }} single strength<template
-        v-if="whole.percent > 100"
-        >, which is more than the whole product</template
-      ><template v-else>: make it up first with {{ sayPercent(whole.waterPercent) }} of the water</template>.
+      {{ texts.standsForSingleStrength(sayPercent(line.percent), sayPercent(whole.percent))
+      }}<template v-if="whole.percent > 100">{{ texts.whichIsMoreThanThe }}</template
+      ><template v-else>{{ texts.makeItUpFirstWith(sayPercent(whole.waterPercent)) }}</template
+      >.
     </p>
     <MaterialFacts v-if="material" :material="material" />
     <p v-if="cap" class="small cap">
-      {{ cap.open ? 'Composition unknown; it may exceed the legal limit from' : 'Legal limit here:' }}
+      {{ cap.open ? texts.compositionUnknownItMayExceed : texts.legalLimitHere }}
       {{ sayPercent(Number(cap.maxPercent.toFixed(3))) }} ({{ cap.source }}).
     </p>
     <p v-if="material" class="small more">
-      <RouterLink :to="`/ingredients/${material.id}`">More under Ingredients</RouterLink>
+      <RouterLink :to="`/ingredients/${material.id}`">{{ texts.moreUnderIngredients }}</RouterLink>
     </p>
     <GradeQuestion
       v-if="question"
@@ -111,7 +113,7 @@ function replace() {
       @answer="answer"
     />
     <div v-else-if="grades.length" class="grades">
-      <span class="muted small">Other forms. Strength, skin feel and usage rate differ.</span>
+      <span class="muted small">{{ texts.otherFormsStrengthSkinFeel }}</span>
       <span class="chip on">{{ capitalise(line.label) }}</span>
       <button v-for="grade in grades" :key="grade.id" type="button" class="chip" @click="take(grade.id)">
         {{ capitalise(grade.name) }}
@@ -124,7 +126,7 @@ function replace() {
       :resolution="editor.assessment!.amounts.resolutionGrams"
     />
     <div v-if="material && !material.parts" class="field strength">
-      <label for="line-strength">Strength of your material, %</label>
+      <label for="line-strength">{{ texts.strengthOfYourMaterial }}</label>
       <InputText
         id="line-strength"
         class="mono"
@@ -133,7 +135,7 @@ function replace() {
           strengthText ??
           (line.source.strengthPercent === undefined ? '' : sayNumber(line.source.strengthPercent, 3))
         "
-        :placeholder="material.strengthPercent ? `${material.strengthPercent} as usual` : '100 as usual'"
+        :placeholder="material.strengthPercent ? texts.asUsual(material.strengthPercent) : texts.n100AsUsual"
         :invalid="error !== null"
         @update:model-value="onStrength($event ?? '')"
         @blur="settle"
@@ -142,8 +144,8 @@ function replace() {
     </div>
     <StandIns v-if="material" :line="line" @take="standIn" />
     <div class="buttons">
-      <PlainButton label="Replace material" icon="pi pi-sync" @click="replace" />
-      <Button label="Done" @click="open = false" />
+      <PlainButton :label="texts.replaceMaterial" icon="pi pi-sync" @click="replace" />
+      <Button :label="common.done" @click="open = false" />
     </div>
   </PopUp>
 </template>

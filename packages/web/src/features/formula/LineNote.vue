@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { lineNote as texts } from '#words/formula'
 import { LIMITS, type AssessedLine } from '@omblet/core'
 import { computed, nextTick, ref } from 'vue'
 import { useEditor } from '../../stores/editor'
@@ -36,8 +38,8 @@ defineExpose({ open })
     data-history
     class="field-of-note small"
     :value="source.note ?? ''"
-    :aria-label="`Note on ${name}`"
-    placeholder="Note"
+    :aria-label="texts.noteOn(name)"
+    :placeholder="common.note"
     @input="onNote"
     @blur="close"
     @keydown.enter="close"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lineRow as texts } from '#words/formula'
 import { knownText } from '@omblet/core/words'
 import {
   capitalise,
@@ -74,7 +75,7 @@ const items = useLineMenu(() => props.line, {
 
 <template>
   <li ref="row" class="line" :class="{ lit }" :data-at="`${line.phase}.${line.line}`" :data-line="source.id">
-    <span class="grip" aria-hidden="true" title="Drag to move"><i class="pi pi-bars"></i></span>
+    <span class="grip" aria-hidden="true" :title="texts.dragToMove"><i class="pi pi-bars"></i></span>
     <button
       type="button"
       class="names bare"
@@ -91,7 +92,7 @@ const items = useLineMenu(() => props.line, {
       </span>
       <span class="inci"
         ><KnownMark :known="known" class="ring" /><span v-if="unmeasured" class="ph-open" :title="unmeasured"
-          >pH effect unknown<span class="hidden-text">: {{ unmeasured }}</span></span
+          >{{ texts.phEffectUnknown }}<span class="hidden-text">: {{ unmeasured }}</span></span
         >{{ inci }}</span
       >
     </button>
@@ -146,7 +147,7 @@ const items = useLineMenu(() => props.line, {
       class="dots bare"
       data-cell="menu"
       tabindex="-1"
-      :aria-label="`More for ${name}`"
+      :aria-label="texts.moreFor(name)"
       aria-haspopup="menu"
       @click="emit('menu', $event, items())"
       @keydown="onSideKey($event, 'menu')"

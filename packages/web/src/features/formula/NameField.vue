@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { nameField as texts } from '#words/formula'
 import { LIMITS } from '@omblet/core'
 import { useToast } from 'primevue/usetoast'
 import { computed, ref } from 'vue'
@@ -16,9 +18,9 @@ function onName(event: Event) {
   const { value } = event.target as HTMLInputElement
   nameError.value =
     value.length > LIMITS.name
-      ? `The name has ${value.length} characters; ${LIMITS.name} are allowed.`
+      ? texts.theNameHasCharactersAre(value.length, LIMITS.name)
       : value.trim() === ''
-        ? 'Enter a name.'
+        ? common.enterAName
         : null
   if (!nameError.value) editor.apply({ type: 'patch', patch: { name: value } }, 'name')
 }
@@ -28,7 +30,7 @@ function onNameBlur(event: Event) {
   editor.settle()
   const others = library.records.filter((r) => r.id !== editor.id)
   if (others.some((r) => r.formula.name.trim().toLowerCase() === formula.value.name.trim().toLowerCase())) {
-    notify(toast, 'Another formula has the same name. Rename one to tell them apart.')
+    notify(toast, texts.anotherFormulaHasTheSame)
   }
 }
 </script>
@@ -40,7 +42,7 @@ function onNameBlur(event: Event) {
         data-history
         class="name"
         :value="formula.name"
-        aria-label="Name of the formula"
+        :aria-label="texts.nameOfTheFormula"
         :aria-invalid="nameError !== null"
         @input="onName"
         @blur="onNameBlur"

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { phCard as texts } from '#words/formula'
 import {
   capitalise,
   formatRange,
@@ -33,7 +35,7 @@ const rows = computed(() =>
     .map((item) => ({
       ...item,
       clash: clashing.value.has(item.id),
-      spoken: `${item.label} ${GRADE[item.grade]} at pH ${formatRange(item)}`,
+      spoken: texts.atPh(item.label, GRADE[item.grade], formatRange(item)),
     })),
 )
 const showAll = ref(false)
@@ -43,12 +45,12 @@ const shown = computed(() =>
 )
 const headline = computed(() =>
   props.windows.clashes.length > 0
-    ? 'no common range'
+    ? texts.noCommonRange
     : props.windows.fits
-      ? `common range ${formatRange(props.windows.fits)}`
+      ? texts.commonRange(formatRange(props.windows.fits))
       : props.windows.shared
-        ? 'no range suits the site'
-        : 'no requirement',
+        ? texts.noRangeSuitsTheSite
+        : texts.noRequirement,
 )
 
 /** `phenoxyethanol with …` and `panthenol (D-form)` are long for a row: the first word tells. */
@@ -58,13 +60,13 @@ const shortLabel = (label: string) => capitalise(label.split(/ with | \(|, /)[0]
 <template>
   <section class="card ph padded" aria-labelledby="ph-title">
     <header class="abreast level spread">
-      <h2 class="text-less" id="ph-title">pH ranges</h2>
-      <span class="muted small">{{ shut ? 'cannot be measured' : headline }}</span>
+      <h2 class="text-less" id="ph-title">{{ texts.phRanges }}</h2>
+      <span class="muted small">{{ shut ? texts.cannotBeMeasured : headline }}</span>
     </header>
     <div class="chart">
       <div v-for="row in shown" :key="row.id" class="row" :title="row.spoken">
         <span class="label cut">{{ shortLabel(row.label) }}</span>
-        <span class="track" role="img" :aria-label="row.spoken + (row.clash ? ', clashes' : '')">
+        <span class="track" role="img" :aria-label="row.spoken + (row.clash ? texts.clashes : '')">
           <span
             class="bar"
             :class="[row.grade, { clash: row.clash }]"
@@ -72,7 +74,7 @@ const shortLabel = (label: string) => capitalise(label.split(/ with | \(|, /)[0]
           ></span>
         </span>
         <span class="grade" :class="{ clash: row.clash }">{{
-          row.clash ? 'clashes' : GRADE[row.grade]
+          row.clash ? texts.clashes2 : GRADE[row.grade]
         }}</span>
       </div>
       <div class="marks" aria-hidden="true">
@@ -101,19 +103,19 @@ const shortLabel = (label: string) => capitalise(label.split(/ with | \(|, /)[0]
       class="more small bare"
       @click="showAll = !showAll"
     >
-      {{ showAll ? 'Show fewer' : `Show all ${rows.length}` }}
+      {{ showAll ? common.showFewer : texts.showAll(rows.length) }}
     </button>
     <p class="as-written small">
       <template v-if="predicted"
-        >Predicted pH <strong class="mono">{{ formatNumber(predicted.value, 1) }}</strong> ({{
+        >{{ texts.predictedPh }} <strong class="mono">{{ formatNumber(predicted.value, 1) }}</strong> ({{
           formatNumber(predicted.low, 1)
         }}–{{ formatNumber(predicted.high, 1) }}).</template
       >
-      <template v-else-if="!shut">pH cannot be predicted here. Measure it.</template>
+      <template v-else-if="!shut">{{ texts.phCannotBePredictedHere }}</template>
     </p>
-    <RouterLink v-if="!shut" :to="`/formulas/${editor.id}/ph`" class="to-leaf small"
-      >Curve, dose and log</RouterLink
-    >
+    <RouterLink v-if="!shut" :to="`/formulas/${editor.id}/ph`" class="to-leaf small">{{
+      texts.curveDoseAndLog
+    }}</RouterLink>
     <PhEntries :shared="windows.fits" :reading="reading" :target="target" :shut="shut" />
   </section>
 </template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { phEntries as texts } from '#words/formula'
 import { formatRange, METHOD_WORDS, phLog, removeEntry, sayNumber, type Reading } from '@omblet/core'
 import Button from 'primevue/button'
 import { useEditor } from '../../stores/editor'
@@ -27,11 +29,11 @@ function removeReading() {
 <template>
   <div class="entries">
     <div class="entry abreast wraps">
-      <span class="muted small" id="target-label">Target</span>
+      <span class="muted small" id="target-label">{{ common.target }}</span>
       <TargetInputs :of="fields" :target="target" />
       <Button
         v-if="!target && shared"
-        :label="`Use ${formatRange(shared)}`"
+        :label="texts.use(formatRange(shared))"
         size="small"
         text
         @click="editor.apply({ type: 'patch', patch: { targetPh: { ...shared } } })"
@@ -39,12 +41,12 @@ function removeReading() {
     </div>
     <p v-if="error" class="error-text" role="alert">{{ error }}</p>
     <p v-if="reading" class="entry abreast wraps">
-      <span class="muted small">Measured</span>
+      <span class="muted small">{{ texts.measured }}</span>
       <strong class="mono">{{ sayNumber(reading.ph) }}</strong>
       <span class="muted small">{{ METHOD_WORDS[reading.method] }}</span>
-      <button type="button" class="more small bare" @click="removeReading">remove</button>
+      <button type="button" class="more small bare" @click="removeReading">{{ texts.remove }}</button>
     </p>
-    <ReadingForm v-if="!shut" id="ph-read" :label="reading ? 'Again' : 'Read'" />
+    <ReadingForm v-if="!shut" id="ph-read" :label="reading ? texts.again : common.read" />
   </div>
 </template>
 

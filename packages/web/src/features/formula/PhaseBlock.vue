@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { phaseBlock as texts } from '#words/formula'
 import { routeChoiceText, routeReasonText, goesText } from '@omblet/core/words'
 import {
   formatGrams,
@@ -73,12 +75,22 @@ const routeItems = computed<MenuItem[]>(() =>
 )
 const temperature = computed(() => heatWords(props.phase))
 const items = computed(() => [
-  { label: 'Name, role and heat', icon: 'pi pi-pencil', command: () => emit('edit') },
-  { label: 'Add ingredient', icon: 'pi pi-plus', command: () => api.find(props.index) },
-  { label: 'Add phase below', icon: 'pi pi-clone', command: () => emit('addAfter') },
-  { label: 'Move up', icon: 'pi pi-arrow-up', disabled: props.first, command: () => emit('movePhase', -1) },
-  { label: 'Move down', icon: 'pi pi-arrow-down', disabled: props.last, command: () => emit('movePhase', 1) },
-  { label: 'Remove', icon: 'pi pi-trash', command: () => emit('removePhase') },
+  { label: texts.nameRoleAndHeat, icon: 'pi pi-pencil', command: () => emit('edit') },
+  { label: texts.addIngredient, icon: 'pi pi-plus', command: () => api.find(props.index) },
+  { label: texts.addPhaseBelow, icon: 'pi pi-clone', command: () => emit('addAfter') },
+  {
+    label: texts.moveUp,
+    icon: 'pi pi-arrow-up',
+    disabled: props.first,
+    command: () => emit('movePhase', -1),
+  },
+  {
+    label: texts.moveDown,
+    icon: 'pi pi-arrow-down',
+    disabled: props.last,
+    command: () => emit('movePhase', 1),
+  },
+  { label: common.remove, icon: 'pi pi-trash', command: () => emit('removePhase') },
 ])
 </script>
 
@@ -87,7 +99,7 @@ const items = computed(() => [
     class="phase card"
     :data-phase="index"
     :data-role="phase.role"
-    :aria-label="`Phase ${total.letter}, ${phase.name}`"
+    :aria-label="texts.phase(total.letter, phase.name)"
   >
     <header class="abreast">
       <span class="phase-badge" :style="{ background: 'var(--phase)' }">{{ total.letter }}</span>
@@ -97,9 +109,9 @@ const items = computed(() => [
         aria-haspopup="dialog"
         @click="emit('edit')"
       >
-        <span class="phase-name bold">{{ phase.name || 'Unnamed phase' }}</span>
+        <span class="phase-name bold">{{ phase.name || texts.unnamedPhase }}</span>
         <span class="muted small">{{
-          temperature || (phase.role === 'oil' || phase.role === 'water' ? 'not heated' : '')
+          temperature || (phase.role === 'oil' || phase.role === 'water' ? texts.notHeated : '')
         }}</span>
       </button>
       <button
@@ -107,7 +119,7 @@ const items = computed(() => [
         type="button"
         class="goes small"
         aria-haspopup="menu"
-        :aria-label="`Phase ${total.letter} goes ${goes}. ${routeReasonText(part.route.reason)} Change`"
+        :aria-label="texts.phaseGoesChange(total.letter, goes, routeReasonText(part.route.reason))"
         :title="routeReasonText(part.route.reason)"
         @click="routes?.toggle($event)"
       >
@@ -118,7 +130,7 @@ const items = computed(() => [
         <span>{{ formatNumber(total.percent) }} %</span>
         <span class="grams">{{ formatGrams(total.grams, editor.assessment!.amounts.resolutionGrams) }}</span>
       </span>
-      <MenuButton class="dots" :items="items" :more="`More for phase ${total.letter}`" size="small" />
+      <MenuButton class="dots" :items="items" :more="texts.moreForPhase(total.letter)" size="small" />
     </header>
     <p v-if="phase.note" class="note small">{{ phase.note }}</p>
     <ol class="lines">
@@ -136,7 +148,7 @@ const items = computed(() => [
       />
     </ol>
     <button v-if="lines.length === 0" type="button" class="empty bare" @click="api.find(index)">
-      <i class="pi pi-plus" aria-hidden="true"></i> No ingredients in this phase yet.
+      <i class="pi pi-plus" aria-hidden="true"></i> {{ texts.noIngredientsInThisPhase }}
     </button>
   </section>
 </template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { phaseDialog as say } from '#words/formula'
 import { LIMITS, parseNumber, type FieldLimits, sayNumber, type Phase, type Role } from '@omblet/core'
 import Button from 'primevue/button'
 import { PopUp } from '../../components/dialogs'
@@ -13,12 +15,12 @@ const editor = useEditor()
 const phase = computed(() => (props.index === null ? null : (editor.formula?.phases[props.index] ?? null)))
 
 const ROLES: { value: Role; label: string }[] = [
-  { value: 'water', label: 'Water' },
-  { value: 'oil', label: 'Oil' },
-  { value: 'cool-down', label: 'Cool-down' },
-  { value: 'premix', label: 'Premix' },
-  { value: 'adjust', label: 'Adjust' },
-  { value: 'other', label: 'Other' },
+  { value: 'water', label: common.water },
+  { value: 'oil', label: common.oil },
+  { value: 'cool-down', label: common.coolDown },
+  { value: 'premix', label: say.premix },
+  { value: 'adjust', label: say.adjust },
+  { value: 'other', label: common.other },
 ]
 const texts = reactive<Record<string, string>>({})
 const errors = reactive<Record<string, string | null>>({})
@@ -36,9 +38,9 @@ const patch = (change: Partial<Phase>, key: string) =>
 
 type Field = 'heatToC' | 'holdMinutes' | 'belowC'
 const RANGES: Record<Field, FieldLimits> = {
-  heatToC: { min: 0, max: 200, what: 'the temperature', unit: '°C' },
-  holdMinutes: { min: 0, max: 1440, what: 'the time', unit: 'min' },
-  belowC: { min: 0, max: 200, what: 'the temperature', unit: '°C' },
+  heatToC: { min: 0, max: 200, what: common.theTemperature, unit: '°C' },
+  holdMinutes: { min: 0, max: 1440, what: common.theTime, unit: 'min' },
+  belowC: { min: 0, max: 200, what: common.theTemperature, unit: '°C' },
 }
 function onNumber(field: Field, text: string) {
   texts[field] = text
@@ -57,58 +59,58 @@ function close() {
 </script>
 
 <template>
-  <PopUp :visible="phase !== null" header="Phase" @update:visible="close" width="30rem">
+  <PopUp :visible="phase !== null" :header="common.phase" @update:visible="close" width="30rem">
     <form v-if="phase" class="dialog-form" @submit.prevent="close">
       <TextField
-        label="Name"
+        :label="common.name"
         autofocus
         :maxlength="LIMITS.name"
         :model-value="phase.name"
         @update:model-value="patch({ name: $event ?? '' }, 'name')"
       />
       <ChoiceField
-        label="Role"
+        :label="say.role"
         :model-value="phase.role"
         :options="ROLES"
         @update:model-value="patch({ role: $event }, 'role')"
       />
       <TextField
-        label="Heat to, °C"
+        :label="say.heatToC"
         :error="errors['heatToC']"
         :said="said['heatToC']"
         :model-value="valueOf('heatToC')"
-        placeholder="not heated"
+        :placeholder="say.notHeated"
         @update:model-value="onNumber('heatToC', $event ?? '')"
         figure
       />
       <TextField
-        label="Hold, minutes"
+        :label="say.holdMinutes"
         :error="errors['holdMinutes']"
         :said="said['holdMinutes']"
         inputmode="numeric"
         :model-value="valueOf('holdMinutes')"
-        placeholder="no hold"
+        :placeholder="say.noHold"
         @update:model-value="onNumber('holdMinutes', $event ?? '')"
         mono
       />
       <TextField
-        label="Add below, °C"
+        :label="say.addBelowC"
         :error="errors['belowC']"
         :said="said['belowC']"
         :model-value="valueOf('belowC')"
-        placeholder="any"
+        :placeholder="say.any"
         @update:model-value="onNumber('belowC', $event ?? '')"
         figure
       />
       <TextField
-        label="Note"
+        :label="common.note"
         class="wide"
         :rows="2"
         :maxlength="LIMITS.note"
         :model-value="phase.note ?? ''"
         @update:model-value="patch({ note: $event || undefined }, 'note')"
       />
-      <div class="dialog-buttons"><Button type="submit" label="Done" /></div>
+      <div class="dialog-buttons"><Button type="submit" :label="common.done" /></div>
     </form>
   </PopUp>
 </template>

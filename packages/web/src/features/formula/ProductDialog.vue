@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { productDialog as texts } from '#words/formula'
 import { LIMITS, parseNumber, sayNumber } from '@omblet/core'
 import { PlainButton } from '../../components/buttons'
 import { PopUp } from '../../components/dialogs'
@@ -36,15 +38,15 @@ const removeClaim = (text: string) => {
 }
 function onScale(text: string) {
   scaleText.value = text
-  const parsed = parseNumber(text, { min: 0.0001, max: 100, what: 'the resolution', unit: 'g' })
+  const parsed = parseNumber(text, { min: 0.0001, max: 100, what: texts.theResolution, unit: 'g' })
   scaleError.value =
-    'error' in parsed ? parsed.error : parsed.value === null ? 'Enter the resolution of the scale.' : null
+    'error' in parsed ? parsed.error : parsed.value === null ? texts.enterTheResolutionOfThe : null
   if ('value' in parsed && parsed.value)
     editor.apply({ type: 'patch', patch: { scaleResolutionGrams: parsed.value } }, 'scale')
 }
 function onRepeats(text: string) {
   repeatsText.value = text
-  const parsed = parseNumber(text, { min: 0.0001, max: 100, what: 'how well it repeats', unit: 'g' })
+  const parsed = parseNumber(text, { min: 0.0001, max: 100, what: texts.howWellItRepeats, unit: 'g' })
   repeatsError.value = 'error' in parsed ? parsed.error : null
   if ('value' in parsed)
     editor.apply({ type: 'patch', patch: { scaleRepeatabilityGrams: parsed.value ?? undefined } }, 'repeats')
@@ -64,11 +66,11 @@ function onNote(event: Event) {
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="Product" @hide="editor.settle()" width="36rem">
+  <PopUp v-model:visible="open" :header="common.product" @hide="editor.settle()" width="36rem">
     <div class="dialog-form">
       <ProductFields :product="product" made-for @change="set" />
       <TextField
-        label="Scale resolution, g"
+        :label="texts.scaleResolutionG"
         :error="scaleError"
         :model-value="scaleText ?? sayNumber(formula.scaleResolutionGrams ?? 0.01, 4)"
         list="scales"
@@ -77,28 +79,28 @@ function onNote(event: Event) {
         @blur="settleScale"
       >
         <datalist id="scales"><option v-for="s in SCALES" :key="s" :value="String(s)"></option></datalist>
-        <p class="muted small">With two scales, enter the finer one.</p>
+        <p class="muted small">{{ texts.withTwoScalesEnterThe }}</p>
       </TextField>
       <TextField
-        label="Repeatability, g"
+        :label="texts.repeatabilityG"
         :error="repeatsError"
         :model-value="
           repeatsText ??
           (formula.scaleRepeatabilityGrams ? sayNumber(formula.scaleRepeatabilityGrams, 4) : '')
         "
         figure
-        placeholder="as specified"
+        :placeholder="texts.asSpecified"
         @update:model-value="onRepeats"
         @blur="settleScale"
       >
-        <p class="muted small">Leave empty to use the scale’s resolution.</p>
+        <p class="muted small">{{ texts.leaveEmptyToUseThe }}</p>
       </TextField>
       <div class="field wide">
-        <label for="product-claim">Claims</label>
+        <label for="product-claim">{{ texts.claims }}</label>
         <ul v-if="claims.length" class="claims">
           <li v-for="text in claims" :key="text" class="chip">
             <span class="claim-text">{{ text }}</span>
-            <button type="button" :aria-label="`Remove ${text}`" @click="removeClaim(text)">
+            <button type="button" :aria-label="texts.remove(text)" @click="removeClaim(text)">
               <i class="pi pi-times" aria-hidden="true"></i>
             </button>
           </li>
@@ -108,11 +110,11 @@ function onNote(event: Event) {
             id="product-claim"
             v-model="claim"
             maxlength="200"
-            placeholder="natural, vegan, “makes skin soft” …"
+            :placeholder="texts.naturalVeganMakesSkinSoft"
             fluid
             @keydown.enter.prevent="addClaim(claim)"
           />
-          <PlainButton label="Add" :disabled="claim.trim() === ''" @click="addClaim(claim)" />
+          <PlainButton :label="common.add" :disabled="claim.trim() === ''" @click="addClaim(claim)" />
         </div>
         <div class="suggest">
           <button v-for="text in suggestions" :key="text" type="button" class="chip" @click="addClaim(text)">
@@ -120,7 +122,13 @@ function onNote(event: Event) {
           </button>
         </div>
       </div>
-      <TextField label="Note" class="wide" :model-value="formula.note ?? ''" :rows="2" @input="onNote" />
+      <TextField
+        :label="common.note"
+        class="wide"
+        :model-value="formula.note ?? ''"
+        :rows="2"
+        @input="onNote"
+      />
     </div>
   </PopUp>
 </template>

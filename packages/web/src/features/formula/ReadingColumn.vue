@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readingColumn as texts } from '#words/formula'
 import { computed } from 'vue'
 import Notice from '../../components/Notice.vue'
 import { useBatches } from '../../stores/batches'
@@ -15,10 +16,10 @@ const reacted = computed(() => batches.heads.filter((b) => b.reacted && b.formul
 </script>
 
 <template>
-  <aside class="reading-column stacked" aria-label="Reading">
+  <aside class="reading-column stacked" :aria-label="texts.reading">
     <Notice v-for="b in reacted" :key="b.id" kind="stop"
-      >Skin reacted to <RouterLink :to="`/stability/${b.id}`">{{ b.code }}</RouterLink> in a patch test. Check
-      it before you make more.</Notice
+      >{{ texts.skinReactedTo }} <RouterLink :to="`/stability/${b.id}`">{{ b.code }}</RouterLink>
+      {{ texts.inAPatchTestCheck }}</Notice
     >
     <PhCard
       :windows="a.ph"

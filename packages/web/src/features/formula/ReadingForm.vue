@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { readingForm as texts } from '#words/formula'
 import { doseFaultText } from '@omblet/core/words'
 import { parseReading, recordReading, type Reading } from '@omblet/core'
 import { PlainButton } from '../../components/buttons'
@@ -17,7 +19,7 @@ const method = ref<Reading['method']>(editor.formula?.readings?.at(-1)?.method ?
 
 function record() {
   const read = parseReading(text.value, method.value)
-  error.value = read === null ? 'Type the measured pH.' : 'error' in read ? doseFaultText(read.error) : null
+  error.value = read === null ? texts.typeTheMeasuredPh : 'error' in read ? doseFaultText(read.error) : null
   if (read === null || 'error' in read) return
   const afterPhase = editor.formula!.phases.filter((p) => p.lines.length > 0).at(-1)?.name
   const reading: Reading = {
@@ -40,11 +42,11 @@ function record() {
       class="mono"
       inputmode="decimal"
       placeholder="pH"
-      title="For a strip between two colours, type 5-6"
+      :title="texts.forAStripBetweenTwo"
       :aria-invalid="!!error"
     />
-    <Choice v-model="method" :options="READING_WAYS" size="small" label="Measurement" />
-    <PlainButton type="submit" label="Record" size="small" />
+    <Choice v-model="method" :options="READING_WAYS" size="small" :label="texts.measurement" />
+    <PlainButton type="submit" :label="common.record" size="small" />
     <p v-if="error" class="error-text" role="alert">{{ error }}</p>
   </form>
 </template>

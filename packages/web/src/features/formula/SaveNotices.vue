@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { saveNotices as texts } from '#words/formula'
 import Button from 'primevue/button'
 import { PlainButton } from '../../components/buttons'
 import { useToast } from 'primevue/usetoast'
@@ -18,36 +20,38 @@ function exportIt() {
 }
 async function keepBoth() {
   const id = await editor.keepAsCopy()
-  if (id) notify(toast, 'Your version is kept as a separate formula.')
+  if (id) notify(toast, texts.yourVersionIsKeptAs)
 }
 </script>
 
 <template>
   <div class="notices stacked closer">
     <Notice v-if="editor.state === 'conflict'" kind="stop">
-      This formula was also changed in another tab. Nothing is overwritten until you choose.
+      {{ texts.thisFormulaWasAlsoChanged }}
       <template #actions>
-        <Button label="Keep both" size="small" @click="keepBoth" />
-        <PlainButton label="Use the other version" size="small" @click="editor.takeOther()" />
+        <Button :label="texts.keepBoth" size="small" @click="keepBoth" />
+        <PlainButton :label="texts.useTheOtherVersion" size="small" @click="editor.takeOther()" />
       </template>
     </Notice>
     <Notice v-else-if="editor.state === 'gone'" kind="stop">
-      This formula was deleted in another tab. Your copy is no longer saved.
+      {{ texts.thisFormulaWasDeletedIn }}
       <template #actions>
-        <Button label="Save it again" size="small" @click="editor.storeAgain()" />
-        <PlainButton label="Export" size="small" @click="exportIt" />
+        <Button :label="texts.saveItAgain" size="small" @click="editor.storeAgain()" />
+        <PlainButton :label="common.exportWord" size="small" @click="exportIt" />
       </template>
     </Notice>
     <Notice v-else-if="editor.state === 'failed'" kind="stop">
       {{ editor.problem }}
       <template #actions>
-        <Button label="Export" size="small" @click="exportIt" />
-        <PlainButton label="Try again" size="small" @click="editor.tryAgain()" />
+        <Button :label="common.exportWord" size="small" @click="exportIt" />
+        <PlainButton :label="common.tryAgain" size="small" @click="editor.tryAgain()" />
       </template>
     </Notice>
     <Notice v-if="editor.refused" kind="check">
-      Not done: {{ editor.refused }}
-      <template #actions><PlainButton label="Close" size="small" @click="editor.refused = null" /></template>
+      {{ texts.notDone(editor.refused) }}
+      <template #actions
+        ><PlainButton :label="common.close" size="small" @click="editor.refused = null"
+      /></template>
     </Notice>
   </div>
 </template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { sheet as texts } from '#words/formula'
 import { formatGrams, formatNumber, neighbourPlace, type LineRef } from '@omblet/core'
 import Button from 'primevue/button'
 import Menu from 'primevue/menu'
@@ -77,14 +79,14 @@ function remove(at: LineRef) {
   const line = a.value.lines.find((l) => l.phase === at.phase && l.line === at.line)
   if (!line) return
   editor.apply({ type: 'remove-line', at })
-  api.say(`${line.label} removed.`)
+  api.say(texts.removed(line.label))
   const rest = formula.value.phases[at.phase]?.lines.length ?? 0
   if (rest > 0) focusLine({ phase: at.phase, line: Math.min(at.line, rest - 1) })
 }
 
 function addPhase(after = formula.value.phases.length - 1) {
   const index = after + 1
-  editor.apply({ type: 'add-phase', index, phase: { name: 'New phase', role: 'other', lines: [] } })
+  editor.apply({ type: 'add-phase', index, phase: { name: texts.newPhase, role: 'other', lines: [] } })
   dialogFor.value = index
 }
 
@@ -93,7 +95,10 @@ function removePhase(index: number) {
   const holds = phase.lines.length
   editor.apply({ type: 'remove-phase', phase: index })
   api.say(
-    `${phase.name || 'Phase'} removed${holds ? ` with ${holds} ${holds === 1 ? 'line' : 'lines'}` : ''}.`,
+    texts.removed2(
+      phase.name || common.phase,
+      holds ? texts.withWord(holds, holds === 1 ? common.line : common.lines) : '',
+    ),
   )
 }
 
@@ -147,7 +152,7 @@ defineExpose({ focusLine, currentPhase, addPhase, keepPlace })
 
 <template>
   <div ref="root" class="sheet stacked" @focusin="onFocusIn">
-    <h2 class="hidden-text">Sheet</h2>
+    <h2 class="hidden-text">{{ texts.sheet }}</h2>
     <PhaseBlock
       v-for="(phase, p) in formula.phases"
       :key="phase.id"
@@ -168,14 +173,16 @@ defineExpose({ focusLine, currentPhase, addPhase, keepPlace })
       @move-phase="editor.apply({ type: 'move-phase', from: p, to: p + $event })"
     />
     <div class="abreast wraps spread">
-      <Button label="Add a phase" icon="pi pi-plus" text size="small" @click="addPhase()" />
+      <Button :label="texts.addAPhase" icon="pi pi-plus" text size="small" @click="addPhase()" />
       <div class="total" :class="{ off: !a.amounts.balanced }">
-        <span>Total</span>
+        <span>{{ common.total }}</span>
         <span class="mono">{{ formatNumber(a.amounts.totalPercent, 2, 4) }} %</span>
         <span class="mono grams">{{ formatGrams(a.amounts.totalGrams, a.amounts.resolutionGrams) }}</span>
       </div>
     </div>
-    <p class="hint muted small"><kbd>/</kbd> finds an ingredient, <kbd>?</kbd> lists the keys.</p>
+    <p class="hint muted small">
+      <kbd>/</kbd> {{ texts.findsAnIngredient }} <kbd>?</kbd> {{ texts.listsTheKeys }}
+    </p>
     <Menu ref="lineMenu" :model="lineItems" popup />
     <PhaseDialog :index="dialogFor" @close="dialogFor = null" />
   </div>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { shoppingDialog as texts } from '#words/formula'
 import { capitalise, formatGrams, sayMoney, shoppingList } from '@omblet/core'
 import Button from 'primevue/button'
 import { PlainButton } from '../../components/buttons'
@@ -27,29 +29,28 @@ async function copy() {
   const text = lacking.value.map((n) => `${capitalise(n.label)}: ${grams(n.lackGrams)}`).join('\n')
   try {
     await navigator.clipboard.writeText(text)
-    notify(toast, 'Copied.')
+    notify(toast, texts.copied)
   } catch {
-    notify(toast, 'The browser blocked copying. Select the list and copy it.')
+    notify(toast, texts.theBrowserBlockedCopyingSelect)
   }
 }
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="Shopping list">
+  <PopUp v-model:visible="open" :header="texts.shoppingList">
     <p class="muted small lead">
-      For {{ grams(editor.assessment!.amounts.batchGrams) }} of {{ editor.formula!.name }}. Water and expired
-      lots are not counted.
+      {{ texts.forOfWaterAndExpired(grams(editor.assessment!.amounts.batchGrams), editor.formula!.name) }}
     </p>
     <p v-if="lacking.length === 0" class="fine abreast">
-      <FindingMark severity="fine" />Everything is in stock.
+      <FindingMark severity="fine" />{{ texts.everythingIsInStock }}
     </p>
     <table v-if="needs.length">
       <thead>
         <tr>
-          <th>Ingredient</th>
-          <th>Needed</th>
-          <th>In stock</th>
-          <th>Missing</th>
+          <th>{{ common.ingredient }}</th>
+          <th>{{ texts.needed }}</th>
+          <th>{{ texts.inStock }}</th>
+          <th>{{ texts.missing }}</th>
         </tr>
       </thead>
       <tbody>
@@ -64,19 +65,21 @@ async function copy() {
       </tbody>
     </table>
     <p v-if="priced.length" class="small cost">
-      The missing ingredients cost about <span class="mono">{{ sayMoney(cost) }}</span> at the latest
-      prices<template v-if="priced.length < lacking.length"
-        >; {{ lacking.length - priced.length }} of {{ lacking.length }} have no price (not included)</template
-      >. Packs contain more.
+      {{ texts.theMissingIngredientsCostAbout }} <span class="mono">{{ sayMoney(cost) }}</span>
+      {{ texts.atTheLatestPrices
+      }}<template v-if="priced.length < lacking.length">{{
+        texts.ofHaveNoPriceNot(lacking.length - priced.length, lacking.length)
+      }}</template
+      >{{ texts.packsContainMore }}
     </p>
     <div class="dialog-buttons buttons">
       <PlainButton
-        label="Copy missing ingredients"
+        :label="texts.copyMissingIngredients"
         icon="pi pi-copy"
         :disabled="lacking.length === 0"
         @click="copy"
       />
-      <Button label="Done" @click="open = false" />
+      <Button :label="common.done" @click="open = false" />
     </div>
   </PopUp>
 </template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { standIns as texts } from '#words/formula'
 import { substituteText, findingText } from '@omblet/core/words'
 import {
   capitalise,
@@ -40,7 +42,7 @@ function priceWords(s: Substitute): string {
   const change = swapCost(editor.assessment!, props.line, { id: s.material.id, percent: s.percent }, (id) =>
     pricePerGram(lots.lots, id),
   )
-  return change === null ? '' : `${sayMoney(Math.abs(change))} ${change < 0 ? 'less' : 'more'} a batch`
+  return change === null ? '' : texts.aBatch(sayMoney(Math.abs(change)), change < 0 ? texts.less : texts.more)
 }
 const shown = computed(() => (all.value ? list.value : list.value.slice(0, MOST)))
 watch(
@@ -52,7 +54,7 @@ watch(
 <template>
   <div class="stand-ins">
     <Button
-      :label="open ? 'Hide alternatives' : 'Show alternatives'"
+      :label="open ? texts.hideAlternatives : texts.showAlternatives"
       text
       size="small"
       class="ask"
@@ -60,26 +62,26 @@ watch(
       @click="open = !open"
     />
     <template v-if="open">
-      <p v-if="list.length === 0" class="muted small">No substitute in the catalogue.</p>
+      <p v-if="list.length === 0" class="muted small">{{ texts.noSubstituteInTheCatalogue }}</p>
       <ul>
         <li v-for="s in shown" :key="s.material.id">
           <div class="head abreast wraps">
             <strong>{{ capitalise(s.material.name) }}</strong>
-            <span v-if="lots.owned.has(s.material.id)" class="muted small">in stock</span>
+            <span v-if="lots.owned.has(s.material.id)" class="muted small">{{ texts.inStock }}</span>
             <span v-if="priceWords(s)" class="muted small">{{ priceWords(s) }}</span>
             <span class="mono small to-end">{{ sayPercent(s.percent) }}</span>
             <PlainButton
-              label="Use"
+              :label="common.use"
               size="small"
-              :aria-label="`Use ${s.material.name}`"
+              :aria-label="texts.use(s.material.name)"
               @click="emit('take', s)"
             />
           </div>
           <p v-if="s.alike.length" class="small">
-            <span class="muted">Same:</span> {{ s.alike.map(substituteText).join('; ') }}
+            <span class="muted">{{ texts.same }}</span> {{ s.alike.map(substituteText).join('; ') }}
           </p>
           <p v-if="s.differs.length" class="small">
-            <span class="muted">Different:</span> {{ s.differs.map(substituteText).join('; ') }}
+            <span class="muted">{{ texts.different }}</span> {{ s.differs.map(substituteText).join('; ') }}
           </p>
           <p v-for="f in s.brings.slice(0, 3)" :key="findingKey(f)" class="small brings">
             <FindingMark :severity="f.severity" :size="14" /><span>{{ findingText(f).message }}</span>
@@ -88,7 +90,7 @@ watch(
       </ul>
       <Button
         v-if="list.length > MOST"
-        :label="all ? 'Show fewer' : `Show all ${list.length}`"
+        :label="all ? common.showFewer : texts.showAll(list.length)"
         text
         size="small"
         @click="all = !all"

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { stockRecipe as texts } from '#words/formula'
 import { capitalise, formatGrams, parseNumber, sayNumber, stockRecipe, type Material } from '@omblet/core'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
@@ -8,7 +10,7 @@ const props = defineProps<{ material: Material; need: number; resolution: number
 const materials = useMaterials()
 /** A stock sticks to its beaker: a little more than the need is the habit. */
 const spare = ref('5')
-const parsed = computed(() => parseNumber(spare.value, { min: 0, max: 500, what: 'the spare', unit: '%' }))
+const parsed = computed(() => parseNumber(spare.value, { min: 0, max: 500, what: texts.theSpare, unit: '%' }))
 const grams = computed(() => {
   const percent = 'value' in parsed.value ? (parsed.value.value ?? 0) : 0
   const exact = props.need * (1 + percent / 100)
@@ -21,14 +23,15 @@ const told = computed(() => (props.material.parts ?? []).reduce((s, p) => s + p.
 </script>
 
 <template>
-  <section class="stock" aria-label="Recipe of this stock solution">
+  <section class="stock" :aria-label="texts.recipeOfThisStockSolution">
     <header class="abreast spread">
       <h3>
-        Make <span class="mono">{{ formatGrams(grams, resolution) }}</span> of it
+        {{ common.make }} <span class="mono">{{ formatGrams(grams, resolution) }}</span> {{ texts.ofIt }}
       </h3>
       <label class="small muted"
-        >spare
-        <InputText v-model="spare" class="mono" inputmode="decimal" aria-label="Overage, percent" /> %</label
+        >{{ texts.spare }}
+        <InputText v-model="spare" class="mono" inputmode="decimal" :aria-label="texts.overagePercent" />
+        %</label
       >
     </header>
     <p v-if="'error' in parsed" class="error-text" role="alert">{{ parsed.error }}</p>
@@ -40,9 +43,8 @@ const told = computed(() => (props.material.parts ?? []).reduce((s, p) => s + p.
       </li>
     </ul>
     <p class="muted small">
-      This batch needs {{ formatGrams(need, resolution) }}.<template v-if="told < 99.95">
-        Only {{ sayNumber(told, 2) }} % of its composition is known; the parts are scaled as given.</template
-      >
+      {{ texts.thisBatchNeeds(formatGrams(need, resolution))
+      }}<template v-if="told < 99.95"> {{ texts.onlyOfItsCompositionIs(sayNumber(told, 2)) }}</template>
     </p>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { targetInputs as say } from '#words/formula'
 import { sayNumber } from '@omblet/core'
 import type { useTargetFields } from './target'
 
@@ -19,7 +20,7 @@ const ENDS = [
     <input
       class="mono"
       inputmode="decimal"
-      :aria-label="`Target pH ${says}`"
+      :aria-label="say.targetPh(says)"
       data-history
       :value="of.texts.value[end] ?? (target ? sayNumber(target[end]) : '')"
       :placeholder="says"

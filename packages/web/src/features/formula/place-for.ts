@@ -1,3 +1,4 @@
+import { placeFor as texts } from '#words/formula'
 import { sayPercent, type Material, type Phase } from '@omblet/core'
 
 /** The phase that a material would go into: the one that suits it, else where one stands (`here`), else the first. */
@@ -14,6 +15,6 @@ export function placeFor(material: Material, phases: readonly Phase[], here: num
 export const range = (m: Material) =>
   m.usage
     ? m.usage.max > 60
-      ? `from ${sayPercent(m.usage.min)}`
+      ? texts.from(sayPercent(m.usage.min))
       : `${sayPercent(m.usage.min)} – ${sayPercent(m.usage.max)}`
-    : 'usage rate unknown'
+    : texts.usageRateUnknown

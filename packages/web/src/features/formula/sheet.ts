@@ -1,3 +1,4 @@
+import { heatWords as texts } from '#words/formula'
 import type { LineRef } from '@omblet/core'
 import type { InjectionKey, Ref } from 'vue'
 
@@ -25,8 +26,8 @@ export function heatWords(phase: {
   belowC?: number | undefined
 }) {
   const parts = []
-  if (phase.heatToC !== undefined) parts.push(`heat to ${phase.heatToC} °C`)
-  if (phase.heatToC !== undefined && phase.holdMinutes) parts.push(`hold ${phase.holdMinutes} min`)
-  if (phase.belowC !== undefined) parts.push(`below ${phase.belowC} °C`)
+  if (phase.heatToC !== undefined) parts.push(texts.heatToC(phase.heatToC))
+  if (phase.heatToC !== undefined && phase.holdMinutes) parts.push(texts.holdMin(phase.holdMinutes))
+  if (phase.belowC !== undefined) parts.push(texts.belowC(phase.belowC))
   return parts.join(', ')
 }

@@ -1,3 +1,4 @@
+import { common } from '#words/common'
 import { doseFaultText } from '@omblet/core/words'
 import { parseNumber, targetFault } from '@omblet/core'
 import { ref } from 'vue'
@@ -16,7 +17,7 @@ export function useTargetFields(shown: () => Range | null) {
 
   function onText(end: 'min' | 'max', text: string) {
     texts.value = { ...texts.value, [end]: text }
-    const limits = { min: 0, max: 14, what: 'the pH' }
+    const limits = { min: 0, max: 14, what: common.thePh }
     const at = shown()
     const low = parseNumber(texts.value.min ?? (at ? String(at.min) : ''), limits)
     const high = parseNumber(texts.value.max ?? (at ? String(at.max) : ''), limits)
@@ -32,7 +33,7 @@ export function useTargetFields(shown: () => Range | null) {
     const min = low.value ?? high.value!
     const max = high.value ?? low.value!
     const fault = targetFault({ min, max })
-    error.value = min > max ? 'The first number must not be above the second.' : fault && doseFaultText(fault)
+    error.value = min > max ? common.theFirstNumberMustNot : fault && doseFaultText(fault)
     if (!error.value) set({ min, max })
   }
   /** Ends the typing; what could not be taken stays to be seen. */

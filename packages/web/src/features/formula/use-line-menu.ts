@@ -1,3 +1,5 @@
+import { common } from '#words/common'
+import { useLineMenu as texts } from '#words/formula'
 import { stepTitle } from '@omblet/core/words'
 import { stepOfLine, type AssessedLine } from '@omblet/core'
 import type { MenuItem } from 'primevue/menuitem'
@@ -24,7 +26,7 @@ export function useLineMenu(line: () => AssessedLine, does: RowDoes) {
     const { steps } = editor.derived!.method
     const step = stepOfLine(steps, line())
     if (!step) return []
-    const label = `Added in step ${steps.indexOf(step) + 1}: ${stepTitle(step)}`
+    const label = texts.addedInStep(steps.indexOf(step) + 1, stepTitle(step))
     return [
       {
         label,
@@ -35,33 +37,33 @@ export function useLineMenu(line: () => AssessedLine, does: RowDoes) {
   }
   return (): MenuItem[] => [
     ...stepItem(),
-    { label: 'Facts and strength', icon: 'pi pi-info-circle', command: () => does.details() },
-    { label: 'Replace material', icon: 'pi pi-sync', command: () => api.find(line().phase, line()) },
+    { label: texts.factsAndStrength, icon: 'pi pi-info-circle', command: () => does.details() },
+    { label: texts.replaceMaterial, icon: 'pi pi-sync', command: () => api.find(line().phase, line()) },
     {
-      label: line().source.note ? 'Edit note' : 'Add note',
+      label: line().source.note ? texts.editNote : common.addNote,
       icon: 'pi pi-comment',
       command: () => does.note(),
     },
     {
-      label: 'q.s. to 100',
+      label: common.qSTo100,
       icon: 'pi pi-plus-circle',
       disabled: line().fill,
       command: () => editor.apply({ type: 'set-fill', at: line() }),
     },
     line().source.grams === undefined
       ? {
-          label: 'Enter in grams',
+          label: texts.enterInGrams,
           icon: 'pi pi-sort-alt',
           disabled: line().fill || !line().given,
           command: () => does.switchTo('grams'),
         }
       : {
-          label: 'Enter in percent',
+          label: texts.enterInPercent,
           icon: 'pi pi-sort-alt',
           command: () => does.switchTo('percent'),
         },
-    { label: 'Move up', icon: 'pi pi-arrow-up', command: () => does.move(-1) },
-    { label: 'Move down', icon: 'pi pi-arrow-down', command: () => does.move(1) },
-    { label: 'Remove', icon: 'pi pi-trash', command: () => does.remove() },
+    { label: texts.moveUp, icon: 'pi pi-arrow-up', command: () => does.move(-1) },
+    { label: texts.moveDown, icon: 'pi pi-arrow-down', command: () => does.move(1) },
+    { label: common.remove, icon: 'pi pi-trash', command: () => does.remove() },
   ]
 }

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { briefDialog as texts } from '#words/formulas'
 import { fromBrief, LIMITS, parseNumber, USUAL_BATCH, type Product } from '@omblet/core'
 import Button from 'primevue/button'
 import { QuietButton } from '../../components/buttons'
@@ -46,24 +48,20 @@ function change(patch: Partial<Product>) {
   if (!batchTouched.value) brief.batch = String(USUAL_BATCH[kind])
 }
 
-const batch = computed(() => parseNumber(brief.batch, { min: 1, max: 100000, what: 'the batch', unit: 'g' }))
+const batch = computed(() =>
+  parseNumber(brief.batch, { min: 1, max: 100000, what: common.theBatch, unit: 'g' }),
+)
 const batchError = computed(() =>
-  'error' in batch.value
-    ? batch.value.error
-    : batch.value.value === null
-      ? 'Enter the batch size in grams.'
-      : null,
+  'error' in batch.value ? batch.value.error : batch.value.value === null ? common.enterTheBatchSizeIn : null,
 )
 const nameError = computed(() =>
-  brief.name.length > LIMITS.name
-    ? `The name has ${brief.name.length} characters; ${LIMITS.name} are allowed.`
-    : null,
+  brief.name.length > LIMITS.name ? texts.theNameHasCharactersAre(brief.name.length, LIMITS.name) : null,
 )
 
 async function create() {
   if (batchError.value || nameError.value || busy.value) return
   busy.value = true
-  const name = brief.name.trim() || `New ${kindWord(brief.product.kind).toLowerCase()}`
+  const name = brief.name.trim() || texts.newWord(kindWord(brief.product.kind).toLowerCase())
   const grams = 'value' in batch.value ? batch.value.value! : 100
   const { step, repeats } = rememberedScale()
   const { id } = await library.create(
@@ -82,31 +80,31 @@ async function create() {
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="New formula">
+  <PopUp v-model:visible="open" :header="texts.newFormula">
     <form class="dialog-form" @submit.prevent="create">
       <TextField
-        label="Name"
+        :label="common.name"
         :error="nameError"
         class="wide"
         v-model="brief.name"
         autofocus
-        :placeholder="`New ${kindWord(brief.product.kind).toLowerCase()}`"
+        :placeholder="texts.newWord(kindWord(brief.product.kind).toLowerCase())"
       />
       <ProductFields :product="brief.product" @change="change" />
       <TextField
-        label="Batch, in grams"
+        :label="common.batchInGrams"
         :error="batchError"
         v-model="brief.batch"
         @input="batchTouched = true"
         figure
       />
-      <ChoiceField v-model="brief.scale" label="Scale resolution" :options="scales" />
+      <ChoiceField v-model="brief.scale" :label="texts.scaleResolution" :options="scales" />
       <p class="wide muted small">
-        Starts with the usual phases for this product type and water q.s. to 100 %.
+        {{ texts.startsWithTheUsualPhases }}
       </p>
       <div class="dialog-buttons">
-        <QuietButton type="button" label="Cancel" @click="open = false" />
-        <Button type="submit" label="Create" :disabled="batchError !== null || nameError !== null" />
+        <QuietButton type="button" :label="common.cancel" @click="open = false" />
+        <Button type="submit" :label="texts.create" :disabled="batchError !== null || nameError !== null" />
       </div>
     </form>
   </PopUp>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { exportDialog as texts } from '#words/formulas'
 import { listWords } from '@omblet/core'
 import Button from 'primevue/button'
 import { useToast } from 'primevue/usetoast'
@@ -18,28 +20,27 @@ const words = computed(() =>
   listWords([
     ...count(props.made.formulas, 'formula', 'formulas'),
     ...count(props.made.versions, 'version', 'versions'),
-    ...count(props.made.materials, 'own ingredient', 'own ingredients'),
-    ...count(props.made.changes, 'changed fact', 'changed facts'),
+    ...count(props.made.materials, texts.ownIngredient, texts.ownIngredients),
+    ...count(props.made.changes, texts.changedFact, texts.changedFacts),
   ]),
 )
 function save() {
   hand('omblet-formulas.json', props.made.blob)
-  notify(toast, `${props.made.formulas} exported to your downloads.`)
+  notify(toast, texts.exportedToYourDownloads(props.made.formulas))
   emit('close')
 }
 </script>
 
 <template>
-  <PopUp :visible="true" header="Export" @update:visible="emit('close')">
+  <PopUp :visible="true" :header="common.exportWord" @update:visible="emit('close')">
     <div class="stacked">
-      <p>The file contains {{ words }}.</p>
+      <p>{{ texts.theFileContains(words) }}</p>
       <p class="muted small">
-        Your own ingredients used in these formulas are included, with their notes. Lots, prices, batches,
-        trials and settings are not.
+        {{ texts.yourOwnIngredientsUsedIn }}
       </p>
       <div class="dialog-buttons">
-        <QuietButton label="Cancel" @click="emit('close')" />
-        <Button label="Save file" icon="pi pi-download" autofocus @click="save" />
+        <QuietButton :label="common.cancel" @click="emit('close')" />
+        <Button :label="texts.saveFile" icon="pi pi-download" autofocus @click="save" />
       </div>
     </div>
   </PopUp>

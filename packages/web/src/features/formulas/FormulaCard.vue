@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { formulaCard as texts } from '#words/formulas'
 import { format, isThisYear, isToday } from 'date-fns'
 import { computed } from 'vue'
 import Counts from '../../components/Counts.vue'
@@ -30,12 +32,12 @@ const product = computed(
     <Jar :layers="layers" small />
     <div class="body">
       <h2>
-        <RouterLink :to="`/formulas/${record.id}`">{{ formula.name || 'Unnamed formula' }}</RouterLink>
+        <RouterLink :to="`/formulas/${record.id}`">{{ formula.name || common.unnamedFormula }}</RouterLink>
       </h2>
       <p class="muted small">{{ product }}</p>
       <p class="muted small">
-        {{ date }} · {{ lines }} {{ lines === 1 ? 'line' : 'lines'
-        }}<template v-if="record.demo"> · example</template>
+        {{ date }} · {{ lines }} {{ lines === 1 ? common.line : common.lines
+        }}<template v-if="record.demo"> {{ texts.example }}</template>
       </p>
       <Counts v-if="counts" :counts="counts" :empty="lines <= 1" />
     </div>
@@ -43,7 +45,7 @@ const product = computed(
       <button
         type="button"
         class="dots"
-        :aria-label="`More for ${formula.name}`"
+        :aria-label="texts.moreFor(formula.name)"
         aria-haspopup="menu"
         @click="emit('menu', $event)"
       >
@@ -52,7 +54,7 @@ const product = computed(
       <input
         type="checkbox"
         :checked="chosen"
-        :aria-label="`Choose ${formula.name}`"
+        :aria-label="texts.choose(formula.name)"
         @change="emit('choose', ($event.target as HTMLInputElement).checked)"
       />
     </div>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { formulasPage as texts } from '#words/formulas'
 import Button from 'primevue/button'
 import PageHead from '../../components/PageHead.vue'
 import { PlainButton } from '../../components/buttons'
@@ -45,28 +47,28 @@ const { problems, dragging, take } = useTaking(page)
 
 const go = (path: string) => () => void router.push(path)
 const WAYS = [
-  { label: 'Brief', icon: 'pi pi-compass', command: go('/start/brief') },
-  { label: 'Recipe', icon: 'pi pi-clipboard', command: go('/start/recipe') },
-  { label: 'Ingredient list', icon: 'pi pi-list', command: go('/start/label') },
+  { label: texts.brief, icon: 'pi pi-compass', command: go('/start/brief') },
+  { label: texts.recipe, icon: 'pi pi-clipboard', command: go('/start/recipe') },
+  { label: texts.ingredientList, icon: 'pi pi-list', command: go('/start/label') },
 ]
 
 const { words, kind, state, kinds, states, shown, filtered, judging, clearFilters } = useFound()
 
 async function duplicateOne(record: FormulaRecord) {
   const id = await library.copy(record)
-  notify(toast, 'Duplicated.', { label: 'Open', run: () => void router.push(`/formulas/${id}`) })
+  notify(toast, texts.duplicated, { label: common.open, run: () => void router.push(`/formulas/${id}`) })
 }
 
 async function removeSome(ids: string[], text: string) {
   const undo = await library.remove(ids)
   chosen.value = chosen.value.filter((id) => !ids.includes(id))
-  if (undo) notify(toast, `${text} In the bin for 30 days.`, { label: 'Undo', run: () => void undo() })
+  if (undo) notify(toast, texts.inTheBinFor30(text), { label: common.undo, run: () => void undo() })
 }
 
 async function exportOne({ formula }: FormulaRecord): Promise<boolean> {
   const text = await cards.exportText(formula)
   if (text !== null) download(fileName(formula.name, '.omblet.json'), text)
-  else problems.value = ['Export failed.']
+  else problems.value = [texts.exportFailed]
   return text !== null
 }
 
@@ -74,11 +76,15 @@ async function exportOne({ formula }: FormulaRecord): Promise<boolean> {
 const cardMenu = ref<InstanceType<typeof Menu>>()
 const cardItems = ref<MenuItem[]>([])
 function openMenu(event: Event, record: FormulaRecord) {
-  const name = (record.formula.name || 'Unnamed formula').slice(0, 60)
+  const name = (record.formula.name || common.unnamedFormula).slice(0, 60)
   cardItems.value = [
-    { label: 'Duplicate', icon: 'pi pi-copy', command: () => void duplicateOne(record) },
-    { label: 'Export', icon: 'pi pi-file-export', command: () => void exportOne(record) },
-    { label: 'Delete', icon: 'pi pi-trash', command: () => void removeSome([record.id], `${name} deleted.`) },
+    { label: texts.duplicate, icon: 'pi pi-copy', command: () => void duplicateOne(record) },
+    { label: common.exportWord, icon: 'pi pi-file-export', command: () => void exportOne(record) },
+    {
+      label: 'Delete',
+      icon: 'pi pi-trash',
+      command: () => void removeSome([record.id], texts.deleted2(name)),
+    },
   ]
   cardMenu.value?.toggle(event)
 }
@@ -91,16 +97,16 @@ async function exportChosen() {
   } else {
     const at = new Date().toISOString()
     const saved = await files
-      .work('The export', (worker, progress) => worker.saveBackup(at, { ids: [...ids] }, progress))
+      .work(texts.theExport, (worker, progress) => worker.saveBackup(at, { ids: [...ids] }, progress))
       .catch(() => null)
     if (!saved) {
-      problems.value = ['Export failed.']
+      problems.value = [texts.exportFailed]
       return
     }
     toSave.value = { blob: saved.blob, formulas: ids.length, ...saved.held }
     return
   }
-  notify(toast, `${ids.length} exported to your downloads.`)
+  notify(toast, texts.exportedToYourDownloads(ids.length))
 }
 /** An export of several that is made, and told of before it is saved. */
 const toSave = shallowRef<MadeExport | null>(null)
@@ -112,25 +118,28 @@ const toggle = (id: string, on: boolean) => {
 
 <template>
   <div ref="page" class="page" :class="{ dragging }">
-    <PageHead title="Formulas">
+    <PageHead :title="texts.formulas">
       <FileButton
-        label="Open a file"
+        :label="texts.openAFile"
         icon="pi pi-folder-open"
         accept=".json,.zip,.txt,application/json"
         multiple
         testid="file-picker"
         @picked="(_first, all) => take(all)"
       />
-      <MenuButton :items="WAYS" label="New from…" icon="pi pi-directions" />
+      <MenuButton :items="WAYS" :label="texts.newFrom" icon="pi pi-directions" />
       <Menu ref="cardMenu" :model="cardItems" popup />
-      <Button label="New formula" icon="pi pi-plus" @click="briefOpen = true" />
+      <Button :label="texts.newFormula" icon="pi pi-plus" @click="briefOpen = true" />
     </PageHead>
 
     <div class="notices stacked closer">
       <Notice v-for="problem in problems" :key="problem" kind="stop">
-        {{ problem }}{{ / not imported\.$/.test(problem) ? '' : ' Nothing was changed.' }}
+        {{ problem }}{{ / not imported\.$/.test(problem) ? '' : texts.nothingWasChanged }}
         <template #actions
-          ><PlainButton label="Close" size="small" @click="problems = problems.filter((p) => p !== problem)"
+          ><PlainButton
+            :label="common.close"
+            size="small"
+            @click="problems = problems.filter((p) => p !== problem)"
         /></template>
       </Notice>
       <Notice v-if="files.report" kind="check">
@@ -141,18 +150,20 @@ const toggle = (id: string, on: boolean) => {
             <li v-for="(item, i) in part.items" :key="i">{{ item }}</li>
           </ul>
         </details>
-        <template #actions><PlainButton label="Close" size="small" @click="files.report = null" /></template>
+        <template #actions
+          ><PlainButton :label="common.close" size="small" @click="files.report = null"
+        /></template>
       </Notice>
       <Notice v-if="library.hasDemo" kind="note">
-        These are examples. Edit, copy or remove them.
+        {{ texts.theseAreExamplesEditCopy }}
         <template #actions>
           <PlainButton
-            label="Remove examples"
+            :label="texts.removeExamples"
             size="small"
             @click="
               removeSome(
                 library.records.filter((r) => r.demo).map((r) => r.id),
-                'Examples removed.',
+                texts.examplesRemoved,
               )
             "
           />
@@ -161,12 +172,21 @@ const toggle = (id: string, on: boolean) => {
     </div>
 
     <div v-if="library.records.length > 0" class="filters abreast wraps" role="search">
-      <SearchField v-model="words" label="Search formulas" placeholder="Name, ingredient or active" />
-      <Choice v-model="kind" :options="kinds" placeholder="All product types" label="Product type" />
-      <Choice v-model="state" :options="states" placeholder="Any state" label="State" />
+      <SearchField
+        v-model="words"
+        :label="texts.searchFormulas"
+        :placeholder="texts.nameIngredientOrActive"
+      />
+      <Choice
+        v-model="kind"
+        :options="kinds"
+        :placeholder="texts.allProductTypes"
+        :label="texts.productType"
+      />
+      <Choice v-model="state" :options="states" :placeholder="texts.anyState" :label="common.state" />
       <span class="muted small count to-end" aria-live="polite"
-        >{{ shown.length }} of {{ library.records.length
-        }}<template v-if="judging">, {{ cards.judged }} judged</template></span
+        >{{ texts.of(shown.length, library.records.length)
+        }}<template v-if="judging">{{ texts.judged(cards.judged) }}</template></span
       >
     </div>
 
@@ -174,17 +194,17 @@ const toggle = (id: string, on: boolean) => {
       v-if="chosen.length > 0"
       class="chosen card abreast wraps"
       role="region"
-      aria-label="Chosen formulas"
+      :aria-label="texts.chosenFormulas"
     >
-      <span>{{ chosen.length }} chosen</span>
-      <PlainButton label="Export" icon="pi pi-file-export" size="small" @click="exportChosen" />
+      <span>{{ texts.chosen(chosen.length) }}</span>
+      <PlainButton :label="common.exportWord" icon="pi pi-file-export" size="small" @click="exportChosen" />
       <PlainButton
         label="Delete"
         icon="pi pi-trash"
         size="small"
-        @click="removeSome(chosen, `${chosen.length} deleted.`)"
+        @click="removeSome(chosen, texts.deleted(chosen.length))"
       />
-      <Button label="Clear selection" size="small" text @click="chosen = []" />
+      <Button :label="texts.clearSelection" size="small" text @click="chosen = []" />
     </div>
 
     <CardGrid v-if="shown.length > 0" v-slot="{ record }" :records="shown">
@@ -198,10 +218,10 @@ const toggle = (id: string, on: boolean) => {
 
     <NothingYet v-else-if="filtered">
       <p>
-        {{ judging ? 'Checking your formulas…' : 'No formula matches.' }}
+        {{ judging ? texts.checkingYourFormulas : texts.noFormulaMatches }}
       </p>
       <template #actions>
-        <PlainButton label="Show all" @click="clearFilters" />
+        <PlainButton :label="texts.showAll" @click="clearFilters" />
       </template>
     </NothingYet>
 
@@ -209,15 +229,15 @@ const toggle = (id: string, on: boolean) => {
       <template #picture>
         <EmptyJar />
       </template>
-      <p>No formulas yet. Start a formula, or drop a file here.</p>
+      <p>{{ texts.noFormulasYetStartA }}</p>
       <template #actions>
-        <Button label="New formula" icon="pi pi-plus" @click="briefOpen = true" />
-        <PlainButton label="New from a brief" @click="router.push('/start/brief')" />
-        <PlainButton label="Load examples" @click="library.loadDemo()" />
+        <Button :label="texts.newFormula" icon="pi pi-plus" @click="briefOpen = true" />
+        <PlainButton :label="common.newFromABrief" @click="router.push('/start/brief')" />
+        <PlainButton :label="texts.loadExamples" @click="library.loadDemo()" />
       </template>
     </NothingYet>
 
-    <div v-if="dragging" class="drop" aria-hidden="true">Drop formula files or a backup</div>
+    <div v-if="dragging" class="drop" aria-hidden="true">{{ texts.dropFormulaFilesOrA }}</div>
     <BriefDialog v-if="briefUsed" v-model:open="briefOpen" />
     <ExportDialog v-if="toSave" :made="toSave" @close="toSave = null" />
   </div>

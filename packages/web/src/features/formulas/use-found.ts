@@ -1,3 +1,5 @@
+import { common } from '#words/common'
+import { useFound as texts } from '#words/formulas'
 import { computed, ref, watch } from 'vue'
 import { kindOptions } from '../../components/words'
 import { useCards } from '../../stores/cards'
@@ -10,12 +12,12 @@ export function useFound() {
   const words = ref('')
   const kind = ref<string | null>(null)
   const state = ref<string | null>(null)
-  const kinds = [{ value: null, label: 'All categories' }, ...kindOptions]
+  const kinds = [{ value: null, label: common.allCategories }, ...kindOptions]
   const states = [
-    { value: null, label: 'Any state' },
-    { value: 'stop', label: 'With a stop' },
-    { value: 'check', label: 'With a check' },
-    { value: 'clean', label: 'No stops or checks' },
+    { value: null, label: texts.anyState },
+    { value: 'stop', label: texts.withAStop },
+    { value: 'check', label: texts.withACheck },
+    { value: 'clean', label: texts.noStopsOrChecks },
   ]
 
   const shown = computed(() => {

@@ -1,3 +1,5 @@
+import { common } from '#words/common'
+import { useTaking as texts } from '#words/formulas'
 import { useDropZone } from '@vueuse/core'
 import { useToast } from 'primevue/usetoast'
 import { ref, type Ref } from 'vue'
@@ -33,8 +35,8 @@ export function useTaking(zone: Readonly<Ref<HTMLElement | null>>) {
       const to = last
       notify(
         toast,
-        told.length === 1 ? told[0]! : `${told.length} files imported.`,
-        to ? { label: 'Open', run: () => void router.push(to) } : undefined,
+        told.length === 1 ? told[0]! : texts.filesImported(told.length),
+        to ? { label: common.open, run: () => void router.push(to) } : undefined,
       )
     }
   }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { glossaryPage as texts } from '#words/help'
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import NothingYet from '../../components/NothingYet.vue'
@@ -11,7 +12,7 @@ const route = useRoute()
 const words = ref('')
 const found = computed(() => findTerms(words.value))
 onMounted(async () => {
-  document.title = 'Glossary – Omblet'
+  document.title = texts.glossaryOmblet
   await nextTick()
   if (route.hash) document.getElementById(route.hash.slice(1))?.scrollIntoView({ block: 'center' })
 })
@@ -19,23 +20,26 @@ onMounted(async () => {
 
 <template>
   <div class="page stacked">
-    <PageHead title="Glossary" />
+    <PageHead :title="texts.glossary" />
     <p class="muted">
-      Terms with a dotted underline are explained where they stand: point at them, tap them, or move to them
-      with the Tab key. Source: common practice; fragrance allergens as in Regulation (EU) 2023/1545.
+      {{ texts.termsWithADottedUnderline }}
     </p>
-    <SearchField v-model="words" label="Search terms" placeholder="HLB, preservative, stock solution …" />
+    <SearchField
+      v-model="words"
+      :label="texts.searchTerms"
+      :placeholder="texts.hlbPreservativeStockSolution"
+    />
     <dl v-if="found.length" class="card">
       <div v-for="{ id, entry } in found" :id="id" :key="id" :class="{ lit: route.hash === `#${id}` }">
         <dt>{{ entry.term }}</dt>
         <dd>
           {{ entry.says }}
-          <span v-if="entry.example" class="muted block">Example: {{ entry.example }}</span>
+          <span v-if="entry.example" class="muted block">{{ texts.example(entry.example) }}</span>
         </dd>
       </div>
     </dl>
     <NothingYet v-else
-      ><p>No term matches “{{ words.trim() }}”.</p></NothingYet
+      ><p>{{ texts.noTermMatches(words.trim()) }}</p></NothingYet
     >
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { analysisEditor as texts } from '#words/ingredients'
 import { ALLERGENS } from '@omblet/core'
 import Button from 'primevue/button'
 import PercentRows from '../../components/PercentRows.vue'
@@ -10,7 +11,7 @@ export interface AnalysisRow {
 const rows = defineModel<AnalysisRow[]>({ required: true })
 defineProps<{ error: string | null }>()
 
-const KNOWN = [...ALLERGENS.map((x) => x.name), 'Methyl Eugenol', 'Furocoumarins'].sort((a, b) =>
+const KNOWN = [...ALLERGENS.map((x) => x.name), texts.methylEugenol, texts.furocoumarins].sort((a, b) =>
   a.localeCompare(b),
 )
 const suggest = (typed: string) => KNOWN.filter((name) => name.toLowerCase().includes(typed.toLowerCase()))
@@ -18,19 +19,19 @@ const suggest = (typed: string) => KNOWN.filter((name) => name.toLowerCase().inc
 
 <template>
   <fieldset class="stacked closer">
-    <legend>Analysis, percent of the material (leave empty what the certificate does not state)</legend>
+    <legend>{{ texts.analysisPercentOfTheMaterial }}</legend>
     <PercentRows
       v-model="rows"
       of="inci"
-      what="substance"
-      placeholder="Substance"
+      :what="texts.substance"
+      :placeholder="texts.substance2"
       :suggest="suggest"
       :named="(row) => row.inci"
     />
     <p v-if="error" class="error-text" role="alert">{{ error }}</p>
     <Button
       type="button"
-      label="Add substance"
+      :label="texts.addSubstance"
       icon="pi pi-plus"
       size="small"
       text

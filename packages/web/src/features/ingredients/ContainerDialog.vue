@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { containerDialog as texts } from '#words/ingredients'
 import {
   acknowledged,
   clashWords,
@@ -23,7 +25,7 @@ const emit = defineEmits<{ close: [] }>()
 const store = useContainers()
 const kinds = CONTAINER_KINDS.map((value) => ({ value, label: containerWord(value) }))
 const walls = [
-  { value: 'unsaid' as const, label: 'Unknown' },
+  { value: 'unsaid' as const, label: texts.unknown },
   ...WALL_KINDS.map((value) => ({ value, label: wallWord(value) })),
 ]
 const c = props.container
@@ -39,13 +41,11 @@ const form = reactive({
 })
 const asked = ref(false)
 const errors = computed(() => ({
-  name: asked.value && form.name.trim() === '' ? 'Enter a name.' : null,
-  nominalMl: asked.value && !form.nominalMl ? 'Enter the nominal volume in mL.' : null,
+  name: asked.value && form.name.trim() === '' ? common.enterAName : null,
+  nominalMl: asked.value && !form.nominalMl ? texts.enterTheNominalVolumeIn : null,
   brimMl:
-    form.brimMl && form.nominalMl && form.brimMl < form.nominalMl
-      ? 'The brimful volume cannot be less than the nominal volume.'
-      : null,
-  left: asked.value && form.left === null ? 'Enter how many you have.' : null,
+    form.brimMl && form.nominalMl && form.brimMl < form.nominalMl ? texts.theBrimfulVolumeCannotBe : null,
+  left: asked.value && form.left === null ? texts.enterHowManyYouHave : null,
 }))
 /** The container as it was read: only what was changed of it since is saved. */
 let read = props.container
@@ -78,50 +78,56 @@ async function save() {
 <template>
   <PopUp
     :visible="true"
-    :header="container ? 'Edit container' : 'Add container'"
+    :header="container ? texts.editContainer : texts.addContainer"
     @update:visible="emit('close')"
   >
     <form class="dialog-form" @submit.prevent="save">
       <TextField
-        label="Name"
+        :label="common.name"
         class="wide"
         :error="errors.name"
         v-model="form.name"
         autofocus
         maxlength="200"
-        placeholder="Amber jar, 60 mL"
+        :placeholder="texts.amberJar60Ml"
       />
-      <ChoiceField v-model="form.kind" label="Kind" :options="kinds" />
-      <ChoiceField v-model="form.wall" label="Material" :options="walls" />
+      <ChoiceField v-model="form.kind" :label="common.kind" :options="kinds" />
+      <ChoiceField v-model="form.wall" :label="texts.material" :options="walls" />
       <NumberField
         v-model="form.nominalMl"
-        label="Nominal volume"
+        :label="texts.nominalVolume"
         unit="mL"
         :max="10000"
-        what="the volume"
+        :what="texts.theVolume"
         :error="errors.nominalMl"
       />
       <NumberField
         v-model="form.brimMl"
-        label="Brimful volume"
+        :label="texts.brimfulVolume"
         unit="mL"
         :max="12000"
-        what="the volume"
+        :what="texts.theVolume"
         :error="errors.brimMl"
       />
       <NumberField
         v-model="form.left"
-        label="In stock"
+        :label="texts.inStock"
         :max="1000000"
-        what="the number"
+        :what="common.theNumber"
         :error="errors.left"
       />
-      <NumberField v-model="form.emptyGrams" label="Tare weight" unit="g" :max="10000" what="the weight" />
-      <NumberField v-model="form.price" label="Price each" :max="100000" what="the price" />
+      <NumberField
+        v-model="form.emptyGrams"
+        :label="common.tareWeight"
+        unit="g"
+        :max="10000"
+        :what="common.theWeight"
+      />
+      <NumberField v-model="form.price" :label="texts.priceEach" :max="100000" :what="texts.thePrice" />
       <p v-if="clash ?? store.problem" class="error-text wide" role="alert">{{ clash ?? store.problem }}</p>
       <div class="dialog-buttons">
-        <QuietButton type="button" label="Cancel" @click="emit('close')" />
-        <Button type="submit" :label="container ? 'Save' : 'Add'" />
+        <QuietButton type="button" :label="common.cancel" @click="emit('close')" />
+        <Button type="submit" :label="container ? common.save : common.add" />
       </div>
     </form>
   </PopUp>

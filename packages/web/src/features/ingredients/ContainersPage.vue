@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { containersPage as texts } from '#words/ingredients'
 import { containerRows, containerWord, sayNumber, wallWord, type Container } from '@omblet/core'
 import Button from 'primevue/button'
 import PageHead from '../../components/PageHead.vue'
@@ -23,38 +25,38 @@ const toast = useToast()
 const open = ref<{ container: Container | null } | null>(null)
 const exports = [
   {
-    label: 'As CSV',
+    label: texts.asCsv,
     icon: 'pi pi-table',
     command: () => void downloadCsv('containers', containerRows(store.containers)),
   },
   {
-    label: 'As a spreadsheet',
+    label: texts.asASpreadsheet,
     icon: 'pi pi-file-excel',
     command: () => void downloadSpreadsheet('containers', containerRows(store.containers)),
   },
 ]
-onMounted(() => (document.title = 'Containers – Omblet'))
+onMounted(() => (document.title = texts.containersOmblet))
 
 async function remove(container: Container) {
   const undo = await store.remove(container)
   if (undo)
-    notify(toast, `${container.name} deleted. It stays in the bin for 30 days.`, {
-      label: 'Undo',
+    notify(toast, texts.deletedItStaysInThe(container.name), {
+      label: common.undo,
       run: () => void undo(),
     })
 }
 async function take(file: File) {
   const read = await takeInContainers(file, store.containers, materials.takeIn).catch(() => null)
-  if (!read) return notify(toast, `${file.name} could not be saved.`, undefined, 'error')
+  if (!read) return notify(toast, texts.couldNotBeSaved(file.name), undefined, 'error')
   if ('error' in read) return notify(toast, read.error, undefined, 'error')
   const { taken, refused, undo } = read
-  const back = taken > 0 ? { label: 'Undo', run: () => void undo() } : undefined
-  const words = `${taken} imported from ${file.name}`
+  const back = taken > 0 ? { label: common.undo, run: () => void undo() } : undefined
+  const words = texts.importedFrom(taken, file.name)
   if (refused.length === 0) notify(toast, `${words}.`, back)
   else
     notify(
       toast,
-      `${words}; refused: ${refused.slice(0, 3).join(' ')}${refused.length > 3 ? ` And ${refused.length - 3} more.` : ''}`,
+      `${words}; refused: ${refused.slice(0, 3).join(' ')}${refused.length > 3 ? texts.andMore(refused.length - 3) : ''}`,
       back,
       'error',
     )
@@ -63,29 +65,36 @@ async function take(file: File) {
 
 <template>
   <div class="page stacked">
-    <PageHead title="Containers" up="/ingredients" up-label="Ingredients">
+    <PageHead :title="common.containers" up="/ingredients" :up-label="common.ingredients">
       <FileButton
-        label="Import"
+        :label="texts.importWord"
         icon="pi pi-upload"
         accept=".csv,.txt,.xlsx"
         testid="containers-picker"
         @picked="take"
       />
-      <MenuButton v-if="store.containers.length" :items="exports" label="Export" icon="pi pi-download" />
-      <Button label="Add container" icon="pi pi-plus" @click="open = { container: null }" />
+      <MenuButton
+        v-if="store.containers.length"
+        :items="exports"
+        :label="common.exportWord"
+        icon="pi pi-download"
+      />
+      <Button :label="texts.addContainer" icon="pi pi-plus" @click="open = { container: null }" />
     </PageHead>
     <Notice v-if="store.problem" kind="stop">{{ store.problem }}</Notice>
     <div v-if="store.containers.length" class="card scroll">
       <table>
         <thead>
           <tr>
-            <th scope="col">Container</th>
-            <th scope="col">Kind</th>
-            <th scope="col" class="number">Volume</th>
-            <th scope="col" class="number wide-only">Empty</th>
-            <th scope="col" class="number wide-only">Price</th>
-            <th scope="col" class="number">Left</th>
-            <th scope="col"><span class="hidden-text">Acts</span></th>
+            <th scope="col">{{ common.container }}</th>
+            <th scope="col">{{ common.kind }}</th>
+            <th scope="col" class="number">{{ texts.volume }}</th>
+            <th scope="col" class="number wide-only">{{ texts.empty }}</th>
+            <th scope="col" class="number wide-only">{{ texts.price }}</th>
+            <th scope="col" class="number">{{ texts.left }}</th>
+            <th scope="col">
+              <span class="hidden-text">{{ texts.acts }}</span>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -98,32 +107,36 @@ async function take(file: File) {
               }}<span v-if="c.wall" class="muted small block">{{ wallWord(c.wall) }}</span>
             </td>
             <td class="number">
-              {{ sayNumber(c.nominalMl, 1) }} mL<span v-if="c.brimMl" class="muted small block"
-                >brimful {{ sayNumber(c.brimMl, 1) }} mL</span
-              >
+              {{ sayNumber(c.nominalMl, 1) }} mL<span v-if="c.brimMl" class="muted small block">{{
+                texts.brimfulMl(sayNumber(c.brimMl, 1))
+              }}</span>
             </td>
             <td class="number wide-only">
               {{ c.emptyGrams === undefined ? '–' : `${sayNumber(c.emptyGrams, 1)} g` }}
             </td>
             <td class="number wide-only">{{ c.price === undefined ? '–' : c.price.toFixed(2) }}</td>
             <td class="number">
-              <strong v-if="c.left === 0">none</strong><template v-else>{{ c.left }}</template>
+              <strong v-if="c.left === 0">{{ texts.none }}</strong><template v-else>{{ c.left }}</template>
             </td>
             <td class="number">
-              <QuietButton icon="pi pi-trash" rounded :aria-label="`Delete ${c.name}`" @click="remove(c)" />
+              <QuietButton
+                icon="pi pi-trash"
+                rounded
+                :aria-label="texts.deleteWord(c.name)"
+                @click="remove(c)"
+              />
             </td>
           </tr>
         </tbody>
       </table>
     </div>
-    <NothingYet v-else title="No containers yet">
+    <NothingYet v-else :title="texts.noContainersYet">
       <p>
-        Add jars, bottles and tubes. Omblet tells you which are suitable and how many a batch fills, and keeps
-        count.
+        {{ texts.addJarsBottlesAndTubes }}
       </p>
       <template #actions>
-        <Button label="Add container" icon="pi pi-plus" @click="open = { container: null }" />
-        <PlainButton label="Load example stock" @click="takeInDemoShelf" />
+        <Button :label="texts.addContainer" icon="pi pi-plus" @click="open = { container: null }" />
+        <PlainButton :label="texts.loadExampleStock" @click="takeInDemoShelf" />
       </template>
     </NothingYet>
     <ContainerDialog v-if="open" :container="open.container" @close="open = null" />

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { factsDialog as texts } from '#words/ingredients'
 import {
   catalogue as base,
   FactChange,
@@ -41,14 +43,14 @@ const form = reactive({
 const one = (text: string, min: number, max: number, what: string, unit?: FieldUnit) =>
   parseNumber(text, { min, max, what, unit })
 const usage = computed(() =>
-  readRange(form.usage.low, form.usage.high, { min: 0, max: 100, what: 'the percent', unit: '%' }),
+  readRange(form.usage.low, form.usage.high, { min: 0, max: 100, what: common.thePercent, unit: '%' }),
 )
-const ph = computed(() => readRange(form.ph.low, form.ph.high, { min: 0, max: 14, what: 'the pH' }))
+const ph = computed(() => readRange(form.ph.low, form.ph.high, { min: 0, max: 14, what: common.thePh }))
 const singles = computed(() => ({
-  heat: one(form.heat, 0, 300, 'the temperature', '°C'),
-  density: one(form.density, 0.01, 25, 'the density'),
-  strength: one(form.strength, 0.001, 100, 'the strength', '%'),
-  hlb: one(form.hlb, 0, 40, 'the HLB'),
+  heat: one(form.heat, 0, 300, common.theTemperature, '°C'),
+  density: one(form.density, 0.01, 25, texts.theDensity),
+  strength: one(form.strength, 0.001, 100, common.theStrength, '%'),
+  hlb: one(form.hlb, 0, 40, texts.theHlb),
 }))
 const errorOf = (key: keyof typeof singles.value) => {
   const parsed = singles.value[key]
@@ -100,47 +102,46 @@ async function reset() {
   await store.reset(m.id)
   emit('close')
   if (before)
-    notify(toast, 'Reset to the catalogue.', { label: 'Undo', run: () => void store.change(before) })
+    notify(toast, texts.resetToTheCatalogue2, { label: common.undo, run: () => void store.change(before) })
 }
 </script>
 
 <template>
-  <PopUp :visible="true" header="Change facts" @update:visible="emit('close')">
+  <PopUp :visible="true" :header="texts.changeFacts" @update:visible="emit('close')">
     <form class="dialog-form" @submit.prevent="save" @keydown.stop>
       <p class="muted small wide">
-        From your supplier’s documents or your own experience. Your values override the catalogue until you
-        reset them.
+        {{ texts.fromYourSuppliersDocumentsOr }}
       </p>
       <RangeField
         id="fact-usage"
         v-model="form.usage"
-        legend="Usual range, %"
+        :legend="texts.usualRange"
         name="Usual range"
-        unit="percent"
+        :unit="common.percent"
         :read="usage"
         autofocus
       />
       <RangeField id="fact-ph" v-model="form.ph" legend="pH" name="pH" :read="ph" />
       <TextField
-        label="Maximum processing temperature, °C"
+        :label="common.maximumProcessingTemperature"
         :error="errorOf('heat')"
         v-model="form.heat"
         figure
       />
-      <TextField label="Density, g/mL" :error="errorOf('density')" v-model="form.density" figure />
+      <TextField :label="texts.densityGMl" :error="errorOf('density')" v-model="form.density" figure />
       <TextField
         v-if="!m.parts"
-        label="Strength as supplied, %"
+        :label="texts.strengthAsSupplied"
         :error="errorOf('strength')"
         v-model="form.strength"
         figure
       />
-      <TextField v-if="m.emulsifier" label="HLB" :error="errorOf('hlb')" v-model="form.hlb" figure />
-      <TextField label="Note" class="wide" v-model="form.note" :rows="2" maxlength="1000" />
+      <TextField v-if="m.emulsifier" :label="texts.hlb" :error="errorOf('hlb')" v-model="form.hlb" figure />
+      <TextField :label="common.note" class="wide" v-model="form.note" :rows="2" maxlength="1000" />
       <div class="dialog-buttons">
-        <QuietButton v-if="m.changed" type="button" label="Reset to the catalogue" @click="reset" />
-        <QuietButton type="button" label="Cancel" @click="emit('close')" />
-        <Button type="submit" label="Save" :disabled="!valid" />
+        <QuietButton v-if="m.changed" type="button" :label="texts.resetToTheCatalogue" @click="reset" />
+        <QuietButton type="button" :label="common.cancel" @click="emit('close')" />
+        <Button type="submit" :label="common.save" :disabled="!valid" />
       </div>
     </form>
   </PopUp>

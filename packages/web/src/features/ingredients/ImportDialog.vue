@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { importDialog as texts } from '#words/ingredients'
 import { type ReadRow, type TableRead } from '@omblet/core'
 import { useDropZone } from '@vueuse/core'
 import { proxy, wrap } from 'comlink'
@@ -66,7 +68,7 @@ async function take(file: File | undefined) {
       if (result.read.rows.length === 0 && result.read.refused.length > 0) show.value = 'refused'
     }
   } catch {
-    if (worker === mine) problem.value = `${file.name} could not be read. Save it again as .csv or .xlsx.`
+    if (worker === mine) problem.value = texts.couldNotBeReadSave(file.name)
   }
   if (worker === mine) stop()
 }
@@ -84,8 +86,8 @@ async function store() {
       materials: read.value.kind === 'materials' ? rowsOf(read.value.rows) : [],
       containers: [],
     })
-    notify(toast, `${toStore.value} ${what.value} imported from ${fileName.value}.`, {
-      label: 'Undo',
+    notify(toast, texts.importedFrom(toStore.value, what.value, fileName.value), {
+      label: common.undo,
       run: () =>
         void undo().catch((error: unknown) => notify(toast, explainStorage(error), undefined, 'error')),
     })
@@ -98,44 +100,57 @@ async function store() {
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="Import ingredients or lots" @show="begin" @hide="stop" width="52rem">
+  <PopUp
+    v-model:visible="open"
+    :header="texts.importIngredientsOrLots"
+    @show="begin"
+    @hide="stop"
+    width="52rem"
+  >
     <div class="stacked">
       <p v-if="!read" class="muted">
-        A .csv or .xlsx file with column names in the first row. Lots: <em>material, left_grams</em> plus any
-        of (pack_grams, price, supplier, batch, bought, opened, expires, analysis, note). Own ingredients:
-        <em>name, inci</em> and functions, solubility, phase, usage_min, usage_max, ph_min, ph_max, parts. You
-        see everything before it is saved.
+        {{ texts.aCsvOrXlsxFile }} <em>{{ texts.materialLeftGrams }}</em> {{ texts.plusAnyOfPackGrams }}
+        <em>{{ texts.nameInci }}</em> {{ texts.andFunctionsSolubilityPhase }}
       </p>
       <div v-if="!read && !progress" ref="zone" class="drop stacked closer" :class="{ over: dragging }">
         <FileButton
           main
-          label="Choose a file"
+          :label="common.chooseAFile"
           icon="pi pi-upload"
           accept=".csv,.tsv,.txt,.xlsx"
           testid="table-picker"
           @picked="take"
         />
-        <span class="muted small">or drop it here</span>
+        <span class="muted small">{{ texts.orDropItHere }}</span>
       </div>
       <p v-if="problem" class="error-text" role="alert">{{ problem }}</p>
       <div v-if="progress" class="reading" role="status">
         <span
-          >Reading {{ fileName
+          >{{ texts.reading(fileName)
           }}<template v-if="progress.total">
-            : {{ progress.done }} of {{ progress.total }} rows</template
+            {{ texts.ofRows(progress.done, progress.total) }}</template
           ></span
         >
         <progress :value="progress.total ? progress.done : undefined" :max="progress.total || 1"></progress>
-        <PlainButton label="Stop" size="small" @click="begin" />
+        <PlainButton :label="common.stop" size="small" @click="begin" />
       </div>
       <template v-if="read">
         <p>
-          <strong>{{ fileName }}</strong>: {{ of('new') }} new {{ word(of('new')) }}, {{ of('changes') }} that
-          change yours, {{ of('same') }} the same, {{ read.refused.length }} refused.
+          <strong>{{ fileName }}</strong>{{
+            texts.newThatChangeYoursThe(
+              of('new'),
+              word(of('new')),
+              of('changes'),
+              of('same'),
+              read.refused.length,
+            )
+          }}
         </p>
-        <p v-if="read.ignored.length" class="muted small">Unknown columns: {{ read.ignored.join(', ') }}.</p>
-        <OneOf v-model="show" :options="filters" size="small" label="Show rows" />
-        <div class="rows" tabindex="0" role="region" aria-label="Rows of the file">
+        <p v-if="read.ignored.length" class="muted small">
+          {{ texts.unknownColumns(read.ignored.join(', ')) }}
+        </p>
+        <OneOf v-model="show" :options="filters" size="small" :label="texts.showRows" />
+        <div class="rows" tabindex="0" role="region" :aria-label="texts.rowsOfTheFile">
           <VirtualScroller v-if="rows.length" :items="rows" :item-size="46" class="scroller">
             <template #item="{ item }: { item: ShownRow }">
               <div class="row">
@@ -147,16 +162,16 @@ async function store() {
               </div>
             </template>
           </VirtualScroller>
-          <p v-else class="muted none">No row is refused.</p>
+          <p v-else class="muted none">{{ texts.noRowIsRefused }}</p>
         </div>
       </template>
       <div class="buttons">
-        <QuietButton v-if="read" label="Another file" @click="begin" />
+        <QuietButton v-if="read" :label="texts.anotherFile" @click="begin" />
         <span></span>
-        <QuietButton label="Cancel" @click="open = false" />
+        <QuietButton :label="common.cancel" @click="open = false" />
         <Button
           v-if="read"
-          :label="toStore === 0 ? 'Nothing to import' : `Import ${toStore} ${what}`"
+          :label="toStore === 0 ? texts.nothingToImport : texts.importWord(toStore, what)"
           :disabled="toStore === 0 || storing"
           :loading="storing"
           @click="store"

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { ingredientsPage as texts } from '#words/ingredients'
 import { capitalise, lotRows, materialRows, sayNumber, sayPercent, type Material } from '@omblet/core'
 import PageHead from '../../components/PageHead.vue'
 import { PlainButton } from '../../components/buttons'
@@ -24,14 +26,14 @@ const router = useRouter()
 
 const { words, group, phase, which, groups, phases, whiches, shown, rows, remember, clear } = useIngredients()
 const EMPTY = {
-  all: 'No ingredient matches.',
-  shelf: 'No stock yet. Open an ingredient and add a lot.',
-  used: 'None of your formulas uses such an ingredient.',
-  own: 'No ingredients of your own yet. Add one with New ingredient.',
+  all: texts.noIngredientMatches,
+  shelf: texts.noStockYetOpenAn,
+  used: texts.noneOfYourFormulasUses,
+  own: texts.noIngredientsOfYourOwn,
 }
 const nameOf = (id: string) => materials.catalogue.find(id)?.name ?? id
 const range = (m: Material) =>
-  m.usage ? `${sayNumber(m.usage.min, 4)}–${sayPercent(m.usage.max)}` : 'usage rate unknown'
+  m.usage ? `${sayNumber(m.usage.min, 4)}–${sayPercent(m.usage.max)}` : texts.usageRateUnknown
 const making = ref(false)
 const importing = ref(false)
 const importUsed = ref(false)
@@ -41,21 +43,21 @@ function takeIn() {
 }
 const exports = computed(() => [
   {
-    label: `My lots (${lots.lots.length})`,
+    label: texts.myLots(lots.lots.length),
     items: [
-      { label: 'as CSV', command: () => downloadCsv('omblet-lots', lotRows(lots.lots)) },
+      { label: texts.asCsv, command: () => downloadCsv('omblet-lots', lotRows(lots.lots)) },
       {
-        label: 'as a spreadsheet',
+        label: texts.asASpreadsheet,
         command: () => void downloadSpreadsheet('omblet-lots', lotRows(lots.lots)),
       },
     ],
   },
   {
-    label: `Own ingredients (${materials.own.length})`,
+    label: texts.ownIngredients(materials.own.length),
     items: [
-      { label: 'as CSV', command: () => downloadCsv('omblet-materials', materialRows(materials.own)) },
+      { label: texts.asCsv, command: () => downloadCsv('omblet-materials', materialRows(materials.own)) },
       {
-        label: 'as a spreadsheet',
+        label: texts.asASpreadsheet,
         command: () => void downloadSpreadsheet('omblet-materials', materialRows(materials.own)),
       },
     ],
@@ -69,47 +71,54 @@ function onMade(material: Material) {
 
 <template>
   <div class="page">
-    <PageHead title="Ingredients"
+    <PageHead :title="common.ingredients"
       ><template #beside
-        ><span class="muted small count grow" aria-live="polite"
-          >{{ shown.length }} of {{ materials.catalogue.materials.length }} ingredients</span
-        ></template
+        ><span class="muted small count grow" aria-live="polite">{{
+          texts.ofIngredients(shown.length, materials.catalogue.materials.length)
+        }}</span></template
       >
       <PlainButton
         as="a"
         href="/ingredients/containers"
-        label="Containers"
+        :label="common.containers"
         icon="pi pi-inbox"
         @click.prevent="router.push('/ingredients/containers')"
       />
-      <PlainButton label="New ingredient" icon="pi pi-plus" @click="making = true" />
-      <PlainButton label="Import" icon="pi pi-upload" @click="takeIn" />
-      <MenuButton :items="exports" label="Export" icon="pi pi-download" />
+      <PlainButton :label="texts.newIngredient" icon="pi pi-plus" @click="making = true" />
+      <PlainButton :label="texts.importWord" icon="pi pi-upload" @click="takeIn" />
+      <MenuButton :items="exports" :label="common.exportWord" icon="pi pi-download" />
     </PageHead>
     <div class="filters" role="search">
-      <SearchField v-model="words" label="Search ingredients" placeholder="INCI, common name or function" />
+      <SearchField
+        v-model="words"
+        :label="texts.searchIngredients"
+        :placeholder="common.inciCommonNameOrFunction"
+      />
       <Choice
         v-model="group"
         :options="groups"
-        placeholder="All categories"
-        label="Category"
+        :placeholder="common.allCategories"
+        :label="texts.category"
         @change="remember"
       />
-      <Choice v-model="phase" :options="phases" placeholder="Any phase" label="Phase" />
-      <Choice v-model="which" :options="whiches" label="Show" />
+      <Choice v-model="phase" :options="phases" :placeholder="texts.anyPhase" :label="common.phase" />
+      <Choice v-model="which" :options="whiches" :label="texts.show" />
     </div>
     <Notice v-if="lots.expiring.length" kind="check" class="expiring">
-      Expired or expiring soon:
+      {{ texts.expiredOrExpiringSoon }}
       <template v-for="(lot, i) in lots.expiring.slice(0, 4)" :key="lot.id"
         ><template v-if="i > 0">, </template
         ><RouterLink :to="`/ingredients/${lot.material}`">{{ nameOf(lot.material) }}</RouterLink> ({{
           lot.expires
         }})</template
-      ><template v-if="lots.expiring.length > 4"> and {{ lots.expiring.length - 4 }} more</template>.
+      ><template v-if="lots.expiring.length > 4"> {{ texts.andMore(lots.expiring.length - 4) }}</template
+      >.
     </Notice>
     <div v-if="shown.length > 0" class="card list">
       <div class="row titles muted small" aria-hidden="true">
-        <span>Ingredient</span><span>Function</span><span>Phase</span><span class="num">Usual range</span>
+        <span>{{ common.ingredient }}</span><span>{{ texts.functionWord }}</span
+        ><span>{{ common.phase }}</span
+        ><span class="num">{{ texts.usualRange }}</span>
       </div>
       <VirtualScroller :items="rows" :item-size="54" class="scroller">
         <template #item="{ item }: { item: ShelfRow }">
@@ -120,7 +129,7 @@ function onMade(material: Material) {
             <span class="names">
               <span class="name"
                 >{{ capitalise(item.material.name)
-                }}<span v-if="item.material.own" class="muted small"> · your own</span></span
+                }}<span v-if="item.material.own" class="muted small"> {{ texts.yourOwn }}</span></span
               >
               <span class="muted small inci">{{ item.material.inci.join(', ') }}</span>
             </span>
@@ -131,7 +140,9 @@ function onMade(material: Material) {
               ></span
             >
             <span v-else class="muted small does">{{ item.material.functions.slice(0, 3).join(', ') }}</span>
-            <span class="small into">{{ item.material.phase === 'any' ? 'any' : item.material.phase }}</span>
+            <span class="small into">{{
+              item.material.phase === 'any' ? texts.any : item.material.phase
+            }}</span>
             <span class="small num">{{ range(item.material) }}</span>
           </RouterLink>
         </template>
@@ -139,9 +150,9 @@ function onMade(material: Material) {
     </div>
     <NothingYet v-else>
       <p>{{ EMPTY[which] }}</p>
-      <template #actions><PlainButton label="Show all" @click="clear" /></template>
+      <template #actions><PlainButton :label="texts.showAll" @click="clear" /></template>
     </NothingYet>
-    <OwnMaterialDialog v-model:open="making" :name="words.trim()" action="Make" @made="onMade" />
+    <OwnMaterialDialog v-model:open="making" :name="words.trim()" :action="common.make" @made="onMade" />
     <ImportDialog v-if="importUsed" v-model:open="importing" />
   </div>
 </template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { lotDialog as texts } from '#words/ingredients'
 import {
   acknowledged,
   clashWords,
@@ -54,12 +56,12 @@ const analysis = ref<AnalysisRow[]>(
   props.lot?.analysis?.map((a) => ({ inci: a.inci, percent: sayNumber(a.percent, 5) })) ??
     (asksAnalysis ? usualTraces(props.material).map((t) => ({ inci: t.inci, percent: '' })) : []),
 )
-const share = (text: string) => parseNumber(text, { min: 0, max: 100, what: 'the percent', unit: '%' })
+const share = (text: string) => parseNumber(text, { min: 0, max: 100, what: common.thePercent, unit: '%' })
 const analysisError = computed(() => {
   for (const { inci, percent } of analysis.value) {
     const parsed = share(percent)
     if ('error' in parsed) return parsed.error
-    if (parsed.value !== null && inci.trim() === '') return 'Name the substance for each percentage.'
+    if (parsed.value !== null && inci.trim() === '') return texts.nameTheSubstanceForEach
   }
   return null
 })
@@ -69,7 +71,7 @@ const parts = new Set((props.material.parts ?? []).flatMap((p) => materials.cata
 const sources = computed(() => store.lots.filter((l) => parts.has(l.material) && l.id !== props.lot?.id))
 const madeFrom = ref<string[]>([...(props.lot?.madeFrom ?? [])])
 const sourceWords = (lot: Lot) =>
-  `${materials.catalogue.find(lot.material)?.name ?? lot.material}, ${lot.batch || lot.supplier || 'unnumbered lot'}`
+  `${materials.catalogue.find(lot.material)?.name ?? lot.material}, ${lot.batch || lot.supplier || common.unnumberedLot}`
 
 const MOST_BYTES = 10_000_000
 const paper = ref<{ name: string; blob: Blob } | null>(null)
@@ -85,10 +87,10 @@ async function takePaper(file: File) {
     // a picture is kept without the place where it was taken
     const isPicture = file.type.startsWith('image/')
     const blob = isPicture ? await barePicture(file) : file
-    if (blob.size > MOST_BYTES) paperError.value = `${file.name} is over 10 MB. Keep a smaller copy here.`
+    if (blob.size > MOST_BYTES) paperError.value = texts.isOver10MbKeep(file.name)
     else paper.value = { name: isPicture ? file.name.replace(/\.\w+$/, '') + '.jpg' : file.name, blob }
   } catch {
-    paperError.value = `${file.name} cannot be opened here, so its location data cannot be removed. Save it as JPEG or PDF.`
+    paperError.value = texts.cannotBeOpenedHereSo(file.name)
   }
 }
 function openPaper() {
@@ -110,8 +112,8 @@ const grams = (text: string, what: string) =>
     unit: 'g',
     of: measuredOf(props.material, tools.tools.dropGrams),
   })
-const left = computed(() => grams(form.left, 'the amount'))
-const pack = computed(() => grams(form.pack, 'the pack'))
+const left = computed(() => grams(form.left, common.theAmount))
+const pack = computed(() => grams(form.pack, texts.thePack))
 const price = computed(() => parsePrice(form.price))
 const postage = computed(() => parsePrice(form.postage))
 const saidOf = (read: ReturnType<typeof grams>) => ('said' in read ? read.said : undefined)
@@ -120,7 +122,7 @@ const errors = computed(() => ({
     'error' in left.value
       ? left.value.error
       : asked.value && left.value.value === null && form.pack === ''
-        ? 'Enter the remaining amount in grams.'
+        ? texts.enterTheRemainingAmountIn
         : null,
   pack: 'error' in pack.value ? pack.value.error : null,
   price: 'error' in price.value ? price.value.error : null,
@@ -186,10 +188,10 @@ async function save() {
 </script>
 
 <template>
-  <PopUp :visible="true" :header="lot ? 'Edit lot' : 'Add lot'" @update:visible="emit('close')">
+  <PopUp :visible="true" :header="lot ? texts.editLot : texts.addLot" @update:visible="emit('close')">
     <form class="dialog-form" @submit.prevent="save">
       <TextField
-        label="Pack size, g"
+        :label="texts.packSizeG"
         :error="errors.pack"
         :said="saidOf(pack)"
         v-model="form.pack"
@@ -197,7 +199,7 @@ async function save() {
         figure
       />
       <TextField
-        label="Remaining, g"
+        :label="texts.remainingG"
         :error="errors.left"
         :said="saidOf(left)"
         v-model="form.left"
@@ -205,16 +207,16 @@ async function save() {
         @blur="asked = true"
         figure
       />
-      <TextField label="Price per pack" :error="errors.price" v-model="form.price" figure />
-      <TextField label="Share of postage" :error="errors.postage" v-model="form.postage" figure />
-      <DayField v-model="form.expires" label="Expires" ends />
-      <DayField v-model="form.bought" label="Bought" />
-      <DayField v-model="form.opened" label="Opened" />
-      <TextField label="Supplier" v-model="form.supplier" maxlength="200" />
-      <TextField label="Lot number" v-model="form.batch" maxlength="100" />
-      <TextField label="Note" class="wide" v-model="form.note" :rows="2" maxlength="2000" />
+      <TextField :label="texts.pricePerPack" :error="errors.price" v-model="form.price" figure />
+      <TextField :label="texts.shareOfPostage" :error="errors.postage" v-model="form.postage" figure />
+      <DayField v-model="form.expires" :label="texts.expires" ends />
+      <DayField v-model="form.bought" :label="texts.bought" />
+      <DayField v-model="form.opened" :label="texts.opened" />
+      <TextField :label="texts.supplier" v-model="form.supplier" maxlength="200" />
+      <TextField :label="texts.lotNumber" v-model="form.batch" maxlength="100" />
+      <TextField :label="common.note" class="wide" v-model="form.note" :rows="2" maxlength="2000" />
       <fieldset v-if="sources.length" class="wide sources">
-        <legend>Made from lots</legend>
+        <legend>{{ texts.madeFromLots }}</legend>
         <label v-for="source in sources" :key="source.id" class="source abreast">
           <Checkbox v-model="madeFrom" :value="source.id" />
           {{ sourceWords(source) }}
@@ -222,7 +224,7 @@ async function save() {
       </fieldset>
       <AnalysisEditor v-if="asksAnalysis" v-model="analysis" class="wide" :error="errors.analysis" />
       <div class="field wide">
-        <span id="paper-label" class="label text-note muted">Document (certificate, data sheet, photo)</span>
+        <span id="paper-label" class="label text-note muted">{{ texts.documentCertificateDataSheet }}</span>
         <div class="paper">
           <Button
             v-if="paper"
@@ -235,24 +237,23 @@ async function save() {
             @click="openPaper"
           />
           <FileButton
-            :label="paper ? 'Choose another' : 'Choose a file'"
+            :label="paper ? texts.chooseAnother : common.chooseAFile"
             size="small"
             aria-describedby="paper-label"
             testid="paper-picker"
             @picked="takePaper"
           />
-          <QuietButton v-if="paper" type="button" label="Remove" size="small" @click="paper = null" />
+          <QuietButton v-if="paper" type="button" :label="common.remove" size="small" @click="paper = null" />
         </div>
         <p v-if="paperError" class="error" role="alert">{{ paperError }}</p>
         <p class="muted small">
-          The document stays in this browser. A backup “With photos and documents” includes it. Location and
-          camera data are removed from images; a PDF stays unchanged.
+          {{ texts.theDocumentStaysInThis }}
         </p>
       </div>
       <p v-if="clash ?? store.problem" class="error-text wide" role="alert">{{ clash ?? store.problem }}</p>
       <div class="dialog-buttons">
-        <QuietButton type="button" label="Cancel" @click="emit('close')" />
-        <Button type="submit" :label="lot ? 'Save' : 'Add'" :disabled="!valid" />
+        <QuietButton type="button" :label="common.cancel" @click="emit('close')" />
+        <Button type="submit" :label="lot ? common.save : common.add" :disabled="!valid" />
       </div>
     </form>
   </PopUp>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { lotTracePage as texts } from '#words/ingredients'
 import { capitalise, sayNumber, WATCH, whereLotWent, type BatchHead, type Lot, type Went } from '@omblet/core'
 import { format } from 'date-fns'
 import TitledCard from '../../components/TitledCard.vue'
@@ -22,7 +24,7 @@ const lot = computed(() => lots.lots.find((l) => l.id === props.id) ?? null)
 const name = computed(() =>
   lot.value ? capitalise(materials.catalogue.find(lot.value.material)?.name ?? lot.value.material) : '',
 )
-const called = computed(() => lot.value?.batch || lot.value?.supplier || 'unnumbered lot')
+const called = computed(() => lot.value?.batch || lot.value?.supplier || common.unnumberedLot)
 
 interface Row extends Went {
   head: BatchHead
@@ -63,14 +65,14 @@ function takeBack() {
 /** What becomes of a batch that holds a lot that is off. */
 function todo({ head }: Row): string {
   if (head.status === 'discarded') return 'discarded'
-  if (head.status === 'running' || head.status === 'paused') return 'stop making it'
-  return 'withdraw it; check appearance and odour, and discard if in doubt'
+  if (head.status === 'running' || head.status === 'paused') return texts.stopMakingIt
+  return texts.withdrawItCheckAppearanceAnd
 }
 const day = (iso: string) => format(new Date(iso), 'd MMM yyyy')
 const jars = (head: BatchHead) =>
-  head.filledGrams === null ? '–' : `${sayNumber(head.filledGrams, 1)} g filled`
+  head.filledGrams === null ? '–' : texts.gFilled(sayNumber(head.filledGrams, 1))
 const csv = () =>
-  void downloadCsv(`where ${called.value} went`, [
+  void downloadCsv(texts.whereWent(called.value), [
     ['batch', 'product', 'begun', 'grams', 'by_way_of', 'filled_grams', 'state'],
     ...(rows.value ?? []).map((r) => [
       r.head.code,
@@ -93,28 +95,28 @@ const looksAt = computed(() =>
     <PageHead
       :title="`${name}, ${called}`"
       :up="`/ingredients/${lot.material}`"
-      up-label="Back to the ingredient"
+      :up-label="texts.backToTheIngredient"
     >
-      <PlainButton v-if="rows?.length" label="CSV" icon="pi pi-table" @click="csv" />
-      <PlainButton v-if="rows?.length" label="Print" icon="pi pi-print" @click="print" />
+      <PlainButton v-if="rows?.length" :label="texts.csv" icon="pi pi-table" @click="csv" />
+      <PlainButton v-if="rows?.length" :label="common.print" icon="pi pi-print" @click="print" />
     </PageHead>
     <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
     <Notice v-if="lot.off" kind="stop"
-      ><strong>Lot rejected:</strong> {{ lot.off }}. Do not use it.
-      <template #actions><PlainButton label="Undo rejection" size="small" @click="takeBack" /></template
+      ><strong>{{ texts.lotRejected }}</strong> {{ texts.doNotUseIt(lot.off) }}
+      <template #actions><PlainButton :label="texts.undoRejection" size="small" @click="takeBack" /></template
     ></Notice>
-    <TitledCard title="Lot trace" :level="2" class="closer">
-      <p v-if="rows === null && !problem" class="muted">Searching all batches…</p>
-      <p v-else-if="rows?.length === 0" class="muted">No batch on this device contains this lot.</p>
+    <TitledCard :title="common.lotTrace" :level="2" class="closer">
+      <p v-if="rows === null && !problem" class="muted">{{ texts.searchingAllBatches }}</p>
+      <p v-else-if="rows?.length === 0" class="muted">{{ texts.noBatchOnThisDevice }}</p>
       <div v-else-if="rows" class="scroll">
         <table>
           <thead>
             <tr>
-              <th scope="col">Batch</th>
-              <th scope="col">Product</th>
-              <th scope="col" class="number num">Of this lot</th>
-              <th scope="col">Jars</th>
-              <th v-if="lot.off" scope="col">Action</th>
+              <th scope="col">{{ common.batch }}</th>
+              <th scope="col">{{ common.product }}</th>
+              <th scope="col" class="number num">{{ texts.ofThisLot }}</th>
+              <th scope="col">{{ texts.jars }}</th>
+              <th v-if="lot.off" scope="col">{{ texts.action }}</th>
             </tr>
           </thead>
           <tbody>
@@ -127,7 +129,9 @@ const looksAt = computed(() =>
               </td>
               <td>
                 {{ r.head.name
-                }}<span v-if="r.by.length" class="muted small block">via {{ r.by.join(', then ') }}</span>
+                }}<span v-if="r.by.length" class="muted small block">{{
+                  texts.via(r.by.join(', then '))
+                }}</span>
               </td>
               <td class="number mono num">{{ sayNumber(r.grams, 2) }} g</td>
               <td>{{ jars(r.head) }}</td>
@@ -136,18 +140,17 @@ const looksAt = computed(() =>
           </tbody>
         </table>
       </div>
-      <p v-if="stocks.length" class="small">Stock solutions that contain it: {{ stocks.join(', ') }}.</p>
+      <p v-if="stocks.length" class="small">{{ texts.stockSolutionsThatContainIt(stocks.join(', ')) }}</p>
       <p v-if="lot.off" class="small">
-        {{ looksAt }} Appearance proves nothing. If in doubt, discard every batch that contains this lot, and
-        tell everyone who has a jar of it.
+        {{ texts.appearanceProvesNothingIfIn(looksAt) }}
       </p>
     </TitledCard>
     <form v-if="!lot.off" class="card mark stacked closer padded" @submit.prevent="markOff">
-      <TextField id="lot-off" label="Reason for rejecting this lot" v-model="why" maxlength="500" />
-      <PlainButton type="submit" label="Reject lot" :disabled="!why.trim()" />
+      <TextField id="lot-off" :label="texts.reasonForRejectingThisLot" v-model="why" maxlength="500" />
+      <PlainButton type="submit" :label="texts.rejectLot" :disabled="!why.trim()" />
     </form>
   </div>
-  <NotHere v-else what="lot" why="" to="/ingredients" to-label="Ingredients" />
+  <NotHere v-else :what="texts.lot" why="" to="/ingredients" :to-label="common.ingredients" />
 </template>
 
 <style scoped>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { lotsCard as texts } from '#words/ingredients'
 import {
   daysLeft,
   freshnessOf,
@@ -30,65 +32,83 @@ const editing = ref<Lot | 'new' | null>(null)
 const MARK = { past: 'stop', soon: 'check', good: 'fine', unknown: 'note' } as const
 function lasts(lot: Lot) {
   const days = daysLeft(lot, today())
-  if (days === null) return 'no expiry date'
-  if (days < 0) return `expired ${lot.expires}`
-  return days === 0 ? 'expires today' : `until ${lot.expires}, ${days} ${days === 1 ? 'day' : 'days'}`
+  if (days === null) return texts.noExpiryDate
+  if (days < 0) return texts.expired(lot.expires ?? '')
+  return days === 0
+    ? texts.expiresToday
+    : texts.until(lot.expires ?? '', days, days === 1 ? texts.day : texts.days)
 }
 const details = (lot: Lot) =>
   [
     lot.supplier,
-    lot.batch && `lot ${lot.batch}`,
-    lot.bought && `bought ${lot.bought}`,
-    lot.opened && `opened ${lot.opened}`,
+    lot.batch && texts.lot(lot.batch),
+    lot.bought && texts.bought(lot.bought),
+    lot.opened && texts.opened(lot.opened),
     lot.price !== undefined && lot.packGrams
-      ? `${sayMoney(lot.price)} for ${sayNumber(lot.packGrams)} g${lot.postage ? ` and ${sayMoney(lot.postage)} postage` : ''}`
+      ? texts.forG(
+          sayMoney(lot.price),
+          sayNumber(lot.packGrams),
+          lot.postage ? texts.andPostage(sayMoney(lot.postage)) : '',
+        )
       : '',
   ]
     .filter(Boolean)
     .join(' · ')
 
 async function remove(lot: Lot) {
-  const undo = await store.remove(lot, `Lot of ${props.material.name}`)
-  if (undo) notify(toast, 'Lot removed.', { label: 'Undo', run: () => void undo() })
+  const undo = await store.remove(lot, texts.lotOf(props.material.name))
+  if (undo) notify(toast, texts.lotRemoved, { label: common.undo, run: () => void undo() })
 }
 </script>
 
 <template>
-  <TitledCard title="My stock" :level="2">
+  <TitledCard :title="common.myStock" :level="2">
     <template #beside
       ><span v-if="lots.length" class="mono">{{ sayNumber(store.left(material.id), 1) }} g</span></template
     >
 
     <p v-if="store.problem" class="error-text" role="alert">{{ store.problem }}</p>
-    <p v-if="lots.length === 0" class="muted">No lots. Add your stock with expiry date and price.</p>
+    <p v-if="lots.length === 0" class="muted">{{ texts.noLotsAddYourStock }}</p>
     <p v-if="price !== null" class="muted small">
-      About {{ sayMoney(price * 100) }} per 100 g, at the latest price.
-      <template v-if="history.length > 1"
-        >Price history: {{ history.map((h) => `${sayMoney(h.per100)} (${h.day})`).join(', ') }}.</template
-      >
+      {{ texts.aboutPer100GAt(sayMoney(price * 100)) }}
+      <template v-if="history.length > 1">{{
+        texts.priceHistory(history.map((h) => `${sayMoney(h.per100)} (${h.day})`).join(', '))
+      }}</template>
     </p>
     <ul>
       <li v-for="lot in lots" :key="lot.id">
         <FindingMark :severity="MARK[freshnessOf(lot, today())]" :size="16" />
         <div class="what grow breaks">
           <p>
-            <strong>{{ sayNumber(lot.leftGrams, 2) }} g</strong> left, {{ lasts(lot) }}
+            <strong>{{ sayNumber(lot.leftGrams, 2) }} g</strong> {{ texts.left(lasts(lot)) }}
           </p>
-          <p v-if="lot.off" class="off stop-ink bold">Rejected: {{ lot.off }}</p>
+          <p v-if="lot.off" class="off stop-ink bold">{{ texts.rejected(lot.off) }}</p>
           <p v-if="details(lot)" class="muted small">{{ details(lot) }}</p>
           <p v-if="lot.analysis?.length" class="muted small">
-            analysis: {{ lot.analysis.map((a) => `${a.inci} ${sayPercent(a.percent)}`).join(', ') }}
+            {{ texts.analysis(lot.analysis.map((a) => `${a.inci} ${sayPercent(a.percent)}`).join(', ')) }}
           </p>
           <p v-if="lot.note" class="muted small note">{{ lot.note }}</p>
         </div>
-        <RouterLink :to="`/ingredients/lots/${lot.id}`" class="went" aria-label="Lot trace"
+        <RouterLink :to="`/ingredients/lots/${lot.id}`" class="went" :aria-label="common.lotTrace"
           ><i class="pi pi-sitemap" aria-hidden="true"></i
         ></RouterLink>
-        <QuietButton icon="pi pi-pencil" rounded size="small" aria-label="Edit lot" @click="editing = lot" />
-        <QuietButton icon="pi pi-trash" rounded size="small" aria-label="Remove lot" @click="remove(lot)" />
+        <QuietButton
+          icon="pi pi-pencil"
+          rounded
+          size="small"
+          :aria-label="texts.editLot"
+          @click="editing = lot"
+        />
+        <QuietButton
+          icon="pi pi-trash"
+          rounded
+          size="small"
+          :aria-label="texts.removeLot"
+          @click="remove(lot)"
+        />
       </li>
     </ul>
-    <PlainButton label="Add lot" icon="pi pi-plus" size="small" @click="editing = 'new'" />
+    <PlainButton :label="texts.addLot" icon="pi pi-plus" size="small" @click="editing = 'new'" />
     <LotDialog
       v-if="editing"
       :material="material"

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { materialPage as texts } from '#words/ingredients'
 import { acidBaseOf, capitalise, clashesOf, limitRowsOf, slug } from '@omblet/core'
 import PageHead from '../../components/PageHead.vue'
 import { PlainButton, QuietButton } from '../../components/buttons'
@@ -54,67 +56,78 @@ async function removeOwn() {
   notify(
     toast,
     used > 0
-      ? `${capitalise(gone.name)} removed; ${used} ${used === 1 ? 'formula still names' : 'formulas still name'} it.`
-      : `${capitalise(gone.name)} removed.`,
-    undo ? { label: 'Undo', run: () => void undo() } : undefined,
+      ? texts.removedIt(
+          capitalise(gone.name),
+          used,
+          used === 1 ? texts.formulaStillNames : texts.formulasStillName,
+        )
+      : texts.removed(capitalise(gone.name)),
+    undo ? { label: common.undo, run: () => void undo() } : undefined,
   )
 }
 </script>
 
 <template>
   <div v-if="!material" class="page">
-    <h1>Ingredient not found</h1>
-    <p><RouterLink to="/ingredients">Go to Ingredients</RouterLink></p>
+    <h1>{{ texts.ingredientNotFound }}</h1>
+    <p>
+      <RouterLink to="/ingredients">{{ texts.goToIngredients }}</RouterLink>
+    </p>
   </div>
   <div v-else class="page">
-    <PageHead :title="capitalise(material.name)" up="/ingredients" up-label="Ingredients">
+    <PageHead :title="capitalise(material.name)" up="/ingredients" :up-label="common.ingredients">
       <PlainButton
-        :label="material.own ? 'Change' : 'Change facts'"
+        :label="material.own ? common.change : texts.changeFacts"
         icon="pi pi-pencil"
         size="small"
         @click="changing = true"
       />
-      <QuietButton v-if="material.own" label="Remove" icon="pi pi-trash" size="small" @click="removeOwn" />
+      <QuietButton
+        v-if="material.own"
+        :label="common.remove"
+        icon="pi pi-trash"
+        size="small"
+        @click="removeOwn"
+      />
     </PageHead>
     <p v-if="material.note" class="lead">{{ material.note }}</p>
     <div class="columns">
       <div class="stacked">
         <section class="card" aria-labelledby="facts-title">
-          <h2 id="facts-title">Facts</h2>
+          <h2 id="facts-title">{{ texts.facts }}</h2>
           <MaterialFacts :material="material" />
           <p v-if="material.aliases?.length" class="muted small">
-            Also called {{ material.aliases.join(', ') }}.
+            {{ texts.alsoCalled(material.aliases.join(', ')) }}
           </p>
         </section>
         <LotsCard :material="material" />
         <section v-if="clashes.length" class="card" aria-labelledby="clash-title">
-          <h2 id="clash-title">Incompatible with</h2>
+          <h2 id="clash-title">{{ texts.incompatibleWith }}</h2>
           <ul class="plain">
             <li v-for="(clash, i) in clashes" :key="i">
-              <strong>{{ capitalise(clash.with.name) }}</strong>: they {{ clash.what }}.
-              {{ clash.why }}
+              <strong>{{ capitalise(clash.with.name) }}</strong>{{ texts.they(clash.what, clash.why) }}
             </li>
           </ul>
         </section>
       </div>
       <div class="stacked">
         <section v-if="solid" class="card" aria-labelledby="solubility-title">
-          <h2 id="solubility-title">Solubility</h2>
+          <h2 id="solubility-title">{{ texts.solubility }}</h2>
           <SolubilityCharts :solid="solid" />
         </section>
         <section class="card" aria-labelledby="limits-title">
-          <h2 id="limits-title">Limits</h2>
+          <h2 id="limits-title">{{ texts.limits }}</h2>
           <p v-if="limits.length === 0" class="muted">
-            No legal limit known. Check the rules of your region.
+            {{ texts.noLegalLimitKnownCheck }}
           </p>
-          <div v-else class="scroll" tabindex="0" role="region" aria-label="Limits table">
+          <div v-else class="scroll" tabindex="0" role="region" :aria-label="texts.limitsTable">
             <table>
               <thead>
                 <tr>
-                  <th>Substance</th>
-                  <th>Limit</th>
-                  <th>Product</th>
-                  <th>By</th>
+                  <th>{{ texts.substance }}</th>
+                  <th>{{ texts.limit }}</th>
+                  <th>{{ common.product }}</th>
+                  <th>{{ common.by }}</th>
                 </tr>
               </thead>
               <tbody>
@@ -136,8 +149,8 @@ async function removeOwn() {
           </div>
         </section>
         <section class="card" aria-labelledby="used-title">
-          <h2 id="used-title">In your formulas</h2>
-          <p v-if="users.length === 0" class="muted">Not used yet.</p>
+          <h2 id="used-title">{{ texts.inYourFormulas }}</h2>
+          <p v-if="users.length === 0" class="muted">{{ texts.notUsedYet }}</p>
           <ul v-else class="users">
             <li v-for="record in users" :key="record.id">
               <Jar :layers="layersOf(record.formula)" small />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { solubilityCharts as texts } from '#words/ingredients'
 import {
   catalogue,
   sayNumber,
@@ -77,7 +78,7 @@ const options = (title: string, logarithmic: boolean) =>
       ...axis(null, (v) => share(v, logarithmic)),
     },
     tooltip: {
-      y: { formatter: (v: number) => `about ${share(v, logarithmic)}` },
+      y: { formatter: (v: number) => texts.about(share(v, logarithmic)) },
       x: { formatter: (v: number) => sayNumber(v, 1) },
     },
   })
@@ -89,7 +90,7 @@ const tableOf = (head: string, series: typeof solventSeries.value, logarithmic: 
   ]),
 })
 const solventTitle = computed(() =>
-  byPh.value ? 'percent of solvent in water, at pH 3.5' : 'percent of solvent in water',
+  byPh.value ? texts.percentOfSolventInWater : texts.percentOfSolventInWater2,
 )
 const FACTOR = { high: 1.3, medium: 1.5, low: 2 }
 </script>
@@ -100,9 +101,9 @@ const FACTOR = { high: 1.3, medium: 1.5, low: 2 }
       v-if="byPh"
       type="line"
       :height="230"
-      :options="options('pH, in water', true)"
+      :options="options(texts.phInWater, true)"
       :series="phSeries"
-      summary="Solubility in water by pH."
+      :summary="texts.solubilityInWaterByPh"
       :table="tableOf('pH', phSeries, true)"
     />
     <ChartFigure
@@ -111,18 +112,19 @@ const FACTOR = { high: 1.3, medium: 1.5, low: 2 }
       :height="230"
       :options="options(solventTitle, false)"
       :series="solventSeries"
-      summary="Solubility in water with a solvent."
-      :table="tableOf('Solvent, %', solventSeries, false)"
+      :summary="texts.solubilityInWaterWithA"
+      :table="tableOf(texts.solvent, solventSeries, false)"
     />
     <p class="small wide">
       <template v-if="!byPh"
-        >About {{ sayNumber((solid.waterSolubility ?? 0) / 10, 2) }} % dissolves in water at 25 °C<template
-          v-if="solid.enthalpy"
-          >, about {{ sayNumber(((solid.waterSolubility ?? 0) / 10) * cold, 2) }} % at 5 °C</template
+        >{{ texts.aboutDissolvesInWaterAt(sayNumber((solid.waterSolubility ?? 0) / 10, 2))
+        }}<template v-if="solid.enthalpy">{{
+          texts.aboutAt5C(sayNumber(((solid.waterSolubility ?? 0) / 10) * cold, 2))
+        }}</template
         >.
       </template>
-      Uncertainty: a factor of {{ FACTOR[solid.confidence] }}; more with glycols.
-      <span class="muted">{{ solid.source }}; log-linear cosolvency (Yalkowsky).</span>
+      {{ texts.uncertaintyAFactorOfMore(FACTOR[solid.confidence]) }}
+      <span class="muted">{{ texts.logLinearCosolvencyYalkowsky(solid.source) }}</span>
     </p>
   </div>
 </template>

@@ -1,31 +1,33 @@
+import { common } from '#words/common'
+import { groups as texts } from '#words/ingredients'
 import type { MaterialKind } from '@omblet/core'
 
 /** Kinds as they stand together on a shelf. */
 export const GROUPS: { id: string; label: string; kinds: MaterialKind[] }[] = [
-  { id: 'water', label: 'Waters and aloe', kinds: ['water', 'hydrosol', 'aloe'] },
-  { id: 'humectant', label: 'Humectants', kinds: ['humectant', 'hyaluronate'] },
-  { id: 'oil', label: 'Oils and butters', kinds: ['oil', 'butter'] },
-  { id: 'ester', label: 'Light esters, alkanes, silicones', kinds: ['ester', 'alkane', 'silicone'] },
-  { id: 'wax', label: 'Fatty alcohols, acids, waxes', kinds: ['fatty-alcohol', 'fatty-acid', 'wax'] },
+  { id: 'water', label: texts.watersAndAloe, kinds: ['water', 'hydrosol', 'aloe'] },
+  { id: 'humectant', label: texts.humectants, kinds: ['humectant', 'hyaluronate'] },
+  { id: 'oil', label: texts.oilsAndButters, kinds: ['oil', 'butter'] },
+  { id: 'ester', label: texts.lightEstersAlkanesSilicones, kinds: ['ester', 'alkane', 'silicone'] },
+  { id: 'wax', label: texts.fattyAlcoholsAcidsWaxes, kinds: ['fatty-alcohol', 'fatty-acid', 'wax'] },
   {
     id: 'emulsifier',
-    label: 'Emulsifiers and solubilisers',
+    label: texts.emulsifiersAndSolubilisers,
     kinds: ['emulsifier', 'emulsifier-wo', 'solubiliser'],
   },
-  { id: 'cationic', label: 'Hair conditioners', kinds: ['cationic'] },
-  { id: 'thickener', label: 'Thickeners', kinds: ['polymer', 'gum', 'clay', 'film-former'] },
-  { id: 'active', label: 'Actives and proteins', kinds: ['active', 'protein', 'cooling'] },
-  { id: 'acid', label: 'Acids, bases, buffers, salts', kinds: ['acid', 'base', 'buffer', 'salt'] },
-  { id: 'guard', label: 'Chelators and antioxidants', kinds: ['chelator', 'antioxidant'] },
-  { id: 'preservative', label: 'Preservatives', kinds: ['preservative'] },
-  { id: 'botanical', label: 'Extracts and scents', kinds: ['extract', 'essential-oil', 'fragrance'] },
+  { id: 'cationic', label: texts.hairConditioners, kinds: ['cationic'] },
+  { id: 'thickener', label: texts.thickeners, kinds: ['polymer', 'gum', 'clay', 'film-former'] },
+  { id: 'active', label: texts.activesAndProteins, kinds: ['active', 'protein', 'cooling'] },
+  { id: 'acid', label: texts.acidsBasesBuffersSalts, kinds: ['acid', 'base', 'buffer', 'salt'] },
+  { id: 'guard', label: texts.chelatorsAndAntioxidants, kinds: ['chelator', 'antioxidant'] },
+  { id: 'preservative', label: texts.preservatives, kinds: ['preservative'] },
+  { id: 'botanical', label: texts.extractsAndScents, kinds: ['extract', 'essential-oil', 'fragrance'] },
   {
     id: 'powder',
-    label: 'Colours, powders, UV filters',
+    label: texts.coloursPowdersUvFilters,
     kinds: ['colourant', 'uv-filter', 'abrasive', 'powder'],
   },
-  { id: 'solvent', label: 'Solvents and surfactants', kinds: ['solvent', 'surfactant'] },
-  { id: 'other', label: 'Other', kinds: ['other'] },
+  { id: 'solvent', label: texts.solventsAndSurfactants, kinds: ['solvent', 'surfactant'] },
+  { id: 'other', label: common.other, kinds: ['other'] },
 ]
 
 const byKind = new Map(GROUPS.flatMap((g) => g.kinds.map((kind) => [kind, g.id] as const)))

@@ -1,3 +1,5 @@
+import { common } from '#words/common'
+import { rows as texts } from '#words/ingredients'
 import { sayNumber, type Material, type Stand } from '@omblet/core'
 
 export type ShelfRow =
@@ -19,10 +21,10 @@ const urgency = (stand: Stand) => Math.min(URGENCY[stand.freshness], stand.runsO
 export function shelfRows(found: readonly Material[], { standOf, used }: Mine): ShelfRow[] {
   const stands = new Map(found.map((m) => [m.id, standOf(m.id)] as const))
   const sections: { title: string; materials: Material[] }[] = [
-    { title: 'My stock', materials: [] },
-    { title: 'Own', materials: [] },
-    { title: 'In my formulas', materials: [] },
-    { title: 'The catalogue', materials: [] },
+    { title: common.myStock, materials: [] },
+    { title: texts.own, materials: [] },
+    { title: texts.inMyFormulas, materials: [] },
+    { title: texts.theCatalogue, materials: [] },
   ]
   for (const m of found)
     sections[stands.get(m.id) ? 0 : m.own ? 1 : used.has(m.id) ? 2 : 3]!.materials.push(m)
@@ -36,8 +38,8 @@ export function shelfRows(found: readonly Material[], { standOf, used }: Mine): 
 
 /** How a lot stands in words, with what is wrong with it; null where nothing is. */
 export function standWords(stand: Stand): { left: string; warning: string | null } {
-  const left = `${sayNumber(stand.grams, stand.grams < 10 ? 1 : 0)} g left`
-  if (stand.freshness === 'past') return { left, warning: `expired, ${stand.expires}` }
-  if (stand.freshness === 'soon') return { left, warning: `best before ${stand.expires}` }
-  return { left, warning: stand.runsOut ? 'running low' : null }
+  const left = texts.gLeft(sayNumber(stand.grams, stand.grams < 10 ? 1 : 0))
+  if (stand.freshness === 'past') return { left, warning: texts.expired(stand.expires ?? '') }
+  if (stand.freshness === 'soon') return { left, warning: texts.bestBefore(stand.expires ?? '') }
+  return { left, warning: stand.runsOut ? texts.runningLow : null }
 }

@@ -1,3 +1,5 @@
+import { common } from '#words/common'
+import { useIngredients as texts } from '#words/ingredients'
 import { standOf, type Material } from '@omblet/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -20,21 +22,21 @@ export function useIngredients() {
   const which = ref<'all' | 'shelf' | 'used' | 'own'>('all')
 
   const groups = [
-    { value: null, label: 'All categories' },
+    { value: null, label: common.allCategories },
     ...GROUPS.map((g) => ({ value: g.id, label: g.label })),
   ]
   const phases = [
-    { value: null, label: 'Any phase' },
-    { value: 'water', label: 'Water' },
-    { value: 'oil', label: 'Oil' },
-    { value: 'cool-down', label: 'Cool-down' },
-    { value: 'any', label: 'Any phase' },
+    { value: null, label: texts.anyPhase },
+    { value: 'water', label: common.water },
+    { value: 'oil', label: common.oil },
+    { value: 'cool-down', label: common.coolDown },
+    { value: 'any', label: texts.anyPhase },
   ]
   const whiches = [
-    { value: 'all', label: 'All ingredients' },
-    { value: 'shelf', label: 'My stock' },
-    { value: 'used', label: 'In my formulas' },
-    { value: 'own', label: 'My own' },
+    { value: 'all', label: texts.allIngredients },
+    { value: 'shelf', label: common.myStock },
+    { value: 'used', label: texts.inMyFormulas },
+    { value: 'own', label: texts.myOwn },
   ]
 
   const used = computed(() => {

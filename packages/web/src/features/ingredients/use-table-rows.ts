@@ -1,3 +1,4 @@
+import { useTableRows as texts } from '#words/ingredients'
 import {
   capitalise,
   changeWords,
@@ -29,7 +30,7 @@ export function useTableRows(read: Readonly<Ref<TableRead | null>>, show: Readon
   const what = computed(() => word(toStore.value))
   const STATUS = {
     new: { word: 'new', mark: 'fine' },
-    changes: { word: 'changes yours', mark: 'check' },
+    changes: { word: texts.changesYours, mark: 'check' },
     same: { word: 'unchanged', mark: 'note' },
   } as const
   const nameOf = (id: string) => capitalise(materials.catalogue.find(id)?.name ?? id)
@@ -38,9 +39,9 @@ export function useTableRows(read: Readonly<Ref<TableRead | null>>, show: Readon
       ? {
           name: nameOf(item.material),
           detail: [
-            `${sayNumber(item.leftGrams, 2)} g left`,
-            item.batch && `lot ${item.batch}`,
-            item.expires && `until ${item.expires}`,
+            texts.gLeft(sayNumber(item.leftGrams, 2)),
+            item.batch && texts.lot(item.batch),
+            item.expires && texts.until(item.expires),
             item.supplier,
           ],
         }
@@ -49,7 +50,7 @@ export function useTableRows(read: Readonly<Ref<TableRead | null>>, show: Readon
           detail: [
             item.inci.join(', '),
             item.usage && `${sayPercent(item.usage.min)} – ${sayPercent(item.usage.max)}`,
-            item.parts && `${item.parts.length} parts`,
+            item.parts && texts.parts(item.parts.length),
           ],
         }
 
@@ -60,7 +61,7 @@ export function useTableRows(read: Readonly<Ref<TableRead | null>>, show: Readon
       row: r.row,
       mark: 'stop',
       word: 'refused',
-      name: r.what || 'no name',
+      name: r.what || texts.noName,
       detail: r.why,
     }))
     if (show.value === 'refused') return refused
@@ -73,8 +74,8 @@ export function useTableRows(read: Readonly<Ref<TableRead | null>>, show: Readon
     return [...taken, ...refused].sort((a, b) => a.row - b.row)
   })
   const filters = computed(() => [
-    { value: 'all', label: `All ${(read.value?.rows.length ?? 0) + (read.value?.refused.length ?? 0)}` },
-    { value: 'refused', label: `Refused ${read.value?.refused.length ?? 0}` },
+    { value: 'all', label: texts.all((read.value?.rows.length ?? 0) + (read.value?.refused.length ?? 0)) },
+    { value: 'refused', label: texts.refused(read.value?.refused.length ?? 0) },
   ])
   return { of, toStore, what, word, rows, filters }
 }

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { methodSheet as texts } from '#words/print'
 import { stepText, stepTitle, aheadText, equipmentText } from '@omblet/core/words'
 import { schedule, type Assessment, type Method, sayMinutes } from '@omblet/core'
 import { computed } from 'vue'
@@ -10,10 +12,14 @@ const named = (text: string) => (text.startsWith('pH') ? text : text.charAt(0).t
 </script>
 
 <template>
-  <div class="blanks"><span>Made on</span><i></i><span>Batch code</span><i></i><span>By</span><i></i></div>
-  <p class="lead">About {{ sayMinutes(plan.totalMinutes) }}, hands-on {{ sayMinutes(plan.handsMinutes) }}.</p>
+  <div class="blanks">
+    <span>{{ texts.madeOn }}</span><i></i><span>{{ common.batchCode }}</span
+    ><i></i><span>{{ common.by }}</span
+    ><i></i>
+  </div>
+  <p class="lead">{{ texts.aboutHandsOn(sayMinutes(plan.totalMinutes), sayMinutes(plan.handsMinutes)) }}</p>
   <section v-if="method.dayBefore.length" class="text">
-    <h2>The day before</h2>
+    <h2>{{ texts.theDayBefore }}</h2>
     <ul>
       <li v-for="s in method.dayBefore" :key="s.key">{{ stepTitle(s) }}. {{ aheadText(s.ahead!) }}</li>
     </ul>
@@ -21,11 +27,13 @@ const named = (text: string) => (text.startsWith('pH') ? text : text.charAt(0).t
   <table class="method">
     <thead>
       <tr>
-        <th class="tick"><span class="hidden-text">Done</span></th>
-        <th>Step</th>
-        <th class="num">Hands-on time</th>
-        <th class="num">Waiting time</th>
-        <th class="write">Observations, measurements, changes</th>
+        <th class="tick">
+          <span class="hidden-text">{{ common.done }}</span>
+        </th>
+        <th>{{ common.step }}</th>
+        <th class="num">{{ texts.handsOnTime }}</th>
+        <th class="num">{{ texts.waitingTime }}</th>
+        <th class="write">{{ texts.observationsMeasurementsChanges }}</th>
       </tr>
     </thead>
     <tbody>
@@ -34,7 +42,7 @@ const named = (text: string) => (text.startsWith('pH') ? text : text.charAt(0).t
         <td>
           <strong>{{ i + 1 }}. {{ stepTitle(s) }}</strong>
           <small v-if="stepText(s).detail">{{ stepText(s).detail }}</small>
-          <small v-if="stepText(s).look">Until: {{ stepText(s).look }}.</small>
+          <small v-if="stepText(s).look">{{ texts.until(stepText(s).look) }}</small>
           <small v-if="s.note">{{ s.note }}</small>
         </td>
         <td class="num mono">{{ s.hands > 0 ? sayMinutes(s.hands) : '–' }}</td>
@@ -45,12 +53,12 @@ const named = (text: string) => (text.startsWith('pH') ? text : text.charAt(0).t
   </table>
   <div class="ends">
     <section class="text">
-      <h2>Process flow</h2>
+      <h2>{{ texts.processFlow }}</h2>
       <FlowDrawing :a="a" :steps="method.steps" />
     </section>
     <div>
       <section class="text">
-        <h2>Equipment</h2>
+        <h2>{{ texts.equipment }}</h2>
         <p>{{ equipmentText(method.equipment).map(named).join(', ') }}</p>
       </section>
       <slot />

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { printPage as texts } from '#words/print'
 import { findingText, stepText, stepTitle } from '@omblet/core/words'
 import {
   capitalise,
@@ -40,16 +42,16 @@ const paper = computed({
   set: (value) => void router.replace({ query: { ...route.query, paper: value } }),
 })
 const sheets = [
-  { value: 'weigh-out', label: 'Weigh-out sheet' },
-  { value: 'method', label: 'Method' },
-  { value: 'card', label: 'Formula card' },
+  { value: 'weigh-out', label: texts.weighOutSheet },
+  { value: 'method', label: common.method },
+  { value: 'card', label: texts.formulaCard },
 ]
 /** Steps whose amounts and cautions stand in their detail. */
 const TOLD = new Set<string>(['ph', 'water'])
-const TITLES = { 'weigh-out': 'Weigh-out sheet', method: 'Method', card: 'Formula card' }
+const TITLES = { 'weigh-out': texts.weighOutSheet, method: common.method, card: texts.formulaCard }
 const papers = [
   { value: 'a4', label: 'A4' },
-  { value: 'letter', label: 'Letter' },
+  { value: 'letter', label: texts.letter },
 ]
 
 const derived = computed(() => (formula.value ? materials.derive(formula.value) : null))
@@ -68,8 +70,8 @@ const inci = computed(() => derived.value?.inci ?? '')
 <template>
   <div v-if="formula && a && sheet" class="print-page">
     <PrintBar :back="`/formulas/${editor.id}`">
-      <OneOf v-model="what" :options="sheets" label="What to print" />
-      <OneOf v-model="paper" :options="papers" label="Paper" />
+      <OneOf v-model="what" :options="sheets" :label="texts.whatToPrint" />
+      <OneOf v-model="paper" :options="papers" :label="texts.paper" />
     </PrintBar>
 
     <article class="paper" :class="paper">
@@ -81,7 +83,7 @@ const inci = computed(() => derived.value?.inci ?? '')
         </div>
         <dl class="facts">
           <div>
-            <dt>Batch</dt>
+            <dt>{{ common.batch }}</dt>
             <dd class="mono">{{ grams(a.amounts.totalGrams) }}</dd>
           </div>
           <div v-if="formula.targetPh ?? a.ph.fits">
@@ -89,7 +91,7 @@ const inci = computed(() => derived.value?.inci ?? '')
             <dd class="mono">{{ formatRange((formula.targetPh ?? a.ph.fits)!) }}</dd>
           </div>
           <div>
-            <dt>Printed</dt>
+            <dt>{{ texts.printed }}</dt>
             <dd>{{ today }}</dd>
           </div>
         </dl>
@@ -98,14 +100,16 @@ const inci = computed(() => derived.value?.inci ?? '')
       <div v-if="stops.length || !a.amounts.balanced" class="stopped">
         <FindingMark severity="stop" />
         <div>
-          <strong>Do not make it like this.</strong>
+          <strong>{{ texts.doNotMakeItLike }}</strong>
           <p v-for="stop in stops" :key="findingKey(stop)">{{ findingText(stop).message }}</p>
         </div>
       </div>
 
       <template v-if="what === 'weigh-out'">
         <div class="blanks">
-          <span>Made on</span><i></i><span>Batch code</span><i></i><span>By</span><i></i>
+          <span>{{ texts.madeOn }}</span><i></i><span>{{ common.batchCode }}</span
+          ><i></i><span>{{ common.by }}</span
+          ><i></i>
         </div>
         <ol class="plain">
           <li v-for="step in sheet.before" :key="step.key">
@@ -116,18 +120,20 @@ const inci = computed(() => derived.value?.inci ?? '')
           <header>
             <span class="phase-badge">{{ block.vessel }}</span>
             <h2>{{ stepTitle(block.step) }}</h2>
-            <span class="tare">Tare weight <i></i> g</span>
+            <span class="tare">{{ common.tareWeight }} <i></i> g</span>
             <strong class="mono">{{ grams(block.grams) }}</strong>
           </header>
           <table>
             <thead>
               <tr>
-                <th class="tick"><span class="hidden-text">Done</span></th>
-                <th>Ingredient</th>
+                <th class="tick">
+                  <span class="hidden-text">{{ common.done }}</span>
+                </th>
+                <th>{{ common.ingredient }}</th>
                 <th class="num">%</th>
-                <th class="num">Weigh</th>
-                <th class="num">Running total</th>
-                <th class="write">Weighed, lot</th>
+                <th class="num">{{ texts.weigh }}</th>
+                <th class="num">{{ texts.runningTotal }}</th>
+                <th class="write">{{ texts.weighedLot }}</th>
               </tr>
             </thead>
             <tbody>
@@ -135,7 +141,7 @@ const inci = computed(() => derived.value?.inci ?? '')
                 <td class="tick"><b class="box"></b></td>
                 <td>
                   {{ capitalise(row.label) }}<span v-if="row.fill" class="qs">q.s.</span
-                  ><small v-if="row.part">part; the rest is weighed in another step</small
+                  ><small v-if="row.part">{{ texts.partTheRestIsWeighed }}</small
                   ><small v-if="row.note">{{ row.note }}</small>
                 </td>
                 <td class="num mono">{{ row.given ? formatNumber(row.percent, 2, 4) : '–' }}</td>
@@ -151,18 +157,20 @@ const inci = computed(() => derived.value?.inci ?? '')
               <b class="box"></b><strong>{{ stepTitle(step) }}.</strong
               ><template v-if="stepText(step).detail && TOLD.has(step.kind)">
                 {{ stepText(step).detail }}</template
-              ><template v-if="stepText(step).look"> Until: {{ stepText(step).look }}.</template
+              ><template v-if="stepText(step).look"> {{ texts.until(stepText(step).look) }}</template
               ><template v-if="step.note"> {{ step.note }}</template>
             </li>
           </ol>
         </section>
         <section class="phase">
           <div class="blanks">
-            <span>Weight after</span><i></i><span>pH</span><i></i><span>pH after 24 h</span><i></i>
+            <span>{{ texts.weightAfter }}</span><i></i><span>pH</span><i></i
+            ><span>{{ texts.phAfter24H }}</span
+            ><i></i>
           </div>
         </section>
         <section v-if="cautions.length" class="cautions">
-          <h2>Precautions</h2>
+          <h2>{{ texts.precautions }}</h2>
           <ul>
             <li v-for="c in cautions" :key="findingKey(c)">
               <strong>{{ findingText(c).message }}</strong> {{ findingText(c).why }}
@@ -174,7 +182,7 @@ const inci = computed(() => derived.value?.inci ?? '')
       <template v-else-if="what === 'method'">
         <MethodSheet :a="a" :method="derived!.method">
           <section v-if="cautions.length" class="cautions">
-            <h2>Precautions</h2>
+            <h2>{{ texts.precautions }}</h2>
             <ul>
               <li v-for="c in cautions" :key="findingKey(c)">
                 <strong>{{ findingText(c).message }}</strong> {{ findingText(c).why }}
@@ -188,9 +196,9 @@ const inci = computed(() => derived.value?.inci ?? '')
         <table class="card-table">
           <thead>
             <tr>
-              <th>Phase</th>
-              <th>Ingredient</th>
-              <th>INCI</th>
+              <th>{{ common.phase }}</th>
+              <th>{{ common.ingredient }}</th>
+              <th>{{ texts.inci }}</th>
               <th class="num">%</th>
               <th class="num">g</th>
             </tr>
@@ -219,28 +227,28 @@ const inci = computed(() => derived.value?.inci ?? '')
           <tfoot>
             <tr>
               <td></td>
-              <td colspan="2">Total</td>
+              <td colspan="2">{{ common.total }}</td>
               <td class="num mono">{{ formatNumber(a.amounts.totalPercent, 2, 4) }}</td>
               <td class="num mono">{{ grams(a.amounts.totalGrams) }}</td>
             </tr>
           </tfoot>
         </table>
         <section v-if="formula.note" class="text">
-          <h2>Note</h2>
+          <h2>{{ common.note }}</h2>
           <p>{{ formula.note }}</p>
         </section>
         <section class="text">
-          <h2>Ingredients in descending order</h2>
+          <h2>{{ texts.ingredientsInDescendingOrder }}</h2>
           <p>{{ inci }}</p>
         </section>
         <section v-if="checks.length" class="text">
-          <h2>Findings</h2>
+          <h2>{{ texts.findings }}</h2>
           <ul>
             <li v-for="f in checks" :key="findingKey(f)">{{ findingText(f).message }}</li>
           </ul>
         </section>
         <section v-if="cautions.length" class="text">
-          <h2>Precautions</h2>
+          <h2>{{ texts.precautions }}</h2>
           <ul>
             <li v-for="f in cautions" :key="findingKey(f)">{{ findingText(f).message }}</li>
           </ul>
@@ -248,7 +256,7 @@ const inci = computed(() => derived.value?.inci ?? '')
       </template>
 
       <footer>
-        Omblet informs; it does not certify. Selling or giving away is subject to your local cosmetic law.
+        {{ texts.ombletInformsItDoesNot }}
       </footer>
     </article>
   </div>

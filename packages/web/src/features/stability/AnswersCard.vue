@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { answersCard as texts } from '#words/stability'
 import { choicesOf, sayNumber, WATCH, type Answer, type History } from '@omblet/core'
 import { format } from 'date-fns'
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
@@ -31,7 +32,7 @@ const says = (a: Answer) =>
       ? `${sayNumber(a.value)} ${WATCH.ways[a.way].unit === 'pH' ? '' : WATCH.ways[a.way].unit}`.trim()
       : '',
     choicesOf(a.property).find((c) => c.id === a.choice)?.words ?? '',
-    a.colour ? 'measured in a photograph' : '',
+    a.colour ? texts.measuredInAPhotograph : '',
     a.celsius === null ? '' : `at ${sayNumber(a.celsius, 1)} °C`,
     a.text,
   ]
@@ -41,7 +42,7 @@ const says = (a: Answer) =>
 
 <template>
   <details v-if="counted" @toggle="open = ($event.target as HTMLDetailsElement).open">
-    <summary>All answers ({{ counted }})</summary>
+    <summary>{{ texts.allAnswers(counted) }}</summary>
     <ul>
       <li v-for="a in rows" :key="a.n" :class="{ corrected: a.corrected }">
         <span class="muted small when">{{ format(new Date(a.at), 'd MMM, HH:mm') }}</span>
@@ -50,14 +51,14 @@ const says = (a: Answer) =>
             v-if="a.corrected"
             class="muted"
           >
-            (corrected)</span
+            {{ texts.corrected }}</span
           ></span
         >
-        <img v-if="a.photo && photos[a.photo]" :src="photos[a.photo]" alt="Photo of this observation" />
+        <img v-if="a.photo && photos[a.photo]" :src="photos[a.photo]" :alt="texts.photoOfThisObservation" />
         <RouterLink
           v-if="!a.corrected"
           :to="{ path: `/stability/${batch.info!.id}/look`, query: { corrects: String(a.n) } }"
-          >Correct</RouterLink
+          >{{ texts.correct }}</RouterLink
         >
       </li>
     </ul>

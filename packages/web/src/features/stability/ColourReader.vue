@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { colourReader as texts } from '#words/stability'
 import { asideText } from '@omblet/core/words'
 import { colourChange, GREY_CARD, sayNumber, WHITE_PAPER, type Answer, type Rgb } from '@omblet/core'
 import Button from 'primevue/button'
@@ -19,8 +21,8 @@ const emit = defineEmits<{ measured: [colour: NonNullable<Answer['colour']>, pho
 
 const WIDEST = 1200
 const CARDS = [
-  { value: GREY_CARD, label: 'Grey card' },
-  { value: WHITE_PAPER, label: 'White paper' },
+  { value: GREY_CARD, label: texts.greyCard },
+  { value: WHITE_PAPER, label: texts.whitePaper },
 ]
 const reflects = ref(props.first?.cardReflects ?? GREY_CARD)
 const blob = ref<Blob | null>(null)
@@ -48,7 +50,7 @@ async function pick(file: File) {
     c.height = Math.round(image.height * scale)
     c.getContext('2d', { willReadFrequently: true })!.drawImage(image, 0, 0, c.width, c.height)
   } catch {
-    error.value = 'This image cannot be read. Use JPEG, PNG or WebP.'
+    error.value = common.thisImageCannotBeRead
   }
 }
 function tap(event: MouseEvent) {
@@ -88,23 +90,17 @@ async function keep() {
 <template>
   <div class="stacked">
     <p class="muted small">
-      Place the grey card or the same white paper beside the product, under the same lamp, without flash. Tap
-      the card first, then the product.
+      {{ texts.placeTheGreyCardOr }}
     </p>
-    <OneOf v-if="!first" v-model="reflects" :options="CARDS" label="Reference" />
+    <OneOf v-if="!first" v-model="reflects" :options="CARDS" :label="texts.reference" />
     <PhotoField
-      :label="blob ? 'Another photo' : 'Take photo'"
+      :label="blob ? texts.anotherPhoto : texts.takePhoto"
       testid="colour-photo"
       class="pick"
       @picked="pick"
     />
     <div v-if="blob" class="frame">
-      <canvas
-        ref="canvas"
-        role="img"
-        aria-label="Photo: tap the card, then the product"
-        @click="tap"
-      ></canvas>
+      <canvas ref="canvas" role="img" :aria-label="texts.photoTapTheCardThen" @click="tap"></canvas>
       <span
         v-for="m in marks"
         :key="m.what"
@@ -113,18 +109,19 @@ async function keep() {
         >{{ m.what }}</span
       >
     </div>
-    <p v-if="blob && !seen" role="status">{{ card ? 'Now the product.' : 'Tap the card.' }}</p>
+    <p v-if="blob && !seen" role="status">{{ card ? texts.nowTheProduct : texts.tapTheCard }}</p>
     <Notice v-if="told && 'why' in told" kind="check">{{ asideText(told.why) }}</Notice>
     <p v-else-if="told && first" role="status">
-      ΔE00 <strong class="mono">{{ sayNumber(told.deltaE, 1) }}</strong> from the first photo<template
-        v-if="Math.abs(told.yellower) >= 1"
-        >, {{ told.yellower > 0 ? 'yellower' : 'bluer' }}</template
+      {{ texts.e00 }} <strong class="mono">{{ sayNumber(told.deltaE, 1) }}</strong>
+      {{ texts.fromTheFirstPhoto
+      }}<template v-if="Math.abs(told.yellower) >= 1"
+        >, {{ told.yellower > 0 ? texts.yellower : texts.bluer }}</template
       >.
     </p>
-    <p v-else-if="told" role="status">First photo. Later ones are compared with it.</p>
+    <p v-else-if="told" role="status">{{ texts.firstPhotoLaterOnesAre }}</p>
     <p v-if="error" class="error-text" role="alert">{{ error }}</p>
     <div class="acts">
-      <QuietButton label="Enter in words instead" @click="emit('cancel')" />
+      <QuietButton :label="texts.enterInWordsInstead" @click="emit('cancel')" />
       <Button label="Enter" size="large" :disabled="!told || 'why' in told" @click="keep" />
     </div>
   </div>

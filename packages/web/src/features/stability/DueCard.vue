@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { dueCard as texts } from '#words/stability'
 import { calendarOf, capitalise, PROPERTIES } from '@omblet/core'
 import Button from 'primevue/button'
 import { PlainButton, QuietButton } from '../../components/buttons'
@@ -31,27 +33,22 @@ const lookWords = ({ looks, head }: DueBatch) => ({
 })
 const nameOf = (id: string) => capitalise(materials.catalogue.find(id)?.name ?? id)
 const sayEnd = (days: number) =>
-  days < 0 ? `expired ${-days} days ago` : days === 0 ? 'expires today' : `expires in ${days} days`
+  days < 0 ? texts.expiredDaysAgo(-days) : days === 0 ? texts.expiresToday : texts.expiresInDays(days)
 const steady = computed(() => keeping.watched.filter((b) => !keeping.due.some((d) => d.head.id === b.id)))
-const GRADE_WORDS = { fine: 'no change', again: 'observe again', discard: 'do not use' } as const
+const GRADE_WORDS = { fine: texts.noChange, again: texts.observeAgain, discard: texts.doNotUse } as const
 
 function calendar() {
   download('omblet-looks.ics', calendarOf(keeping.watched), 'text/calendar')
 }
 async function remind() {
   const answer = await askToNotify()
-  notify(
-    toast,
-    answer === 'granted'
-      ? 'Omblet reminds you of due observations once a day when it is open.'
-      : 'The browser blocks notifications. The calendar file reminds you too.',
-  )
+  notify(toast, answer === 'granted' ? texts.ombletRemindsYouOfDue : texts.theBrowserBlocksNotifications)
 }
 </script>
 
 <template>
   <section class="card due" aria-labelledby="due-title">
-    <h2 id="due-title">Due</h2>
+    <h2 id="due-title">{{ texts.due }}</h2>
     <ul v-if="keeping.due.length">
       <DueRow
         v-for="d in due"
@@ -63,20 +60,20 @@ async function remind() {
         :current="d.head.id === chosen"
       />
     </ul>
-    <p v-else class="muted">Nothing is due today.</p>
+    <p v-else class="muted">{{ common.nothingIsDueToday }}</p>
     <Button
       v-if="due.length < keeping.due.length"
-      :label="`Show the other ${keeping.due.length - due.length}`"
+      :label="texts.showTheOther(keeping.due.length - due.length)"
       text
       size="small"
       @click="all = true"
     />
     <div v-if="keeping.due.length" class="acts">
-      <Button label="Record observations" @click="router.push('/stability/look')" />
+      <Button :label="texts.recordObservations" @click="router.push('/stability/look')" />
     </div>
 
     <template v-if="keeping.soon.length">
-      <h3>Next two weeks</h3>
+      <h3>{{ texts.nextTwoWeeks }}</h3>
       <ul>
         <DueRow
           v-for="d in keeping.soon"
@@ -90,14 +87,14 @@ async function remind() {
     </template>
 
     <template v-if="keeping.ends.length">
-      <h3>Expires</h3>
+      <h3>{{ texts.expires }}</h3>
       <ul>
         <DueRow
           v-for="e in keeping.ends"
           :key="`${e.kind} ${e.id} ${e.detail}`"
           :title="e.kind === 'lot' ? nameOf(e.name) : e.name"
           :detail="e.detail"
-          :more="e.kind === 'lot' ? 'use up, or check the smell first' : 'use up or discard'"
+          :more="e.kind === 'lot' ? texts.useUpOrCheckThe : texts.useUpOrDiscard"
           :to="e.kind === 'lot' ? `/ingredients/${e.id}` : `/stability/${e.id}`"
           :when="sayEnd(e.inDays)"
           :pressing="e.inDays < 0"
@@ -106,14 +103,14 @@ async function remind() {
     </template>
 
     <template v-if="keeping.unwatched.length">
-      <h3>Not on stability test</h3>
+      <h3>{{ texts.notOnStabilityTest }}</h3>
       <ul>
         <DueRow
           v-for="b in keeping.unwatched.slice(0, 8)"
           :key="b.id"
           :title="b.name"
           :detail="b.code"
-          more="schedule observations"
+          :more="texts.scheduleObservations"
           :to="`/stability/${b.id}`"
           when=""
           :current="b.id === chosen"
@@ -122,25 +119,25 @@ async function remind() {
     </template>
 
     <template v-if="steady.length">
-      <h3>All others</h3>
+      <h3>{{ texts.allOthers }}</h3>
       <ul>
         <DueRow
           v-for="b in steady.slice(0, 40)"
           :key="b.id"
           :title="b.name"
           :detail="b.code"
-          :more="b.watch.grade ? GRADE_WORDS[b.watch.grade] : 'not observed yet'"
+          :more="b.watch.grade ? GRADE_WORDS[b.watch.grade] : texts.notObservedYet"
           :to="`/stability/${b.id}`"
           when=""
           :current="b.id === chosen"
         />
       </ul>
-      <p v-if="steady.length > 40" class="muted small">And {{ steady.length - 40 }} more, at the Bench.</p>
+      <p v-if="steady.length > 40" class="muted small">{{ texts.andMoreAtTheBench(steady.length - 40) }}</p>
     </template>
 
     <div v-if="keeping.watched.length" class="acts quiet">
-      <PlainButton label="Calendar file" icon="pi pi-calendar" @click="calendar" />
-      <QuietButton v-if="mayNotify()" label="Remind me" @click="remind" />
+      <PlainButton :label="texts.calendarFile" icon="pi pi-calendar" @click="calendar" />
+      <QuietButton v-if="mayNotify()" :label="texts.remindMe" @click="remind" />
     </div>
   </section>
 </template>

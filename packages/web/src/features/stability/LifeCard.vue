@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { lifeCard as texts } from '#words/stability'
 import { batchVerdictText, unseenText } from '@omblet/core/words'
 import {
   daysUntil,
@@ -90,8 +92,8 @@ const next = computed(() => {
   if (!look || !storage) return null
   return {
     label: due
-      ? `Observe now: ${uncapitalise(WATCH.storages[storage].label)}, ${sayLook(storage, look.day)}`
-      : `Observe early: ${sayLook(storage, look.day)}, ${sayDue(daysUntil(look.on, keeping.now))}`,
+      ? texts.observeNow(uncapitalise(WATCH.storages[storage].label), sayLook(storage, look.day))
+      : texts.observeEarly(sayLook(storage, look.day), sayDue(daysUntil(look.on, keeping.now))),
     due: due !== undefined,
     to: { path: `/stability/${props.id}/look`, query: { sample: look.sample, day: String(look.day) } },
   }
@@ -103,12 +105,12 @@ const dialog = ref(route.query['plan'] !== undefined)
 const used = ref(dialog.value)
 watch(dialog, (now) => now && (used.value = true))
 const csv = () =>
-  void downloadCsv(fileName(`${batch.info!.code} observations`, ''), observationRows(history.value!))
+  void downloadCsv(fileName(texts.observations(batch.info!.code), ''), observationRows(history.value!))
 const items = computed(() => [
-  { label: 'Change schedule', icon: 'pi pi-calendar', command: () => void (dialog.value = true) },
-  { label: 'All observations as CSV', icon: 'pi pi-table', command: csv },
+  { label: texts.changeSchedule, icon: 'pi pi-calendar', command: () => void (dialog.value = true) },
+  { label: texts.allObservationsAsCsv, icon: 'pi pi-table', command: csv },
   {
-    label: 'How it was made',
+    label: texts.howItWasMade,
     icon: 'pi pi-list',
     command: () => void router.push(`/bench/${props.id}/record`),
   },
@@ -126,32 +128,33 @@ const ordered = computed(() =>
     aria-labelledby="life-title"
   >
     <Notice v-if="batch.held" kind="stop"
-      >{{ batch.held.why }} The last answers are not saved yet.
-      <template #actions><Button label="Try again" size="small" @click="batch.pump()" /></template>
+      >{{ texts.theLastAnswersAreNot(batch.held.why) }}
+      <template #actions><Button :label="common.tryAgain" size="small" @click="batch.pump()" /></template>
     </Notice>
     <Notice v-if="batch.told" kind="check">{{ batch.told }}</Notice>
     <header class="abreast wraps">
       <h2 id="life-title">{{ batch.info!.name }}</h2>
       <span class="chip mono">{{ batch.info!.code }}</span>
-      <span v-if="age" class="chip">{{ age === 'today' ? 'made today' : `${age} old` }}</span>
+      <span v-if="age" class="chip">{{ age === 'today' ? texts.madeToday : texts.old(age) }}</span>
       <span class="push grow"></span>
-      <MenuButton v-if="planned" :items="items" more="More for this batch" />
+      <MenuButton v-if="planned" :items="items" :more="common.moreForThisBatch" />
     </header>
 
     <Notice v-for="l in offLots" :key="l.id" kind="stop"
-      ><strong>Contains a rejected lot:</strong> {{ l.off }}. Withdraw its containers.
-      <template #actions><RouterLink :to="`/ingredients/lots/${l.id}`">Lot trace</RouterLink></template>
+      ><strong>{{ texts.containsARejectedLot }}</strong> {{ texts.withdrawItsContainers(l.off ?? '') }}
+      <template #actions
+        ><RouterLink :to="`/ingredients/lots/${l.id}`">{{ common.lotTrace }}</RouterLink></template
+      >
     </Notice>
     <NothingYet v-if="!finished">
-      <p>This batch was discarded, so there is nothing to observe.</p>
+      <p>{{ texts.thisBatchWasDiscardedSo }}</p>
     </NothingYet>
     <NothingYet v-else-if="!planned">
       <p>
-        Keep back a sample and observe it for 12 weeks. Omblet proposes what to observe, where and when, based
-        on the formula.
+        {{ texts.keepBackASampleAnd }}
       </p>
       <template #actions>
-        <Button label="Schedule observations" icon="pi pi-calendar" @click="dialog = true" />
+        <Button :label="common.scheduleObservations" icon="pi pi-calendar" @click="dialog = true" />
       </template>
     </NothingYet>
     <template v-else>
@@ -164,7 +167,7 @@ const ordered = computed(() =>
       <TroublesList v-if="troubles.length" :troubles="troubles" />
 
       <div class="bar abreast wraps">
-        <div class="samples" role="group" aria-label="Samples">
+        <div class="samples" role="group" :aria-label="common.samples">
           <button
             v-for="s in ordered"
             :key="s.id"
@@ -182,7 +185,7 @@ const ordered = computed(() =>
             :aria-pressed="chosen === 'all'"
             @click="chosen = 'all'"
           >
-            All storage conditions
+            {{ texts.allStorageConditions }}
           </button>
         </div>
         <button
@@ -192,13 +195,13 @@ const ordered = computed(() =>
           :aria-pressed="withEarlier"
           @click="withEarlier = !withEarlier"
         >
-          Compare batches
+          {{ texts.compareBatches }}
         </button>
       </div>
       <p v-if="withEarlier && earlier.length === 0" class="muted small">
-        No other batch of this formula is under observation.
+        {{ texts.noOtherBatchOfThis }}
       </p>
-      <p v-if="rows.length === 0" class="muted">No observations of this sample yet.</p>
+      <p v-if="rows.length === 0" class="muted">{{ texts.noObservationsOfThisSample }}</p>
       <PropertyRow
         v-for="row in rows"
         :key="row.property"
@@ -216,7 +219,7 @@ const ordered = computed(() =>
           @click="router.push(next.to)"
         />
         <PlainButton
-          label="Two-page report"
+          :label="texts.twoPageReport"
           icon="pi pi-print"
           @click="router.push(`/stability/${id}/report`)"
         />
@@ -229,12 +232,12 @@ const ordered = computed(() =>
   </section>
   <NotHere
     v-else-if="life.phase.value === 'missing'"
-    what="batch"
+    :what="common.batch2"
     :why="life.refused.value"
     to="/stability"
-    to-label="All batches on stability test"
+    :to-label="common.allBatchesOnStabilityTest"
   />
-  <p v-else class="muted opening">Opening…</p>
+  <p v-else class="muted opening">{{ texts.opening }}</p>
 </template>
 
 <style scoped>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { numberAnswer as texts } from '#words/stability'
 import { creamingPercent, WATCH, type Property, type Way } from '@omblet/core'
 import Button from 'primevue/button'
 import { computed, ref, useTemplateRef } from 'vue'
@@ -43,38 +45,38 @@ defineExpose({ focus: () => field.value?.focus() })
       id="look-value"
       ref="field"
       v-model="value"
-      :label="way ? `${facts.label}, by ${WATCH.ways[way].label}` : ''"
+      :label="way ? texts.by(facts.label, WATCH.ways[way].label) : ''"
       :unit="unit"
       :min="way ? WATCH.ways[way].least : 0"
       :max="way && way !== 'ruler' ? WATCH.ways[way].most : 1e6"
-      what="it"
+      :what="common.it"
       class="large"
     />
     <NumberField
       v-if="way === 'ruler'"
       id="look-height"
       v-model="height"
-      label="Total height"
+      :label="texts.totalHeight"
       unit="mm"
       :min="1"
       :max="1000"
-      what="the height"
+      :what="texts.theHeight"
     />
     <ChoiceField
       v-if="ways.length > 1 && way"
       v-model="way"
-      label="How"
+      :label="texts.how"
       :options="ways.map((w) => ({ value: w, label: WATCH.ways[w].label }))"
     />
     <NumberField
       v-if="property === 'ph' || property === 'body'"
       id="look-celsius"
       v-model="celsius"
-      label="Temperature, if measured"
+      :label="texts.temperatureIfMeasured"
       unit="°C"
       :min="-30"
       :max="80"
-      what="the temperature"
+      :what="common.theTemperature"
     />
     <p v-if="way && WATCH.ways[way].how" class="muted small wide">{{ WATCH.ways[way].how }}</p>
     <Button type="submit" label="Enter" size="large" :disabled="told === null || waits" class="wide" />

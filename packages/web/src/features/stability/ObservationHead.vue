@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { observationHead as texts } from '#words/stability'
 import type { useLife } from './use-life'
 
 /** Which batch is looked at, how old it is, and how far the looking is; and the way out of it. */
@@ -7,7 +8,7 @@ defineProps<{ life: ReturnType<typeof useLife>; id: string; age: string; at: str
 
 <template>
   <header class="abreast">
-    <RouterLink :to="id ? `/stability/${id}` : '/stability'" class="up" aria-label="Stop observing"
+    <RouterLink :to="id ? `/stability/${id}` : '/stability'" class="up" :aria-label="texts.stopObserving"
       ><i class="pi pi-times" aria-hidden="true"></i
     ></RouterLink>
     <template v-if="life.batch.info && id">
@@ -15,7 +16,7 @@ defineProps<{ life: ReturnType<typeof useLife>; id: string; age: string; at: str
         <strong>{{ life.batch.info.name }}</strong>
         <span class="muted small"
           ><span class="mono">{{ life.batch.info.code }}</span
-          ><template v-if="age">, {{ age === 'today' ? 'made today' : `${age} old` }}</template></span
+          ><template v-if="age">, {{ age === 'today' ? texts.madeToday : texts.old(age) }}</template></span
         >
       </div>
       <span v-if="at" class="mono small count muted">{{ at }}</span>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { observationPage as texts } from '#words/stability'
 import { batchVerdictText } from '@omblet/core/words'
 import { choicesOf, PROPERTIES, sayAge, sayNumber, WATCH, waysOf, type Answer } from '@omblet/core'
 import { differenceInMinutes } from 'date-fns'
@@ -102,7 +104,7 @@ const expected = computed(() => {
   if (question.value?.property !== 'ph') return ''
   const p = life.made.value?.assessment.predictedPh
   return p && p.high - p.low < 1.2
-    ? `Predicted from the formula: ${sayNumber(p.low, 1)}–${sayNumber(p.high, 1)}`
+    ? texts.predictedFromTheFormula(sayNumber(p.low, 1), sayNumber(p.high, 1))
     : ''
 })
 const passed = ref(false)
@@ -135,18 +137,20 @@ function next() {
       "
     />
     <Notice v-if="life.batch.held" kind="stop"
-      >{{ life.batch.held.why }} The last answers are not saved yet.
-      <template #actions><Button label="Try again" size="small" @click="life.batch.pump()" /></template>
+      >{{ texts.theLastAnswersAreNot(life.batch.held.why) }}
+      <template #actions
+        ><Button :label="common.tryAgain" size="small" @click="life.batch.pump()"
+      /></template>
     </Notice>
     <Notice v-if="life.batch.told" kind="check">{{ life.batch.told }}</Notice>
 
-    <p v-if="queue.length === 0" class="done stacked">Nothing is due today.</p>
+    <p v-if="queue.length === 0" class="done stacked">{{ common.nothingIsDueToday }}</p>
     <NotHere
       v-else-if="life.phase.value === 'missing'"
-      what="batch"
+      :what="common.batch2"
       :why="life.refused.value"
       to="/stability"
-      to-label="All batches on stability test"
+      :to-label="common.allBatchesOnStabilityTest"
     />
     <section v-else-if="question && facts" class="stacked" aria-labelledby="ask-title">
       <p class="where">
@@ -155,7 +159,7 @@ function next() {
       </p>
       <h1 id="ask-title" ref="title" tabindex="-1">{{ facts.ask }}</h1>
       <p class="muted beside">
-        {{ asked.lastWords.value || 'First observation' }}{{ expected ? `. ${expected}` : '' }}.
+        {{ asked.lastWords.value || texts.firstObservation }}{{ expected ? `. ${expected}` : '' }}.
       </p>
       <ColourReader
         v-if="colour"
@@ -186,27 +190,27 @@ function next() {
         />
         <PlainButton
           v-if="question.property === 'colour'"
-          label="Measure in a photo"
+          :label="texts.measureInAPhoto"
           icon="pi pi-camera"
           size="large"
           @click="colour = true"
         />
-        <TextField label="Note" v-model="note" maxlength="1000" />
+        <TextField :label="common.note" v-model="note" maxlength="1000" />
         <PhotoField
-          :label="photo ? 'Photo added. Take another' : 'Add photo'"
+          :label="photo ? texts.photoAddedTakeAnother : texts.addPhoto"
           testid="look-photo"
           @picked="takePhoto"
         />
-        <p v-if="taking" class="muted" role="status">Resizing the photo…</p>
+        <p v-if="taking" class="muted" role="status">{{ texts.resizingThePhoto }}</p>
         <p v-if="photoError" class="error-text" role="alert">{{ photoError }}</p>
       </template>
       <fieldset class="bare" :disabled="!settled">
         <div class="feet for-hands">
-          <QuietButton v-if="asked.at.value > 0" label="Back" icon="pi pi-arrow-left" @click="back" />
-          <QuietButton label="Skip question" @click="skip" />
+          <QuietButton v-if="asked.at.value > 0" :label="common.back" icon="pi pi-arrow-left" @click="back" />
+          <QuietButton :label="texts.skipQuestion" @click="skip" />
           <QuietButton
             v-if="question.day !== null && !question.corrects"
-            label="Skip observation"
+            :label="texts.skipObservation"
             @click="pass"
           />
         </div>
@@ -218,13 +222,13 @@ function next() {
         <p v-if="life.verdict.value">{{ batchVerdictText(life.verdict.value).says }}</p>
       </div>
       <Button
-        :label="place + 1 < queue.length ? 'Next batch' : 'Done'"
+        :label="place + 1 < queue.length ? texts.nextBatch : common.done"
         size="large"
         autofocus
         @click="next"
       />
     </section>
-    <p v-else class="muted">Opening…</p>
+    <p v-else class="muted">{{ texts.opening }}</p>
   </div>
 </template>
 

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { patchCard as texts } from '#words/stability'
 import { patchText } from '@omblet/core/words'
 import {
   PATCH_NOT_FOR,
@@ -31,7 +33,7 @@ const open = ref(false)
 const who = ref('')
 const consent = ref(false)
 const way = ref<keyof typeof PATCH_WAYS>('once')
-const place = ref('left forearm')
+const place = ref(texts.leftForearm)
 watch(open, () => {
   who.value = ''
   consent.value = false
@@ -76,17 +78,17 @@ function enter() {
 }
 const MARK = { open: 'note', quiet: 'fine', stop: 'stop' } as const
 const tests = computed(() => props.history.patches.map((t) => ({ ...t, told: patchVerdict(t) })))
-const hours = (h: number) => (h < 48 ? `${sayNumber(h, h < 2 ? 1 : 0)} h` : `${Math.round(h / 24)} days`)
+const hours = (h: number) => (h < 48 ? `${sayNumber(h, h < 2 ? 1 : 0)} h` : texts.days(Math.round(h / 24)))
 </script>
 
 <template>
   <section class="patch" aria-labelledby="patch-title">
     <div class="head abreast">
-      <h3 id="patch-title">Patch test</h3>
-      <PlainButton label="Start patch test" size="small" @click="open = true" />
+      <h3 id="patch-title">{{ texts.patchTest }}</h3>
+      <PlainButton :label="texts.startPatchTest" size="small" @click="open = true" />
     </div>
     <p v-if="tests.length === 0" class="muted small">
-      Before using it on the face: a little on the inner forearm, observed for three days.
+      {{ texts.beforeUsingItOnThe }}
     </p>
     <ul v-else>
       <li class="abreast" v-for="t in tests" :key="t.n">
@@ -94,41 +96,40 @@ const hours = (h: number) => (h < 48 ? `${sayNumber(h, h < 2 ? 1 : 0)} h` : `${M
         <div>
           <strong>{{ t.who }}</strong>, {{ uncapitalise(PATCH_WAYS[t.way].label) }}, {{ t.place }}.
           <span v-for="l in t.looks" :key="l.n" class="muted">
-            {{ hours(l.hours) }}: {{ PATCH_WORDS[l.grade] }}{{ l.itches ? ', itches' : ''
+            {{ hours(l.hours) }}: {{ PATCH_WORDS[l.grade] }}{{ l.itches ? texts.itches : ''
             }}{{ l.text ? ` (${l.text})` : '' }}.
           </span>
           <span class="block">{{ patchText(t.told) }}</span>
         </div>
-        <PlainButton v-if="t.told.state === 'open'" label="Record" size="small" @click="seen = t.n" />
+        <PlainButton v-if="t.told.state === 'open'" :label="common.record" size="small" @click="seen = t.n" />
       </li>
     </ul>
-    <PopUp v-model:visible="open" header="Patch test">
+    <PopUp v-model:visible="open" :header="texts.patchTest">
       <form class="dialog-form" @submit.prevent="begin">
         <Notice kind="check" class="wide">{{ PATCH_NOT_FOR }}</Notice>
-        <TextField label="Person (initials only)" v-model="who" maxlength="4" autofocus />
-        <ChoiceField v-model="way" label="How" :options="ways" />
+        <TextField :label="texts.personInitialsOnly" v-model="who" maxlength="4" autofocus />
+        <ChoiceField v-model="way" :label="texts.how" :options="ways" />
         <p class="wide muted small">{{ PATCH_WAYS[way].how }}</p>
-        <TextField label="Site" class="wide" v-model="place" maxlength="100" />
+        <TextField :label="texts.site" class="wide" v-model="place" maxlength="100" />
         <label class="wide tick abreast"
-          ><Checkbox v-model="consent" binary input-id="patch-yes" /> The person agreed to the test and to
-          recording it under these initials.</label
+          ><Checkbox v-model="consent" binary input-id="patch-yes" /> {{ texts.thePersonAgreedToThe }}</label
         >
         <div class="dialog-buttons">
-          <QuietButton type="button" label="Cancel" @click="open = false" />
-          <Button type="submit" label="Applied" :disabled="!valid" />
+          <QuietButton type="button" :label="common.cancel" @click="open = false" />
+          <Button type="submit" :label="texts.applied" :disabled="!valid" />
         </div>
       </form>
     </PopUp>
-    <PopUp :visible="seen !== null" header="Skin reaction" @update:visible="seen = null" width="30rem">
+    <PopUp :visible="seen !== null" :header="texts.skinReaction" @update:visible="seen = null" width="30rem">
       <form class="dialog-form" @submit.prevent="enter">
-        <ChoiceField v-model="grade" label="Reaction" :options="grades" class="wide" />
+        <ChoiceField v-model="grade" :label="texts.reaction" :options="grades" class="wide" />
         <label class="wide tick abreast"
-          ><Checkbox v-model="itches" binary input-id="patch-itch" /> Itching for more than an hour</label
+          ><Checkbox v-model="itches" binary input-id="patch-itch" /> {{ texts.itchingForMoreThanAn }}</label
         >
-        <TextField label="Note (optional)" class="wide" v-model="text" maxlength="1000" />
+        <TextField :label="texts.noteOptional" class="wide" v-model="text" maxlength="1000" />
         <div class="dialog-buttons">
-          <QuietButton type="button" label="Cancel" @click="seen = null" />
-          <Button type="submit" label="Keep" />
+          <QuietButton type="button" :label="common.cancel" @click="seen = null" />
+          <Button type="submit" :label="common.keep" />
         </div>
       </form>
     </PopUp>

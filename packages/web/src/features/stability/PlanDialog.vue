@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { planDialog as texts } from '#words/stability'
 import { matterText } from '@omblet/core/words'
 import {
   looksOf,
@@ -99,10 +101,10 @@ function save() {
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="Schedule observations" width="46rem">
+  <PopUp v-model:visible="open" :header="common.scheduleObservations" width="46rem">
     <form v-if="proposal" class="plan" @submit.prevent="save">
       <section>
-        <h3>Retained samples</h3>
+        <h3>{{ texts.retainedSamples }}</h3>
         <ul class="stacked closer">
           <li v-for="s in storages" :key="s" class="sample">
             <label class="tick abreast">
@@ -120,21 +122,21 @@ function save() {
             <NumberField
               v-if="on.includes(s) && s !== 'use'"
               :model-value="grams[s] ?? null"
-              label="Grams"
+              :label="common.grams"
               unit="g"
               :max="100000"
-              what="the weight"
+              :what="common.theWeight"
               class="grams"
               @update:model-value="grams[s] = $event"
             />
           </li>
         </ul>
         <p class="small" :class="aside > filled ? 'error-text' : 'muted'" role="status">
-          {{ aside }} g of {{ Math.round(filled) }} g kept back as retained samples.
+          {{ texts.gOfGKeptBack(aside, Math.round(filled)) }}
         </p>
       </section>
       <section>
-        <h3>Observe</h3>
+        <h3>{{ texts.observe }}</h3>
         <ul class="stacked closer">
           <li v-for="m in proposal.matters" :key="m.property">
             <label class="tick abreast">
@@ -153,8 +155,8 @@ function save() {
         </ul>
       </section>
       <section>
-        <h3>After</h3>
-        <div class="days" role="group" aria-label="Days">
+        <h3>{{ texts.after }}</h3>
+        <div class="days" role="group" :aria-label="texts.days">
           <button
             v-for="d in allDays"
             :key="d"
@@ -167,16 +169,15 @@ function save() {
           </button>
         </div>
         <p class="muted small">
-          Let cold or warm samples stand at room temperature for 2 hours first. Always use the same clean
-          spoon.
+          {{ texts.letColdOrWarmSamples }}
         </p>
       </section>
       <div class="dialog-buttons">
-        <span class="muted small sum" role="status"
-          >{{ looks.length }} observations, about {{ minutes }} minutes in total</span
-        >
-        <QuietButton type="button" label="Cancel" @click="open = false" />
-        <Button type="submit" label="Start observations" :disabled="looks.length === 0" />
+        <span class="muted small sum" role="status">{{
+          texts.observationsAboutMinutesInTotal(looks.length, minutes)
+        }}</span>
+        <QuietButton type="button" :label="common.cancel" @click="open = false" />
+        <Button type="submit" :label="texts.startObservations" :disabled="looks.length === 0" />
       </div>
     </form>
   </PopUp>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { propertyRow as texts } from '#words/stability'
 import { verdictText, asideText } from '@omblet/core/words'
 import {
   WATCH,
@@ -85,7 +86,7 @@ const aside = computed(() => [
         >{{ verdictText(v).first }}
         {{ v.grade === 'fine' ? verdictText(v).why : '' }}
       </p>
-      <p v-if="means.length === 0">As expected.</p>
+      <p v-if="means.length === 0">{{ texts.asExpected }}</p>
       <p v-for="why in aside" :key="why" class="muted">{{ why }}</p>
     </div>
   </section>

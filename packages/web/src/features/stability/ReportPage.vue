@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { reportPage as texts } from '#words/stability'
 import { batchVerdictText, verdictText, unseenText, deviationText } from '@omblet/core/words'
 import {
   choicesOf,
@@ -47,7 +49,7 @@ const table = computed(() => {
       key,
       storage,
       age: these[0]!.age,
-      label: `${WATCH.storages[storage].label}, ${d === null ? (Math.round(these[0]!.age) === 0 ? 'filled' : `day ${Math.round(these[0]!.age)}`) : sayLook(storage, d)}`,
+      label: `${WATCH.storages[storage].label}, ${d === null ? (Math.round(these[0]!.age) === 0 ? texts.filled3 : texts.day(Math.round(these[0]!.age))) : sayLook(storage, d)}`,
       on: day(these[0]!.at),
       cells: properties.map(
         (p) =>
@@ -75,16 +77,17 @@ const print = () => window.print()
 <template>
   <div v-if="life.phase.value === 'here' && history && state && made" class="page">
     <div class="acts abreast">
-      <UpLink :to="`/stability/${id}`" label="Back to the batch" />
+      <UpLink :to="`/stability/${id}`" :label="common.backToTheBatch" />
       <span class="push grow"></span>
-      <Button label="Print" icon="pi pi-print" @click="print" />
+      <Button :label="common.print" icon="pi pi-print" @click="print" />
     </div>
     <article class="sheet stacked">
       <h1>{{ batch.info!.name }}</h1>
       <p class="muted">
-        Batch <span class="mono">{{ batch.info!.code }}</span>, begun {{ day(state.start.at)
-        }}<template v-if="history.filledAt">, filled {{ day(history.filledAt) }}</template
-        ><template v-if="batch.info!.who">, by {{ batch.info!.who }}</template>
+        {{ common.batch }} <span class="mono">{{ batch.info!.code }}</span>{{
+          texts.begun(day(state.start.at))
+        }}<template v-if="history.filledAt">{{ texts.filled(day(history.filledAt)) }}</template
+        ><template v-if="batch.info!.who">{{ texts.by(batch.info!.who) }}</template>
       </p>
       <div class="verdict abreast">
         <FindingMark v-if="verdict?.grade" :severity="MARK[verdict.grade]" :size="22" />
@@ -97,16 +100,18 @@ const print = () => window.print()
           {{ verdictText(v).next }}
         </li>
       </ul>
-      <h2>Batch</h2>
+      <h2>{{ common.batch }}</h2>
       <p>
-        {{ formatGrams(madeGrams(state), 0.1) }} made<template v-if="state.finished?.filledGrams"
-          >, {{ formatGrams(state.finished.filledGrams, 0.1) }} filled</template
+        {{ texts.made(formatGrams(madeGrams(state), 0.1))
+        }}<template v-if="state.finished?.filledGrams">{{
+          texts.filled2(formatGrams(state.finished.filledGrams, 0.1))
+        }}</template
         >. {{ made.inci }}.
       </p>
       <ul v-if="gone.length" class="small">
         <li v-for="d in gone.slice(0, 8)" :key="d.n">{{ deviationText(d.said) }}</li>
       </ul>
-      <h2>At room temperature</h2>
+      <h2>{{ texts.atRoomTemperature }}</h2>
       <PropertyRow
         v-for="v in room"
         :key="v.series.property"
@@ -115,16 +120,16 @@ const print = () => window.print()
         :earlier="[]"
         :assessment="made.assessment"
       />
-      <p v-if="room.length === 0" class="muted">No measurements at room temperature yet.</p>
+      <p v-if="room.length === 0" class="muted">{{ texts.noMeasurementsAtRoomTemperature }}</p>
     </article>
     <article class="sheet second stacked">
-      <h2>All observations</h2>
+      <h2>{{ texts.allObservations }}</h2>
       <div class="scroll">
         <table class="small">
           <thead>
             <tr>
-              <th scope="col">Sample</th>
-              <th scope="col">On</th>
+              <th scope="col">{{ texts.sample }}</th>
+              <th scope="col">{{ texts.on }}</th>
               <th v-for="p in table.properties" :key="p" scope="col">{{ WATCH.properties[p].label }}</th>
             </tr>
           </thead>
@@ -142,10 +147,10 @@ const print = () => window.print()
   </div>
   <NotHere
     v-else-if="life.phase.value === 'missing'"
-    what="batch"
+    :what="common.batch2"
     :why="life.refused.value"
     to="/stability"
-    to-label="All batches on stability test"
+    :to-label="common.allBatchesOnStabilityTest"
   />
 </template>
 

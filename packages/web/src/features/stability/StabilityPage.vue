@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { stabilityPage as texts } from '#words/stability'
 import Button from 'primevue/button'
 import PageHead from '../../components/PageHead.vue'
 import { PlainButton } from '../../components/buttons'
@@ -20,7 +22,7 @@ onMounted(() => void keeping.load())
 watch(
   () => props.id,
   (id) => {
-    if (!id) document.title = 'Stability – Omblet'
+    if (!id) document.title = texts.stabilityOmblet
   },
   { immediate: true },
 )
@@ -34,23 +36,22 @@ const empty = computed(() => keeping.watched.length === 0 && keeping.unwatched.l
 <template>
   <div class="page stacked" :class="{ chosen: id }">
     <PageHead
-      title="Stability"
+      :title="common.stability"
       class="head"
       :up="id ? '/stability' : undefined"
-      up-label="All batches on stability test"
+      :up-label="common.allBatchesOnStabilityTest"
     />
     <Notice v-if="batches.problem" kind="stop">{{ batches.problem }}</Notice>
     <template v-if="batches.ready">
-      <NothingYet v-if="empty && !id" title="No batches under observation">
+      <NothingYet v-if="empty && !id" :title="texts.noBatchesUnderObservation">
         <p>
-          Finished batches are observed for 12 weeks: after a day, 3 days, a week and so on, about a minute
-          each time. Omblet tells you what to observe and what it means.
+          {{ texts.finishedBatchesAreObservedFor }}
         </p>
         <template #actions>
           <RouterLink v-slot="{ navigate }" to="/bench" custom>
-            <Button label="To the Bench" icon="pi pi-stopwatch" @click="navigate" />
+            <Button :label="texts.toTheBench" icon="pi pi-stopwatch" @click="navigate" />
           </RouterLink>
-          <PlainButton label="Load three example batches" @click="takeInDemoBatches()" />
+          <PlainButton :label="texts.loadThreeExampleBatches" @click="takeInDemoBatches()" />
         </template>
         <DueCard v-if="keeping.ends.length" class="ends" />
       </NothingYet>
@@ -59,7 +60,7 @@ const empty = computed(() => keeping.watched.length === 0 && keeping.unwatched.l
         <LifeCard v-if="shown" :id="shown" :key="shown" class="life" :title="id !== undefined" />
       </div>
     </template>
-    <p v-else class="muted">Loading…</p>
+    <p v-else class="muted">{{ texts.loading }}</p>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { troublesList as texts } from '#words/stability'
 import { causeText, verdictText } from '@omblet/core/words'
 import { WATCH, type Verdict, uncapitalise } from '@omblet/core'
 import FindingMark from '../../components/FindingMark.vue'
@@ -17,7 +18,7 @@ defineProps<{ troubles: readonly Verdict[] }>()
         {{ verdictText(v).why }}
         <template v-if="v.cause">
           <span class="block"
-            ><span class="muted">Likely cause:</span> {{ uncapitalise(causeText(v.cause).title) }}.
+            ><span class="muted">{{ texts.likelyCause }}</span> {{ uncapitalise(causeText(v.cause).title) }}.
             {{ causeText(v.cause).because }}</span
           >
           <span v-if="causeText(v.cause).moves[0]" class="block">{{ causeText(v.cause).moves[0] }}</span>

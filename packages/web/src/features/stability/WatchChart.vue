@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { watchChart as texts } from '#words/stability'
 import {
   bandAt,
   sayNumber,
@@ -207,7 +208,7 @@ const options = computed(() => {
           y: e.at,
           borderColor: p.stop,
           label: {
-            text: `${e.side === 'low' ? 'not below' : 'not above'} ${sayNumber(e.at, 2)}`,
+            text: `${e.side === 'low' ? texts.notBelow : texts.notAbove} ${sayNumber(e.at, 2)}`,
             position: 'right',
             textAnchor: 'end',
             offsetY: e.side === 'low' ? 14 : 0,
@@ -225,10 +226,10 @@ const say = (v: number) => sayNumber(v, places.value)
 const summary = computed(() => {
   const [first] = props.list
   const reads = first?.series.reads ?? []
-  return `${WATCH.properties[props.property].label}: ${drawn.value.length === 1 ? `${reads.length} readings from ${say(reads[0]!.value)} to ${say(reads.at(-1)!.value)} ${unit.value}` : `${drawn.value.length} series`}${forecast.value ? `; forecast ${say(forecast.value.low)} to ${say(forecast.value.high)}` : ''}.`
+  return `${WATCH.properties[props.property].label}: ${drawn.value.length === 1 ? texts.readingsFromTo(reads.length, say(reads[0]!.value), say(reads.at(-1)!.value), unit.value) : texts.series(drawn.value.length)}${forecast.value ? texts.forecastTo(say(forecast.value.low), say(forecast.value.high)) : ''}.`
 })
 const table = computed(() => ({
-  heads: ['Sample', 'Day', unit.value],
+  heads: [texts.sample, texts.day, unit.value],
   rows: props.list.flatMap((v) =>
     v.series.reads.map((r) => [WATCH.storages[v.series.storage].label, sayNumber(r.age, 1), say(r.value)]),
   ),
@@ -245,10 +246,8 @@ const table = computed(() => ({
     :table="table"
   >
     <p v-if="shown || band.length" class="small muted key">
-      <template v-if="shown"
-        >Wide band: predicted from the formula ({{ say(shown.low) }}–{{ say(shown.high) }}).</template
-      >
-      <template v-if="band.length"> Narrow band: 95 % confidence band of the trend line.</template>
+      <template v-if="shown">{{ texts.wideBandPredictedFromThe(say(shown.low), say(shown.high)) }}</template>
+      <template v-if="band.length"> {{ texts.narrowBand95ConfidenceBand }}</template>
     </p>
   </ChartFigure>
 </template>

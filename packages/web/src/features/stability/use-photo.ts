@@ -1,3 +1,5 @@
+import { common } from '#words/common'
+import { usePhoto as texts } from '#words/stability'
 import { ref } from 'vue'
 import { smallPicture } from '../../browser/picture'
 import { savePhoto } from '../../storage/batches'
@@ -19,8 +21,7 @@ export function usePhoto(batch: () => string, question: () => unknown = () => nu
     try {
       const id = makeId()
       const blob = await smallPicture(file)
-      if (question() !== asked)
-        photoError.value = 'The photo belonged to the previous question and was not saved.'
+      if (question() !== asked) photoError.value = texts.thePhotoBelongedToThe
       else {
         await savePhoto({ id, batch: of, blob })
         if (question() === asked) photo.value = id
@@ -29,7 +30,7 @@ export function usePhoto(batch: () => string, question: () => unknown = () => nu
     } catch (failure) {
       photoError.value =
         failure instanceof DOMException && failure.name === 'InvalidStateError'
-          ? 'This image cannot be read. Use JPEG, PNG or WebP.'
+          ? common.thisImageCannotBeRead
           : explainStorage(failure)
     } finally {
       taking.value = false

@@ -1,3 +1,4 @@
+import { useQuestions as texts } from '#words/stability'
 import {
   choicesOf,
   historyOf,
@@ -77,9 +78,9 @@ function wordsOf(a: Answer | undefined): string {
   if (!a) return ''
   const way = a.way && WATCH.ways[a.way]
   if (a.value !== null && way)
-    return `Last: ${sayNumber(a.value)} ${way.unit === 'pH' ? `by ${way.label}` : way.unit}`
+    return texts.last(sayNumber(a.value), way.unit === 'pH' ? texts.by(way.label) : way.unit)
   const choice = choicesOf(a.property).find((c) => c.id === a.choice)
-  return `Last: ${choice?.words.toLowerCase() ?? 'a photograph'}`
+  return texts.last2(choice?.words.toLowerCase() ?? texts.aPhotograph)
 }
 
 /** The questions of a look, one after the other; each answer is stored before the next is asked. */

@@ -1,3 +1,4 @@
+import { words as texts } from '#words/stability'
 import { WATCH, type Property, type Storage, uncapitalise } from '@omblet/core'
 
 /** The mark of each grade, the same as those of findings. */
@@ -10,22 +11,22 @@ export const sayDue = (inDays: number) =>
     : inDays > 0
       ? inDays === 1
         ? 'tomorrow'
-        : `in ${inDays} days`
+        : texts.inDays(inDays)
       : inDays === -1
-        ? '1 day overdue'
-        : `${-inDays} days overdue`
+        ? texts.n1DayOverdue
+        : texts.daysOverdue(-inDays)
 
 /** `1 day`, `1 week`, `8 weeks`; a turn for what is frozen and thawed. */
 export function sayLook(storage: Storage, day: number): string {
-  if (WATCH.storages[storage].cycles) return `turn ${day / 2} of 3`
+  if (WATCH.storages[storage].cycles) return texts.turnOf3(day / 2)
   if (day === 0) return 'made'
-  if (day % 7 !== 0) return day === 1 ? '1 day' : `${day} days`
-  return day === 7 ? '1 week' : `${day / 7} weeks`
+  if (day % 7 !== 0) return day === 1 ? '1 day' : texts.days(day)
+  return day === 7 ? '1 week' : texts.weeks(day / 7)
 }
 
 export const sayProperties = (properties: readonly Property[]) => {
   const words = properties.map((p) => uncapitalise(WATCH.properties[p].label))
-  return (words.length > 4 ? [...words.slice(0, 3), `${words.length - 3} more`] : words)
+  return (words.length > 4 ? [...words.slice(0, 3), texts.more(words.length - 3)] : words)
     .join(', ')
     .replace(/\bph\b/, 'pH')
 }

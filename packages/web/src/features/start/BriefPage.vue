@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { briefPage as texts } from '#words/start'
 import { impossibleText } from '@omblet/core/words'
 import {
   asksEmulsion,
@@ -68,13 +70,11 @@ watch(
   },
 )
 
-const grams = computed(() => parseNumber(batch.value, { min: 1, max: 100_000, what: 'the batch', unit: 'g' }))
+const grams = computed(() =>
+  parseNumber(batch.value, { min: 1, max: 100_000, what: common.theBatch, unit: 'g' }),
+)
 const batchError = computed(() =>
-  'error' in grams.value
-    ? grams.value.error
-    : grams.value.value === null
-      ? 'Enter the batch size in grams.'
-      : null,
+  'error' in grams.value ? grams.value.error : grams.value.value === null ? common.enterTheBatchSizeIn : null,
 )
 
 const words = ref<string | Material>('')
@@ -96,11 +96,11 @@ const doseOf = (amount: string) => {
     ? typed.value
     : null
 }
-const doseError = (amount: string) => (doseOf(amount) === null ? 'Enter a percentage above 0.' : null)
+const doseError = (amount: string) => (doseOf(amount) === null ? texts.enterAPercentageAbove0 : null)
 
 /** What it is called and how much is made are as typed when a proposal is started, also while new ones are worked out. */
 const named = computed(() => ({
-  name: name.value.trim() || `New ${kindWord(product.value.kind).toLowerCase()}`,
+  name: name.value.trim() || texts.newWord(kindWord(product.value.kind).toLowerCase()),
   batchGrams: 'value' in grams.value ? grams.value.value! : 100,
 }))
 const brief = computed<Brief | null>(() => {
@@ -140,13 +140,13 @@ async function start(index: number) {
 </script>
 
 <template>
-  <StartFrame way="brief" title="New from a brief">
-    <section class="card start-card" aria-label="The brief">
+  <StartFrame way="brief" :title="common.newFromABrief">
+    <section class="card start-card" :aria-label="texts.theBrief">
       <TextField
-        label="Name"
+        :label="common.name"
         v-model="name"
         autofocus
-        :placeholder="`New ${kindWord(product.kind).toLowerCase()}`"
+        :placeholder="texts.newWord(kindWord(product.kind).toLowerCase())"
         :maxlength="LIMITS.name"
       />
       <div class="two">
@@ -154,21 +154,21 @@ async function start(index: number) {
       </div>
       <div class="two">
         <TextField
-          label="Batch, in grams"
+          :label="common.batchInGrams"
           :error="batchError"
           v-model="batch"
           @input="batchTouched = true"
           figure
         />
-        <ChoiceField v-model="wish.need" label="Need" :options="needs" />
+        <ChoiceField v-model="wish.need" :label="texts.need" :options="needs" />
       </div>
-      <ChoiceField v-if="isEmulsion" v-model="wish.richness" label="Richness" :options="RICHNESS" />
+      <ChoiceField v-if="isEmulsion" v-model="wish.richness" :label="texts.richness" :options="RICHNESS" />
       <div class="two">
-        <ChoiceField v-model="wish.absorption" label="Rate of absorption" :options="ABSORPTION" />
-        <ChoiceField v-model="wish.feel" label="Skin feel" :options="FEEL" />
+        <ChoiceField v-model="wish.absorption" :label="texts.rateOfAbsorption" :options="ABSORPTION" />
+        <ChoiceField v-model="wish.feel" :label="texts.skinFeel" :options="FEEL" />
       </div>
       <fieldset class="stacked closer">
-        <legend>Required actives</legend>
+        <legend>{{ texts.requiredActives }}</legend>
         <div v-for="(a, i) in actives" :key="a.material" class="active">
           <span>{{ capitalise(a.label) }}</span>
           <InputText
@@ -176,14 +176,14 @@ async function start(index: number) {
             class="mono"
             size="small"
             inputmode="decimal"
-            :aria-label="`Percent of ${a.label}`"
+            :aria-label="texts.percentOf(a.label)"
             :invalid="doseError(a.amount) !== null"
           />
           <span class="muted small">%</span>
           <QuietButton
             icon="pi pi-times"
             rounded
-            :aria-label="`Remove ${a.label}`"
+            :aria-label="texts.remove(a.label)"
             @click="actives = actives.filter((_, k) => k !== i)"
           />
           <span v-if="doseError(a.amount)" class="error-text wide" role="alert">{{
@@ -195,15 +195,15 @@ async function start(index: number) {
           :suggestions="found"
           option-label="name"
           :min-length="2"
-          placeholder="Add an active, such as niacinamide"
-          aria-label="Add an active"
+          :placeholder="texts.addAnActiveSuchAs"
+          :aria-label="texts.addAnActive"
           fluid
           @complete="search"
           @option-select="addActive($event.value)"
         />
       </fieldset>
       <fieldset class="stacked closer">
-        <legend>Constraints</legend>
+        <legend>{{ texts.constraints }}</legend>
         <div class="checks">
           <label v-for="c in CONSTRAINTS" :key="c"
             ><Checkbox v-model="constraints" :value="c" /> {{ CONSTRAINT_WORDS[c] }}</label
@@ -214,23 +214,22 @@ async function start(index: number) {
 
     <section class="stacked" aria-labelledby="brief-out" :aria-busy="busy">
       <header class="start-head">
-        <h2 id="brief-out">Proposals</h2>
+        <h2 id="brief-out">{{ texts.proposals }}</h2>
         <p class="muted small" role="status">
           {{
             busy
-              ? 'Calculating…'
+              ? texts.calculating
               : proposals.length > 0
-                ? `${proposals.length} different ${proposals.length === 1 ? 'formula' : 'formulas'}, none with a stop`
+                ? texts.differentNoneWithAStop(
+                    proposals.length,
+                    proposals.length === 1 ? texts.formula : texts.formulas,
+                  )
                 : ''
           }}
         </p>
       </header>
-      <Notice v-if="failed" kind="stop"
-        >No proposals could be calculated. Reload the page and try again.</Notice
-      >
-      <Notice v-if="unpriced" kind="note"
-        >No lot in your stock has a price yet, so “low budget” only means fewer extras.</Notice
-      >
+      <Notice v-if="failed" kind="stop">{{ texts.noProposalsCouldBeCalculated }}</Notice>
+      <Notice v-if="unpriced" kind="note">{{ texts.noLotInYourStock }}</Notice>
       <template v-if="answer?.status === 'impossible'">
         <Notice v-for="(w, i) in answer.why" :key="i" kind="check">{{ impossibleText(w) }}</Notice>
       </template>
@@ -243,8 +242,7 @@ async function start(index: number) {
         @start="start(i)"
       />
       <p v-if="proposals.length" class="muted small">
-        Built from the catalogue by rules of common practice; every proposal is fully checked. Make a small
-        test batch first and measure the pH. Selling or giving away is subject to local rules.
+        {{ texts.builtFromTheCatalogueBy }}
       </p>
     </section>
   </StartFrame>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { labelPage as texts } from '#words/start'
 import { LIMITS, parseNumber, type Product, type Richness } from '@omblet/core'
 import Button from 'primevue/button'
 import { computed, reactive, ref } from 'vue'
@@ -17,8 +19,7 @@ import StartFrame from './StartFrame.vue'
 const library = useLibrary()
 const router = useRouter()
 
-const EXAMPLE =
-  'Aqua, Caprylic/Capric Triglyceride, Glycerin, Butyrospermum Parkii Butter, Cetearyl Olivate, Sorbitan Olivate, Niacinamide 4 %, Cetyl Alcohol, Panthenol, Phenoxyethanol, Tocopherol, Xanthan Gum, Ethylhexylglycerin, Sodium Phytate, Citric Acid'
+const EXAMPLE = texts.aquaCaprylicCapricTriglyceride
 const text = ref('')
 const name = ref('')
 const product = ref<Product>({ kind: 'cream', site: 'face', rinse: 'leave-on', region: 'EU' })
@@ -26,18 +27,18 @@ const earlier = ref('')
 const comparing = ref(false)
 const more = reactive({ texture: 'any' as Richness | 'any', ph: '', spf: '' })
 const TEXTURES: { value: Richness | 'any'; label: string }[] = [
-  { value: 'any', label: 'Any' },
-  { value: 'milk', label: 'Milk' },
-  { value: 'lotion', label: 'Lotion' },
-  { value: 'cream', label: 'Cream' },
-  { value: 'rich-cream', label: 'Rich cream' },
-  { value: 'butter', label: 'Butter' },
+  { value: 'any', label: texts.any },
+  { value: 'milk', label: texts.milk },
+  { value: 'lotion', label: common.lotion },
+  { value: 'cream', label: common.cream },
+  { value: 'rich-cream', label: texts.richCream },
+  { value: 'butter', label: texts.butter },
 ]
-const ph = computed(() => parseNumber(more.ph, { min: 0, max: 14, what: 'the pH' }))
-const spf = computed(() => parseNumber(more.spf, { min: 1, max: 100, what: 'the figure' }))
+const ph = computed(() => parseNumber(more.ph, { min: 0, max: 14, what: common.thePh }))
+const spf = computed(() => parseNumber(more.spf, { min: 1, max: 100, what: texts.theFigure }))
 const faultOf = (read: ReturnType<typeof parseNumber>) => ('error' in read ? read.error : null)
 const valueOf = (read: ReturnType<typeof parseNumber>) => ('value' in read ? read.value : null)
-const title = computed(() => name.value.trim() || 'Draft from a label')
+const title = computed(() => name.value.trim() || texts.draftFromALabel)
 const request = computed(() =>
   text.value.trim() === ''
     ? null
@@ -65,95 +66,90 @@ async function make() {
 </script>
 
 <template>
-  <StartFrame way="label" title="New from an ingredient list">
-    <section class="card start-card" aria-label="The list">
+  <StartFrame way="label" :title="texts.newFromAnIngredientList">
+    <section class="card start-card" :aria-label="texts.theList">
       <TextField
         id="label-text"
-        label="Paste the list in the order of the label"
+        :label="texts.pasteTheListInThe"
         v-model="text"
         :rows="11"
         autofocus
         spellcheck="false"
-        placeholder="Aqua, Glycerin, …"
+        :placeholder="texts.aquaGlycerin"
       />
       <div v-if="text === ''">
-        <Button label="Show an example" text size="small" @click="text = EXAMPLE" />
+        <Button :label="texts.showAnExample" text size="small" @click="text = EXAMPLE" />
       </div>
       <p class="muted small">
-        If the label declares a percentage, write it after the name: Niacinamide 10 %.
+        {{ texts.ifTheLabelDeclaresA }}
       </p>
-      <TextField label="Name" v-model="name" placeholder="Draft from a label" :maxlength="LIMITS.name" />
+      <TextField
+        :label="common.name"
+        v-model="name"
+        :placeholder="texts.draftFromALabel"
+        :maxlength="LIMITS.name"
+      />
       <div class="two">
         <ProductFields :product="product" @change="product = { ...product, ...$event }" />
       </div>
       <div class="more">
-        <ChoiceField v-model="more.texture" label="Texture" :options="TEXTURES" />
-        <TextField label="pH" :error="faultOf(ph)" v-model="more.ph" placeholder="if known" figure />
+        <ChoiceField v-model="more.texture" :label="texts.texture" :options="TEXTURES" />
+        <TextField label="pH" :error="faultOf(ph)" v-model="more.ph" :placeholder="texts.ifKnown" figure />
         <TextField
-          label="Claimed SPF"
+          :label="texts.claimedSpf"
           :error="faultOf(spf)"
           v-model="more.spf"
           inputmode="numeric"
-          placeholder="if any"
+          :placeholder="texts.ifAny"
           mono
         />
       </div>
       <div v-if="!comparing">
-        <Button label="Compare with an earlier list" text size="small" @click="comparing = true" />
+        <Button :label="texts.compareWithAnEarlierList" text size="small" @click="comparing = true" />
       </div>
       <TextField
         v-else
-        label="The earlier list of the same product"
+        :label="texts.theEarlierListOfThe"
         v-model="earlier"
         :rows="6"
         spellcheck="false"
-        placeholder="Aqua, Glycerin, …"
+        :placeholder="texts.aquaGlycerin"
       />
     </section>
 
     <section class="card start-card" aria-labelledby="label-title" :aria-busy="busy">
       <header class="start-head">
-        <h2 id="label-title">Possible amounts</h2>
+        <h2 id="label-title">{{ texts.possibleAmounts }}</h2>
         <p v-if="answer" class="muted small" role="status">
-          {{ answer.list.names.length }} {{ answer.list.names.length === 1 ? 'name' : 'names'
+          {{ answer.list.names.length }} {{ answer.list.names.length === 1 ? texts.name : texts.names
           }}<template v-if="answer.ranges">
-            · 1 % line after {{ answer.ranges.line.fewest
+            {{ texts.n1LineAfter(answer.ranges.line.fewest)
             }}<template v-if="answer.ranges.line.most > answer.ranges.line.fewest">
-              to {{ answer.ranges.line.most }}</template
+              {{ texts.to(answer.ranges.line.most) }}</template
             ></template
           >
         </p>
       </header>
       <p v-if="!answer && !failed" class="muted start-none">
-        A label states the order, not the amounts. Omblet calculates the range of each ingredient from order,
-        total, legal limits, usage rates and product type, and one plausible draft of the many that give the
-        same list.
+        {{ texts.aLabelStatesTheOrder }}
       </p>
-      <Notice v-if="failed" kind="stop"
-        >The solver could not be loaded. Reload the page and try again.</Notice
-      >
-      <Notice v-else-if="answer && answer.list.names.length === 0" kind="check"
-        >No ingredient names found. Separate names with commas, points or new lines.</Notice
-      >
-      <Notice v-else-if="answer && !answer.ranges" kind="check"
-        >No amounts fit this list. The order, a declared percentage and the legal limits contradict each
-        other, or the product type is wrong. Check the order and the percentages.</Notice
-      >
+      <Notice v-if="failed" kind="stop">{{ common.theSolverCouldNotBe }}</Notice>
+      <Notice v-else-if="answer && answer.list.names.length === 0" kind="check">{{
+        texts.noIngredientNamesFoundSeparate
+      }}</Notice>
+      <Notice v-else-if="answer && !answer.ranges" kind="check">{{ texts.noAmountsFitThisList }}</Notice>
       <template v-if="answer?.ranges">
-        <Notice kind="note"
-          >An estimate, never the original: grades, blends and the process are not on a label.</Notice
-        >
+        <Notice kind="note">{{ texts.anEstimateNeverTheOriginal }}</Notice>
         <RangesTable :ranges="answer.ranges" />
         <p class="muted small">
-          The line marks 1 % in the draft: below it, a label may list in any order. Ranges assume that no
-          amount exceeds its usual rate by more than half. Regulation (EC) 1223/2009 Art. 19.
+          {{ texts.theLineMarks1In }}
         </p>
         <ListChanges v-if="answer.changes" :changes="answer.changes" :certain="answer.ranges.line.most" />
         <ul v-if="answer.list.leftOut.length" class="muted small">
-          <li v-for="l in answer.list.leftOut" :key="l.text">Left out: {{ l.text }}. {{ l.why }}</li>
+          <li v-for="l in answer.list.leftOut" :key="l.text">{{ texts.leftOut(l.text, l.why) }}</li>
         </ul>
         <footer>
-          <Button label="Create formula from draft" :loading="making" @click="make" />
+          <Button :label="texts.createFormulaFromDraft" :loading="making" @click="make" />
         </footer>
       </template>
     </section>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import { listChanges as texts } from '#words/start'
 import { formatNumber, type LabelChange } from '@omblet/core'
 import { computed } from 'vue'
 import FindingMark from '../../components/FindingMark.vue'
 
 /** What changed between two lists of one product; `certain` is how many names surely stand above the 1 % line. */
 const props = defineProps<{ changes: readonly LabelChange[]; certain: number }>()
-const WHAT = { new: 'new', gone: 'gone', up: 'moved up', down: 'moved down', same: '' }
+const WHAT = { new: 'new', gone: 'gone', up: texts.movedUp, down: texts.movedDown, same: '' }
 const MARK = { new: 'check', gone: 'check', up: 'note', down: 'note', same: 'fine' } as const
 const changed = computed(() => props.changes.filter((c) => c.what !== 'same' || c.declared))
 /** Below the 1 % line the order says nothing. */
@@ -15,8 +16,8 @@ const declares = (percent: number | null) => (percent === null ? 'nothing' : `${
 
 <template>
   <section aria-labelledby="label-changes">
-    <h3 id="label-changes">Changes from the earlier list</h3>
-    <p v-if="changed.length === 0" class="muted">None. Same names in the same order.</p>
+    <h3 id="label-changes">{{ texts.changesFromTheEarlierList }}</h3>
+    <p v-if="changed.length === 0" class="muted">{{ texts.noneSameNamesInThe }}</p>
     <ul v-else>
       <li v-for="c in changed" :key="c.key">
         <FindingMark :severity="MARK[c.what]" :size="14" /><span
@@ -24,14 +25,14 @@ const declares = (percent: number | null) => (percent === null ? 'nothing' : `${
           <span class="muted small"
             >{{ WHAT[c.what]
             }}<template v-if="c.before !== null && c.after !== null && c.what !== 'same'">
-              from position {{ c.before }} to {{ c.after }}</template
-            ><template v-else-if="c.before === null"> at position {{ c.after }}</template
-            ><template v-else-if="c.after === null"> from position {{ c.before }}</template
+              {{ texts.fromPositionTo(c.before ?? '', c.after ?? '') }}</template
+            ><template v-else-if="c.before === null"> {{ texts.atPosition(c.after ?? '') }}</template
+            ><template v-else-if="c.after === null"> {{ texts.fromPosition(c.before ?? '') }}</template
             ><template v-if="c.declared">
-              declared {{ declares(c.declared.before) }}, now {{ declares(c.declared.after) }}</template
-            ><template v-if="(c.what === 'up' || c.what === 'down') && loose(c.after) && loose(c.before)"
-              >; both may be below 1 %, where any order is permitted</template
-            ></span
+              {{ texts.declaredNow(declares(c.declared.before), declares(c.declared.after)) }}</template
+            ><template v-if="(c.what === 'up' || c.what === 'down') && loose(c.after) && loose(c.before)">{{
+              texts.bothMayBeBelow1
+            }}</template></span
           ></span
         >
       </li>

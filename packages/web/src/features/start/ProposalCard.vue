@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { proposalCard as texts } from '#words/start'
 import { missText, partText, pickText, proposalTitle, findingText } from '@omblet/core/words'
 import {
   capitalise,
@@ -33,10 +35,10 @@ const open = ref(false)
 const lead = computed(() =>
   [
     assessment.value.emulsion
-      ? `${sayNumber(assessment.value.emulsion.oilPhasePercent, 1)} % oil phase`
-      : 'no oil phase',
+      ? texts.oilPhase(sayNumber(assessment.value.emulsion.oilPhasePercent, 1))
+      : texts.noOilPhase,
     props.proposal.formula.targetPh ? `pH ${formatRange(props.proposal.formula.targetPh)}` : '',
-    `${assessment.value.lines.length} ingredients`,
+    texts.ingredients(assessment.value.lines.length),
   ].filter(Boolean),
 )
 const others = (names: readonly { name: string }[]) =>
@@ -62,15 +64,17 @@ const others = (names: readonly { name: string }[]) =>
             <th scope="row">
               {{ capitalise(c.material.name) }}
               <span class="small muted why block">{{ capitalise(pickText(c.why)) }}</span>
-              <span v-if="open && c.alternatives.length" class="small why block"
-                >Or {{ others(c.alternatives) }}</span
-              >
+              <span v-if="open && c.alternatives.length" class="small why block">{{
+                texts.or(others(c.alternatives))
+              }}</span>
             </th>
             <td class="mono figure">{{ formatNumber(c.percent, 2, 3) }} %</td>
           </tr>
           <tr>
-            <td class="muted small part">rest</td>
-            <th scope="row">Distilled water <span class="small muted why block">q.s. to 100</span></th>
+            <td class="muted small part">{{ texts.rest }}</td>
+            <th scope="row">
+              {{ texts.distilledWater }} <span class="small muted why block">{{ common.qSTo100 }}</span>
+            </th>
             <td class="mono figure">{{ formatNumber(water, 2) }} %</td>
           </tr>
         </tbody>
@@ -87,13 +91,13 @@ const others = (names: readonly { name: string }[]) =>
       </ul>
       <footer>
         <Button
-          :label="open ? 'Hide alternatives' : 'Show alternatives'"
+          :label="open ? texts.hideAlternatives : texts.showAlternatives"
           text
           size="small"
           :aria-expanded="open"
           @click="open = !open"
         />
-        <Button label="Use this proposal" size="small" :loading="busy" @click="$emit('start')" />
+        <Button :label="texts.useThisProposal" size="small" :loading="busy" @click="$emit('start')" />
       </footer>
     </div>
   </article>

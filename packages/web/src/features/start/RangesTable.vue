@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { rangesTable as texts } from '#words/start'
 import { formatNumber, type LabelRanges } from '@omblet/core'
 import FindingMark from '../../components/FindingMark.vue'
 
@@ -12,17 +14,17 @@ const say = (percent: number) => (percent < 0.005 ? '0' : formatNumber(percent, 
 </script>
 
 <template>
-  <div class="table scroll" role="region" aria-label="Ranges" tabindex="0">
+  <div class="table scroll" role="region" :aria-label="texts.ranges" tabindex="0">
     <table>
       <thead>
         <tr>
-          <th scope="col">Ingredient</th>
+          <th scope="col">{{ common.ingredient }}</th>
           <th scope="col" class="rail-head">
             <span v-for="t in TICKS" :key="t" class="mono" :style="{ left: `${at(t)}%` }">{{ t }}</span>
           </th>
-          <th scope="col" class="num">Least</th>
-          <th scope="col" class="num">Most</th>
-          <th scope="col" class="num">Draft, %</th>
+          <th scope="col" class="num">{{ texts.least }}</th>
+          <th scope="col" class="num">{{ texts.most }}</th>
+          <th scope="col" class="num">{{ texts.draft }}</th>
         </tr>
       </thead>
       <tbody>
@@ -31,16 +33,20 @@ const say = (percent: number) => (percent < 0.005 ? '0' : formatNumber(percent, 
             <span class="with"
               ><FindingMark :severity="r.name.material ? 'fine' : 'note'" :size="14" /><span
                 >{{ r.name.text
-                }}<span v-if="!r.name.material" class="muted small unknown"
-                  >not in the catalogue on its own</span
-                ><span v-if="r.name.confidence === 'likely'" class="muted small unknown"
-                  >recognised as {{ r.name.material!.name }}</span
-                ><span v-if="r.name.declaredPercent !== null" class="muted small unknown">declared</span
-                ><span v-if="r.name.maybe" class="muted small unknown">may be absent</span></span
+                }}<span v-if="!r.name.material" class="muted small unknown">{{
+                  texts.notInTheCatalogueOn
+                }}</span
+                ><span v-if="r.name.confidence === 'likely'" class="muted small unknown">{{
+                  texts.recognisedAs(r.name.material!.name)
+                }}</span
+                ><span v-if="r.name.declaredPercent !== null" class="muted small unknown">{{
+                  texts.declared
+                }}</span
+                ><span v-if="r.name.maybe" class="muted small unknown">{{ texts.mayBeAbsent }}</span></span
               ></span
             >
           </th>
-          <td class="rail-cell" :title="`Limited by: ${r.bound}`">
+          <td class="rail-cell" :title="texts.limitedBy(r.bound)">
             <span class="rail" aria-hidden="true"
               ><i class="one" :style="{ left: `${at(1)}%` }"></i
               ><i

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { recipePage as texts } from '#words/start'
 import {
   buildRecipe,
   LIMITS,
@@ -28,18 +30,7 @@ const materials = useMaterials()
 const library = useLibrary()
 const router = useRouter()
 
-const EXAMPLE = `Fog Horn hand lotion (200 g)
-
-Phase A
-Distilled water - to 100 %
-Glycerine - 4 %
-Phase B
-Sunflower oil 12%
-Shea butter 5%
-Emulsifying wax 6%
-Phase C
-Vitamin E - 10 drops
-Preservative`
+const EXAMPLE = texts.fogHornHandLotion200
 
 const { text, cells, fileName, problem, tooLong, source, take, onType } = useRecipeSource()
 const product = ref<Product>({ kind: 'lotion', site: 'body', rinse: 'leave-on', region: 'EU' })
@@ -80,9 +71,7 @@ const batchGrams = computed(() => {
   return batch.value.trim() !== '' && value > 0 && value <= 1e6 ? value : null
 })
 const batchError = computed(() =>
-  batch.value.trim() !== '' && batchGrams.value === null
-    ? 'Enter the batch size in grams, such as 100.'
-    : null,
+  batch.value.trim() !== '' && batchGrams.value === null ? texts.enterTheBatchSizeIn : null,
 )
 const built = computed(() =>
   recipe.value
@@ -137,21 +126,21 @@ async function make() {
 </script>
 
 <template>
-  <StartFrame way="recipe" title="New from a recipe">
-    <section class="card start-card give" aria-label="The recipe">
+  <StartFrame way="recipe" :title="texts.newFromARecipe">
+    <section class="card start-card give" :aria-label="texts.theRecipe">
       <TextField
-        label="Paste the recipe: text or a table"
+        :label="texts.pasteTheRecipeTextOr"
         v-model="text"
         :rows="13"
         autofocus
         spellcheck="false"
-        placeholder="Water to 100 %&#10;Glycerin 4 %&#10;…"
+        :placeholder="texts.waterTo100Glycerin4"
         @input="onType"
         mono
       />
       <div class="abreast wraps">
         <FileButton
-          label="Choose a file"
+          :label="common.chooseAFile"
           icon="pi pi-upload"
           size="small"
           accept=".txt,.csv,.tsv,.md,.xlsx"
@@ -160,7 +149,7 @@ async function make() {
         />
         <Button
           v-if="text === '' && !cells"
-          label="Show an example"
+          :label="texts.showAnExample"
           text
           size="small"
           @click="text = EXAMPLE"
@@ -168,18 +157,18 @@ async function make() {
         <span v-if="fileName" class="muted small file breaks">{{ fileName }}</span>
       </div>
       <p v-if="reading" class="reading muted small abreast" role="status">
-        Reading…
-        <PlainButton label="Stop" size="small" @click="stopReading" />
+        {{ texts.reading }}
+        <PlainButton :label="common.stop" size="small" @click="stopReading" />
       </p>
       <p v-if="problem" class="error-text" role="alert">{{ problem }}</p>
       <TextField
-        label="Name"
+        :label="common.name"
         v-model="name"
-        :placeholder="recipe?.title ?? 'Recipe'"
+        :placeholder="recipe?.title ?? texts.recipe"
         :maxlength="LIMITS.name"
       />
       <TextField
-        label="Batch, in grams"
+        :label="common.batchInGrams"
         :error="batchError"
         v-model="batch"
         :placeholder="built ? sayNumber(built.formula.batchGrams ?? 100, 2) : '100'"
@@ -192,30 +181,28 @@ async function make() {
 
     <section class="card start-card" aria-labelledby="understood-title">
       <header class="start-head">
-        <h2 id="understood-title">Result</h2>
+        <h2 id="understood-title">{{ common.result }}</h2>
         <p v-if="built" class="muted small" role="status">
-          {{ ingredientCount }} {{ ingredientCount === 1 ? 'ingredient' : 'ingredients' }},
-          {{ open === 0 ? 'nothing missing' : `${open} ${open === 1 ? 'thing' : 'things'} missing`
-          }}<template v-if="unread">, {{ unread }} {{ unread === 1 ? 'line' : 'lines' }} not read</template>
+          {{ ingredientCount }} {{ ingredientCount === 1 ? texts.ingredient : texts.ingredients }},
+          {{ open === 0 ? texts.nothingMissing : texts.missing(open, open === 1 ? texts.thing : texts.things)
+          }}<template v-if="unread">{{
+            texts.notRead(unread, unread === 1 ? common.line : common.lines)
+          }}</template>
         </p>
       </header>
-      <Notice v-if="tooLong" kind="stop"
-        >That is more than {{ MOST_RECIPE_LINES }} lines. Paste one recipe at a time.</Notice
-      >
-      <Notice v-else-if="tooMany" kind="stop"
-        >A formula can have up to {{ LIMITS.lines }} lines; this recipe has {{ ingredientCount }}. Remove
-        some.</Notice
-      >
+      <Notice v-if="tooLong" kind="stop">{{ texts.thatIsMoreThanLines(MOST_RECIPE_LINES) }}</Notice>
+      <Notice v-else-if="tooMany" kind="stop">{{
+        texts.aFormulaCanHaveUp(LIMITS.lines, ingredientCount)
+      }}</Notice>
       <p v-if="!built && !tooLong" class="muted start-none">
-        Reads percent, grams, millilitres, spoons, drops, “to 100” and ranges, in lists and tables, with or
-        without phases. You see how every line was read before anything is created.
+        {{ texts.readsPercentGramsMillilitres }}
       </p>
       <template v-if="built">
         <Notice v-if="batchQuestion" kind="check">{{ batchQuestion.asks }}</Notice>
         <Notice v-if="gapQuestion" kind="check">
           {{ gapQuestion.asks }}
           <template v-if="(built.gapPercent ?? 0) > 0" #actions>
-            <Button label="Replace with water" size="small" @click="answers.fillWithWater = true" />
+            <Button :label="texts.replaceWithWater" size="small" @click="answers.fillWithWater = true" />
           </template>
         </Notice>
         <ul v-if="built.remarks.length" class="remarks small muted">
@@ -237,20 +224,20 @@ async function make() {
               :severity="built.gapPercent === null || Math.abs(built.gapPercent) <= 0.05 ? 'fine' : 'check'"
               :size="16"
             />
-            <span v-if="built.gapPercent === null"
-              >{{ sayNumber(built.knownPercent, 2) }} % and q.s. to 100</span
-            >
-            <span v-else>{{ sayNumber(built.knownPercent, 2) }} % in total</span></span
+            <span v-if="built.gapPercent === null">{{
+              texts.andQSTo100(sayNumber(built.knownPercent, 2))
+            }}</span>
+            <span v-else>{{ texts.inTotal(sayNumber(built.knownPercent, 2)) }}</span></span
           >
           <Button
-            label="Create formula"
+            :label="texts.createFormula"
             :loading="busy"
             :disabled="ingredientCount === 0 || tooMany"
             @click="make"
           />
         </footer>
         <p v-if="open > 0" class="muted small">
-          Missing amounts stay in the formula as a check. Omblet fills in nothing.
+          {{ texts.missingAmountsStayInThe }}
         </p>
       </template>
     </section>

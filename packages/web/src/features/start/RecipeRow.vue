@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { recipeRow as texts } from '#words/start'
 import {
   capitalise,
   parseAmount,
@@ -22,12 +24,12 @@ const materials = useMaterials()
 
 const WORDS: Record<Exclude<RecipeLine['kind'], 'ingredient'>, string> = {
   heading: 'heading',
-  title: 'title',
+  title: texts.title,
   batch: 'batch',
   ph: 'pH',
   total: 'total',
-  note: 'kept as a note',
-  unread: 'not read, kept as a note',
+  note: texts.keptAsANote,
+  unread: texts.notReadKeptAsA,
 }
 const ingredient = computed(() => (props.row.kind === 'ingredient' ? props.row.ingredient : null))
 const mark = computed(() => {
@@ -36,7 +38,7 @@ const mark = computed(() => {
   if (props.questions.length > 0) return 'check'
   return 'fine'
 })
-const CONFIDENCE = { sure: '', likely: 'likely', perhaps: 'a guess' }
+const CONFIDENCE = { sure: '', likely: 'likely', perhaps: texts.aGuess }
 const confidence = computed(() => {
   const match = ingredient.value?.match
   if (!props.read?.material || props.read.material.id !== match?.material.id) return ''
@@ -69,10 +71,10 @@ function onAmount() {
   amountError.value = null
   if (typed.kind === 'fill') emit('answer', { percent: 'fill' })
   else if (typed.kind === 'percent' || typed.kind === 'bare') {
-    if (typed.value > 100) amountError.value = 'At most 100 %.'
+    if (typed.value > 100) amountError.value = texts.atMost100
     else emit('answer', { percent: typed.value })
   } else if (typed.kind === 'error') amountError.value = typed.message
-  else if (typed.kind === 'grams') amountError.value = 'Enter percent; grams are converted.'
+  else if (typed.kind === 'grams') amountError.value = texts.enterPercentGramsAreConverted
 }
 </script>
 
@@ -92,17 +94,17 @@ function onAmount() {
           <span v-if="confidence" class="muted small">{{ confidence }}</span>
           <Button
             v-if="!read.leftOut && !asksMaterial && !changing"
-            label="Change"
+            :label="common.change"
             text
             size="small"
             class="tiny"
-            :aria-label="`Change ${ingredient.name}`"
+            :aria-label="texts.change(ingredient.name)"
             @click="changing = true"
           />
         </div>
         <span class="muted small source breaks">{{ row.text }}</span>
         <div v-if="(asksMaterial || changing) && !read.leftOut" class="choose abreast wraps">
-          <span v-if="asksMaterial" class="small ask">Which ingredient?</span>
+          <span v-if="asksMaterial" class="small ask">{{ texts.whichIngredient }}</span>
           <PlainButton
             v-for="m in guesses"
             :key="m.id"
@@ -115,16 +117,16 @@ function onAmount() {
             :suggestions="found"
             option-label="name"
             :min-length="2"
-            placeholder="Another ingredient"
+            :placeholder="texts.anotherIngredient"
             size="small"
-            :aria-label="`Ingredient for ${ingredient.name}`"
+            :aria-label="texts.ingredientFor(ingredient.name)"
             @complete="search"
             @option-select="choose($event.value)"
           />
         </div>
         <ul v-if="read.remarks.length || ingredient.note" class="small muted remarks">
           <li v-for="r in read.remarks" :key="r">{{ r }}</li>
-          <li v-if="ingredient.note">Note: {{ ingredient.note }}</li>
+          <li v-if="ingredient.note">{{ texts.note(ingredient.note) }}</li>
         </ul>
       </div>
       <div class="amount">
@@ -134,7 +136,7 @@ function onAmount() {
             class="mono"
             type="text"
             inputmode="decimal"
-            :aria-label="`Percent of ${read.material?.name ?? ingredient.name}`"
+            :aria-label="texts.percentOf(read.material?.name ?? ingredient.name)"
             :aria-invalid="amountError !== null"
             :disabled="read.leftOut"
             placeholder="?"
@@ -148,8 +150,8 @@ function onAmount() {
       <QuietButton
         :icon="read.leftOut ? 'pi pi-undo' : 'pi pi-times'"
         rounded
-        :aria-label="read.leftOut ? `Restore ${ingredient.name}` : `Skip ${ingredient.name}`"
-        :title="read.leftOut ? 'Restore' : 'Skip'"
+        :aria-label="read.leftOut ? texts.restore(ingredient.name) : texts.skip(ingredient.name)"
+        :title="read.leftOut ? common.restore : texts.skip2"
         @click="emit('answer', { leaveOut: !read.leftOut })"
       />
     </template>

@@ -1,13 +1,14 @@
 <script setup lang="ts">
+import { startFrame as texts } from '#words/start'
 import UpLink from '../../components/UpLink.vue'
 import { onMounted } from 'vue'
 
 /** The frame of the ways to start a formula: a brief, a recipe from elsewhere, an ingredient list. */
 const props = defineProps<{ way: 'brief' | 'recipe' | 'label'; title: string }>()
 const WAYS = [
-  { way: 'brief', to: '/start/brief', label: 'A brief' },
-  { way: 'recipe', to: '/start/recipe', label: 'A recipe' },
-  { way: 'label', to: '/start/label', label: 'An ingredient list' },
+  { way: 'brief', to: '/start/brief', label: texts.aBrief },
+  { way: 'recipe', to: '/start/recipe', label: texts.aRecipe },
+  { way: 'label', to: '/start/label', label: texts.anIngredientList },
 ] as const
 onMounted(() => {
   document.title = `${props.title} – Omblet`
@@ -17,9 +18,9 @@ onMounted(() => {
 <template>
   <div class="start">
     <header class="abreast wraps">
-      <UpLink to="/formulas" label="Back to formulas" />
+      <UpLink to="/formulas" :label="texts.backToFormulas" />
       <h1>{{ title }}</h1>
-      <nav aria-label="New from">
+      <nav :aria-label="texts.newFrom">
         <RouterLink
           v-for="w in WAYS"
           :key="w.way"

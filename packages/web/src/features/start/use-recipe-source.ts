@@ -1,3 +1,4 @@
+import { useRecipeSource as texts } from '#words/start'
 import { MOST_RECIPE_LINES, type Cell } from '@omblet/core'
 import { tableCells } from '../../composables/table-cells'
 import { computed, ref, shallowRef } from 'vue'
@@ -21,7 +22,7 @@ export function useRecipeSource() {
     problem.value = null
     if (!file) return
     if (file.size > 5_000_000) {
-      problem.value = `${file.name} is larger than 5 MB. Check that it is a recipe.`
+      problem.value = texts.isLargerThan5Mb(file.name)
       return
     }
     try {
@@ -39,7 +40,7 @@ export function useRecipeSource() {
       }
       fileName.value = file.name
     } catch {
-      problem.value = `${file.name} could not be read. Save it as .xlsx, .csv or plain text, or paste it here.`
+      problem.value = texts.couldNotBeReadSave(file.name)
     }
   }
   function onType() {

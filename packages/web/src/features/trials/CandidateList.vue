@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { candidateList as texts } from '#words/trials'
 import { optionText, optionName } from '@omblet/core/words'
 import { formatNumber } from '@omblet/core'
 import Checkbox from 'primevue/checkbox'
@@ -14,7 +15,8 @@ const asItIs = computed(() => s.options.value.find((o) => o.current) ?? { stops:
 type Counts = { stops: number; checks: number }
 const severity = (o: Counts) =>
   o.stops > asItIs.value.stops ? 'stop' : o.checks > asItIs.value.checks ? 'check' : 'fine'
-const markWords = (o: Counts) => ({ stop: 'new Stop', check: 'new Check', fine: 'no findings' })[severity(o)]
+const markWords = (o: Counts) =>
+  ({ stop: texts.newStop, check: texts.newCheck, fine: texts.noFindings })[severity(o)]
 </script>
 
 <template>
@@ -28,7 +30,7 @@ const markWords = (o: Counts) => ({ stop: 'new Stop', check: 'new Check', fine: 
           :size="16"
         />
         <span class="name"
-          >{{ optionName(o) }}<span v-if="o.current" class="muted small"> · current</span
+          >{{ optionName(o) }}<span v-if="o.current" class="muted small"> {{ texts.current }}</span
           ><span class="hidden-text">, {{ markWords(o) }}</span></span
         >
         <span v-if="o.percent !== null" class="mono amount">{{ formatNumber(o.percent, 1, 3) }} %</span>

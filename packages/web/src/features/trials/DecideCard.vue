@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { decideCard as texts } from '#words/trials'
 import { trialResult } from '@omblet/core/words'
 import { asVersionOf, decided, rejectedVariants, trialVerdict, type PlannedTrial } from '@omblet/core'
 import Button from 'primevue/button'
@@ -29,7 +31,7 @@ const NONE = 'none'
 const made = computed(() => props.trial.samples.filter((s) => s.formula))
 const choices = computed(() => [
   ...made.value.map((s) => ({ value: s.id, label: s.name })),
-  { value: NONE, label: 'None' },
+  { value: NONE, label: texts.none },
 ])
 const keep = ref<string>(NONE)
 const because = ref('')
@@ -56,7 +58,7 @@ async function decide() {
         ? {
             formulaId: sheet.value.id,
             formula: plain(asVersionOf(sheet.value.formula, kept.formula)),
-            name: `${kept.name}, from a trial`.slice(0, 120),
+            name: texts.fromATrial(kept.name).slice(0, 120),
             id: makeId(),
             now: at,
             story: {
@@ -82,14 +84,14 @@ async function decide() {
     await tellAll({ type: 'trial', id: props.trial.plan.id })
     const number = ruled.plan.decision?.version
     if (number !== undefined)
-      notify(toast, `Kept as version ${number}.`, {
-        label: 'Open',
+      notify(toast, texts.keptAsVersion(number), {
+        label: common.open,
         run: () => void router.push(`/formulas/${sheet.value!.id}/versions`),
       })
   } catch (error) {
     problem.value =
       error instanceof Decided
-        ? 'This trial was decided in another tab. That decision is kept; nothing was saved here.'
+        ? texts.thisTrialWasDecidedIn
         : error instanceof TrialGone
           ? TRIAL_GONE
           : explainStorage(error)
@@ -100,52 +102,52 @@ async function decide() {
 </script>
 
 <template>
-  <TitledCard title="Decide" :level="2">
+  <TitledCard :title="texts.decide" :level="2">
     <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
     <dl v-if="done">
-      <dt class="muted text-note">Keep</dt>
+      <dt class="muted text-note">{{ common.keep }}</dt>
       <dd>
         <strong>{{ nameOf(done.keep) }}</strong>
       </dd>
-      <dt class="muted text-note">Reason</dt>
-      <dd>{{ done.because || 'no reason given' }}</dd>
-      <dt class="muted text-note">Next</dt>
-      <dd>{{ done.next || 'nothing' }}</dd>
+      <dt class="muted text-note">{{ common.reason }}</dt>
+      <dd>{{ done.because || texts.noReasonGiven }}</dd>
+      <dt class="muted text-note">{{ texts.next }}</dt>
+      <dd>{{ done.next || texts.nothing }}</dd>
       <template v-if="done.version !== undefined && trial.plan.of?.id">
-        <dt class="muted text-note">Where</dt>
+        <dt class="muted text-note">{{ texts.where }}</dt>
         <dd>
-          <RouterLink :to="`/formulas/${trial.plan.of.id}/versions`"
-            >Version {{ done.version }} of {{ trial.plan.of.name }}</RouterLink
-          >
+          <RouterLink :to="`/formulas/${trial.plan.of.id}/versions`">{{
+            texts.versionOf(done.version, trial.plan.of.name)
+          }}</RouterLink>
         </dd>
       </template>
     </dl>
     <form v-else class="stacked" @submit.prevent="decide">
-      <ChoiceField v-model="keep" label="Keep" :options="choices" />
-      <TextField id="decide-because" label="Reason" v-model="because" :rows="2" maxlength="2000" />
+      <ChoiceField v-model="keep" :label="common.keep" :options="choices" />
+      <TextField id="decide-because" :label="common.reason" v-model="because" :rows="2" maxlength="2000" />
       <TextField
-        label="Next question"
+        :label="texts.nextQuestion"
         v-model="next"
         maxlength="500"
-        placeholder="half the cetyl alcohol, for less white"
+        :placeholder="texts.halfTheCetylAlcoholFor"
       />
       <TextField
         v-for="l in losers"
         :key="l.material"
-        :label="`Note on ${l.name}`"
+        :label="texts.noteOn(l.name)"
         :id="`lesson-${l.material}`"
         :model-value="lessons[l.material] ?? ''"
         @update:model-value="lessons[l.material] = $event"
         maxlength="300"
-        placeholder="sets too fast for me"
+        :placeholder="texts.setsTooFastForMe"
       />
       <p v-if="keep !== NONE && !sheet" class="muted small">
-        The formula no longer exists, so the decision stays with the trial.
+        {{ texts.theFormulaNoLongerExists }}
       </p>
       <div class="dialog-buttons">
         <Button
           type="submit"
-          :label="keep === NONE ? 'Record decision' : 'Adopt version'"
+          :label="keep === NONE ? texts.recordDecision : texts.adoptVersion"
           icon="pi pi-check"
           :loading="busy"
         />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { foundCard as texts } from '#words/trials'
 import { foundLine, foundText, frostFoundText } from '@omblet/core/words'
 import {
   BODIES,
@@ -62,16 +63,16 @@ const rows = computed(() =>
     return { s, i, rows: forecastAndFound(forecast, mine), value, photos }
   }),
 )
-const ways = [{ value: null, label: 'not specified' }, ...READING_WAYS]
+const ways = [{ value: null, label: texts.notSpecified }, ...READING_WAYS]
 const NONE = 'none'
 /** Those that are figures; the others are chosen. */
 const figures = HOUSEHOLD_MEASURES.filter((k) => k.what !== 'body' && k.what !== 'frost')
 const bodies = [
-  { value: NONE, label: 'not assessed' },
+  { value: NONE, label: texts.notAssessed },
   ...BODIES.map((b) => ({ value: b as string, label: b })),
 ]
 const frosts = [
-  { value: NONE, label: 'not tested' },
+  { value: NONE, label: texts.notTested },
   ...FROST_FOUND.map((f) => ({ value: f as string, label: frostFoundText(f) })),
 ]
 const put = (found: Measured) => void trials.change(props.trial.plan.id, (here) => withFound(here, found))
@@ -83,23 +84,23 @@ const choice = (sample: string, what: Measured['what'], value: string) =>
 </script>
 
 <template>
-  <TitledCard title="Predicted and measured" :level="2">
+  <TitledCard :title="texts.predictedAndMeasured" :level="2">
     <ul class="rows">
       <li v-for="r in rows" :key="r.s.id">
         <Letter :at="r.i" :reference="r.s.reference" />
         <div>
           <strong>{{ r.s.name }}</strong>
-          <p v-if="r.rows.length === 0" class="muted small">No measurements yet.</p>
+          <p v-if="r.rows.length === 0" class="muted small">{{ texts.noMeasurementsYet }}</p>
           <p v-for="f in r.rows" :key="f.what" class="small" :class="{ wrong: f.fits === false }">
             {{ foundLine(f) }}<strong v-if="f.missed"> ← {{ foundText(f).says }}</strong>
           </p>
-          <ul v-if="r.photos.length" class="photos" :aria-label="`Photos of ${r.s.name}`">
+          <ul v-if="r.photos.length" class="photos" :aria-label="texts.photosOf(r.s.name)">
             <li v-for="p in r.photos" :key="p.url">
-              <a :href="p.url" target="_blank"><img :src="p.url" :alt="`Photo of ${r.s.name}`" /></a>
+              <a :href="p.url" target="_blank"><img :src="p.url" :alt="texts.photoOf(r.s.name)" /></a>
             </li>
           </ul>
           <details>
-            <summary class="small">Record measurements</summary>
+            <summary class="small">{{ texts.recordMeasurements }}</summary>
             <div class="fields">
               <template v-for="k in figures" :key="k.what">
                 <NumberField
@@ -108,14 +109,14 @@ const choice = (sample: string, what: Measured['what'], value: string) =>
                   :label="k.label"
                   :unit="k.unit"
                   :max="k.what === 'ph' ? 14 : 1000"
-                  :what="`the ${k.label.toLowerCase()}`"
+                  :what="texts.the(k.label.toLowerCase())"
                   @update:model-value="number(r.s.id, k.what, $event, r.value(k.what)?.way)"
                 />
                 <ChoiceField
                   v-if="k.what === 'ph' && r.value('ph')"
                   :id="`found-${r.s.id}-way`"
                   :model-value="r.value('ph')?.way ?? null"
-                  label="pH measurement"
+                  :label="texts.phMeasurement"
                   :options="ways"
                   @update:model-value="
                     number(r.s.id, 'ph', r.value('ph')?.value ?? null, $event ?? undefined)
@@ -125,14 +126,14 @@ const choice = (sample: string, what: Measured['what'], value: string) =>
               <ChoiceField
                 :id="`found-${r.s.id}-body`"
                 :model-value="r.value('body')?.choice ?? NONE"
-                label="Consistency"
+                :label="texts.consistency"
                 :options="bodies"
                 @update:model-value="choice(r.s.id, 'body', $event)"
               />
               <ChoiceField
                 :id="`found-${r.s.id}-frost`"
                 :model-value="r.value('frost')?.choice ?? NONE"
-                label="Freeze–thaw"
+                :label="texts.freezeThaw"
                 :options="frosts"
                 @update:model-value="choice(r.s.id, 'frost', $event)"
               />

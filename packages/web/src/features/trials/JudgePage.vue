@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { judgePage as texts } from '#words/trials'
 import { scaleOf, servingOf } from '@omblet/core'
 import Button from 'primevue/button'
 import UpLink from '../../components/UpLink.vue'
@@ -15,7 +17,7 @@ import { useJudging } from './use-judging'
 const props = defineProps<{ id: string }>()
 const j = useJudging(() => props.id)
 onMounted(() => {
-  document.title = 'Assessment – Omblet'
+  document.title = texts.assessmentOmblet
   void j.load()
 })
 const serving = computed(() => servingOf(j.hair.value))
@@ -41,19 +43,24 @@ const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds
 <template>
   <div class="judge bench-room">
     <header class="bar">
-      <UpLink :to="`/trials/${id}`" label="Back to the trial" />
-      <h1>{{ j.who.value ? name : 'Who assesses?' }}</h1>
-      <span v-if="j.who.value" class="muted small count"
-        >{{ j.done.value }} of {{ j.asked.value.length }}</span
-      >
+      <UpLink :to="`/trials/${id}`" :label="texts.backToTheTrial" />
+      <h1>{{ j.who.value ? name : texts.whoAssesses }}</h1>
+      <span v-if="j.who.value" class="muted small count">{{
+        texts.of(j.done.value, j.asked.value.length)
+      }}</span>
     </header>
-    <NotHere v-if="j.phase.value === 'gone'" what="trial" why="" to="/trials" to-label="All trials" />
+    <NotHere
+      v-if="j.phase.value === 'gone'"
+      :what="common.trial"
+      why=""
+      to="/trials"
+      :to-label="common.allTrials"
+    />
     <div v-else-if="j.phase.value === 'over'" class="room">
       <p v-if="j.who.value" role="alert">
-        This trial was closed during your assessment. Your answers count; the open question is no longer
-        asked.
+        {{ texts.thisTrialWasClosedDuring }}
       </p>
-      <p>This trial is closed and unblinded. No more assessments.</p>
+      <p>{{ texts.thisTrialIsClosedAnd }}</p>
     </div>
     <div v-else-if="!j.who.value" class="room">
       <p class="muted">{{ serving.before }}</p>
@@ -62,25 +69,25 @@ const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds
           <button type="button" class="big card" :disabled="!p.open" @click="j.sit(p.id, p.round)">
             <strong>{{ p.name }}</strong>
             <span class="muted small">{{
-              p.open ? (p.of > 1 ? `round ${p.round} of ${p.of}` : 'to assess') : 'done'
+              p.open ? (p.of > 1 ? texts.roundOf(p.round, p.of) : texts.toAssess) : texts.done
             }}</span>
           </button>
         </li>
       </ul>
-      <p v-if="j.people.value.every((p) => !p.open)">All assessments done. Thank you.</p>
+      <p v-if="j.people.value.every((p) => !p.open)">{{ texts.allAssessmentsDoneThankYou }}</p>
     </div>
     <div v-else class="room">
-      <Notice v-if="j.problem.value" kind="stop">{{ j.problem.value }} Enter your answer again.</Notice>
+      <Notice v-if="j.problem.value" kind="stop">{{ texts.enterYourAnswerAgain(j.problem.value) }}</Notice>
       <template v-if="j.step.value?.kind === 'serve'">
-        <p class="muted">Sample {{ j.step.value.nth }} of {{ j.step.value.of }}</p>
+        <p class="muted">{{ texts.sampleOf(j.step.value.nth, j.step.value.of) }}</p>
         <h2 ref="title" tabindex="-1" class="code mono">{{ j.step.value.code }}</h2>
-        <p class="ask">Put {{ serving.amount }} on: {{ j.step.value.place }}.</p>
+        <p class="ask">{{ texts.putOn(serving.amount, j.step.value.place) }}</p>
         <p class="muted">{{ serving.how }}</p>
         <p v-if="j.step.value.nth > 1 && serving.restMinutes" class="muted small">
-          On a site used before, wait {{ serving.restMinutes }} minutes after washing.
+          {{ texts.onASiteUsedBefore(serving.restMinutes) }}
         </p>
         <Button
-          label="Applied"
+          :label="texts.applied"
           icon="pi pi-check"
           size="large"
           :disabled="!settled"
@@ -95,7 +102,7 @@ const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds
         <h2 ref="title" tabindex="-1">{{ j.step.value.attribute.name ?? j.step.value.attribute.id }}</h2>
         <p class="muted">{{ j.step.value.attribute.how ?? j.step.value.moment.how }}</p>
         <p v-if="j.wait.value > 0" class="wait" role="timer">
-          <i class="pi pi-clock" aria-hidden="true"></i> wait {{ clock(j.wait.value) }}
+          <i class="pi pi-clock" aria-hidden="true"></i> {{ texts.wait(clock(j.wait.value)) }}
         </p>
         <SecondsAnswer
           v-if="j.step.value.attribute.ask === 'seconds'"
@@ -131,13 +138,13 @@ const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds
         <h2 ref="title" tabindex="-1">
           {{
             j.step.value.kind === 'triangle'
-              ? 'Two samples are the same. Which one is different?'
+              ? texts.twoSamplesAreTheSame
               : j.step.value.attribute
-                ? `Which is nearer to “${j.step.value.attribute.high}”?`
-                : 'Which do you prefer?'
+                ? texts.whichIsNearerTo(j.step.value.attribute.high)
+                : texts.whichDoYouPrefer
           }}
         </h2>
-        <p class="muted">Try them from left to right. If unsure, guess.</p>
+        <p class="muted">{{ texts.tryThemFromLeftTo }}</p>
         <div class="choices">
           <button
             v-for="c in j.step.value.codes"
@@ -153,7 +160,7 @@ const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds
       </template>
       <template v-else-if="j.step.value?.kind === 'rank'">
         <h2 ref="title" tabindex="-1">{{ j.step.value.attribute.name }}</h2>
-        <p class="muted">Press the samples in order, from least to most liked.</p>
+        <p class="muted">{{ texts.pressTheSamplesInOrder }}</p>
         <OrderAnswer
           :key="j.step.value.key"
           :codes="j.step.value.codes"
@@ -161,13 +168,13 @@ const clock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds
         />
       </template>
       <template v-else>
-        <h2 ref="title" tabindex="-1">Thank you, {{ name }}.</h2>
-        <p>All answers saved. Clean the test sites and pass the phone on.</p>
-        <Button label="Next person" icon="pi pi-users" size="large" @click="j.stand" />
+        <h2 ref="title" tabindex="-1">{{ texts.thankYou(name) }}</h2>
+        <p>{{ texts.allAnswersSavedCleanThe }}</p>
+        <Button :label="texts.nextPerson" icon="pi pi-users" size="large" @click="j.stand" />
       </template>
       <div v-if="j.step.value" class="foot">
-        <QuietButton label="Back" :disabled="!j.canBack.value" @click="j.back" />
-        <QuietButton label="Someone else" @click="j.stand" />
+        <QuietButton :label="common.back" :disabled="!j.canBack.value" @click="j.back" />
+        <QuietButton :label="texts.someoneElse" @click="j.stand" />
       </div>
     </div>
   </div>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { makeCard as texts } from '#words/trials'
 import { splitText, forbidsText, headStepText } from '@omblet/core/words'
 import { formatGrams, type BatchHead, type PlannedTrial } from '@omblet/core'
 import Button from 'primevue/button'
@@ -23,7 +25,7 @@ const at = (id: string) => props.trial.samples.findIndex((s) => s.id === id)
 const over = (b: BatchHead) => b.status === 'finished' || b.status === 'discarded'
 const to = (b: BatchHead) => (over(b) ? `/bench/${b.id}/record` : `/bench/${b.id}`)
 const stand = (b: BatchHead | null) =>
-  b === null ? 'not made' : over(b) ? (b.status === 'finished' ? 'made' : 'discarded') : headStepText(b)
+  b === null ? texts.notMade : over(b) ? (b.status === 'finished' ? 'made' : 'discarded') : headStepText(b)
 const bought = computed(() => props.trial.samples.filter((s) => !s.formula))
 const busy = ref<string | null>(null)
 async function go(what: string, begin: () => Promise<string | null>) {
@@ -36,20 +38,20 @@ async function go(what: string, begin: () => Promise<string | null>) {
 </script>
 
 <template>
-  <TitledCard title="Make the samples" :level="2">
+  <TitledCard :title="texts.makeTheSamples" :level="2">
     <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
     <div v-if="base.formula" class="base stacked closer">
       <div class="line">
         <span class="what"
           ><strong>{{
-            base.kind === 'whole' ? 'Shared base, made once' : 'Shared phases, made once'
+            base.kind === 'whole' ? texts.sharedBaseMadeOnce : texts.sharedPhasesMadeOnce
           }}</strong>
-          <span class="muted small">{{ say(base.grams) }} in total, including overage</span></span
+          <span class="muted small">{{ texts.inTotalIncludingOverage(say(base.grams)) }}</span></span
         >
         <span class="small muted">{{ stand(baseHead) }}</span>
         <Button
           v-if="!baseHead"
-          label="Make base"
+          :label="texts.makeBase"
           icon="pi pi-play"
           size="small"
           :loading="busy === 'base'"
@@ -57,14 +59,14 @@ async function go(what: string, begin: () => Promise<string | null>) {
         />
         <PlainButton
           v-else-if="!over(baseHead)"
-          label="Resume batch"
+          :label="common.resumeBatch"
           size="small"
           @click="router.push(to(baseHead))"
         />
       </div>
       <ul class="small">
         <li v-for="p in base.parts" :key="p.letters">
-          <strong>{{ p.name }}</strong>: {{ say(p.gramsEach) }} into each jar. {{ splitText(p.split) }}
+          <strong>{{ p.name }}</strong>{{ texts.intoEachJar(say(p.gramsEach), splitText(p.split)) }}
         </li>
       </ul>
     </div>
@@ -76,16 +78,17 @@ async function go(what: string, begin: () => Promise<string | null>) {
         <Letter :at="at(j.id)" :reference="j.reference" />
         <div class="what">
           <strong>{{ j.name }}</strong>
-          <span v-if="base.formula" class="muted small"
-            >own ingredients:
-            {{ j.own.map((l) => `${l.weighedAs} ${say(l.grams)}`).join(', ') || 'nothing' }}</span
-          >
+          <span v-if="base.formula" class="muted small">{{
+            texts.ownIngredients(
+              j.own.map((l) => `${l.weighedAs} ${say(l.grams)}`).join(', ') || texts.nothing,
+            )
+          }}</span>
         </div>
         <span class="small muted">{{ stand(j.head) }}</span>
         <PlainButton
           v-if="!j.head"
-          :label="base.formula && baseDone ? 'Make from the base' : 'Make'"
-          :aria-label="`${base.formula && baseDone ? 'Make from the base' : 'Make'}: ${j.name}`"
+          :label="base.formula && baseDone ? texts.makeFromTheBase : common.make"
+          :aria-label="`${base.formula && baseDone ? texts.makeFromTheBase : common.make}: ${j.name}`"
           icon="pi pi-play"
           size="small"
           :loading="busy === j.id"
@@ -93,8 +96,8 @@ async function go(what: string, begin: () => Promise<string | null>) {
         />
         <PlainButton
           v-else
-          :label="over(j.head) ? 'Record' : 'Resume batch'"
-          :aria-label="`${over(j.head) ? 'Record' : 'Resume batch'}: ${j.name}`"
+          :label="over(j.head) ? common.record : common.resumeBatch"
+          :aria-label="`${over(j.head) ? common.record : common.resumeBatch}: ${j.name}`"
           size="small"
           @click="router.push(to(j.head))"
         />
@@ -102,23 +105,20 @@ async function go(what: string, begin: () => Promise<string | null>) {
       <li v-for="s in bought" :key="s.id">
         <Letter :at="at(s.id)" :reference="s.reference" />
         <div class="what">
-          <strong>{{ s.name }}</strong><span class="muted small"
-            >bought product: put it into the same plain pot</span
-          >
+          <strong>{{ s.name }}</strong><span class="muted small">{{ texts.boughtProductPutItInto }}</span>
         </div>
       </li>
     </ul>
     <div class="abreast wraps">
       <PlainButton
-        label="Weigh-out sheet"
+        :label="texts.weighOutSheet"
         icon="pi pi-print"
         size="small"
         @click="router.push(`/trials/${trial.plan.id}/paper?what=make`)"
       />
     </div>
     <p class="muted small">
-      Same pots, same fill, same age within a day, pH within 0.2. No difference in colour that would reveal a
-      sample.
+      {{ texts.samePotsSameFillSame }}
     </p>
   </TitledCard>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { orderAnswer as texts } from '#words/trials'
 import Button from 'primevue/button'
 import { ref } from 'vue'
 
@@ -26,7 +27,7 @@ const press = (code: string) => {
       }}</span>
     </button>
     <Button
-      label="Confirm ranking"
+      :label="texts.confirmRanking"
       size="large"
       :disabled="order.length < props.codes.length"
       @click="emit('answer', order)"

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { ownAttribute as texts } from '#words/trials'
 import Button from 'primevue/button'
 import { QuietButton } from '../../components/buttons'
 import { PopUp } from '../../components/dialogs'
@@ -21,24 +23,36 @@ function add() {
 </script>
 
 <template>
-  <Button label="Add own attribute" icon="pi pi-plus" text size="small" @click="open = true" />
-  <PopUp v-model:visible="open" header="Own attribute" width="28rem">
+  <Button :label="texts.addOwnAttribute" icon="pi pi-plus" text size="small" @click="open = true" />
+  <PopUp v-model:visible="open" :header="texts.ownAttribute" width="28rem">
     <form class="dialog-form" @submit.prevent="add">
       <TextField
         id="own-name"
-        label="Attribute"
+        :label="texts.attribute"
         class="wide"
         v-model="name"
         autofocus
         maxlength="60"
-        placeholder="sound"
+        :placeholder="texts.sound"
       />
-      <TextField id="own-low" label="Anchor at 0" v-model="low" maxlength="60" placeholder="dull" />
-      <TextField id="own-high" label="Anchor at 10" v-model="high" maxlength="60" placeholder="squeaky" />
-      <p class="muted small wide">Use neutral words. Liking is asked separately, at the end.</p>
+      <TextField
+        id="own-low"
+        :label="texts.anchorAt0"
+        v-model="low"
+        maxlength="60"
+        :placeholder="texts.dull"
+      />
+      <TextField
+        id="own-high"
+        :label="texts.anchorAt10"
+        v-model="high"
+        maxlength="60"
+        :placeholder="texts.squeaky"
+      />
+      <p class="muted small wide">{{ texts.useNeutralWordsLikingIs }}</p>
       <div class="dialog-buttons">
-        <QuietButton type="button" label="Cancel" @click="open = false" />
-        <Button type="submit" label="Add" :disabled="!whole" />
+        <QuietButton type="button" :label="common.cancel" @click="open = false" />
+        <Button type="submit" :label="common.add" :disabled="!whole" />
       </div>
     </form>
   </PopUp>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { paperPage as texts } from '#words/trials'
 import { splitText, forbidsText } from '@omblet/core/words'
 import {
   formatGrams,
@@ -22,15 +24,15 @@ const props = defineProps<{ id: string }>()
 const route = useRoute()
 const trials = useTrials()
 onMounted(() => {
-  document.title = 'Print – Omblet'
+  document.title = texts.printOmblet
   void trials.load()
 })
 const what = computed(() => route.query['what'])
 const codes = computed(() => what.value !== 'sheets' && what.value !== 'make')
-const TITLES: Record<string, string> = { sheets: 'Assessment sheets', make: 'Weigh-out' }
+const TITLES: Record<string, string> = { sheets: texts.assessmentSheets, make: texts.weighOut2 }
 const HINTS: Record<string, string> = {
-  sheets: 'One per session. Enter the results on the assessment page of the trial.',
-  make: 'Shared base and own ingredients of each sample.',
+  sheets: texts.onePerSessionEnterThe,
+  make: texts.sharedBaseAndOwnIngredients,
 }
 const trial = computed(() => trials.find(props.id))
 const sittings = computed(() => (trial.value ? sittingsOf(trial.value) : []))
@@ -74,27 +76,35 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
   <div class="paper-page">
     <PrintBar
       :back="`/trials/${id}`"
-      :title="TITLES[String(what)] ?? 'Sample codes'"
-      :hint="HINTS[String(what)] ?? 'Key: only for the person who labels the samples, never for an assessor.'"
+      :title="TITLES[String(what)] ?? texts.sampleCodes"
+      :hint="HINTS[String(what)] ?? texts.keyOnlyForThePerson"
     />
-    <NotHere v-if="trials.ready && !trial" what="trial" why="" to="/trials" to-label="All trials" />
+    <NotHere
+      v-if="trials.ready && !trial"
+      :what="common.trial"
+      why=""
+      to="/trials"
+      :to-label="common.allTrials"
+    />
     <template v-else-if="trial">
       <article v-if="codes" class="sheet stacked">
-        <h2>{{ trial.name }}: key</h2>
-        <p>New codes for every session. Same pots, same fill, label on the underside.</p>
+        <h2>{{ texts.key(trial.name) }}</h2>
+        <p>{{ texts.newCodesForEverySession }}</p>
         <section v-for="k in key" :key="k.id" class="jar">
-          <h3>{{ k.name }}<span v-if="k.reference"> (reference)</span></h3>
+          <h3>
+            {{ k.name }}<span v-if="k.reference"> {{ texts.reference }}</span>
+          </h3>
           <ul class="codes">
             <li v-for="c in k.codes" :key="c" class="mono">{{ c }}</li>
           </ul>
         </section>
-        <h3>Order of samples</h3>
+        <h3>{{ texts.orderOfSamples }}</h3>
         <table>
           <thead>
             <tr>
-              <th scope="col">Who</th>
-              <th scope="col">Round</th>
-              <th scope="col">Code, place</th>
+              <th scope="col">{{ texts.who }}</th>
+              <th scope="col">{{ texts.round }}</th>
+              <th scope="col">{{ texts.codePlace }}</th>
             </tr>
           </thead>
           <tbody>
@@ -106,10 +116,10 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
                   ><strong class="mono">{{ x.code }}</strong> {{ nameOf(x.sample) }}, {{ x.place }}</span
                 >
                 <span v-for="(t, i) in s.trios" :key="`t${i}`" class="served block"
-                  >triangle <strong class="mono">{{ t.codes.join(' ') }}</strong></span
+                  >{{ texts.triangle }} <strong class="mono">{{ t.codes.join(' ') }}</strong></span
                 >
                 <span v-for="(d, i) in s.duos" :key="`d${i}`" class="served block"
-                  >pair <strong class="mono">{{ d.codes.join(' ') }}</strong></span
+                  >{{ texts.pair }} <strong class="mono">{{ d.codes.join(' ') }}</strong></span
                 >
               </td>
             </tr>
@@ -117,9 +127,9 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
         </table>
       </article>
       <article v-if="what === 'make'" class="sheet stacked">
-        <h2>{{ trial.name }}: weigh-out</h2>
+        <h2>{{ texts.weighOut(trial.name) }}</h2>
         <section v-for="p in base.parts" :key="p.letters">
-          <h3>{{ p.name }}, once for all: {{ say(p.gramsEach) }} into each of {{ base.jars }} jars</h3>
+          <h3>{{ texts.onceForAllIntoEach(p.name, say(p.gramsEach), base.jars) }}</h3>
           <p>{{ splitText(p.split) }}</p>
           <table>
             <tbody>
@@ -137,7 +147,7 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
           <table>
             <tbody>
               <tr v-for="p in base.parts" :key="p.letters">
-                <th scope="row">{{ p.name }}, from the base</th>
+                <th scope="row">{{ texts.fromTheBase(p.name) }}</th>
                 <td class="mono grams">{{ say(p.gramsEach) }}</td>
                 <td class="mono grams">☐ ________</td>
               </tr>
@@ -155,12 +165,12 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
         :key="`${sitting.person} ${sitting.round}`"
         class="sheet stacked"
       >
-        <h2>{{ personOf(sitting.person) }}, round {{ sitting.round }}</h2>
-        <p>{{ serving.before }} {{ serving.amount }} each, from left to right. {{ serving.how }}</p>
+        <h2>{{ texts.round2(personOf(sitting.person), sitting.round) }}</h2>
+        <p>{{ texts.eachFromLeftToRight(serving.before, serving.amount, serving.how) }}</p>
         <table v-if="rowsOf(steps).length">
           <thead>
             <tr>
-              <th scope="col">When, what, from 0 to 10</th>
+              <th scope="col">{{ texts.whenWhatFrom0To }}</th>
               <th v-for="x in sitting.served" :key="x.code" scope="col">
                 <span class="mono">{{ x.code }}</span><br /><small class="block">{{ x.place }}</small>
               </th>
@@ -172,7 +182,7 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
                 {{ r.moment }}: <strong>{{ r.attribute.name }}</strong>
                 <small class="block">{{
                   r.attribute.ask === 'seconds'
-                    ? `in seconds, up to ${scaleOf(r.attribute)[1]}`
+                    ? texts.inSecondsUpTo(scaleOf(r.attribute)[1])
                     : `${r.attribute.low} – ${r.attribute.high}`
                 }}</small>
               </th>
@@ -182,14 +192,15 @@ const rowsOf = (steps: readonly JudgeStep[]) => {
         </table>
         <template v-for="s in steps" :key="s.key">
           <p v-if="s.kind === 'triangle'">
-            Two are the same; circle the different one:
+            {{ texts.twoAreTheSameCircle }}
             <strong class="mono">{{ s.codes.join('   ') }}</strong>
           </p>
           <p v-else-if="s.kind === 'pair'">
-            Circle the one you prefer: <strong class="mono">{{ s.codes.join('   ') }}</strong>
+            {{ texts.circleTheOneYouPrefer }} <strong class="mono">{{ s.codes.join('   ') }}</strong>
           </p>
           <p v-else-if="s.kind === 'rank'">
-            {{ s.attribute.name }}, least first (<span class="mono">{{ s.codes.join(', ') }}</span
+            {{ texts.leastFirst(s.attribute.name ?? s.attribute.id)
+            }}<span class="mono">{{ s.codes.join(', ') }}</span
             >): ______________________
           </p>
         </template>

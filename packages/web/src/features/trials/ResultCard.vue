@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { resultCard as texts } from '#words/trials'
 import { choiceTestText, conclusionText, leftOutText, testText } from '@omblet/core/words'
 import { formatNumber, trialVerdict, type PlannedTrial, type TrialReading } from '@omblet/core'
 import { computed } from 'vue'
@@ -52,18 +54,18 @@ const readings = computed(() =>
 
 <template>
   <section class="card stacked padded" aria-labelledby="result-title">
-    <h2 id="result-title" class="hidden-text">Result</h2>
+    <h2 id="result-title" class="hidden-text">{{ common.result }}</h2>
     <p class="head-words text-lead">
       <strong>{{ head[0] }}</strong> {{ head.slice(1).join(' ') }}
     </p>
     <p v-for="c in verdict.choices.map(choiceTestText)" :key="c">{{ c }}</p>
     <p v-if="trial.plan.seen?.length" class="small">
-      The codes were opened before the end. Later answers may not be blind.
+      {{ texts.theCodesWereOpenedBefore }}
     </p>
     <div v-for="r in readings" :key="r.attribute.id" class="reading">
       <div class="name">
         <strong>{{ r.attribute.name ?? r.attribute.id }}</strong>
-        <span v-if="r.decides" class="muted small">decides</span>
+        <span v-if="r.decides" class="muted small">{{ texts.decides }}</span>
       </div>
       <div class="strip" :style="{ '--rows': r.rows }">
         <div class="track">
@@ -83,8 +85,8 @@ const readings = computed(() =>
           /></span>
         </div>
         <div class="ends small muted">
-          <span>{{ r.attribute.ask === 'rank' ? 'least' : r.attribute.low }}</span><span>{{
-            r.attribute.ask === 'rank' ? 'most' : r.attribute.high
+          <span>{{ r.attribute.ask === 'rank' ? texts.least : r.attribute.low }}</span><span>{{
+            r.attribute.ask === 'rank' ? texts.most : r.attribute.high
           }}</span>
         </div>
       </div>
@@ -93,12 +95,12 @@ const readings = computed(() =>
       </p>
     </div>
     <details v-if="readings.length">
-      <summary class="small muted">As a table</summary>
+      <summary class="small muted">{{ texts.asATable }}</summary>
       <div class="scroll">
         <table class="small">
           <thead>
             <tr>
-              <th scope="col">Mean ± spread</th>
+              <th scope="col">{{ texts.meanSpread }}</th>
               <th v-for="s in trial.samples" :key="s.id" scope="col">{{ s.name }}</th>
             </tr>
           </thead>
@@ -121,8 +123,7 @@ const readings = computed(() =>
     </details>
     <p v-for="l in verdict.leftOut.map(leftOutText)" :key="l" class="muted small">{{ l }}</p>
     <p class="muted small">
-      Bars show the standard deviation over assessors. “No difference” is not proof of sameness: the test may
-      have too few assessors.
+      {{ texts.barsShowTheStandardDeviation }}
     </p>
   </section>
 </template>

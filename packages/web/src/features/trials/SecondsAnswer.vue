@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { secondsAnswer as texts } from '#words/trials'
 import { useIntervalFn } from '@vueuse/core'
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
@@ -39,17 +41,24 @@ function stop() {
     <p class="mono figure" role="timer">{{ since === null ? (typed ?? 0) : ran }} s</p>
     <Button
       v-if="since === null"
-      :label="typed === null ? 'Start' : 'Start again'"
+      :label="typed === null ? texts.start : texts.startAgain"
       icon="pi pi-play"
       size="large"
       @click="start"
     />
-    <Button v-else label="Stop" icon="pi pi-stop" size="large" severity="warn" @click="stop" />
+    <Button v-else :label="common.stop" icon="pi pi-stop" size="large" severity="warn" @click="stop" />
     <form class="by-hand for-hands" @submit.prevent="typed !== null && emit('answer', typed)">
-      <NumberField v-model="typed" label="Seconds" unit="s" :min="scale[0]" :max="scale[1]" what="the time" />
-      <Button type="submit" label="Next" :disabled="typed === null || since !== null" />
+      <NumberField
+        v-model="typed"
+        :label="texts.seconds"
+        unit="s"
+        :min="scale[0]"
+        :max="scale[1]"
+        :what="common.theTime"
+      />
+      <Button type="submit" :label="texts.next" :disabled="typed === null || since !== null" />
     </form>
-    <p class="muted small">{{ most }} seconds count as “not within {{ most }} seconds”.</p>
+    <p class="muted small">{{ texts.secondsCountAsNotWithin(most, most) }}</p>
   </div>
 </template>
 

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { setUpPage as texts } from '#words/trials'
 import { processOptionText } from '@omblet/core/words'
 import { type Varies } from '@omblet/core'
 import Button from 'primevue/button'
@@ -36,21 +38,21 @@ const s = useSetUp({
   pick: text('pick')?.split(',') ?? [],
 })
 onMounted(() => {
-  document.title = 'Create trial – Omblet'
+  document.title = texts.createTrialOmblet
 })
 const formulas = computed(() =>
-  library.records.map((r) => ({ value: r.id, label: r.formula.name || 'Unnamed formula' })),
+  library.records.map((r) => ({ value: r.id, label: r.formula.name || common.unnamedFormula })),
 )
 const schools = computed(() =>
   s.schools.value.map((q) => ({ value: q.key as string, label: processOptionText(q) })),
 )
 const kinds = computed(() => VARIES.map(({ value, label }) => ({ value, label })))
 const references = computed(() => [
-  { value: NONE, label: 'None: all pairs' },
+  { value: NONE, label: texts.noneAllPairs },
   ...s.chosen.value.map((c) => ({ value: c.key, label: c.name })),
 ])
 const decisions = computed(() => [
-  { value: NONE, label: 'None' },
+  { value: NONE, label: texts.none },
   ...s.attributes.value.flatMap((a) =>
     s.asked.value.includes(a.id) ? [{ value: a.id, label: a.name ?? a.id }] : [],
   ),
@@ -80,64 +82,64 @@ async function begin() {
 
 <template>
   <form class="page" @submit.prevent="begin">
-    <PageHead title="Create trial" up="/trials" up-label="All trials" />
+    <PageHead :title="texts.createTrial" up="/trials" :up-label="common.allTrials" />
     <Notice v-if="problem" kind="stop">{{ problem }}</Notice>
     <div class="columns">
       <div class="left">
-        <TitledCard title="What is varied" :level="2">
+        <TitledCard :title="texts.whatIsVaried" :level="2">
           <div class="pair">
             <ChoiceField
               v-model="s.formulaId.value"
-              label="Formula"
+              :label="common.formula"
               :options="formulas"
-              placeholder="Choose a formula"
+              :placeholder="texts.chooseAFormula"
               filter
             />
             <ChoiceField
               :model-value="s.varies.value"
-              label="Varied ingredient"
+              :label="texts.variedIngredient"
               :options="kinds"
               @update:model-value="s.varies.value = $event as Varies"
             />
             <ChoiceField
               v-if="s.varies.value === 'material' || s.varies.value === 'level'"
               v-model="s.line.value"
-              label="Ingredient"
+              :label="common.ingredient"
               :options="s.lines.value"
-              placeholder="Choose an ingredient"
+              :placeholder="texts.chooseAnIngredient"
             />
             <TextField
               v-if="s.varies.value === 'level'"
-              label="Levels, % (separated by semicolons)"
+              :label="texts.levelsSeparatedBySemicolons"
               v-model="s.levels.value"
               mono
             />
             <ChoiceField
               v-if="s.varies.value === 'school'"
               v-model="s.school.value"
-              label="Process option"
+              :label="texts.processOption"
               :options="schools"
             />
           </div>
           <p v-if="s.failed.value" class="error-text">
-            The candidates could not be calculated. Reload the page and try again.
+            {{ texts.theCandidatesCouldNotBe }}
           </p>
           <p v-else-if="!s.formula.value" class="muted">
-            Choose a formula. Every sample of the trial is a variant of it.
+            {{ texts.chooseAFormulaEverySample }}
           </p>
           <p v-else-if="s.busy.value && !s.options.value.length" class="muted">
-            Checking every candidate in this formula…
+            {{ texts.checkingEveryCandidateInThis }}
           </p>
           <p
             v-else-if="!s.options.value.length && s.varies.value !== 'material' && s.varies.value !== 'level'"
             class="muted"
           >
-            Nothing of this kind to vary in this formula.
+            {{ texts.nothingOfThisKindTo }}
           </p>
           <CandidateList v-if="s.offered.value.length" :set-up="s" />
           <Button
             v-if="s.options.value.length > s.offered.value.length || s.all.value"
-            :label="s.all.value ? 'Show fewer' : `Show all ${s.options.value.length}`"
+            :label="s.all.value ? common.showFewer : texts.showAll(s.options.value.length)"
             text
             size="small"
             class="start"
@@ -145,40 +147,46 @@ async function begin() {
           />
           <div class="pair">
             <TextField
-              label="Bought product for comparison"
+              :label="texts.boughtProductForComparison"
               v-model="s.bought.value"
               maxlength="120"
-              placeholder="the cream in use since June"
+              :placeholder="texts.theCreamInUseSince"
             />
             <ChoiceField
               :model-value="s.reference.value ?? NONE"
-              label="Reference"
+              :label="texts.reference"
               :options="references"
               @update:model-value="s.reference.value = $event === NONE ? null : $event"
             />
             <NumberField
               v-model="s.grams.value"
-              label="Amount per sample"
+              :label="texts.amountPerSample"
               unit="g"
               :min="5"
               :max="5000"
-              what="each jar"
+              :what="texts.eachJar"
             />
           </div>
         </TitledCard>
 
-        <TitledCard title="Assessors and attributes" :level="2">
+        <TitledCard :title="texts.assessorsAndAttributes" :level="2">
           <div class="pair">
             <TextField
-              label="Assessors, separated by commas"
+              :label="texts.assessorsSeparatedByCommas"
               v-model="s.people.value"
-              placeholder="Ina, Bo, Una"
+              :placeholder="texts.inaBoUna"
               autocomplete="off"
             />
-            <NumberField v-model="s.rounds.value" label="Replicates" :min="1" :max="12" what="the rounds" />
+            <NumberField
+              v-model="s.rounds.value"
+              :label="texts.replicates"
+              :min="1"
+              :max="12"
+              :what="texts.theRounds"
+            />
           </div>
           <fieldset>
-            <legend>Attributes</legend>
+            <legend>{{ texts.attributes }}</legend>
             <label v-for="a in usual" :key="a.id" class="felt">
               <Checkbox v-model="s.asked.value" :value="a.id" />
               <span
@@ -187,26 +195,30 @@ async function begin() {
             </label>
           </fieldset>
           <div class="abreast wraps">
-            <Button :label="more ? 'Show fewer' : 'Show more'" text size="small" @click="more = !more" />
+            <Button
+              :label="more ? common.showFewer : texts.showMore"
+              text
+              size="small"
+              @click="more = !more"
+            />
             <OwnAttribute @add="s.addOwn" />
           </div>
           <div class="pair">
             <ChoiceField
               :model-value="s.decides.value ?? NONE"
-              label="Deciding attribute"
+              :label="texts.decidingAttribute"
               :options="decisions"
               @update:model-value="s.decides.value = $event === NONE ? null : $event"
             />
             <div class="tests">
               <label
-                ><Checkbox v-model="s.triangle.value" binary /> Triangle test: which of three is
-                different</label
+                ><Checkbox v-model="s.triangle.value" binary /> {{ texts.triangleTestWhichOfThree }}</label
               >
-              <label><Checkbox v-model="s.pair.value" binary /> Paired preference test</label>
+              <label><Checkbox v-model="s.pair.value" binary /> {{ texts.pairedPreferenceTest }}</label>
             </div>
           </div>
           <TextField
-            label="Name of the trial"
+            :label="texts.nameOfTheTrial"
             v-model="s.name.value"
             maxlength="120"
             :placeholder="s.usualName.value"
@@ -217,7 +229,7 @@ async function begin() {
         <VariantsCard :set-up="s" />
         <Notice v-if="tried && s.fault.value" kind="stop">{{ s.fault.value }}</Notice>
         <div class="dialog-buttons">
-          <Button label="Create trial" icon="pi pi-check" type="submit" :loading="busy" />
+          <Button :label="texts.createTrial" icon="pi pi-check" type="submit" :loading="busy" />
         </div>
       </div>
     </div>

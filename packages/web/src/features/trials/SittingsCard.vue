@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { sittingsCard as texts } from '#words/trials'
 import { ended, reopened, servingOf, standOfSittings, type PlannedTrial } from '@omblet/core'
 import Button from 'primevue/button'
 import TitledCard from '../../components/TitledCard.vue'
@@ -31,27 +33,27 @@ async function end() {
   const { id } = plan.value
   const early = !all.value
   if (!(await trials.change(id, (here) => ended(here, new Date().toISOString())))) return
-  const said = early
-    ? 'Closed before all assessments were done. The codes are open and the result says who is missing.'
-    : 'The codes are open.'
+  const said = early ? texts.closedBeforeAllAssessmentsWere : texts.theCodesAreOpen
   const back = () => void trials.change(id, (here) => reopened(here, new Date().toISOString()) ?? here)
-  notify(toast, said, { label: 'Undo', run: back })
+  notify(toast, said, { label: common.undo, run: back })
 }
 const seen = computed(() => plan.value.seen ?? [])
 </script>
 
 <template>
-  <TitledCard title="Assessments" :level="2">
-    <p class="small">{{ serving.before }} {{ serving.amount }} each. {{ serving.how }}</p>
+  <TitledCard :title="texts.assessments" :level="2">
+    <p class="small">{{ texts.each(serving.before, serving.amount, serving.how) }}</p>
     <table>
       <caption class="hidden-text">
-        Sessions and progress
+        {{
+          texts.sessionsAndProgress
+        }}
       </caption>
       <thead>
         <tr>
-          <th scope="col">Who</th>
+          <th scope="col">{{ texts.who }}</th>
           <th v-for="n in plan.rounds" :key="n" scope="col">
-            {{ plan.rounds === 1 ? 'Sitting' : `Round ${n}` }}
+            {{ plan.rounds === 1 ? texts.sitting : texts.round(n) }}
           </th>
         </tr>
       </thead>
@@ -65,31 +67,30 @@ const seen = computed(() => plan.value.seen ?? [])
     <div class="abreast wraps">
       <Button
         v-if="!all"
-        label="Assess on this device"
+        :label="texts.assessOnThisDevice"
         icon="pi pi-play"
         @click="router.push(`/trials/${plan.id}/judge`)"
       />
       <PlainButton
-        label="Sample codes"
+        :label="texts.sampleCodes"
         icon="pi pi-tag"
         @click="router.push(`/trials/${plan.id}/paper?what=codes`)"
       />
       <PlainButton
-        label="Paper sheets"
+        :label="texts.paperSheets"
         icon="pi pi-print"
         @click="router.push(`/trials/${plan.id}/paper?what=sheets`)"
       />
     </div>
     <p v-if="seen.length" class="small">
-      The codes were open for a while before the trial was reopened. Anyone who saw them should not assess.
+      {{ texts.theCodesWereOpenFor }}
     </p>
     <p class="muted small">
-      Only the person who labels the samples knows the codes. Scores and codes stay hidden until the trial is
-      closed.
+      {{ texts.onlyThePersonWhoLabels }}
     </p>
     <div class="dialog-buttons">
       <Button
-        :label="all ? 'Unblind and show result' : 'Close trial'"
+        :label="all ? texts.unblindAndShowResult : texts.closeTrial"
         :icon="all ? 'pi pi-lock-open' : undefined"
         :severity="all ? undefined : 'secondary'"
         :outlined="!all"

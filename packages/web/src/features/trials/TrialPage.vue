@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { trialPage as texts } from '#words/trials'
 import { reopened, reopensUntil, scoreRows, writeTrial } from '@omblet/core'
 import { format } from 'date-fns'
 import PageHead from '../../components/PageHead.vue'
@@ -25,14 +27,14 @@ onMounted(() => void trials.load())
 const trial = computed(() => trials.find(props.id))
 watch(
   () => trial.value?.name,
-  (name) => (document.title = `${name ?? 'Trial'} – Omblet`),
+  (name) => (document.title = `${name ?? texts.trial} – Omblet`),
   { immediate: true },
 )
 const over = computed(() => trial.value?.plan.endedAt !== undefined)
 /** The last day on which the end can be taken back; none where that is over, or it is decided. */
 const until = computed(() => {
   const last = trial.value && reopensUntil(trial.value)
-  return last && new Date() < new Date(last) ? format(new Date(last), 'd MMMM') : null
+  return last && new Date() < new Date(last) ? format(new Date(last), texts.dMmmm) : null
 })
 const reopen = () => void trials.change(props.id, (here) => reopened(here, new Date().toISOString()) ?? here)
 const chips = computed(() => {
@@ -40,8 +42,11 @@ const chips = computed(() => {
   if (!t) return []
   const { people, rounds } = t.plan
   return [
-    `${t.samples.length} samples, ${t.plan.what} varied`,
-    `${people.length === 1 ? 'one assessor' : `${people.length} assessors`}, ${rounds === 1 ? 'one replicate' : `${rounds} replicates`}, blind`,
+    texts.samplesVaried(t.samples.length, t.plan.what),
+    texts.blind(
+      people.length === 1 ? texts.oneAssessor : texts.assessors(people.length),
+      rounds === 1 ? texts.oneReplicate : texts.replicates(rounds),
+    ),
   ]
 })
 const csv = () => void downloadCsv(fileName(trial.value!.name, ''), scoreRows(trial.value!))
@@ -49,7 +54,7 @@ const asFile = () => download(fileName(trial.value!.name, '.omblet-trial.json'),
 async function remove() {
   const undo = await trials.remove(props.id)
   if (!undo) return
-  notify(toast, 'Trial deleted. It stays in the bin for 30 days.', { label: 'Undo', run: () => void undo() })
+  notify(toast, texts.trialDeletedItStaysIn, { label: common.undo, run: () => void undo() })
   await router.push('/trials')
 }
 </script>
@@ -57,19 +62,21 @@ async function remove() {
 <template>
   <div class="page">
     <template v-if="trial">
-      <PageHead :title="trial.name" up="/trials" up-label="All trials"
+      <PageHead :title="trial.name" up="/trials" :up-label="common.allTrials"
         ><template #beside
           ><span v-for="c in chips" :key="c" class="chip">{{ c }}</span></template
         >
-        <PlainButton v-if="over" label="Scores as CSV" icon="pi pi-table" @click="csv" />
-        <PlainButton v-if="over" label="As a file" icon="pi pi-download" @click="asFile" />
-        <PlainButton icon="pi pi-trash" aria-label="Delete trial" @click="remove" />
+        <PlainButton v-if="over" :label="texts.scoresAsCsv" icon="pi pi-table" @click="csv" />
+        <PlainButton v-if="over" :label="texts.asAFile" icon="pi pi-download" @click="asFile" />
+        <PlainButton icon="pi pi-trash" :aria-label="texts.deleteTrial" @click="remove" />
       </PageHead>
       <Notice v-if="trials.problem" kind="stop">{{ trials.problem }}</Notice>
       <template v-if="over">
         <Notice v-if="until" kind="note">
-          The trial is closed and its codes are open. Until {{ until }} it can be reopened.
-          <template #actions><PlainButton label="Reopen trial" size="small" @click="reopen" /></template>
+          {{ texts.theTrialIsClosedAnd(until) }}
+          <template #actions
+            ><PlainButton :label="texts.reopenTrial" size="small" @click="reopen"
+          /></template>
         </Notice>
         <ResultCard :trial="trial" />
         <div class="columns">
@@ -77,7 +84,7 @@ async function remove() {
           <DecideCard :trial="trial" />
         </div>
         <details class="made">
-          <summary>Samples</summary>
+          <summary>{{ common.samples }}</summary>
           <MakeCard :trial="trial" />
         </details>
       </template>
@@ -86,8 +93,8 @@ async function remove() {
         <SittingsCard :trial="trial" />
       </div>
     </template>
-    <NotHere v-else-if="trials.ready" what="trial" why="" to="/trials" to-label="All trials" />
-    <p v-else class="muted">Loading the trial…</p>
+    <NotHere v-else-if="trials.ready" :what="common.trial" why="" to="/trials" :to-label="common.allTrials" />
+    <p v-else class="muted">{{ texts.loadingTheTrial }}</p>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { trialsPage as texts } from '#words/trials'
 import { standOfSittings, type PlannedTrial } from '@omblet/core'
 import { format } from 'date-fns'
 import Button from 'primevue/button'
@@ -14,18 +15,18 @@ import { useTrials } from '../../stores/trials'
 const trials = useTrials()
 const router = useRouter()
 onMounted(() => {
-  document.title = 'Trials – Omblet'
+  document.title = texts.trialsOmblet
   void trials.load()
 })
 const stand = (t: PlannedTrial) => {
   if (t.plan.decision)
     return t.plan.decision.keep === null
-      ? 'no version adopted'
+      ? texts.noVersionAdopted
       : `kept: ${t.samples.find((s) => s.id === t.plan.decision!.keep)?.name}`
-  if (t.plan.endedAt) return 'awaiting decision'
+  if (t.plan.endedAt) return texts.awaitingDecision
   const all = standOfSittings(t)
   const done = all.filter((s) => s.done === s.of).length
-  return done === 0 ? 'not assessed yet' : `${done} of ${all.length} sessions done`
+  return done === 0 ? texts.notAssessedYet : texts.ofSessionsDone(done, all.length)
 }
 const rows = computed(() =>
   trials.trials.map((t) => ({
@@ -34,7 +35,10 @@ const rows = computed(() =>
     of: t.plan.of?.name ?? '',
     stand: stand(t),
     open: !t.plan.decision,
-    facts: `${t.samples.length} samples, ${t.plan.people.length === 1 ? 'one assessor' : `${t.plan.people.length} assessors`}`,
+    facts: texts.samples(
+      t.samples.length,
+      t.plan.people.length === 1 ? texts.oneAssessor : texts.assessors(t.plan.people.length),
+    ),
     day: format(new Date(t.plan.createdAt), 'd MMM yyyy'),
   })),
 )
@@ -42,8 +46,13 @@ const rows = computed(() =>
 
 <template>
   <div class="page">
-    <PageHead title="Trials">
-      <Button v-if="rows.length" label="Create trial" icon="pi pi-plus" @click="router.push('/trials/new')" />
+    <PageHead :title="texts.trials">
+      <Button
+        v-if="rows.length"
+        :label="texts.createTrial"
+        icon="pi pi-plus"
+        @click="router.push('/trials/new')"
+      />
     </PageHead>
     <Notice v-if="trials.problem" kind="stop">{{ trials.problem }}</Notice>
     <ul v-if="rows.length" class="card list">
@@ -59,17 +68,16 @@ const rows = computed(() =>
         </RouterLink>
       </li>
     </ul>
-    <NothingYet v-else-if="trials.ready" title="No trials yet">
+    <NothingYet v-else-if="trials.ready" :title="texts.noTrialsYet">
       <p>
-        Change one thing, make a jar of each version, and have people assess them blind. Omblet creates the
-        variants, randomises the order, assigns sample codes, and tells you which differences are real.
+        {{ texts.changeOneThingMakeA }}
       </p>
       <template #actions>
-        <Button label="Create trial" icon="pi pi-plus" @click="router.push('/trials/new')" />
-        <PlainButton label="Load two example trials" @click="takeInDemoTrials()" />
+        <Button :label="texts.createTrial" icon="pi pi-plus" @click="router.push('/trials/new')" />
+        <PlainButton :label="texts.loadTwoExampleTrials" @click="takeInDemoTrials()" />
       </template>
     </NothingYet>
-    <p v-else class="muted">Loading the trials…</p>
+    <p v-else class="muted">{{ texts.loadingTheTrials }}</p>
   </div>
 </template>
 

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { variantsCard as texts } from '#words/trials'
 import { trialWarningText, forecastRows } from '@omblet/core/words'
 import { findingText } from '@omblet/core/words'
 import { forecastOf, formulaToMake, listWords, sharedBase, type Forecast } from '@omblet/core'
@@ -41,7 +43,7 @@ const only = computed(() => {
   const { varied, gives } = differs.value
   const what = props.setUp.what.value
   const named = varied.length > 0 && varied.length <= 6 ? ` (${listWords(varied)})` : ''
-  return `Only ${what} differs${named}${gives.length > 0 ? `; ${gives[0]} makes up to 100 %` : ''}.`
+  return texts.onlyDiffers(what, named, gives.length > 0 ? texts.makesUpTo100(gives[0] ?? '') : '')
 })
 const base = computed(() => {
   const grams = props.setUp.grams.value ?? 0
@@ -52,26 +54,24 @@ const base = computed(() => {
 })
 const baseWords = computed(() => {
   if (!base.value) return ''
-  if (base.value.kind === 'none') return 'Each sample is made separately.'
+  if (base.value.kind === 'none') return texts.eachSampleIsMadeSeparately
   const parts = base.value.parts.map((p) => p.name.toLowerCase())
-  return base.value.kind === 'whole'
-    ? 'The base is made once, up to the first different step, and divided by weight.'
-    : `Made once and divided by weight: ${listWords(parts)}.`
+  return base.value.kind === 'whole' ? texts.theBaseIsMadeOnce : texts.madeOnceAndDividedBy(listWords(parts))
 })
 </script>
 
 <template>
-  <TitledCard title="Samples" :level="2">
+  <TitledCard :title="common.samples" :level="2">
     <p v-if="rows.length < 2" class="muted">
-      Choose at least two. Each sample is listed with its prediction.
+      {{ texts.chooseAtLeastTwoEach }}
     </p>
     <ul v-if="rows.length" class="rows">
       <li v-for="r in rows" :key="r.key">
         <Letter :at="r.i" :reference="r.reference" />
         <div>
           <strong>{{ r.name }}</strong>
-          <span v-if="r.reference" class="muted small"> · reference</span>
-          <p v-if="!r.forecast" class="muted small">Benchmark without a formula.</p>
+          <span v-if="r.reference" class="muted small"> {{ texts.reference }}</span>
+          <p v-if="!r.forecast" class="muted small">{{ texts.benchmarkWithoutAFormula }}</p>
           <p v-else class="small facts">
             <span v-for="w in r.words" :key="w.what"
               ><span class="muted">{{ w.what }}</span> {{ w.words }}</span

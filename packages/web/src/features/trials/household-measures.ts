@@ -1,11 +1,12 @@
+import { householdMeasures as texts } from '#words/trials'
 import type { Measured } from '@omblet/core'
 
 /** What is found of a jar without asking anybody. */
 export const HOUSEHOLD_MEASURES: readonly { what: Measured['what']; label: string; unit: string }[] = [
-  { what: 'ph', label: 'pH, before adjusting', unit: '' },
-  { what: 'spread', label: 'Spread', unit: 'mm' },
-  { what: 'flow', label: 'Flow', unit: 's' },
-  { what: 'drop', label: 'Drop', unit: 's' },
-  { what: 'body', label: 'Consistency', unit: '' },
-  { what: 'frost', label: 'Freeze–thaw', unit: '' },
+  { what: 'ph', label: texts.phBeforeAdjusting, unit: '' },
+  { what: 'spread', label: texts.spread, unit: 'mm' },
+  { what: 'flow', label: texts.flow, unit: 's' },
+  { what: 'drop', label: texts.drop, unit: 's' },
+  { what: 'body', label: texts.consistency, unit: '' },
+  { what: 'frost', label: texts.freezeThaw, unit: '' },
 ]

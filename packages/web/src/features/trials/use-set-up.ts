@@ -1,3 +1,4 @@
+import { useSetUp as texts } from '#words/trials'
 import { trialFaultText, optionName } from '@omblet/core/words'
 import {
   formulaFault,
@@ -145,7 +146,7 @@ export function useSetUp(start: Start, asker?: Parameters<typeof useVaried>[1]) 
     }
   })
   const fault = computed(() => {
-    if (!wish.value) return 'Choose a formula.'
+    if (!wish.value) return texts.chooseAFormula
     const trial = trialFault(wish.value)
     if (trial) return trialFaultText(trial)
     return formulas.value.map(formulaFault).find((f) => f !== null) ?? null

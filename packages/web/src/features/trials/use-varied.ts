@@ -1,3 +1,5 @@
+import { common } from '#words/common'
+import { useVaried as texts } from '#words/trials'
 import { processOptionText } from '@omblet/core/words'
 import {
   questionsOf,
@@ -17,13 +19,13 @@ import { useMaterials } from '../../stores/materials'
 import { readLevels } from './words'
 
 export const VARIES: readonly { value: Varies; label: string; what: string }[] = [
-  { value: 'emulsifier', label: 'Emulsifier', what: 'the emulsifier' },
-  { value: 'thickener', label: 'Thickener', what: 'the thickener' },
-  { value: 'material', label: 'Ingredient', what: 'one ingredient' },
-  { value: 'level', label: 'Amount of an ingredient', what: 'the amount' },
-  { value: 'school', label: 'Process option', what: 'the method' },
-  { value: 'version', label: 'Versions', what: 'the version' },
-  { value: 'jar', label: 'Bought product', what: 'the product' },
+  { value: 'emulsifier', label: texts.emulsifier, what: texts.theEmulsifier },
+  { value: 'thickener', label: texts.thickener, what: texts.theThickener },
+  { value: 'material', label: common.ingredient, what: texts.oneIngredient },
+  { value: 'level', label: texts.amountOfAnIngredient, what: common.theAmount },
+  { value: 'school', label: texts.processOption, what: texts.theMethod },
+  { value: 'version', label: common.versions, what: texts.theVersion },
+  { value: 'jar', label: texts.boughtProduct, what: texts.theProduct },
 ]
 export const variesOf = (value: Varies) => VARIES.find((v) => v.value === value)!
 
@@ -75,7 +77,7 @@ function useSubject(start: { formula?: string; varies?: Varies }) {
       return processOptionText(schools.value.find((s) => s.key === school.value)!).toLowerCase() ?? usual
     const of = line.value === null ? undefined : assessment.value?.lines[line.value]?.label
     if (!of) return usual
-    return varies.value === 'level' ? `the amount of ${of}` : `the substitute for ${of}`
+    return varies.value === 'level' ? texts.theAmountOf(of) : texts.theSubstituteFor(of)
   })
   return { formulaId, formula, varies, line, lines, levels, school, schools, what }
 }
@@ -104,13 +106,13 @@ export function useVaried(start: { formula?: string; varies?: Varies }, asker = 
   const { answer, busy, failed } = asker(request)
   const options = computed<Option[]>(() => {
     if (!formula.value) return []
-    const sheet = asIs('sheet', 'Current formula', formula.value)
+    const sheet = asIs('sheet', texts.currentFormula, formula.value)
     if (varies.value === 'jar') return [sheet]
     if (varies.value === 'version')
       return [
         sheet,
         ...versions.value.map((v) =>
-          asIs(v.id, `Version ${v.number}${v.name ? `, ${v.name}` : ''}`, v.formula),
+          asIs(v.id, texts.version(v.number, v.name ? `, ${v.name}` : ''), v.formula),
         ),
       ]
     return answer.value ?? []

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { correctionDialog as texts } from '#words/bench-record'
 import Button from 'primevue/button'
 import { PlainButton } from '../../../components/buttons'
 import { PopUp } from '../../../components/dialogs'
@@ -17,11 +19,11 @@ function save() {
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="Add note" width="30rem">
+  <PopUp v-model:visible="open" :header="common.addNote" width="30rem">
     <form class="dialog-form" @submit.prevent="save">
-      <p class="wide muted">The record stays unchanged. Your note is added with its date.</p>
+      <p class="wide muted">{{ texts.theRecordStaysUnchangedYour }}</p>
       <TextField
-        label="Correction or later observation"
+        :label="texts.correctionOrLaterObservation"
         class="wide"
         v-model="text"
         :rows="4"
@@ -32,8 +34,8 @@ function save() {
         {{ batch.told ?? batch.held?.why }}
       </p>
       <div class="dialog-buttons">
-        <PlainButton label="Cancel" @click="open = false" />
-        <Button type="submit" label="Keep" :disabled="!text.trim()" />
+        <PlainButton :label="common.cancel" @click="open = false" />
+        <Button type="submit" :label="common.keep" :disabled="!text.trim()" />
       </div>
     </form>
   </PopUp>

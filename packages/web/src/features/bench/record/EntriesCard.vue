@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { entriesCard as texts } from '#words/bench-record'
 import { eventRow, rowValue } from '@omblet/core/words'
 import { type BatchState } from '@omblet/core'
 import { format } from 'date-fns'
@@ -15,25 +17,27 @@ const events = computed(() => (open.value ? s.value.events.map((e) => eventRow(s
 
 <template>
   <details class="card" @toggle="open = ($event.target as HTMLDetailsElement).open">
-    <summary>All entries, {{ s.events.length }}</summary>
+    <summary>{{ texts.allEntries(s.events.length) }}</summary>
     <div v-if="open" class="scroll">
       <table class="tight">
         <thead>
           <tr>
-            <th scope="col" class="num">No.</th>
-            <th scope="col">Time</th>
-            <th scope="col">What</th>
-            <th scope="col">Ingredient</th>
-            <th scope="col" class="num">Value</th>
-            <th scope="col">Detail</th>
-            <th scope="col">Step</th>
+            <th scope="col" class="num">{{ texts.no }}</th>
+            <th scope="col">{{ texts.time }}</th>
+            <th scope="col">{{ texts.what }}</th>
+            <th scope="col">{{ common.ingredient }}</th>
+            <th scope="col" class="num">{{ texts.value }}</th>
+            <th scope="col">{{ texts.detail }}</th>
+            <th scope="col">{{ common.step }}</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="r in events" :key="r.n" :class="{ undone: r.undone }">
             <td class="mono num">{{ r.n }}</td>
             <td class="mono">{{ clock(r.at) }}</td>
-            <td>{{ r.what }}<span v-if="r.undone" class="muted small"> (undone)</span></td>
+            <td>
+              {{ r.what }}<span v-if="r.undone" class="muted small"> {{ texts.undone }}</span>
+            </td>
             <td>{{ r.material }}</td>
             <td class="mono num">{{ rowValue(r, d) }}</td>
             <td>{{ r.detail }}</td>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { provedDialog as texts } from '#words/bench-record'
 import {
   capitalise,
   formatPercent,
@@ -46,36 +48,35 @@ const name = (material: string) => capitalise(materials.catalogue.find(material)
 const say = (percent: number | null) => (percent === null ? '–' : formatPercent(Number(percent.toFixed(3))))
 const words = (c: (typeof changes.value)[number]) =>
   c.kind === 'added'
-    ? `${name(c.material)} added, ${say(c.after)}`
+    ? texts.added(name(c.material), say(c.after))
     : c.kind === 'removed'
-      ? `${name(c.material)} removed, was ${say(c.before)}`
+      ? texts.removedWas(name(c.material), say(c.before))
       : `${name(c.material)} ${say(c.before)} to ${say(c.after)}`
 
 async function save() {
   error.value = null
   try {
     if (!(await editor.open(props.head.formulaId!).catch(() => false))) {
-      error.value = 'The formula was deleted. The batch file contains its copy.'
+      error.value = texts.theFormulaWasDeletedThe
       return
     }
     editor.replace(withProved(editor.formula!, props.state, new Set(chosen.value)))
     await editor.flush()
     if (editor.state !== 'saved') {
-      error.value =
-        editor.problem ?? 'The formula was changed in another tab. Open it, choose a version, and try again.'
+      error.value = editor.problem ?? texts.theFormulaWasChangedIn
       return
     }
     const version = await addVersion(
       editor.id!,
       editor.formula!,
-      `after batch ${props.head.code}`,
+      texts.afterBatch(props.head.code),
       makeId(),
       new Date().toISOString(),
       { batchId: props.head.id },
     )
     await library.refresh()
     open.value = false
-    notify(toast, `Version ${version.number} is saved.`)
+    notify(toast, texts.versionIsSaved(version.number))
     await router.push(`/formulas/${editor.id}/versions`)
   } catch (failure) {
     error.value = explainStorage(failure)
@@ -84,11 +85,10 @@ async function save() {
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="Next version of the formula">
+  <PopUp v-model:visible="open" :header="texts.nextVersionOfTheFormula">
     <form class="dialog-form" @submit.prevent="save">
       <p class="wide">
-        Deviations of this batch, in percent of what was made. Choose the changes to adopt; the q.s.
-        ingredient follows.
+        {{ texts.deviationsOfThisBatchIn }}
       </p>
       <ul v-if="changes.length" class="wide">
         <li v-for="c in changes" :key="c.id">
@@ -98,12 +98,12 @@ async function save() {
         </li>
       </ul>
       <p v-else class="wide muted">
-        Made as designed: no ingredient deviates by more than 3 %, and nothing was added.
+        {{ texts.madeAsDesignedNoIngredient }}
       </p>
       <p v-if="error" class="error-text wide" role="alert">{{ error }}</p>
       <div class="dialog-buttons">
-        <PlainButton label="Cancel" @click="open = false" />
-        <Button type="submit" label="Save as next version" :disabled="chosen.length === 0" />
+        <PlainButton :label="common.cancel" @click="open = false" />
+        <Button type="submit" :label="texts.saveAsNextVersion" :disabled="chosen.length === 0" />
       </div>
     </form>
   </PopUp>

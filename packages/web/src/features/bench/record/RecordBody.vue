@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { recordBody as texts } from '#words/bench-record'
 import { findingText, deviationText, recordFacts, recordReadings, rowValue } from '@omblet/core/words'
 import {
   actualFormula,
@@ -51,7 +52,7 @@ const notes = computed(() =>
 
 <template>
   <div class="record stacked">
-    <section class="card facts" aria-label="Batch summary">
+    <section class="card facts" :aria-label="texts.batchSummary">
       <dl>
         <div v-for="f in facts" :key="f.label">
           <dt class="muted text-note">{{ f.label }}</dt>
@@ -61,7 +62,7 @@ const notes = computed(() =>
       <p v-if="s.finished?.reason" class="why">{{ s.finished.reason }}</p>
     </section>
 
-    <TitledCard v-if="s.corrections.length" title="Notes added later" :level="2">
+    <TitledCard v-if="s.corrections.length" :title="texts.notesAddedLater" :level="2">
       <ul class="plain">
         <li v-for="c in s.corrections" :key="c.n">
           <span class="muted small">{{ when(c.at) }}</span> {{ c.text }}
@@ -69,18 +70,18 @@ const notes = computed(() =>
       </ul>
     </TitledCard>
 
-    <TitledCard title="Actual weights" :level="2">
+    <TitledCard :title="texts.actualWeights" :level="2">
       <WeighedTable :state="s" :lots="lots" />
     </TitledCard>
 
     <div class="pair">
-      <TitledCard title="Deviations" :level="2">
+      <TitledCard :title="texts.deviations" :level="2">
         <ul v-if="list.length" class="dots">
           <li v-for="x in list" :key="x.n">{{ deviationText(x.said) }}</li>
         </ul>
-        <p v-else class="muted">None. The batch was made as planned.</p>
+        <p v-else class="muted">{{ texts.noneTheBatchWasMade }}</p>
       </TitledCard>
-      <TitledCard title="pH and temperature" :level="2">
+      <TitledCard :title="texts.phAndTemperature" :level="2">
         <table v-if="readings.length" class="tight">
           <tbody>
             <tr v-for="r in readings" :key="r.n">
@@ -91,26 +92,26 @@ const notes = computed(() =>
             </tr>
           </tbody>
         </table>
-        <p v-else class="muted">No measurements.</p>
+        <p v-else class="muted">{{ texts.noMeasurements }}</p>
       </TitledCard>
     </div>
 
-    <TitledCard v-if="notes.length" title="Notes" :level="2">
+    <TitledCard v-if="notes.length" :title="texts.notes" :level="2">
       <ul class="plain">
         <li v-for="e in notes" :key="e.n">
           <span class="muted small">{{ when(e.at) }}</span> {{ e.text }}
           <img
             v-if="e.photo && photos[e.photo]"
             :src="photos[e.photo]"
-            :alt="e.text || 'Photo of the batch'"
+            :alt="e.text || texts.photoOfTheBatch"
           />
-          <span v-else-if="e.photo" class="muted small">The photo is not on this device.</span>
+          <span v-else-if="e.photo" class="muted small">{{ texts.thePhotoIsNotOn }}</span>
         </li>
       </ul>
     </TitledCard>
 
     <div class="pair">
-      <TitledCard title="Composition as made" :level="2">
+      <TitledCard :title="texts.compositionAsMade" :level="2">
         <ul v-if="findings.length" class="marks">
           <li v-for="f in findings" :key="findingKey(f)">
             <FindingMark :severity="f.severity" :size="16" /><span
@@ -119,10 +120,10 @@ const notes = computed(() =>
           </li>
         </ul>
         <p v-else class="muted">
-          No stops or checks for the composition as made. This is not a safety assessment.
+          {{ texts.noStopsOrChecksFor }}
         </p>
       </TitledCard>
-      <TitledCard title="Ingredient list as made" :level="2">
+      <TitledCard :title="texts.ingredientListAsMade" :level="2">
         <p class="inci">{{ inci || '–' }}</p>
       </TitledCard>
     </div>

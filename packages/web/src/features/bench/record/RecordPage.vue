@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { recordPage as texts } from '#words/bench-record'
 import { eventTable } from '@omblet/core/words'
 import { headOf } from '@omblet/core'
 import Button from 'primevue/button'
@@ -50,24 +52,24 @@ const dialog = ref<'proved' | 'correct' | null>(null)
 const used = ref(false)
 watch(dialog, (d) => d && (used.value = true))
 const lotNames = computed(() =>
-  Object.fromEntries(lots.lots.map((l) => [l.id, l.batch || l.supplier || 'unnumbered lot'])),
+  Object.fromEntries(lots.lots.map((l) => [l.id, l.batch || l.supplier || common.unnumberedLot])),
 )
 
 async function file(how: (name: string, blob: Blob) => unknown) {
   const name = fileName(`${batch.info!.code} ${batch.info!.name}`, '.omblet-batch.json')
   const blob = await files.work(name, (worker) => worker.batchFile(props.id)).catch(() => null)
   if (blob) how(name, blob)
-  else notify(toast, 'The file could not be made. Reload the page and try again.', undefined, 'error')
+  else notify(toast, texts.theFileCouldNotBe, undefined, 'error')
 }
-const csv = () => downloadCsv(fileName(`${batch.info!.code} readings`, ''), eventTable(batch.state!))
+const csv = () => downloadCsv(fileName(texts.readings(batch.info!.code), ''), eventTable(batch.state!))
 const print = () => window.print()
 async function remove() {
   batch.close()
   const undo = await batches.remove(props.id)
   await router.push('/bench')
   if (undo)
-    notify(toast, 'Batch deleted. It stays in the bin for 30 days.', {
-      label: 'Undo',
+    notify(toast, texts.batchDeletedItStaysIn, {
+      label: common.undo,
       run: () => void undo(),
     })
 }
@@ -75,22 +77,22 @@ async function remove() {
 const ofFormula = (leaf: 'label' | 'cost') =>
   batch.info!.formulaId
     ? router.push({ path: `/formulas/${batch.info!.formulaId}/${leaf}`, query: { batch: props.id } })
-    : notify(toast, 'The formula is not in this browser. Import it again for label and cost.')
+    : notify(toast, texts.theFormulaIsNotIn)
 const items = [
-  { label: 'Label', icon: 'pi pi-tag', command: () => void ofFormula('label') },
-  { label: 'Cost', icon: 'pi pi-calculator', command: () => void ofFormula('cost') },
-  { label: 'All entries as CSV', icon: 'pi pi-table', command: csv },
-  { label: 'Batch as a file', icon: 'pi pi-file-export', command: () => void file(hand) },
+  { label: common.label, icon: 'pi pi-tag', command: () => void ofFormula('label') },
+  { label: common.cost, icon: 'pi pi-calculator', command: () => void ofFormula('cost') },
+  { label: texts.allEntriesAsCsv, icon: 'pi pi-table', command: csv },
+  { label: texts.batchAsAFile, icon: 'pi pi-file-export', command: () => void file(hand) },
   ...(canShareFiles()
     ? [
         {
-          label: 'Share the file',
+          label: texts.shareTheFile,
           icon: 'pi pi-share-alt',
           command: () => void file((name, blob) => share(name, blob).catch(() => hand(name, blob))),
         },
       ]
     : []),
-  { label: 'Delete batch', icon: 'pi pi-trash', command: () => void remove() },
+  { label: texts.deleteBatch, icon: 'pi pi-trash', command: () => void remove() },
 ]
 </script>
 
@@ -101,44 +103,49 @@ const items = [
     :data-storing="batch.pending.length > 0 || undefined"
   >
     <Notice v-if="batch.held" kind="stop" class="told">
-      {{ batch.held.why }} The last entries are not saved yet.
-      <template #actions><Button label="Try again" size="small" @click="batch.pump()" /></template>
+      {{ texts.theLastEntriesAreNot(batch.held.why) }}
+      <template #actions><Button :label="common.tryAgain" size="small" @click="batch.pump()" /></template>
     </Notice>
     <header class="bench-head">
-      <UpLink to="/bench" label="All batches" />
+      <UpLink to="/bench" :label="common.allBatches" />
       <h1>{{ head.name }}</h1>
       <span class="chip mono">{{ head.code }}</span>
       <span class="chip" :class="head.status">{{ STATUS_WORDS[head.status] }}</span>
       <div class="right">
         <Button
           v-if="running"
-          label="Resume batch"
+          :label="common.resumeBatch"
           icon="pi pi-stopwatch"
           @click="router.push(`/bench/${id}`)"
         />
         <Button
           v-if="head.status === 'finished'"
-          :label="head.watch ? 'Stability' : 'Schedule observations'"
+          :label="head.watch ? common.stability : common.scheduleObservations"
           icon="pi pi-calendar-clock"
           :severity="head.watch ? 'secondary' : undefined"
           :outlined="head.watch !== undefined"
           @click="router.push(head.watch ? `/stability/${id}` : `/stability/${id}?plan=1`)"
         />
-        <PlainButton v-if="!running" label="Add note" icon="pi pi-pencil" @click="dialog = 'correct'" />
+        <PlainButton
+          v-if="!running"
+          :label="common.addNote"
+          icon="pi pi-pencil"
+          @click="dialog = 'correct'"
+        />
         <PlainButton
           v-if="!running && head.formulaId"
-          label="Next version"
+          :label="texts.nextVersion"
           icon="pi pi-bookmark"
           @click="dialog = 'proved'"
         />
         <Button
-          label="Print"
+          :label="common.print"
           icon="pi pi-print"
           :outlined="running || !head.watch"
           :severity="running || !head.watch ? 'secondary' : undefined"
           @click="print"
         />
-        <MenuButton :items="items" more="More for this batch" />
+        <MenuButton :items="items" :more="common.moreForThisBatch" />
       </div>
     </header>
     <RecordBody :state="batch.state" :head="head" :photos="photos" :lots="lotNames" />
@@ -155,7 +162,13 @@ const items = [
       @update:open="dialog = $event ? 'correct' : null"
     />
   </div>
-  <NotHere v-else-if="phase === 'missing'" what="batch" :why="refused" to="/bench" to-label="All batches" />
+  <NotHere
+    v-else-if="phase === 'missing'"
+    :what="common.batch2"
+    :why="refused"
+    to="/bench"
+    :to-label="common.allBatches"
+  />
 </template>
 
 <style scoped src="../head.css"></style>

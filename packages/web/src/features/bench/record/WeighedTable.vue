@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { weighedTable as texts } from '#words/bench-record'
 import { weighedText } from '@omblet/core/words'
 import {
   adjusterAsWeighed,
@@ -18,7 +20,7 @@ const grams = (g: number) => formatGrams(g, s.value.plan.a.amounts.resolutionGra
 const made = computed(() => madeGrams(s.value))
 const rows = computed(() => recordRows(s.value))
 const doses = computed(() => s.value.doses.filter((x) => x.line === null))
-const lotNames = (ids: readonly string[]) => ids.map((id) => props.lots[id] ?? 'deleted lot').join(', ')
+const lotNames = (ids: readonly string[]) => ids.map((id) => props.lots[id] ?? texts.deletedLot).join(', ')
 </script>
 
 <template>
@@ -27,12 +29,12 @@ const lotNames = (ids: readonly string[]) => ids.map((id) => props.lots[id] ?? '
       <thead>
         <tr>
           <th scope="col"></th>
-          <th scope="col">Ingredient</th>
-          <th scope="col" class="num target">Target</th>
-          <th scope="col" class="num">Weighed</th>
-          <th scope="col" class="num">As made</th>
-          <th scope="col" class="num designed">Formula</th>
-          <th scope="col" class="lot">Lot</th>
+          <th scope="col">{{ common.ingredient }}</th>
+          <th scope="col" class="num target">{{ common.target }}</th>
+          <th scope="col" class="num">{{ texts.weighed }}</th>
+          <th scope="col" class="num">{{ texts.asMade }}</th>
+          <th scope="col" class="num designed">{{ common.formula }}</th>
+          <th scope="col" class="lot">{{ texts.lot }}</th>
         </tr>
       </thead>
       <tbody>
@@ -44,7 +46,7 @@ const lotNames = (ids: readonly string[]) => ids.map((id) => props.lots[id] ?? '
             {{ capitalise(r.label)
             }}<span v-if="r.state" class="state small">{{ weighedText(r.state) }}</span>
             <span v-if="r.water" class="muted small block">{{
-              r.water < 0 ? `less ${grams(-r.water)} water loss` : `and ${grams(r.water)} added back`
+              r.water < 0 ? texts.lessWaterLoss(grams(-r.water)) : texts.andAddedBack(grams(r.water))
             }}</span>
           </td>
           <td class="mono num target">{{ grams(r.target) }}</td>
@@ -68,7 +70,7 @@ const lotNames = (ids: readonly string[]) => ids.map((id) => props.lots[id] ?? '
       <tfoot>
         <tr>
           <td></td>
-          <td>Batch</td>
+          <td>{{ common.batch }}</td>
           <td class="mono num target">{{ grams(s.totalTarget) }}</td>
           <td class="mono num" data-testid="made">{{ grams(made) }}</td>
           <td class="mono num">{{ made > 0 ? formatPercent(100) : '–' }}</td>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { coolChart as texts } from '#words/bench-run'
 import { formatCelsius, sayNumber, type CoolFit, type CoolReading } from '@omblet/core'
 import { computed } from 'vue'
 import { axis, chartBase, labelStyle, palette } from '../../../components/chart'
@@ -47,7 +48,7 @@ const options = computed(() =>
       min: 0,
       max: end.value.max,
       tickAmount: Math.round(end.value.max / end.value.step),
-      ...axis('minutes of cooling', (v) => sayNumber(v, end.value.step < 1 ? 1 : 0)),
+      ...axis(texts.minutesOfCooling, (v) => sayNumber(v, end.value.step < 1 ? 1 : 0)),
       tooltip: { enabled: false },
     },
     yaxis: {
@@ -63,7 +64,7 @@ const options = computed(() =>
           borderColor: palette.value.fine,
           strokeDashArray: 0,
           label: {
-            text: `below ${formatCelsius(props.limit)} continue`,
+            text: texts.belowContinue(formatCelsius(props.limit)),
             position: 'left',
             textAnchor: 'start',
             offsetX: 6,
@@ -76,12 +77,15 @@ const options = computed(() =>
     tooltip: { enabled: false },
   }),
 )
-const summary = computed(
-  () =>
-    `${props.readings.length} temperatures from ${sayNumber(props.readings[0]!.celsius, 1)} to ${sayNumber(props.readings.at(-1)!.celsius, 1)} °C, and the fitted cooling curve.`,
+const summary = computed(() =>
+  texts.temperaturesFromToCAnd(
+    props.readings.length,
+    sayNumber(props.readings[0]!.celsius, 1),
+    sayNumber(props.readings.at(-1)!.celsius, 1),
+  ),
 )
 const table = computed(() => ({
-  heads: ['Minutes', '°C'],
+  heads: [texts.minutes, '°C'],
   rows: thinned.value.map((r) => [sayNumber(r.minutes - first.value, 1), sayNumber(r.celsius, 1)]),
 }))
 </script>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { coolPanel as texts } from '#words/bench-run'
 import { coolFaultText } from '@omblet/core/words'
 import {
   fitCooling,
@@ -33,8 +35,8 @@ const shown = useShown('thermometer', run.now)
 const limit = computed(() => props.step.celsius ?? 40)
 const way = computed(() => (run.state.value.cooling?.way === 'bath' ? 'bath' : 'air'))
 const WAYS = [
-  { value: 'air', label: 'In air' },
-  { value: 'bath', label: 'In cold water' },
+  { value: 'air', label: texts.inAir },
+  { value: 'bath', label: texts.inColdWater },
 ] as const
 const since = computed(() => run.state.value.cooling?.since ?? 0)
 const readings = computed(() =>
@@ -77,7 +79,7 @@ const band = computed(() =>
       }
     : null,
 )
-const minutesWords = (m: number) => (m < 1.5 ? `${sayNumber(Math.max(0, m), 1)} min` : sayMinutes(m))
+const minutesWords = (m: number) => (m < 1.5 ? texts.min(sayNumber(Math.max(0, m), 1)) : sayMinutes(m))
 const setting = computed(() => {
   const main = [...run.state.value.plan.a.lines]
     .filter((l) => l.material?.emulsifier && l.material.setting)
@@ -95,14 +97,14 @@ function remind() {
   if (left.value)
     batch.enter({
       type: 'timer',
-      id: `${props.step.key} there`,
-      title: `${formatCelsius(limit.value)} about now`,
+      id: texts.there(props.step.key),
+      title: texts.aboutNow(formatCelsius(limit.value)),
       minutes: Math.max(0.1, left.value),
     })
 }
 function remindStir() {
   allowAlarm()
-  batch.enter({ type: 'timer', id: `${props.step.key} stir`, title: 'Stir', minutes: stir.value })
+  batch.enter({ type: 'timer', id: texts.stir(props.step.key), title: texts.stir2, minutes: stir.value })
 }
 </script>
 
@@ -110,30 +112,33 @@ function remindStir() {
   <div class="stacked">
     <div class="figures">
       <div>
-        <p class="label">Now</p>
+        <p class="label">{{ common.now }}</p>
         <p class="figure mono" data-testid="celsius">
           {{ now === null ? '–' : sayNumber(now, 1) }}<span class="unit"> °C</span>
         </p>
       </div>
       <div v-if="there" class="there">
-        <FindingMark severity="fine" :size="24" /> Below {{ formatCelsius(limit) }}: continue.
+        <FindingMark severity="fine" :size="24" /> {{ texts.belowContinue(formatCelsius(limit)) }}
       </div>
       <template v-else-if="'minutes' in fit && left !== null && band">
         <div>
-          <p class="label">Below {{ formatCelsius(limit) }} in about</p>
+          <p class="label">{{ texts.belowInAbout(formatCelsius(limit)) }}</p>
           <p class="figure mono left" data-testid="cool-left">{{ minutesWords(left) }}</p>
         </div>
         <p class="come">
-          Check again at {{ format(run.now.value + left * 60_000, 'HH:mm') }}, likely
-          {{ minutesWords(band.low) }} to {{ minutesWords(band.high)
-          }}{{
-            fit.from === 'estimate'
-              ? learned.of('cooling', lesson)
-                ? ', from one measurement and earlier batches'
-                : ', a rough estimate from one measurement'
-              : ''
-          }}. Stir every {{ stir }} minutes<template v-if="setting === 'fast'"
-            >; this emulsifier clumps if cooled unstirred</template
+          {{
+            texts.checkAgainAtLikelyTo(
+              format(run.now.value + left * 60_000, 'HH:mm'),
+              minutesWords(band.low),
+              minutesWords(band.high),
+              fit.from === 'estimate'
+                ? learned.of('cooling', lesson)
+                  ? texts.fromOneMeasurementAndEarlier
+                  : texts.aRoughEstimateFromOne
+                : '',
+              stir,
+            )
+          }}<template v-if="setting === 'fast'">{{ texts.thisEmulsifierClumpsIfCooled }}</template
           >.
         </p>
       </template>
@@ -143,38 +148,42 @@ function remindStir() {
     <LearnedNote
       lesson="cooling"
       :of="lesson"
-      :says="`Compared with the calculated time for a beaker of this size ${lesson === way ? 'it' : 'this vessel'} took`"
-      unit="times as long"
+      :says="texts.comparedWithTheCalculatedTime(lesson === way ? common.it : texts.thisVessel)"
+      :unit="texts.timesAsLong"
       :places="2"
     />
     <TemperatureForm />
     <div class="ways abreast at-foot wraps for-hands">
       <div class="field">
-        <span class="label">Cooling</span>
+        <span class="label">{{ texts.cooling }}</span>
         <OneOf
           :model-value="way"
           :options="WAYS"
-          label="Cooling method"
+          :label="texts.coolingMethod"
           @update:model-value="batch.enter({ type: 'cooling', way: $event })"
         />
       </div>
       <NumberField
         v-model="room"
-        :label="way === 'bath' ? 'Water temperature' : 'Room'"
+        :label="way === 'bath' ? texts.waterTemperature : texts.room"
         unit="°C"
         :min="0"
         :max="45"
         :placeholder="way === 'bath' ? '12' : '21'"
-        what="the temperature around it"
+        :what="texts.theTemperatureAroundIt"
         @focusout="setRoom"
         @keydown.enter="setRoom"
       />
-      <PlainButton v-if="left !== null && !there" label="Set timer" icon="pi pi-stopwatch" @click="remind" />
-      <PlainButton v-if="!there" :label="`Stir in ${stir} min`" icon="pi pi-stopwatch" @click="remindStir" />
+      <PlainButton
+        v-if="left !== null && !there"
+        :label="texts.setTimer"
+        icon="pi pi-stopwatch"
+        @click="remind"
+      />
+      <PlainButton v-if="!there" :label="texts.stirInMin(stir)" icon="pi pi-stopwatch" @click="remindStir" />
     </div>
     <p class="muted small">
-      Newton’s law of cooling, fitted to your measurements. The band allows for evaporation, stirring and the
-      heat that fatty alcohols release as they set near 50 °C.
+      {{ texts.newtonsLawOfCoolingFitted }}
     </p>
   </div>
 </template>

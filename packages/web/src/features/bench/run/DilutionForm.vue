@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { dilutionForm as texts } from '#words/bench-weighing'
 import { decimalsOf, formatNumber, sayNumber, type PreDilution } from '@omblet/core'
 import Button from 'primevue/button'
 import { QuietButton } from '../../../components/buttons'
@@ -48,23 +50,35 @@ function record() {
 
 <template>
   <section class="dilution" aria-labelledby="dilution-title">
-    <h3 id="dilution-title">{{ names.solute }} as a stock solution, 1 in {{ dilution.fold }}</h3>
+    <h3 id="dilution-title">{{ texts.asAStockSolution1(names.solute, dilution.fold) }}</h3>
     <p>
-      Weigh {{ say(dilution.soluteGrams) }} g of it, add {{ say(dilution.carrierGrams) }} g of
-      {{ names.carrier }} and stir until clear or uniform. Combined weighing error:
-      {{ sayNumber(dilution.errorPercent, 0) }} %.
+      {{
+        texts.weighGOfItAdd(
+          say(dilution.soluteGrams),
+          say(dilution.carrierGrams),
+          names.carrier,
+          sayNumber(dilution.errorPercent, 0),
+        )
+      }}
     </p>
     <form class="abreast at-foot wraps for-hands" @submit.prevent="record">
-      <NumberField v-model="solute" :label="names.solute" unit="g" what="the weight" />
-      <NumberField v-model="carrier" :label="names.carrier" unit="g" what="the weight" />
-      <NumberField v-model="used" label="Used of it" unit="g" what="the weight" />
-      <Button type="submit" label="Record" icon="pi pi-check" :disabled="!solute || !carrier || !used" />
-      <QuietButton label="Weigh directly" @click="emit('close')" />
+      <NumberField v-model="solute" :label="names.solute" unit="g" :what="common.theWeight" />
+      <NumberField v-model="carrier" :label="names.carrier" unit="g" :what="common.theWeight" />
+      <NumberField v-model="used" :label="texts.usedOfIt" unit="g" :what="common.theWeight" />
+      <Button
+        type="submit"
+        :label="common.record"
+        icon="pi pi-check"
+        :disabled="!solute || !carrier || !used"
+      />
+      <QuietButton :label="texts.weighDirectly" @click="emit('close')" />
     </form>
     <p v-if="wanted" class="muted">
-      With these weights, use {{ say(wanted) }} g<template v-if="brings !== null"
-        >; {{ say(used!) }} g bring {{ sayNumber(brings, 4) }} g {{ names.solute }}</template
-      >. The {{ names.carrier }} in it counts towards the formula.
+      {{ texts.withTheseWeightsUseG(say(wanted))
+      }}<template v-if="brings !== null">{{
+        texts.gBringG(say(used!), sayNumber(brings, 4), names.solute)
+      }}</template
+      >{{ texts.theInItCountsTowards(names.carrier) }}
     </p>
   </section>
 </template>

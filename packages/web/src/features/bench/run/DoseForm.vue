@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { doseForm as texts } from '#words/bench-run'
 import {
   handlingText,
   adjusterGroups,
@@ -46,10 +48,10 @@ const care = computed(() => (dosing.value ? handlingText(dosing.value.adjuster) 
 
 <template>
   <section aria-labelledby="dose-title">
-    <h3 id="dose-title">Adjust the pH</h3>
-    <p v-if="!aimed" class="muted">This formula has no target pH. Set one on its pH tab, or continue.</p>
+    <h3 id="dose-title">{{ texts.adjustThePh }}</h3>
+    <p v-if="!aimed" class="muted">{{ texts.thisFormulaHasNoTarget }}</p>
     <div class="entry abreast at-foot wraps for-hands">
-      <FormField id="adjuster" label="With">
+      <FormField id="adjuster" :label="texts.withWord">
         <Select
           :model-value="dosing?.adjuster"
           label-id="adjuster"
@@ -58,18 +60,18 @@ const care = computed(() => (dosing.value ? handlingText(dosing.value.adjuster) 
           option-value="value"
           option-group-label="label"
           option-group-children="items"
-          aria-label="With"
+          :aria-label="texts.withWord"
           @update:model-value="choose($event as string)"
         />
       </FormField>
       <NumberField
         v-model="e.strength"
-        label="Strength"
+        :label="texts.strength"
         unit="%"
         :min="0.01"
         :max="100"
         :error="e.strengthFault"
-        what="the strength"
+        :what="common.theStrength"
       />
     </div>
     <p v-if="e.plan && 'there' in e.plan" class="muted">{{ inTargetText(e.plan.there) }}</p>
@@ -77,40 +79,50 @@ const care = computed(() => (dosing.value ? handlingText(dosing.value.adjuster) 
       {{ doseFaultText(e.fault.fault) }}
       <template v-if="e.fault.instead" #actions>
         <PlainButton
-          :label="`Use ${adjusterName(e.fault.instead.adjuster).toLowerCase()}, ${sayNumber(e.fault.instead.strengthPercent)} %`"
+          :label="
+            texts.use(
+              adjusterName(e.fault.instead.adjuster).toLowerCase(),
+              sayNumber(e.fault.instead.strengthPercent),
+            )
+          "
           @click="choose(e.fault.instead.adjuster, e.fault.instead.strengthPercent)"
         />
       </template>
     </Notice>
     <p v-if="stand && !stand.model" class="muted">
-      The pH of this batch cannot be predicted. Add a little, stir, wait and measure.
+      {{ texts.thePhOfThisBatch }}
     </p>
     <div v-if="e.dose" class="dose">
       <p class="figure mono" data-testid="dose">
         {{ e.say(e.dose.first.grams) }}<span class="unit"> g</span>
       </p>
       <p v-if="e.words">
-        first, {{ e.words.how }}. {{ landsText(e.dose.first.lands) }} {{ e.words.whole }}
-        {{ e.words.chance }}
+        {{ texts.first(e.words.how, landsText(e.dose.first.lands), e.words.whole, e.words.chance) }}
       </p>
       <Notice v-if="e.words?.doubt" kind="check">{{ e.words.doubt }}</Notice>
     </div>
-    <p v-if="!read" class="muted">Not measured yet; predicted from the weights. Measure first.</p>
+    <p v-if="!read" class="muted">{{ texts.notMeasuredYetPredictedFrom }}</p>
     <form class="entry abreast at-foot wraps for-hands" @submit.prevent="e.add">
       <NumberField
         v-model="e.typedGrams"
-        :label="e.net === null ? 'Added' : 'Or type it'"
+        :label="e.net === null ? texts.added : common.orTypeIt"
         unit="g"
         :placeholder="e.net !== null && e.net > 0 ? e.say(e.net) : '0'"
         :error="e.doseError"
         :of="e.of"
-        what="the dose"
+        :what="texts.theDose"
       />
-      <NumberField v-model="e.drops" label="or drops" :max="1000" placeholder="0" what="the drops" />
-      <Button type="submit" :label="e.grams ? `Record ${sayNumber(e.grams, 3)} g` : 'Record dose'" />
-      <PlainButton v-if="scale" :label="taring ? 'Settling…' : 'Tare'" @click="tare" />
+      <NumberField
+        v-model="e.drops"
+        :label="texts.orDrops"
+        :max="1000"
+        placeholder="0"
+        :what="texts.theDrops"
+      />
+      <Button type="submit" :label="e.grams ? texts.recordG(sayNumber(e.grams, 3)) : texts.recordDose" />
+      <PlainButton v-if="scale" :label="taring ? common.settling : common.tare" @click="tare" />
     </form>
-    <p class="muted small">{{ doseWaitText() }} A timer starts automatically.</p>
+    <p class="muted small">{{ texts.aTimerStartsAutomatically(doseWaitText()) }}</p>
     <Notice v-if="care" kind="note">
       <strong>{{ care.strong }}</strong> {{ care.then }}
     </Notice>

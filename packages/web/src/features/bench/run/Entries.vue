@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { entries as texts } from '#words/bench-run'
 import { eventRow, rowValue } from '@omblet/core/words'
 import { UNDOABLE, type BatchEventBody } from '@omblet/core'
 import { format } from 'date-fns'
@@ -27,15 +29,15 @@ const rows = computed(() => {
 </script>
 
 <template>
-  <ul v-if="rows.length" class="entries text-less" aria-label="Last entries">
+  <ul v-if="rows.length" class="entries text-less" :aria-label="texts.lastEntries">
     <li class="abreast wraps for-hands" v-for="{ e, row } in rows" :key="e.n">
       <span class="mono muted">{{ format(new Date(e.at), 'HH:mm') }}</span>
       <span>{{ row.what }} {{ row.material }}</span>
       <strong class="mono">{{ rowValue(row, run.resolution.value) }}</strong>
       <QuietButton
         v-if="UNDOABLE.has(e.type)"
-        label="Undo"
-        :aria-label="`Undo: ${row.what} ${row.material} ${rowValue(row, run.resolution.value)}`"
+        :label="common.undo"
+        :aria-label="texts.undo(row.what, row.material, rowValue(row, run.resolution.value))"
         size="small"
         @click="batch.enter({ type: 'undo', of: e.n })"
       />

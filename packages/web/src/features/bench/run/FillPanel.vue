@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fillPanel as texts } from '#words/bench-weighing'
 import { madeGrams, sayNumber } from '@omblet/core'
 import { computed } from 'vue'
 import { useRun } from './run'
@@ -11,10 +12,10 @@ const each = computed(() => (wanted.value ? wanted.value.ml * wanted.value.densi
 
 <template>
   <p class="fill">
-    There are about <strong class="mono">{{ run.grams(made) }}</strong><template v-if="wanted && each"
-      >: {{ wanted.count }} containers of {{ sayNumber(wanted.ml) }} mL take about
-      {{ run.grams(each) }} each</template
-    >. Weigh the filled amount: the last page asks for it.
+    {{ texts.thereAreAbout }} <strong class="mono">{{ run.grams(made) }}</strong><template
+      v-if="wanted && each"
+      >{{ texts.containersOfMlTakeAbout(wanted.count, sayNumber(wanted.ml), run.grams(each)) }}</template
+    >{{ texts.weighTheFilledAmountThe }}
   </p>
 </template>
 

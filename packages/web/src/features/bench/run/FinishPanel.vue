@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { finishPanel as texts } from '#words/bench-weighing'
 import { stepText, stepTitle, deviationText } from '@omblet/core/words'
 import { deviations, madeGrams, sayNumber } from '@omblet/core'
 import Button from 'primevue/button'
@@ -16,8 +18,8 @@ const containers = useContainers()
 const run = useRun()
 
 const OUTCOMES = [
-  { value: 'kept', label: 'Keep' },
-  { value: 'discarded', label: 'Discard' },
+  { value: 'kept', label: common.keep },
+  { value: 'discarded', label: texts.discard },
 ] as const
 const outcome = ref<'kept' | 'discarded'>('kept')
 const filled = ref<number | null>(null)
@@ -25,8 +27,8 @@ const count = ref<number | null>(run.state.value.start.containers?.count ?? null
 const NONE = 'none'
 const into = ref(containers.find(run.state.value.start.formula.label?.container)?.id ?? NONE)
 const choices = computed(() => [
-  { value: NONE, label: 'Not from stock' },
-  ...containers.containers.map((c) => ({ value: c.id, label: `${c.name}, ${c.left} left` })),
+  { value: NONE, label: texts.notFromStock },
+  ...containers.containers.map((c) => ({ value: c.id, label: texts.left(c.name, c.left) })),
 ])
 const reason = ref('')
 const error = ref<string | null>(null)
@@ -37,11 +39,11 @@ const left = computed(() => run.state.value.evaporated - run.state.value.putBack
 function finish() {
   error.value = null
   if (outcome.value === 'discarded' && reason.value.trim() === '') {
-    error.value = 'Give a reason for discarding the batch. It helps the next one.'
+    error.value = texts.giveAReasonForDiscarding
     return
   }
   if (filled.value !== null && filled.value > made.value * 1.1) {
-    error.value = `More than the batch (${run.grams(made.value)}). Enter the weight without containers.`
+    error.value = texts.moreThanTheBatchEnter(run.grams(made.value))
     return
   }
   const kept = outcome.value === 'kept'
@@ -49,7 +51,7 @@ function finish() {
   const container = into.value === NONE ? null : into.value
   const shelf = containers.find(container ?? undefined)
   if (shelf && filledCount > shelf.left) {
-    error.value = `Only ${shelf.left} of ${shelf.name} are in stock. Correct the count, or choose “Not from stock”.`
+    error.value = texts.onlyOfAreInStock(shelf.left, shelf.name)
     return
   }
   batch.enter(
@@ -68,41 +70,54 @@ function finish() {
 
 <template>
   <form class="card finish" @submit.prevent="finish">
-    <h2>All steps done</h2>
+    <h2>{{ texts.allStepsDone }}</h2>
     <p class="sum">
-      <strong class="mono">{{ run.grams(made) }}</strong> made<template v-if="left > run.resolution.value"
-        >; {{ run.grams(left) }} water loss not replaced</template
+      <strong class="mono">{{ run.grams(made) }}</strong> {{ texts.made
+      }}<template v-if="left > run.resolution.value">{{
+        texts.waterLossNotReplaced(run.grams(left))
+      }}</template
       >.
     </p>
     <template v-if="list.length">
-      <h3>Deviations</h3>
+      <h3>{{ texts.deviations }}</h3>
       <ul class="list">
         <li v-for="d in list" :key="d.n">{{ deviationText(d.said) }}</li>
       </ul>
     </template>
-    <p v-else class="muted">Everything went as planned.</p>
-    <OneOf v-model="outcome" :options="OUTCOMES" label="Result" />
+    <p v-else class="muted">{{ texts.everythingWentAsPlanned }}</p>
+    <OneOf v-model="outcome" :options="OUTCOMES" :label="common.result" />
     <div v-if="outcome === 'kept'" class="fields">
       <NumberField
         v-model="filled"
         data-first
-        label="Total filled"
+        :label="texts.totalFilled"
         unit="g"
         :placeholder="sayNumber(made, 0)"
-        what="the weight"
+        :what="common.theWeight"
       />
-      <NumberField v-model="count" label="Containers" :max="10000" placeholder="0" what="the number" />
-      <ChoiceField v-if="containers.containers.length" v-model="into" label="Container" :options="choices" />
+      <NumberField
+        v-model="count"
+        :label="common.containers"
+        :max="10000"
+        placeholder="0"
+        :what="common.theNumber"
+      />
+      <ChoiceField
+        v-if="containers.containers.length"
+        v-model="into"
+        :label="common.container"
+        :options="choices"
+      />
     </div>
-    <TextField v-else label="Reason" v-model="reason" maxlength="1000" />
+    <TextField v-else :label="common.reason" v-model="reason" maxlength="1000" />
     <p v-if="error" class="error-text" role="alert">{{ error }}</p>
     <p v-for="step in run.state.value.plan.later" :key="step.key" class="later">
-      <strong>{{ stepTitle(step) }}:</strong> {{ stepText(step).detail }} Add it to the batch record then.
+      <strong>{{ stepTitle(step) }}:</strong> {{ texts.addItToTheBatch(stepText(step).detail) }}
     </p>
     <p class="muted small">
-      A finished batch cannot be changed; you can add notes. Until then you can go back to any step.
+      {{ texts.aFinishedBatchCannotBe }}
     </p>
-    <Button type="submit" label="Finish batch" icon="pi pi-check" size="large" />
+    <Button type="submit" :label="texts.finishBatch" icon="pi pi-check" size="large" />
   </form>
 </template>
 

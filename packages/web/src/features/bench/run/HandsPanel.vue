@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { handsPanel as texts } from '#words/bench-run'
 import {
   activeTask,
   decimalsOf,
@@ -53,7 +55,7 @@ const onPan = computed(() => truth.value?.onPan ?? null)
 const amount = ref<number | null>(null)
 const speeds = [1, 10, 60, 300].map((value) => ({
   value,
-  label: value === 1 ? 'in real time' : `${value} times as fast`,
+  label: value === 1 ? texts.inRealTime : texts.timesAsFast(value),
 }))
 
 async function act(h: Hand) {
@@ -85,47 +87,51 @@ useIntervalFn(() => void instruments.look(), 1500)
 <template>
   <section class="card hands for-hands" aria-labelledby="hands-title">
     <div class="row abreast at-foot wraps">
-      <h3 id="hands-title">Simulated bench</h3>
-      <Select v-model="vessel" :options="letters" aria-label="Beaker" />
+      <h3 id="hands-title">{{ texts.simulatedBench }}</h3>
+      <Select v-model="vessel" :options="letters" :aria-label="texts.beaker" />
       <PlainButton
         v-if="onPan !== vessel"
-        :label="`Put beaker ${vessel} on the scale`"
+        :label="texts.putBeakerOnTheScale(vessel)"
         @click="act({ do: 'place', vessel })"
       />
       <template v-else-if="task">
         <PlainButton
-          label="Pour to the target"
-          :aria-label="`Pour ${run.label(task.line)} to the target`"
+          :label="texts.pourToTheTarget"
+          :aria-label="texts.pourToTheTarget2(run.label(task.line))"
           @click="careful"
         />
-        <NumberField v-model="amount" label="or grams" what="the amount" />
-        <PlainButton label="Pour" :disabled="!amount" @click="pour(amount!)" />
+        <NumberField v-model="amount" :label="texts.orGrams" :what="common.theAmount" />
+        <PlainButton :label="texts.pour" :disabled="!amount" @click="pour(amount!)" />
         <PlainButton
-          label="Take out"
+          :label="texts.takeOut"
           :disabled="!amount"
           @click="act({ do: 'take', line: task!.line, grams: amount! })"
         />
       </template>
       <template v-else-if="kind === 'water' || kind === 'heat'">
-        <NumberField v-model="amount" label="Water, g" what="the amount" />
-        <PlainButton label="Pour water" :disabled="!amount" @click="act({ do: 'water', grams: amount! })" />
+        <NumberField v-model="amount" :label="texts.waterG" :what="common.theAmount" />
+        <PlainButton
+          :label="texts.pourWater"
+          :disabled="!amount"
+          @click="act({ do: 'water', grams: amount! })"
+        />
       </template>
       <template v-else-if="kind === 'ph'">
-        <NumberField v-model="amount" label="Lye 10 %, g" what="the amount" />
+        <NumberField v-model="amount" :label="texts.lye10G" :what="common.theAmount" />
         <PlainButton
-          label="Drip in"
+          :label="texts.dripIn"
           :disabled="!amount"
           @click="act({ do: 'drip', material: USUAL_ADJUSTER.up, strengthPercent: 10, grams: amount! })"
         />
       </template>
       <PlainButton
         v-if="kind === 'ph' && truth?.probeIn !== vessel"
-        label="Probe in"
+        :label="texts.probeIn"
         @click="act({ do: 'probe', vessel })"
       />
       <PlainButton
         v-if="run.step.value?.warms"
-        :label="here?.heatTo == null ? 'Into the hot bath' : 'Out of the hot bath'"
+        :label="here?.heatTo == null ? texts.intoTheHotBath : texts.outOfTheHotBath"
         @click="
           act({
             do: 'heat',
@@ -134,41 +140,52 @@ useIntervalFn(() => void instruments.look(), 1500)
           })
         "
       />
-      <PlainButton v-if="run.step.value?.from.length" label="Pour together" @click="combine" />
+      <PlainButton v-if="run.step.value?.from.length" :label="texts.pourTogether" @click="combine" />
       <PlainButton
         v-if="kind === 'cool'"
-        :label="here?.way === 'bath' ? 'Out of cold water' : 'Into cold water'"
+        :label="here?.way === 'bath' ? texts.outOfColdWater : texts.intoColdWater"
         @click="act({ do: 'way', vessel, way: here?.way === 'bath' ? 'air' : 'bath' })"
       />
-      <QuietButton :label="open ? 'Less' : 'More'" :aria-expanded="open" class="last" @click="open = !open" />
+      <QuietButton
+        :label="open ? texts.less : texts.more"
+        :aria-expanded="open"
+        class="last"
+        @click="open = !open"
+      />
     </div>
     <div v-if="open" class="row abreast at-foot wraps">
       <Choice
         :model-value="truth?.speed ?? 1"
         :options="speeds"
-        label="Heat and cold run"
+        :label="texts.heatAndColdRun"
         @update:model-value="act({ do: 'speed', speed: $event as number })"
       />
       <QuietButton
-        :label="here?.covered === false ? 'Cover it' : 'Take the cover off'"
+        :label="here?.covered === false ? texts.coverIt : texts.takeTheCoverOff"
         @click="act({ do: 'cover', vessel, covered: here?.covered === false })"
       />
       <QuietButton
         v-for="from in others"
         :key="from"
-        :label="`Pour ${from} into ${vessel}`"
+        :label="texts.pourInto(from, vessel)"
         @click="act({ do: 'combine', from, into: vessel })"
       />
-      <QuietButton label="Free the scale and zero it" @click="zero" />
+      <QuietButton :label="texts.freeTheScaleAndZero" @click="zero" />
       <QuietButton
         v-for="k in INSTRUMENTS"
         :key="k"
-        :label="`${truth?.plugged[k] === false ? 'Plug in' : 'Unplug'}: ${INSTRUMENT_WORDS[k]}`"
+        :label="`${truth?.plugged[k] === false ? texts.plugIn : texts.unplug}: ${INSTRUMENT_WORDS[k]}`"
         @click="act({ do: 'plug', instrument: k, in: truth?.plugged[k] === false })"
       />
       <span v-if="here" class="muted small">
-        Really in beaker {{ vessel }}: {{ say(here.grams) }} g, {{ sayNumber(here.celsius, 1) }} °C,
-        {{ here.covered ? 'covered' : 'open' }}.
+        {{
+          texts.reallyInBeakerGC(
+            vessel,
+            say(here.grams),
+            sayNumber(here.celsius, 1),
+            here.covered ? texts.covered : texts.open,
+          )
+        }}
       </span>
     </div>
     <p v-if="error" class="error-text" role="alert">{{ error }}</p>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { heatPanel as texts } from '#words/bench-run'
 import { heldIn, sayNumber, vesselOf, type BenchStep } from '@omblet/core'
 import { computed } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
@@ -48,38 +50,37 @@ const lost = computed(() => {
   <div class="heat">
     <div class="figures">
       <div>
-        <p class="label">Now</p>
+        <p class="label">{{ common.now }}</p>
         <p class="figure mono" data-testid="celsius">
           {{ now === null ? '–' : sayNumber(now, 1) }}<span class="unit"> °C</span>
         </p>
       </div>
       <div v-if="target !== null">
-        <p class="label">Heat to</p>
+        <p class="label">{{ texts.heatTo }}</p>
         <p class="figure mono">{{ sayNumber(target, 1) }}<span class="unit"> °C</span></p>
       </div>
-      <p v-if="there" class="there"><FindingMark severity="fine" /> Temperature reached.</p>
+      <p v-if="there" class="there"><FindingMark severity="fine" /> {{ texts.temperatureReached }}</p>
     </div>
     <TemperatureForm />
-    <WaitButton v-if="hold > 0" :step="step" :minutes="hold" :title="`Hold ${step.vessel} hot`" />
+    <WaitButton v-if="hold > 0" :step="step" :minutes="hold" :title="texts.holdHot(step.vessel)" />
     <section v-if="watery" class="water" aria-labelledby="water-title">
-      <h3 id="water-title">Evaporation</h3>
+      <h3 id="water-title">{{ texts.evaporation }}</h3>
       <LearnedNote
         lesson="evaporation"
         :of="vessel"
-        :says="vessel ? 'Usual water loss from this vessel' : 'Usual water loss on heating'"
-        unit="% of the batch"
+        :says="vessel ? texts.usualWaterLossFromThis : texts.usualWaterLossOnHeating"
+        :unit="texts.ofTheBatch"
       />
       <p v-if="held !== null" class="muted">
-        {{ run.grams(held) }} weighed in. Weigh the beaker after heating, and before heating if its tare
-        weight is unknown.
+        {{ texts.weighedInWeighTheBeaker(run.grams(held)) }}
       </p>
-      <MassForm v-if="!after" when="before" :vessel="step.vessel || null" label="Before heating" />
-      <p v-if="before" class="muted">Before: {{ run.grams(before.grams) }}</p>
-      <MassForm when="after" :vessel="step.vessel || null" label="After heating" />
+      <MassForm v-if="!after" when="before" :vessel="step.vessel || null" :label="texts.beforeHeating" />
+      <p v-if="before" class="muted">{{ texts.before(run.grams(before.grams)) }}</p>
+      <MassForm when="after" :vessel="step.vessel || null" :label="texts.afterHeating" />
       <template v-if="lost">
         <p class="lost" role="status">
-          <strong>{{ run.grams(lost.gone) }}</strong> left<template v-if="lost.back > 0"
-            >, {{ run.grams(lost.back) }} added back</template
+          <strong>{{ run.grams(lost.gone) }}</strong> {{ texts.left
+          }}<template v-if="lost.back > 0">{{ texts.addedBack(run.grams(lost.back)) }}</template
           >.
         </p>
         <PutBack :wanted="Math.max(0, lost.gone - lost.back)" />

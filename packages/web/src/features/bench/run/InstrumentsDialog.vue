@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { instrumentsDialog as texts } from '#words/bench-run'
 import { INSTRUMENTS, UNITS, type InstrumentKind } from '@omblet/core'
 import Button from 'primevue/button'
 import { PlainButton, QuietButton } from '../../../components/buttons'
@@ -21,11 +23,11 @@ const serial = hasSerial()
 const rows = computed(() =>
   INSTRUMENTS.map((kind) => {
     const state = instruments.states[kind]
-    const from = { typed: 'typed by hand', simulated: 'simulated', serial: 'serial port' }[state.from]
+    const from = { typed: texts.typedByHand, simulated: 'simulated', serial: texts.serialPort2 }[state.from]
     const link =
       state.from === 'typed'
         ? ''
-        : { off: '', opening: 'opening', open: 'connected', lost: 'disconnected, reconnecting' }[state.link]
+        : { off: '', opening: 'opening', open: 'connected', lost: texts.disconnectedReconnecting }[state.link]
     return {
       kind,
       state,
@@ -44,11 +46,10 @@ async function connect(kind: InstrumentKind) {
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="Instruments" width="40rem">
+  <PopUp v-model:visible="open" :header="texts.instruments" width="40rem">
     <div class="all for-hands">
       <p class="muted">
-        You can type every value. Connected instruments fill in the field; if one disconnects, nothing is
-        lost.
+        {{ texts.youCanTypeEveryValue }}
       </p>
       <ul>
         <li v-for="row in rows" :key="row.kind">
@@ -60,14 +61,14 @@ async function connect(kind: InstrumentKind) {
           <span class="do">
             <QuietButton
               v-if="row.state.from === 'serial'"
-              label="Disconnect"
+              :label="texts.disconnect"
               size="small"
               @click="instruments.detach(row.kind)"
             />
             <PlainButton
               v-if="serial"
-              label="Serial port"
-              :aria-label="`Serial port for the ${INSTRUMENT_WORDS[row.kind]}`"
+              :label="texts.serialPort"
+              :aria-label="texts.serialPortForThe(INSTRUMENT_WORDS[row.kind])"
               :aria-expanded="setting === row.kind"
               size="small"
               @click="setting = setting === row.kind ? null : row.kind"
@@ -83,23 +84,22 @@ async function connect(kind: InstrumentKind) {
       </ul>
       <Notice v-if="error" kind="check">{{ error }}</Notice>
       <p v-if="!serial" class="muted small">
-        This browser has no Web Serial. To connect a scale by serial port, use a browser that has it.
+        {{ texts.thisBrowserHasNoWeb }}
       </p>
       <section class="simulated">
-        <h3>Simulated instruments</h3>
+        <h3>{{ texts.simulatedInstruments }}</h3>
         <p class="muted">
-          For practice: a simulated scale, thermometer and pH probe with this formula. The weights are not
-          real.
+          {{ texts.forPracticeASimulatedScale }}
         </p>
         <Button
           v-if="!instruments.simulated"
-          label="Set up simulated instruments"
+          :label="texts.setUpSimulatedInstruments"
           icon="pi pi-box"
           @click="simulate"
         />
         <span v-else class="either">
-          <PlainButton label="Reset" @click="simulate" />
-          <PlainButton label="Remove" @click="instruments.stopSimulated()" />
+          <PlainButton :label="common.reset" @click="simulate" />
+          <PlainButton :label="common.remove" @click="instruments.stopSimulated()" />
         </span>
       </section>
     </div>

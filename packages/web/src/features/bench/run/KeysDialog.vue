@@ -1,22 +1,23 @@
 <script setup lang="ts">
+import { keysDialog as texts } from '#words/bench-run'
 import { PopUp } from '../../../components/dialogs'
 
 const open = defineModel<boolean>('open', { required: true })
 const KEYS = [
-  ['Page Down', 'next: record the scale reading, then finish the step (foot pedal)'],
-  ['Page Up', 'previous step (foot pedal)'],
-  ['Enter', 'record the typed or steady value'],
-  ['t', 'tare, while weighing'],
-  ['s', 'skip the step'],
-  ['w', 'something looks wrong'],
-  ['n', 'note or photo'],
+  [texts.pageDown, texts.nextRecordTheScaleReading],
+  [texts.pageUp, texts.previousStepFootPedal],
+  ['Enter', texts.recordTheTypedOrSteady],
+  ['t', texts.tareWhileWeighing],
+  ['s', texts.skipTheStep],
+  ['w', texts.somethingLooksWrong],
+  ['n', texts.noteOrPhoto],
   ['i', 'instruments'],
-  ['?', 'these keys'],
+  ['?', texts.theseKeys],
 ] as const
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="Keys at the Bench" width="32rem">
+  <PopUp v-model:visible="open" :header="texts.keysAtTheBench" width="32rem">
     <dl>
       <template v-for="[key, does] in KEYS" :key="key">
         <dt>

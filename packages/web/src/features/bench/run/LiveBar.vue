@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { liveBar as texts } from '#words/bench-weighing'
 import { decimalsOf, formatNumber } from '@omblet/core'
 import { computed } from 'vue'
 import type { WeighTask } from '@omblet/core'
@@ -18,9 +19,9 @@ const where = computed(() =>
 const words = computed(
   () =>
     ({
-      over: `${say(props.net - props.task.left)} g over`,
+      over: texts.gOver(say(props.net - props.task.left)),
       right: 'right',
-      under: `${say(Math.max(0, props.task.left - props.net))} g to go`,
+      under: texts.gToGo(say(Math.max(0, props.task.left - props.net))),
     })[where.value],
 )
 </script>
@@ -30,7 +31,7 @@ const words = computed(
     <p class="shown abreast level wraps">
       <span class="mono value" data-testid="live">{{ say(net) }}<span class="unit"> g</span></span>
       <span class="words">{{ words }}</span>
-      <span class="muted">{{ steady ? 'settled' : 'moving' }}</span>
+      <span class="muted">{{ steady ? texts.settled : texts.moving }}</span>
     </p>
     <div class="bar" aria-hidden="true">
       <i

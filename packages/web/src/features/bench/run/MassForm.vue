@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { massForm as texts } from '#words/bench-weighing'
 import { heldIn, massOf } from '@omblet/core'
 import { PlainButton } from '../../../components/buttons'
 import { computed, ref } from 'vue'
@@ -30,20 +32,17 @@ const tare = computed(() => tared.value ?? known.value)
 function record() {
   error.value = null
   if (reading.value === null || reading.value <= 0) {
-    error.value = 'Put the beaker on the scale and type the weight.'
+    error.value = texts.putTheBeakerOnThe
     return
   }
   const net = reading.value - (tare.value ?? 0)
   const compared = props.when === 'batch' || (props.when === 'after' && !before.value)
   if (net <= 0) {
-    error.value = 'Less than the tare weight. Check both weights, and that the empty scale shows 0.'
+    error.value = texts.lessThanTheTareWeight
     return
   }
   if (compared && expected.value !== null && net > expected.value * 1.03 + 1) {
-    error.value =
-      tare.value === null
-        ? 'More than was weighed in. Does it include the beaker? Enter the tare weight.'
-        : 'More than was weighed in. Check the tare weight, or whether something else was added.'
+    error.value = tare.value === null ? texts.moreThanWasWeighedIn : texts.moreThanWasWeighedIn2
     return
   }
   if (tared.value !== null && props.vessel !== null)
@@ -63,17 +62,17 @@ function record() {
       unit="g"
       :placeholder="shown?.steady ? String(shown.value) : '0'"
       :error="error"
-      what="the weight"
+      :what="common.theWeight"
     />
     <NumberField
       v-if="known === null && (when === 'batch' || (when === 'after' && !before))"
       v-model="tared"
-      label="Tare weight"
+      :label="common.tareWeight"
       unit="g"
-      what="the weight"
+      :what="common.theWeight"
     />
-    <span v-else-if="known !== null" class="muted small">less beaker, {{ run.grams(known) }}</span>
-    <PlainButton type="submit" label="Record" />
+    <span v-else-if="known !== null" class="muted small">{{ texts.lessBeaker(run.grams(known)) }}</span>
+    <PlainButton type="submit" :label="common.record" />
   </form>
 </template>
 

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { noteDialog as texts } from '#words/bench-run'
 import Button from 'primevue/button'
 import { PlainButton } from '../../../components/buttons'
 import { PopUp } from '../../../components/dialogs'
@@ -37,7 +39,7 @@ async function take(file: File) {
     preview.value = URL.createObjectURL(photo.value)
     error.value = null
   } catch {
-    error.value = 'This image cannot be read. Use JPEG, PNG or WebP.'
+    error.value = common.thisImageCannotBeRead
   }
 }
 async function save() {
@@ -64,21 +66,21 @@ async function save() {
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="Note or photo" width="30rem">
+  <PopUp v-model:visible="open" :header="texts.noteOrPhoto" width="30rem">
     <form class="dialog-form for-hands" @submit.prevent="save">
-      <TextField label="Note" class="wide" v-model="text" :rows="4" maxlength="4000" autofocus />
+      <TextField :label="common.note" class="wide" v-model="text" :rows="4" maxlength="4000" autofocus />
       <div class="wide photo abreast wraps">
-        <img v-if="preview" :src="preview" alt="Photo preview" />
+        <img v-if="preview" :src="preview" :alt="texts.photoPreview" />
         <PhotoField
-          :label="preview ? 'Another photo' : 'Add a photo'"
+          :label="preview ? texts.anotherPhoto : texts.addAPhoto"
           testid="photo"
           @picked="making = take($event)"
         />
       </div>
       <p v-if="error" class="error-text wide" role="alert">{{ error }}</p>
       <div class="dialog-buttons">
-        <PlainButton label="Cancel" @click="open = false" />
-        <Button type="submit" label="Keep" :loading="busy" :disabled="!text.trim() && !photo" />
+        <PlainButton :label="common.cancel" @click="open = false" />
+        <Button type="submit" :label="common.keep" :loading="busy" :disabled="!text.trim() && !photo" />
       </div>
     </form>
   </PopUp>

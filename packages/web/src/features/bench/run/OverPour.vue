@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { overPour as texts } from '#words/bench-weighing'
 import { findingText, pourText, percentChangeText, pourHappenings } from '@omblet/core/words'
 import { decimalsOf, formatNumber, pourRemedies, type PourRemedy, findingKey } from '@omblet/core'
 import Button from 'primevue/button'
@@ -46,19 +48,19 @@ function takeOut() {
 <template>
   <section class="over stacked" aria-labelledby="over-title">
     <h3 class="abreast" id="over-title">
-      <FindingMark severity="stop" /> {{ say(surplus) }} g too much {{ run.label(line) }}
+      <FindingMark severity="stop" /> {{ texts.gTooMuch(say(surplus), run.label(line)) }}
     </h3>
-    <p>{{ say(state.weighed) }} g weighed, {{ say(state.target) }} g planned. Nothing is lost yet. Choose:</p>
+    <p>{{ texts.gWeighedGPlannedNothing(say(state.weighed), say(state.target)) }}</p>
     <form v-if="taking" class="abreast at-foot wraps for-hands" @submit.prevent="takeOut">
       <NumberField
         v-model="out"
-        label="Removed"
+        :label="texts.removed"
         unit="g"
         :placeholder="say(fallen ?? surplus)"
-        what="the amount"
+        :what="common.theAmount"
       />
-      <Button type="submit" :label="`Removed: ${say(out ?? fallen ?? surplus)} g`" />
-      <QuietButton label="Other options" @click="taking = false" />
+      <Button type="submit" :label="texts.removedG(say(out ?? fallen ?? surplus))" />
+      <QuietButton :label="texts.otherOptions" @click="taking = false" />
     </form>
     <ol class="stacked closer" v-else>
       <li v-for="(r, i) in remedies" :key="r.id" class="remedy abreast spread">
@@ -66,14 +68,17 @@ function takeOut() {
           <h4>{{ pourText(r).title }}</h4>
           <p>{{ pourText(r).detail }}</p>
           <p class="muted small">
-            <template v-if="r.id !== 'discard'"
-              >{{ run.label(line) }}:
-              {{ percentChangeText(r.percent, run.state.value.plan.a.lines[line]!.percent) }}. Batch
-              {{ say(r.totalGrams) }} g.</template
-            >
+            <template v-if="r.id !== 'discard'">{{
+              texts.batchG(
+                run.label(line),
+                percentChangeText(r.percent, run.state.value.plan.a.lines[line]!.percent),
+                say(r.totalGrams),
+              )
+            }}</template>
             <template v-if="r.topUps.length">
-              Top up:
-              {{ r.topUps.map((t) => `${run.label(t.line)} ${say(t.grams)} g`).join(', ') }}.</template
+              {{
+                texts.topUp(r.topUps.map((t) => `${run.label(t.line)} ${say(t.grams)} g`).join(', '))
+              }}</template
             >
           </p>
           <ul v-if="r.findings.length" class="brings">
@@ -85,8 +90,8 @@ function takeOut() {
           </ul>
         </div>
         <Button
-          :label="r.id === 'take-out' ? 'Remove' : 'Choose'"
-          :aria-label="`${r.id === 'take-out' ? 'Remove' : 'Choose'}: ${pourText(r).title}`"
+          :label="r.id === 'take-out' ? common.remove : texts.choose"
+          :aria-label="`${r.id === 'take-out' ? common.remove : texts.choose}: ${pourText(r).title}`"
           :severity="i === 0 ? undefined : 'secondary'"
           :outlined="i !== 0"
           @click="take(r)"

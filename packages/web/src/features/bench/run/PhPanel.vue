@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { phPanel as texts } from '#words/bench-run'
 import {
   adjusterName,
   aimPh,
@@ -78,54 +80,63 @@ onBeforeUnmount(() => {
   <div class="ph">
     <div class="figures">
       <div>
-        <p class="label">Now</p>
+        <p class="label">{{ common.now }}</p>
         <p class="figure mono" data-testid="ph-now">{{ stands ? formatNumber(stands.ph, 2) : '–' }}</p>
         <p v-if="now" class="muted small">
           {{
-            now.from === 'reading'
-              ? 'measured'
-              : now.from === 'prediction'
-                ? 'predicted'
-                : 'predicted since the last dose'
-          }}, likely {{ sayNumber(now.low, 1) }} to {{ sayNumber(now.high, 1) }}
+            texts.likelyTo(
+              now.from === 'reading'
+                ? texts.measured
+                : now.from === 'prediction'
+                  ? texts.predicted
+                  : texts.predictedSinceTheLastDose,
+              sayNumber(now.low, 1),
+              sayNumber(now.high, 1),
+            )
+          }}
         </p>
       </div>
       <div>
-        <p class="label">Target</p>
+        <p class="label">{{ common.target }}</p>
         <p class="figure mono">{{ aim ? formatRange(aim) : '–' }}</p>
       </div>
-      <p v-if="inTarget" class="there"><FindingMark severity="fine" :size="24" /> On target.</p>
+      <p v-if="inTarget" class="there"><FindingMark severity="fine" :size="24" /> {{ texts.onTarget }}</p>
     </div>
 
     <section aria-labelledby="read-title">
-      <h3 id="read-title">Read</h3>
-      <OneOf v-model="method" :options="READING_WAYS" label="Measurement" />
+      <h3 id="read-title">{{ common.read }}</h3>
+      <OneOf v-model="method" :options="READING_WAYS" :label="texts.measurement" />
       <form class="entry abreast at-foot wraps for-hands" @submit.prevent="read">
         <NumberField
           v-model="typedPh"
           data-first
-          :label="probe ? 'Or type it' : 'pH'"
+          :label="probe ? common.orTypeIt : 'pH'"
           :max="1400"
           :placeholder="probe ? formatNumber(probe.value, 2) : '5.5'"
           :error="phError"
-          what="the pH"
+          :what="common.thePh"
         />
         <Button
           type="submit"
-          :label="reading === null ? 'Record pH' : `Record pH ${formatNumber(reading, 2)}`"
+          :label="reading === null ? texts.recordPh : texts.recordPh2(formatNumber(reading, 2))"
         />
         <span v-if="probe" class="live abreast level"
           ><span class="mono" data-testid="probe">{{ formatNumber(probe.value, 2) }}</span>
-          <span class="muted">{{ probe.steady ? 'settled' : 'moving' }}</span></span
+          <span class="muted">{{ probe.steady ? texts.settled : texts.moving }}</span></span
         >
       </form>
       <p v-if="method === 'meter-10pct'" class="muted small">
-        Stir 1 g of the batch into 9 g of fresh distilled water and wait 5 minutes. Discard the sample
-        afterwards.
+        {{ texts.stir1GOfThe }}
       </p>
       <form class="entry abreast at-foot wraps for-hands" @submit.prevent="takeSample">
-        <NumberField v-model="sample" label="Sample taken" unit="g" placeholder="0" what="the sample" />
-        <PlainButton type="submit" label="Record sample" :disabled="!sample" />
+        <NumberField
+          v-model="sample"
+          :label="texts.sampleTaken"
+          unit="g"
+          placeholder="0"
+          :what="texts.theSample"
+        />
+        <PlainButton type="submit" :label="texts.recordSample" :disabled="!sample" />
       </form>
     </section>
 
@@ -138,15 +149,18 @@ onBeforeUnmount(() => {
     />
 
     <p v-if="charged" class="charged" data-testid="charged">
-      {{ formatNumber(charged.total, decimalsOf(run.resolution.value)) }} g
       {{
-        s.doses
-          .map((d) => adjusterName(d.material).toLowerCase())
-          .filter((x, i, l) => l.indexOf(x) === i)
-          .join(', ')
+        texts.gSoFarChargedAgainst(
+          formatNumber(charged.total, decimalsOf(run.resolution.value)),
+          s.doses
+            .map((d) => adjusterName(d.material).toLowerCase())
+            .filter((x, i, l) => l.indexOf(x) === i)
+            .join(', '),
+          charged.label,
+          formatNumber(charged.from, 2),
+          formatNumber(charged.to, 2),
+        )
       }}
-      so far, charged against {{ charged.label }}, q.s.: {{ formatNumber(charged.from, 2) }} →
-      {{ formatNumber(charged.to, 2) }} %.
     </p>
     <Entries :types="['ph', 'dose', 'sample']" />
   </div>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { putBack as texts } from '#words/bench-weighing'
 import { atResolution, decimalsOf, formatNumber } from '@omblet/core'
 import { PlainButton } from '../../../components/buttons'
 import { computed, ref } from 'vue'
@@ -35,19 +37,20 @@ function record() {
 <template>
   <form class="put abreast at-foot wraps for-hands" @submit.prevent="record">
     <p class="wanted">
-      Add back <strong class="mono" data-testid="put-back">{{ say(wanted) }} g</strong> water
+      {{ texts.addBack }} <strong class="mono" data-testid="put-back">{{ say(wanted) }} g</strong>
+      {{ texts.water }}
     </p>
     <NumberField
       v-model="typed"
-      label="Water added back"
+      :label="texts.waterAddedBack"
       unit="g"
       :placeholder="net !== null && net > 0 ? say(net) : say(wanted)"
-      what="the water"
+      :what="texts.theWater"
     />
-    <PlainButton v-if="shown" :label="taring ? 'Settling…' : 'Tare'" @click="tare" />
+    <PlainButton v-if="shown" :label="taring ? common.settling : common.tare" @click="tare" />
     <PlainButton
       type="submit"
-      :label="grams ? `Record ${say(grams)} g water` : 'Record water'"
+      :label="grams ? texts.recordGWater(say(grams)) : texts.recordWater"
       :disabled="!grams"
     />
   </form>

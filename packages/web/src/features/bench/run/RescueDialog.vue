@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { rescueDialog as texts } from '#words/bench-run'
 import TermText from '../../../components/TermText.vue'
 import { causeText, discardText, harmlessText, symptomText } from '@omblet/core/words'
 import { looksAt, rescue, type Symptom } from '@omblet/core'
@@ -40,21 +42,21 @@ const note = () =>
   batch.enter({
     type: 'note',
     symptom: symptom.value!,
-    text: `${label.value}.${found.value?.causes[0] ? ` Most likely: ${found.value.causes[0].title.toLowerCase()}.` : ''}`,
+    text: `${label.value}.${found.value?.causes[0] ? texts.mostLikely(found.value.causes[0].title.toLowerCase()) : ''}`,
   })
 </script>
 
 <template>
-  <PopUp v-model:visible="open" :header="symptom ? label : 'What looks wrong?'" width="46rem">
+  <PopUp v-model:visible="open" :header="symptom ? label : texts.whatLooksWrong" width="46rem">
     <div v-if="!symptom" class="stacked">
-      <p v-if="looks.now.length === 0">The vessel is still empty.</p>
+      <p v-if="looks.now.length === 0">{{ texts.theVesselIsStillEmpty }}</p>
       <ul v-else class="looks">
         <li v-for="(x, i) in looks.now" :key="x.id">
           <button type="button" :autofocus="i === 0" @click="symptom = x.id">{{ symptomText(x.id) }}</button>
         </li>
       </ul>
       <details v-if="looks.later.length">
-        <summary>Shows only later, or after another step ({{ looks.later.length }})</summary>
+        <summary>{{ texts.showsOnlyLaterOrAfter(looks.later.length) }}</summary>
         <ul class="looks">
           <li v-for="x in looks.later" :key="x.id">
             <button type="button" @click="symptom = x.id">{{ symptomText(x.id) }}</button>
@@ -64,38 +66,43 @@ const note = () =>
     </div>
     <div v-else-if="found" class="stacked">
       <p v-if="found.harmless" class="harmless">
-        <FindingMark severity="fine" /><span><strong>Likely harmless.</strong> {{ found.harmless }}</span>
+        <FindingMark severity="fine" /><span
+          ><strong>{{ texts.likelyHarmless }}</strong> {{ found.harmless }}</span
+        >
       </p>
       <p v-if="found.causes.length === 0">
-        Nothing in this batch explains it yet. Wait until the phases are combined, then check again.
+        {{ texts.nothingInThisBatchExplains }}
       </p>
       <h3 class="muted" v-else>
-        {{ found.causes.length > 1 ? 'Likely causes, most likely first' : 'Likely cause' }}
+        {{ found.causes.length > 1 ? texts.likelyCausesMostLikelyFirst : texts.likelyCause }}
       </h3>
       <ol class="stacked">
         <li v-for="(c, i) in found.causes" :key="c.title">
           <h4>{{ i + 1 }}. {{ c.title }}</h4>
           <p v-if="c.because" class="because"><TermText :text="c.because" /></p>
-          <p><span class="muted">How to check:</span> {{ c.test }}</p>
+          <p>
+            <span class="muted">{{ texts.howToCheck }}</span> {{ c.test }}
+          </p>
           <ul class="moves">
             <li v-for="m in c.moves" :key="m"><TermText :text="m" /></li>
           </ul>
         </li>
       </ol>
-      <Notice kind="check"><strong>When to discard:</strong> {{ found.discard }}</Notice>
+      <Notice kind="check"
+        ><strong>{{ texts.whenToDiscard }}</strong> {{ found.discard }}</Notice
+      >
       <p class="muted small">
-        Ranked by this batch’s weights, temperatures and pH. The causes are common practice. If skin or eyes
-        are hurt, see a doctor.
+        {{ texts.rankedByThisBatchsWeights }}
       </p>
       <div class="dialog-buttons for-hands">
-        <PlainButton label="Other symptoms" @click="symptom = null" />
+        <PlainButton :label="texts.otherSymptoms" @click="symptom = null" />
         <PlainButton
-          :label="noted ? 'Added to record' : 'Add to record'"
+          :label="noted ? texts.addedToRecord : texts.addToRecord"
           icon="pi pi-pencil"
           :disabled="noted"
           @click="note"
         />
-        <Button label="Back to the batch" @click="open = false" />
+        <Button :label="common.backToTheBatch" @click="open = false" />
       </div>
     </div>
   </PopUp>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { runHeader as texts } from '#words/bench-run'
 import { INSTRUMENTS, listWords, type InstrumentKind } from '@omblet/core'
 import UpLink from '../../../components/UpLink.vue'
 import { PlainButton } from '../../../components/buttons'
@@ -23,18 +25,18 @@ const run = useRun()
 
 const chip = computed(() => {
   const { start, totalTarget } = run.state.value
-  return `${batch.info!.code} · ${run.grams(totalTarget)}${start.version ? ` · version ${start.version}` : ''}`
+  return `${batch.info!.code} · ${run.grams(totalTarget)}${start.version ? texts.version(start.version) : ''}`
 })
 const link = computed(() => {
   const linked = INSTRUMENTS.filter((k) => instruments.states[k].from !== 'typed')
   const lost = linked.filter((k) => instruments.states[k].link === 'lost')
-  if (linked.length === 0) return { words: 'instruments: manual entry', state: '' }
-  if (lost.length > 0) return { words: `${listWords(lost.map(name))} disconnected`, state: 'lost' }
+  if (linked.length === 0) return { words: texts.instrumentsManualEntry, state: '' }
+  if (lost.length > 0) return { words: texts.disconnected(listWords(lost.map(name))), state: 'lost' }
   return {
     words:
       linked.length === INSTRUMENTS.length
-        ? 'instruments connected'
-        : `${listWords(linked.map(name))} connected`,
+        ? texts.instrumentsConnected
+        : texts.connected(listWords(linked.map(name))),
     state: 'open',
   }
 })
@@ -45,25 +47,25 @@ async function remove() {
   batch.close()
   const undo = await batches.remove(id)
   await router.push('/bench')
-  if (undo) notify(toast, 'Batch deleted.', { label: 'Undo', run: () => void undo() })
+  if (undo) notify(toast, texts.batchDeleted, { label: common.undo, run: () => void undo() })
 }
 const items = [
-  { label: 'Pause', icon: 'pi pi-pause', command: () => batch.enter({ type: 'pause' }) },
-  { label: 'Note or photo', icon: 'pi pi-pencil', command: () => emit('note') },
-  { label: 'Instruments', icon: 'pi pi-gauge', command: () => emit('instruments') },
+  { label: texts.pause, icon: 'pi pi-pause', command: () => batch.enter({ type: 'pause' }) },
+  { label: texts.noteOrPhoto, icon: 'pi pi-pencil', command: () => emit('note') },
+  { label: texts.instruments, icon: 'pi pi-gauge', command: () => emit('instruments') },
   {
-    label: 'Record so far',
+    label: texts.recordSoFar,
     icon: 'pi pi-list',
     command: () => void router.push(`/bench/${batch.info!.id}/record`),
   },
-  { label: 'Keys', icon: 'pi pi-question-circle', command: () => emit('keys') },
-  { label: 'Delete batch', icon: 'pi pi-trash', command: () => void remove() },
+  { label: common.keys, icon: 'pi pi-question-circle', command: () => emit('keys') },
+  { label: texts.deleteBatch, icon: 'pi pi-trash', command: () => void remove() },
 ]
 </script>
 
 <template>
   <header class="bench-head">
-    <UpLink to="/bench" label="All batches" />
+    <UpLink to="/bench" :label="common.allBatches" />
     <h1 :title="batch.info!.name">{{ batch.info!.name }}</h1>
     <span class="chip mono">{{ chip }}</span>
     <div class="right">
@@ -71,12 +73,12 @@ const items = [
         {{ link.words }}
       </button>
       <PlainButton
-        label="Something looks wrong"
+        :label="texts.somethingLooksWrong"
         icon="pi pi-question-circle"
         class="wrong"
         @click="emit('rescue')"
       />
-      <MenuButton :items="items" more="More for this batch" />
+      <MenuButton :items="items" :more="common.moreForThisBatch" />
     </div>
   </header>
 </template>

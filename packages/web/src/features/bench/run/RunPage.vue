@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { runPage as texts } from '#words/bench-run'
 import { sayMinutes } from '@omblet/core'
 import { useWakeLock } from '@vueuse/core'
 import Button from 'primevue/button'
@@ -130,31 +132,30 @@ stayAwake('screen').catch(() => undefined)
       {{ batch.held.why }}
       {{
         batch.unstored.length === 1
-          ? 'The last entry is not saved yet.'
-          : `The last ${batch.unstored.length} entries are not saved yet.`
+          ? texts.theLastEntryIsNot
+          : texts.theLastEntriesAreNot(batch.unstored.length)
       }}
       <template #actions>
-        <Button v-if="batch.held.gone" label="Restore batch" size="small" @click="batch.putBack()" />
-        <Button v-else label="Try again" size="small" @click="batch.pump()" />
-        <PlainButton label="Save as a file" size="small" @click="keepAsFile" />
+        <Button v-if="batch.held.gone" :label="texts.restoreBatch" size="small" @click="batch.putBack()" />
+        <Button v-else :label="common.tryAgain" size="small" @click="batch.pump()" />
+        <PlainButton :label="common.saveAsAFile" size="small" @click="keepAsFile" />
       </template>
     </Notice>
     <Notice v-else-if="batch.told" kind="check" class="told">{{ batch.told }}</Notice>
     <Notice v-if="jump" kind="check" class="told">
-      The clock of this device jumped ahead by {{ sayMinutes(jump.ms / 60_000) }} while this page was open.
-      Was the computer asleep, or was the clock changed?
+      {{ texts.theClockOfThisDevice(sayMinutes(jump.ms / 60_000)) }}
       <template #actions>
-        <Button label="The computer was asleep: count the time" size="small" @click="answerJump('slept')" />
-        <PlainButton label="The clock changed" size="small" @click="answerJump('set')" />
+        <Button :label="texts.theComputerWasAsleepCount" size="small" @click="answerJump('slept')" />
+        <PlainButton :label="texts.theClockChanged" size="small" @click="answerJump('set')" />
       </template>
     </Notice>
     <TimerStrip />
     <div v-if="batch.state!.paused" class="card pause stacked" role="status">
-      <h2>Paused</h2>
+      <h2>{{ texts.paused }}</h2>
       <p v-if="batch.state!.paused.reason">{{ batch.state!.paused.reason }}</p>
-      <p class="muted">Everything is saved. Timers keep running: gums hydrate and beakers cool meanwhile.</p>
+      <p class="muted">{{ texts.everythingIsSavedTimersKeep }}</p>
       <Button
-        label="Resume"
+        :label="texts.resume"
         icon="pi pi-play"
         size="large"
         autofocus
@@ -170,12 +171,24 @@ stayAwake('screen').catch(() => undefined)
       </div>
     </div>
     <footer v-if="!batch.state!.paused" class="bar for-hands">
-      <PlainButton label="Back" icon="pi pi-arrow-left" :disabled="batch.state!.at === 0" @click="back" />
+      <PlainButton
+        :label="common.back"
+        icon="pi pi-arrow-left"
+        :disabled="batch.state!.at === 0"
+        @click="back"
+      />
       <span v-if="batch.pending.length && !batch.held" class="storing muted" role="status">{{
-        batch.pending.length === 1 ? 'Saving the last entry…' : `Saving ${batch.pending.length} entries…`
+        batch.pending.length === 1 ? texts.savingTheLastEntry : texts.savingEntries(batch.pending.length)
       }}</span>
-      <QuietButton v-if="!over" label="Skip" @click="dialog = 'skip'" />
-      <Button v-if="!over" class="done" label="Done" icon="pi pi-check" icon-pos="right" @click="click" />
+      <QuietButton v-if="!over" :label="texts.skip" @click="dialog = 'skip'" />
+      <Button
+        v-if="!over"
+        class="done"
+        :label="common.done"
+        icon="pi pi-check"
+        icon-pos="right"
+        @click="click"
+      />
     </footer>
     <SkipDialog :open="dialog === 'skip'" @update:open="close('skip')($event)" />
     <RescueDialog
@@ -191,8 +204,14 @@ stayAwake('screen').catch(() => undefined)
     />
     <KeysDialog v-if="opened.has('keys')" :open="dialog === 'keys'" @update:open="close('keys')($event)" />
   </div>
-  <NotHere v-else-if="phase === 'missing'" what="batch" :why="refused" to="/bench" to-label="All batches" />
-  <p v-else class="opening muted late">Opening the batch…</p>
+  <NotHere
+    v-else-if="phase === 'missing'"
+    :what="common.batch2"
+    :why="refused"
+    to="/bench"
+    :to-label="common.allBatches"
+  />
+  <p v-else class="opening muted late">{{ texts.openingTheBatch }}</p>
 </template>
 
 <style scoped>

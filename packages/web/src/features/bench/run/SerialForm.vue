@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { serialForm as texts } from '#words/bench-run'
 import { readLine, SerialSettings, type InstrumentKind } from '@omblet/core'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
@@ -18,9 +19,9 @@ const SPEEDS = same([1200, 2400, 4800, 9600, 19200, 38400, 57600, 115200])
 const BITS = same([7, 8] as const)
 const STOPS = same([1, 2] as const)
 const PARITIES = [
-  { value: 'none', label: 'none' },
-  { value: 'even', label: 'even' },
-  { value: 'odd', label: 'odd' },
+  { value: 'none', label: texts.none },
+  { value: 'even', label: texts.even },
+  { value: 'odd', label: texts.odd },
 ] as const
 const factorText = ref(String(s.value.pattern.factor))
 const factor = computed(() => Number(factorText.value.replace(',', '.')))
@@ -30,14 +31,14 @@ const valid = computed(() => {
     ...s.value,
     pattern: { ...s.value.pattern, factor: factor.value },
   })
-  return parsed.success ? null : 'The factor must be a number other than 0.'
+  return parsed.success ? null : texts.theFactorMustBeA
 })
 const tried = computed(() => {
   if (line.value === '' || valid.value) return ''
   const read = readLine(line.value, { ...s.value.pattern, factor: factor.value })
   if (read.kind === 'value')
-    return `Read as ${read.value}${read.steady === null ? '' : read.steady ? ', settled' : ', moving'}.`
-  return read.kind === 'fault' ? 'Read as: no reading.' : 'No reading in this line.'
+    return texts.readAs(read.value, read.steady === null ? '' : read.steady ? texts.settled : texts.moving)
+  return read.kind === 'fault' ? texts.readAsNoReading : texts.noReadingInThisLine
 })
 function connect() {
   if (valid.value) return
@@ -48,45 +49,49 @@ function connect() {
 
 <template>
   <form class="serial dialog-form" @submit.prevent="connect">
-    <ChoiceField v-model="s.baudRate" label="Speed, baud" :options="SPEEDS" />
-    <ChoiceField v-model="s.dataBits" label="Data bits" :options="BITS" />
-    <ChoiceField v-model="s.stopBits" label="Stop bits" :options="STOPS" />
-    <ChoiceField v-model="s.parity" label="Parity" :options="PARITIES" />
+    <ChoiceField v-model="s.baudRate" :label="texts.speedBaud" :options="SPEEDS" />
+    <ChoiceField v-model="s.dataBits" :label="texts.dataBits" :options="BITS" />
+    <ChoiceField v-model="s.stopBits" :label="texts.stopBits" :options="STOPS" />
+    <ChoiceField v-model="s.parity" :label="texts.parity" :options="PARITIES" />
     <TextField
-      label="Only lines with this text"
+      :label="texts.onlyLinesWithThisText"
       v-model="s.pattern.marker"
-      placeholder="all lines"
+      :placeholder="texts.allLines"
       maxlength="40"
       mono
     />
     <TextField
-      label="Steady when the line contains"
+      :label="texts.steadyWhenTheLineContains"
       v-model="s.pattern.steady"
-      placeholder="when the value stays the same"
+      :placeholder="texts.whenTheValueStaysThe"
       maxlength="40"
       mono
     />
     <TextField
-      label="No reading when the line contains"
+      :label="texts.noReadingWhenTheLine"
       v-model="s.pattern.fault"
-      placeholder="never"
+      :placeholder="texts.never"
       maxlength="40"
       mono
     />
-    <TextField label="Request command" v-model="s.ask" placeholder="sends on its own" maxlength="40" mono />
-    <TextField label="Factor" :error="valid" v-model="factorText" figure />
+    <TextField
+      :label="texts.requestCommand"
+      v-model="s.ask"
+      :placeholder="texts.sendsOnItsOwn"
+      maxlength="40"
+      mono
+    />
+    <TextField :label="texts.factor" :error="valid" v-model="factorText" figure />
     <label class="comma abreast"
-      ><Checkbox v-model="s.pattern.decimalComma" binary :input-id="`${kind}-comma`" /> Comma as decimal
-      mark</label
+      ><Checkbox v-model="s.pattern.decimalComma" binary :input-id="`${kind}-comma`" />
+      {{ texts.commaAsDecimalMark }}</label
     >
-    <TextField label="Test line" class="wide" v-model="line" maxlength="200" mono />
+    <TextField :label="texts.testLine" class="wide" v-model="line" maxlength="200" mono />
     <p class="wide muted small" role="status">
-      {{
-        tried || 'The first number of a line is the reading. \\r and \\n may be used in “Request command”.'
-      }}
+      {{ tried || texts.theFirstNumberOfA }}
     </p>
     <div class="dialog-buttons">
-      <Button type="submit" label="Choose port" :disabled="valid !== null" />
+      <Button type="submit" :label="texts.choosePort" :disabled="valid !== null" />
     </div>
   </form>
 </template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { skipDialog as texts } from '#words/bench-run'
 import { stepTitle } from '@omblet/core/words'
 import Button from 'primevue/button'
 import { PlainButton } from '../../../components/buttons'
@@ -17,20 +19,20 @@ function skip() {
   if (reason.value.trim() === '') return
   if (batch.enter({ type: 'step', how: 'skip', reason: reason.value.trim() })) open.value = false
 }
-const OFTEN = ['Not needed this time', 'Already done', 'Equipment missing']
+const OFTEN = [texts.notNeededThisTime, texts.alreadyDone, texts.equipmentMissing]
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="Skip step" width="28rem">
+  <PopUp v-model:visible="open" :header="texts.skipStep" width="28rem">
     <form class="dialog-form" @submit.prevent="skip">
       <p class="wide">{{ stepTitle(run.step.value!) }}</p>
-      <TextField label="Reason" class="wide" v-model="reason" maxlength="500" autofocus />
+      <TextField :label="common.reason" class="wide" v-model="reason" maxlength="500" autofocus />
       <div class="wide often">
         <button v-for="o in OFTEN" :key="o" type="button" class="chip" @click="reason = o">{{ o }}</button>
       </div>
       <div class="dialog-buttons">
-        <PlainButton label="Cancel" @click="open = false" />
-        <Button type="submit" label="Skip step" :disabled="reason.trim() === ''" />
+        <PlainButton :label="common.cancel" @click="open = false" />
+        <Button type="submit" :label="texts.skipStep" :disabled="reason.trim() === ''" />
       </div>
     </form>
   </PopUp>

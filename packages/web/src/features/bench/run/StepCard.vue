@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepCard as texts } from '#words/bench-run'
 import { stepText } from '@omblet/core/words'
 import type { BenchStep } from '@omblet/core'
 import { computed, defineAsyncComponent } from 'vue'
@@ -35,13 +36,13 @@ const role = computed(
       <h2>{{ text.title }}</h2>
     </header>
     <p v-if="mark" class="muted small">
-      {{ mark.how === 'done' ? 'Already done.' : `Skipped: ${mark.reason}` }}
+      {{ mark.how === 'done' ? texts.alreadyDone : texts.skipped(mark.reason) }}
     </p>
     <p v-if="text.detail && !weighs && !SAID_BELOW.has(step.kind)" class="detail">
       {{ text.detail }}
     </p>
     <p v-if="text.look" class="look abreast text-lead">
-      <FindingMark severity="fine" :size="16" /> Until: {{ text.look }}
+      <FindingMark severity="fine" :size="16" /> {{ texts.until(text.look) }}
     </p>
     <p v-if="step.note" class="note">{{ step.note }}</p>
     <WeighPanel v-if="weighs" :step="step" />

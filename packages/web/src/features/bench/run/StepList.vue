@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepList as texts } from '#words/bench-run'
 import { stepTitle } from '@omblet/core/words'
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useBatch } from '../../../stores/batch'
@@ -29,9 +30,9 @@ const WORD = { done: 'done', skip: 'skipped' }
 </script>
 
 <template>
-  <nav ref="list" class="list" aria-label="Steps of this batch">
+  <nav ref="list" class="list" :aria-label="texts.stepsOfThisBatch">
     <button type="button" class="sum" :aria-expanded="all" @click="all = !all">
-      <span>Step {{ Math.min(at + 1, steps.length) }} of {{ steps.length }}</span>
+      <span>{{ texts.stepOf(Math.min(at + 1, steps.length), steps.length) }}</span>
       <span class="bar" aria-hidden="true"
         ><i :style="{ width: `${(100 * run.state.value.marks.size) / steps.length}%` }"></i
       ></span>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { temperatureForm as texts } from '#words/bench-run'
 import { sayNumber } from '@omblet/core'
 import { PlainButton } from '../../../components/buttons'
 import { computed, ref, watch } from 'vue'
@@ -15,7 +17,7 @@ const error = ref<string | null>(null)
 
 function record() {
   const celsius = typed.value ?? shown.value?.value ?? null
-  error.value = celsius === null ? 'Type the temperature.' : null
+  error.value = celsius === null ? texts.typeTheTemperature : null
   if (celsius !== null && batch.enter({ type: 'temperature', celsius })) typed.value = null
 }
 
@@ -46,16 +48,16 @@ watch(shown, async (s) => {
     <NumberField
       v-model="typed"
       data-first
-      :label="shown ? 'Or type it' : 'The thermometer shows'"
+      :label="shown ? common.orTypeIt : texts.theThermometerShows"
       unit="°C"
       :min="-10"
       :max="150"
       :placeholder="shown ? sayNumber(shown.value, 1) : '0'"
       :error="error"
-      what="the temperature"
+      :what="common.theTemperature"
     />
-    <PlainButton type="submit" label="Record" />
-    <span v-if="shown" class="muted small">Recorded automatically.</span>
+    <PlainButton type="submit" :label="common.record" />
+    <span v-if="shown" class="muted small">{{ texts.recordedAutomatically }}</span>
   </form>
 </template>
 

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { timerStrip as texts } from '#words/bench-run'
 import { format } from 'date-fns'
 import { QuietButton } from '../../../components/buttons'
 import { computed, onMounted, ref, watch } from 'vue'
@@ -38,16 +40,16 @@ watch(timers, (list) => {
 </script>
 
 <template>
-  <ul v-if="timers.length" class="timers" aria-label="Timers">
+  <ul v-if="timers.length" class="timers" :aria-label="texts.timers">
     <li v-for="t in timers" :key="t.id" class="card abreast for-hands" :class="{ over: t.left <= 0 }">
       <i class="pi pi-stopwatch" aria-hidden="true"></i>
       <span class="title">{{ t.title }}</span>
       <span v-if="t.left > 0" class="mono left">{{ say(t.left) }}</span>
-      <strong v-else class="left" role="alert">Time is up</strong>
-      <span v-if="t.left > 0" class="muted small">at {{ format(t.clock, 'HH:mm') }}</span>
+      <strong v-else class="left" role="alert">{{ texts.timeIsUp }}</strong>
+      <span v-if="t.left > 0" class="muted small">{{ texts.at(format(t.clock, 'HH:mm')) }}</span>
       <QuietButton
-        :label="t.left > 0 ? 'Stop' : 'Dismiss'"
-        :aria-label="`${t.left > 0 ? 'Stop' : 'Dismiss'}: ${t.title}`"
+        :label="t.left > 0 ? common.stop : texts.dismiss"
+        :aria-label="`${t.left > 0 ? common.stop : texts.dismiss}: ${t.title}`"
         size="small"
         @click="batch.enter({ type: 'timer-end', id: t.id })"
       />

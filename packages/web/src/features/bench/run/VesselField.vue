@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { vesselField as texts } from '#words/bench-weighing'
 import Button from 'primevue/button'
 import { PlainButton } from '../../../components/buttons'
 import { onMounted, ref, shallowRef } from 'vue'
@@ -36,12 +38,12 @@ const known = () => run.state.value.vessels.get(props.vessel) ?? null
 <template>
   <div class="vessel">
     <p class="abreast" v-if="known() !== null && !open">
-      Tare weight {{ vessel }}: <span class="mono">{{ run.grams(known()!) }}</span>
-      <Button label="Change" text size="small" @click="open = true" />
+      {{ texts.tareWeight(vessel) }} <span class="mono">{{ run.grams(known()!) }}</span>
+      <Button :label="common.change" text size="small" @click="open = true" />
     </p>
     <p class="abreast" v-else-if="!open">
       <Button
-        :label="`Tare weight ${vessel}: not weighed`"
+        :label="texts.tareWeightNotWeighed(vessel)"
         icon="pi pi-plus"
         text
         size="small"
@@ -55,15 +57,15 @@ const known = () => run.state.value.vessels.get(props.vessel) ?? null
     >
       <NumberField
         v-model="typed"
-        :label="`Tare weight ${vessel}`"
+        :label="texts.tareWeight2(vessel)"
         unit="g"
         :placeholder="shown?.steady ? String(shown.value) : '0'"
-        what="the weight"
+        :what="common.theWeight"
       />
-      <PlainButton type="submit" label="Keep" />
+      <PlainButton type="submit" :label="common.keep" />
       <Button
         v-if="before !== null"
-        :label="`Same as last time, ${run.grams(before)}`"
+        :label="texts.sameAsLastTime(run.grams(before))"
         text
         @click="save(before)"
       />

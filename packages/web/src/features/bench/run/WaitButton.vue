@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { waitButton as texts } from '#words/bench-run'
 import { stepTitle } from '@omblet/core/words'
 import { sayMinutes } from '@omblet/core'
 import type { MethodStep } from '@omblet/core'
@@ -19,7 +21,7 @@ const batch = useBatch()
 const run = useRun()
 const minutes = ref<number | null>(props.minutes ?? props.step.wait)
 const title = computed(() => props.title ?? stepTitle(props.step))
-const id = computed(() => (props.title ? `${props.step.key} hold` : props.step.key))
+const id = computed(() => (props.title ? texts.hold(props.step.key) : props.step.key))
 const running = computed(() => run.state.value.timers.find((t) => t.id === id.value && !t.stopped))
 const hint = computed(() => ((minutes.value ?? 0) >= 60 ? sayMinutes(minutes.value!) : null))
 function set() {
@@ -33,13 +35,13 @@ function set() {
   <form v-if="!running" class="wait" @submit.prevent="set">
     <NumberField
       v-model="minutes"
-      :label="props.title ?? 'Wait'"
+      :label="props.title ?? texts.wait"
       unit="min"
       :min="0.1"
       :max="20000"
-      what="the time"
+      :what="common.theTime"
     />
-    <PlainButton type="submit" label="Set timer" icon="pi pi-stopwatch" />
+    <PlainButton type="submit" :label="texts.setTimer" icon="pi pi-stopwatch" />
     <span v-if="hint" class="muted">{{ hint }}</span>
   </form>
 </template>

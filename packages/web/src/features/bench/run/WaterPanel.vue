@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { waterPanel as texts } from '#words/bench-weighing'
 import { looseDoses, massOf, waterToAdd } from '@omblet/core'
 import { computed } from 'vue'
 import Notice from '../../../components/Notice.vue'
@@ -25,33 +26,32 @@ const covered = computed(() => s.value.plan.formula.method?.choices?.evaporation
 <template>
   <div class="stacked">
     <p class="sum">
-      The batch should weigh
-      <strong class="mono" data-testid="expected">{{ run.grams(massOf(s)) }}</strong> now, with what is still
-      to come {{ run.grams(s.totalTarget) }}.
+      {{ texts.theBatchShouldWeigh }}
+      <strong class="mono" data-testid="expected">{{ run.grams(massOf(s)) }}</strong>
+      {{ texts.nowWithWhatIsStill(run.grams(s.totalTarget)) }}
     </p>
-    <MassForm when="batch" :vessel="vessel" label="The batch with its beaker" />
+    <MassForm when="batch" :vessel="vessel" :label="texts.theBatchWithItsBeaker" />
     <template v-if="measured">
       <p role="status">
-        Weight {{ run.grams(measured.grams) }}, so
-        {{ run.grams(Math.max(0, measured.expected! - measured.grams)) }}
-        lost to evaporation or transfer.
+        {{
+          texts.weightSoLostToEvaporation(
+            run.grams(measured.grams),
+            run.grams(Math.max(0, measured.expected! - measured.grams)),
+          )
+        }}
       </p>
       <p v-if="charged > run.resolution.value / 2" class="muted">
-        {{ run.grams(charged) }} of it need not be replaced: that much more than planned was added<template
-          v-if="looseDoses(s) > 0"
-        >
-          as pH adjuster and over-pours</template
+        {{ texts.ofItNeedNotBe(run.grams(charged))
+        }}<template v-if="looseDoses(s) > 0"> {{ texts.asPhAdjusterAndOver }}</template
         >.
       </p>
-      <Notice v-if="inverse && wanted > run.resolution.value" kind="check"
-        >Water cannot simply be stirred into a W/O emulsion. Warm a little of the batch and blend the water in
-        drop by drop, or accept the loss and record it.</Notice
-      >
+      <Notice v-if="inverse && wanted > run.resolution.value" kind="check">{{
+        texts.waterCannotSimplyBeStirred
+      }}</Notice>
       <PutBack :wanted="wanted" />
     </template>
     <p v-else class="muted">
-      Without weighing it, {{ covered ? '0.3 to 1 %' : '2 to 4 %' }} of a heated water phase has probably
-      evaporated (estimate). The record then says “not measured”.
+      {{ texts.withoutWeighingItOfA(covered ? texts.n03To1 : texts.n2To4) }}
     </p>
     <Entries :types="['mass', 'water']" />
   </div>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { weighPanel as texts } from '#words/bench-weighing'
 import {
   measuredOf,
   activeTask,
@@ -104,24 +106,24 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
         :lot="lot"
         @close="diluting = false"
       />
-      <section v-else class="stacked" :aria-label="`Weigh ${run.label(active.line)}`">
+      <section v-else class="stacked" :aria-label="texts.weigh(run.label(active.line))">
         <div class="target">
           <p class="material">{{ run.label(active.line) }}</p>
           <p class="figure mono" data-testid="target">{{ say(active.left) }}<span class="unit"> g</span></p>
           <p class="muted">
-            <template v-if="active.part">part of it now; approximate is enough</template>
+            <template v-if="active.part">{{ texts.partOfItNowApproximate }}</template>
             <template v-else
-              >{{ say(active.leftLow) }} to {{ say(active.leftHigh) }} g is within tolerance<template
-                v-if="WORDS[state.importance]"
-                >; weigh it {{ WORDS[state.importance] }}</template
-              ></template
-            ><template v-if="active.weighed > 0"> · {{ say(active.weighed) }} g already added</template>
+              >{{ texts.toGIsWithinTolerance(say(active.leftLow), say(active.leftHigh))
+              }}<template v-if="WORDS[state.importance]">{{
+                texts.weighIt(WORDS[state.importance])
+              }}</template></template
+            ><template v-if="active.weighed > 0"> {{ texts.gAlreadyAdded(say(active.weighed)) }}</template>
           </p>
           <p v-if="line.source.note" class="note small">{{ line.source.note }}</p>
         </div>
         <p v-if="untared" class="untared">
-          Put the beaker for this step on the scale, then press <strong>Tare</strong>. It shows
-          <span class="mono">{{ say(shown!.value) }} g</span> now.
+          {{ texts.putTheBeakerForThis }} <strong>{{ common.tare }}</strong>{{ texts.itShows }}
+          <span class="mono">{{ say(shown!.value) }} g</span> {{ texts.now }}
         </p>
         <LiveBar
           v-if="net !== null"
@@ -130,57 +132,60 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
           :task="active"
           :resolution="run.resolution.value"
         />
-        <Notice v-if="instruments.states.scale.fault" kind="check"
-          >The scale is overloaded or gives no reading. Reduce the load, or type the weight.</Notice
-        >
-        <Notice v-else-if="instruments.states.scale.link === 'lost'" kind="check"
-          >Scale disconnected. Your entries are safe. Type the weight or reconnect the scale.</Notice
-        >
-        <Notice v-else-if="instruments.states.scale.returned" kind="check"
-          >The scale reconnected and its zero may have changed. Type what you poured since the last entry, or
-          press tare, then pour.</Notice
-        >
+        <Notice v-if="instruments.states.scale.fault" kind="check">{{ texts.theScaleIsOverloadedOr }}</Notice>
+        <Notice v-else-if="instruments.states.scale.link === 'lost'" kind="check">{{
+          texts.scaleDisconnectedYourEntries
+        }}</Notice>
+        <Notice v-else-if="instruments.states.scale.returned" kind="check">{{
+          texts.theScaleReconnectedAndIts
+        }}</Notice>
         <form class="entry abreast at-foot wraps" @submit.prevent="record">
           <NumberField
             ref="field"
             v-model="typed"
             class="big"
             data-first
-            :label="net === null ? 'What the scale shows' : 'Or type it'"
+            :label="net === null ? texts.whatTheScaleShows : common.orTypeIt"
             unit="g"
             :placeholder="shown?.steady && net !== null && net > 0 ? say(net) : '0'"
             :of="measuredOf(run.state.value.plan.a.lines[active.line]!.material, tools.tools.dropGrams)"
-            what="the weight"
+            :what="common.theWeight"
           />
           <Button
             type="submit"
             icon="pi pi-check"
             :label="
-              recording ? 'Settling…' : amount !== null && amount > 0 ? `Record ${say(amount)} g` : 'Record'
+              recording
+                ? common.settling
+                : amount !== null && amount > 0
+                  ? texts.recordG(say(amount))
+                  : common.record
             "
           />
           <PlainButton
             v-if="shown"
-            :label="taring ? 'Settling…' : 'Tare'"
+            :label="taring ? common.settling : common.tare"
             aria-keyshortcuts="t"
             @click="tare"
           />
         </form>
         <p v-if="told" class="told" role="status">{{ told }}</p>
         <div v-if="choices.length" class="lot abreast wraps">
-          <label for="lot">From lot</label>
-          <Choice v-model="lot" label-id="lot" :options="lotOptions" label="From lot" />
+          <label for="lot">{{ texts.fromLot }}</label>
+          <Choice v-model="lot" label-id="lot" :options="lotOptions" :label="texts.fromLot" />
         </div>
         <div v-if="small" class="abreast wraps for-hands">
           <FindingMark severity="note" :size="16" />
-          <span
-            >This scale weighs {{ say(state.target) }} g with an error of
-            {{ sayNumber(state.errorPercent, 0) }} %.</span
-          >
-          <PlainButton v-if="dilution" label="Use a stock solution" size="small" @click="diluting = true" />
+          <span>{{ texts.thisScaleWeighsGWith(say(state.target), sayNumber(state.errorPercent, 0)) }}</span>
+          <PlainButton
+            v-if="dilution"
+            :label="texts.useAStockSolution"
+            size="small"
+            @click="diluting = true"
+          />
           <PlainButton
             v-if="larger"
-            :label="`Increase batch to ${sayNumber(larger.total)} g`"
+            :label="texts.increaseBatchToG(sayNumber(larger.total))"
             size="small"
             @click="makeLarger"
           />
@@ -188,9 +193,9 @@ const WORDS = { critical: 'exactly', careful: 'carefully', plain: '' }
       </section>
     </template>
     <p v-else-if="tasks.length" class="all abreast">
-      <FindingMark severity="fine" /> All weighed: {{ say(inBeaker) }} g.
+      <FindingMark severity="fine" /> {{ texts.allWeighedG(say(inBeaker)) }}
     </p>
-    <p v-else class="muted">Nothing to weigh: the ingredients of this step have no amount.</p>
+    <p v-else class="muted">{{ texts.nothingToWeighTheIngredients }}</p>
 
     <WeighTable v-if="tasks.length" :tasks="tasks" :active="active?.line ?? null" @choose="chosen = $event" />
     <div class="below">

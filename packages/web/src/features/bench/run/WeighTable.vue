@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { weighTable as texts } from '#words/bench-weighing'
 import { decimalsOf, formatNumber } from '@omblet/core'
 import { computed } from 'vue'
 import FindingMark from '../../../components/FindingMark.vue'
@@ -17,32 +19,36 @@ const inBeaker = computed(() => props.tasks.reduce((sum, t) => sum + t.weighed, 
   <table>
     <thead>
       <tr>
-        <th scope="col">Ingredient</th>
-        <th scope="col" class="number num">Target</th>
-        <th scope="col" class="number num">Weighed</th>
-        <th scope="col"><span class="hidden-text">State</span></th>
+        <th scope="col">{{ common.ingredient }}</th>
+        <th scope="col" class="number num">{{ common.target }}</th>
+        <th scope="col" class="number num">{{ texts.weighed }}</th>
+        <th scope="col">
+          <span class="hidden-text">{{ common.state }}</span>
+        </th>
       </tr>
     </thead>
     <tbody>
       <tr v-for="t in tasks" :key="t.line" :class="{ on: t.line === active }">
         <td>
           <button type="button" class="choose bare" @click="emit('choose', t.line)">
-            {{ run.label(t.line) }}<span v-if="t.part" class="muted small"> part</span>
+            {{ run.label(t.line) }}<span v-if="t.part" class="muted small"> {{ texts.part }}</span>
           </button>
         </td>
         <td class="mono number num">{{ say(t.target) }} g</td>
         <td class="mono number num">{{ t.weighed > 0 ? `${say(t.weighed)} g` : '–' }}</td>
         <td class="is">
-          <template v-if="t.over"><FindingMark severity="stop" :size="16" /> over</template>
-          <template v-else-if="t.accepted"><FindingMark severity="note" :size="16" /> accepted</template>
-          <template v-else-if="t.done"><FindingMark severity="fine" :size="16" /> right</template>
-          <template v-else-if="t.weighed > 0">{{ say(t.left) }} g more</template>
+          <template v-if="t.over"><FindingMark severity="stop" :size="16" /> {{ texts.over }}</template>
+          <template v-else-if="t.accepted"
+            ><FindingMark severity="note" :size="16" /> {{ texts.accepted }}</template
+          >
+          <template v-else-if="t.done"><FindingMark severity="fine" :size="16" /> {{ texts.right }}</template>
+          <template v-else-if="t.weighed > 0">{{ texts.gMore(say(t.left)) }}</template>
         </td>
       </tr>
     </tbody>
     <tfoot>
       <tr>
-        <td>In the beaker</td>
+        <td>{{ texts.inTheBeaker }}</td>
         <td></td>
         <td class="mono number num" data-testid="running">{{ say(inBeaker) }} g</td>
         <td></td>

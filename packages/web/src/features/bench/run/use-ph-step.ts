@@ -1,3 +1,4 @@
+import { usePhStep as texts } from '#words/bench-run'
 import { doseFaultText, doseText } from '@omblet/core/words'
 import {
   atResolution,
@@ -35,8 +36,8 @@ export function usePhReading(probe: Shown) {
     phError.value =
       ph === null
         ? probe.value
-          ? 'The probe is not steady yet.'
-          : 'Type the pH that the meter or strip shows.'
+          ? texts.theProbeIsNotSteady
+          : texts.typeThePhThatThe
         : faultOf(readingFault(ph))
     if (ph === null || phError.value) return
     if (batch.enter({ type: 'ph', ph: Number(ph.toFixed(3)), method: method.value })) typedPh.value = null
@@ -117,7 +118,7 @@ export function useDoseEntry(given: {
     batch.enter({
       type: 'timer',
       id: 'ph wait',
-      title: 'Measure the pH now',
+      title: texts.measureThePhNow,
       minutes: DOSE_WAIT_MINUTES,
     })
   }

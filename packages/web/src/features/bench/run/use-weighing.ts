@@ -1,3 +1,4 @@
+import { useWeighing as texts } from '#words/bench-weighing'
 import { noWeightText } from '@omblet/core/words'
 import {
   decimalsOf,
@@ -36,7 +37,7 @@ export function useLotChoice(
   })
   const lotOptions = computed(() => [
     ...choices.value.map((l) => ({ value: l.id, label: lotLabel(l, today()) })),
-    { value: null, label: 'Not from a lot' },
+    { value: null, label: texts.notFromALot },
   ])
   return { choices, lot, lotOptions }
 }
@@ -92,7 +93,7 @@ export function useWeighing(of: {
     typed.value = null
     chosen.value = null
     instruments.states.scale.returned = false
-    if (task.part && grams < task.leftLow) told.value = `Recorded. ${say(task.left - grams)} g to go.`
+    if (task.part && grams < task.leftLow) told.value = texts.recordedGToGo(say(task.left - grams))
   }
   const { tare, waiting: taring } = useTare(run.now)
   /** The pedal takes a reading that is right, says what is missing, and leaves the step only when all is weighed. */
@@ -100,12 +101,12 @@ export function useWeighing(of: {
     const task = active.value
     if (!task) return false
     if (task.over) {
-      told.value = 'First choose what to do about the over-pour.'
+      told.value = texts.firstChooseWhatToDo
       return true
     }
     const grams = amount.value
     if (typed.value === null && grams !== null && grams < task.leftLow && grams > 0)
-      told.value = `${say(task.left - grams)} g to go. Press Record to accept this part.`
+      told.value = texts.gToGoPressRecord(say(task.left - grams))
     else record()
     return true
   }

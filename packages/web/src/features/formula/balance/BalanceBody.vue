@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { balanceBody as texts } from '#words/formula-balance'
 import { formatNumber, isChosen, parseNumber, sayNumber, type LineRef, type Wishes } from '@omblet/core'
 import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
@@ -34,11 +36,11 @@ const read = (figure: Figure, what: string, max: number) => parseNumber(figure.t
 const problem = (figure: Figure, what: string, max: number) => {
   if (!figure.on) return null
   const typed = read(figure, what, max)
-  return 'error' in typed ? typed.error : typed.value === null ? `Type ${what}.` : null
+  return 'error' in typed ? typed.error : typed.value === null ? texts.type(what) : null
 }
-const oilError = computed(() => problem(oil, 'the oil phase in percent', 95))
-const costError = computed(() => problem(cost, 'the most that 100 g may cost', 1e6))
-const naturalError = computed(() => problem(natural, 'the least share in percent', 100))
+const oilError = computed(() => problem(oil, texts.theOilPhaseInPercent, 95))
+const costError = computed(() => problem(cost, texts.theMostThat100G, 1e6))
+const naturalError = computed(() => problem(natural, texts.theLeastShareInPercent, 100))
 const valueOf = (figure: Figure, max: number) => {
   const typed = read(figure, '', max)
   return figure.on && 'value' in typed && typed.value !== null ? typed.value : undefined
@@ -87,8 +89,8 @@ function take() {
   if (!result) return
   const n = result.changes.filter((c) => !c.fill).length
   editor.apply(result.edit)
-  notify(toast, n === 1 ? 'One amount changed.' : `${n} amounts changed.`, {
-    label: 'Undo',
+  notify(toast, n === 1 ? texts.oneAmountChanged : texts.amountsChanged(n), {
+    label: common.undo,
     run: () => editor.undo(),
   })
 }
@@ -96,26 +98,28 @@ function take() {
 
 <template>
   <div class="columns leaf">
-    <h2 class="hidden-text">Rebalance</h2>
-    <TitledCard title="Smallest change that meets" class="wishes">
+    <h2 class="hidden-text">{{ common.rebalance }}</h2>
+    <TitledCard :title="texts.smallestChangeThatMeets" class="wishes">
       <ul>
         <li>
-          <label class="check"><Checkbox :model-value="true" binary disabled /> the total is 100 %</label>
+          <label class="check"
+            ><Checkbox :model-value="true" binary disabled /> {{ texts.theTotalIs100 }}</label
+          >
         </li>
         <li>
           <label class="check"
-            ><Checkbox v-model="ranges" binary /> every ingredient is within its usage rate</label
+            ><Checkbox v-model="ranges" binary /> {{ texts.everyIngredientIsWithinIts }}</label
           >
         </li>
         <li v-if="a.emulsion">
-          <label class="check"><Checkbox v-model="oil.on" binary /> the oil phase is</label>
+          <label class="check"><Checkbox v-model="oil.on" binary /> {{ texts.theOilPhaseIs }}</label>
           <span class="figure"
             ><InputText
               v-model="oil.text"
               class="mono"
               size="small"
               inputmode="decimal"
-              aria-label="Oil phase, percent"
+              :aria-label="texts.oilPhasePercent"
               :invalid="oilError !== null"
               @input="oil.on = true"
             />
@@ -125,15 +129,15 @@ function take() {
         </li>
         <li v-if="a.emulsion?.type === 'oil-in-water'">
           <label class="check"
-            ><Checkbox v-model="hlb" binary /> the emulsifiers match the required HLB</label
+            ><Checkbox v-model="hlb" binary /> {{ texts.theEmulsifiersMatchTheRequired }}</label
           >
-          <span v-if="hlb && !a.emulsion.hlbApplies" class="muted small hint"
-            >HLB is no guide for the main emulsifier here; see the Emulsion tab.</span
-          >
+          <span v-if="hlb && !a.emulsion.hlbApplies" class="muted small hint">{{
+            texts.hlbIsNoGuideFor
+          }}</span>
         </li>
         <li>
           <label class="check"
-            ><Checkbox v-model="cost.on" binary :disabled="!priced" /> 100 g cost at most</label
+            ><Checkbox v-model="cost.on" binary :disabled="!priced" /> {{ texts.n100GCostAtMost }}</label
           >
           <span class="figure"
             ><InputText
@@ -141,24 +145,26 @@ function take() {
               class="mono"
               size="small"
               inputmode="decimal"
-              aria-label="Price of 100 g, at most"
+              :aria-label="texts.priceOf100GAt"
               :disabled="!priced"
               :invalid="costError !== null"
               :placeholder="answer?.before.cost ? sayNumber(answer.before.cost, 2) : ''"
               @input="cost.on = true"
           /></span>
-          <span v-if="!priced" class="muted small hint">No lot in your stock has a price yet.</span>
+          <span v-if="!priced" class="muted small hint">{{ texts.noLotInYourStock }}</span>
           <span v-if="costError" class="error-text" role="alert">{{ costError }}</span>
         </li>
         <li>
-          <label class="check"><Checkbox v-model="natural.on" binary /> not synthetic, at least</label>
+          <label class="check"
+            ><Checkbox v-model="natural.on" binary /> {{ texts.notSyntheticAtLeast }}</label
+          >
           <span class="figure"
             ><InputText
               v-model="natural.text"
               class="mono"
               size="small"
               inputmode="decimal"
-              aria-label="Share that is not synthetic, at least, percent"
+              :aria-label="texts.shareThatIsNotSynthetic"
               :invalid="naturalError !== null"
               :placeholder="answer ? sayNumber(answer.before.naturalPercent, 1) : ''"
               @input="natural.on = true"
@@ -169,11 +175,11 @@ function take() {
         </li>
         <li>
           <label class="check"
-            ><Checkbox v-model="keepActives" binary /> Keep actives, preservatives and fragrance</label
+            ><Checkbox v-model="keepActives" binary /> {{ texts.keepActivesPreservativesAnd }}</label
           >
         </li>
       </ul>
-      <h4>Locked ingredients</h4>
+      <h4>{{ texts.lockedIngredients }}</h4>
       <ul class="lines">
         <li v-for="l in lines" :key="l.key">
           <label class="check"
@@ -184,7 +190,7 @@ function take() {
             <span class="label breaks">{{ l.label }}</span></label
           >
           <span class="mono small percent">{{ l.fill ? 'q.s.' : `${formatNumber(l.percent, 2, 4)} %` }}</span>
-          <span v-if="l.kept" class="muted small">locked</span>
+          <span v-if="l.kept" class="muted small">{{ texts.locked }}</span>
         </li>
       </ul>
     </TitledCard>

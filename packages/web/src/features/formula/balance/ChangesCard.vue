@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { changesCard as texts } from '#words/formula-balance'
 import { capitalise, formatNumber, listWords, sayNumber, type Balance, type Standing } from '@omblet/core'
 import Button from 'primevue/button'
 import { computed } from 'vue'
@@ -18,7 +20,10 @@ const result = computed(() => props.answer?.result ?? null)
 const changes = computed(() => result.value?.changes ?? [])
 const conflict = computed(() =>
   result.value?.status === 'impossible'
-    ? `${capitalise(listWords(result.value.conflict))} cannot be met${result.value.conflict.length > 1 ? ' together' : ' with these ingredients'}.`
+    ? texts.cannotBeMet(
+        capitalise(listWords(result.value.conflict)),
+        result.value.conflict.length > 1 ? texts.together : texts.withTheseIngredients,
+      )
     : '',
 )
 const figure = (value: number | null, unit: string) =>
@@ -32,56 +37,64 @@ const rows = computed(() => {
     is: figure(is, unit),
   })
   return [
-    row('Total', before.totalPercent, r.after.totalPercent, ' %'),
+    row(common.total, before.totalPercent, r.after.totalPercent, ' %'),
     ...(before.oilPhasePercent === null
       ? []
-      : [row('Oil phase', before.oilPhasePercent, r.after.oilPhasePercent, ' %')]),
-    ...(before.wantedHlb === null ? [] : [row('Required HLB', before.wantedHlb, r.after.wantedHlb, '')]),
+      : [row(texts.oilPhase, before.oilPhasePercent, r.after.oilPhasePercent, ' %')]),
+    ...(before.wantedHlb === null ? [] : [row(texts.requiredHlb, before.wantedHlb, r.after.wantedHlb, '')]),
     ...(before.offeredHlb === null
       ? []
-      : [row('HLB of the emulsifiers', before.offeredHlb, r.after.offeredHlb, '')]),
-    ...(before.cost === null ? [] : [row('Price of 100 g', before.cost, r.after.cost, '')]),
-    row('Not synthetic', before.naturalPercent, r.after.naturalPercent, ' %'),
+      : [row(texts.hlbOfTheEmulsifiers, before.offeredHlb, r.after.offeredHlb, '')]),
+    ...(before.cost === null ? [] : [row(texts.priceOf100G, before.cost, r.after.cost, '')]),
+    row(texts.notSynthetic, before.naturalPercent, r.after.naturalPercent, ' %'),
   ]
 })
 const lead = computed(() => {
   const r = result.value
   if (!r) return ''
-  if (r.status === 'impossible') return r.nearest ? 'Nearest solution' : ''
+  if (r.status === 'impossible') return r.nearest ? texts.nearestSolution : ''
   const n = changes.value.filter((c) => !c.fill).length
-  if (n === 0) return 'Nothing has to change'
-  return `${n} ${n === 1 ? 'ingredient changes' : 'ingredients change'}, the largest by ${sayNumber(100 * r.largestShare, 1)} % of itself`
+  if (n === 0) return texts.nothingHasToChange
+  return texts.theLargestByOfItself(
+    n,
+    n === 1 ? texts.ingredientChanges : texts.ingredientsChange,
+    sayNumber(100 * r.largestShare, 1),
+  )
 })
 </script>
 
 <template>
   <section class="card changes" aria-labelledby="changes-title" :aria-busy="busy">
     <header class="abreast level wraps spread">
-      <h3 id="changes-title">Proposed changes</h3>
-      <span class="muted small" role="status">{{ busy && !result ? 'Loading the solver…' : lead }}</span>
+      <h3 id="changes-title">{{ texts.proposedChanges }}</h3>
+      <span class="muted small" role="status">{{ busy && !result ? texts.loadingTheSolver : lead }}</span>
     </header>
-    <p v-if="empty" class="muted">No ingredients yet. Add some to the formula first.</p>
-    <Notice v-if="failed" kind="stop">The solver could not be loaded. Reload the page and try again.</Notice>
+    <p v-if="empty" class="muted">{{ texts.noIngredientsYetAddSome }}</p>
+    <Notice v-if="failed" kind="stop">{{ common.theSolverCouldNotBe }}</Notice>
     <template v-if="result && !empty">
       <template v-if="result.status === 'impossible'">
         <Notice kind="check">{{ conflict }}</Notice>
         <ul v-if="result.nearest" class="missed stacked closer">
           <li v-for="m in result.missed" :key="m.id + m.about">
             <FindingMark severity="check" :size="16" />
-            <span
-              >{{ capitalise(m.about) }}: {{ sayNumber(m.reached, 2) }} rather than
-              {{ m.wanted === 'exactly' ? '' : m.wanted }} {{ sayNumber(m.bound, 2) }}</span
-            >
+            <span>{{
+              texts.ratherThan(
+                capitalise(m.about),
+                sayNumber(m.reached, 2),
+                m.wanted === 'exactly' ? '' : m.wanted,
+                sayNumber(m.bound, 2),
+              )
+            }}</span>
           </li>
         </ul>
       </template>
       <table v-if="changes.length" class="list">
         <thead>
           <tr>
-            <th scope="col">Ingredient</th>
-            <th scope="col" class="figure">Current</th>
-            <th scope="col" class="figure">Proposed</th>
-            <th scope="col" class="figure">Grams</th>
+            <th scope="col">{{ common.ingredient }}</th>
+            <th scope="col" class="figure">{{ texts.current }}</th>
+            <th scope="col" class="figure">{{ texts.proposed }}</th>
+            <th scope="col" class="figure">{{ common.grams }}</th>
           </tr>
         </thead>
         <tbody>
@@ -96,11 +109,11 @@ const lead = computed(() => {
         </tbody>
       </table>
       <p v-else-if="result.status === 'done'" class="fine">
-        <FindingMark severity="fine" :size="16" /> The formula already meets all of this.
+        <FindingMark severity="fine" :size="16" /> {{ texts.theFormulaAlreadyMeetsAll }}
       </p>
       <div v-if="changes.length" class="acts">
         <Button
-          :label="result.status === 'done' ? 'Apply changes' : 'Apply nearest solution'"
+          :label="result.status === 'done' ? texts.applyChanges : texts.applyNearestSolution"
           :severity="result.status === 'done' ? undefined : 'secondary'"
           :outlined="result.status !== 'done'"
           @click="$emit('take')"
@@ -109,9 +122,9 @@ const lead = computed(() => {
       <table class="standing">
         <thead>
           <tr>
-            <th scope="col">Property</th>
-            <th scope="col" class="figure">Current</th>
-            <th scope="col" class="figure">Proposed</th>
+            <th scope="col">{{ texts.property }}</th>
+            <th scope="col" class="figure">{{ texts.current }}</th>
+            <th scope="col" class="figure">{{ texts.proposed }}</th>
           </tr>
         </thead>
         <tbody>
@@ -123,11 +136,10 @@ const lead = computed(() => {
         </tbody>
       </table>
       <p v-if="answer?.before.cost !== null && answer?.before.unpriced.length" class="muted small">
-        No price (not included): {{ answer.before.unpriced.join(', ') }}.
+        {{ texts.noPriceNotIncluded(answer.before.unpriced.join(', ')) }}
       </p>
       <p class="muted small">
-        Minimises the largest relative change, then the sum of all changes. The q.s. ingredient makes up to
-        100 %. Nothing changes until you apply.
+        {{ texts.minimisesTheLargestRelative }}
       </p>
     </template>
   </section>

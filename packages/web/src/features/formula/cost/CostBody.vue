@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { costBody as texts } from '#words/formula-cost'
 import { capitalise, costRows, sayNumber, type Costing } from '@omblet/core'
 import Button from 'primevue/button'
 import TitledCard from '../../../components/TitledCard.vue'
@@ -23,12 +25,12 @@ const editor = useEditor()
 const { money, currency, batch, lost, costing, change, assessment, cost, drivers, price } = useCost()
 
 const FIELDS: { key: keyof Costing & string; label: string; unit?: string; max: number; what: string }[] = [
-  { key: 'containers', label: 'Containers', max: 10000, what: 'the number' },
-  { key: 'containerPrice', label: 'One container', max: 100000, what: 'its price' },
-  { key: 'labelPrice', label: 'One label', max: 100000, what: 'its price' },
-  { key: 'hours', label: 'Hours', max: 1000, what: 'the hours' },
-  { key: 'rate', label: 'Hourly rate', max: 100000, what: 'the hourly rate' },
-  { key: 'marginPercent', label: 'Margin', unit: '%', max: 99, what: 'the margin' },
+  { key: 'containers', label: common.containers, max: 10000, what: common.theNumber },
+  { key: 'containerPrice', label: texts.oneContainer, max: 100000, what: texts.itsPrice },
+  { key: 'labelPrice', label: texts.oneLabel, max: 100000, what: texts.itsPrice },
+  { key: 'hours', label: texts.hours, max: 1000, what: texts.theHours },
+  { key: 'rate', label: texts.hourlyRate, max: 100000, what: texts.theHourlyRate },
+  { key: 'marginPercent', label: texts.margin, unit: '%', max: 99, what: texts.theMargin },
 ]
 const set = (key: keyof Costing & string, value: number | null) =>
   change(
@@ -65,10 +67,10 @@ const options = computed(() =>
   }),
 )
 const series = computed(() => [
-  { name: 'Cost', data: bars.value.map((b) => Number(b.line.cost!.toFixed(4))) },
+  { name: common.cost, data: bars.value.map((b) => Number(b.line.cost!.toFixed(4))) },
 ])
 const table = computed(() => ({
-  heads: ['Material', 'Grams', 'Cost', 'Share'],
+  heads: [texts.material, common.grams, common.cost, texts.share],
   rows: drivers.value.map((d) => [
     capitalise(d.line.label),
     sayNumber(d.line.grams, 3),
@@ -78,8 +80,8 @@ const table = computed(() => ({
 }))
 const summary = computed(() =>
   bars.value.length
-    ? `Most expensive: ${bars.value[0]!.line.label}, ${sayNumber(bars.value[0]!.percent, 0)} % of the priced cost.`
-    : 'No prices.',
+    ? texts.mostExpensiveOfThePriced(bars.value[0]!.line.label, sayNumber(bars.value[0]!.percent, 0))
+    : texts.noPrices,
 )
 const half = computed(() => {
   let sum = 0
@@ -102,15 +104,17 @@ const phases = computed(() =>
   })),
 )
 const figures = computed(() => [
-  { label: batch.value ? 'The batch' : 'A batch', value: money(cost.value.materials), note: 'materials' },
+  {
+    label: batch.value ? texts.theBatch : texts.aBatch,
+    value: money(cost.value.materials),
+    note: 'materials',
+  },
   { label: '100 g', value: money(cost.value.per100Grams), note: 'materials' },
   {
-    label: 'A container',
+    label: texts.aContainer,
     value: money(cost.value.perContainer),
     note:
-      cost.value.perContainer === null
-        ? 'enter the number of containers'
-        : 'with container, label and labour',
+      cost.value.perContainer === null ? texts.enterTheNumberOfContainers : texts.withContainerLabelAndLabour,
   },
 ])
 /** The dearest line that stands on the sheet: what could stand in for it, and what that would change. */
@@ -118,21 +122,24 @@ const dearest = computed(() => {
   const index = batch.value ? null : (drivers.value[0]?.line.index ?? null)
   return index === null ? null : (assessment.value.lines[index] ?? null)
 })
-const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
+const name = computed(() => fileName(texts.cost(editor.formula!.name), ''))
 </script>
 
 <template>
   <div class="columns leaf">
-    <h2 class="hidden-text">Cost</h2>
-    <Notice v-if="lost" kind="check" class="wide"
-      >That batch no longer exists. Cost of the formula from stock:</Notice
-    >
-    <TitledCard :title="batch ? `Batch ${batch.code}, lots used` : 'From stock'">
+    <h2 class="hidden-text">{{ common.cost }}</h2>
+    <Notice v-if="lost" kind="check" class="wide">{{ texts.thatBatchNoLongerExists }}</Notice>
+    <TitledCard :title="batch ? texts.batchLotsUsed(batch.code) : texts.fromStock">
       <template #beside
         ><div class="abreast wraps">
-          <Button label="CSV" size="small" text @click="downloadCsv(name, costRows(assessment, cost))" />
           <Button
-            label="XLSX"
+            :label="texts.csv"
+            size="small"
+            text
+            @click="downloadCsv(name, costRows(assessment, cost))"
+          />
+          <Button
+            :label="texts.xlsx"
             size="small"
             text
             @click="downloadSpreadsheet(name, costRows(assessment, cost))"
@@ -146,13 +153,12 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
           <dd class="muted small">{{ f.note }}</dd>
         </div>
       </dl>
-      <NothingYet v-if="!bars.length" title="No prices yet">
+      <NothingYet v-if="!bars.length" :title="texts.noPricesYet">
         <p>
-          Add lots with prices under Ingredients. The cost is calculated from the lots that would be used
-          first.
+          {{ texts.addLotsWithPricesUnder }}
         </p>
         <template #actions>
-          <PlainButton label="Load example stock" size="small" @click="takeInDemoShelf" />
+          <PlainButton :label="texts.loadExampleStock" size="small" @click="takeInDemoShelf" />
         </template>
       </NothingYet>
       <template v-else>
@@ -165,34 +171,35 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
           :table="table"
         />
         <p class="small">
-          {{ capitalise(half.names.join(', ')) }} {{ half.names.length > 1 ? 'make' : 'makes' }} up
-          {{ sayNumber(half.percent, 0) }} % of the priced cost.
+          {{
+            texts.upOfThePricedCost(
+              capitalise(half.names.join(', ')),
+              half.names.length > 1 ? texts.make : texts.makes,
+              sayNumber(half.percent, 0),
+            )
+          }}
         </p>
       </template>
       <div v-if="dearest" class="dearest">
-        <p class="small">Most expensive: {{ dearest.label }}.</p>
+        <p class="small">{{ texts.mostExpensive(dearest.label) }}</p>
         <StandIns :line="dearest" @take="editor.apply($event.edit)" />
       </div>
       <div v-if="unpriced.length" class="open">
-        <div
-          class="rail"
-          role="img"
-          :aria-label="`${sayNumber(cost.unpricedPercent, 1)} % of the batch has no price`"
-        >
+        <div class="rail" role="img" :aria-label="texts.ofTheBatchHasNo(sayNumber(cost.unpricedPercent, 1))">
           <i :style="{ width: `${cost.unpricedPercent}%` }"></i>
         </div>
         <p class="small">
-          <strong>No price for {{ sayNumber(cost.unpricedPercent, 1) }} % of the batch</strong> (not
-          included): {{ unpriced.join(', ') }}.
+          <strong>{{ texts.noPriceForOfThe(sayNumber(cost.unpricedPercent, 1)) }}</strong>
+          {{ texts.notIncluded(unpriced.join(', ')) }}
         </p>
       </div>
       <p v-if="cost.waste" class="small">
-        {{ money(cost.waste) }} of this was discarded or lost in transfer.
+        {{ texts.ofThisWasDiscardedOr(money(cost.waste)) }}
       </p>
     </TitledCard>
     <div class="right stacked">
       <FillCard :a="assessment" :chosen="editor.formula!.label?.container ?? null" @choose="choose" />
-      <TitledCard title="By phase">
+      <TitledCard :title="texts.byPhase">
         <table>
           <tbody>
             <tr v-for="p in phases" :key="p.phase">
@@ -210,8 +217,8 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
           </tbody>
         </table>
       </TitledCard>
-      <TitledCard title="Other costs">
-        <TextField v-model="currency" label="Currency" maxlength="8" placeholder="€" class="money" />
+      <TitledCard :title="texts.otherCosts">
+        <TextField v-model="currency" :label="texts.currency" maxlength="8" placeholder="€" class="money" />
         <div class="grid">
           <NumberField
             v-for="f in FIELDS"
@@ -225,14 +232,11 @@ const name = computed(() => fileName(`${editor.formula!.name} cost`, ''))
           />
         </div>
         <p v-if="price !== null">
-          At {{ sayNumber(costing.marginPercent!, 1) }} % margin a container would sell for
+          {{ texts.atMarginAContainerWould(sayNumber(costing.marginPercent!, 1)) }}
           <strong class="mono">{{ money(price) }}</strong>.
         </p>
         <p v-if="costing.marginPercent !== undefined" class="small caution abreast wraps">
-          <FindingMark severity="note" :size="16" /><span
-            >Selling is subject to cosmetic law: a safety assessment, tests, a product file and a compliant
-            label come first. Your local rules decide.</span
-          >
+          <FindingMark severity="note" :size="16" /><span>{{ texts.sellingIsSubjectToCosmetic }}</span>
         </p>
       </TitledCard>
     </div>

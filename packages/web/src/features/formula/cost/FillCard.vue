@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { fillCard as texts } from '#words/formula-cost'
 import {
   densityOf,
   fillFrom,
@@ -53,15 +55,20 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <TitledCard title="Filling" class="closer">
+  <TitledCard :title="texts.filling" class="closer">
     <p class="muted small">
-      Density about {{ sayNumber(density.value, 2) }} g/mL ({{ sayNumber(density.low, 2) }} to
-      {{ sayNumber(density.high, 2) }}), {{ sayNumber(loss.low, 0) }} to {{ sayNumber(loss.high, 0) }} %
-      transfer loss. Weigh 50 mL to measure the density.
+      {{
+        texts.densityAboutGMlTo(
+          sayNumber(density.value, 2),
+          sayNumber(density.low, 2),
+          sayNumber(density.high, 2),
+          sayNumber(loss.low, 0),
+          sayNumber(loss.high, 0),
+        )
+      }}
     </p>
     <label v-if="planned > 0" class="aside small abreast"
-      ><Checkbox v-model="watched" binary /> {{ sayNumber(planned, 0) }} g kept back as retained
-      samples</label
+      ><Checkbox v-model="watched" binary /> {{ texts.gKeptBackAsRetained(sayNumber(planned, 0)) }}</label
     >
     <ul v-if="rows.length">
       <li class="abreast" v-for="r in rows" :key="r.c.id">
@@ -69,27 +76,32 @@ const rows = computed(() =>
         <div class="what grow breaks">
           <strong>{{ r.c.name }}</strong>
           <div class="small">
-            <template v-if="r.suits"
-              >{{ r.count }} from {{ sayNumber(a.amounts.batchGrams, 0) }} g; {{ r.fill.count + 1 }} want
-              {{ sayNumber(r.next, 0) }} g</template
-            ><template v-if="r.c.left < r.fill.count">; only {{ r.c.left }} left</template>
-            <LearnedNote lesson="loss" :of="r.c.id" says="Earlier transfer loss" unit="%" />
+            <template v-if="r.suits">{{
+              texts.fromGWantG(
+                r.count,
+                sayNumber(a.amounts.batchGrams, 0),
+                r.fill.count + 1,
+                sayNumber(r.next, 0),
+              )
+            }}</template><template v-if="r.c.left < r.fill.count">{{ texts.onlyLeft(r.c.left) }}</template>
+            <LearnedNote lesson="loss" :of="r.c.id" :says="texts.earlierTransferLoss" unit="%" />
             <span v-for="why in r.reasons" :key="why" class="muted block">{{ why }}</span>
           </div>
         </div>
-        <span v-if="chosen === r.c.id" class="muted small">selected</span>
+        <span v-if="chosen === r.c.id" class="muted small">{{ texts.selected }}</span>
         <PlainButton
           v-else-if="r.suits"
-          label="Use"
+          :label="common.use"
           size="small"
-          :aria-label="`Use ${r.c.name}`"
+          :aria-label="texts.use(r.c.name)"
           @click="$emit('choose', r.c.id, r.fill.count, r.c.price)"
         />
       </li>
     </ul>
     <p v-else class="muted">
-      No containers yet. <RouterLink to="/ingredients/containers">Add them under Ingredients</RouterLink> to
-      see which are suitable and how many a batch fills.
+      {{ texts.noContainersYet }}
+      <RouterLink to="/ingredients/containers">{{ texts.addThemUnderIngredients }}</RouterLink>
+      {{ texts.toSeeWhichAreSuitable }}
     </p>
   </TitledCard>
 </template>

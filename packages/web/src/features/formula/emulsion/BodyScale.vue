@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { bodyScale as texts } from '#words/formula-emulsion'
 import { listWords, type Body, type ExpectedBody } from '@omblet/core'
 import { computed } from 'vue'
 
@@ -12,15 +13,15 @@ function stretch(at: ExpectedBody['now']) {
   return { left: `${step(at.low) * width}%`, width: `${(step(at.high) - step(at.low) + 1) * width}%` }
 }
 const days = computed(() => [
-  { label: 'At filling', at: props.body.now },
-  { label: 'After a day', at: props.body.tomorrow },
+  { label: texts.atFilling, at: props.body.now },
+  { label: texts.afterADay, at: props.body.tomorrow },
 ])
 const span = (at: ExpectedBody['now']) =>
   at.low === at.high ? at.likely : `${at.likely} (${at.low}–${at.high})`
 </script>
 
 <template>
-  <h4>Expected consistency</h4>
+  <h4>{{ texts.expectedConsistency }}</h4>
   <div v-for="d in days" :key="d.label" class="day">
     <span class="small">{{ d.label }}</span>
     <span class="small span">{{ span(d.at) }}</span>
@@ -30,9 +31,13 @@ const span = (at: ExpectedBody['now']) =>
     <span v-for="b in BODY_STEPS" :key="b">{{ b }}</span>
   </div>
   <p class="muted small">
-    From {{ listWords(body.because.slice(0, 3)) }}. Very roughly
-    {{ body.viscosity.low.toLocaleString('en') }} to {{ body.viscosity.high.toLocaleString('en') }} mPa·s
-    after a day; accurate to about one class.
+    {{
+      texts.fromVeryRoughlyToMpa(
+        listWords(body.because.slice(0, 3)),
+        body.viscosity.low.toLocaleString('en'),
+        body.viscosity.high.toLocaleString('en'),
+      )
+    }}
   </p>
 </template>
 

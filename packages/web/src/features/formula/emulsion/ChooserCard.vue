@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { chooserCard as texts } from '#words/formula-emulsion'
 import { choiceText, findingText } from '@omblet/core/words'
 import {
   capitalise,
@@ -29,13 +31,13 @@ const toast = useToast()
 const router = useRouter()
 
 const CHOICES = [
-  { label: 'Emulsifiers', value: 'emulsifier' as const },
-  { label: 'Thickeners', value: 'thickener' as const },
+  { label: texts.emulsifiers, value: 'emulsifier' as const },
+  { label: texts.thickeners, value: 'thickener' as const },
 ]
 const which = ref<'emulsifier' | 'thickener'>(editor.assessment?.emulsion ? 'emulsifier' : 'thickener')
 const AMOUNTS = [
-  { label: 'Recommended usage rate', value: 'own' as const },
-  { label: '1:1 substitution', value: 'same' as const },
+  { label: texts.recommendedUsageRate, value: 'own' as const },
+  { label: texts.n11Substitution, value: 'same' as const },
 ]
 const amount = ref<SwapAmount>('own')
 const rank = () =>
@@ -79,7 +81,7 @@ function take(c: Candidate) {
   list.value = rank()
   open.value = null
   notify(toast, `${capitalise(c.material.name)} at ${sayPercent(c.percent)}.`, {
-    label: 'Undo',
+    label: common.undo,
     run: () => editor.undo(),
   })
 }
@@ -95,23 +97,19 @@ const setUp = () => {
 </script>
 
 <template>
-  <TitledCard title="Alternatives" class="chooser closer">
+  <TitledCard :title="texts.alternatives" class="chooser closer">
     <template #beside
-      ><OneOf v-model="which" :options="CHOICES" size="small" label="What to choose"
+      ><OneOf v-model="which" :options="CHOICES" size="small" :label="texts.whatToChoose"
     /></template>
 
-    <OneOf v-if="inUse" v-model="amount" :options="AMOUNTS" size="small" label="Amount" />
+    <OneOf v-if="inUse" v-model="amount" :options="AMOUNTS" size="small" :label="texts.amount" />
     <p v-if="list.length" class="muted small">
-      Each was tested in this formula
-      {{ amount === 'own' ? 'at its recommended usage rate' : '1:1, at the current amount' }}, with all
-      findings re-evaluated.
+      {{
+        texts.eachWasTestedInThis(amount === 'own' ? texts.atItsRecommendedUsageRate : texts.n11AtTheCurrent)
+      }}
     </p>
     <p v-else class="muted">
-      {{
-        which === 'emulsifier'
-          ? 'Nothing to emulsify without oils and water.'
-          : 'Nothing to thicken without a water phase on the outside.'
-      }}
+      {{ which === 'emulsifier' ? texts.nothingToEmulsifyWithoutOils : texts.nothingToThickenWithoutA }}
     </p>
     <ul>
       <li v-for="c in shown" :key="c.material.id" :class="{ current: c.current }">
@@ -124,7 +122,7 @@ const setUp = () => {
           <FindingMark :severity="mark(c)" :size="16" />
           <span class="name"
             >{{ capitalise(c.material.name)
-            }}<span v-if="c.current" class="muted small"> · in use</span></span
+            }}<span v-if="c.current" class="muted small"> {{ texts.inUse }}</span></span
           >
           <span class="small verdict" :class="mark(c)">{{ verdict(c) }}</span>
           <span class="mono num">{{ sayPercent(c.percent) }}</span>
@@ -148,22 +146,26 @@ const setUp = () => {
             </li>
           </ul>
           <template v-if="!c.current">
-            <p v-if="c.brings.length" class="small"><strong>New findings</strong></p>
+            <p v-if="c.brings.length" class="small">
+              <strong>{{ texts.newFindings }}</strong>
+            </p>
             <ul class="small effects">
               <li v-for="f in c.brings" :key="findingKey(f)">
                 <FindingMark :severity="f.severity" :size="14" /><span>{{ findingText(f).message }}</span>
               </li>
             </ul>
-            <p v-if="c.settles.length" class="small"><strong>Resolved findings</strong></p>
+            <p v-if="c.settles.length" class="small">
+              <strong>{{ texts.resolvedFindings }}</strong>
+            </p>
             <ul class="small effects">
               <li v-for="f in c.settles" :key="findingKey(f)">
                 <FindingMark severity="fine" :size="14" /><span>{{ findingText(f).message }}</span>
               </li>
             </ul>
             <div class="acts abreast wraps">
-              <Button :label="`Use, ${sayPercent(c.percent)}`" size="small" @click="take(c)" />
+              <Button :label="texts.use(sayPercent(c.percent))" size="small" @click="take(c)" />
               <label class="try small"
-                ><Checkbox v-model="compared" :value="c.material.id" /> Compare in a trial</label
+                ><Checkbox v-model="compared" :value="c.material.id" /> {{ texts.compareInATrial }}</label
               >
             </div>
           </template>
@@ -172,14 +174,14 @@ const setUp = () => {
     </ul>
     <PlainButton
       v-if="compared.length"
-      :label="compared.length === 1 ? 'Create trial with it' : `Create trial with these ${compared.length}`"
+      :label="compared.length === 1 ? texts.createTrialWithIt : texts.createTrialWithThese(compared.length)"
       size="small"
       class="keep"
       @click="setUp"
     />
     <Button
       v-if="list.length > MOST"
-      :label="all ? 'Show fewer' : `Show all ${list.length}`"
+      :label="all ? common.showFewer : texts.showAll(list.length)"
       text
       size="small"
       class="more"

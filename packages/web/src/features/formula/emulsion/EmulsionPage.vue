@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { emulsionPage as texts } from '#words/formula-emulsion'
 import { coldAndWarm, emulsionProfile, expectedBody, fattyBalance } from '@omblet/core'
 import { computed } from 'vue'
 import { useEditor } from '../../../stores/editor'
@@ -18,7 +20,7 @@ const fatty = computed(() => (editor.assessment ? fattyBalance(editor.assessment
 
 <template>
   <div v-if="editor.assessment" class="columns leaf">
-    <h2 class="hidden-text">Emulsion</h2>
+    <h2 class="hidden-text">{{ common.emulsion }}</h2>
     <ProfileCard
       v-if="profile && editor.assessment.emulsion"
       :profile="profile"
@@ -28,12 +30,12 @@ const fatty = computed(() => (editor.assessment ? fattyBalance(editor.assessment
       :fatty="fatty"
     />
     <section v-else class="card none stacked closer">
-      <h3>No emulsion</h3>
+      <h3>{{ texts.noEmulsion }}</h3>
       <p>
         {{
           editor.assessment.waterPercent < 5
-            ? 'Nothing to emulsify without water. To thicken oils, use a wax or a butter.'
-            : 'Nothing to emulsify without an oil phase. Add oils, butters or esters, or choose a thickener for the water.'
+            ? texts.nothingToEmulsifyWithoutWater
+            : texts.nothingToEmulsifyWithoutAn
         }}
       </p>
     </section>

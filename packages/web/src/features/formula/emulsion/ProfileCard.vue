@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { profileCard as texts } from '#words/formula-emulsion'
 import { freezingText } from '@omblet/core/words'
 import TermText from '../../../components/TermText.vue'
 import {
@@ -33,7 +34,7 @@ const spread = computed(() => {
       key: k,
       percent: s[k],
       share: (100 * s[k]) / total,
-      word: k === 'unknown' ? 'not known' : k,
+      word: k === 'unknown' ? texts.notKnown : k,
     }))
 })
 const fats = computed(() => {
@@ -45,7 +46,7 @@ const fats = computed(() => {
   ].filter((x) => x.percent > 0)
 })
 const FROST_MARK = { stands: 'fine', doubtful: 'note', splits: 'check' } as const
-const SETTING = { fast: 'fast', medium: 'at a medium rate', slow: 'slowly' }
+const SETTING = { fast: 'fast', medium: texts.atAMediumRate, slow: 'slowly' }
 const FATTY = { fits: 'fits', little: 'little', much: 'much' }
 const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
 </script>
@@ -54,27 +55,27 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
   <section class="card stacked closer padded" aria-labelledby="profile-title">
     <header class="abreast level wraps spread">
       <h3 id="profile-title">
-        {{ emulsion.type === 'oil-in-water' ? 'Oil in water' : 'Water in oil' }},
+        {{ emulsion.type === 'oil-in-water' ? texts.oilInWater : texts.waterInOil }},
         {{ RICHNESS_WORDS[emulsion.richness] }}
       </h3>
-      <span class="mono">{{ formatNumber(emulsion.oilPhasePercent, 1) }} % oil phase</span>
+      <span class="mono">{{ texts.oilPhase(formatNumber(emulsion.oilPhasePercent, 1)) }}</span>
     </header>
     <dl class="figures">
       <div>
         <dd class="mono">{{ formatNumber(emulsion.oilsPercent, 1) }} %</dd>
-        <dt class="muted small">oils</dt>
+        <dt class="muted small">{{ texts.oils }}</dt>
       </div>
       <div>
         <dd class="mono">{{ formatNumber(emulsion.emulsifierPercent + emulsion.polymericPercent, 1) }} %</dd>
-        <dt class="muted small">emulsifiers</dt>
+        <dt class="muted small">{{ texts.emulsifiers }}</dt>
       </div>
       <div>
         <dd class="mono">{{ formatNumber(emulsion.fattyAlcoholPercent, 1) }} %</dd>
-        <dt class="muted small">fatty alcohols</dt>
+        <dt class="muted small">{{ texts.fattyAlcohols }}</dt>
       </div>
     </dl>
     <template v-if="spread.length">
-      <h4>How the oils spread</h4>
+      <h4>{{ texts.howTheOilsSpread }}</h4>
       <div class="bar" aria-hidden="true">
         <span v-for="x in spread" :key="x.key" :class="x.key" :style="{ width: `${x.share}%` }"></span>
       </div>
@@ -84,7 +85,7 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
           <span class="mono">{{ formatNumber(x.percent, 1) }} %</span></span
         >
       </p>
-      <h4>Solid and liquid fats</h4>
+      <h4>{{ texts.solidAndLiquidFats }}</h4>
       <div class="bar" aria-hidden="true">
         <span v-for="x in fats" :key="x.key" :class="x.key" :style="{ width: `${x.share}%` }"></span>
       </div>
@@ -93,55 +94,59 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
           ><i :class="x.key"></i> {{ x.word }}
           <span class="mono">{{ formatNumber(x.percent, 1) }} %</span></span
         >
-        <span v-if="profile.softensAtC !== null" class="muted">melting from {{ profile.softensAtC }} °C</span>
+        <span v-if="profile.softensAtC !== null" class="muted">{{
+          texts.meltingFromC(profile.softensAtC)
+        }}</span>
       </p>
     </template>
     <BodyScale v-if="body" :body="body" />
-    <h4>Amount of emulsifier: applicable rules</h4>
+    <h4>{{ texts.amountOfEmulsifierApplicable }}</h4>
     <ul class="guides">
       <li v-for="g in profile.guides" :key="g.name">
         <FindingMark :severity="g.met === null ? 'note' : g.met ? 'fine' : 'check'" :size="16" />
         <span
           ><strong><TermText :text="g.name" /></strong>
           <span class="muted small holds">{{
-            g.applies ? (g.met === false ? 'applies; outside its range' : 'applies') : 'does not apply'
+            g.applies ? (g.met === false ? texts.appliesOutsideItsRange : texts.applies) : texts.doesNotApply
           }}</span><br /><span class="small">{{ capitalise(g.says) }}</span></span
         >
       </li>
       <li v-if="fatty">
         <FindingMark :severity="fatty.verdict === 'fits' ? 'fine' : 'check'" :size="16" />
         <span
-          ><strong><TermText text="Fatty alcohol" /></strong>
-          <span class="muted small holds">{{ FATTY[fatty.verdict] }}</span><br /><span class="small"
-            >{{ sayNumber(fatty.ratio, 2) }} parts per part of emulsifier; {{ sayNumber(fatty.min, 2) }}–{{
-              sayNumber(fatty.max, 2)
-            }}
-            is usual with this emulsifier. {{ fatty.says }}</span
-          ></span
+          ><strong><TermText :text="texts.fattyAlcohol" /></strong>
+          <span class="muted small holds">{{ FATTY[fatty.verdict] }}</span><br /><span class="small">{{
+            texts.partsPerPartOfEmulsifier(
+              sayNumber(fatty.ratio, 2),
+              sayNumber(fatty.min, 2),
+              sayNumber(fatty.max, 2),
+              fatty.says,
+            )
+          }}</span></span
         >
       </li>
     </ul>
     <template v-if="profile.pairs.length">
-      <h4>Pairs that meet an HLB of {{ sayNumber(emulsion.requiredHlb ?? 0, 1) }}</h4>
+      <h4>{{ texts.pairsThatMeetAnHlb(sayNumber(emulsion.requiredHlb ?? 0, 1)) }}</h4>
       <table>
         <tbody>
           <tr v-for="pair in profile.pairs" :key="pair.high.id">
             <th scope="row">{{ capitalise(pair.high.name) }}</th>
             <td class="mono">{{ formatNumber(pair.highPercent, 2) }} %</td>
-            <td class="with">with {{ pair.low.name }}</td>
+            <td class="with">{{ texts.withWord(pair.low.name) }}</td>
             <td class="mono">{{ formatNumber(pair.lowPercent, 2) }} %</td>
           </tr>
         </tbody>
       </table>
       <p class="muted small">
-        Weighted mean (Griffin), handbook values, accurate to ± 1. Try a sample on either side.
+        {{ texts.weightedMeanGriffinHandbook }}
       </p>
     </template>
-    <h4>What to expect</h4>
+    <h4>{{ texts.whatToExpect }}</h4>
     <ul class="notes stacked closer">
-      <li v-if="profile.setting">Sets {{ SETTING[profile.setting] }} while it cools.</li>
+      <li v-if="profile.setting">{{ texts.setsWhileItCools(SETTING[profile.setting]) }}</li>
       <li v-if="profile.whitening !== null">
-        Whitening on rub-in: {{ WHITENING[profile.whitening] }}, from the emulsifier.
+        {{ texts.whiteningOnRubInFrom(WHITENING[profile.whitening] ?? '') }}
       </li>
       <li v-for="n in profile.notes" :key="n">{{ n }}</li>
       <li v-if="weather">{{ weather.warmth }}</li>
@@ -153,7 +158,7 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
         ><br />{{ weather.freezing.why }}</span
       >
     </p>
-    <p class="muted small">Rules of thumb from common practice. Your own batch decides.</p>
+    <p class="muted small">{{ texts.rulesOfThumbFromCommon }}</p>
   </section>
 </template>
 

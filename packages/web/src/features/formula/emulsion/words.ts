@@ -1,9 +1,10 @@
+import { words as texts } from '#words/formula-emulsion'
 import type { Richness } from '@omblet/core'
 
 export const RICHNESS_WORDS: Record<Richness, string> = {
-  milk: 'a milk',
-  lotion: 'a lotion',
-  cream: 'a cream',
-  'rich-cream': 'a rich cream',
-  butter: 'an emulsified butter',
+  milk: texts.aMilk,
+  lotion: texts.aLotion,
+  cream: texts.aCream,
+  'rich-cream': texts.aRichCream,
+  butter: texts.anEmulsifiedButter,
 }

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { designCard as texts } from '#words/formula-label'
 import {
   CONTAINER_KINDS,
   containerWord,
@@ -27,22 +29,22 @@ const { room } = defineProps<{ room: LabelRoom }>()
 const d = room.design
 
 const REGION_WORDS = {
-  EU: 'European Union',
-  UK: 'United Kingdom',
-  US: 'United States',
-  CA: 'Canada',
-  other: 'Other',
+  EU: texts.europeanUnion,
+  UK: texts.unitedKingdom,
+  US: texts.unitedStates,
+  CA: texts.canada,
+  other: common.other,
 }
 const regions = LABEL_REGIONS.map((value) => ({ value, label: REGION_WORDS[value] }))
 const sheets = [
   ...SHEETS.map((s) => ({ value: s.id, label: sheetWords(s) })),
-  { value: 'own', label: 'Custom grid' },
+  { value: 'own', label: texts.customGrid },
 ]
 const marks = MARKS.map((value) => ({ value, label: MARK_WORDS[value] }))
 const shelf = useContainers()
 const UNSAID = 'unsaid'
 const kinds = computed(() => [
-  { value: UNSAID, label: 'Not specified' },
+  { value: UNSAID, label: texts.notSpecified },
   ...shelf.containers.map((c) => ({ value: c.id, label: c.name })),
   ...CONTAINER_KINDS.map((value) => ({ value: value as string, label: containerWord(value) })),
 ])
@@ -57,12 +59,12 @@ function takeUnit(text: string) {
   else if (kind === 'millilitres') unit.value = 'ml'
 }
 const FACES = [
-  { value: 'one' as const, label: 'One label per container' },
-  { value: 'two' as const, label: 'Front and back' },
+  { value: 'one' as const, label: texts.oneLabelPerContainer },
+  { value: 'two' as const, label: texts.frontAndBack },
 ]
 const CONCENTRATES = [
-  { value: 'made-up' as const, label: 'Reconstituted with water' },
-  { value: 'as-added' as const, label: 'As added' },
+  { value: 'made-up' as const, label: texts.reconstitutedWithWater },
+  { value: 'as-added' as const, label: texts.asAdded },
 ]
 
 const field = <K extends keyof LabelDesign>(key: K, usual: NonNullable<LabelDesign[K]>) =>
@@ -112,14 +114,14 @@ const amount = computed({
     room.change({ content: value ? { amount: value, unit: unit.value } : undefined }, 'label-content'),
 })
 const GRID: { key: keyof StickerSheet; label: string }[] = [
-  { key: 'columns', label: 'Columns' },
-  { key: 'rows', label: 'Rows' },
-  { key: 'width', label: 'Width, mm' },
-  { key: 'height', label: 'Height, mm' },
-  { key: 'left', label: 'Left margin, mm' },
-  { key: 'top', label: 'Top margin, mm' },
-  { key: 'across', label: 'Horizontal pitch, mm' },
-  { key: 'down', label: 'Vertical pitch, mm' },
+  { key: 'columns', label: texts.columns },
+  { key: 'rows', label: texts.rows },
+  { key: 'width', label: texts.widthMm },
+  { key: 'height', label: texts.heightMm },
+  { key: 'left', label: texts.leftMarginMm },
+  { key: 'top', label: texts.topMarginMm },
+  { key: 'across', label: texts.horizontalPitchMm },
+  { key: 'down', label: texts.verticalPitchMm },
 ]
 const own = computed(() => d.value.own ?? null)
 const setGrid = (patch: Partial<StickerSheet>) =>
@@ -128,64 +130,64 @@ const whole = new Set(['columns', 'rows'])
 const gridFault = computed(() => (own.value ? sheetFault(own.value) : null))
 const papers = [
   { value: 'A4' as const, label: 'A4' },
-  { value: 'Letter' as const, label: 'Letter' },
+  { value: 'Letter' as const, label: texts.letter },
 ]
 const shapes = [
-  { value: 'rectangle' as const, label: 'Square corners' },
-  { value: 'round' as const, label: 'Round' },
+  { value: 'rectangle' as const, label: texts.squareCorners },
+  { value: 'round' as const, label: texts.round },
 ]
 </script>
 
 <template>
-  <TitledCard title="Label content and design">
+  <TitledCard :title="texts.labelContentAndDesign">
     <div class="grid">
       <TextField
         id="label-line"
-        label="Product function"
+        :label="texts.productFunction"
         class="wide"
         v-model="line"
         maxlength="120"
-        :placeholder="room.label.value.function ?? 'Hand and foot balm'"
+        :placeholder="room.label.value.function ?? texts.handAndFootBalm"
       />
       <span class="content">
         <NumberField
           id="label-content"
           v-model="amount"
-          label="Content"
+          :label="texts.content"
           :unit="unit === 'ml' ? 'mL' : 'g'"
           @typed="takeUnit"
           :min="0.1"
           :max="10000"
-          what="the content"
+          :what="texts.theContent"
         />
-        <ChoiceField v-model="unit" label="Unit" :options="units" />
+        <ChoiceField v-model="unit" :label="texts.unit" :options="units" />
       </span>
-      <ChoiceField v-model="region" label="Market" :options="regions" />
+      <ChoiceField v-model="region" :label="texts.market" :options="regions" />
       <TextField
         id="label-address"
-        label="Name and address"
+        :label="texts.nameAndAddress"
         class="wide"
         v-model="address"
         :rows="2"
         maxlength="300"
       />
       <TextField
-        label="Storage"
+        :label="texts.storage"
         class="wide"
         v-model="storage"
         maxlength="200"
         :placeholder="USUAL_STORAGE"
       />
-      <ChoiceField v-model="sheet" label="Sticker sheet" :options="sheets" class="wide" />
+      <ChoiceField v-model="sheet" :label="texts.stickerSheet" :options="sheets" class="wide" />
       <template v-if="sheet === 'own' && own">
         <ChoiceField
-          label="Paper"
+          :label="texts.paper"
           :options="papers"
           :model-value="own.paper"
           @update:model-value="setGrid({ paper: $event })"
         />
         <ChoiceField
-          label="Shape"
+          :label="texts.shape"
           :options="shapes"
           :model-value="own.shape"
           @update:model-value="setGrid({ shape: $event })"
@@ -196,7 +198,7 @@ const shapes = [
           :label="g.label"
           :min="whole.has(g.key) ? 1 : 0"
           :max="whole.has(g.key) ? 40 : 290"
-          what="the measure"
+          :what="texts.theMeasure"
           :model-value="own[g.key] as number"
           @update:model-value="
             $event !== null &&
@@ -206,15 +208,15 @@ const shapes = [
         />
         <p v-if="gridFault" class="error wide" role="alert">{{ gridFault }}</p>
       </template>
-      <ChoiceField v-model="into" label="Container" :options="kinds" />
-      <ChoiceField v-model="faces" label="Labels" :options="FACES" />
-      <ChoiceField v-model="mark" label="Mark" :options="marks" />
-      <ChoiceField v-model="concentrates" label="Concentrates" :options="CONCENTRATES" />
+      <ChoiceField v-model="into" :label="common.container" :options="kinds" />
+      <ChoiceField v-model="faces" :label="texts.labels" :options="FACES" />
+      <ChoiceField v-model="mark" :label="texts.mark" :options="marks" />
+      <ChoiceField v-model="concentrates" :label="texts.concentrates" :options="CONCENTRATES" />
       <label class="tick abreast"
-        ><Checkbox v-model="qr" binary input-id="label-qr" /> Batch code as a 2D code</label
+        ><Checkbox v-model="qr" binary input-id="label-qr" /> {{ texts.batchCodeAsA2d }}</label
       >
       <label class="tick abreast"
-        ><Checkbox v-model="directions" binary input-id="label-directions" /> Directions</label
+        ><Checkbox v-model="directions" binary input-id="label-directions" /> {{ texts.directions }}</label
       >
     </div>
   </TitledCard>

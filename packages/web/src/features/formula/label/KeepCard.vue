@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { keepCard as texts } from '#words/formula-label'
 import { keptMonths, sayMonths } from '@omblet/core'
 import Button from 'primevue/button'
 import TitledCard from '../../../components/TitledCard.vue'
@@ -27,11 +29,11 @@ function begin() {
 }
 const fault = computed(() =>
   !closed.value || !opened.value
-    ? 'Enter both periods in months (0.25 is a week).'
+    ? texts.enterBothPeriodsInMonths
     : opened.value > closed.value
-      ? 'The period after opening cannot exceed the unopened shelf life.'
+      ? texts.thePeriodAfterOpeningCannot
       : reason.value.trim() === ''
-        ? 'Give the reason: which test or observation.'
+        ? texts.giveTheReasonWhichTest
         : null,
 )
 function keep() {
@@ -47,44 +49,59 @@ const span = ([low, high]: readonly [number, number]) =>
 </script>
 
 <template>
-  <TitledCard title="Use within" class="closer">
-    <p class="figure mono">{{ sayMonths(now.closed) }}, opened {{ sayMonths(now.opened) }}</p>
+  <TitledCard :title="texts.useWithin" class="closer">
+    <p class="figure mono">{{ texts.opened(sayMonths(now.closed), sayMonths(now.opened)) }}</p>
     <p class="muted small">
       <template v-if="room.design.value.keep"
-        >Set by you: {{ room.design.value.keep.reason }}. Proposed: {{ sayMonths(proposed.closedMonths) }},
-        opened {{ sayMonths(proposed.openedMonths) }}.
-        <template v-if="longer"
-          >Longer than proposed. Only stability and challenge tests can support this.</template
-        ></template
+        >{{
+          texts.setByYouProposedOpened(
+            room.design.value.keep.reason,
+            sayMonths(proposed.closedMonths),
+            sayMonths(proposed.openedMonths),
+          )
+        }}
+        <template v-if="longer">{{ texts.longerThanProposedOnlyStability }}</template></template
       ><template v-else>{{ proposed.why }}</template>
     </p>
     <details>
-      <summary>How this is calculated</summary>
+      <summary>{{ texts.howThisIsCalculated }}</summary>
       <ul class="small">
         <li v-for="r in proposed.reasons" :key="r.says">
           <span class="mono">{{ span(r.closed) }}</span> {{ r.says }}
         </li>
       </ul>
       <p class="muted small">
-        Common practice. Microbes are invisible; only a challenge test shows whether the preservation works.
+        {{ texts.commonPracticeMicrobesAreInvisible }}
       </p>
     </details>
-    <LearnedNote lesson="sound" :of="editor.id" says="Samples stayed stable for" unit="months" />
-    <LearnedNote lesson="failed" :of="editor.id" says="Discarded after" unit="months" />
+    <LearnedNote lesson="sound" :of="editor.id" :says="texts.samplesStayedStableFor" :unit="texts.months" />
+    <LearnedNote lesson="failed" :of="editor.id" :says="texts.discardedAfter" :unit="texts.months" />
     <form v-if="setting" class="set" @submit.prevent="keep">
-      <NumberField v-model="closed" label="Closed" unit="months" :max="60" what="the months" />
-      <NumberField v-model="opened" label="Opened" unit="months" :max="60" what="the months" />
-      <TextField label="Reason" class="wide" :error="fault" v-model="reason" maxlength="300" />
+      <NumberField
+        v-model="closed"
+        :label="texts.closed"
+        :unit="texts.months"
+        :max="60"
+        :what="texts.theMonths"
+      />
+      <NumberField
+        v-model="opened"
+        :label="texts.opened2"
+        :unit="texts.months"
+        :max="60"
+        :what="texts.theMonths"
+      />
+      <TextField :label="common.reason" class="wide" :error="fault" v-model="reason" maxlength="300" />
       <div class="acts wide">
-        <Button type="submit" label="Set" size="small" :disabled="fault !== null" />
-        <QuietButton label="Cancel" size="small" @click="setting = false" />
+        <Button type="submit" :label="texts.set" size="small" :disabled="fault !== null" />
+        <QuietButton :label="common.cancel" size="small" @click="setting = false" />
       </div>
     </form>
     <div v-else class="acts">
-      <PlainButton label="Set another period" size="small" @click="begin" />
+      <PlainButton :label="texts.setAnotherPeriod" size="small" @click="begin" />
       <Button
         v-if="room.design.value.keep"
-        label="Reset to proposal"
+        :label="texts.resetToProposal"
         size="small"
         text
         @click="room.change({ keep: undefined })"

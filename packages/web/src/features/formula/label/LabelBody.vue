@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { labelBody as texts } from '#words/formula-label'
 import { capitalise, fieldsOf, listWords, sheetWords } from '@omblet/core'
 import Button from 'primevue/button'
 import TitledCard from '../../../components/TitledCard.vue'
@@ -60,10 +62,10 @@ async function save(kind: 'svg' | 'png') {
   }
 }
 const items = [
-  { label: 'As SVG', icon: 'pi pi-download', command: () => void save('svg') },
-  { label: 'As PNG', icon: 'pi pi-image', command: () => void save('png') },
+  { label: texts.asSvg, icon: 'pi pi-download', command: () => void save('svg') },
+  { label: texts.asPng, icon: 'pi pi-image', command: () => void save('png') },
   {
-    label: 'Product sheet, one page',
+    label: texts.productSheetOnePage,
     icon: 'pi pi-file',
     command: () =>
       void router.push({
@@ -76,22 +78,20 @@ const items = [
 
 <template>
   <div class="columns leaf">
-    <h2 class="hidden-text">Label</h2>
+    <h2 class="hidden-text">{{ common.label }}</h2>
     <div class="left">
-      <Notice v-if="room.lostBatch.value" kind="check"
-        >That batch no longer exists. This is the label of the formula.</Notice
-      >
-      <TitledCard :title="made ? `For batch ${made.code}` : 'Draft from the formula'" class="preview">
+      <Notice v-if="room.lostBatch.value" kind="check">{{ texts.thatBatchNoLongerExists }}</Notice>
+      <TitledCard :title="made ? texts.forBatch(made.code) : texts.draftFromTheFormula" class="preview">
         <template #beside
           ><div class="abreast at-foot wraps">
             <QuietButton
-              :label="zoom === 'true' ? 'Larger' : 'Actual size'"
+              :label="zoom === 'true' ? texts.larger : texts.actualSize"
               size="small"
               @click="zoom = zoom === 'true' ? 'large' : 'true'"
             />
             <MenuButton
               :items="items"
-              label="Save as"
+              :label="texts.saveAs"
               icon="pi pi-chevron-down"
               icon-pos="right"
               size="small"
@@ -106,28 +106,29 @@ const items = [
               :kind="editor.formula!.product.kind"
               :mark="f.layout.mark ? design.mark : undefined"
               :code="made?.code"
-              :label="`${f.what} of ${label.name}`"
+              :label="texts.of(f.what, label.name)"
               :class="sheet.shape"
             />
             <figcaption v-if="faces.length > 1" class="muted small">{{ f.what }}</figcaption>
           </figure>
         </div>
-        <Notice v-if="!fits" kind="check"
-          >{{ capitalise(listWords(lacking)) }} {{ lacking.length > 1 ? 'find' : 'finds' }} no room at the
-          smallest permitted type size. Use a larger label, front and back labels, or a tag or
-          leaflet.</Notice
-        >
+        <Notice v-if="!fits" kind="check">{{
+          texts.noRoomAtTheSmallest(
+            capitalise(listWords(lacking)),
+            lacking.length > 1 ? texts.find : texts.finds,
+          )
+        }}</Notice>
       </TitledCard>
-      <TitledCard title="Stickers">
+      <TitledCard :title="texts.stickers">
         <template #beside
           ><span class="muted small">{{ sheetWords(sheet) }}</span></template
         >
 
         <div class="count abreast at-foot wraps">
-          <NumberField v-model="jars" label="Jars" :min="1" :max="500" what="the number of jars" />
-          <Button icon="pi pi-print" :label="`Print ${stickers}`" @click="print" />
+          <NumberField v-model="jars" :label="texts.jars" :min="1" :max="500" :what="texts.theNumberOfJars" />
+          <Button icon="pi pi-print" :label="texts.print(stickers)" @click="print" />
         </div>
-        <p class="muted small">On a partly used sheet, select the first free label.</p>
+        <p class="muted small">{{ texts.onAPartlyUsedSheet }}</p>
         <SheetDrawing v-model:first="first" :sheet="sheet" :count="stickers" />
       </TitledCard>
     </div>

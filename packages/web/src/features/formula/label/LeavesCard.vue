@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { leavesCard as texts } from '#words/formula-label'
 import { findingText } from '@omblet/core/words'
 import { capitalise, doesNotFit, sayNumber, suits, findingKey } from '@omblet/core'
 import TitledCard from '../../../components/TitledCard.vue'
@@ -20,11 +21,11 @@ const FIELDS: Record<string, string> = {
   function: 'label-line',
 }
 const REASONS: Record<string, string> = {
-  'name and address': 'required by law if sold or supplied in trade',
-  content: 'by weight or volume',
-  'batch code': 'open the label from a batch to include its code and date',
-  function: 'product function, unless obvious from its appearance',
-  'second language': 'everything except the ingredients in English and French',
+  'name and address': texts.requiredByLawIfSold,
+  content: texts.byWeightOrVolume,
+  'batch code': texts.openTheLabelFromA,
+  function: texts.productFunctionUnlessObvious,
+  'second language': texts.everythingExceptTheIngredients,
 }
 const goTo = (field: string) => document.getElementById(field)?.focus()
 
@@ -35,8 +36,8 @@ const missing = computed(() =>
       what: capitalise(what),
       why: material
         ? what.startsWith('make-up')
-          ? 'order uncertain: enter the supplier’s composition'
-          : 'needed to list allergens: enter it with the lot'
+          ? texts.orderUncertainEnterTheSuppliers
+          : texts.neededToListAllergensEnter
         : (REASONS[what] ?? ''),
       field: FIELDS[what] ?? null,
       material: material ? (materials.catalogue.find(material)?.id ?? null) : null,
@@ -54,9 +55,7 @@ const tooMuch = computed(() => {
   if (!container.value || !content) return null
   if (content.unit === 'g') return doesNotFit(room.assessment.value, container.value, content.amount)
   const most = container.value.brimMl ?? container.value.nominalMl
-  return content.amount > most
-    ? `${sayNumber(content.amount, 1)} mL do not fit ${sayNumber(most, 1)} mL.`
-    : null
+  return content.amount > most ? texts.mlDoNotFitMl(sayNumber(content.amount, 1), sayNumber(most, 1)) : null
 })
 const suit = computed(() => (container.value ? suits(room.assessment.value, container.value) : null))
 const letters = computed(() => Math.min(...room.faces.value.map((f) => f.layout.letters)))
@@ -65,7 +64,7 @@ const READS_WELL = 1.2
 </script>
 
 <template>
-  <TitledCard title="Label checklist" class="closer">
+  <TitledCard :title="texts.labelChecklist" class="closer">
     <ul>
       <li v-for="f in claims" :key="findingKey(f)">
         <FindingMark :severity="f.severity" /><span
@@ -82,7 +81,7 @@ const READS_WELL = 1.2
       </li>
       <li v-if="!room.fits.value">
         <FindingMark severity="check" /><span
-          ><strong>Text does not fit.</strong> See next to the label.</span
+          ><strong>{{ texts.textDoesNotFit }}</strong> {{ texts.seeNextToTheLabel }}</span
         >
       </li>
       <li v-for="m in missing" :key="m.what">
@@ -94,30 +93,31 @@ const READS_WELL = 1.2
           v-if="m.field"
           label="Enter"
           size="small"
-          :aria-label="`Enter ${m.what.toLowerCase()}`"
+          :aria-label="texts.enter(m.what.toLowerCase())"
           @click="goTo(m.field)"
         />
-        <RouterLink v-else-if="m.material" :to="`/ingredients/${m.material}`">Open ingredient</RouterLink>
+        <RouterLink v-else-if="m.material" :to="`/ingredients/${m.material}`">{{
+          texts.openIngredient
+        }}</RouterLink>
       </li>
       <li>
         <FindingMark :severity="letters < READS_WELL ? 'note' : 'fine'" />
         <span
-          >Type size is {{ sayNumber(letters, 1) }} mm high<span class="muted">{{
-            letters < READS_WELL ? ': small; a wider label is easier to read' : ''
-          }}</span></span
+          >{{ texts.typeSizeIsMmHigh(sayNumber(letters, 1))
+          }}<span class="muted">{{ letters < READS_WELL ? texts.smallAWiderLabelIs : '' }}</span></span
         >
       </li>
       <li>
         <FindingMark severity="fine" /><span>{{
           room.label.value.list.allergens.length
-            ? `Allergens listed: ${room.label.value.list.allergens.join(', ')}`
+            ? texts.allergensListed(room.label.value.list.allergens.join(', '))
             : room.label.value.list.noAnalysis.length
-              ? 'No allergen known above its threshold'
-              : 'No allergen above its threshold'
+              ? texts.noAllergenKnownAboveIts
+              : texts.noAllergenAboveItsThreshold
         }}</span>
       </li>
     </ul>
-    <p class="muted small">General information, not legal advice. Your local rules decide.</p>
+    <p class="muted small">{{ texts.generalInformationNotLegalAdvice }}</p>
   </TitledCard>
 </template>
 

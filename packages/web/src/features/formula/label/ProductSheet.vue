@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { productSheet as texts } from '#words/formula-label'
 import { bestBefore, capitalise, keptMonths, namesInOrder, sayMonths, USUAL_STORAGE } from '@omblet/core'
 import { format, parseISO } from 'date-fns'
 import { computed } from 'vue'
@@ -27,44 +29,47 @@ const cautions = computed(() => label.value.statements.filter((s) => s.code !== 
         <p class="line">{{ design.line || label.function }}</p>
       </header>
       <section>
-        <h2>Directions</h2>
+        <h2>{{ texts.directions }}</h2>
         <p>{{ label.directions.join(' ') }}</p>
       </section>
       <section>
-        <h2>Patch test</h2>
+        <h2>{{ texts.patchTest }}</h2>
         <p>
-          Apply a little to the inside of the arm twice a day for two days. If it burns, itches or reddens, do
-          not use it. If that does not subside, show the ingredients below to a doctor.
+          {{ texts.applyALittleToThe }}
         </p>
       </section>
       <section v-if="cautions.length">
-        <h2>Precautions</h2>
+        <h2>{{ texts.precautions }}</h2>
         <ul>
           <li v-for="s in cautions" :key="s.code">{{ capitalise(s.text) }}</li>
         </ul>
       </section>
       <section>
-        <h2>Ingredients</h2>
+        <h2>{{ common.ingredients }}</h2>
         <p>{{ namesInOrder(label, design.order).join(', ') }}.</p>
         <p v-if="label.list.unknownMakeUp.length || label.list.noAnalysis.length" class="small">
-          Composition not fully known:
-          {{ label.missing.filter((m) => /^(make-up|analysis)/.test(m)).join(', ') }}.
+          {{
+            texts.compositionNotFullyKnown(
+              label.missing.filter((m) => /^(make-up|analysis)/.test(m)).join(', '),
+            )
+          }}
         </p>
       </section>
       <section>
-        <h2>Shelf life</h2>
+        <h2>{{ texts.shelfLife }}</h2>
         <p>
-          <template v-if="until">Best before {{ day(until) }}. </template>Once opened, within
-          {{ sayMonths(months.opened) }}. {{ design.storage || USUAL_STORAGE }} Discard if odour, colour or
-          appearance changes, if it separates, or at any visible growth.
+          <template v-if="until">{{ texts.bestBefore(day(until)) }} </template>{{
+            texts.onceOpenedWithinDiscardIf(sayMonths(months.opened), design.storage || USUAL_STORAGE)
+          }}
         </p>
       </section>
       <footer>
         <p>
-          <template v-if="made">Batch {{ made.code }}, made on {{ day(made.day) }}. </template
-          ><template v-else>Draft, not from a batch. </template>{{ design.address }}
+          <template v-if="made">{{ texts.batchMadeOn(made.code, day(made.day)) }} </template><template v-else
+            >{{ texts.draftNotFromABatch }} </template
+          >{{ design.address }}
         </p>
-        <p class="small">Made at home, without a safety assessment. Not a medicine.</p>
+        <p class="small">{{ texts.madeAtHomeWithoutA }}</p>
       </footer>
     </article>
   </div>

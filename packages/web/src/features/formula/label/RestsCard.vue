@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { restsCard as texts } from '#words/formula-label'
 import { namesInOrder, sayPercent } from '@omblet/core'
 import Button from 'primevue/button'
 import TitledCard from '../../../components/TitledCard.vue'
@@ -41,37 +43,40 @@ async function move(at: number, by: -1 | 1) {
 </script>
 
 <template>
-  <TitledCard title="Basis" class="closer">
+  <TitledCard :title="texts.basis" class="closer">
     <p class="muted small">
-      {{ room.made.value ? `Batch ${room.made.value.code}: actual weights.` : 'The formula as written.' }}
+      {{ room.made.value ? texts.batchActualWeights(room.made.value.code) : texts.theFormulaAsWritten }}
       <template v-for="m in list.madeUp" :key="m.name">
-        {{ m.name }} is listed as reconstituted with water, {{ say(m.percent) }}.
+        {{ texts.isListedAsReconstitutedWith(m.name, say(m.percent)) }}
       </template>
     </p>
     <details>
-      <summary>{{ rows.length }} names with their percents</summary>
+      <summary>{{ texts.namesWithTheirPercents(rows.length) }}</summary>
       <table>
         <tbody>
           <tr v-for="r in rows" :key="r.name">
-            <td>{{ r.name }}<span v-if="r.allergen" class="muted small"> (allergen)</span></td>
+            <td>
+              {{ r.name }}<span v-if="r.allergen" class="muted small"> {{ texts.allergen }}</span>
+            </td>
             <td class="mono number num" :class="{ open: r.open }">{{ r.percent }}</td>
           </tr>
         </tbody>
       </table>
       <p v-if="list.unnamed > 0.01" class="muted small">
-        {{ say(list.unnamed) }} of it is an unspecified carrier.
+        {{ texts.ofItIsAnUnspecified(say(list.unnamed)) }}
       </p>
     </details>
     <div class="choose">
       <p>
-        <template v-if="sureTo">Order certain down to {{ sureTo }}</template
-        ><template v-else>Order uncertain</template
-        ><template v-if="free.length > 1">; below 1 % any order is permitted.</template
+        <template v-if="sureTo">{{ texts.orderCertainDownTo(sureTo) }}</template><template v-else>{{
+          texts.orderUncertain
+        }}</template
+        ><template v-if="free.length > 1">{{ texts.below1AnyOrderIs }}</template
         ><template v-else>.</template>
       </p>
       <PlainButton
         v-if="free.length > 1"
-        :label="choosing ? 'Done' : 'Choose'"
+        :label="choosing ? common.done : texts.choose"
         size="small"
         :aria-expanded="choosing"
         @click="choosing = !choosing"
@@ -86,7 +91,7 @@ async function move(at: number, by: -1 | 1) {
           size="small"
           data-move="-1"
           :disabled="i === 0"
-          :aria-label="`${name} up`"
+          :aria-label="texts.up(name)"
           @click="move(i, -1)"
         />
         <Button
@@ -95,14 +100,14 @@ async function move(at: number, by: -1 | 1) {
           size="small"
           data-move="1"
           :disabled="i === free.length - 1"
-          :aria-label="`${name} down`"
+          :aria-label="texts.down(name)"
           @click="move(i, 1)"
         />
       </li>
     </ol>
     <Button
       v-if="choosing && room.design.value.order"
-      label="Reset to descending order"
+      :label="texts.resetToDescendingOrder"
       size="small"
       text
       @click="room.change({ order: undefined })"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sentencesCard as texts } from '#words/formula-label'
 import { capitalise } from '@omblet/core'
 import TitledCard from '../../../components/TitledCard.vue'
 import type { LabelRoom } from './use-label'
@@ -8,11 +9,11 @@ const { room } = defineProps<{ room: LabelRoom }>()
 </script>
 
 <template>
-  <TitledCard title="Statements" class="closer">
+  <TitledCard :title="texts.statements" class="closer">
     <ul>
       <li v-for="s in room.label.value.statements" :key="s.code">
         <p>{{ s.quoted ? `“${s.text}”` : capitalise(s.text) }}</p>
-        <p class="muted small">{{ s.source }}; {{ s.confidence }} confidence</p>
+        <p class="muted small">{{ texts.confidence(s.source, s.confidence) }}</p>
       </li>
     </ul>
   </TitledCard>

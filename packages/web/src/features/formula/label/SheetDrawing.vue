@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sheetDrawing as texts } from '#words/formula-label'
 import { fieldsOf, PAPERS, placeStickers, type StickerSheet } from '@omblet/core'
 import { computed, nextTick, useTemplateRef } from 'vue'
 
@@ -29,7 +30,7 @@ async function onKey(event: KeyboardEvent) {
   box.value?.querySelector<HTMLElement>('[tabindex="0"]')?.focus()
 }
 const more = computed(() => Math.max(0, first.value + props.count - fields.value.length))
-const WORDS = { used: 'used', prints: 'gets a label', free: 'stays blank' }
+const WORDS = { used: 'used', prints: texts.getsALabel, free: texts.staysBlank }
 </script>
 
 <template>
@@ -40,7 +41,7 @@ const WORDS = { used: 'used', prints: 'gets a label', free: 'stays blank' }
       type="button"
       class="field"
       :class="[f.state, sheet.shape]"
-      :aria-label="`Field ${f.i + 1}, ${WORDS[f.state as keyof typeof WORDS]}: start here`"
+      :aria-label="texts.fieldStartHere(f.i + 1, WORDS[f.state as keyof typeof WORDS])"
       :aria-pressed="f.i === first"
       :tabindex="f.i === first ? 0 : -1"
       :style="{
@@ -55,7 +56,7 @@ const WORDS = { used: 'used', prints: 'gets a label', free: 'stays blank' }
       {{ f.state === 'prints' ? f.i - first + 1 : f.state === 'used' ? '×' : '' }}
     </button>
   </div>
-  <p v-if="more" class="muted small">{{ more }} more on further sheets.</p>
+  <p v-if="more" class="muted small">{{ texts.moreOnFurtherSheets(more) }}</p>
 </template>
 
 <style scoped>

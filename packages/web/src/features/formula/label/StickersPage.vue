@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stickersPage as texts } from '#words/formula-label'
 import { PAPERS, placeStickers } from '@omblet/core'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
@@ -43,11 +44,11 @@ const paper = computed(() => PAPERS[sheet.value.paper])
         path: `/formulas/${editor.id}/label`,
         query: route.query['batch'] ? { batch: route.query['batch'] } : {},
       }"
-      :title="`Stickers, ${pages.length} ${pages.length === 1 ? 'sheet' : 'sheets'}`"
-      hint="Print at 100 % with browser margins off. Test on plain paper and hold it against the sticker sheet."
+      :title="texts.stickers(pages.length, pages.length === 1 ? texts.sheet : texts.sheets)"
+      :hint="texts.printAt100WithBrowser"
     />
-    <Notice v-if="!fits" kind="check" class="told">Text does not fit: see the label.</Notice>
-    <div class="desk scroll" tabindex="0" role="region" aria-label="Sheets at actual size">
+    <Notice v-if="!fits" kind="check" class="told">{{ texts.textDoesNotFitSee }}</Notice>
+    <div class="desk scroll" tabindex="0" role="region" :aria-label="texts.sheetsAtActualSize">
       <div
         v-for="(page, n) in pages"
         :key="n"
@@ -64,7 +65,7 @@ const paper = computed(() => PAPERS[sheet.value.paper])
           :kind="editor.formula!.product.kind"
           :mark="s.face.layout.mark ? design.mark : undefined"
           :code="s.face.code"
-          :label="`${s.face.what} of ${label.name}`"
+          :label="texts.of(s.face.what, label.name)"
           :style="{ left: `${s.x}mm`, top: `${s.y}mm` }"
         />
       </div>

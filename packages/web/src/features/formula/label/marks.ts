@@ -1,3 +1,4 @@
+import { marks as texts } from '#words/formula-label'
 import type { Kind, LabelDesign } from '@omblet/core'
 
 type Mark = NonNullable<LabelDesign['mark']>
@@ -10,12 +11,12 @@ export const MARK_PATHS: Record<Exclude<Mark, 'none'>, string> = {
   leaf: 'M5 19C4 9 10 4 20 4c0 10-5 16-15 15zM5 19 15 9',
 }
 export const MARK_WORDS: Record<Mark, string> = {
-  none: 'No mark',
-  wave: 'Wave',
-  gull: 'Gull',
-  shell: 'Shell',
-  sun: 'Sun',
-  leaf: 'Leaf',
+  none: texts.noMark,
+  wave: texts.wave,
+  gull: texts.gull,
+  shell: texts.shell,
+  sun: texts.sun,
+  leaf: texts.leaf,
 }
 
 /** The band at the left edge, by what the product is; ink, so not of the theme. */

@@ -1,7 +1,8 @@
+import { measure as texts } from '#words/formula-label'
 import type { Measure } from '@omblet/core'
 import { shallowRef } from 'vue'
 
-export const FAMILY = "'Atkinson Hyperlegible Next Variable', sans-serif"
+export const FAMILY = texts.atkinsonHyperlegibleNextVariable
 const SCALE = 100
 
 /** Heights of letters where the browser cannot tell them, of the size (measured once on the type that ships). */

@@ -1,3 +1,4 @@
+import { picture as texts } from '#words/formula-label'
 import fontUrl from '@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2?url'
 import { hand } from '../../../browser/download'
 import { FAMILY } from './measure'
@@ -6,7 +7,7 @@ const asData = async (blob: Blob) =>
   new Promise<string>((resolve, reject) => {
     const reader = new FileReader()
     reader.onload = () => resolve(String(reader.result))
-    reader.onerror = () => reject(reader.error ?? new Error('not readable'))
+    reader.onerror = () => reject(reader.error ?? new Error(texts.notReadable))
     reader.readAsDataURL(blob)
   })
 

@@ -1,3 +1,5 @@
+import { common } from '#words/common'
+import { useLabel as texts } from '#words/formula-label'
 import {
   actualFormula,
   CONTAINER_KINDS,
@@ -112,10 +114,10 @@ export function useLabel() {
       )
     return back
       ? [
-          { what: 'Front', layout: lay(front, false, true) },
-          { what: 'Back', layout: lay(back, true, false, 0) },
+          { what: texts.front, layout: lay(front, false, true) },
+          { what: common.back, layout: lay(back, true, false, 0) },
         ]
-      : [{ what: 'Label', layout: lay(front, true, true) }]
+      : [{ what: common.label, layout: lay(front, true, true) }]
   }
   const faces = computed(() => facesOf(made.value))
   const fits = computed(() => faces.value.every((f) => f.layout.fits))

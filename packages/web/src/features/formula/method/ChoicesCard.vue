@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { choicesCard as texts } from '#words/formula-method'
 import TermText from '../../../components/TermText.vue'
 import { processOptionValueText, processOptionText } from '@omblet/core/words'
 import {
@@ -22,7 +23,7 @@ const why = (q: ProcessOption) =>
 </script>
 
 <template>
-  <TitledCard title="Options" v-if="asked.length" class="choices">
+  <TitledCard :title="texts.options" v-if="asked.length" class="choices">
     <div class="grid">
       <div v-for="q in asked" :key="q.key">
         <ChoiceField

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { methodBody as texts } from '#words/formula-method'
 import { stepTitle } from '@omblet/core/words'
 import {
   addOwnStep,
@@ -62,7 +64,7 @@ async function move(index: number, by: -1 | 1) {
 function takeOut(step: MethodStep) {
   save(takeOutStep(edits.value, step))
   open.value = null
-  notify(toast, 'Step removed.', { label: 'Undo', run: () => editor.undo() })
+  notify(toast, texts.stepRemoved, { label: common.undo, run: () => editor.undo() })
 }
 const putBack = (step: MethodStep) => save(putBackStep(edits.value, step.key))
 function add() {
@@ -73,13 +75,13 @@ function add() {
 const changed = computed(() => Object.keys(edits.value).length > 0)
 function startOver() {
   editor.apply({ type: 'patch', patch: { method: undefined } })
-  notify(toast, 'Method reset.', { label: 'Undo', run: () => editor.undo() })
+  notify(toast, texts.methodReset, { label: common.undo, run: () => editor.undo() })
 }
 </script>
 
 <template>
   <div class="columns leaf">
-    <h2 class="hidden-text">Method</h2>
+    <h2 class="hidden-text">{{ common.method }}</h2>
     <div class="left stacked">
       <ChoicesCard
         :a="editor.assessment!"
@@ -87,9 +89,9 @@ function startOver() {
         :choices="edits.choices ?? {}"
         @choose="choose"
       />
-      <TitledCard title="Steps" class="steps">
+      <TitledCard :title="texts.steps" class="steps">
         <template #beside
-          ><Button v-if="changed" label="Reset method" text size="small" @click="startOver"
+          ><Button v-if="changed" :label="texts.resetMethod" text size="small" @click="startOver"
         /></template>
 
         <ol ref="list">
@@ -110,19 +112,19 @@ function startOver() {
           />
         </ol>
         <div class="more">
-          <Button label="Add step" icon="pi pi-plus" text size="small" @click="add" />
+          <Button :label="texts.addStep" icon="pi pi-plus" text size="small" @click="add" />
         </div>
         <ul v-if="method.hidden.length" class="hidden-steps small">
           <li v-for="step in method.hidden" :key="step.key">
-            <span class="muted">Removed: {{ stepTitle(step) }}</span>
-            <Button label="Restore" text size="small" @click="putBack(step)" />
+            <span class="muted">{{ texts.removed(stepTitle(step)) }}</span>
+            <Button :label="common.restore" text size="small" @click="putBack(step)" />
           </li>
         </ul>
       </TitledCard>
     </div>
     <div class="right stacked">
-      <TitledCard title="Process flow">
-        <div class="scroll" tabindex="0" role="group" aria-label="Process flow diagram">
+      <TitledCard :title="texts.processFlow">
+        <div class="scroll" tabindex="0" role="group" :aria-label="texts.processFlowDiagram">
           <FlowDrawing :a="editor.assessment!" :steps="method.steps" :lit="open" />
         </div>
       </TitledCard>

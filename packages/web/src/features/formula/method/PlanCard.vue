@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { planCard as texts } from '#words/formula-method'
 import { stepTitle } from '@omblet/core/words'
 import { schedule, type MethodStep, clockAt, minutesOfDay, sayMinutes } from '@omblet/core'
 import Checkbox from 'primevue/checkbox'
@@ -12,8 +14,8 @@ const props = defineProps<{ steps: readonly MethodStep[] }>()
 const aheadDone = ref(true)
 const which = ref<'start' | 'finish'>('start')
 const WHICH = [
-  { value: 'start', label: 'Start at' },
-  { value: 'finish', label: 'Finish by' },
+  { value: 'start', label: texts.startAt },
+  { value: 'finish', label: texts.finishBy },
 ]
 const time = ref('')
 
@@ -41,22 +43,22 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <TitledCard title="Plan" class="plan">
+  <TitledCard :title="texts.plan" class="plan">
     <template #beside
-      ><span class="muted small"
-        >{{ sayMinutes(plan.totalMinutes) }}, hands-on {{ sayMinutes(plan.handsMinutes) }}</span
-      ></template
+      ><span class="muted small">{{
+        texts.handsOn(sayMinutes(plan.totalMinutes), sayMinutes(plan.handsMinutes))
+      }}</span></template
     >
 
     <div class="abreast wraps">
-      <OneOf v-model="which" :options="WHICH" size="small" label="Given time" />
-      <TimeField v-model="time" :label="which === 'start' ? 'Start at' : 'Finish by'" />
-      <span v-if="origin !== null" class="small" role="status"
-        >{{ clockAt(origin) }} to {{ clockAt(origin + plan.totalMinutes) }}</span
-      >
+      <OneOf v-model="which" :options="WHICH" size="small" :label="texts.givenTime" />
+      <TimeField v-model="time" :label="which === 'start' ? texts.startAt : texts.finishBy" />
+      <span v-if="origin !== null" class="small" role="status">{{
+        texts.to(clockAt(origin), clockAt(origin + plan.totalMinutes))
+      }}</span>
     </div>
     <label v-if="hasAhead" class="check small"
-      ><Checkbox v-model="aheadDone" binary /> Day-before preparations are done</label
+      ><Checkbox v-model="aheadDone" binary /> {{ texts.dayBeforePreparationsAreDone }}</label
     >
     <table>
       <colgroup>
@@ -66,16 +68,16 @@ const rows = computed(() =>
       </colgroup>
       <thead>
         <tr class="small muted">
-          <th scope="col">Begins</th>
-          <th scope="col">Step</th>
-          <th scope="col">Hands-on and waiting time</th>
+          <th scope="col">{{ texts.begins }}</th>
+          <th scope="col">{{ common.step }}</th>
+          <th scope="col">{{ texts.handsOnAndWaitingTime }}</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="r in rows" :key="r.key" :class="{ critical: r.critical }">
           <td class="mono small at">{{ when(r.start) }}</td>
           <th scope="row" class="small">
-            {{ r.title }}<span v-if="r.critical" class="hidden-text">, on the critical path</span>
+            {{ r.title }}<span v-if="r.critical" class="hidden-text">{{ texts.onTheCriticalPath }}</span>
           </th>
           <td class="bars">
             <span class="track"
@@ -91,10 +93,13 @@ const rows = computed(() =>
       </tbody>
     </table>
     <p class="keys small muted">
-      <span><i class="hands"></i>hands</span><span><i class="wait"></i>waiting</span
-      ><span><b>bold</b> on the critical path</span>
+      <span><i class="hands"></i>{{ texts.hands }}</span
+      ><span><i class="wait"></i>{{ texts.waiting }}</span
+      ><span
+        ><b>{{ texts.bold }}</b> {{ texts.onTheCriticalPath2 }}</span
+      >
     </p>
-    <p class="muted small">For one person; waiting times run in parallel. Estimates from common practice.</p>
+    <p class="muted small">{{ texts.forOnePersonWaitingTimes }}</p>
   </TitledCard>
 </template>
 

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { stepRow as texts } from '#words/formula-method'
 import { stepText, stepTitle } from '@omblet/core/words'
 import { linesOfStep, parseNumber, type MethodStep, sayMinutes } from '@omblet/core'
 import Button from 'primevue/button'
@@ -39,14 +41,14 @@ watch(
   },
   { immediate: true },
 )
-const read = (text: string) => parseNumber(text, { min: 0, max: 100_000, what: 'the time', unit: 'min' })
+const read = (text: string) => parseNumber(text, { min: 0, max: 100_000, what: common.theTime, unit: 'min' })
 const fault = (text: string) => {
   const typed = read(text)
-  return 'error' in typed ? typed.error : typed.value === null ? 'Type the minutes, or 0.' : null
+  return 'error' in typed ? typed.error : typed.value === null ? texts.typeTheMinutesOr0 : null
 }
 const handsError = computed(() => fault(hands.value))
 const waitError = computed(() => fault(wait.value))
-const titleError = computed(() => (title.value.trim() === '' ? 'Describe the step.' : null))
+const titleError = computed(() => (title.value.trim() === '' ? texts.describeTheStep : null))
 const value = (text: string) => {
   const typed = read(text)
   return 'value' in typed ? (typed.value ?? 0) : 0
@@ -76,25 +78,27 @@ const time = computed(() => {
             v-if="hasLines"
             :to="{ path: `/formulas/${editor.id}`, query: { step: step.key } }"
             class="to-lines"
-            title="Show the ingredients of this step"
+            :title="texts.showTheIngredientsOfThis"
             >{{ stepTitle(step) }}</RouterLink
           >
           <template v-else>{{ stepTitle(step) }}</template>
         </strong>
         <span v-if="step.changed" class="muted small mine">{{
-          step.kind === 'own' ? 'your own' : 'changed'
+          step.kind === 'own' ? texts.yourOwn : texts.changed
         }}</span>
         <span v-if="stepText(step).detail" class="small muted">{{ stepText(step).detail }}</span>
-        <span v-if="stepText(step).look" class="small muted">Until: {{ stepText(step).look }}.</span>
+        <span v-if="stepText(step).look" class="small muted">{{ texts.until(stepText(step).look) }}</span>
         <span v-if="step.note" class="small note">{{ step.note }}</span>
       </div>
-      <span class="mono small time" :title="step.wait > 0 ? 'hands + waiting' : 'hands'">{{ time }}</span>
+      <span class="mono small time" :title="step.wait > 0 ? texts.handsWaiting : texts.hands">{{
+        time
+      }}</span>
       <div class="acts">
         <QuietButton
           icon="pi pi-arrow-up"
           rounded
           data-move="-1"
-          :aria-label="`Move ${stepTitle(step)} up`"
+          :aria-label="texts.moveUp(stepTitle(step))"
           :disabled="first"
           @click="emit('move', -1)"
         />
@@ -102,36 +106,43 @@ const time = computed(() => {
           icon="pi pi-arrow-down"
           rounded
           data-move="1"
-          :aria-label="`Move ${stepTitle(step)} down`"
+          :aria-label="texts.moveDown(stepTitle(step))"
           :disabled="last"
           @click="emit('move', 1)"
         />
         <QuietButton
           icon="pi pi-pencil"
           rounded
-          :aria-label="`Change ${stepTitle(step)}`"
+          :aria-label="texts.change(stepTitle(step))"
           :aria-expanded="open"
           @click="emit('toggle')"
         />
       </div>
     </div>
     <form v-if="open" class="edit" @submit.prevent="submit">
-      <TextField label="Step" :error="titleError" class="wide" v-model="title" maxlength="300" autofocus />
-      <TextField label="Hands-on time, minutes" :error="handsError" v-model="hands" figure />
-      <TextField label="Waiting time, minutes" :error="waitError" v-model="wait" figure />
-      <TextField label="Note" class="wide" v-model="note" :rows="2" maxlength="4000" />
+      <TextField
+        :label="common.step"
+        :error="titleError"
+        class="wide"
+        v-model="title"
+        maxlength="300"
+        autofocus
+      />
+      <TextField :label="texts.handsOnTimeMinutes" :error="handsError" v-model="hands" figure />
+      <TextField :label="texts.waitingTimeMinutes" :error="waitError" v-model="wait" figure />
+      <TextField :label="common.note" class="wide" v-model="note" :rows="2" maxlength="4000" />
       <div class="buttons">
-        <QuietButton type="button" label="Remove" size="small" @click="emit('remove')" />
+        <QuietButton type="button" :label="common.remove" size="small" @click="emit('remove')" />
         <QuietButton
           v-if="step.changed && step.kind !== 'own'"
           type="button"
-          label="Reset"
+          :label="common.reset"
           size="small"
           @click="emit('reset')"
         />
         <span></span>
-        <QuietButton type="button" label="Cancel" size="small" @click="emit('toggle')" />
-        <Button type="submit" label="Keep" size="small" />
+        <QuietButton type="button" :label="common.cancel" size="small" @click="emit('toggle')" />
+        <Button type="submit" :label="common.keep" size="small" />
       </div>
     </form>
   </li>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { curveCard as texts } from '#words/formula-ph'
 import { doseFaultText, inTargetText } from '@omblet/core/words'
 import {
   acidBaseOf,
@@ -21,11 +23,11 @@ const t = useTitration()
 
 const nowWords = computed(() => {
   const n = t.now.value!
-  const band = `likely ${sayNumber(n.low, 1)} to ${sayNumber(n.high, 1)}`
-  if (!n.read) return `${n.from === 'prediction' ? 'predicted' : 'fitted to measurements'}, ${band}`
-  const measured = `measured ${sayNumber(n.read.ph, 2)}, ${METHOD_WORDS[n.read.method]}`
-  if (n.from === 'reading-and-additions') return `${measured}, plus the additions since; ${band}`
-  return n.read.method === 'meter-10pct' ? `${measured}; undiluted ${band}` : `${measured}; ${band}`
+  const band = texts.likelyTo(sayNumber(n.low, 1), sayNumber(n.high, 1))
+  if (!n.read) return `${n.from === 'prediction' ? 'predicted' : texts.fittedToMeasurements}, ${band}`
+  const measured = texts.measured(sayNumber(n.read.ph, 2), METHOD_WORDS[n.read.method])
+  if (n.from === 'reading-and-additions') return texts.plusTheAdditionsSince(measured, band)
+  return n.read.method === 'meter-10pct' ? texts.undiluted(measured, band) : `${measured}; ${band}`
 })
 /** A predicted pH that may be anywhere within two units is told in halves. */
 const nowFigure = computed(() => {
@@ -38,13 +40,11 @@ const dropWords = computed(() => {
   const p = t.plan.value
   if (!p) return null
   const { drops } = p
-  const range = `${drops.low} to ${drops.high} drops${drops.calibrated ? '' : ' of 0.05 mL'}`
-  if (p.how === 'weigh')
-    return drops.count > 30 ? `Weigh it: ${range} are too many to count reliably.` : 'Weigh it.'
-  if (p.how === 'drops') return `About ${range}. Count drops: the scale is too coarse.`
-  if (p.how === 'dilute')
-    return 'Fewer than three drops and too little to weigh. Use a weaker solution, such as 1 %.'
-  return `About ${range}.`
+  const range = texts.toDrops(drops.low, drops.high, drops.calibrated ? '' : texts.of005Ml)
+  if (p.how === 'weigh') return drops.count > 30 ? texts.weighItAreTooMany(range) : texts.weighIt
+  if (p.how === 'drops') return texts.aboutCountDropsTheScale(range)
+  if (p.how === 'dilute') return texts.fewerThanThreeDropsAnd
+  return texts.about(range)
 })
 const fault = computed(() => (t.planned.value && 'fault' in t.planned.value ? t.planned.value : null))
 const there = computed(() =>
@@ -59,8 +59,8 @@ const neglected = computed(() => {
     .filter((s) => s.verdict === 'solid')
     .map((s) => acidBaseOf(s.key)?.inci.toLowerCase() ?? s.key)
   return [
-    names.length > 0 ? `Part of the ${listWords(names)} dissolves in the oil, which widens the range.` : '',
-    solids.length > 0 ? `Undissolved ${listWords(solids)} does not count until the pH dissolves it.` : '',
+    names.length > 0 ? texts.partOfTheDissolvesIn(listWords(names)) : '',
+    solids.length > 0 ? texts.undissolvedDoesNotCountUntil(listWords(solids)) : '',
   ]
     .filter(Boolean)
     .join(' ')
@@ -69,26 +69,27 @@ const neglected = computed(() => {
 
 <template>
   <section class="card padded" aria-labelledby="curve-title">
-    <h3 id="curve-title" class="hidden-text">Current pH and pH adjuster needed</h3>
+    <h3 id="curve-title" class="hidden-text">{{ texts.currentPhAndPhAdjuster }}</h3>
     <div class="figures">
       <div>
-        <p class="label muted text-less">Now</p>
+        <p class="label muted text-less">{{ common.now }}</p>
         <p class="figure mono" data-testid="now">{{ nowFigure }}</p>
         <p class="muted small">{{ nowWords }}</p>
       </div>
       <div class="aim">
-        <p class="label muted text-less">Target</p>
+        <p class="label muted text-less">{{ common.target }}</p>
         <TargetFields />
       </div>
       <div>
-        <p class="label muted text-less">Remaining dose</p>
+        <p class="label muted text-less">{{ texts.remainingDose }}</p>
         <template v-if="t.plan.value">
           <p class="figure mono" data-testid="dose">
             {{ grams(t.plan.value.grams) }}<span class="unit"> g</span>
           </p>
           <p class="muted small">
-            likely {{ grams(t.plan.value.lowGrams) }} to {{ grams(t.plan.value.highGrams) }} g.
-            {{ dropWords }}
+            {{
+              texts.likelyToG(grams(t.plan.value.lowGrams), grams(t.plan.value.highGrams), dropWords ?? '')
+            }}
           </p>
         </template>
         <template v-else>
@@ -101,7 +102,12 @@ const neglected = computed(() => {
       {{ doseFaultText(fault.fault) }}
       <template v-if="fault.instead" #actions>
         <PlainButton
-          :label="`Use ${adjusterName(fault.instead.adjuster).toLowerCase()}, ${sayNumber(fault.instead.strengthPercent)} %`"
+          :label="
+            texts.use(
+              adjusterName(fault.instead.adjuster).toLowerCase(),
+              sayNumber(fault.instead.strengthPercent),
+            )
+          "
           size="small"
           @click="t.choose(fault.instead.adjuster, fault.instead.strengthPercent)"
         />
@@ -109,12 +115,11 @@ const neglected = computed(() => {
     </Notice>
     <CurveChart v-if="t.curve.value && t.curve.value.ph.length > 1" />
     <p v-else-if="t.failed.value" class="muted wait">
-      The curve could not be drawn. Reload the page; nothing is lost.
+      {{ texts.theCurveCouldNotBe }}
     </p>
     <div v-else class="wait" aria-hidden="true"></div>
     <p class="muted small basis">
-      Water phase at 25 °C: electroneutrality, Davies activity coefficients, handbook constants. The band is
-      the 95 % range. {{ neglected }}
+      {{ texts.waterPhaseAt25C(neglected) }}
     </p>
   </section>
 </template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { curveChart as texts } from '#words/formula-ph'
 import { adjusterName, axisSteps, formatRange, frameOf, lettingGo, sayNumber } from '@omblet/core'
 import { computed } from 'vue'
 import { axis, chartBase, labelStyle, palette } from '../../../components/chart'
@@ -17,7 +19,7 @@ const at = (x: number) => Number(x.toPrecision(6))
 
 const series = computed(() => [
   {
-    name: 'likely range',
+    name: texts.likelyRange,
     type: 'rangeArea',
     data: curve.value.percent.map((p, i) => ({
       x: at(grams(p)),
@@ -91,7 +93,7 @@ const bands = computed(() => {
         Math.min(high, fits.max),
         fine,
         0.15,
-        `all ingredients effective, ${formatRange(fits)}`,
+        texts.allIngredientsEffective(formatRange(fits)),
         {
           low: fits.min,
           high: fits.max,
@@ -101,11 +103,11 @@ const bands = computed(() => {
   const { low: below, high: above } = edges.value
   if (below && below.min > low)
     drawn.push(
-      band(low, Math.min(high, below.min), stop, 0.09, `${below.label} fails`, { low, high: below.min }),
+      band(low, Math.min(high, below.min), stop, 0.09, texts.fails(below.label), { low, high: below.min }),
     )
   if (above && above.max < high)
     drawn.push(
-      band(Math.max(low, above.max), high, stop, 0.09, `${above.label} fails`, { low: above.max, high }),
+      band(Math.max(low, above.max), high, stop, 0.09, texts.fails(above.label), { low: above.max, high }),
     )
   return drawn
 })
@@ -125,7 +127,11 @@ const options = computed(() =>
       max: end.value,
       tickAmount: steps.value.count,
       ...axis(
-        `${adjusterName(t.adjuster.value).toLowerCase()}, ${sayNumber(t.strengthPercent.value ?? 0)} %: grams into ${sayNumber(batch.value)} g`,
+        texts.gramsIntoG(
+          adjusterName(t.adjuster.value).toLowerCase(),
+          sayNumber(t.strengthPercent.value ?? 0),
+          sayNumber(batch.value),
+        ),
         (v) => sayNumber(v, places.value),
       ),
       tooltip: { enabled: false },
@@ -152,7 +158,7 @@ const options = computed(() =>
                 borderColor: palette.value.ink,
                 strokeDashArray: 3,
                 label: {
-                  text: `target ${sayNumber(aim.value!, 2)}`,
+                  text: texts.target(sayNumber(aim.value!, 2)),
                   orientation: 'horizontal',
                   offsetY: -2,
                   borderColor: palette.value.ink,
@@ -185,7 +191,7 @@ const options = computed(() =>
 )
 /** Every tenth point is enough to read. */
 const table = computed(() => ({
-  heads: ['Grams', 'pH', 'likely'],
+  heads: [common.grams, 'pH', 'likely'],
   rows: curve.value.percent.flatMap((p, i) =>
     i % 10 === 0
       ? [
@@ -198,9 +204,13 @@ const table = computed(() => ({
       : [],
   ),
 }))
-const summary = computed(
-  () =>
-    `pH from ${sayNumber(curve.value.ph[0]!, 1)} with no ${adjusterName(t.adjuster.value).toLowerCase()} to ${sayNumber(curve.value.ph.at(-1)!, 1)} with ${sayNumber(end.value, places.value)} g.`,
+const summary = computed(() =>
+  texts.phFromWithNoTo(
+    sayNumber(curve.value.ph[0]!, 1),
+    adjusterName(t.adjuster.value).toLowerCase(),
+    sayNumber(curve.value.ph.at(-1)!, 1),
+    sayNumber(end.value, places.value),
+  ),
 )
 </script>
 
@@ -214,9 +224,9 @@ const summary = computed(
     :table="table"
   >
     <p class="keys small muted" aria-hidden="true">
-      <span><i class="line"></i> predicted</span>
-      <span><i class="band"></i> likely range</span>
-      <span v-if="t.points.value.length"><i class="dot"></i> measured</span>
+      <span><i class="line"></i> {{ texts.predicted }}</span>
+      <span><i class="band"></i> {{ texts.likelyRange }}</span>
+      <span v-if="t.points.value.length"><i class="dot"></i> {{ texts.measured }}</span>
     </p>
   </ChartFigure>
 </template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { effectsCard as texts } from '#words/formula-ph'
 import { phEffectKind, phEffectText, doseEffectText } from '@omblet/core/words'
 import { formatNumber, phEffects, sayNumber, type DoseEffect } from '@omblet/core'
 import { computed, ref } from 'vue'
@@ -20,12 +22,12 @@ const choices = computed(() => [
   ...(t.target.value
     ? [
         {
-          label: `At the target, ${sayNumber((t.target.value.min + t.target.value.max) / 2, 2)}`,
+          label: texts.atTheTarget(sayNumber((t.target.value.min + t.target.value.max) / 2, 2)),
           value: 'target' as const,
         },
       ]
     : []),
-  { label: `Current, ${sayNumber(t.now.value!.value, 1)}`, value: 'now' as const },
+  { label: texts.current(sayNumber(t.now.value!.value, 1)), value: 'now' as const },
 ])
 const rows = computed(() => phEffects(t.assessment.value, at.value))
 const part = (percent: number) => sayNumber(percent, percent < 0.1 ? 3 : 2)
@@ -35,7 +37,7 @@ const figure = (e: DoseEffect, value: number) =>
 </script>
 
 <template>
-  <TitledCard title="Effects of pH" class="closer">
+  <TitledCard :title="texts.effectsOfPh" class="closer">
     <template #beside><OneOf v-model="which" :options="choices" size="small" label="pH" /></template>
 
     <p class="small muted">{{ blockers }}</p>
@@ -45,7 +47,7 @@ const figure = (e: DoseEffect, value: number) =>
         <strong class="name breaks">{{ row.label }}</strong>
         <template v-if="row.percent !== null && row.of !== null">
           <span class="muted small what">{{ phEffectKind(row) }}</span>
-          <span class="mono figures">{{ part(row.percent) }} % of {{ part(row.of) }} %</span>
+          <span class="mono figures">{{ texts.of(part(row.percent), part(row.of)) }}</span>
           <span class="bar" aria-hidden="true"
             ><i :style="{ width: `${(100 * row.percent) / row.of}%` }"></i
           ></span>
@@ -54,19 +56,21 @@ const figure = (e: DoseEffect, value: number) =>
         <span v-else class="text small wide">{{ phEffectText(row) }}</span>
       </li>
     </ul>
-    <p v-else class="muted">No active or preservative here depends on pH.</p>
+    <p v-else class="muted">{{ common.noActiveOrPreservativeHere }}</p>
     <p v-if="rows.some((r) => r.percent !== null)" class="muted small">
-      Calculated as acid including its salts; free acid from the constants at 25 °C.
+      {{ texts.calculatedAsAcidIncludingIts }}
     </p>
     <template v-if="t.effects.value.length">
-      <h3>Effects of the dose</h3>
+      <h3>{{ texts.effectsOfTheDose }}</h3>
       <table>
         <thead>
           <tr class="muted small">
-            <th scope="col">What</th>
-            <th scope="col" class="num">now</th>
-            <th scope="col" class="num">after</th>
-            <th scope="col"><span class="hidden-text">unit</span></th>
+            <th scope="col">{{ texts.what }}</th>
+            <th scope="col" class="num">{{ texts.now }}</th>
+            <th scope="col" class="num">{{ texts.after }}</th>
+            <th scope="col">
+              <span class="hidden-text">{{ texts.unit }}</span>
+            </th>
           </tr>
         </thead>
         <tbody>

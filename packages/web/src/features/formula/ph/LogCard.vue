@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { logCard as texts } from '#words/formula-ph'
 import {
   adjusterName,
   decimalsOf,
@@ -53,40 +55,45 @@ const counted = computed(() => {
     sum.water += parts.waterGrams
     sums.set(x.material, sum)
   }
-  const from = t.assessment.value.amounts.fillIndex === null ? '' : ', deducted from the q.s. ingredient'
-  return [...sums].map(
-    ([material, s]) =>
-      `${formatNumber(s.grams, places.value)} g: ${formatNumber(s.dry, places.value)} g ${adjusterName(material).toLowerCase()} and ${formatNumber(s.water, places.value)} g water${from}.`,
+  const from = t.assessment.value.amounts.fillIndex === null ? '' : texts.deductedFromTheQS
+  return [...sums].map(([material, s]) =>
+    texts.gGAndGWater(
+      formatNumber(s.grams, places.value),
+      formatNumber(s.dry, places.value),
+      adjusterName(material).toLowerCase(),
+      formatNumber(s.water, places.value),
+      from,
+    ),
   )
 })
 function takeIn() {
   const edit = takeInAdditions(t.formula.value)
   if (!edit) return
   editor.apply(edit)
-  notify(toast, 'Added to the formula as a fixed amount.', { label: 'Undo', run: () => editor.undo() })
+  notify(toast, texts.addedToTheFormulaAs, { label: common.undo, run: () => editor.undo() })
 }
 function remove(entry: LogEntry) {
   editor.apply(removeEntry(t.formula.value, entry))
-  notify(toast, 'Removed from the log.', { label: 'Undo', run: () => editor.undo() })
+  notify(toast, texts.removedFromTheLog, { label: common.undo, run: () => editor.undo() })
 }
 </script>
 
 <template>
-  <TitledCard title="Log" class="closer">
+  <TitledCard :title="texts.log" class="closer">
     <ol v-if="entries.length">
       <li v-for="entry in entries" :key="`${entry.kind}${entry.index}`" :class="entry.kind">
         <span class="mono small muted">{{ stamp(entry) }}</span>
         <span class="words"
           >{{ words(entry)
           }}<span v-if="entry.kind === 'added' && entry.addition.inFormula" class="muted small">
-            · in the formula</span
+            {{ texts.inTheFormula }}</span
           ></span
         >
         <span class="mono value">{{ value(entry) }}</span>
         <button
           type="button"
-          :aria-label="`Remove: ${words(entry)} ${value(entry)}`"
-          title="Remove from the log"
+          :aria-label="texts.remove(words(entry), value(entry))"
+          :title="texts.removeFromTheLog"
           @click="remove(entry)"
         >
           <i class="pi pi-times" aria-hidden="true"></i>
@@ -94,11 +101,11 @@ function remove(entry: LogEntry) {
       </li>
     </ol>
     <p v-else class="muted small">
-      No entries yet. A measurement before the first drop makes the prediction more precise.
+      {{ texts.noEntriesYetAMeasurement }}
     </p>
     <p v-for="line in counted" :key="line" class="small muted">{{ line }}</p>
-    <PlainButton v-if="open.length" label="Add to formula" size="small" class="take" @click="takeIn" />
-    <ReadingForm v-if="!t.model.value" id="log-read" label="Read" />
+    <PlainButton v-if="open.length" :label="texts.addToFormula" size="small" class="take" @click="takeIn" />
+    <ReadingForm v-if="!t.model.value" id="log-read" :label="common.read" />
   </TitledCard>
 </template>
 

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { meterCard as texts } from '#words/formula-ph'
 import { meterText } from '@omblet/core/words'
 import { sayNumber } from '@omblet/core'
 import Button from 'primevue/button'
@@ -18,9 +20,9 @@ const findings = computed(() =>
 <template>
   <section class="card meter stacked closer" aria-labelledby="meter-title">
     <header class="abreast spread">
-      <h3 id="meter-title">pH meter</h3>
+      <h3 id="meter-title">{{ texts.phMeter }}</h3>
       <Button
-        :label="bench.meter ? 'Calibrate again' : 'Calibrate'"
+        :label="bench.meter ? texts.calibrateAgain : texts.calibrate"
         text
         size="small"
         @click="((open = true), (used = true))"
@@ -30,10 +32,10 @@ const findings = computed(() =>
       <p class="state">
         <FindingMark :severity="bench.meter.state" :size="16" />
         <span
-          >Slope <strong class="mono">{{ sayNumber(bench.meter.slopePercent, 1) }} %</strong>, offset
-          <strong class="mono">{{ sayNumber(bench.meter.offsetMv, 1) }} mV</strong>,
+          >{{ texts.slope }} <strong class="mono">{{ sayNumber(bench.meter.slopePercent, 1) }} %</strong
+          >{{ texts.offset }} <strong class="mono">{{ sayNumber(bench.meter.offsetMv, 1) }} mV</strong>,
           {{
-            bench.meter.ageDays === 0 ? 'calibrated today' : `calibrated ${bench.meter.ageDays} days ago`
+            bench.meter.ageDays === 0 ? texts.calibratedToday : texts.calibratedDaysAgo(bench.meter.ageDays)
           }}.</span
         >
       </p>
@@ -41,18 +43,17 @@ const findings = computed(() =>
         <li v-for="f in findings" :key="f.message">
           <FindingMark :severity="f.severity" :size="16" />
           <span class="small"
-            ><strong>{{ f.severity === 'check' ? 'Check' : 'Note' }}</strong> {{ f.message }} {{ f.why }}
-            <span class="muted">{{ f.source }}</span></span
+            ><strong>{{ f.severity === 'check' ? texts.check : common.note }}</strong> {{ f.message }}
+            {{ f.why }} <span class="muted">{{ f.source }}</span></span
           >
         </li>
       </ul>
       <p v-if="bench.doubt > 1" class="muted small">
-        Until then its measurements count as {{ bench.doubt }} times as uncertain.
+        {{ texts.untilThenItsMeasurementsCount(bench.doubt) }}
       </p>
     </template>
     <p v-else class="muted small">
-      No calibration recorded. Calibrate with two buffers before each session. Until then, measurements count
-      as ± 0.1.
+      {{ texts.noCalibrationRecordedCalibrate }}
     </p>
     <MeterDialog v-if="used" v-model:open="open" />
   </section>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { meterDialog as texts } from '#words/formula-ph'
 import { doseFaultText } from '@omblet/core/words'
 import {
   calibrationFault,
@@ -53,15 +55,15 @@ const number = (text: string, min: number, max: number, what: string, unit?: Fie
 /** Millivolts may be negative, which amounts never are. */
 const millivolts = (text: string) => {
   const sign = /^\s*[-−]/.test(text) ? -1 : 1
-  const parsed = number(text.replace(/^\s*[-−+]/, ''), 0, 600, 'the millivolts')
+  const parsed = number(text.replace(/^\s*[-−+]/, ''), 0, 600, texts.theMillivolts)
   return 'value' in parsed && parsed.value !== null ? { value: sign * parsed.value } : parsed
 }
 const fields = computed(() => ({
-  highPh: number(form.highPh, 0, 14, 'the pH of the buffer'),
+  highPh: number(form.highPh, 0, 14, texts.thePhOfTheBuffer),
   highMv: millivolts(form.highMv),
-  lowPh: number(form.lowPh, 0, 14, 'the pH of the buffer'),
+  lowPh: number(form.lowPh, 0, 14, texts.thePhOfTheBuffer),
   lowMv: millivolts(form.lowMv),
-  celsius: number(form.celsius, 0, 60, 'the temperature', '°C'),
+  celsius: number(form.celsius, 0, 60, common.theTemperature, '°C'),
 }))
 const errorOf = (name: keyof typeof fields.value) => {
   const f = fields.value[name]
@@ -95,8 +97,7 @@ const preview = computed(() =>
 )
 async function save() {
   if (!calibration.value || fault.value) {
-    problem.value =
-      (fault.value && doseFaultText(fault.value)) ?? 'Enter both buffers and the millivolts shown in them.'
+    problem.value = (fault.value && doseFaultText(fault.value)) ?? texts.enterBothBuffersAndThe
     return
   }
   await bench.patch({ calibration: calibration.value })
@@ -105,50 +106,49 @@ async function save() {
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="Calibrate the meter with two buffers" width="32rem">
+  <PopUp v-model:visible="open" :header="texts.calibrateTheMeterWithTwo" width="32rem">
     <form class="dialog-form" @submit.prevent="save">
       <p class="muted small wide">
-        Rinse, immerse, wait for a steady value and enter the millivolts. Use buffers on either side of your
-        pH: 7.00 and 4.01 suit most leave-on products.
+        {{ texts.rinseImmerseWaitForA }}
       </p>
-      <TextField label="First buffer, pH" :error="errorOf('highPh')" v-model="form.highPh" figure />
+      <TextField :label="texts.firstBufferPh" :error="errorOf('highPh')" v-model="form.highPh" figure />
       <TextField
-        :label="`Reading in ${form.highPh}, mV`"
+        :label="texts.readingInMv(form.highPh)"
         :error="errorOf('highMv')"
         v-model="form.highMv"
         autofocus
-        placeholder="about 0"
+        :placeholder="texts.about0"
         mono
       />
-      <TextField label="Second buffer, pH" :error="errorOf('lowPh')" v-model="form.lowPh" figure />
+      <TextField :label="texts.secondBufferPh" :error="errorOf('lowPh')" v-model="form.lowPh" figure />
       <TextField
-        :label="`Reading in ${form.lowPh}, mV`"
+        :label="texts.readingInMv2(form.lowPh)"
         :error="errorOf('lowMv')"
         v-model="form.lowMv"
-        placeholder="about 177"
+        :placeholder="texts.about177"
         mono
       />
       <TextField
-        label="Temperature of the buffers, °C"
+        :label="texts.temperatureOfTheBuffersC"
         :error="errorOf('celsius')"
         v-model="form.celsius"
         figure
       />
-      <DayField v-model="form.at" label="Day" />
-      <DayField v-model="form.since" label="Electrode in use since" />
+      <DayField v-model="form.at" :label="texts.day" />
+      <DayField v-model="form.since" :label="texts.electrodeInUseSince" />
       <div class="result wide" role="status">
         <p v-if="preview">
-          Slope <strong class="mono">{{ sayNumber(preview.slopePercent, 1) }} %</strong> of
-          {{ sayNumber(nernstSlope(calibration!.celsius), 2) }} mV per pH, offset
-          <strong class="mono">{{ sayNumber(preview.offsetMv, 1) }} mV</strong>. Acceptable: 95–105 % and up
-          to 15 mV.
+          {{ texts.slope }} <strong class="mono">{{ sayNumber(preview.slopePercent, 1) }} %</strong>
+          {{ texts.ofMvPerPhOffset(sayNumber(nernstSlope(calibration!.celsius), 2)) }}
+          <strong class="mono">{{ sayNumber(preview.offsetMv, 1) }} mV</strong
+          >{{ texts.acceptable95105AndUp }}
         </p>
         <p v-else-if="fault" class="error-text">{{ doseFaultText(fault) }}</p>
         <p v-else-if="problem" class="error-text">{{ problem }}</p>
       </div>
       <div class="dialog-buttons">
-        <QuietButton type="button" label="Cancel" @click="open = false" />
-        <Button type="submit" label="Keep" />
+        <QuietButton type="button" :label="common.cancel" @click="open = false" />
+        <Button type="submit" :label="common.keep" />
       </div>
     </form>
   </PopUp>

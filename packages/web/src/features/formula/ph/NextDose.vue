@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { nextDose as texts } from '#words/formula-ph'
 import {
   adjusterGroups,
   doseText,
@@ -45,7 +47,7 @@ const groups = computed(() =>
   listed.value
     ? adjusterGroups()
     : [
-        { label: 'In the log', items: [{ label: t.adjuster.value, value: t.adjuster.value }] },
+        { label: texts.inTheLog, items: [{ label: t.adjuster.value, value: t.adjuster.value }] },
         ...adjusterGroups(),
       ],
 )
@@ -61,7 +63,7 @@ const amountRead = computed(() =>
   parseNumber(typed.value ?? offered.value, {
     min: 0,
     max: 1e6,
-    what: 'the amount',
+    what: common.theAmount,
     unit: 'g',
     of: {
       density: solutionDensity(t.adjuster.value, t.strengthPercent.value ?? t.usual.value),
@@ -113,13 +115,13 @@ const dropOpen = ref(false)
 const twenty = ref('')
 const dropError = ref<string | null>(null)
 async function setDrop() {
-  const parsed = parseNumber(twenty.value, { min: 0, max: 1000, what: 'the weight', unit: 'g' })
+  const parsed = parseNumber(twenty.value, { min: 0, max: 1000, what: common.theWeight, unit: 'g' })
   if ('error' in parsed) return void (dropError.value = parsed.error)
-  if (!parsed.value) return void (dropError.value = `Enter the weight of ${COUNTED_DROPS} drops in grams.`)
+  if (!parsed.value) return void (dropError.value = texts.enterTheWeightOfDrops(COUNTED_DROPS))
   const dropGrams = dropOf(parsed.value)
   const { min, max } = COUNTED_GRAMS
   if (dropGrams === null)
-    return void (dropError.value = `${COUNTED_DROPS} drops weigh ${sayNumber(min)}–${sayNumber(max)} g. Check the weight and the count.`)
+    return void (dropError.value = texts.dropsWeighGCheckThe(COUNTED_DROPS, sayNumber(min), sayNumber(max)))
   dropError.value = null
   await bench.patch({ dropGrams })
   dropOpen.value = false
@@ -127,7 +129,7 @@ async function setDrop() {
 </script>
 
 <template>
-  <TitledCard title="Next dose" class="closer">
+  <TitledCard :title="texts.nextDose" class="closer">
     <div class="pick">
       <Select
         :model-value="t.adjuster.value"
@@ -136,7 +138,7 @@ async function setDrop() {
         option-value="value"
         option-group-label="label"
         option-group-children="items"
-        aria-label="Adjuster"
+        :aria-label="texts.adjuster"
         class="adjuster"
         @update:model-value="t.choose($event as string)"
       />
@@ -145,7 +147,7 @@ async function setDrop() {
           :model-value="t.strengthText.value ?? sayNumber(t.usual.value)"
           inputmode="decimal"
           class="mono"
-          aria-label="Strength, percent"
+          :aria-label="texts.strengthPercent"
           :invalid="'error' in t.strength.value"
           @update:model-value="t.strengthText.value = $event ?? ''"
         />
@@ -159,7 +161,7 @@ async function setDrop() {
     <ol class="stacked">
       <li>
         <form class="add abreast wraps" @submit.prevent="add">
-          <label for="add-grams">Add</label>
+          <label for="add-grams">{{ common.add }}</label>
           <input
             id="add-grams"
             class="mono"
@@ -168,8 +170,8 @@ async function setDrop() {
             placeholder="0"
             @input="typed = ($event.target as HTMLInputElement).value"
           />
-          <span>g, stir</span>
-          <Button type="submit" label="Added" size="small" />
+          <span>{{ texts.gStir }}</span>
+          <Button type="submit" :label="texts.added" size="small" />
         </form>
         <p v-if="addError" class="error-text" role="alert">{{ addError }}</p>
         <p v-else-if="'said' in amountRead && amountRead.said" class="muted small">{{ amountRead.said }}</p>
@@ -179,7 +181,7 @@ async function setDrop() {
             :min="0"
             :max="most"
             :step="resolution"
-            aria-label="Amount to add"
+            :aria-label="texts.amountToAdd"
             class="slide"
           />
           <p class="small" data-testid="lands">
@@ -187,12 +189,12 @@ async function setDrop() {
               lands
                 ? landsText(lands)
                 : words?.doubt
-                  ? 'No prediction for this amount.'
-                  : 'Beyond the range of the curve.'
+                  ? texts.noPredictionForThisAmount
+                  : texts.beyondTheRangeOfThe
             }}
           </p>
           <p v-if="words" class="muted small">
-            First {{ offered }} g, {{ words.how }}. {{ words.whole }} {{ words.chance }}
+            {{ texts.firstG(offered, words.how, words.whole, words.chance) }}
           </p>
           <Notice v-if="words?.doubt" kind="check">{{ words.doubt }}</Notice>
         </template>
@@ -201,12 +203,12 @@ async function setDrop() {
         <p>{{ doseWaitText() }}</p>
       </li>
       <li>
-        <ReadingForm id="leaf-read" label="Measure the pH" big />
+        <ReadingForm id="leaf-read" :label="texts.measureThePh" big />
       </li>
     </ol>
     <div class="links">
       <Button
-        label="Prepare the solution"
+        :label="texts.prepareTheSolution"
         text
         size="small"
         @click="((recipeOpen = true), (recipeUsed = true))"
@@ -214,8 +216,8 @@ async function setDrop() {
       <Button
         :label="
           bench.tools.dropGrams
-            ? `A drop is ${sayNumber(bench.tools.dropGrams, 4)} g`
-            : `Weigh ${COUNTED_DROPS} drops`
+            ? texts.aDropIsG(sayNumber(bench.tools.dropGrams, 4))
+            : texts.weighDrops(COUNTED_DROPS)
         "
         text
         size="small"
@@ -226,15 +228,15 @@ async function setDrop() {
     <LearnedNote
       v-if="!bench.tools.dropGrams"
       lesson="drop"
-      says="Measured weight of a drop"
+      :says="texts.measuredWeightOfADrop"
       unit="g"
       :places="4"
     />
     <form v-if="dropOpen" class="add abreast wraps" @submit.prevent="setDrop">
-      <label for="twenty">{{ COUNTED_DROPS }} drops weigh</label>
+      <label for="twenty">{{ texts.dropsWeigh(COUNTED_DROPS) }}</label>
       <input id="twenty" v-model="twenty" class="mono" inputmode="decimal" />
       <span>g</span>
-      <PlainButton type="submit" label="Keep" size="small" />
+      <PlainButton type="submit" :label="common.keep" size="small" />
       <p v-if="dropError" class="error-text" role="alert">{{ dropError }}</p>
     </form>
     <Notice v-if="care" kind="note">

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { phBody as texts } from '#words/formula-ph'
 import { nothingFitsText, driftText, blockerText } from '@omblet/core/words'
 import {
   blockersOf,
@@ -30,18 +32,18 @@ const without = computed(() => {
   const a = t.assessment.value
   if (t.shut.value)
     return {
-      title: 'The pH of this product cannot be measured',
-      text: 'In a W/O emulsion the water is enclosed in oil, out of reach of strip and probe. Set the pH of the water phase before emulsifying.',
+      title: texts.thePhOfThisProduct,
+      text: texts.inAWOEmulsion,
     }
   if (a.waterPercent < 5)
     return {
-      title: 'No water, no pH',
-      text: 'Only products that contain water have a pH.',
+      title: texts.noWaterNoPh,
+      text: texts.onlyProductsThatContainWater,
     }
   if (!t.model.value)
     return {
-      title: 'The pH can only be measured',
-      text: 'Soap formed in the product, zinc oxide or chalk sets its own pH, which cannot be predicted. Measure it and keep the log here.',
+      title: texts.thePhCanOnlyBe,
+      text: texts.soapFormedInTheProduct,
     }
   return null
 })
@@ -54,13 +56,13 @@ const blockers = computed(() => {
   const { fits, clashes } = t.assessment.value.ph
   const clash = clashes[0]
   if (clash)
-    return `No pH suits all: ${clash.a.label} needs ${formatRange(clash.a)}, ${clash.b.label} ${formatRange(clash.b)}.`
+    return texts.noPhSuitsAllNeeds(clash.a.label, formatRange(clash.a), clash.b.label, formatRange(clash.b))
   const [low, high] = blockersOf(t.assessment.value)
-  if (!low || !high) return 'No active or preservative here depends on pH.'
+  if (!low || !high) return common.noActiveOrPreservativeHere
   if (!fits) return nothingFitsText(nothingFits(t.assessment.value))
   return blockerText(low) === blockerText(high)
-    ? `All ingredients and the site suit pH ${formatRange(fits)}; ${blockerText(low)} sets both ends.`
-    : `All ingredients and the site suit pH ${formatRange(fits)}; ${blockerText(low)} sets the lower end, ${blockerText(high)} the upper.`
+    ? texts.allIngredientsAndTheSite(formatRange(fits), blockerText(low))
+    : texts.allIngredientsAndTheSite2(formatRange(fits), blockerText(low), blockerText(high))
 })
 </script>
 
@@ -78,25 +80,34 @@ const blockers = computed(() => {
     <div class="side">
       <NextDose v-if="!without" />
       <Notice v-if="worst" kind="check">
-        <strong
-          >It looks thin or separated until pH {{ worst.way === 'up' ? 'passes' : 'is below' }}
-          {{ sayNumber(worst.from) }}.</strong
-        >
-        {{ capitalise(listWords(thinning.map((x) => x.label))) }}
-        {{ thinning.length > 1 ? 'fail' : 'fails' }} {{ worst.way === 'up' ? 'below' : 'above' }} it and
-        {{ thinning.length > 1 ? 'recover' : 'recovers' }} once the pH is corrected and the product blended
-        again<template v-if="worst.grams"
-          >: about {{ sayNumber(worst.grams, 1) }} g of
-          {{ worst.way === 'up' ? 'sodium hydroxide, 10 %' : 'citric acid, 20 %' }}</template
-        >. Do not discard the batch.
+        <strong>{{
+          texts.itLooksThinOrSeparated(
+            worst.way === 'up' ? texts.passes : texts.isBelow,
+            sayNumber(worst.from),
+          )
+        }}</strong>
+        {{
+          texts.itAndOnceThePh(
+            capitalise(listWords(thinning.map((x) => x.label))),
+            thinning.length > 1 ? texts.fail : texts.fails,
+            worst.way === 'up' ? texts.below : texts.above,
+            thinning.length > 1 ? texts.recover : texts.recovers,
+          )
+        }}<template v-if="worst.grams">{{
+          texts.aboutGOf(
+            sayNumber(worst.grams, 1),
+            worst.way === 'up' ? texts.sodiumHydroxide10 : texts.citricAcid20,
+          )
+        }}</template
+        >{{ texts.doNotDiscardTheBatch }}
       </Notice>
       <LogCard v-if="!t.shut.value" />
       <PortionCard v-if="!without" />
       <MeterCard v-if="!t.shut.value" />
       <Notice v-if="drifts.length" kind="note">
-        <strong>Measure again after 24 hours.</strong> {{ drifts.join(' ') }}
+        <strong>{{ texts.measureAgainAfter24Hours }}</strong> {{ drifts.join(' ') }}
       </Notice>
-      <LearnedNote lesson="drift" :of="editor.id" says="pH change in the first week" unit="" :places="2" />
+      <LearnedNote lesson="drift" :of="editor.id" :says="texts.phChangeInTheFirst" unit="" :places="2" />
     </div>
   </div>
 </template>

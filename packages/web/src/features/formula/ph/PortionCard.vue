@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { portionCard as texts } from '#words/formula-ph'
 import { doseFaultText } from '@omblet/core/words'
 import {
   adjusterKey,
@@ -31,22 +33,22 @@ const error = ref<string | null>(null)
 const set = (next: Portion | undefined) => editor.apply({ type: 'patch', patch: { portion: next } })
 
 function record() {
-  const grams = parseNumber(form.value.grams, { min: 0, max: 1e5, what: 'the portion', unit: 'g' })
-  const drops = parseNumber(form.value.drops || '0', { min: 0, max: 1e4, what: 'the drops' })
-  const ph = parseNumber(form.value.ph, { min: -100, max: 1e6, what: 'the pH' })
+  const grams = parseNumber(form.value.grams, { min: 0, max: 1e5, what: texts.thePortion, unit: 'g' })
+  const drops = parseNumber(form.value.drops || '0', { min: 0, max: 1e4, what: texts.theDrops })
+  const ph = parseNumber(form.value.ph, { min: -100, max: 1e6, what: common.thePh })
   error.value = null
   if ('error' in grams) error.value = grams.error
-  else if (!grams.value) error.value = 'Enter the weight of the portion.'
+  else if (!grams.value) error.value = texts.enterTheWeightOfThe
   else if ('error' in drops) error.value = drops.error
   else if ('error' in ph) error.value = ph.error
-  else if (ph.value === null) error.value = 'Enter the measured pH.'
+  else if (ph.value === null) error.value = texts.enterTheMeasuredPh
   else {
     const fault = readingFault(ph.value)
     error.value = fault && doseFaultText(fault)
   }
   if (error.value || !('value' in grams) || !('value' in drops) || !('value' in ph)) return
   if (t.strengthPercent.value === null) {
-    error.value = 'Enter the strength of the solution first.'
+    error.value = texts.enterTheStrengthOfThe
     return
   }
   const same =
@@ -81,45 +83,56 @@ const say = (grams: number) =>
     <h3 id="portion-title">
       <button type="button" :aria-expanded="open" @click="open = !open">
         <i class="pi" :class="open ? 'pi-chevron-down' : 'pi-chevron-right'" aria-hidden="true"></i>
-        Test on a small portion
+        {{ texts.testOnASmallPortion }}
       </button>
     </h3>
     <template v-if="open">
       <p class="muted small">
-        Weigh a portion, add drops of {{ adjusterName(t.adjuster.value).toLowerCase() }},
-        {{ sayNumber(t.strengthPercent.value ?? t.usual.value) }} %, solution, measure, and repeat. A drop
-        counts as {{ sayNumber(drop, 4) }} g{{ bench.tools.dropGrams ? '' : ' until you weigh 20' }}.
+        {{
+          texts.weighAPortionAddDrops(
+            adjusterName(t.adjuster.value).toLowerCase(),
+            sayNumber(t.strengthPercent.value ?? t.usual.value),
+            sayNumber(drop, 4),
+            bench.tools.dropGrams ? '' : texts.untilYouWeigh20,
+          )
+        }}
       </p>
       <ol v-if="portion && portion.steps.length">
         <li v-for="(step, i) in portion.steps" :key="i">
-          <span>{{ sayNumber(step.grams / drop, 1) }} drops, {{ sayNumber(step.grams, 3) }} g</span>
+          <span>{{ texts.dropsG(sayNumber(step.grams / drop, 1), sayNumber(step.grams, 3)) }}</span>
           <span class="mono">pH {{ sayNumber(step.ph) }}</span>
         </li>
       </ol>
       <form @submit.prevent="record">
         <label
-          ><span class="muted small">Portion, g</span
+          ><span class="muted small">{{ texts.portionG }}</span
           ><input v-model="form.grams" class="mono" inputmode="decimal"
         /></label>
         <label
-          ><span class="muted small">Drops added</span
+          ><span class="muted small">{{ texts.dropsAdded }}</span
           ><input v-model="form.drops" class="mono" inputmode="numeric" placeholder="0"
         /></label>
         <label
-          ><span class="muted small">Measured pH</span
+          ><span class="muted small">{{ texts.measuredPh }}</span
           ><input v-model="form.ph" class="mono" inputmode="decimal" placeholder="pH"
         /></label>
-        <PlainButton type="submit" label="Note" size="small" />
+        <PlainButton type="submit" :label="common.note" size="small" />
       </form>
       <p v-if="error" class="error-text" role="alert">{{ error }}</p>
       <p v-if="scaled" class="result">
-        For pH {{ sayNumber(scaled.last.ph) }} the other {{ sayNumber(scaled.restGrams) }} g want
+        {{ texts.forPhTheOtherG(sayNumber(scaled.last.ph), sayNumber(scaled.restGrams)) }}
         <strong class="mono">{{ say(scaled.batchGrams) }} g</strong
         ><template v-if="scaled.dropsInBatch !== null && scaled.dropsInBatch < 200">
-          (about {{ sayNumber(scaled.dropsInBatch, 0) }} drops)</template
-        >. The curve now includes it. Discard the portion.
+          {{ texts.aboutDrops(sayNumber(scaled.dropsInBatch, 0)) }}</template
+        >{{ texts.theCurveNowIncludesIt }}
       </p>
-      <QuietButton v-if="portion" label="Clear portion" size="small" class="clear" @click="set(undefined)" />
+      <QuietButton
+        v-if="portion"
+        :label="texts.clearPortion"
+        size="small"
+        class="clear"
+        @click="set(undefined)"
+      />
     </template>
   </section>
 </template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { solutionDialog as texts } from '#words/formula-ph'
 import { doseFaultText, solutionText } from '@omblet/core/words'
 import { decimalsOf, formatNumber, parseNumber, sayNumber, solutionRecipe } from '@omblet/core'
 import Button from 'primevue/button'
@@ -24,12 +26,14 @@ watch(
   },
   { immediate: true },
 )
-const grams = computed(() => parseNumber(form.grams, { min: 0.1, max: 1e5, what: 'the amount', unit: 'g' }))
+const grams = computed(() =>
+  parseNumber(form.grams, { min: 0.1, max: 1e5, what: common.theAmount, unit: 'g' }),
+)
 const strength = computed(() =>
-  parseNumber(form.strength, { min: 0, max: 1000, what: 'the strength', unit: '%' }),
+  parseNumber(form.strength, { min: 0, max: 1000, what: common.theStrength, unit: '%' }),
 )
 const stock = computed(() =>
-  parseNumber(form.stock, { min: 1, max: 100, what: 'the strength of what you weigh', unit: '%' }),
+  parseNumber(form.stock, { min: 1, max: 100, what: texts.theStrengthOfWhatYou, unit: '%' }),
 )
 const said = (x: ReturnType<typeof parseNumber>) => ('error' in x ? x.error : null)
 const valueOf = (x: ReturnType<typeof parseNumber>) => ('value' in x ? x.value : null)
@@ -49,16 +53,16 @@ function use() {
 </script>
 
 <template>
-  <PopUp v-model:visible="open" :header="`A solution of ${name.toLowerCase()}`">
+  <PopUp v-model:visible="open" :header="texts.aSolutionOf(name.toLowerCase())">
     <form class="dialog-form" @submit.prevent="use">
-      <TextField label="Amount, g" :error="said(grams)" v-model="form.grams" autofocus figure />
-      <TextField label="Strength, %" :error="said(strength)" v-model="form.strength" figure />
-      <TextField label="Starting strength, %" :error="said(stock)" v-model="form.stock" figure />
+      <TextField :label="texts.amountG" :error="said(grams)" v-model="form.grams" autofocus figure />
+      <TextField :label="texts.strength" :error="said(strength)" v-model="form.strength" figure />
+      <TextField :label="texts.startingStrength" :error="said(stock)" v-model="form.stock" figure />
       <div v-if="recipe" class="wide stacked" role="status">
         <p v-if="'fault' in recipe" class="error-text">{{ doseFaultText(recipe.fault) }}</p>
         <template v-else>
           <dl>
-            <dt>Distilled water</dt>
+            <dt>{{ texts.distilledWater }}</dt>
             <dd class="mono num bold">{{ say(recipe.waterGrams) }} g</dd>
             <dt>{{ name }}</dt>
             <dd class="mono num bold">{{ say(recipe.solidGrams) }} g</dd>
@@ -72,8 +76,8 @@ function use() {
         </template>
       </div>
       <div class="dialog-buttons">
-        <QuietButton type="button" label="Close" @click="open = false" />
-        <Button type="submit" label="Use this strength" :disabled="!recipe || 'fault' in recipe" />
+        <QuietButton type="button" :label="common.close" @click="open = false" />
+        <Button type="submit" :label="texts.useThisStrength" :disabled="!recipe || 'fault' in recipe" />
       </div>
     </form>
   </PopUp>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { targetFields as texts } from '#words/formula-ph'
 import { formatRange } from '@omblet/core'
 import Button from 'primevue/button'
 import Slider from 'primevue/slider'
@@ -33,16 +34,16 @@ const middle = computed({
       :min="2.5"
       :max="9"
       :step="0.05"
-      aria-label="Centre of the target"
+      :aria-label="texts.centreOfTheTarget"
       class="slider"
       @slideend="editor.settle()"
     />
     <p v-if="error" class="error-text abreast wraps" role="alert">{{ error }}</p>
     <p v-else-if="!own && t.target.value" class="muted small abreast wraps">
-      common range
-      <Button label="Save target" size="small" text @click="choose({ ...t.target.value })" />
+      {{ texts.commonRange }}
+      <Button :label="texts.saveTarget" size="small" text @click="choose({ ...t.target.value })" />
     </p>
-    <p v-else-if="!own" class="muted small abreast wraps">Enter the target pH.</p>
+    <p v-else-if="!own" class="muted small abreast wraps">{{ texts.enterTheTargetPh }}</p>
     <p
       v-else-if="
         t.assessment.value.ph.fits &&
@@ -50,7 +51,7 @@ const middle = computed({
       "
       class="error-text abreast wraps"
     >
-      All ingredients and the site suit {{ formatRange(t.assessment.value.ph.fits) }}.
+      {{ texts.allIngredientsAndTheSite(formatRange(t.assessment.value.ph.fits)) }}
     </p>
   </div>
 </template>

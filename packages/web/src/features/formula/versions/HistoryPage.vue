@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { historyPage as texts } from '#words/formula-versions'
 import { difference, sayChange } from '@omblet/core'
 import { format } from 'date-fns'
 import { computed, onMounted } from 'vue'
@@ -26,26 +27,30 @@ const rows = computed(() =>
   <div>
     <PrintBar
       :back="`/formulas/${editor.id}/versions`"
-      :title="`History of ${editor.formula!.name || 'this formula'}`"
+      :title="texts.historyOf(editor.formula!.name || texts.thisFormula)"
     />
     <article class="sheet">
       <h2>{{ editor.formula!.name }}</h2>
-      <p v-if="rows.length === 0">No versions yet.</p>
+      <p v-if="rows.length === 0">{{ texts.noVersionsYet }}</p>
       <section v-for="{ version, parent, changes } in rows" :key="version.id">
         <h3>
-          Version {{ version.number }}<template v-if="version.name">: {{ version.name }}</template>
+          {{ texts.version(version.number) }}<template v-if="version.name">: {{ version.name }}</template>
         </h3>
         <p>
           {{ format(new Date(version.savedAt), 'd MMM yyyy')
-          }}<template v-if="parent">, from version {{ parent.number }}</template
-          ><template v-if="version.rating">, rated {{ version.rating }} of 5</template>
+          }}<template v-if="parent">{{ texts.fromVersion(parent.number) }}</template
+          ><template v-if="version.rating">{{ texts.ratedOf5(version.rating) }}</template>
         </p>
-        <p v-if="version.reason"><strong>Reason:</strong> {{ version.reason }}</p>
-        <p v-if="version.result"><strong>Result:</strong> {{ version.result }}</p>
+        <p v-if="version.reason">
+          <strong>{{ texts.reason }}</strong> {{ version.reason }}
+        </p>
+        <p v-if="version.result">
+          <strong>{{ texts.result }}</strong> {{ version.result }}
+        </p>
         <ul>
           <li v-for="c in changes" :key="c">{{ c }}</li>
         </ul>
-        <p v-if="parent && changes.length === 0">No changes.</p>
+        <p v-if="parent && changes.length === 0">{{ texts.noChanges }}</p>
       </section>
     </article>
   </div>

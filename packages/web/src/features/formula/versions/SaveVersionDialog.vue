@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { saveVersionDialog as texts } from '#words/formula-versions'
 import Button from 'primevue/button'
 import { QuietButton } from '../../../components/buttons'
 import { PopUp } from '../../../components/dialogs'
@@ -29,7 +31,7 @@ async function save() {
     )
     open.value = false
     name.value = ''
-    notify(toast, `Version ${record.number} saved.`)
+    notify(toast, texts.versionSaved(record.number))
     emit('saved')
   } catch (error) {
     notify(toast, explainStorage(error), undefined, 'error')
@@ -38,19 +40,19 @@ async function save() {
 </script>
 
 <template>
-  <PopUp v-model:visible="open" header="Save version" width="26rem">
+  <PopUp v-model:visible="open" :header="common.saveVersion" width="26rem">
     <form class="dialog-form" @submit.prevent="save">
       <TextField
-        label="Name (optional)"
+        :label="texts.nameOptional"
         v-model="name"
         autofocus
         maxlength="120"
-        placeholder="less wax, more glycerin"
+        :placeholder="texts.lessWaxMoreGlycerin"
       />
-      <p class="muted small">A version is a snapshot of the formula. You can open and restore it later.</p>
+      <p class="muted small">{{ texts.aVersionIsASnapshot }}</p>
       <div class="dialog-buttons">
-        <QuietButton type="button" label="Cancel" @click="open = false" />
-        <Button type="submit" label="Save version" />
+        <QuietButton type="button" :label="common.cancel" @click="open = false" />
+        <Button type="submit" :label="common.saveVersion" />
       </div>
     </form>
   </PopUp>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sidesTable as texts } from '#words/formula-versions'
 import { findingText, sidesText } from '@omblet/core/words'
 import { capitalise, formatNumber, sideBySide, type SideRow, findingKey } from '@omblet/core'
 import { computed } from 'vue'
@@ -16,7 +17,7 @@ const cell = (side: SideRow['left']) =>
     : side.fill
       ? `q.s. ${formatNumber(side.percent ?? 0, 2, 3)}`
       : side.percent === null
-        ? 'no amount'
+        ? texts.noAmount
         : formatNumber(side.percent, 2, 4)
 const moved = (r: SideRow) =>
   r.left && r.right && r.left.phase !== r.right.phase ? `${r.left.phase} → ${r.right.phase}` : ''
@@ -25,23 +26,25 @@ const told = computed(() =>
 )
 const same = computed(() => !sides.value.rows.some((r) => r.changed))
 const findings = computed(() => [
-  { title: 'New findings', list: sides.value.came, none: 'none' },
-  { title: 'Resolved findings', list: sides.value.went, none: 'none' },
+  { title: texts.newFindings, list: sides.value.came, none: 'none' },
+  { title: texts.resolvedFindings, list: sides.value.went, none: 'none' },
 ])
 const steps = computed(() =>
   [
-    { title: `Only in ${props.pair.left.name.toLowerCase()}`, list: told.value.steps.left },
-    { title: `Only in ${props.pair.right.name.toLowerCase()}`, list: told.value.steps.right },
+    { title: texts.onlyIn(props.pair.left.name.toLowerCase()), list: told.value.steps.left },
+    { title: texts.onlyIn(props.pair.right.name.toLowerCase()), list: told.value.steps.right },
   ].filter((s) => s.list.length > 0),
 )
 </script>
 
 <template>
   <div class="sides">
-    <p v-if="same" class="muted">No differences.</p>
+    <p v-if="same" class="muted">{{ texts.noDifferences }}</p>
     <table>
       <caption class="hidden-text">
-        Amounts in percent, side by side
+        {{
+          texts.amountsInPercentSideBy
+        }}
       </caption>
       <thead>
         <tr>
@@ -54,7 +57,7 @@ const steps = computed(() =>
         <tr v-for="(r, i) in sides.rows" :key="i" :class="{ changed: r.changed }">
           <th scope="row">
             {{ capitalise(r.label) }}<span v-if="moved(r)" class="muted small"> {{ moved(r) }}</span
-            ><span v-if="r.changed" class="hidden-text">, differs</span>
+            ><span v-if="r.changed" class="hidden-text">{{ texts.differs }}</span>
           </th>
           <td class="mono num">{{ cell(r.left) }}</td>
           <td class="mono num">{{ cell(r.right) }}</td>

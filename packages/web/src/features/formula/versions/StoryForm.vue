@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { storyForm as texts } from '#words/formula-versions'
 import type { VersionStory } from '@omblet/core'
 import Rating from 'primevue/rating'
 import { ref, watch } from 'vue'
@@ -24,35 +26,35 @@ watch(
   <div class="story">
     <TextField
       id="version-reason"
-      :label="parent ? `Why ${version.number} after ${parent.number}` : 'Reason'"
+      :label="parent ? texts.whyAfter(version.number, parent.number) : common.reason"
       v-model="reason"
       :rows="2"
       maxlength="2000"
-      placeholder="less white when rubbed in"
+      :placeholder="texts.lessWhiteWhenRubbedIn"
       @change="emit('tell', { reason: reason.trim() })"
     />
     <TextField
-      label="Result"
+      :label="common.result"
       v-model="result"
       :rows="2"
       maxlength="4000"
-      placeholder="absorbs faster, same odour"
+      :placeholder="texts.absorbsFasterSameOdour"
       @change="emit('tell', { result: result.trim() })"
     />
     <div class="foot abreast wraps">
       <span class="abreast"
-        ><span id="rating-label" class="muted small">Rating</span>
+        ><span id="rating-label" class="muted small">{{ texts.rating }}</span>
         <Rating
           :model-value="version.rating ?? 0"
           aria-labelledby="rating-label"
           @update:model-value="emit('tell', { rating: $event || undefined })"
       /></span>
-      <RouterLink v-if="version.trialId" :to="`/trials/${version.trialId}`" class="small"
-        >Source trial</RouterLink
-      >
-      <RouterLink v-if="version.batchId" :to="`/bench/${version.batchId}/record`" class="small"
-        >Batch</RouterLink
-      >
+      <RouterLink v-if="version.trialId" :to="`/trials/${version.trialId}`" class="small">{{
+        texts.sourceTrial
+      }}</RouterLink>
+      <RouterLink v-if="version.batchId" :to="`/bench/${version.batchId}/record`" class="small">{{
+        common.batch
+      }}</RouterLink>
     </div>
   </div>
 </template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { common } from '#words/common'
+import { versionsPage as texts } from '#words/formula-versions'
 import { type Formula } from '@omblet/core'
 import { format } from 'date-fns'
 import Button from 'primevue/button'
@@ -34,8 +36,8 @@ const layers = (formula: Formula) =>
 
 async function restore(version: VersionRecord) {
   await v.restore(version)
-  notify(toast, `Version ${version.number} restored. Undo brings the previous formula back.`, {
-    label: 'Undo',
+  notify(toast, texts.versionRestoredUndoBringsThe(version.number), {
+    label: common.undo,
     run: () => editor.undo(),
   })
   await router.push(`/formulas/${editor.id!}`)
@@ -48,18 +50,18 @@ const stars = (n: number | undefined) => (n ? `${'★'.repeat(n)}${'☆'.repeat(
 <template>
   <div class="versions-page">
     <Notice v-if="problem" kind="stop" class="leaf">{{ problem }}</Notice>
-    <NothingYet v-if="ready && versions.length === 0" title="No versions yet">
-      <p>Save a version before you try something, so you can go back to it.</p>
+    <NothingYet v-if="ready && versions.length === 0" :title="texts.noVersionsYet">
+      <p>{{ texts.saveAVersionBeforeYou }}</p>
       <template #actions>
-        <Button label="Save version" icon="pi pi-bookmark" @click="saveOpen = true" />
+        <Button :label="common.saveVersion" icon="pi pi-bookmark" @click="saveOpen = true" />
       </template>
     </NothingYet>
     <div v-else-if="versions.length" class="body">
-      <section class="list" aria-label="Versions">
+      <section class="list" :aria-label="common.versions">
         <div class="buttons">
-          <Button label="Save version" icon="pi pi-bookmark" @click="saveOpen = true" />
+          <Button :label="common.saveVersion" icon="pi pi-bookmark" @click="saveOpen = true" />
           <PlainButton
-            label="Print the history"
+            :label="texts.printTheHistory"
             icon="pi pi-print"
             @click="router.push(`/formulas/${editor.id}/history`)"
           />
@@ -80,21 +82,21 @@ const stars = (n: number | undefined) => (n ? `${'★'.repeat(n)}${'☆'.repeat(
                 :aria-pressed="version.id === openId"
                 @click="openId = version.id"
               >
-                Version {{ version.number }}
+                {{ texts.version(version.number) }}
               </button>
               <span class="muted small"
                 >{{ format(new Date(version.savedAt), 'd MMM yyyy, HH:mm')
-                }}<template v-if="from">, from {{ from.number }}</template></span
+                }}<template v-if="from">{{ texts.from(from.number) }}</template></span
               >
-              <span v-if="version.rating" class="small" :aria-label="`Rated ${version.rating} of 5`">{{
+              <span v-if="version.rating" class="small" :aria-label="texts.ratedOf5(version.rating)">{{
                 stars(version.rating)
               }}</span>
               <input
                 class="rename small"
                 :value="version.name"
-                :aria-label="`Name of version ${version.number}`"
+                :aria-label="texts.nameOfVersion(version.number)"
                 maxlength="120"
-                placeholder="no name"
+                :placeholder="texts.noName"
                 @change="rename(version, $event)"
               />
             </div>
@@ -104,16 +106,22 @@ const stars = (n: number | undefined) => (n ? `${'★'.repeat(n)}${'☆'.repeat(
       <section
         v-if="opened && pair"
         class="card view stacked padded"
-        :aria-label="`Version ${opened.number}`"
+        :aria-label="texts.version(opened.number)"
       >
         <header>
           <h2>
-            Version {{ opened.number }}<span v-if="opened.name">: {{ opened.name }}</span>
+            {{ texts.version(opened.number) }}<span v-if="opened.name">: {{ opened.name }}</span>
           </h2>
-          <PlainButton label="Restore" icon="pi pi-history" size="small" @click="restore(opened)" />
+          <PlainButton :label="common.restore" icon="pi pi-history" size="small" @click="restore(opened)" />
         </header>
         <StoryForm :version="opened" :parent="parent" @tell="v.tell(opened.id, $event)" />
-        <ChoiceField v-model="againstId" label="Compare with" :options="choices" small class="against" />
+        <ChoiceField
+          v-model="againstId"
+          :label="texts.compareWith"
+          :options="choices"
+          small
+          class="against"
+        />
         <SidesTable :pair="pair" />
       </section>
     </div>

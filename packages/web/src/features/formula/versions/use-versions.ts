@@ -1,3 +1,4 @@
+import { useVersions as texts } from '#words/formula-versions'
 import { versionTree, type VersionStory } from '@omblet/core'
 import { computed, ref, shallowRef } from 'vue'
 import { explainStorage } from '../../../storage/db'
@@ -36,20 +37,20 @@ export function useVersions() {
   const opened = computed(() => find(openId.value))
   const parent = computed(() => tree.value.find((t) => t.version.id === openId.value)?.parent ?? null)
   const choices = computed(() => [
-    { value: SHEET, label: 'the current formula' },
+    { value: SHEET, label: texts.theCurrentFormula },
     ...versions.value
       .filter((v) => v.id !== openId.value)
-      .map((v) => ({ value: v.id, label: `version ${v.number}${v.name ? `, ${v.name}` : ''}` })),
+      .map((v) => ({ value: v.id, label: texts.version(v.number, v.name ? `, ${v.name}` : '') })),
   ])
   /** The older of the two stands on the left. */
   const pair = computed(() => {
     const one = opened.value
     const other = againstId.value === SHEET ? null : find(againstId.value)
     if (!one || (!other && !editor.formula)) return null
-    const a = { name: `Version ${one.number}`, formula: one.formula, at: one.number }
+    const a = { name: texts.version2(one.number), formula: one.formula, at: one.number }
     const b = other
-      ? { name: `Version ${other.number}`, formula: other.formula, at: other.number }
-      : { name: 'Current', formula: editor.formula!, at: Infinity }
+      ? { name: texts.version2(other.number), formula: other.formula, at: other.number }
+      : { name: texts.current, formula: editor.formula!, at: Infinity }
     const [left, right] = a.at <= b.at ? [a, b] : [b, a]
     return {
       left: { ...left, derived: materials.derive(left.formula) },
