@@ -26,6 +26,7 @@ const CORE = [
   ['files'],
 ]
 const WEB = [
+  ['words'],
   ['browser'],
   ['storage', 'instruments'],
   ['stores'],
@@ -120,6 +121,7 @@ export default {
     enhancedResolveOptions: {
       extensions: ['.ts', '.mjs', '.js', '.vue', '.json'],
       exportsFields: ['exports'],
+      importsFields: ['imports'],
       conditionNames: ['import', 'types', 'default', 'node'],
     },
   },

@@ -204,7 +204,7 @@ export {
   sayPercent,
   shorten,
 } from './text/format.ts'
-export { firstIssue, ReadError } from './text/json.ts'
+export { firstIssue, ReadError } from './files/json.ts'
 export { slug } from './text/names.ts'
 export { clockAt, minutesOfDay, sayMinutes } from './text/minutes.ts'
 export { isSoundRemedy } from './findings/sound-remedies.ts'
@@ -220,14 +220,8 @@ export {
 export { unitOf } from './text/units.ts'
 export { readDayText } from './text/days.ts'
 export { measuredOf } from './materials/measured.ts'
-export {
-  parseAmount,
-  parseNumber,
-  parsePrice,
-  type FieldLimits,
-  type FieldUnit,
-  type MeasuredOut,
-} from './text/numbers.ts'
+export { type FieldUnit, type MeasuredOut } from './text/numbers.ts'
+export { parseAmount, parseNumber, parsePrice, type FieldLimits } from './words/typed.ts'
 export {
   PROPERTIES,
   type Property,

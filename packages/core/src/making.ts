@@ -2,7 +2,7 @@
 export { actualFormula, chargedToFill, phFormula } from './bench/actual.ts'
 export { looksAt, type Symptom, SYMPTOMS } from './bench/symptoms.ts'
 export { type CoolFit, type CoolReading, fitCooling, stirEvery } from './bench/cool-fit.ts'
-export { BatchInfo, BatchEvent, eventFault, BatchEventBody, UNDOABLE } from './batch/events.ts'
+export { BatchInfo, BatchEvent, BatchEventBody, UNDOABLE } from './batch/events.ts'
 export {
   DEFAULT_SERIAL,
   Follower,
@@ -49,7 +49,7 @@ export {
   priceAtMargin,
   swapCost,
 } from './cost/cost.ts'
-export { readPrices } from './cost/prices.ts'
+export { readPrices } from './files/prices.ts'
 export {
   Container,
   CONTAINER_KINDS,

@@ -29,7 +29,7 @@ import {
   type Formula,
 } from '../src/index.ts'
 import { inciList } from '../src/label/ingredients.ts'
-import { isTooDeep, MOST_FORMULA_CHARACTERS } from '../src/text/json.ts'
+import { isTooDeep, MOST_FORMULA_CHARACTERS } from '../src/files/json.ts'
 import { anyBackup, anyBatch, anyWholeFormula } from './any-record.ts'
 import { Making } from './bench-helpers.ts'
 import { formula, phase } from './helpers.ts'

@@ -1,3 +1,4 @@
+import { eventFaultText } from '../src/words/field-fault.ts'
 import { baseNote, forbidsText } from '../src/words/index.ts'
 import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
@@ -5,7 +6,6 @@ import {
   benchPlan,
   catalogue,
   derivedOf,
-  eventFault,
   foldBatch,
   readFormula,
   refusal,
@@ -126,7 +126,7 @@ describe('variants', () => {
       ]
       for (const e of eventsOfBase(own, made, base, '2026-03-01T11:00:00.000Z', baseNote)) {
         expect(refusal(foldBatch(own, course), e)).toBeNull()
-        expect(eventFault(e)).toBeNull()
+        expect(eventFaultText(e)).toBeNull()
         course.push(e)
       }
       const state = foldBatch(own, course)

@@ -1,5 +1,4 @@
 import * as z from 'zod'
-import { fieldName } from '../text/json.ts'
 import { Formula, METHODS } from '../shapes/formula.ts'
 import { idOf } from '../shapes/references.ts'
 import { PlannedLook, PROPERTIES, Sample, SeenColour, WAYS } from '../shapes/stability.ts'
@@ -180,15 +179,6 @@ export const BatchEvent = z.intersection(
   BatchEventBody,
 )
 export type BatchEvent = z.infer<typeof BatchEvent>
-
-/** Why this entry could not be read again if it were stored, as a sentence; null where it could. */
-export function eventFault(event: unknown): string | null {
-  const parsed = BatchEvent.safeParse(event)
-  const issue = parsed.success ? null : parsed.error.issues[0]
-  return issue
-    ? `This cannot be entered: ${fieldName(issue.path)} ${issue.message.replace(/^[A-Z]/, (c) => c.toLowerCase())}.`
-    : null
-}
 
 export type EventOf<T extends BatchEventBody['type']> = BatchEvent & Extract<BatchEventBody, { type: T }>
 

@@ -1,3 +1,4 @@
+import { fieldFault } from '../shapes/field-fault.ts'
 import * as z from 'zod'
 
 export const INSTRUMENTS = ['scale', 'thermometer', 'ph'] as const
@@ -13,7 +14,7 @@ export const LinePattern = z.object({
   /** Text of a line that shows that nothing can be read: overload, no probe. */
   fault: z.string().max(40),
   /** What a reading is multiplied by to come to grams, °C or pH. */
-  factor: z.number().refine((f) => f !== 0 && Math.abs(f) <= 1e6, { error: 'must not be 0' }),
+  factor: z.number().refine((f) => f !== 0 && Math.abs(f) <= 1e6, fieldFault('not-zero')),
   decimalComma: z.boolean(),
 })
 export type LinePattern = z.infer<typeof LinePattern>

@@ -5,7 +5,9 @@ import { madeGrams } from '../bench/record.ts'
 import { lotUse } from '../bench/refuse.ts'
 import type { BatchState } from '../bench/types.ts'
 import { lotPrice, lotsToUse, pricePerGram, freshnessOf, type Lot } from '../materials/lots.ts'
-import type { PriceOf } from './prices.ts'
+
+/** Price of a gram by material; null where none is known. */
+export type PriceOf = (material: string) => number | null
 
 /** Grams of one material that are paid for, and from where. */
 export interface Portion {

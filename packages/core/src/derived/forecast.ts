@@ -1,6 +1,6 @@
 import { coldAndWarm, expectedBody } from '../feel/body.ts'
 import { costByPrices } from '../cost/cost.ts'
-import type { PriceOf } from '../cost/prices.ts'
+import type { PriceOf } from '../cost/cost.ts'
 import { isCaution } from '../findings/index.ts'
 import type { Finding } from '../findings/types.ts'
 import type { Derived } from './derived.ts'

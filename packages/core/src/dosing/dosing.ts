@@ -1,7 +1,7 @@
 import type { Assessment } from '../assess/types.ts'
 import type { Said } from '../text/said.ts'
 import type { DoseFaultFacts } from './said.ts'
-import { parseNumber } from '../text/numbers.ts'
+import { readFigure } from '../text/numbers.ts'
 import { ADJUSTERS, adjusterOf, strengthFault, USUAL_ADJUSTER } from '../ph/adjusters.ts'
 import { aimPh } from './aim.ts'
 import { adjusterKey, phModelOf, phNow, type PhNow } from './fit.ts'
@@ -111,8 +111,8 @@ export function dosingOf(
 
 function strengthOf(adjuster: string, text: string | null, usual: number): Dosing['strength'] {
   if (text === null) return { value: usual }
-  const parsed = parseNumber(text, { min: 0, max: 1000, what: 'the strength', unit: '%' })
-  if ('error' in parsed) return { error: { code: 'typed', text: parsed.error } }
+  const parsed = readFigure(text, { min: 0, max: 1000, unit: '%' })
+  if ('fault' in parsed) return { error: { code: 'typed', fault: parsed.fault, what: 'strength' } }
   if (parsed.value === null) return { error: { code: 'no-strength' } }
   const fault = strengthFault(adjuster, parsed.value)
   return fault ? { error: fault } : { value: parsed.value }

@@ -1,3 +1,4 @@
+import { backup as texts } from '#words/files'
 import * as z from 'zod'
 import { LIMITS, type Formula } from '../shapes/formula.ts'
 import { FactChange } from '../materials/changes.ts'
@@ -12,7 +13,7 @@ import { VersionStory } from '../shapes/version.ts'
 import { shorten } from '../text/format.ts'
 import { BATCH_VERSION, toBatch, type BatchFile } from './batch.ts'
 import { toFormula } from './formula.ts'
-import { firstIssue, isTooDeep, ReadError, refuseNewer } from '../text/json.ts'
+import { firstIssue, isTooDeep, ReadError, refuseNewer } from './json.ts'
 import { toPlannedTrial } from './trial.ts'
 
 export const BACKUP_VERSION = 1
@@ -111,7 +112,7 @@ function withShortName(formula: unknown): unknown {
 }
 
 function parsed<T>(schema: z.ZodType<T>, value: unknown): T {
-  if (isTooDeep(value)) throw new ReadError('it holds values too deep in each other to be stored.')
+  if (isTooDeep(value)) throw new ReadError(texts.itHoldsValuesTooDeep)
   const result = schema.safeParse(value)
   if (!result.success) throw firstIssue(result.error)
   return result.data
@@ -140,7 +141,7 @@ const soundInto =
 const soundFormulas = (sound: Sound, items: readonly unknown[]): BackupFormula[] =>
   sound(
     items,
-    (f, i) => `Formula ${nameIn(f, 'formula', 'name') || i + 1}`,
+    (f, i) => texts.formula(nameIn(f, 'formula', 'name') || i + 1),
     (item): BackupFormula => {
       const { id, createdAt, updatedAt, from, formula, versions } = parsed(SavedFormula, item)
       const of = nameIn(item, 'formula', 'name')
@@ -152,7 +153,7 @@ const soundFormulas = (sound: Sound, items: readonly unknown[]): BackupFormula[]
         formula: toFormula(withShortName(formula)),
         versions: sound(
           versions,
-          (v, j) => `Version ${String((v as { number?: unknown } | null)?.number ?? j + 1)} of ${of}`,
+          (v, j) => texts.versionOf(String((v as { number?: unknown } | null)?.number ?? j + 1), of),
           (entry): BackupVersion => {
             const version = parsed(SavedVersion, entry)
             return { ...version, formula: toFormula(withShortName(version.formula)) }
@@ -176,13 +177,12 @@ export function toBackup(value: unknown): ReadBackup {
   const formulas = soundFormulas(sound, lists.formulas)
   const materials = sound(
     lists.materials,
-    (m, i) => `Material ${nameIn(m, 'name') || i + 1}`,
+    (m, i) => texts.material(nameIn(m, 'name') || i + 1),
     (item) => parsed(Material, item),
   )
   const circles = mixtureCircles(materials)
   for (const m of materials)
-    if (circles.has(m.id))
-      refused.push({ what: `Material “${m.name}”`, why: 'it contains itself by way of its parts.' })
+    if (circles.has(m.id)) refused.push({ what: texts.material2(m.name), why: texts.itContainsItselfByWay })
   const backup: Backup = {
     savedAt,
     settings,
@@ -190,26 +190,26 @@ export function toBackup(value: unknown): ReadBackup {
     materials: materials.filter((m) => !circles.has(m.id)),
     lots: sound(
       lists.lots,
-      (l, i) => `Lot of ${nameIn(l, 'material') || i + 1}`,
+      (l, i) => texts.lotOf(nameIn(l, 'material') || i + 1),
       (item) => parsed(Lot, withRealDays(item)),
     ),
     containers: sound(
       lists.containers,
-      (c, i) => `Container ${nameIn(c, 'name') || i + 1}`,
+      (c, i) => texts.container(nameIn(c, 'name') || i + 1),
       (item) => parsed(Container, item),
     ),
     stock: sound(
       lists.stock,
-      (_, i) => `Entry ${i + 1} of what is left`,
+      (_, i) => texts.entryOfWhatIsLeft(i + 1),
       (item) => parsed(StockEntry, item),
     ),
     changes: sound(
       lists.changes,
-      (c, i) => `Own figures of ${nameIn(c, 'id') || i + 1}`,
+      (c, i) => texts.ownFiguresOf(nameIn(c, 'id') || i + 1),
       (item) => parsed(FactChange, item),
     ),
-    batches: sound(lists.batches, (b, i) => `Batch ${nameIn(b, 'batch', 'code') || i + 1}`, toBatch),
-    trials: sound(lists.trials, (t, i) => `Trial ${nameIn(t, 'name') || i + 1}`, toPlannedTrial),
+    batches: sound(lists.batches, (b, i) => texts.batch(nameIn(b, 'batch', 'code') || i + 1), toBatch),
+    trials: sound(lists.trials, (t, i) => texts.trial(nameIn(t, 'name') || i + 1), toPlannedTrial),
   }
   const taken =
     formulas.length +
@@ -220,7 +220,7 @@ export function toBackup(value: unknown): ReadBackup {
     backup.batches.length +
     backup.trials.length
   if (taken === 0 && refused.length > 0)
-    throw new ReadError(`Nothing in this backup can be read. ${refused[0]!.what}: ${refused[0]!.why}`)
+    throw new ReadError(texts.nothingInThisBackupCan(refused[0]!.what, refused[0]!.why))
   return { backup, refused }
 }
 

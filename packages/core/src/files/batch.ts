@@ -1,8 +1,10 @@
+import { fieldFault } from '../shapes/field-fault.ts'
+import { batch as texts } from '#words/files'
 import * as z from 'zod'
 import { BatchInfo, BatchEvent } from '../batch/events.ts'
 import { shorten } from '../text/format.ts'
 import { toFormula } from './formula.ts'
-import { firstIssue, inside, ReadError, refuseDepth, refuseNewer } from '../text/json.ts'
+import { firstIssue, inside, ReadError, refuseDepth, refuseNewer } from './json.ts'
 
 export const BATCH_VERSION = 1
 
@@ -18,7 +20,7 @@ const Photo = z.object({
   data: z
     .string()
     .max(MOST_PHOTO_CHARACTERS)
-    .refine((data) => isBase64(data), { error: 'must be base64' }),
+    .refine((data) => isBase64(data), fieldFault('no-base64')),
 })
 export type BatchPhoto = z.infer<typeof Photo>
 
@@ -54,16 +56,11 @@ export function toBatch(value: unknown): BatchFile {
   if (!parsed.success) throw firstIssue(parsed.error)
   const { batch, events, photos } = parsed.data
   const start = events[0]!
-  if (start.type !== 'start') throw new ReadError('events[0] must be the start of the batch.', 'events[0]')
+  if (start.type !== 'start') throw new ReadError(texts.events0MustBeThe, 'events[0]')
   const wrong = events.findIndex((e, i) => e.n !== i)
-  if (wrong >= 0)
-    throw new ReadError(
-      `events[${wrong}].n must be ${wrong}: events are numbered in order from 0.`,
-      `events[${wrong}].n`,
-    )
+  if (wrong >= 0) throw new ReadError(texts.eventsNMustBeEvents(wrong, wrong), `events[${wrong}].n`)
   const again = events.findIndex((e, i) => i > 0 && e.type === 'start')
-  if (again > 0)
-    throw new ReadError(`events[${again}] is a second start; a batch begins once.`, `events[${again}]`)
+  if (again > 0) throw new ReadError(texts.eventsIsASecondStart(again), `events[${again}]`)
   return { batch, events, photos }
 }
 

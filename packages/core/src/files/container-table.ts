@@ -1,7 +1,8 @@
+import { containerTable as texts } from '#words/files'
 import { Container } from '../fill/containers.ts'
 import { slug } from '../text/names.ts'
-import { firstIssue } from '../text/json.ts'
-import { parseNumber, parsePrice } from '../text/numbers.ts'
+import { firstIssue } from './json.ts'
+import { parseNumber, parsePrice } from '../words/typed.ts'
 
 type Reads = 'mL' | 'g' | 'price' | 'number'
 const read = (text: string, what: string, reads: Reads) =>
@@ -42,8 +43,7 @@ export function readContainers(
   const columns = head.map(
     (h) => COLUMNS.find((c) => slug(c.name) === slug(h) || c.also.includes(slug(h))) ?? null,
   )
-  if (!columns.some((c) => c?.key === 'name'))
-    return { rows: [], refused: ['The table has no column “name”.'] }
+  if (!columns.some((c) => c?.key === 'name')) return { rows: [], refused: [texts.theTableHasNoColumn] }
   const refused: string[] = []
   const rows = rest.flatMap((row, i): { was: Container | null; next: Container }[] => {
     const draft: Record<string, unknown> = {}
@@ -52,7 +52,7 @@ export function readContainers(
       if (!column || text === '') continue
       const number = column.reads ? read(text, column.name, column.reads) : null
       if (number && 'error' in number) {
-        refused.push(`Row ${i + 2}: ${number.error}`)
+        refused.push(texts.row(i + 2, number.error))
         return []
       }
       draft[column.key] = number ? number.value : text
@@ -62,7 +62,7 @@ export function readContainers(
     )
     const checked = Container.safeParse({ left: 0, ...old, ...draft, id: draft['id'] ?? old?.id ?? makeId() })
     if (checked.success) return [{ was: old ?? null, next: checked.data }]
-    refused.push(`Row ${i + 2}: ${firstIssue(checked.error).message}`)
+    refused.push(texts.row2(i + 2, firstIssue(checked.error).message))
     return []
   })
   return { rows, refused }

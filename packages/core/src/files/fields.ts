@@ -1,3 +1,4 @@
+import { fields as texts } from '#words/files'
 import { sayNumber, shorten } from '../text/format.ts'
 import { same } from './same.ts'
 
@@ -39,17 +40,17 @@ export function withChanges<T extends object>(
 const FIELD_WORDS: Readonly<Record<string, string>> = {
   leftGrams: 'left',
   packGrams: 'pack',
-  batch: 'lot number',
-  expires: 'good until',
-  madeFrom: 'made from',
-  wall: 'made of',
+  batch: texts.lotNumber,
+  expires: texts.goodUntil,
+  madeFrom: texts.madeFrom,
+  wall: texts.madeOf,
   nominalMl: 'holds',
   brimMl: 'brimful',
-  emptyGrams: 'weighs empty',
-  inci: 'INCI names',
+  emptyGrams: texts.weighsEmpty,
+  inci: texts.inciNames,
   ph: 'pH',
-  usage: 'usual range',
-  heatMaxC: 'stands up to',
+  usage: texts.usualRange,
+  heatMaxC: texts.standsUpTo,
   strengthPercent: 'strength',
 }
 /** The name of a field in words, such as `good until`. */
@@ -67,7 +68,7 @@ export function valueWords(field: string, value: unknown): string {
   const range = value as { min?: number; max?: number }
   return typeof range.min === 'number' && typeof range.max === 'number'
     ? `${sayNumber(range.min, 3)} to ${sayNumber(range.max, 3)}`
-    : 'other facts'
+    : texts.otherFacts
 }
 /** What changes, in words: `left 380 g → 360 g, price 12 → nothing`. */
 export const changeWords = (changes: readonly FieldChange[]): string =>
@@ -76,7 +77,9 @@ export const changeWords = (changes: readonly FieldChange[]): string =>
     .join(', ')
 /** What to say where fields were changed elsewhere meanwhile and nothing was stored. */
 export const clashWords = (clashes: readonly FieldChange[]): string =>
-  `Changed in another tab meanwhile: ${clashes.map((c) => `${fieldWords(c.field)} is ${valueWords(c.field, c.from)} there`).join(', ')}. Save again to put yours in its place.`
+  texts.changedInAnotherTabMeanwhile(
+    clashes.map((c) => texts.isThere(fieldWords(c.field), valueWords(c.field, c.from))).join(', '),
+  )
 
 /** What was read, with the clashing fields as they are now: whoever saves again knows of them. */
 export const acknowledged = <T extends object>(was: T, clashes: readonly FieldChange[]): T => ({

@@ -1,3 +1,4 @@
+import { formula as texts } from '#words/files'
 import { withKeys } from '../formula/keys.ts'
 import { Formula } from '../shapes/formula.ts'
 import { shorten } from '../text/format.ts'
@@ -8,7 +9,7 @@ import {
   ReadError,
   refuseDepth,
   tooLongForFormula,
-} from '../text/json.ts'
+} from './json.ts'
 
 /** The newest formula file version this release reads and writes. */
 export const FORMAT_VERSION = 1
@@ -51,22 +52,19 @@ export const MIGRATIONS: Record<number, Migration> = {
  */
 export function toFormula(value: unknown): Formula {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) {
-    throw new ReadError('The file is not a formula: it should hold one JSON object.')
+    throw new ReadError(texts.theFileIsNotA)
   }
   let record = value as Record<string, unknown>
   if (record['format'] !== 'omblet-formula') {
-    const found = typeof record['format'] === 'string' ? ` It says "${shorten(record['format'], 40)}".` : ''
-    throw new ReadError(`format must be "omblet-formula", so this is not a formula file.${found}`, 'format')
+    const found = typeof record['format'] === 'string' ? texts.itSays(shorten(record['format'], 40)) : ''
+    throw new ReadError(texts.formatMustBeOmbletFormula(found), 'format')
   }
   let version = record['formatVersion']
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 0) {
-    throw new ReadError(`formatVersion must be a whole number, ${FORMAT_VERSION} at most.`, 'formatVersion')
+    throw new ReadError(texts.formatversionMustBeAWhole(FORMAT_VERSION), 'formatVersion')
   }
   if (version > FORMAT_VERSION) {
-    throw new ReadError(
-      `formatVersion ${version} was written by a newer Omblet than this one, which reads up to ${FORMAT_VERSION}. Update Omblet to open it.`,
-      'formatVersion',
-    )
+    throw new ReadError(texts.formatversionWasWrittenByA(version, FORMAT_VERSION), 'formatVersion')
   }
   refuseDepth(record)
   for (; (version as number) < FORMAT_VERSION; version = (version as number) + 1) {

@@ -4,7 +4,7 @@ import { toBatch, type BatchFile } from './batch.ts'
 import { toFormula } from './formula.ts'
 import { toPlannedTrial } from './trial.ts'
 import type { PlannedTrial } from '../shapes/trial.ts'
-import { MOST_FORMULA_CHARACTERS, parseJson, tooLongForFormula } from '../text/json.ts'
+import { MOST_FORMULA_CHARACTERS, parseJson, tooLongForFormula } from './json.ts'
 
 /** What an imported file turned out to be. */
 export type Imported =

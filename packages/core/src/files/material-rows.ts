@@ -1,3 +1,4 @@
+import { materialRows as texts } from '#words/files'
 import type { Material } from '../shapes/material.ts'
 import { shorten } from '../text/format.ts'
 import type { RowDraft } from './table-columns.ts'
@@ -32,20 +33,20 @@ export function freeId(stem: string, taken: ReadonlySet<string>) {
 }
 
 export function faultOf(draft: RowDraft, name: string): string | null {
-  if (name.trim() === '') return 'The name is missing.'
-  if (name.length > 300) return 'Its name is longer than 300 characters.'
+  if (name.trim() === '') return texts.theNameIsMissing
+  if (name.length > 300) return texts.itsNameIsLongerThan
   const phase = draft['phase'] as string | undefined
   if (phase !== undefined && !PHASES.includes(phase))
-    return `The phase “${shorten(phase)}” is not known; use ${PHASES.join(', ')}.`
+    return texts.thePhaseIsNotKnown(shorten(phase), PHASES.join(', '))
   for (const [field, what] of [
-    ['usage', 'usual range'],
+    ['usage', texts.usualRange],
     ['ph', 'pH'],
   ] as const) {
     const range = draft[field] as { min?: number; max?: number } | undefined
     if (!range) continue
     if (range.max === undefined || (range.min === undefined && field === 'ph'))
-      return `Its ${what} needs both ends.`
-    if ((range.min ?? 0) > range.max) return `Its ${what} begins above its end.`
+      return texts.itsNeedsBothEnds(what)
+    if ((range.min ?? 0) > range.max) return texts.itsBeginsAboveItsEnd(what)
   }
   return null
 }

@@ -1,10 +1,11 @@
+import { ownKind as texts } from '#words/files'
 import usual from '../../data/usual.json' with { type: 'json' }
 import type { Catalogue } from '../materials/catalogue.ts'
 import { ownMaterial, type OwnFacts } from '../materials/own.ts'
 import { acidBases } from '../ph/acid-base.ts'
 import type { Material, MaterialFacts } from '../shapes/material.ts'
 import { sayNumber } from '../text/format.ts'
-import { parseNumber } from '../text/numbers.ts'
+import { parseNumber } from '../words/typed.ts'
 
 /** What a material of one's own is asked about, by what it does. */
 export type OwnGroup = 'emulsifier' | 'thickener' | 'acid' | 'preservative' | 'oil' | 'powder' | 'other'
@@ -93,12 +94,12 @@ export function kindOfMaterial(m: Material): KindForm {
 }
 
 const LIMITS = {
-  hlb: { min: 0, max: 40, what: 'the HLB' },
-  stands: { min: 0, max: 300, what: 'the maximum temperature', unit: '°C' },
-  melts: { min: -30, max: 300, what: 'the melting point', unit: '°C' },
-  molarMass: { min: 1, max: 100000, what: 'the molar mass' },
-  salt: { min: 0, max: 100, what: 'the percent of salt', unit: '%' },
-  hours: { min: 0, max: 72, what: 'the hours' },
+  hlb: { min: 0, max: 40, what: texts.theHlb },
+  stands: { min: 0, max: 300, what: texts.theMaximumTemperature, unit: '°C' },
+  melts: { min: -30, max: 300, what: texts.theMeltingPoint, unit: '°C' },
+  molarMass: { min: 1, max: 100000, what: texts.theMolarMass },
+  salt: { min: 0, max: 100, what: texts.thePercentOfSalt, unit: '%' },
+  hours: { min: 0, max: 72, what: texts.theHours },
 } as const
 type NumberField = keyof typeof LIMITS
 
@@ -116,8 +117,7 @@ export function kindFaults(form: KindForm): Partial<Record<NumberField | 'pKa', 
     const read = parseNumber(form[field], LIMITS[field])
     if ('error' in read) faults[field] = read.error
   }
-  if (readPKa(form.pKa) === null)
-    faults.pKa = 'Type pKa values between −10 and 20, with semicolons between them.'
+  if (readPKa(form.pKa) === null) faults.pKa = texts.typePkaValuesBetween10
   return faults
 }
 

@@ -1,4 +1,5 @@
-import { parseNumber, parsePrice } from '../text/numbers.ts'
+import { tableColumns as texts } from '#words/files'
+import { parseNumber, parsePrice } from '../words/typed.ts'
 import type { Lot } from '../materials/lots.ts'
 import { readDayText } from '../text/days.ts'
 import type { Material } from '../shapes/material.ts'
@@ -18,17 +19,17 @@ export interface Column<T> {
 }
 
 const NO_DAY = {
-  'no day': 'is no day',
-  'two days': 'can be two days',
-  'month first': 'has its month first',
-  'not real': 'is a day that does not exist',
+  'no day': texts.isNoDay,
+  'two days': texts.canBeTwoDays,
+  'month first': texts.hasItsMonthFirst,
+  'not real': texts.isADayThatDoes,
 } as const
 /** A day as people write it; a sentence where it is none, or where it could be two. */
 function toDay(text: string, column: string, ends: boolean): { day: string } | { error: string } {
   const read = readDayText(text, ends)
   return 'day' in read
     ? { day: read.day }
-    : { error: `“${shorten(text)}” in ${column} ${NO_DAY[read.error]}; write it as 2026-05-01.` }
+    : { error: texts.inWriteItAs2026(shorten(text), column, NO_DAY[read.error]) }
 }
 
 const textColumn = <T extends object>(
@@ -70,7 +71,7 @@ const UNIT_WORD: Record<Unit, string> = {
   g: 'grams',
   '%': 'percent',
   '°C': '°C',
-  '': 'a number without a unit',
+  '': texts.aNumberWithoutAUnit,
 }
 /** A number in one unit: another unit, or a comma that may part thousands, is asked about and not guessed. */
 const numberColumn = <T extends object>(
@@ -92,9 +93,9 @@ const numberColumn = <T extends object>(
     }
     const [, body, said = ''] = /^(.*?)\s*([a-z%°][^\d]*)?$/is.exec(text.trim())!
     if (said !== '' && !SAME_UNIT[unit].test(said.trim()))
-      return `“${shorten(text.trim())}” in ${name} is not in ${UNIT_WORD[unit]}. Convert it, and write the number alone.`
+      return texts.inIsNotInConvert(shorten(text.trim()), name, UNIT_WORD[unit])
     if (/^[1-9]\d{0,2}(,\d{3})+$/.test(body!))
-      return `“${body}” in ${name} can be ${body!.replaceAll(',', '')} or ${body!.replace(',', '.')}. Write it without the comma.`
+      return texts.inCanBeOrWrite(body!, name, body!.replaceAll(',', ''), body!.replace(',', '.'))
     const parsed = parseNumber(body!, { min: 0, max: most, what: name.replaceAll('_', ' ') })
     if ('error' in parsed) return parsed.error
     if (parsed.value !== null) put(draft, field, parsed.value)
@@ -110,7 +111,7 @@ const priceColumn = <T extends object>(name: string, field: string, also: string
       return null
     }
     const parsed = parsePrice(text)
-    if ('error' in parsed) return `“${shorten(text.trim())}” in ${name} is no price. ${parsed.error}`
+    if ('error' in parsed) return texts.inIsNoPrice(shorten(text.trim()), name, parsed.error)
     if (parsed.value !== null) put(draft, field, parsed.value)
     return null
   },
@@ -146,8 +147,7 @@ const partsColumn = <T extends object>(
     for (const item of splitItems(text)) {
       const match = /^(.*\S)\s+([\d.,]+(?:e-?\d+)?)\s*%?$/s.exec(item)
       const percent = match ? Number(match[2]!.replace(',', '.')) : Number.NaN
-      if (!match || !(percent >= 0 && percent <= 100))
-        return `“${shorten(item)}” in ${name} needs a name and a percent, such as Linalool 30.`
+      if (!match || !(percent >= 0 && percent <= 100)) return texts.inNeedsANameAnd(shorten(item), name)
       parts.push({ [nameKey]: match[1]!, percent })
     }
     if (parts.length > 0) put(draft, field, parts)
@@ -213,7 +213,7 @@ const restColumn = <T extends object>(said: readonly string[]): Column<T> => ({
       merge(draft, JSON.parse(text) as RowDraft)
       return null
     } catch {
-      return 'The column “more” is not readable; leave it as it was exported, or empty it.'
+      return texts.theColumnMoreIsNot
     }
   },
 })

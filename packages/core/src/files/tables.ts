@@ -1,3 +1,5 @@
+import { fieldFaultText } from '../words/field-fault.ts'
+import { tables as texts } from '#words/files'
 import type * as z from 'zod'
 import { fieldChanges, type FieldChange } from './fields.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
@@ -75,22 +77,17 @@ export function* readTable(
   context: TableContext,
 ): Generator<number, TableRead> {
   const names = (cells[0] ?? []).map((c) => cellText(c).trim())
-  if (names.every((n) => n === ''))
-    throw new TableError('The file is empty. Its first row must name the columns.')
-  if (cells.length - 1 > MOST_ROWS)
-    throw new TableError(`The file has ${cells.length - 1} rows; ${MOST_ROWS} fit. Split it.`)
+  if (names.every((n) => n === '')) throw new TableError(texts.theFileIsEmptyIts)
+  if (cells.length - 1 > MOST_ROWS) throw new TableError(texts.theFileHasRowsFit(cells.length - 1, MOST_ROWS))
   const asLots = headings(LOT_COLUMNS, names)
   const isLots = asLots.some((c) => c?.name === 'left_grams' || c?.name === 'pack_grams')
   if (isLots) {
-    if (!asLots.some((c) => c?.name === 'material'))
-      throw new TableError('A table of lots needs a column “material”.')
+    if (!asLots.some((c) => c?.name === 'material')) throw new TableError(texts.aTableOfLotsNeeds)
     return yield* readLots(cells, names, asLots, context)
   }
   const asMaterials = headings(MATERIAL_COLUMNS, names)
   if (!asMaterials.some((c) => c?.name === 'name' || c?.name === 'inci'))
-    throw new TableError(
-      'No column is known here. Lots need “material” and “left_grams”; materials need “name” or “inci”.',
-    )
+    throw new TableError(texts.noColumnIsKnownHere)
   return yield* readMaterials(cells, names, asMaterials, context)
 }
 
@@ -111,7 +108,7 @@ function readCells<T>(columns: readonly (Column<T> | null)[], cells: readonly Ce
 
 const issueText = (error: z.ZodError) => {
   const issue = error.issues[0]!
-  return `${issue.path.join('.') || 'It'}: ${issue.message}.`
+  return `${issue.path.join('.') || texts.theRow}: ${fieldFaultText(issue)}.`
 }
 /** A row as it would be stored, beside what is here under its id. */
 function readRow<T extends object>(row: number, item: T, was: T | null): ReadRow<T> {
@@ -145,12 +142,12 @@ function* readLots(
     const name = String(draft['material'] ?? '')
     const refuse = (why: string) => result.refused.push({ row: i + 1, what: shorten(name), why })
     if (name === '') {
-      refuse('No material is named.')
+      refuse(texts.noMaterialIsNamed)
       continue
     }
     const material = context.catalogue.find(name)
     if (!material) {
-      refuse(`No material is called “${shorten(name)}”. Make it one of your own first.`)
+      refuse(texts.noMaterialIsCalledMake(shorten(name)))
       continue
     }
     if (faults.length > 0) {
@@ -162,12 +159,12 @@ function* readLots(
     // an amount that is not told stays what it is here; of something new it is the pack
     draft['leftGrams'] ??= old?.leftGrams ?? draft['packGrams']
     if (draft['leftGrams'] === undefined) {
-      refuse('Neither what is left nor the pack is told, in grams.')
+      refuse(texts.neitherWhatIsLeftNor)
       continue
     }
     const id = String(draft['id'] ?? '')
     if (id !== '' && taken.has(id)) {
-      refuse('The same id stands in an earlier row.')
+      refuse(texts.theSameIdStandsIn)
       continue
     }
     draft['id'] = id || context.makeId()
@@ -251,9 +248,7 @@ function* readMaterials(
     }
     const base = old ?? newMaterial(name, draft, context)
     const id = String(draft['id'] ?? freeId(base.id, taken))
-    const clash = listed.has(id)
-      ? 'Its id is that of a material of the catalogue. Leave the id empty.'
-      : taken.has(id) && 'The same id stands in an earlier row.'
+    const clash = listed.has(id) ? texts.itsIdIsThatOf : taken.has(id) && texts.theSameIdStandsIn
     if (clash) {
       refuse(clash)
       continue
@@ -265,7 +260,7 @@ function* readMaterials(
     }
     const parts = (parsed.data.parts ?? []).map((p) => slug(p.inci))
     if (reaches(stocks, parts, slug(name))) {
-      refuse('It contains itself by way of its parts.')
+      refuse(texts.itContainsItselfByWay)
       continue
     }
     if (parts.length > 0) stocks.set(slug(name), parts)

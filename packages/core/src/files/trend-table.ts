@@ -1,3 +1,4 @@
+import { trendTable as texts } from '#words/files'
 import type { Point } from '../stats/trend.ts'
 import { cellText } from '../text/cells.ts'
 import { parseCsv } from '../text/csv.ts'
@@ -13,7 +14,7 @@ export function readReadings(text: string): { points: Point[] } | { error: strin
   const names = head.map(slug)
   const day = names.indexOf('day')
   const value = names.indexOf('value')
-  if (day < 0 || value < 0) return { error: 'The table needs the columns day and value in its first row.' }
+  if (day < 0 || value < 0) return { error: texts.theTableNeedsTheColumns }
   const points: Point[] = []
   for (const [i, row] of rows.entries()) {
     if (row.every((c) => c.trim() === '')) continue
@@ -25,9 +26,9 @@ export function readReadings(text: string): { points: Point[] } | { error: strin
     for (const key of ['day', 'value'] as const)
       if (!Number.isFinite(point[key]))
         return {
-          error: `Row ${i + 2}: ${key} is “${cell(key === 'day' ? day : value)}”, which is no number.`,
+          error: texts.rowIsWhichIsNo(i + 2, key, cell(key === 'day' ? day : value)),
         }
     points.push(point)
   }
-  return points.length > 0 ? { points } : { error: 'The table has no reading below its headings.' }
+  return points.length > 0 ? { points } : { error: texts.theTableHasNoReading }
 }

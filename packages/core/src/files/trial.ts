@@ -1,4 +1,5 @@
-import { firstIssue, parseJson, ReadError, refuseDepth, refuseNewer } from '../text/json.ts'
+import { trial as texts } from '#words/files'
+import { firstIssue, parseJson, ReadError, refuseDepth, refuseNewer } from './json.ts'
 import { Trial, TRIAL_VERSION, type PlannedTrial } from '../shapes/trial.ts'
 import { scaleOf } from '../trials/data.ts'
 import { same } from './same.ts'
@@ -20,7 +21,7 @@ export function toTrial(value: unknown): Trial {
   const samples = named(trial.samples, 'samples')
   const attributes = named(trial.attributes, 'attributes')
   const knows = (set: ReadonlySet<string>, value: string, field: string, what: string) => {
-    if (!set.has(value)) throw new ReadError(`${field} is “${value}”, and there is no such ${what}.`, field)
+    if (!set.has(value)) throw new ReadError(texts.isAndThereIsNo(field, value, what), field)
   }
   trial.scores.forEach((s, i) => {
     knows(samples, s.sample, `scores[${i}].sample`, 'sample')
@@ -30,19 +31,18 @@ export function toTrial(value: unknown): Trial {
     const [low, high] = scale
     if (s.value < Math.min(low, high) || s.value > Math.max(low, high))
       throw new ReadError(
-        `scores[${i}].value is ${s.value}; the scale of ${s.attribute} goes from ${low} to ${high}.`,
+        texts.scoresValueIsTheScale(i, s.value, s.attribute, low, high),
         `scores[${i}].value`,
       )
   })
   trial.pairs.forEach((p, i) => {
     knows(samples, p.chosen, `pairs[${i}].chosen`, 'sample')
     knows(samples, p.over, `pairs[${i}].over`, 'sample')
-    if (p.chosen === p.over)
-      throw new ReadError(`pairs[${i}].over is the same sample as chosen.`, `pairs[${i}].over`)
+    if (p.chosen === p.over) throw new ReadError(texts.pairsOverIsTheSame(i), `pairs[${i}].over`)
     if (p.attribute !== undefined) knows(attributes, p.attribute, `pairs[${i}].attribute`, 'attribute')
   })
   if (trial.samples.filter((s) => s.reference).length > 1)
-    throw new ReadError('samples names more than one reference. Leave one.', 'samples')
+    throw new ReadError(texts.samplesNamesMoreThanOne, 'samples')
   return trial
 }
 
@@ -59,24 +59,19 @@ function named(items: readonly { id: string }[], field: string): Set<string> {
 /** A trial with its plan; one that was written elsewhere, without a plan, is no trial that can go on here. */
 export function toPlannedTrial(value: unknown): PlannedTrial {
   const trial = toTrial(value)
-  if (!trial.plan)
-    throw new ReadError(
-      'plan is missing: this trial was not set up in Omblet. The command “omblet trial” reads it.',
-      'plan',
-    )
+  if (!trial.plan) throw new ReadError(texts.planIsMissingThisTrial, 'plan')
   const ids = new Set(trial.samples.map((s) => s.id))
   const unknown = [
     ...trial.plan.choosing.flatMap((c) => [c.a, c.b]),
     ...trial.plan.measured.map((m) => m.sample),
   ].find((x) => !ids.has(x))
-  if (unknown !== undefined)
-    throw new ReadError(`plan names the sample “${unknown}”, and there is no such sample.`, 'plan')
+  if (unknown !== undefined) throw new ReadError(texts.planNamesTheSampleAnd(unknown), 'plan')
   trial.scores.forEach((s, i) => {
     const attribute = trial.attributes.find((a) => a.id === s.attribute)!
     const [low, high] = attribute.ask === 'rank' ? [1, trial.samples.length] : scaleOf(attribute)
     if (s.value < low || s.value > high)
       throw new ReadError(
-        `scores[${i}].value is ${s.value}; ${s.attribute} goes from ${low} to ${high}.`,
+        texts.scoresValueIsGoesFrom(i, s.value, s.attribute, low, high),
         `scores[${i}].value`,
       )
   })

@@ -1,3 +1,4 @@
+import { fieldFault } from '../shapes/field-fault.ts'
 import * as z from 'zod'
 import type { Assessment } from '../assess/types.ts'
 import { bodyOf, CONTAINER_FACTS as table, giveOut, isWhipped, WALLS } from '../feel/dispensing.ts'
@@ -14,15 +15,15 @@ export const wallWord = (wall: (typeof WALLS)[number]) => table.walls[wall].name
 /** What a maker fills into, one kind of it; volumes in mL, weight in grams. */
 export const Container = z.looseObject({
   id: z.string().min(1).max(100),
-  name: z.string({ error: 'must be a name' }).min(1, { error: 'must be a name' }).max(200),
-  kind: z.enum(CONTAINER_KINDS, { error: `must be one of ${CONTAINER_KINDS.join(', ')}` }),
-  wall: z.enum(WALLS, { error: `must be one of ${WALLS.join(', ')}` }).optional(),
-  nominalMl: z.number({ error: 'must be a volume in mL' }).gt(0).max(10_000),
+  name: z.string(fieldFault('no-name')).min(1, fieldFault('no-name')).max(200),
+  kind: z.enum(CONTAINER_KINDS, fieldFault('one-of', { values: CONTAINER_KINDS })),
+  wall: z.enum(WALLS, fieldFault('one-of', { values: WALLS })).optional(),
+  nominalMl: z.number(fieldFault('no-volume')).gt(0).max(10_000),
   brimMl: z.number().gt(0).max(12_000).optional(),
   emptyGrams: z.number().min(0).max(10_000).optional(),
   /** Of one, in the maker's own currency. */
   price: z.number().min(0).max(100_000).optional(),
-  left: z.number({ error: 'must be a count' }).int().min(0).max(1_000_000),
+  left: z.number(fieldFault('no-count')).int().min(0).max(1_000_000),
   note: z.string().max(2000).optional(),
 })
 export type Container = z.infer<typeof Container>

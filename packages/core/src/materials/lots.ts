@@ -1,10 +1,11 @@
+import { fieldFault } from '../shapes/field-fault.ts'
 import { differenceInCalendarDays, parseISO } from 'date-fns'
 import * as z from 'zod'
 import type { Material } from '../shapes/material.ts'
 import { idOf } from '../shapes/references.ts'
 import { isRealDay } from '../text/days.ts'
 
-const day = z.string().refine(isRealDay, { error: 'must be a day such as 2026-05-01' })
+const day = z.string().refine(isRealDay, fieldFault('no-day'))
 const amount = z.number().min(0).max(1e7)
 
 /** A pack of a material that somebody owns. */

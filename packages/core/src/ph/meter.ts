@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { parseNumber } from '../text/numbers.ts'
+import { readFigure } from '../text/numbers.ts'
 import type { Reading } from '../shapes/formula.ts'
 import type { Said } from '../text/said.ts'
 import type { MeterFacts, PhFaultFacts } from './said.ts'
@@ -119,8 +119,8 @@ export function parseReading(
       (high < low || high - low > 2 ? ({ code: 'two-colours' } as const) : null)
     return fault ? { error: fault } : { ph, method: 'strip' }
   }
-  const parsed = parseNumber(text, { min: -100, max: 1e6, what: 'the pH' })
-  if ('error' in parsed) return { error: { code: 'typed', text: parsed.error } }
+  const parsed = readFigure(text, { min: -100, max: 1e6 })
+  if ('fault' in parsed) return { error: { code: 'typed', fault: parsed.fault, what: 'ph' } }
   if (parsed.value === null) return null
   const fault = readingFault(parsed.value)
   return fault ? { error: fault } : { ph: parsed.value, method }

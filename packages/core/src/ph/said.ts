@@ -1,3 +1,4 @@
+import type { TypedFault } from '../text/numbers.ts'
 import type { Plain } from '../text/said.ts'
 
 /** Why a strength, a solution or a pH cannot be. */
@@ -13,7 +14,7 @@ export interface PhFaultFacts {
   'meant-ph': { typed: number; meant: number }
   'two-colours': Plain
   /** What a field of figures said of it. */
-  typed: { text: string }
+  typed: { fault: TypedFault; what: 'strength' | 'ph' }
   'buffers-close': Plain
   'buffers-order': Plain
   'buffers-millivolts': Plain

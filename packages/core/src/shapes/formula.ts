@@ -1,3 +1,4 @@
+import { fieldFault } from './field-fault.ts'
 import { Costing, LabelDesign } from './label.ts'
 import * as z from 'zod'
 import { Goes, MethodEdits } from './method.ts'
@@ -32,29 +33,24 @@ export const METHOD_WORDS: Readonly<Record<(typeof METHODS)[number], string>> = 
 /** The longest texts and largest counts a formula may hold; beyond them a file is refused with a sentence. */
 export const LIMITS = { name: 200, material: 300, note: 4000, phases: 40, lines: 400, readings: 500 } as const
 
-const number = z.number({ error: 'must be a number' })
-const positive = number.gt(0, { error: 'must be more than 0' })
-const percent = number
-  .min(0, { error: 'must not be negative' })
-  .max(1e9, { error: 'is too large to be an amount' })
-const share = number.gt(0, { error: 'must be more than 0' }).max(100, { error: 'must be at most 100' })
-const grams = number
-  .min(0, { error: 'must not be negative' })
-  .max(1e9, { error: 'is too large to be an amount' })
+const number = z.number(fieldFault('no-number'))
+const positive = number.gt(0, fieldFault('above-zero'))
+const percent = number.min(0, fieldFault('negative')).max(1e9, fieldFault('too-large'))
+const share = number.gt(0, fieldFault('above-zero')).max(100, fieldFault('at-most', { most: 100 }))
+const grams = number.min(0, fieldFault('negative')).max(1e9, fieldFault('too-large'))
 const celsius = number
-  .min(-30, { error: 'must be −30 °C or more' })
-  .max(200, { error: 'must be 200 °C or less' })
-const ph = number.min(0, { error: 'must be between 0 and 14' }).max(14, { error: 'must be between 0 and 14' })
-const text = (most: number) =>
-  z.string({ error: 'must be text' }).max(most, { error: `must be ${most} characters or fewer` })
+  .min(-30, fieldFault('at-least', { least: -30, unit: '°C' }))
+  .max(200, fieldFault('at-most', { most: 200, unit: '°C' }))
+const ph = number
+  .min(0, fieldFault('between', { least: 0, most: 14 }))
+  .max(14, fieldFault('between', { least: 0, most: 14 }))
+const text = (most: number) => z.string(fieldFault('no-text')).max(most, fieldFault('too-long', { most }))
 const oneOf = <T extends readonly [string, ...string[]]>(values: T) =>
-  z.enum(values, { error: `must be one of: ${values.join(', ')}` })
-const flag = z.boolean({ error: 'must be true or false' })
+  z.enum(values, fieldFault('one-of', { values }))
+const flag = z.boolean(fieldFault('no-flag'))
 
 const range = (of: z.ZodType<number>) =>
-  z
-    .looseObject({ min: of, max: of })
-    .refine((r) => r.min <= r.max, { error: 'its min must not be above its max' })
+  z.looseObject({ min: of, max: of }).refine((r) => r.min <= r.max, fieldFault('ends-swapped'))
 
 export const PhRange = range(ph)
 
@@ -82,7 +78,7 @@ export const Line = z
   .looseObject({
     /** Key of the line: a method and a copy know it by this. */
     id: text(100).optional(),
-    material: text(LIMITS.material).min(1, { error: 'must name a material' }),
+    material: text(LIMITS.material).min(1, fieldFault('no-material')),
     percent: percent.optional(),
     grams: grams.optional(),
     fill: flag.optional(),
@@ -92,9 +88,10 @@ export const Line = z
     custom: Custom.optional(),
     note: text(LIMITS.note).optional(),
   })
-  .refine((line) => !(line.fill && (line.percent !== undefined || line.grams !== undefined)), {
-    error: 'is the fill line, so it takes what is left and must have no percent or grams',
-  })
+  .refine(
+    (line) => !(line.fill && (line.percent !== undefined || line.grams !== undefined)),
+    fieldFault('fill-with-amount'),
+  )
 
 export const Phase = z.looseObject({
   /** Key of the phase: a method and a copy know it by this. */
@@ -108,8 +105,8 @@ export const Phase = z.looseObject({
   goes: Goes.optional(),
   note: text(LIMITS.note).optional(),
   lines: z
-    .array(Line, { error: 'must be a list of lines' })
-    .max(LIMITS.lines, { error: `must have ${LIMITS.lines} lines or fewer` }),
+    .array(Line, fieldFault('no-list', { of: 'lines' }))
+    .max(LIMITS.lines, fieldFault('too-many', { of: 'lines', most: LIMITS.lines })),
 })
 
 export const Product = z.looseObject({
@@ -131,7 +128,7 @@ export const Reading = z.looseObject({
 
 /** An adjuster that went into the batch after it was weighed, and is not in the formula yet. */
 export const Addition = z.looseObject({
-  material: text(LIMITS.material).min(1, { error: 'must name a material' }),
+  material: text(LIMITS.material).min(1, fieldFault('no-material')),
   strengthPercent: share.default(100),
   grams: positive.max(1e7),
   /** Size of the batch that it went into. */
@@ -146,7 +143,7 @@ export const Addition = z.looseObject({
 /** A titration of a small weighed portion; amounts count from its beginning. */
 export const Portion = z.looseObject({
   grams: positive.max(1e6),
-  material: text(LIMITS.material).min(1, { error: 'must name a material' }),
+  material: text(LIMITS.material).min(1, fieldFault('no-material')),
   strengthPercent: share.default(100),
   steps: z
     .array(z.looseObject({ grams: grams, ph, method: oneOf(METHODS).default('meter-direct') }))
@@ -161,17 +158,17 @@ export const Formula = z
     formatVersion: z.literal(1),
     name: text(LIMITS.name),
     product: Product.default(() => ({ ...DEFAULT_PRODUCT })),
-    batchGrams: positive.max(1e7, { error: 'must be 10,000,000 g or less' }).optional(),
+    batchGrams: positive.max(1e7, fieldFault('at-most', { most: 1e7, unit: 'g' })).optional(),
     targetPh: PhRange.optional(),
     scaleResolutionGrams: number
-      .min(0.0001, { error: 'must be at least 0.0001' })
-      .max(100, { error: 'must be at most 100' })
+      .min(0.0001, fieldFault('at-least', { least: 0.0001 }))
+      .max(100, fieldFault('at-most', { most: 100 }))
       .optional(),
     /** How well the scale repeats, a standard deviation. */
-    scaleRepeatabilityGrams: positive.max(100, { error: 'must be at most 100' }).optional(),
+    scaleRepeatabilityGrams: positive.max(100, fieldFault('at-most', { most: 100 })).optional(),
     phases: z
-      .array(Phase, { error: 'must be a list of phases' })
-      .max(LIMITS.phases, { error: `must have ${LIMITS.phases} phases or fewer` }),
+      .array(Phase, fieldFault('no-list', { of: 'phases' }))
+      .max(LIMITS.phases, fieldFault('too-many', { of: 'phases', most: LIMITS.phases })),
     readings: z.array(Reading).max(LIMITS.readings).optional(),
     additions: z.array(Addition).max(LIMITS.readings).optional(),
     portion: Portion.optional(),
@@ -194,14 +191,14 @@ export const Formula = z
       ctx.addIssue({
         code: 'custom',
         path: ['phases', second[0], 'lines', second[1], 'fill'],
-        message: 'is a second fill line; only one line can take what is left, so give this one an amount',
+        message: fieldFault('second-fill').error,
       })
     }
     if (lines > LIMITS.lines) {
       ctx.addIssue({
         code: 'custom',
         path: ['phases'],
-        message: `has ${lines} lines in all; a formula holds ${LIMITS.lines} at most`,
+        message: fieldFault('too-many-lines', { lines, most: LIMITS.lines }).error,
       })
     }
   })

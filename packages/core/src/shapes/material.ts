@@ -1,3 +1,4 @@
+import { fieldFault } from './field-fault.ts'
 import * as z from 'zod'
 import { CHARGES } from './charges.ts'
 import { CONFIDENCES, MATERIAL_KINDS, SOLUBILITIES, TRAITS } from './material-words.ts'
@@ -43,10 +44,10 @@ const level = z.number().int().min(0).max(3)
 
 /** Constants of an acid, base or salt at 25 °C; `counterIonCharge` per mole as supplied, +1 for one sodium. */
 export const AcidBaseFacts = z.looseObject({
-  molarMass: z.number({ error: 'must be a number' }).gt(0, { error: 'must be more than 0' }),
-  pKa: z.array(z.number({ error: 'must be a number' }).min(-10).max(20)).max(16),
-  chargeFullyProtonated: z.number({ error: 'must be a number' }).int().min(-10).max(10),
-  counterIonCharge: z.number({ error: 'must be a number' }).min(-20).max(20),
+  molarMass: z.number(fieldFault('no-number')).gt(0, fieldFault('above-zero')),
+  pKa: z.array(z.number(fieldFault('no-number')).min(-10).max(20)).max(16),
+  chargeFullyProtonated: z.number(fieldFault('no-number')).int().min(-10).max(10),
+  counterIonCharge: z.number(fieldFault('no-number')).min(-20).max(20),
 })
 
 /** A material's facts. Percents are w/w of the product, of the material as supplied unless it says otherwise. */

@@ -1,4 +1,4 @@
-import { sayNumber } from './format.ts'
+import type { Plain, Said } from './said.ts'
 import { readNumber, unitOf, type UnitRule } from './units.ts'
 
 /** What is known of the thing that is measured, where a volume or drops have to become grams. */
@@ -11,18 +11,55 @@ export interface MeasuredOut {
   dropGrams?: number | null | undefined
 }
 
+/** Why a figure cannot be taken as it was typed. */
+export interface TypedFaultFacts {
+  'no-drops': Plain
+  'unknown-unit': { unit: string }
+  /** `1,000` may be a thousand, or one. */
+  'two-readings': { text: string; whole: string; decimal: string }
+  'too-large': Plain
+  'two-decimal-marks': Plain
+  'no-amount': Plain
+  negative: Plain
+  'out-of-range': { min: number; max: number; unit: FieldUnit | null }
+  /** Not in the unit of its field, nor in one that converts to it; without a unit, not a number. */
+  'not-in-unit': { unit: FieldUnit | null }
+  /** A weight where a volume is asked for, and no density. */
+  'unknown-volume': { value: number; unit: string }
+}
+export type TypedFault = Said<TypedFaultFacts>
+
+/** How a quantity in another unit was converted. */
+export interface ConversionFacts {
+  grams: {
+    value: number
+    unit: string
+    grams: number
+    /** g/mL; null where it counts as water. */
+    density?: number | null
+    /** A drop that was weighed, in grams; one that was not, in mL. */
+    dropGrams?: number
+    dropMillilitres?: number
+    /** The unit holds a different amount each time. */
+    rough?: boolean
+    spoon?: boolean
+  }
+  millilitres: { value: number; unit: string; millilitres: number; density?: number }
+  celsius: { fahrenheit: number; celsius: number }
+  minutes: { text: string; minutes: number }
+}
+export type Conversion = Said<ConversionFacts>
+
 /** What somebody typed into an amount field. `said` tells what was made of a unit that had to be converted. */
 export type TypedAmount =
-  | { kind: 'percent' | 'grams' | 'bare'; value: number; said?: string }
+  | { kind: 'percent' | 'grams' | 'bare'; value: number; said?: Conversion }
   | { kind: 'fill' }
   | { kind: 'empty' }
   /** So far it is the beginning of a unit: nothing is wrong yet, and nothing is meant. */
   | { kind: 'begun' }
-  | { kind: 'error'; message: string }
+  | { kind: 'error'; fault: TypedFault }
 
 const LARGEST = 1e6
-const NO_DROPS = 'A solid has no drops. Type grams, or give the line the strength of its solution.'
-const UNITS_TO_TYPE = 'g, kg, mg, oz, lb, mL, L, fl oz, tsp, tbsp or drops'
 const PLAIN = /^([+-]?)(\d{1,3}(?:[ \u2009\u202f\u00a0]\d{3})+|\d*)(?:[.,](\d*))?$/
 /** A number, and what stands behind it. */
 const PARTED = /^([+-]?[\d\s.,\u2009\u202f\u00a0½¼¾⅓⅔⅛/⁄]*?)\s*([^\d\s.,½¼¾⅓⅔⅛/⁄+-].*)?$/u
@@ -60,67 +97,68 @@ const begins = (text: string) => {
   ].some((w) => w.startsWith(word) && w !== word)
 }
 
-/** Grams of a converted quantity, with what was made of it in words. */
-function converted(value: number, rule: UnitRule, of: MeasuredOut): { value: number; said: string } {
-  const as = (grams: number, how: string) => ({
+/** Grams of a converted quantity, with what was made of it. */
+function converted(value: number, rule: UnitRule, of: MeasuredOut): { value: number; said: Conversion } {
+  const as = (grams: number, how: Partial<ConversionFacts['grams']> = {}) => ({
     value: tidy(grams),
-    said: `${sayNumber(value, 3)} ${rule.name} = ${sayGrams(grams)}${how}`,
+    said: { code: 'grams' as const, value, unit: rule.name, grams, ...how },
   })
-  if (rule.unit === 'grams') return as(value * rule.size, rule.rough ? ', a guess: weigh it' : '')
-  if (rule.drop && of.dropGrams) return as(value * of.dropGrams, ` at ${sayNumber(of.dropGrams, 4)} g a drop`)
-  const millilitres = value * rule.size
-  const { density } = of
-  const known = density === undefined ? ', as if it were water' : ` at ${sayNumber(density, 2)} g/mL`
-  const drop = rule.drop ? `, ${sayNumber(rule.size, 2)} mL a drop: weigh twenty` : ''
-  return as(millilitres * (density ?? 1), `${known}${drop}${rule.spoon ? ': weigh it once' : ''}`)
+  if (rule.unit === 'grams') return as(value * rule.size, rule.rough ? { rough: true } : {})
+  if (rule.drop && of.dropGrams) return as(value * of.dropGrams, { dropGrams: of.dropGrams })
+  return as(value * rule.size * (of.density ?? 1), {
+    density: of.density ?? null,
+    ...(rule.drop ? { dropMillilitres: rule.size } : {}),
+    ...(rule.spoon ? { spoon: true } : {}),
+  })
 }
 const tidy = (grams: number) => Number(grams.toPrecision(12))
-const sayGrams = (grams: number) => `${sayNumber(grams, grams < 1 ? 4 : 2)}\u202fg`
 
 /**
  * Reads an amount as people type it: `2`, `2,5`, `2 %`, `3.5 g`, `20 drops`, `1 tsp`, `q.s.`. A comma or a dot is a
- * decimal mark; spaces may group thousands. Masses, volumes and drops become grams, and `said` tells how. Errors are
- * sentences that say what to type.
+ * decimal mark; spaces may group thousands. Masses, volumes and drops become grams, and `said` tells how.
  */
-export function parseAmount(input: string, of: MeasuredOut = {}): TypedAmount {
+export function readAmount(input: string, of: MeasuredOut = {}): TypedAmount {
   const text = input.replace(/\u2212/g, '-').trim()
   if (text === '') return { kind: 'empty' }
   if (/^(q\.?\s?s\.?|to 100|ad 100)(\s*%)?$/i.test(text)) return { kind: 'fill' }
   const [, body = text, unit = ''] = PARTED.exec(text) ?? []
   const number = plainNumber(body.trim(), unit !== '')
-  if ('message' in number) return { kind: 'error', message: number.message }
+  if ('fault' in number) return { kind: 'error', fault: number.fault }
   if (unit === '') return { kind: 'bare', value: number.value }
   const rule = unitOf(unit.trim())
   if (rule?.unit === 'percent') return { kind: 'percent', value: number.value }
   if (rule?.unit === 'parts' || !rule) {
     if (begins(unit)) return { kind: 'begun' }
-    return { kind: 'error', message: `“${unit}” is not a unit here. Type %, ${UNITS_TO_TYPE}.` }
+    return { kind: 'error', fault: { code: 'unknown-unit', unit } }
   }
-  if (/^\d{1,3}(,\d{3})+$/.test(body.trim()))
-    return {
-      kind: 'error',
-      message: `“${body.trim()}” can be ${body.replaceAll(',', '').trim()} or ${body.replace(',', '.').trim()}. Type it without the comma.`,
-    }
+  if (/^\d{1,3}(,\d{3})+$/.test(body.trim())) return { kind: 'error', fault: twoReadings(body.trim()) }
   if (rule.name === 'g') return { kind: 'grams', value: number.value }
-  if (rule.drop && of.solid) return { kind: 'error', message: NO_DROPS }
+  if (rule.drop && of.solid) return { kind: 'error', fault: { code: 'no-drops' } }
   const made = converted(number.value, rule, of)
-  if (made.value > LARGEST) return { kind: 'error', message: 'That is too large for an amount.' }
+  if (made.value > LARGEST) return { kind: 'error', fault: { code: 'too-large' } }
   return { kind: 'grams', ...made }
 }
 
+const twoReadings = (text: string): TypedFault => ({
+  code: 'two-readings',
+  text,
+  whole: text.replaceAll(',', ''),
+  decimal: text.replace(',', '.'),
+})
+
 /** The number before a unit; fractions only where a unit follows. */
-function plainNumber(body: string, hasUnit: boolean): { value: number } | { message: string } {
+function plainNumber(body: string, hasUnit: boolean): { value: number } | { fault: TypedFault } {
   const match = PLAIN.exec(body)
   const digits = match ? `${match[2] ?? ''}${match[3] ?? ''}` : ''
   if (!match || digits === '') {
     const fraction = /[½¼¾⅓⅔⅛/⁄]/.test(body) ? readNumber(body) : Number.NaN
     if (hasUnit && Number.isFinite(fraction)) return { value: fraction }
-    if (/\d[.,]\d*[.,]/.test(body)) return { message: 'Use one decimal mark: 2.5 or 2,5.' }
-    return { message: `Type a number, such as 2.5 or 2,5. Add %, ${UNITS_TO_TYPE}.` }
+    if (/\d[.,]\d*[.,]/.test(body)) return { fault: { code: 'two-decimal-marks' } }
+    return { fault: { code: 'no-amount' } }
   }
   const value = Number(`${(match[2] ?? '').replace(/\D/g, '') || '0'}.${match[3] || '0'}`)
-  if (match[1] === '-' && value !== 0) return { message: 'An amount cannot be negative.' }
-  if (value > LARGEST) return { message: 'That is too large for an amount.' }
+  if (match[1] === '-' && value !== 0) return { fault: { code: 'negative' } }
+  if (value > LARGEST) return { fault: { code: 'too-large' } }
   return { value }
 }
 
@@ -130,57 +168,45 @@ export type FieldUnit = 'g' | 'mL' | '%' | '°C' | 'min'
 export interface FieldLimits {
   min: number
   max: number
-  /** How the figure is called in a sentence: `the weight`. */
-  what: string
   /** What the field counts in; without it the figure stands alone. */
   unit?: FieldUnit | undefined
   /** What is measured, for volumes in a field of grams and grams in a field of millilitres. */
   of?: MeasuredOut | undefined
 }
-export type TypedNumber = { value: number | null; said?: string } | { error: string }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
-const ASKS: Record<FieldUnit, string> = {
-  g: 'in a unit of weight or volume, such as 5 g, 2 oz, 50 mL or 20 drops',
-  mL: 'in a unit of volume, such as 50 mL, 2 fl oz or 1 L',
-  '%': 'in percent',
-  '°C': 'in °C or °F, such as 72 or 160 °F',
-  min: 'in minutes, such as 20 or 1 h 30',
-}
+export type TypedFigure = { value: number | null; said?: Conversion } | { fault: TypedFault }
 
 /**
  * Reads a number with a comma or dot, within limits, in the unit of its field or one that converts to it; `null` when
- * the field is empty. A unit that does not convert is refused with a sentence.
+ * the field is empty. A unit that does not convert is refused.
  */
-export function parseNumber(input: string, limits: FieldLimits): TypedNumber {
+export function readFigure(input: string, limits: FieldLimits): TypedFigure {
   const text = input.replace(/\u2212/g, '-').trim()
   if (text === '') return { value: null }
   const read = reading(text, limits)
-  if ('error' in read) return read
+  if ('fault' in read) return read
   if (read.value !== null && (read.value < limits.min || read.value > limits.max))
     return {
-      error: `${capital(limits.what)} must be between ${sayNumber(limits.min, 6)} and ${sayNumber(limits.max, 6)}${limits.unit ? `\u202f${limits.unit}` : ''}.`,
+      fault: { code: 'out-of-range', min: limits.min, max: limits.max, unit: limits.unit ?? null },
     }
   return read
 }
 
 /** What was typed for a volume in another unit, and what it is in millilitres; grams go by density, g/mL. */
-function millilitres(number: number, rule: UnitRule, { what, of }: FieldLimits): TypedNumber {
-  if (rule.unit === 'millilitres' && rule.name === 'mL') return { value: number }
-  const typed = `${sayNumber(number, 3)} ${rule.name}`
+function millilitres(value: number, rule: UnitRule, { of }: FieldLimits): TypedFigure {
+  const said = { code: 'millilitres' as const, value, unit: rule.name }
   if (rule.unit === 'millilitres') {
-    const ml = number * rule.size
-    return { value: tidy(ml), said: `${typed} = ${sayNumber(ml, 2)}\u202fmL` }
+    const ml = value * rule.size
+    return rule.name === 'mL' ? { value } : { value: tidy(ml), said: { ...said, millilitres: ml } }
   }
   const density = of?.density
-  if (density === undefined) return { error: `Type ${what} ${ASKS.mL}; how much ${typed} fill is not known.` }
-  const ml = (number * rule.size) / density
-  return { value: tidy(ml), said: `${typed} = ${sayNumber(ml, 2)}\u202fmL at ${sayNumber(density, 2)} g/mL` }
+  if (density === undefined) return { fault: { code: 'unknown-volume', value, unit: rule.name } }
+  const ml = (value * rule.size) / density
+  return { value: tidy(ml), said: { ...said, millilitres: ml, density } }
 }
 
-function reading(text: string, limits: FieldLimits): TypedNumber {
-  const { unit, what } = limits
-  const asks = { error: `Type ${what} ${unit ? ASKS[unit] : 'as a number'}.` }
+function reading(text: string, limits: FieldLimits): TypedFigure {
+  const { unit } = limits
+  const asks = { fault: { code: 'not-in-unit' as const, unit: unit ?? null } }
   const [, body = text, word = ''] = PARTED.exec(text) ?? []
   const number = signed(body.trim(), word !== '')
   if (number === null) return asks
@@ -194,16 +220,15 @@ function reading(text: string, limits: FieldLimits): TypedNumber {
 }
 
 /** A volume or a weight in its own unit; null where the unit is neither. */
-function amountIn(body: string, number: number, rule: UnitRule, limits: FieldLimits): TypedNumber | null {
+function amountIn(body: string, number: number, rule: UnitRule, limits: FieldLimits): TypedFigure | null {
   if (rule.unit === 'percent' || rule.unit === 'parts') return null
-  if (/^\d{1,3}(,\d{3})+$/.test(body))
-    return { error: `“${body}” can be read in two ways. Type ${limits.what} without the comma.` }
+  if (/^\d{1,3}(,\d{3})+$/.test(body)) return { fault: twoReadings(body) }
   return limits.unit === 'mL' ? millilitres(number, rule, limits) : grams(number, rule, limits.of ?? {})
 }
 
 /** What was typed for a weight in another unit, and what it is in grams. */
-function grams(number: number, rule: UnitRule, of: MeasuredOut): TypedNumber {
-  if (rule.drop && of.solid) return { error: NO_DROPS }
+function grams(number: number, rule: UnitRule, of: MeasuredOut): TypedFigure {
+  if (rule.drop && of.solid) return { fault: { code: 'no-drops' } }
   return rule.name === 'g' ? { value: number } : converted(number, rule, of)
 }
 
@@ -211,35 +236,32 @@ function grams(number: number, rule: UnitRule, of: MeasuredOut): TypedNumber {
 function signed(body: string, hasUnit: boolean): number | null {
   const negative = body.startsWith('-')
   const read = plainNumber(negative ? body.slice(1) : body, hasUnit)
-  return 'message' in read ? null : negative ? -read.value : read.value
+  return 'fault' in read ? null : negative ? -read.value : read.value
 }
 
-function temperature(value: number, word: string): TypedNumber | null {
+function temperature(value: number, word: string): TypedFigure | null {
   const unit = word.replace(/[°º\s.]|degrees?|deg/gi, '').toLowerCase()
   if (unit === 'c' || unit === 'celsius' || unit === '') return { value }
   if (unit !== 'f' && unit !== 'fahrenheit') return null
   const celsius = Number((((value - 32) * 5) / 9).toFixed(1))
-  return { value: celsius, said: `${sayNumber(value, 1)}\u202f°F = ${sayNumber(celsius, 1)}\u202f°C` }
+  return { value: celsius, said: { code: 'celsius', fahrenheit: value, celsius } }
 }
 
 /** `20`, `20 min`, `1 h`, `1 h 30`, `1:30`. */
-function minutes(text: string): TypedNumber | null {
+function minutes(text: string): TypedFigure | null {
   const plain = /^(\d+(?:[.,]\d+)?)\s*(?:m|min|mins|minutes?)\.?$/i.exec(text)
   if (plain) return { value: Number(plain[1]!.replace(',', '.')) }
   const hours =
     /^(\d+(?:[.,]\d+)?)\s*(?:h|hr|hrs|hours?)\.?(?:\s*(\d{1,2})\s*(?:m|min|mins|minutes?)?\.?)?$/i.exec(text)
   if (!hours) return null
   const value = Number(hours[1]!.replace(',', '.')) * 60 + Number(hours[2] ?? 0)
-  return { value, said: `${text} = ${sayNumber(value, 1)}\u202fmin` }
+  return { value, said: { code: 'minutes', text, minutes: value } }
 }
 
 /** Money as people type it: `12.50`, `€ 12,50`, `12.50 EUR`. A comma that may part thousands is asked. */
-export function parsePrice(input: string): TypedNumber {
+export function readPrice(input: string): TypedFigure {
   const text = input.trim().replace(/^(?:[A-Z]{3}\s|[\p{Sc}])\s*|\s*(?:\s[A-Z]{3}|[\p{Sc}])$/gu, '')
-  if (/^[1-9]\d{0,2}(,\d{3})+$/.test(text))
-    return {
-      error: `“${text}” can be ${text.replaceAll(',', '')} or ${text.replace(',', '.')}. Type the price without the comma.`,
-    }
+  if (/^[1-9]\d{0,2}(,\d{3})+$/.test(text)) return { fault: twoReadings(text) }
   const whole = /^\d{1,3}(,\d{3})+\.\d+$|^\d{1,3}(\.\d{3})+,\d+$/.test(text) ? String(readNumber(text)) : text
-  return parseNumber(whole, { min: 0, max: LARGEST, what: 'the price' })
+  return readFigure(whole, { min: 0, max: LARGEST })
 }

@@ -9,19 +9,15 @@ export interface UnitRule {
   size: number
   /** How one is called beside a figure. */
   name: string
-  /** Why its size is a guess, a sentence. */
-  rough?: string
+  /** Its size is a guess. */
+  rough?: RoughUnit
   /** What it holds is asked. */
   spoon?: boolean
   /** A drop: the maker may have weighed twenty. */
   drop?: boolean
 }
-const SPOON =
-  'A spoon is no measure: what it holds differs by a third and more. Weigh it once and correct it.'
-const DROP = 'Drops differ from 0.02 to 0.07 mL. Weigh twenty of them and correct it.'
-const PINCH = 'A pinch is anything between 0.1 and 0.5 g. Weigh it.'
-const CUP = 'A cup is no measure. Weigh it once and correct it.'
-
+/** A unit that holds a different amount each time. */
+export type RoughUnit = 'spoon' | 'drop' | 'pinch' | 'cup'
 /** US customary sizes (NIST Handbook 44, appendix C); a metric spoon is 5 mL and a drop 0.05 mL by common practice. */
 export const UNITS: readonly UnitRule[] = [
   {
@@ -45,7 +41,7 @@ export const UNITS: readonly UnitRule[] = [
     unit: 'millilitres',
     size: 15,
     name: 'tbsp',
-    rough: SPOON,
+    rough: 'spoon',
     spoon: true,
   },
   {
@@ -53,19 +49,19 @@ export const UNITS: readonly UnitRule[] = [
     unit: 'millilitres',
     size: 5,
     name: 'tsp',
-    rough: SPOON,
+    rough: 'spoon',
     spoon: true,
   },
-  { words: String.raw`cups?`, unit: 'millilitres', size: 240, name: 'cup', rough: CUP, spoon: true },
+  { words: String.raw`cups?`, unit: 'millilitres', size: 240, name: 'cup', rough: 'cup', spoon: true },
   {
     words: String.raw`drops?|gtts?\.?`,
     unit: 'millilitres',
     size: 0.05,
     name: 'drops',
-    rough: DROP,
+    rough: 'drop',
     drop: true,
   },
-  { words: String.raw`pinch(?:es)?|dash(?:es)?`, unit: 'grams', size: 0.3, name: 'pinch', rough: PINCH },
+  { words: String.raw`pinch(?:es)?|dash(?:es)?`, unit: 'grams', size: 0.3, name: 'pinch', rough: 'pinch' },
   { words: String.raw`parts?`, unit: 'parts', size: 1, name: 'parts' },
 ]
 export const UNIT_WORDS = UNITS.map((u) => u.words).join('|')

@@ -1,4 +1,4 @@
-import type { PriceOf } from '../cost/prices.ts'
+import type { PriceOf } from '../cost/cost.ts'
 import type { Derived } from '../derived/derived.ts'
 import { forecastOf } from '../derived/forecast.ts'
 import { words } from './language.ts'

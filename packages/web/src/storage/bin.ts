@@ -1,4 +1,3 @@
-import { bin as texts } from '#words/storage'
 import {
   copyId,
   freeName,
@@ -145,7 +144,7 @@ async function putEntries(
   if ((await entriesOf(tx, of, id)).length > 0) return
   const whole = !beside && entries !== undefined && leftOf(entries) === left
   const counted: StockEntry = {
-    id: texts.back(of, id),
+    id: `${of} ${id} back`,
     of,
     item: id,
     amount: left,

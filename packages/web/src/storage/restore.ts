@@ -222,7 +222,7 @@ async function restoreStock(
       const { batch, n, at } = entry
       return batch === undefined || n === undefined ? entry : { ...entry, id: takenId(of, batch, { n, at }) }
     })
-  const counted = { id: texts.restored(of, item), of, item, amount: left, at: savedAt }
+  const counted = { id: `${of} ${item} restored`, of, item, amount: left, at: savedAt }
   const whole = own.length > 0 && Math.abs(leftOf(own) - left) < 1e-6
   for (const entry of whole ? own : [counted]) put(store.put(entry))
 }

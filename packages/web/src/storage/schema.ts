@@ -1,4 +1,3 @@
-import { schema as texts } from '#words/storage'
 import {
   lotUse,
   type BatchHead,
@@ -171,7 +170,7 @@ export const UPGRADES: readonly Upgrade[] = [
       for (const entry of own) await stock.put(entry)
       const before = Number(leftGrams ?? 0) - own.reduce((sum, e) => sum + e.amount, 0)
       await stock.put({
-        id: texts.lotBefore(facts.id),
+        id: `lot ${facts.id} before`,
         of: 'lot',
         item: facts.id,
         at,
@@ -186,7 +185,7 @@ export const UPGRADES: readonly Upgrade[] = [
     ) {
       const { left, ...facts } = cursor.value
       await stock.put({
-        id: texts.containerBefore(facts.id),
+        id: `container ${facts.id} before`,
         of: 'container',
         item: facts.id,
         at,
@@ -211,7 +210,7 @@ async function takenSoFar(tx: IDBPTransaction<OmbletDb, StoreNames<OmbletDb>[], 
       )
       if (use)
         taken.push({
-          id: texts.lot(batch, n, event.at),
+          id: `lot ${batch} ${n} ${event.at}`,
           of: 'lot',
           item: use.lot,
           amount: -(really ?? use.grams),

@@ -1,9 +1,8 @@
 import { batch as texts } from '#words/stores'
-import { refusalText } from '@omblet/core/words'
+import { eventFaultText, refusalText } from '@omblet/core/words'
 import {
   type BatchEvent,
   benchPlan,
-  eventFault,
   foldBatch,
   headOf,
   lotUse,
@@ -152,7 +151,7 @@ export const useBatch = defineStore('batch', () => {
     const stored = [{ event: first, use: null as LotUse | null }]
     for (const { happening, step } of got(made)) {
       const event = { n: all.length, at: steadyIso(), step, ...plain(happening) }
-      const why = eventFault(event)
+      const why = eventFaultText(event)
       if (why) throw new Error(why)
       stored.push({ event, use: lotUse(all, happening) })
       all.push(event)
@@ -194,7 +193,7 @@ export const useBatch = defineStore('batch', () => {
     const key = step === undefined ? (plan.value.steps[now.at]?.key ?? null) : step
     const event = { n: all.value.length, at: steadyIso(), step: key, ...plain(happening) }
     const refused = refusal(now, happening)
-    const why = refused ? refusalText(refused) : eventFault(event)
+    const why = refused ? refusalText(refused) : eventFaultText(event)
     if (why) {
       if (!quiet) told.value = why
       return false

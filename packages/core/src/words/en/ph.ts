@@ -12,6 +12,7 @@ import type { Adjuster } from '../../ph/adjusters.ts'
 import type { MeterFacts, NoPhFacts, PhFaultFacts, SolutionStepFacts } from '../../ph/said.ts'
 import { capitalise, formatRange, sayNumber } from '../../text/format.ts'
 import type { Sentences } from '../../text/said.ts'
+import { typedFaultText } from '../typed.ts'
 import { LYE_CARE, LYE_ORDER, LYE_SPLASHES } from './lye.ts'
 
 export const phFault: Sentences<PhFaultFacts> = {
@@ -28,7 +29,7 @@ export const phFault: Sentences<PhFaultFacts> = {
   'no-ph': () => 'pH lies between 0 and 14. Type what the meter or strip shows.',
   'meant-ph': ({ typed, meant }) => `${sayNumber(typed)} is no pH. Did you mean ${sayNumber(meant)}?`,
   'two-colours': () => 'Type the two colours that it lies between, the lower first.',
-  typed: ({ text }) => text,
+  typed: ({ fault, what }) => typedFaultText(fault, what === 'ph' ? 'the pH' : 'the strength'),
   'buffers-close': () =>
     'The buffers are too close together. Take two that are at least 2 pH apart, such as 7.00 and 4.01.',
   'buffers-order': () => 'Enter the buffer with the higher pH first.',

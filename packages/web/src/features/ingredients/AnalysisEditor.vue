@@ -11,7 +11,7 @@ export interface AnalysisRow {
 const rows = defineModel<AnalysisRow[]>({ required: true })
 defineProps<{ error: string | null }>()
 
-const KNOWN = [...ALLERGENS.map((x) => x.name), texts.methylEugenol, texts.furocoumarins].sort((a, b) =>
+const KNOWN = [...ALLERGENS.map((x) => x.name), 'Methyl Eugenol', 'Furocoumarins'].sort((a, b) =>
   a.localeCompare(b),
 )
 const suggest = (typed: string) => KNOWN.filter((name) => name.toLowerCase().includes(typed.toLowerCase()))

@@ -32,7 +32,7 @@ export const rail = {
   ombletAllFormulas: 'Omblet, all formulas',
   omblet: 'Omblet',
   places: 'Places',
-  due: 'due',
+  due: ' due',
   allDataStaysInThis: (words: Shown) => `All data stays in this browser. ${words}`,
   aBackupIsDue: 'A backup is due.',
   theBrowserMayClearIt: 'The browser may clear it when the disk is full.',
@@ -60,7 +60,7 @@ export const storageNotice = {
   fromTheBench: (code: Shown, name: Shown, value: Shown, held: Shown) =>
     `${code}, ${name}: ${value} from the Bench ${held}`,
   wasNotDeleted: (name: Shown, why: Shown) => `${name} was not deleted: ${why}`,
-  deletingItPermanentlyFreesStorage: 'Deleting it permanently frees storage and cannot be undone.',
+  deletingItPermanentlyFreesStorage: ' Deleting it permanently frees storage and cannot be undone.',
   deletePermanently: 'Delete permanently',
   leaveIt: 'Leave it',
   partOfOmbletCouldNot:

@@ -14,7 +14,7 @@ export const entriesCard = {
   what: 'What',
   value: 'Value',
   detail: 'Detail',
-  undone: '(undone)',
+  undone: ' (undone)',
 }
 
 /** ProvedDialog.vue. */

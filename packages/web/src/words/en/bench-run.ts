@@ -34,10 +34,8 @@ export const coolPanel = {
   inAir: 'In air',
   inColdWater: 'In cold water',
   min: (max: Shown) => `${max} min`,
-  there: (key: Shown) => `${key} there`,
   aboutNow: (limit: Shown) => `${limit} about now`,
-  stir: (key: Shown) => `${key} stir`,
-  stir2: 'Stir',
+  stir: 'Stir',
 }
 
 /** DoseForm.vue. */
@@ -310,7 +308,6 @@ export const timerStrip = {
 export const waitButton = {
   wait: 'Wait',
   setTimer: 'Set timer',
-  hold: (key: Shown) => `${key} hold`,
 }
 
 /** use-ph-step.ts. */

@@ -69,7 +69,7 @@ export const overPour = {
   removedG: (out: Shown) => `Removed: ${out} g`,
   otherOptions: 'Other options',
   batchG: (label: Shown, percent: Shown, totalGrams: Shown) => `${label}: ${percent}. Batch ${totalGrams} g.`,
-  topUp: (topUps: Shown) => `Top up: ${topUps}.`,
+  topUp: (topUps: Shown) => ` Top up: ${topUps}.`,
   choose: 'Choose',
 }
 
@@ -100,7 +100,7 @@ export const waterPanel = {
     `Weight ${grams}, so ${grams2} lost to evaporation or transfer.`,
   ofItNeedNotBe: (grams: Shown) =>
     `${grams} of it need not be replaced: that much more than planned was added`,
-  asPhAdjusterAndOver: 'as pH adjuster and over-pours',
+  asPhAdjusterAndOver: ' as pH adjuster and over-pours',
   waterCannotSimplyBeStirred:
     'Water cannot simply be stirred into a W/O emulsion. Warm a little of the batch and blend the water in drop by drop, or accept the loss and record it.',
   n03To1: '0.3 to 1 %',
@@ -116,7 +116,7 @@ export const weighPanel = {
   toGIsWithinTolerance: (leftLow: Shown, leftHigh: Shown) =>
     `${leftLow} to ${leftHigh} g is within tolerance`,
   weighIt: (words: Shown) => `; weigh it ${words}`,
-  gAlreadyAdded: (weighed: Shown) => `· ${weighed} g already added`,
+  gAlreadyAdded: (weighed: Shown) => ` · ${weighed} g already added`,
   putTheBeakerForThis: 'Put the beaker for this step on the scale, then press',
   itShows: '. It shows',
   now: 'now.',
@@ -139,7 +139,7 @@ export const weighPanel = {
 /** WeighTable.vue. */
 export const weighTable = {
   weighed: 'Weighed',
-  part: 'part',
+  part: ' part',
   over: 'over',
   accepted: 'accepted',
   right: 'right',

@@ -8,7 +8,7 @@ export const beforeCard = {
   thisFormulaHasNoAmounts: 'This formula has no amounts yet. Enter amounts first.',
   stepsHandsOn: (stepsCount: Shown, totalMinutes: Shown, handsMinutes: Shown) =>
     `${stepsCount} steps, ${totalMinutes}, hands-on ${handsMinutes}.`,
-  stop: 'stop:',
+  stop: 'stop: ',
   isVeryLittleForA: (label: Shown, grams: Shown, resolution: Shown) =>
     `${label}: ${grams} is very little for a scale of ${resolution} g. The Bench offers a stock solution`,
   fromGOnItCan: (batch: Shown) => `; from ${batch} g on it can be weighed`,

@@ -20,7 +20,7 @@ export const chooserCard = {
     `Each was tested in this formula ${value}, with all findings re-evaluated.`,
   nothingToEmulsifyWithoutOils: 'Nothing to emulsify without oils and water.',
   nothingToThickenWithoutA: 'Nothing to thicken without a water phase on the outside.',
-  inUse: '· in use',
+  inUse: ' · in use',
   newFindings: 'New findings',
   resolvedFindings: 'Resolved findings',
   use: (percent: Shown) => `Use, ${percent}`,

@@ -123,11 +123,11 @@ export const productSheet = {
   precautions: 'Precautions',
   compositionNotFullyKnown: (missing: Shown) => `Composition not fully known: ${missing}.`,
   shelfLife: 'Shelf life',
-  bestBefore: (until: Shown) => `Best before ${until}.`,
+  bestBefore: (until: Shown) => `Best before ${until}. `,
   onceOpenedWithinDiscardIf: (opened: Shown, storage: Shown) =>
     `Once opened, within ${opened}. ${storage} Discard if odour, colour or appearance changes, if it separates, or at any visible growth.`,
-  batchMadeOn: (code: Shown, day: Shown) => `Batch ${code}, made on ${day}.`,
-  draftNotFromABatch: 'Draft, not from a batch.',
+  batchMadeOn: (code: Shown, day: Shown) => `Batch ${code}, made on ${day}. `,
+  draftNotFromABatch: 'Draft, not from a batch. ',
   madeAtHomeWithoutA: 'Made at home, without a safety assessment. Not a medicine.',
 }
 
@@ -137,9 +137,9 @@ export const restsCard = {
   batchActualWeights: (code: Shown) => `Batch ${code}: actual weights.`,
   theFormulaAsWritten: 'The formula as written.',
   isListedAsReconstitutedWith: (name: Shown, percent: Shown) =>
-    `${name} is listed as reconstituted with water, ${percent}.`,
+    `${name} is listed as reconstituted with water, ${percent}. `,
   namesWithTheirPercents: (rowsCount: Shown) => `${rowsCount} names with their percents`,
-  allergen: '(allergen)',
+  allergen: ' (allergen)',
   ofItIsAnUnspecified: (unnamed: Shown) => `${unnamed} of it is an unspecified carrier.`,
   orderCertainDownTo: (sureTo: Shown) => `Order certain down to ${sureTo}`,
   orderUncertain: 'Order uncertain',
@@ -184,11 +184,6 @@ export const marks = {
   shell: 'Shell',
   sun: 'Sun',
   leaf: 'Leaf',
-}
-
-/** measure.ts. */
-export const measure = {
-  atkinsonHyperlegibleNextVariable: "'Atkinson Hyperlegible Next Variable', sans-serif",
 }
 
 /** picture.ts. */

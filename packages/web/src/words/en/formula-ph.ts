@@ -61,7 +61,7 @@ export const effectsCard = {
 /** LogCard.vue. */
 export const logCard = {
   log: 'Log',
-  inTheFormula: '· in the formula',
+  inTheFormula: ' · in the formula',
   remove: (entry: Shown, value: Shown) => `Remove: ${entry} ${value}`,
   removeFromTheLog: 'Remove from the log',
   noEntriesYetAMeasurement:
@@ -183,7 +183,7 @@ export const portionCard = {
   dropsAdded: 'Drops added',
   measuredPh: 'Measured pH',
   forPhTheOtherG: (ph: Shown, restGrams: Shown) => `For pH ${ph} the other ${restGrams} g want`,
-  aboutDrops: (dropsInBatch: Shown) => `(about ${dropsInBatch} drops)`,
+  aboutDrops: (dropsInBatch: Shown) => ` (about ${dropsInBatch} drops)`,
   theCurveNowIncludesIt: '. The curve now includes it. Discard the portion.',
   clearPortion: 'Clear portion',
   thePortion: 'the portion',

@@ -311,7 +311,7 @@ export const stockRecipe = {
   overagePercent: 'Overage, percent',
   thisBatchNeeds: (need: Shown) => `This batch needs ${need}.`,
   onlyOfItsCompositionIs: (told: Shown) =>
-    `Only ${told} % of its composition is known; the parts are scaled as given.`,
+    ` Only ${told} % of its composition is known; the parts are scaled as given.`,
   theSpare: 'the spare',
 }
 

@@ -26,7 +26,7 @@ export const exportDialog = {
 
 /** FormulaCard.vue. */
 export const formulaCard = {
-  example: '· example',
+  example: ' · example',
   moreFor: (name: Shown) => `More for ${name}`,
   choose: (name: Shown) => `Choose ${name}`,
 }

@@ -7,8 +7,6 @@ export const analysisEditor = {
   substance: 'substance',
   substance2: 'Substance',
   addSubstance: 'Add substance',
-  methylEugenol: 'Methyl Eugenol',
-  furocoumarins: 'Furocoumarins',
 }
 
 /** ContainerDialog.vue. */
@@ -107,10 +105,10 @@ export const ingredientsPage = {
   anyPhase: 'Any phase',
   show: 'Show',
   expiredOrExpiringSoon: 'Expired or expiring soon:',
-  andMore: (expiringCount: Shown) => `and ${expiringCount} more`,
+  andMore: (expiringCount: Shown) => ` and ${expiringCount} more`,
   functionWord: 'Function',
   usualRange: 'Usual range',
-  yourOwn: '· your own',
+  yourOwn: ' · your own',
   any: 'any',
   showAll: 'Show all',
   noIngredientMatches: 'No ingredient matches.',

@@ -25,7 +25,7 @@ export const printPage = {
   runningTotal: 'Running total',
   weighedLot: 'Weighed, lot',
   partTheRestIsWeighed: 'part; the rest is weighed in another step',
-  until: (look: Shown) => `Until: ${look}.`,
+  until: (look: Shown) => ` Until: ${look}.`,
   weightAfter: 'Weight after',
   phAfter24H: 'pH after 24 h',
   precautions: 'Precautions',

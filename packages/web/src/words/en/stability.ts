@@ -3,7 +3,7 @@ import type { Shown } from '../shown'
 /** AnswersCard.vue. */
 export const answersCard = {
   allAnswers: (counted: Shown) => `All answers (${counted})`,
-  corrected: '(corrected)',
+  corrected: ' (corrected)',
   photoOfThisObservation: 'Photo of this observation',
   correct: 'Correct',
   measuredInAPhotograph: 'measured in a photograph',
@@ -184,7 +184,7 @@ export const troublesList = {
 export const watchChart = {
   wideBandPredictedFromThe: (low: Shown, high: Shown) =>
     `Wide band: predicted from the formula (${low}–${high}).`,
-  narrowBand95ConfidenceBand: 'Narrow band: 95 % confidence band of the trend line.',
+  narrowBand95ConfidenceBand: ' Narrow band: 95 % confidence band of the trend line.',
   notBelow: 'not below',
   notAbove: 'not above',
   readingsFromTo: (readsCount: Shown, reads: Shown, at: Shown, unit: Shown) =>

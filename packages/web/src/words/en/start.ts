@@ -45,8 +45,8 @@ export const labelPage = {
   possibleAmounts: 'Possible amounts',
   name: 'name',
   names: 'names',
-  n1LineAfter: (fewest: Shown) => `· 1 % line after ${fewest}`,
-  to: (most: Shown) => `to ${most}`,
+  n1LineAfter: (fewest: Shown) => ` · 1 % line after ${fewest}`,
+  to: (most: Shown) => ` to ${most}`,
   aLabelStatesTheOrder:
     'A label states the order, not the amounts. Omblet calculates the range of each ingredient from order, total, legal limits, usage rates and product type, and one plausible draft of the many that give the same list.',
   noIngredientNamesFoundSeparate:
@@ -72,10 +72,10 @@ export const labelPage = {
 export const listChanges = {
   changesFromTheEarlierList: 'Changes from the earlier list',
   noneSameNamesInThe: 'None. Same names in the same order.',
-  fromPositionTo: (before: Shown, after: Shown) => `from position ${before} to ${after}`,
-  atPosition: (after: Shown) => `at position ${after}`,
-  fromPosition: (before: Shown) => `from position ${before}`,
-  declaredNow: (declares: Shown, declares2: Shown) => `declared ${declares}, now ${declares2}`,
+  fromPositionTo: (before: Shown, after: Shown) => ` from position ${before} to ${after}`,
+  atPosition: (after: Shown) => ` at position ${after}`,
+  fromPosition: (before: Shown) => ` from position ${before}`,
+  declaredNow: (declares: Shown, declares2: Shown) => ` declared ${declares}, now ${declares2}`,
   bothMayBeBelow1: '; both may be below 1 %, where any order is permitted',
   movedUp: 'moved up',
   movedDown: 'moved down',

@@ -32,11 +32,6 @@ export const batches = {
   whatIsLeftOfA: 'What is left of a batch',
 }
 
-/** bin.ts. */
-export const bin = {
-  back: (of: Shown, id: Shown) => `${of} ${id} back`,
-}
-
 /** db.ts. */
 export const db = {
   theBrowsersStorageIsFull:
@@ -65,18 +60,10 @@ export const formulas = {
 
 /** restore.ts. */
 export const restore = {
-  restored: (of: Shown, item: Shown) => `${of} ${item} restored`,
   batch: (code: Shown) => `Batch ${code}`,
   trial: (name: Shown) => `Trial ${name}`,
   theSetting: (key: Shown) => `The setting “${key}”`,
   itIsNotWhatIt: 'it is not what it should be.',
-}
-
-/** schema.ts. */
-export const schema = {
-  lotBefore: (id: Shown) => `lot ${id} before`,
-  containerBefore: (id: Shown) => `container ${id} before`,
-  lot: (batch: Shown, number: Shown, at: Shown) => `lot ${batch} ${number} ${at}`,
 }
 
 /** simple-records.ts. */

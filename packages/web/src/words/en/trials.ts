@@ -2,7 +2,7 @@ import type { Shown } from '../shown'
 
 /** CandidateList.vue. */
 export const candidateList = {
-  current: '· current',
+  current: ' · current',
   newStop: 'new Stop',
   newCheck: 'new Check',
   noFindings: 'no findings',
@@ -119,7 +119,7 @@ export const paperPage = {
   keyOnlyForThePerson: 'Key: only for the person who labels the samples, never for an assessor.',
   key: (name: Shown) => `${name}: key`,
   newCodesForEverySession: 'New codes for every session. Same pots, same fill, label on the underside.',
-  reference: '(reference)',
+  reference: ' (reference)',
   orderOfSamples: 'Order of samples',
   who: 'Who',
   round: 'Round',
@@ -266,7 +266,7 @@ export const trialsPage = {
 /** VariantsCard.vue. */
 export const variantsCard = {
   chooseAtLeastTwoEach: 'Choose at least two. Each sample is listed with its prediction.',
-  reference: '· reference',
+  reference: ' · reference',
   benchmarkWithoutAFormula: 'Benchmark without a formula.',
   makesUpTo100: (gives: Shown) => `; ${gives} makes up to 100 %`,
   onlyDiffers: (what: Shown, named: Shown, value: Shown) => `Only ${what} differs${named}${value}.`,

@@ -97,14 +97,14 @@ function remind() {
   if (left.value)
     batch.enter({
       type: 'timer',
-      id: texts.there(props.step.key),
+      id: `${props.step.key} there`,
       title: texts.aboutNow(formatCelsius(limit.value)),
       minutes: Math.max(0.1, left.value),
     })
 }
 function remindStir() {
   allowAlarm()
-  batch.enter({ type: 'timer', id: texts.stir(props.step.key), title: texts.stir2, minutes: stir.value })
+  batch.enter({ type: 'timer', id: `${props.step.key} stir`, title: texts.stir, minutes: stir.value })
 }
 </script>
 

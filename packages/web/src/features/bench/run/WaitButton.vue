@@ -21,7 +21,7 @@ const batch = useBatch()
 const run = useRun()
 const minutes = ref<number | null>(props.minutes ?? props.step.wait)
 const title = computed(() => props.title ?? stepTitle(props.step))
-const id = computed(() => (props.title ? texts.hold(props.step.key) : props.step.key))
+const id = computed(() => (props.title ? `${props.step.key} hold` : props.step.key))
 const running = computed(() => run.state.value.timers.find((t) => t.id === id.value && !t.stopped))
 const hint = computed(() => ((minutes.value ?? 0) >= 60 ? sayMinutes(minutes.value!) : null))
 function set() {

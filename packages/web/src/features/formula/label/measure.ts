@@ -1,8 +1,7 @@
-import { measure as texts } from '#words/formula-label'
 import type { Measure } from '@omblet/core'
 import { shallowRef } from 'vue'
 
-export const FAMILY = texts.atkinsonHyperlegibleNextVariable
+export const FAMILY = "'Atkinson Hyperlegible Next Variable', sans-serif"
 const SCALE = 100
 
 /** Heights of letters where the browser cannot tell them, of the size (measured once on the type that ships). */

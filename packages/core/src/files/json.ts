@@ -1,4 +1,7 @@
+import { json as texts } from '#words/files'
 import type * as z from 'zod'
+import { fieldFaultText } from '../words/field-fault.ts'
+import { fieldName } from '../text/field-name.ts'
 
 /** Largest formula file read, in characters: far above any real formula, small enough to answer at once. */
 export const MOST_FORMULA_CHARACTERS = 5_000_000
@@ -19,27 +22,15 @@ export class ReadError extends Error {
   }
 }
 
-/** `phases[1].lines[0].percent` from a list of keys. */
-export function fieldName(path: readonly PropertyKey[]): string {
-  return path.reduce<string>(
-    (name, key) =>
-      typeof key === 'number' ? `${name}[${key}]` : name ? `${name}.${String(key)}` : String(key),
-    '',
-  )
-}
-
 /** One sentence for the first thing a schema refused, naming the field. */
 export function firstIssue(error: z.ZodError): ReadError {
   const issue = error.issues[0]
-  if (!issue) return new ReadError('The file does not have the expected shape.')
+  if (!issue) return new ReadError(texts.theFileDoesNotHave)
   const field = fieldName(issue.path)
   if (issue.message.includes('received undefined')) {
-    return new ReadError(`${field || 'The file'} is missing.`, field)
+    return new ReadError(texts.isMissing(field || texts.theFile), field)
   }
-  return new ReadError(
-    `${field || 'The file'} ${issue.message.replace(/^Invalid input: expected/, 'must be')}.`,
-    field,
-  )
+  return new ReadError(`${field || texts.theFile} ${fieldFaultText(issue)}.`, field)
 }
 
 /** Whether values lie deeper in each other than `most` levels. Walks without recursion, so that no depth can hurt. */
@@ -59,36 +50,25 @@ export function isTooDeep(value: unknown, most = MOST_DEPTH): boolean {
 
 /** Throws `ReadError` where a record is deeper than any that Omblet writes. */
 export function refuseDepth(value: unknown) {
-  if (isTooDeep(value))
-    throw new ReadError(
-      `The file holds values more than ${MOST_DEPTH} levels deep in each other, which no program can store safely.`,
-    )
+  if (isTooDeep(value)) throw new ReadError(texts.theFileHoldsValuesMore(MOST_DEPTH))
 }
 
 const count = (n: number) => n.toLocaleString('en')
 
 /** The sentence for a text that is longer than any formula. */
 export const tooLongForFormula = (length: number) =>
-  new ReadError(
-    `The file has ${count(length)} characters, more than any formula needs (${count(MOST_FORMULA_CHARACTERS)} at most). Check that it is the right file.`,
-  )
+  new ReadError(texts.theFileHasCharactersMore(count(length), count(MOST_FORMULA_CHARACTERS)))
 
 /** Parses JSON text; a cut-off or foreign file gets a sentence instead of a parser's message. */
 export function parseJson(text: string): unknown {
   if (text.length > MOST_FILE_CHARACTERS)
-    throw new ReadError(
-      `The file has ${count(text.length)} characters; ${count(MOST_FILE_CHARACTERS)} can be read. Check that it is the right file.`,
-    )
+    throw new ReadError(texts.theFileHasCharactersCan(count(text.length), count(MOST_FILE_CHARACTERS)))
   const trimmed = text.replace(/^\uFEFF/, '').trim()
-  if (trimmed === '') throw new ReadError('The file is empty. Export it again or choose another file.')
+  if (trimmed === '') throw new ReadError(texts.theFileIsEmptyExport)
   try {
     return JSON.parse(trimmed)
   } catch {
-    throw new ReadError(
-      trimmed.startsWith('{')
-        ? 'The file is cut off or damaged: it is not complete JSON. Export it again or use another copy.'
-        : 'The file is not an Omblet file: it is not JSON. Choose a file that ends in .omblet.json.',
-    )
+    throw new ReadError(trimmed.startsWith('{') ? texts.theFileIsCutOff : texts.theFileIsNotAn)
   }
 }
 
@@ -96,10 +76,7 @@ export function parseJson(text: string): unknown {
 export function refuseNewer(value: unknown, newest: number, what: string, use: string) {
   const version = (value as { formatVersion?: unknown } | null)?.formatVersion
   if (typeof version === 'number' && version > newest)
-    throw new ReadError(
-      `formatVersion ${version} of this ${what} was written by a newer Omblet than this one. Update Omblet to ${use} it.`,
-      'formatVersion',
-    )
+    throw new ReadError(texts.formatversionOfThisWasWritten(version, what, use), 'formatVersion')
 }
 
 /** Reads what lies inside a file and says where, should it be at fault. */
