@@ -80,19 +80,13 @@ export { fromBrief, USUAL_BATCH } from './formula/templates.ts'
 export { difference, sayChange, versionTree } from './formula/versions.ts'
 export { compareLabels, type LabelChange } from './label/compare.ts'
 export { type Layout, layLabel, type Measure } from './label/layout.ts'
-export { fieldsOf, PAPERS, placeStickers, sheetFault, sheetOf, SHEETS, sheetWords } from './label/sheets.ts'
-export {
-  bestBefore,
-  keptMonths,
-  labelText,
-  leastOf,
-  type Made,
-  namesInOrder,
-  USUAL_STORAGE,
-} from './label/text.ts'
+export { fieldsOf, PAPERS, placeStickers, sheetFault, sheetOf, SHEETS } from './label/sheets.ts'
+export { bestBefore, keptMonths, leastOf, type Made, namesInOrder } from './label/text.ts'
 export { Costing, LABEL_REGIONS, LabelDesign, MARKS, StickerSheet } from './shapes/label.ts'
-export { labelOf, labelReport, type LabelWish } from './label/label.ts'
-export { sayMonths, useWithin } from './label/use-within.ts'
+export { type Missing } from './label/said.ts'
+export { labelOf, type LabelWish } from './label/label.ts'
+export { labelReport } from './files/label-report.ts'
+export { useWithin } from './label/use-within.ts'
 export { type LabelRegion } from './findings/traces.ts'
 export { labelFormula } from './label/draft.ts'
 export { readLabel } from './label/list.ts'

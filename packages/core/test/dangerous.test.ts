@@ -267,7 +267,7 @@ describe('an organic acid as preservative, by what of it is active', () => {
   ])('%s', (_name, f, wanted) => {
     const found = findingsOf(f).filter((x) => x.code === 'preservative.ineffective')
     expect(found.map((x) => x.severity)).toEqual(wanted === null ? [] : [wanted])
-    const days = useWithin(assess(f)).reasons.some((r) => r.code === 'weak')
+    const days = useWithin(assess(f)).reasons.some((r) => r.said.code === 'weak')
     expect(days).toBe(wanted === 'stop' || wanted === 'check')
   })
 })

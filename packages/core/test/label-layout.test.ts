@@ -1,4 +1,5 @@
 // How a label lies on its sticker and a sticker on its sheet; sizes in millimetres. Paper sizes: ISO 216 and ANSI A.
+import { labelText, sheetFaultText, sheetText } from '../src/words/index.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
@@ -7,7 +8,6 @@ import {
   fieldsOf,
   keptMonths,
   labelOf,
-  labelText,
   layLabel,
   leastOf,
   namesInOrder,
@@ -16,7 +16,6 @@ import {
   sheetFault,
   sheetOf,
   SHEETS,
-  sheetWords,
   type Measure,
 } from '../src/index.ts'
 import { cream } from './helpers.ts'
@@ -27,8 +26,8 @@ const words = (ingredients: string, foot = ['50 g', 'QT-1126', 'best before 26 M
   name: 'Quay trial',
   line: 'Face cream',
   paragraphs: [
-    { head: 'Ingredients:', text: ingredients, what: 'the ingredients' },
-    { text: 'Keep cool.', what: 'keeping' },
+    { head: 'Ingredients:', text: ingredients, what: 'ingredients' as const },
+    { text: 'Keep cool.', what: 'keeping' as const },
   ],
   foot,
 })
@@ -70,7 +69,7 @@ describe('a label', () => {
   it('never goes below the smallest letters, and names what finds no room instead of drawing it over the rest', () => {
     const l = layLabel(words(Array(12).fill(LIST).join(', ')), space(38.1, 21.2), measure, least)
     expect(l.fits).toBe(false)
-    expect(l.lacking).toContain('the ingredients')
+    expect(l.lacking).toContain('ingredients')
     expect(l.letters).toBeCloseTo(least.letters, 9)
     const foot = Math.min(...l.runs.filter((r) => r.foot).map((r) => r.y - r.size))
     for (const run of l.runs.filter((r) => !r.foot)) expect(run.y).toBeLessThanOrEqual(foot + 0.01)
@@ -89,7 +88,7 @@ describe('a label', () => {
   })
   it('says so of a name too long for it', () => {
     const l = layLabel({ ...words(LIST), name: 'x'.repeat(200) }, space(38.1, 21.2), measure, least)
-    expect(l.lacking).toContain('the name')
+    expect(l.lacking).toContain('name')
   })
   it('stays inside whatever it is given', () => {
     fc.assert(
@@ -111,7 +110,7 @@ describe('a label', () => {
 })
 
 describe('a sheet of stickers', () => {
-  it.each(SHEETS.map((s) => [sheetWords(s), s] as const))('%s lies on its paper', (_, s) => {
+  it.each(SHEETS.map((s) => [sheetText(s), s] as const))('%s lies on its paper', (_, s) => {
     expect(sheetFault(s)).toBeNull()
     for (const f of placeStickers(s, fieldsOf(s))) {
       expect(f.page).toBe(0)
@@ -128,10 +127,10 @@ describe('a sheet of stickers', () => {
   })
   it('of one’s own is told where its fields overlap or leave the paper', () => {
     const own = { ...sheetOf({}), id: 'own' }
-    expect(sheetFault({ ...own, across: 50 })).toContain('overlap from left to right')
-    expect(sheetFault({ ...own, down: 20 })).toContain('overlap from top to bottom')
-    expect(sheetFault({ ...own, left: 30 })).toContain('beyond the right edge')
-    expect(sheetFault({ ...own, rows: 8 })).toContain('beyond the lower edge')
+    expect(sheetFault({ ...own, across: 50 })).toEqual({ code: 'across' })
+    expect(sheetFault({ ...own, down: 20 })).toEqual({ code: 'down' })
+    expect(sheetFaultText(sheetFault({ ...own, left: 30 })!)).toContain('beyond the right edge')
+    expect(sheetFaultText(sheetFault({ ...own, rows: 8 })!)).toContain('beyond the lower edge')
     expect(sheetOf({ sheet: 'own', own })).toEqual(own)
     expect(sheetOf({ sheet: 'own' })).toEqual(SHEETS[0])
     expect(sheetOf({ sheet: 'gone' })).toEqual(SHEETS[0])
@@ -165,12 +164,7 @@ describe('the words of a label', () => {
     const { front, back } = labelText(label(), { faces: 'two', content: { amount: 50, unit: 'g' } }, made)
     expect(front.paragraphs).toEqual([])
     expect(front.foot).toEqual(['50 g ℮'])
-    expect(back!.paragraphs.map((p) => p.what)).toEqual([
-      'the ingredients',
-      'the directions',
-      'the cautions',
-      'keeping',
-    ])
+    expect(back!.paragraphs.map((p) => p.what)).toEqual(['ingredients', 'directions', 'cautions', 'keeping'])
     expect(back!.foot).toEqual(['QT-1126', 'best before 26 May 2027'])
   })
   it('keep a time of the maker’s own, and opened never outlasts closed', () => {

@@ -1,4 +1,5 @@
 // Ingredient lists from labels: the amounts that can be, and whether the true ones of known formulas are among them.
+import { draftWords } from '../src/words/index.ts'
 import { readdirSync, readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { beforeAll, describe, expect, it } from 'vitest'
@@ -104,7 +105,12 @@ describe('what can be', () => {
       expect(r.draft).toBeGreaterThanOrEqual(r.least - 0.01)
       expect(r.draft).toBeLessThanOrEqual(r.greatest + 0.01)
     }
-    const f = labelFormula(result, { catalogue, product: { ...product, kind: 'cream' }, name: 'Guess' })
+    const f = labelFormula(result, {
+      catalogue,
+      product: { ...product, kind: 'cream' },
+      name: 'Guess',
+      words: draftWords,
+    })
     expect(Formula.safeParse(f).success).toBe(true)
     expect(f.note).toContain('never the original')
     const a = assess(f)
@@ -124,6 +130,7 @@ describe('a draft that could be made', () => {
     return labelFormula(labelRanges(readLabel(text, catalogue), context, solver)!, {
       ...context,
       name: 'Guess',
+      words: draftWords,
     })
   }
   const serious = (f: Formula) =>

@@ -1,4 +1,5 @@
 // What a label says besides its list: cautions, how long it keeps, and claims that may not be made.
+import { useWithinText } from '../src/words/index.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { assess, labelOf, useWithin, type Formula, type LabelRegion } from '../src/index.ts'
@@ -136,7 +137,7 @@ describe('how long it keeps', () => {
       { targetPh: { min: 7, max: 7.4 } },
     )
     expect(kept(f)).toEqual([0.25, 0.25])
-    expect(useWithin(assess(f)).why).toContain('as fresh until that is mended')
+    expect(useWithinText(useWithin(assess(f)))).toContain('as fresh until that is mended')
   })
   it('the eye area: six and three', () =>
     expect(kept(cream({}, { product: { site: 'eye' } }), { container: 'pump' })).toEqual([6, 3]))
@@ -200,7 +201,7 @@ describe('how long it keeps', () => {
   it('a lot that ends sooner ends the product', () => {
     const u = useWithin(assess(cream()), { container: 'pump', firstLot: { months: 2, label: 'squalane' } })
     expect([u.closedMonths, u.openedMonths]).toEqual([2, 2])
-    expect(u.why).toContain('squalane')
+    expect(useWithinText(u)).toContain('squalane')
   })
   it('watery and untested: never beyond six months, and opened never outlasts closed', () => {
     fc.assert(

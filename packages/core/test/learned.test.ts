@@ -1,4 +1,5 @@
 // What finished batches teach: each of its own, and together with their spread.
+import { useWithinText } from '../src/words/index.ts'
 import { describe, expect, it } from 'vitest'
 import { fitCooling } from '../src/bench/cool-fit.ts'
 import { headOf } from '../src/stability/head.ts'
@@ -131,6 +132,6 @@ describe('what a batch teaches', () => {
     const watched = useWithin(a, { container: 'pump', failedMonths: 0.9 })
     expect(plain.closedMonths).toBeGreaterThan(1)
     expect(watched.closedMonths).toBe(0.9)
-    expect(watched.why).toContain('discarded after 27 days')
+    expect(useWithinText(watched)).toContain('discarded after 27 days')
   })
 })

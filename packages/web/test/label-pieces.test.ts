@@ -60,7 +60,7 @@ describe('a drawn label', () => {
   const text = {
     name: 'Neap toner',
     line: 'Toner',
-    paragraphs: [{ text: 'Aqua, Glycerin', what: 'the ingredients' }],
+    paragraphs: [{ text: 'Aqua, Glycerin', what: 'ingredients' as const }],
     foot: ['100 ml'],
   }
   const face = (id: string, more: object = {}) => {

@@ -108,8 +108,12 @@ const isCarrying = (m: Material) => m.emulsifier?.role === 'oil-in-water' || m.e
 const MELTS_FROM = 40
 const PH_ROOM = 0.3
 const WIDEST_AIM = 2.5
-const NOTE =
-  'Guessed from the order of an ingredient list. A label does not tell amounts, grades or how it was made: this is one of many formulas that would print the same list, never the original.'
+/** What a draft says of itself, and what its phases are called. */
+interface DraftWords {
+  note: string
+  phases: Readonly<Record<'water' | 'oil' | 'cool-down' | 'other', string>>
+}
+type DraftContext = LabelContext & { name: string; words: DraftWords }
 
 /** Lines of ready-made blends; what is in them is taken from what is left of the list. */
 function blendLines(
@@ -149,37 +153,33 @@ const singleLines = ({ ranges }: LabelRanges, left: ReadonlyMap<string, number>)
   })
 
 /** Lines in phases by their roles, heated where something has to melt; the first water takes the rest. */
-function phasesOf(lines: readonly DraftLine[], catalogue: Catalogue): Phase[] {
+function phasesOf(lines: readonly DraftLine[], catalogue: Catalogue, names: DraftWords['phases']): Phase[] {
   const fill = lines.find((l) => l.water) ?? null
   const melts = lines.some((l) => l.role === 'oil' && (catalogue.find(l.material)?.meltsC ?? 0) >= MELTS_FROM)
   const heated = melts ? { heatToC: HOT_C } : {}
-  const kinds: [Role, string, Partial<Phase>][] = [
-    ['water', 'Water', heated],
-    ['oil', 'Oil', heated],
-    ['cool-down', 'Cool-down', melts ? { belowC: COOL_C } : {}],
-    ['other', 'Not known', {}],
+  const kinds: [keyof DraftWords['phases'], Partial<Phase>][] = [
+    ['water', heated],
+    ['oil', heated],
+    ['cool-down', melts ? { belowC: COOL_C } : {}],
+    ['other', {}],
   ]
   const asLine = ({ material, percent }: DraftLine) => ({
     material,
     percent: Number(percent.toFixed(percent < 1 ? 3 : 2)),
   })
-  return kinds.flatMap(([role, title, heat]): Phase[] => {
+  return kinds.flatMap(([role, heat]): Phase[] => {
     const own = lines.filter((l) => l.role === role)
     if (own.length === 0) return []
     const written = own.map((l) => (l === fill ? { material: l.material, fill: true } : asLine(l)))
-    return [{ name: title, role, ...heat, lines: written }]
+    return [{ name: names[role], role, ...heat, lines: written }]
   })
 }
 
-function build(
-  result: LabelRanges,
-  context: LabelContext & { name: string },
-  blends: readonly Blend[],
-): Formula {
-  const { catalogue, product, name } = context
+function build(result: LabelRanges, context: DraftContext, blends: readonly Blend[]): Formula {
+  const { catalogue, product, name, words } = context
   const left = new Map(result.ranges.map((r) => [r.name.key, r.draft]))
   const lines = [...blendLines(result, catalogue, blends, left), ...singleLines(result, left)]
-  const phases = phasesOf(lines, catalogue)
+  const phases = phasesOf(lines, catalogue, words.phases)
   const formula: Formula = {
     format: 'omblet-formula',
     formatVersion: 1,
@@ -188,7 +188,7 @@ function build(
     batchGrams: 100,
     scaleResolutionGrams: 0.01,
     phases,
-    note: NOTE,
+    note: words.note,
   }
   const { ph } = context
   const shared = assess(formula, catalogue).ph.shared
@@ -208,7 +208,7 @@ function faults(formula: Formula, catalogue: Catalogue): number {
  * The draft as a formula of its own: a guess, and called one. Ready-made preservatives and emulsifiers are tried beside
  * their parts, and what is judged best is taken: preserved, emulsified, within caps and ranges where the order allows.
  */
-export function labelFormula(result: LabelRanges, context: LabelContext & { name: string }): Formula {
+export function labelFormula(result: LabelRanges, context: DraftContext): Formula {
   const { catalogue } = context
   const homeless = homelessBlends(result.ranges, catalogue)
   const taken = new Set(homeless.flatMap((b) => b.keys))

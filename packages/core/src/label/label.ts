@@ -1,3 +1,4 @@
+import type { Missing } from './said.ts'
 import type { Assessment } from '../assess/types.ts'
 import { standingClaims } from '../findings/claims.ts'
 import type { LabelRegion } from '../findings/traces.ts'
@@ -34,7 +35,7 @@ export interface Label {
   directions: string[]
   useWithin: UseWithin
   /** What the law asks and nobody told. */
-  missing: string[]
+  missing: Missing[]
 }
 
 /** The region of a label where its maker did not choose one. */
@@ -50,14 +51,14 @@ export function labelOf(a: Assessment, wish: LabelWish = {}): Label {
   const does = wish.function?.trim() || LABEL.functions[a.formula.product.kind] || null
   const nameOf = (i: number) => a.lines[i]!.source.material
   const once = (names: string[]) => [...new Set(names)]
-  const missing = [
-    ...(wish.address?.trim() ? [] : ['name and address']),
-    ...(wish.grams || wish.millilitres ? [] : ['content']),
-    ...(!ASKS_BATCH.includes(region) || wish.batchCode?.trim() ? [] : ['batch code']),
-    ...(does ? [] : ['function']),
-    ...once(list.unknownMakeUp.map((i) => `make-up of ${nameOf(i)}`)),
-    ...once(list.noAnalysis.map((i) => `analysis of ${nameOf(i)}`)),
-    ...(ASKS_LANGUAGE.includes(region) && !wish.secondLanguage ? ['second language'] : []),
+  const missing: Missing[] = [
+    ...(wish.address?.trim() ? [] : [{ code: 'address' } as const]),
+    ...(wish.grams || wish.millilitres ? [] : [{ code: 'content' } as const]),
+    ...(!ASKS_BATCH.includes(region) || wish.batchCode?.trim() ? [] : [{ code: 'batch-code' } as const]),
+    ...(does ? [] : [{ code: 'function' } as const]),
+    ...once(list.unknownMakeUp.map(nameOf)).map((material) => ({ code: 'composition' as const, material })),
+    ...once(list.noAnalysis.map(nameOf)).map((material) => ({ code: 'analysis' as const, material })),
+    ...(ASKS_LANGUAGE.includes(region) && !wish.secondLanguage ? [{ code: 'second-language' } as const] : []),
   ]
   return {
     region,
@@ -69,29 +70,5 @@ export function labelOf(a: Assessment, wish: LabelWish = {}): Label {
     directions: directionsOf(a),
     useWithin: useWithin(a, wish.keeping),
     missing,
-  }
-}
-
-const rounded = (percent: number) => Number(percent.toPrecision(12))
-
-/** The label as the command line prints it. */
-export function labelReport(a: Assessment, wish: LabelWish = {}): object {
-  const l = labelOf(a, wish)
-  return {
-    ingredients: l.list.entries.map((e) => ({
-      name: e.name,
-      percent: e.percent === null ? null : rounded(e.percent),
-    })),
-    belowOneFrom: l.list.belowOneFrom,
-    mayContain: [],
-    allergens: l.list.allergens,
-    statements: l.statements.map(({ code, text, source }) => ({ code, text, source })),
-    directions: l.directions,
-    useWithin: {
-      closedMonths: l.useWithin.closedMonths,
-      openedMonths: l.useWithin.openedMonths,
-      why: l.useWithin.why,
-    },
-    missing: l.missing,
   }
 }

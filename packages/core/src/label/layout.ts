@@ -1,3 +1,5 @@
+import type { LabelPart } from './said.ts'
+
 /** What tells how wide a text is; mm. Sizes are those of the type, mm from line to line of solid setting. */
 export interface Measure {
   width: (text: string, size: number, bold: boolean) => number
@@ -11,7 +13,7 @@ export interface Paragraph {
   head?: string
   text: string
   /** Named where it does not fit. */
-  what: string
+  what: LabelPart
 }
 
 export interface LabelText {
@@ -53,7 +55,7 @@ export interface Layout {
   /** Height of a small x of the text, mm. */
   letters: number
   /** What found no room at the smallest letters, the first first. */
-  lacking: string[]
+  lacking: LabelPart[]
   code: { x: number; y: number; side: number } | null
   mark: { x: number; y: number; side: number } | null
   /** Left edge of the text, where the band of colour ends. */
@@ -203,12 +205,12 @@ export function layLabel(text: LabelText, space: Space, measure: Measure, least:
 
   const attempt = (size: number) => {
     const runs: Run[] = []
-    const lacking: string[] = []
+    const lacking: LabelPart[] = []
     const foot = footRuns(text.foot, footSize, { ...inner, right: code ? code.x - 1 : inner.right }, measure)
     if (foot.runs.some((r) => r.x + measure.width(r.text, r.size, false) > inner.right + 0.01))
-      lacking.push('the figures at the foot')
+      lacking.push('foot')
     let top = inner.top
-    const put = (words: Word[], of: number, what: string) => {
+    const put = (words: Word[], of: number, what: LabelPart) => {
       const set = breakLines(words, of, top, room, measure)
       // what finds no room is not drawn over the rest
       if (set.tooWide || set.to > foot.top + 0.01) {
@@ -219,9 +221,9 @@ export function layLabel(text: LabelText, space: Space, measure: Measure, least:
       top = set.to
     }
     const nameSize = nameAt(size)
-    put(wordsOf({ head: text.name, text: '' }), nameSize, 'the name')
+    put(wordsOf({ head: text.name, text: '' }), nameSize, 'name')
     if (text.line)
-      put(wordsOf({ text: text.line }), Math.max(size, Math.min(nameSize * 0.6, size * 1.15)), 'what it is')
+      put(wordsOf({ text: text.line }), Math.max(size, Math.min(nameSize * 0.6, size * 1.15)), 'function')
     for (const p of text.paragraphs) {
       const before = top
       top += size * 0.35

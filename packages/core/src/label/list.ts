@@ -1,3 +1,5 @@
+import type { Said } from '../text/said.ts'
+import type { LeftOutFacts } from './said.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
 import { slug, splitInci } from '../text/names.ts'
 import { compositionOf } from '../materials/resolve.ts'
@@ -23,7 +25,7 @@ export interface LabelName {
 export interface LabelList {
   names: LabelName[]
   /** Words that were left out, and why. */
-  leftOut: { text: string; why: string }[]
+  leftOut: { text: string; why: Said<LeftOutFacts> }[]
 }
 
 export const MOST_LABEL_NAMES = 120
@@ -59,11 +61,11 @@ export function readLabel(text: string, catalogue: Catalogue): LabelList {
         .replace(/\s+/g, ' ')
         .replace(/^[\s.:*†‡()-]+|[\s.*†‡:]+$/g, '')
       if (!/[a-z]{2}/i.test(trimmed)) {
-        if (/\S/.test(trimmed)) leftOut.push({ text: trimmed, why: 'It is no name.' })
+        if (/\S/.test(trimmed)) leftOut.push({ text: trimmed, why: { code: 'no-name' } })
         continue
       }
       if (FOOT.test(trimmed)) {
-        leftOut.push({ text: trimmed, why: 'It reads like a footnote.' })
+        leftOut.push({ text: trimmed, why: { code: 'footnote' } })
         continue
       }
       const found = amountsIn(trimmed).find(
@@ -81,11 +83,11 @@ export function readLabel(text: string, catalogue: Catalogue): LabelList {
       const single = known && known.material.inci.length === 1 ? known.material : null
       const key = single ? slug(single.inci[0]!) : slug(name)
       if (names.some((n) => n.key === key)) {
-        leftOut.push({ text: name, why: 'It stands in the list already.' })
+        leftOut.push({ text: name, why: { code: 'twice' } })
         continue
       }
       if (names.length >= MOST_LABEL_NAMES) {
-        leftOut.push({ text: name, why: `More than ${MOST_LABEL_NAMES} names are not looked at.` })
+        leftOut.push({ text: name, why: { code: 'too-many', most: MOST_LABEL_NAMES } })
         continue
       }
       names.push({

@@ -1,3 +1,5 @@
+import type { Said } from '../text/said.ts'
+import type { BoundFacts } from './said.ts'
 import { inOilPhase, type Richness } from '../emulsion/emulsion.ts'
 import type { Kind, Product } from '../shapes/formula.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
@@ -16,7 +18,7 @@ export interface LabelRange {
   /** A plausible amount within: a guess. */
   draft: number
   /** What bounds it from above besides order and sum. */
-  bound: string
+  bound: Said<BoundFacts>
 }
 
 export interface LabelRanges {
@@ -78,7 +80,7 @@ interface Bounds {
   typical: number | null
   /** Put in for what it does: its usual dose, wherever it stands. */
   dosed: boolean
-  bound: string
+  bound: Said<BoundFacts>
 }
 
 /** A usual amount of what is known by its kind alone, percent (common practice). */
@@ -105,7 +107,7 @@ function boundsOf(name: LabelName, context: LabelContext): Omit<Bounds, 'maybe'>
       upper: name.declaredPercent,
       typical: name.declaredPercent,
       dosed: true,
-      bound: 'declared on the label',
+      bound: { code: 'declared' },
     }
   const sources = substanceSources(context.catalogue).get(name.key) ?? []
   const usual = sources.flatMap(({ material, share }) =>
@@ -138,14 +140,14 @@ function boundsOf(name: LabelName, context: LabelContext): Omit<Bounds, 'maybe'>
       upper: strictest.max,
       typical,
       dosed,
-      bound: strictest.authority,
+      bound: { code: 'limit', authority: strictest.authority },
     }
   return {
     lower: Math.min(lower, usualMax),
     upper: usualMax,
     typical,
     dosed,
-    bound: free ? 'nothing known' : 'usual range',
+    bound: { code: free ? 'unknown' : 'usual' },
   }
 }
 
@@ -215,10 +217,10 @@ function draftOf(program: Program, bounds: readonly Bounds[], solver: Solver) {
   const rows = [...program.rows]
   bounds.forEach((b, i) => {
     // What leads the list, nearly always water, takes the rest.
-    if (i === 0 && b.bound === 'nothing known') return
+    if (i === 0 && b.bound.code === 'unknown') return
     const typical = b.maybe
       ? 0
-      : b.bound.startsWith('declared')
+      : b.bound.code === 'declared'
         ? b.upper
         : Math.min(b.typical ?? b.upper, b.upper, b.dosed ? Infinity : fade(i))
     const away = variables.push({ lower: 0, upper: Infinity, cost: 1 / Math.max(0.1, typical) }) - 1

@@ -1,7 +1,8 @@
 import * as z from 'zod'
 import data from '../../data/sheets.json' with { type: 'json' }
 import { StickerSheet, type LabelDesign } from '../shapes/label.ts'
-import { sayNumber } from '../text/format.ts'
+import type { Said } from '../text/said.ts'
+import type { SheetFaultFacts } from './said.ts'
 
 /** The usual sheets of stickers (common practice; from memory: try one on plain paper first). */
 export const SHEETS: readonly StickerSheet[] = z.array(StickerSheet).parse(data)
@@ -16,23 +17,15 @@ export const sheetOf = (design: LabelDesign | undefined): StickerSheet =>
 
 export const fieldsOf = (s: StickerSheet) => s.columns * s.rows
 
-/** `A4, 3 × 7 of 63.5 × 38.1 mm`, `A4, 4 × 6 round, 40 mm`. */
-export const sheetWords = (s: StickerSheet) =>
-  s.shape === 'round'
-    ? `${s.paper}, ${s.columns} × ${s.rows} round, ${sayNumber(s.width, 1)} mm`
-    : `${s.paper}, ${s.columns} × ${s.rows} of ${sayNumber(s.width, 1)} × ${sayNumber(s.height, 1)} mm`
-
 /** What keeps a grid of one's own from lying on its paper; null where it does. */
-export function sheetFault(s: StickerSheet): string | null {
+export function sheetFault(s: StickerSheet): Said<SheetFaultFacts> | null {
   const paper = PAPERS[s.paper]
-  if (s.columns > 1 && s.across < s.width - 1e-9) return 'The fields overlap from left to right.'
-  if (s.rows > 1 && s.down < s.height - 1e-9) return 'The fields overlap from top to bottom.'
+  if (s.columns > 1 && s.across < s.width - 1e-9) return { code: 'across' }
+  if (s.rows > 1 && s.down < s.height - 1e-9) return { code: 'down' }
   const right = s.left + (s.columns - 1) * s.across + s.width
   const bottom = s.top + (s.rows - 1) * s.down + s.height
-  if (right > paper.width + 0.5)
-    return `The fields reach ${sayNumber(right - paper.width, 1)} mm beyond the right edge of the paper.`
-  if (bottom > paper.height + 0.5)
-    return `The fields reach ${sayNumber(bottom - paper.height, 1)} mm beyond the lower edge of the paper.`
+  if (right > paper.width + 0.5) return { code: 'right', millimetres: right - paper.width }
+  if (bottom > paper.height + 0.5) return { code: 'bottom', millimetres: bottom - paper.height }
   return null
 }
 

@@ -5,10 +5,11 @@ import type { Assessment } from '../assess/types.ts'
 import { acidEffectAt, holds, holdsAt } from '../preservation/effect.ts'
 import type { ContainerKind } from '../shapes/containers.ts'
 import { hasTrait, type Material } from '../shapes/material.ts'
-import { capitalise, formatRange, listWords, sayNumber } from '../text/format.ts'
+import type { Said } from '../text/said.ts'
+import type { KeepingReasonFacts } from './said.ts'
 
 const span = z.tuple([z.number(), z.number()])
-const Class = z.strictObject({ closed: span, opened: span, says: z.string() })
+const Class = z.strictObject({ closed: span, opened: span })
 const CLASSES = [
   'fresh',
   'freshest',
@@ -52,53 +53,50 @@ export interface KeepingFacts {
 
 /** One reason for a time: months from making, and from opening; at least and at most. */
 export interface KeepingReason {
-  code: ClassName | 'material' | 'lot' | 'watched'
   closed: readonly [number, number]
   opened: readonly [number, number]
-  says: string
+  said: Said<KeepingReasonFacts>
 }
 
 export interface UseWithin {
   closedMonths: number
   openedMonths: number
-  why: string
   /** The shortest first. */
   reasons: KeepingReason[]
 }
 
 const PLAIN_FRESH = new Set<Material['kind']>(['hydrosol', 'aloe'])
-const classed = (code: ClassName, says = table.classes[code].says): KeepingReason => ({
-  code,
+const classed = (code: ClassName, said: Said<KeepingReasonFacts>): KeepingReason => ({
   closed: table.classes[code].closed,
   opened: table.classes[code].opened,
-  says,
+  said,
 })
+
+/** A class that needs nothing said beside it. */
+const plain = (code: Exclude<ClassName, 'weak' | 'jar' | 'fast' | 'medium' | 'slow'>) =>
+  classed(code, { code })
 
 /** Water: by what preserves it, where the pH lets it work, and who reaches in. */
 function byWater(a: Assessment, facts: KeepingFacts): KeepingReason[] {
   const { preservation: p, formula, workingPh } = a
   if (!p.needed && !p.selfPreserving) return []
-  if (p.selfPreserving) return [classed('alcohol')]
+  if (p.selfPreserving) return [plain('alcohol')]
   const works = p.adequate && holdsAt(p, workingPh) && holdsAsWritten(a)
   if (!works) {
-    if (p.uses.length > 0) return [classed('weak', weakWords(a))]
+    if (p.uses.length > 0) return [classed('weak', { code: 'weak', outside: outsidePh(a) })]
     const plants = a.lines.some(
       (l) =>
         l.percent > 0 &&
         l.material &&
         (PLAIN_FRESH.has(l.material.kind) || hasTrait(l.material, 'raw-plant')),
     )
-    return [classed(plants || isInfused(a) ? 'freshest' : 'fresh')]
+    return [plain(plants || isInfused(a) ? 'freshest' : 'fresh')]
   }
-  if (facts.tested) return [classed('tested')]
-  if (formula.product.site === 'eye') return [classed('eye')]
+  if (facts.tested) return [plain('tested')]
+  if (formula.product.site === 'eye') return [plain('eye')]
   if (!facts.container || !SHUT.includes(facts.container))
-    return [
-      facts.container
-        ? classed('jar')
-        : classed('jar', `${table.classes.jar.says} (container not given: treated as a jar)`),
-    ]
-  return [classed((facts.soundMonths ?? 0) >= 12 ? 'proven' : 'shut')]
+    return [classed('jar', { code: 'jar', assumed: !facts.container })]
+  return [plain((facts.soundMonths ?? 0) >= 12 ? 'proven' : 'shut')]
 }
 
 /** A line of one’s own that holds water and a plant is an infusion. */
@@ -118,15 +116,14 @@ function holdsAsWritten(a: Assessment): boolean {
   return effect === null || holds(effect)
 }
 
-function weakWords(a: Assessment): string {
+/** The pH at which the preservation falls short, and the one that it needs; null where the pH is not what fails. */
+function outsidePh(a: Assessment): KeepingReasonFacts['weak']['outside'] {
   const { window, worksBelow } = a.preservation
   const ph = holdsAsWritten(a) ? a.workingPh : a.predictedPh!.value
-  if (!window || ph === null) return table.classes.weak.says
+  if (!window || ph === null) return null
   const acid = acidEffectAt(a.preservation, ph)
   const off = ph > window.max || (ph < window.min && !worksBelow)
-  return off || (acid && !holds(acid))
-    ? `at pH ${sayNumber(ph, 1)} the preservation does not cover (it needs pH ${formatRange(window)}): as fresh until that is mended`
-    : table.classes.weak.says
+  return off || (acid && !holds(acid)) ? { ph, needs: { min: window.min, max: window.max } } : null
 }
 
 const SPEEDS = ['fast', 'medium', 'slow'] as const
@@ -134,20 +131,23 @@ const SPEEDS = ['fast', 'medium', 'slow'] as const
 function byOils(a: Assessment): KeepingReason[] {
   const oils = a.lines.filter((l) => l.percent > 0 && l.material?.oxidation !== undefined)
   const sum = oils.reduce((t, l) => t + l.percent, 0)
-  if (sum <= 0) return a.preservation.needed || a.preservation.selfPreserving ? [] : [classed('dry')]
+  if (sum <= 0) return a.preservation.needed || a.preservation.selfPreserving ? [] : [plain('dry')]
   const guarded = a.lines.some((l) => l.percent > 0 && l.material && hasTrait(l.material, 'oil-antioxidant'))
   for (const speed of SPEEDS) {
     const those = oils.filter((l) => l.material!.oxidation === speed)
     const share = (100 * those.reduce((t, l) => t + l.percent, 0)) / sum
     if (share <= table.decides.sharePercent && speed !== 'slow') continue
     if (those.length === 0) continue
-    const reason = classed(speed)
-    const [low, high] = reason.closed
+    const [low, high] = table.classes[speed].closed
     return [
       {
-        ...reason,
+        ...classed(speed, {
+          code: 'oils',
+          speed,
+          oils: those.slice(0, 3).map((l) => l.label),
+          guarded,
+        }),
         closed: guarded ? [high, high] : [low, high],
-        says: `${reason.says} (${listWords(those.slice(0, 3).map((l) => l.label))}), ${guarded ? 'with an antioxidant' : 'without an antioxidant'}`,
       },
     ]
   }
@@ -166,10 +166,9 @@ function byMaterials(a: Assessment): KeepingReason[] {
     const { min, max, opened, says } = m.lasts
     const [low, high] = dry && m.lasts.dry ? [m.lasts.dry.min, m.lasts.dry.max] : [min, max]
     found.push({
-      code: 'material',
       closed: [low, high],
       opened: opened === undefined ? [low, high] : [opened, opened],
-      says: `${label} ${says}`,
+      said: { code: 'material', name: label, text: says },
     })
   }
   for (const line of a.lines) {
@@ -183,12 +182,6 @@ function byMaterials(a: Assessment): KeepingReason[] {
 
 /** Days of a part of a month, rounded down: a quarter of one is a week. */
 export const daysOf = (months: number) => Math.floor(months * DAYS_PER_MONTH)
-/** `7 days` for a quarter of a month, `6 months`. */
-export const sayMonths = (months: number): string => {
-  if (months < 1) return `${daysOf(months)} days`
-  return months === 1 ? '1 month' : `${sayNumber(months, 1)} months`
-}
-
 /**
  * How long a product may be kept, months from making and from opening: the shortest of what its water, oils, materials
  * and lots allow, at the lower end of each. Common practice; preservation is never reckoned longer for warm samples.
@@ -197,10 +190,9 @@ export function useWithin(a: Assessment, facts: KeepingFacts = {}): UseWithin {
   const lot: KeepingReason[] = facts.firstLot
     ? [
         {
-          code: 'lot',
           closed: [Math.max(0, facts.firstLot.months), Math.max(0, facts.firstLot.months)],
           opened: [Math.max(0, facts.firstLot.months), Math.max(0, facts.firstLot.months)],
-          says: `its lot of ${facts.firstLot.label} is good no longer`,
+          said: { code: 'lot', name: facts.firstLot.label },
         },
       ]
     : []
@@ -209,10 +201,9 @@ export function useWithin(a: Assessment, facts: KeepingFacts = {}): UseWithin {
       ? []
       : [
           {
-            code: 'watched',
             closed: [facts.failedMonths, facts.failedMonths],
             opened: [facts.failedMonths, facts.failedMonths],
-            says: `a batch had to be discarded after ${sayMonths(facts.failedMonths)}`,
+            said: { code: 'failed', months: facts.failedMonths },
           },
         ]
   const reasons = [...byWater(a, facts), ...byOils(a), ...byMaterials(a), ...lot, ...watched].sort(
@@ -220,14 +211,5 @@ export function useWithin(a: Assessment, facts: KeepingFacts = {}): UseWithin {
   )
   const closedMonths = Math.min(...reasons.map((r) => r.closed[0]))
   const openedMonths = Math.min(closedMonths, ...reasons.map((r) => r.opened[0]))
-  const first = reasons[0]!
-  const opens = reasons.find((r) => r.opened[0] === openedMonths)!
-  return {
-    closedMonths,
-    openedMonths,
-    why:
-      `${capitalise(first.says)}.` +
-      (opens !== first && openedMonths < closedMonths ? ` Once opened: ${opens.says}.` : ''),
-    reasons,
-  }
+  return { closedMonths, openedMonths, reasons }
 }

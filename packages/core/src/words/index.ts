@@ -249,6 +249,20 @@ export const weighedText = (state: WeighedState | null): string => (state ? word
 /** `5.20 %`, and how far that is from what was designed. */
 export const percentChangeText = (percent: number, designed: number): string =>
   words.percentChange(percent, designed)
+export {
+  boundText,
+  draftWords,
+  keepingReasonText,
+  labelPartText,
+  labelText,
+  leftOutOfListText,
+  missingText,
+  sayMonths,
+  sheetFaultText,
+  sheetText,
+  USUAL_STORAGE,
+  useWithinText,
+} from './label.ts'
 export { eventFaultText } from './field-fault.ts'
 export { eventRow, eventTable, recordReadings, rowValue } from './record.ts'
 

@@ -1,3 +1,4 @@
+import { draftWords } from '@omblet/core/words'
 import {
   assess,
   balance,
@@ -66,7 +67,12 @@ const api = {
     const list = readLabel(text, context.catalogue)
     const ranges = list.names.length > 0 ? labelRanges(list, context, await getSolver()) : null
     const changes = earlier.trim() === '' ? null : compareLabels(readLabel(earlier, context.catalogue), list)
-    return { list, ranges, changes, formula: ranges ? labelFormula(ranges, { ...context, name }) : null }
+    return {
+      list,
+      ranges,
+      changes,
+      formula: ranges ? labelFormula(ranges, { ...context, name, words: draftWords }) : null,
+    }
   },
   /** What a trial of this kind could compare, each at the amount that it wants. */
   variants(wish: VariantWish) {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { leftOutOfListText } from '@omblet/core/words'
 import { common } from '#words/common'
 import { labelPage as texts } from '#words/start'
 import { LIMITS, parseNumber, type Product, type Richness } from '@omblet/core'
@@ -146,7 +147,9 @@ async function make() {
         </p>
         <ListChanges v-if="answer.changes" :changes="answer.changes" :certain="answer.ranges.line.most" />
         <ul v-if="answer.list.leftOut.length" class="muted small">
-          <li v-for="l in answer.list.leftOut" :key="l.text">{{ texts.leftOut(l.text, l.why) }}</li>
+          <li v-for="l in answer.list.leftOut" :key="l.text">
+            {{ texts.leftOut(l.text, leftOutOfListText(l.why)) }}
+          </li>
         </ul>
         <footer>
           <Button :label="texts.createFormulaFromDraft" :loading="making" @click="make" />

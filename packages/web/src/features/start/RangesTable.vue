@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { boundText } from '@omblet/core/words'
 import { common } from '#words/common'
 import { rangesTable as texts } from '#words/start'
 import { formatNumber, type LabelRanges } from '@omblet/core'
@@ -46,7 +47,7 @@ const say = (percent: number) => (percent < 0.005 ? '0' : formatNumber(percent, 
               ></span
             >
           </th>
-          <td class="rail-cell" :title="texts.limitedBy(r.bound)">
+          <td class="rail-cell" :title="texts.limitedBy(boundText(r.bound))">
             <span class="rail" aria-hidden="true"
               ><i class="one" :style="{ left: `${at(1)}%` }"></i
               ><i

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { USUAL_STORAGE, sheetFaultText, sheetText } from '@omblet/core/words'
 import { common } from '#words/common'
 import { designCard as texts } from '#words/formula-label'
 import {
@@ -8,8 +9,6 @@ import {
   MARKS,
   sheetFault,
   SHEETS,
-  sheetWords,
-  USUAL_STORAGE,
   type LabelDesign,
   type StickerSheet,
   unitOf,
@@ -37,7 +36,7 @@ const REGION_WORDS = {
 }
 const regions = LABEL_REGIONS.map((value) => ({ value, label: REGION_WORDS[value] }))
 const sheets = [
-  ...SHEETS.map((s) => ({ value: s.id, label: sheetWords(s) })),
+  ...SHEETS.map((s) => ({ value: s.id, label: sheetText(s) })),
   { value: 'own', label: texts.customGrid },
 ]
 const marks = MARKS.map((value) => ({ value, label: MARK_WORDS[value] }))
@@ -206,7 +205,7 @@ const shapes = [
             setGrid({ [g.key]: whole.has(g.key) ? Math.round($event) : $event })
           "
         />
-        <p v-if="gridFault" class="error wide" role="alert">{{ gridFault }}</p>
+        <p v-if="gridFault" class="error wide" role="alert">{{ sheetFaultText(gridFault) }}</p>
       </template>
       <ChoiceField v-model="into" :label="common.container" :options="kinds" />
       <ChoiceField v-model="faces" :label="texts.labels" :options="FACES" />

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { sayMonths, useWithinText, keepingReasonText } from '@omblet/core/words'
 import { common } from '#words/common'
 import { keepCard as texts } from '#words/formula-label'
-import { keptMonths, sayMonths } from '@omblet/core'
+import { keptMonths } from '@omblet/core'
 import Button from 'primevue/button'
 import TitledCard from '../../../components/TitledCard.vue'
 import { PlainButton, QuietButton } from '../../../components/buttons'
@@ -61,13 +62,13 @@ const span = ([low, high]: readonly [number, number]) =>
           )
         }}
         <template v-if="longer">{{ texts.longerThanProposedOnlyStability }}</template></template
-      ><template v-else>{{ proposed.why }}</template>
+      ><template v-else>{{ useWithinText(proposed) }}</template>
     </p>
     <details>
       <summary>{{ texts.howThisIsCalculated }}</summary>
       <ul class="small">
-        <li v-for="r in proposed.reasons" :key="r.says">
-          <span class="mono">{{ span(r.closed) }}</span> {{ r.says }}
+        <li v-for="(r, i) in proposed.reasons" :key="i">
+          <span class="mono">{{ span(r.closed) }}</span> {{ keepingReasonText(r) }}
         </li>
       </ul>
       <p class="muted small">

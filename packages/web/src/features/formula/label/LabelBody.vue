@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { labelPartText, sheetText } from '@omblet/core/words'
 import { common } from '#words/common'
 import { labelBody as texts } from '#words/formula-label'
-import { capitalise, fieldsOf, listWords, sheetWords } from '@omblet/core'
+import { capitalise, fieldsOf, listWords } from '@omblet/core'
 import Button from 'primevue/button'
 import TitledCard from '../../../components/TitledCard.vue'
 import { QuietButton } from '../../../components/buttons'
@@ -38,7 +39,7 @@ watch(room.batch, (b) => {
   if (filled) jars.value = filled
 })
 const stickers = computed(() => Math.max(1, Math.round(jars.value ?? 1)) * faces.value.length)
-const lacking = computed(() => [...new Set(faces.value.flatMap((f) => f.layout.lacking))])
+const lacking = computed(() => [...new Set(faces.value.flatMap((f) => f.layout.lacking.map(labelPartText)))])
 const zoom = ref<'true' | 'large'>('large')
 
 function print() {
@@ -121,7 +122,7 @@ const items = [
       </TitledCard>
       <TitledCard :title="texts.stickers">
         <template #beside
-          ><span class="muted small">{{ sheetWords(sheet) }}</span></template
+          ><span class="muted small">{{ sheetText(sheet) }}</span></template
         >
 
         <div class="count abreast at-foot wraps">

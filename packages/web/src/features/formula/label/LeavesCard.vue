@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { leavesCard as texts } from '#words/formula-label'
-import { findingText } from '@omblet/core/words'
-import { capitalise, doesNotFit, sayNumber, suits, findingKey } from '@omblet/core'
+import { findingText, missingText } from '@omblet/core/words'
+import { capitalise, doesNotFit, sayNumber, suits, findingKey, type Missing } from '@omblet/core'
 import TitledCard from '../../../components/TitledCard.vue'
 import { PlainButton } from '../../../components/buttons'
 import { computed } from 'vue'
@@ -15,34 +15,29 @@ const { room } = defineProps<{ room: LabelRoom }>()
 const materials = useMaterials()
 
 /** Where on this page something missing is entered; on the shelf where it is a fact of a material. */
-const FIELDS: Record<string, string> = {
-  'name and address': 'label-address',
+const FIELDS: Partial<Record<Missing['code'], string>> = {
+  address: 'label-address',
   content: 'label-content',
   function: 'label-line',
 }
-const REASONS: Record<string, string> = {
-  'name and address': texts.requiredByLawIfSold,
+const REASONS: Partial<Record<Missing['code'], string>> = {
+  composition: texts.orderUncertainEnterTheSuppliers,
+  analysis: texts.neededToListAllergensEnter,
+  address: texts.requiredByLawIfSold,
   content: texts.byWeightOrVolume,
-  'batch code': texts.openTheLabelFromA,
+  'batch-code': texts.openTheLabelFromA,
   function: texts.productFunctionUnlessObvious,
-  'second language': texts.everythingExceptTheIngredients,
+  'second-language': texts.everythingExceptTheIngredients,
 }
 const goTo = (field: string) => document.getElementById(field)?.focus()
 
 const missing = computed(() =>
-  room.label.value.missing.map((what) => {
-    const material = /^(?:make-up|analysis) of (.*)$/.exec(what)?.[1]
-    return {
-      what: capitalise(what),
-      why: material
-        ? what.startsWith('make-up')
-          ? texts.orderUncertainEnterTheSuppliers
-          : texts.neededToListAllergensEnter
-        : (REASONS[what] ?? ''),
-      field: FIELDS[what] ?? null,
-      material: material ? (materials.catalogue.find(material)?.id ?? null) : null,
-    }
-  }),
+  room.label.value.missing.map((missing) => ({
+    what: capitalise(missingText(missing)),
+    why: REASONS[missing.code] ?? '',
+    field: FIELDS[missing.code] ?? null,
+    material: 'material' in missing ? (materials.catalogue.find(missing.material)?.id ?? null) : null,
+  })),
 )
 const claims = computed(() =>
   materials.derive(room.assessment.value.formula).findings.filter((f) => f.code.startsWith('claim.')),

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { sayMonths, USUAL_STORAGE, missingText } from '@omblet/core/words'
 import { common } from '#words/common'
 import { productSheet as texts } from '#words/formula-label'
-import { bestBefore, capitalise, keptMonths, namesInOrder, sayMonths, USUAL_STORAGE } from '@omblet/core'
+import { bestBefore, capitalise, keptMonths, namesInOrder } from '@omblet/core'
 import { format, parseISO } from 'date-fns'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
@@ -50,7 +51,10 @@ const cautions = computed(() => label.value.statements.filter((s) => s.code !== 
         <p v-if="label.list.unknownMakeUp.length || label.list.noAnalysis.length" class="small">
           {{
             texts.compositionNotFullyKnown(
-              label.missing.filter((m) => /^(make-up|analysis)/.test(m)).join(', '),
+              label.missing
+                .filter((m) => m.code === 'composition' || m.code === 'analysis')
+                .map(missingText)
+                .join(', '),
             )
           }}
         </p>

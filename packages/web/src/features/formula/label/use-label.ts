@@ -1,10 +1,10 @@
+import { labelText } from '@omblet/core/words'
 import { common } from '#words/common'
 import { useLabel as texts } from '#words/formula-label'
 import {
   actualFormula,
   CONTAINER_KINDS,
   labelOf,
-  labelText,
   layLabel,
   leastOf,
   sheetOf,
