@@ -172,7 +172,13 @@ describe('what cannot be had', () => {
     if (result.status !== 'impossible') throw new Error('should not be possible')
     expect(result.conflictIds.sort()).toEqual(['locked', 'oil-phase'])
     expect(result.missed).toEqual([
-      { id: 'oil-phase', about: 'oil phase', wanted: 'exactly', bound: 30, reached: expect.closeTo(20, 4) },
+      {
+        id: 'oil-phase',
+        about: { code: 'oil-phase' },
+        wanted: 'exactly',
+        bound: 30,
+        reached: expect.closeTo(20, 4),
+      },
     ])
   })
   it('says how near the only emulsifier comes to an HLB', () => {
@@ -186,7 +192,7 @@ describe('what cannot be had', () => {
     const result = run(f, { hlb: true })
     if (result.status !== 'impossible') throw new Error('should not be possible')
     expect(result.conflictIds).toEqual(['hlb'])
-    expect(result.missed.find((m) => m.about === 'HLB')!.reached).toBeCloseTo(4.3, 1)
+    expect(result.missed.find((m) => m.about.code === 'hlb')!.reached).toBeCloseTo(4.3, 1)
   })
   it('asks no HLB of water in oil', () => {
     const f = formula([

@@ -1,3 +1,4 @@
+import { warmthText } from '../src/words/index.ts'
 import { impossibleText, pickText, substituteText } from '../src/words/index.ts'
 // Proposals from a brief, stand-ins for what is missing, and what body to expect.
 import fc from 'fast-check'
@@ -249,7 +250,7 @@ describe('body, cold and warmth', () => {
         ['olivate emulsifier', 4],
       ],
     })
-    expect(coldAndWarm(assess(buttery))!.warmth).toContain('melts')
+    expect(warmthText(coldAndWarm(assess(buttery))!)).toContain('melts')
     expect(coldAndWarm(assess(simple([])))).toBeNull()
   })
   it('weighs fatty alcohol against the emulsifier', () => {

@@ -1,3 +1,4 @@
+import { guideText } from '../src/words/index.ts'
 import { findingText, choiceText } from '../src/words/index.ts'
 // The make-up of an emulsion, the guides that hold for it, and choosing what carries or thickens it.
 import fc from 'fast-check'
@@ -123,7 +124,8 @@ describe('the profile', () => {
     expect(p.softensAtC).toBe(35)
   })
   it('says which guide holds and which does not', () => {
-    const holds = (f: Formula) => Object.fromEntries(profileOf(f)!.guides.map((g) => [g.name, g.applies]))
+    const holds = (f: Formula) =>
+      Object.fromEntries(profileOf(f)!.guides.map((g) => [guideText(g).name, g.applies]))
     expect(holds(cream())).toMatchObject({ HLB: false, 'Share of the oil phase': true })
     const pair: [string, number][] = [
       ['caprylic/capric triglyceride', 14],
@@ -143,7 +145,7 @@ describe('the profile', () => {
         ['caprylic/capric triglyceride', 20],
         ['olivate emulsifier', emulsifier],
       ]
-      return Object.fromEntries(profileOf(cream({ oil }))!.guides.map((g) => [g.name, g.met]))
+      return Object.fromEntries(profileOf(cream({ oil }))!.guides.map((g) => [guideText(g).name, g.met]))
     }
     expect(met(5)).toEqual({ 'Share of the oil phase': true, 'Usage rate': true, HLB: null })
     expect(met(1)).toEqual({ 'Share of the oil phase': false, 'Usage rate': false, HLB: null })
@@ -158,8 +160,8 @@ describe('the profile', () => {
       ['caprylic/capric triglyceride', 8],
       ['olivate emulsifier', 3],
     ]
-    expect(profileOf(cream({ oil: butter }))!.notes.join(' ')).toContain('to avoid air and lumps')
-    expect(profileOf(cream({ oil: lotion }))!.notes.join(' ')).not.toContain('to avoid air and lumps')
+    expect(profileOf(cream({ oil: butter }))!.notes).toContain('sets-thick')
+    expect(profileOf(cream({ oil: lotion }))!.notes).not.toContain('sets-thick')
   })
   it('is none without oils or without water', () => {
     expect(profileOf(simple([['glycerin', 5]]))).toBeNull()

@@ -1,3 +1,4 @@
+import { factsOf } from '../src/words/index.ts'
 import { findingText, remedyText } from '../src/words/index.ts'
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
@@ -7,7 +8,6 @@ import {
   catalogue,
   Catalogue,
   FactChange,
-  factsOf,
   findAll,
   gradeAnswer,
   gradeQuestionOf,

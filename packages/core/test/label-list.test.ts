@@ -1,5 +1,5 @@
 // Ingredient lists from labels: the amounts that can be, and whether the true ones of known formulas are among them.
-import { draftWords } from '../src/words/index.ts'
+import { DRAFT_NOTE } from '../src/words/index.ts'
 import { readdirSync, readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { beforeAll, describe, expect, it } from 'vitest'
@@ -109,7 +109,7 @@ describe('what can be', () => {
       catalogue,
       product: { ...product, kind: 'cream' },
       name: 'Guess',
-      words: draftWords,
+      note: DRAFT_NOTE,
     })
     expect(Formula.safeParse(f).success).toBe(true)
     expect(f.note).toContain('never the original')
@@ -130,7 +130,7 @@ describe('a draft that could be made', () => {
     return labelFormula(labelRanges(readLabel(text, catalogue), context, solver)!, {
       ...context,
       name: 'Guess',
-      words: draftWords,
+      note: DRAFT_NOTE,
     })
   }
   const serious = (f: Formula) =>

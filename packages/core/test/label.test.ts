@@ -274,7 +274,8 @@ describe('fragrance allergens', () => {
 describe('what is missing', () => {
   it('is what the law of the region asks', () => {
     const f = gel([['glycerin', 3]], { product: { kind: 'other' } })
-    const missing = (region: LabelRegion, wish = {}) => labelOf(assess(f), { region, ...wish }).missing
+    const missing = (region: LabelRegion, wish = {}) =>
+      labelOf(assess(f), { region, ...wish }).missing.map(missingText)
     expect(missing('EU')).toEqual(['name and address', 'content', 'batch code', 'function'])
     expect(missing('US')).toEqual(['name and address', 'content', 'function'])
     expect(missing('CA')).toEqual(['name and address', 'content', 'function', 'second language'])

@@ -1,4 +1,5 @@
 // Recipes from elsewhere: what is read from texts and tables, and what becomes of it.
+import { questionText, remarkText } from '../src/words/index.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
@@ -64,15 +65,15 @@ describe('what a recipe becomes', () => {
   it('asks for what is missing and for nothing else', () => {
     expect(build('Water to 100%\nGlycerin 5%').questions).toEqual([])
     const { questions } = build('Water to 100%\nMoonwort pulp 2%\nPhenoxyethanol')
-    expect(questions.map((q) => [q.kind, q.line])).toEqual([
+    expect(questions.map((q) => [q.said.code, q.line])).toEqual([
       ['material', 1],
       ['amount', 2],
     ])
-    expect(build('Water q.s.\nGlycerin 5 g\nUrea 2%').questions.map((q) => q.kind)).toEqual(['batch'])
+    expect(build('Water q.s.\nGlycerin 5 g\nUrea 2%').questions.map((q) => q.said.code)).toEqual(['batch'])
   })
   it('asks what a word for a whole kind of materials means', () => {
     const { questions } = build('Water to 100%\nPreservative')
-    expect(questions.map((q) => q.asks)).toEqual(['What is “Preservative”?', 'How much Preservative?'])
+    expect(questions.map(questionText)).toEqual(['What is “Preservative”?', 'How much Preservative?'])
     const line = readRecipe('Water to 100%\nPreservative', catalogue).lines[1]!
     if (line.kind !== 'ingredient') throw new Error('should be an ingredient')
     expect(line.ingredient.others.map((m) => m.cover?.role)).toEqual(Array(6).fill('broad'))
@@ -80,11 +81,11 @@ describe('what a recipe becomes', () => {
   it('tells the gap to 100 and lets water take it', () => {
     const text = 'Glycerin 5%\nUrea 3%\nWater 90%'
     expect(build(text).gapPercent).toBe(2)
-    expect(build(text).questions[0]!.asks).toContain('2 % is missing')
+    expect(questionText(build(text).questions[0]!)).toContain('2 % is missing')
     const filled = build(text, { fillWithWater: true })
     expect(filled.questions).toEqual([])
     expect(assess(filled.formula).amounts.balanced).toBe(true)
-    expect(build('Glycerin 60%\nUrea 50%').questions[0]!.asks).toContain('10 % too much')
+    expect(questionText(build('Glycerin 60%\nUrea 50%').questions[0]!)).toContain('10 % too much')
   })
   it('takes answers: a material, an amount, a line left out, another fill', () => {
     const text = 'Water 90%\nMoonwort pulp 4%\nSecret powder 1%\nGlycerin'
@@ -109,7 +110,7 @@ describe('what a recipe becomes', () => {
   })
   it('says how each rough measure came about', () => {
     const built = build('Distilled water 95 g\n1 tsp glycerin\n10 drops lavender oil')
-    const words = built.lines.flatMap((l) => l.remarks).join(' ')
+    const words = built.lines.flatMap((l) => l.remarks.map(remarkText)).join(' ')
     expect(words).toContain('A spoon is no measure')
     expect(words).toContain('Weigh twenty')
     // 5 mL at 1.26 g/mL, the density of glycerin (CRC Handbook: 1.2613 at 20 °C).
@@ -249,8 +250,8 @@ describe('heat that is told in words', () => {
   ] as const)('%s', (_name, text, expected) => expect(heats(text).map(([, c]) => c)).toEqual(expected))
   it('asks for a spoon to be weighed, and takes a guess until then', () => {
     const built = build('1 tsp xanthan gum\n95 g water')
-    expect(built.questions.map((q) => q.kind)).toContain('spoon')
+    expect(built.questions.map((q) => q.said.code)).toContain('spoon')
     const answered = build('1 tsp xanthan gum\n95 g water', { lines: { 0: { percent: 2 } } })
-    expect(answered.questions.map((q) => q.kind)).not.toContain('spoon')
+    expect(answered.questions.map((q) => q.said.code)).not.toContain('spoon')
   })
 })

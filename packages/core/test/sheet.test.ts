@@ -1,13 +1,12 @@
+import { factsOf, limitRowsOf } from '../src/words/index.ts'
 import { stepTitle } from '../src/words/index.ts'
 import { describe, expect, it } from 'vitest'
 import {
   assess,
   catalogue,
   clashesOf,
-  factsOf,
   formatNumber,
   formatPercent,
-  limitRowsOf,
   listWords,
   report,
   sayNumber,

@@ -250,12 +250,12 @@ describe('a trial', () => {
     const rows = forecastAndFound(f, [
       { sample: 'a', what: 'body', choice: 'butter' },
       { sample: 'a', what: 'ph', value: f.ph!.likely },
-      { sample: 'a', what: 'frost', choice: f.frost!.verdict === 'splits' ? 'held' : 'split' },
+      { sample: 'a', what: 'frost', choice: f.frost === 'splits' ? 'held' : 'split' },
     ])
     expect(rows.map((r) => [r.what, r.fits])).toEqual([
       ['ph', true],
       ['body', body.high === 'butter'],
-      ['frost', f.frost!.verdict === 'doubtful'],
+      ['frost', f.frost === 'doubtful'],
     ])
     expect(foundText(rows[1]!).says).toBe('Prediction too low')
     expect(forecastAndFound(null, [{ sample: 'a', what: 'ph', value: 5 }])[0]!.fits).toBeNull()

@@ -1,16 +1,9 @@
 // @vitest-environment happy-dom
 // Versions of a formula: where each came from, any two side by side, their story; and what a batch fills beside its samples.
+import { changeText } from '@omblet/core/words'
 import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
-import {
-  applyEdit,
-  Container,
-  sayChange,
-  difference,
-  versionTree,
-  type BatchHead,
-  type Formula,
-} from '@omblet/core'
+import { applyEdit, Container, difference, versionTree, type BatchHead, type Formula } from '@omblet/core'
 import { flushPromises } from '@vue/test-utils'
 import { effectScope, type Component } from 'vue'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
@@ -93,12 +86,16 @@ describe('a version', () => {
   })
   it('is told line by line', () => {
     const name = (id: string) => id.replaceAll('-', ' ')
-    expect(difference(serum, at(6)).map((c) => sayChange(c, name))).toContain('Mandelic acid 4.00 % → 6.00 %')
+    expect(difference(serum, at(6)).map((c) => changeText(c, name))).toContain(
+      'Mandelic acid 4.00 % → 6.00 %',
+    )
     const without = applyEdit(serum, { type: 'remove-line', at: { phase: acid, line } })
-    expect(difference(serum, without).map((c) => sayChange(c, name))).toContain(
+    expect(difference(serum, without).map((c) => changeText(c, name))).toContain(
       'Mandelic acid removed, was 4.00 %',
     )
-    expect(difference(without, serum).map((c) => sayChange(c, name))).toContain('Mandelic acid added, 4.00 %')
+    expect(difference(without, serum).map((c) => changeText(c, name))).toContain(
+      'Mandelic acid added, 4.00 %',
+    )
   })
 })
 

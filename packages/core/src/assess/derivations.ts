@@ -1,3 +1,4 @@
+import { PHASE_NAMES } from '../formula/written.ts'
 import { computeAmounts } from '../formula/amounts.ts'
 import { phaseLetter } from '../formula/keys.ts'
 import type { Addition, Formula, Line, Phase } from '../shapes/formula.ts'
@@ -137,7 +138,7 @@ function loggedLine(addition: Addition, catalogue: Catalogue, index: number): As
     dosePercent: percent * resolved.doseFactor,
   }
 }
-const LOGGED: Phase = { name: 'Adjust pH', role: 'adjust', lines: [] }
+const LOGGED: Phase = { name: PHASE_NAMES.adjust, role: 'adjust', lines: [] }
 
 type Part = keyof Assessment
 /** One step of an assessment: from what it needs, and nothing else, to what it gives. */

@@ -1,3 +1,5 @@
+import type { Said } from '../text/said.ts'
+import type { AboutFacts, WishFacts } from './said.ts'
 import type { WeighedName } from '../lines/weighed.ts'
 import { assess } from '../assess/assess.ts'
 import type { Assessment } from '../assess/types.ts'
@@ -41,15 +43,23 @@ interface Outcome {
   largestShare: number
   sumOfShares: number
 }
+/** A wish that could not be met, and how near it came. */
+interface Missed {
+  id: WishId
+  about: Said<AboutFacts>
+  wanted: 'exactly' | 'at-least' | 'at-most'
+  bound: number
+  reached: number
+}
 export type Balance =
   | ({ status: 'done' } & Outcome)
   | ({
       status: 'impossible'
-      /** The fewest wishes that contradict one another, as phrases. */
-      conflict: string[]
+      /** The fewest wishes that contradict one another. */
+      conflict: Said<WishFacts>[]
       conflictIds: WishId[]
       /** Wishes that the nearest possible misses: what was asked and what it has. */
-      missed: { id: WishId; about: string; wanted: string; bound: number; reached: number }[]
+      missed: Missed[]
       /** False where even letting wishes go gives nothing. */
       nearest: boolean
     } & Outcome)
@@ -154,7 +164,7 @@ export function balance(a: Assessment, wishes: Wishes, context: BalanceContext, 
   }
 }
 
-function missedOf(wish: Wish, percents: readonly number[]) {
+function missedOf(wish: Wish, percents: readonly number[]): Missed[] {
   return wish.rows.flatMap((row) => {
     const value = row.terms.reduce((sum, [i, c]) => sum + c * percents[i]!, 0)
     const { hlb } = row
@@ -170,7 +180,7 @@ function missedOf(wish: Wish, percents: readonly number[]) {
       {
         id: wish.id,
         about: row.about,
-        wanted: row.lower === row.upper ? 'exactly' : low ? 'at least' : 'at most',
+        wanted: row.lower === row.upper ? 'exactly' : low ? 'at-least' : 'at-most',
         bound: low ? row.lower : row.upper,
         reached: value,
       },

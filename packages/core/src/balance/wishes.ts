@@ -5,7 +5,8 @@ import type { LineRef } from '../shapes/formula.ts'
 import { limitsFor } from '../materials/legal.ts'
 import type { Material } from '../shapes/material.ts'
 import type { Row } from '../solve/lp.ts'
-import { sayNumber } from '../text/format.ts'
+import type { Said } from '../text/said.ts'
+import type { AboutFacts, WishFacts } from './said.ts'
 import { kindHas } from '../shapes/kinds.ts'
 
 /** What a balance shall reach. Percents are of the product. */
@@ -30,16 +31,14 @@ export type WishId = 'total' | 'oil-phase' | 'hlb' | 'ranges' | 'cost' | 'natura
 /** A row of the program that a wish asks for, and by how much missing it counts as 1. */
 export interface WishRow extends Row {
   unit: number
-  /** What the row is about, for a sentence. */
-  about: string
+  about: Said<AboutFacts>
   /** The row is about a blend of emulsifiers that is to have this HLB. */
   hlb?: number
 }
 
 export interface Wish {
   id: WishId
-  /** Completes “… cannot be had together”. */
-  says: string
+  says: Said<WishFacts>
   rows: WishRow[]
   /** Lines that stay as they are. */
   fixed: ReadonlySet<number>
@@ -93,42 +92,54 @@ const linesThat = (a: Assessment, fits: (line: Assessment['lines'][number]) => b
   a.lines.flatMap((line, i) => (fits(line) ? [i] : []))
 const each = (lines: readonly number[]) => lines.map((i) => [i, 1] as const)
 /** A wish of one row. */
-const asRow = (id: Wish['id'], says: string, row: Wish['rows'][number]): Wish => ({
+const asRow = (id: Wish['id'], says: Said<WishFacts>, row: Wish['rows'][number]): Wish => ({
   id,
   says,
   rows: [row],
   fixed: NONE,
 })
 /** A wish that lines stay as they are; none where there is no such line. */
-const asHeld = (id: Wish['id'], says: (n: number) => string, lines: readonly number[]): Wish | null =>
+const asHeld = (
+  id: Wish['id'],
+  says: (n: number) => Said<WishFacts>,
+  lines: readonly number[],
+): Wish | null =>
   lines.length > 0 ? { id, says: says(lines.length), rows: [], fixed: new Set(lines) } : null
 
 /** Each wish in the order in which it is told; null where it was not made. */
 const MAKERS: readonly ((context: WishContext) => Wish | null)[] = [
   ({ a }) =>
-    asRow('total', 'a total of 100 %', {
-      terms: each(linesThat(a, () => true)),
-      lower: 100,
-      upper: 100,
-      unit: 0.01,
-      about: 'total',
-    }),
+    asRow(
+      'total',
+      { code: 'total' },
+      {
+        terms: each(linesThat(a, () => true)),
+        lower: 100,
+        upper: 100,
+        unit: 0.01,
+        about: { code: 'total' },
+      },
+    ),
   ({ a, wishes: { oilPhasePercent: x } }) =>
     x === undefined
       ? null
-      : asRow('oil-phase', `an oil phase of ${sayNumber(x)} %`, {
-          terms: each(linesThat(a, (l) => l.material !== null && inOilPhase(l.material))),
-          lower: x,
-          upper: x,
-          unit: 1,
-          about: 'oil phase',
-        }),
+      : asRow(
+          'oil-phase',
+          { code: 'oil-phase', percent: x },
+          {
+            terms: each(linesThat(a, (l) => l.material !== null && inOilPhase(l.material))),
+            lower: x,
+            upper: x,
+            unit: 1,
+            about: { code: 'oil-phase' },
+          },
+        ),
   ({ a, wishes, hlb }) => (wishes.hlb && hlb !== null ? hlbWish(a, hlb) : null),
   (context) =>
     context.wishes.ranges
       ? {
           id: 'ranges',
-          says: 'every material in its range',
+          says: { code: 'ranges' },
           rows: [...rangeRows(context), ...capRows(context.a)],
           fixed: NONE,
         }
@@ -136,38 +147,46 @@ const MAKERS: readonly ((context: WishContext) => Wish | null)[] = [
   ({ a, wishes: { costMost }, priceOf }) =>
     costMost === undefined
       ? null
-      : asRow('cost', `a price of at most ${sayNumber(costMost)} for 100 g`, {
-          terms: a.lines.flatMap((l, i) => {
-            const price = priceOf(l.id)
-            return price ? [[i, price] as const] : []
-          }),
-          lower: -Infinity,
-          upper: costMost,
-          unit: Math.max(0.01, costMost / 100),
-          about: 'price',
-        }),
+      : asRow(
+          'cost',
+          { code: 'cost', most: costMost },
+          {
+            terms: a.lines.flatMap((l, i) => {
+              const price = priceOf(l.id)
+              return price ? [[i, price] as const] : []
+            }),
+            lower: -Infinity,
+            upper: costMost,
+            unit: Math.max(0.01, costMost / 100),
+            about: { code: 'cost' },
+          },
+        ),
   ({ a, wishes: { naturalLeast } }) =>
     naturalLeast === undefined
       ? null
-      : asRow('natural', `at least ${sayNumber(naturalLeast)} % that is not synthetic`, {
-          terms: each(linesThat(a, (l) => isNatural(l.material))),
-          lower: naturalLeast,
-          upper: Infinity,
-          unit: 1,
-          about: 'share that is not synthetic',
-        }),
+      : asRow(
+          'natural',
+          { code: 'natural', leastPercent: naturalLeast },
+          {
+            terms: each(linesThat(a, (l) => isNatural(l.material))),
+            lower: naturalLeast,
+            upper: Infinity,
+            unit: 1,
+            about: { code: 'natural' },
+          },
+        ),
   ({ a, wishes }) =>
     wishes.keepActives
       ? asHeld(
           'actives',
-          () => 'actives, preservatives and scent as they are',
+          () => ({ code: 'actives' }),
           linesThat(a, (l) => isChosen(l.material) && l.given && !l.fill),
         )
       : null,
   ({ a, wishes }) =>
     asHeld(
       'locked',
-      (n) => (n === 1 ? 'the line that is held' : `the ${n} lines that are held`),
+      (n) => ({ code: 'locked', lines: n }),
       linesThat(a, (l) => wishes.locked?.some((at) => at.phase === l.phase && at.line === l.line) ?? false),
     ),
 ]
@@ -180,7 +199,7 @@ function hlbWish(a: Assessment, hlb: number): Wish {
   const now = carriers.reduce((sum, c) => sum + Math.max(0, a.lines[c.index]!.percent), 0)
   return {
     id: 'hlb',
-    says: `emulsifiers with an HLB of ${sayNumber(hlb, 1)}`,
+    says: { code: 'hlb', hlb },
     rows: [
       {
         terms: carriers.map((c) => [c.index, c.hlb - hlb]),
@@ -188,7 +207,7 @@ function hlbWish(a: Assessment, hlb: number): Wish {
         upper: 0,
         // One HLB unit off at the present amount of emulsifier.
         unit: Math.max(0.5, now) * HLB_GOOD_TO,
-        about: 'HLB',
+        about: { code: 'hlb' },
         hlb,
       },
       // Without this, no emulsifier at all would be a blend of any HLB.
@@ -197,7 +216,7 @@ function hlbWish(a: Assessment, hlb: number): Wish {
         lower: now * 0.4,
         upper: Infinity,
         unit: 0.01,
-        about: 'amount of emulsifier',
+        about: { code: 'emulsifier' },
       },
     ],
     fixed: NONE,
@@ -215,7 +234,7 @@ function rangeRows({ a, doseFactors }: WishContext): WishRow[] {
         lower: kindHas(material.kind, 'no-minimum') ? -Infinity : min,
         upper: max,
         unit: Math.max(0.05, (max - min) / 2),
-        about: `${material.name} at ${sayNumber(min, 3)}–${sayNumber(max, 3)} %`,
+        about: { code: 'range', name: material.name, min, max },
       },
     ]
   })
@@ -238,7 +257,12 @@ function capRows(a: Assessment): WishRow[] {
         lower: -Infinity,
         upper: limit.maxPercent,
         unit: Math.max(0.01, limit.maxPercent / 2),
-        about: `${family?.name ?? a.substances.get(key)!.inci} under ${limit.authority} of ${sayNumber(limit.maxPercent)} %`,
+        about: {
+          code: 'cap',
+          name: family?.name ?? a.substances.get(key)!.inci,
+          authority: limit.authority,
+          maxPercent: limit.maxPercent,
+        },
       })
     }
   return rows

@@ -1,9 +1,10 @@
+import { PHASE_NAMES } from '../formula/written.ts'
 import type { WeighedName } from '../lines/weighed.ts'
 import type { Formula, Line, Phase } from '../shapes/formula.ts'
 import { type BatchState, type DoseState } from './state.ts'
 import { linesIn, looseDoses } from './contents.ts'
 
-const ADJUST = { name: 'Adjust pH', role: 'adjust', belowC: 40 } as const
+const ADJUST = { name: PHASE_NAMES.adjust, role: 'adjust', belowC: 40 } as const
 
 /** Grams of each line that count in the batch: water less what left and with what was put back. */
 export function actualGrams(s: BatchState, inside: ReadonlySet<number>): number[] {

@@ -1,3 +1,4 @@
+import { PHASE_NAMES } from '../formula/written.ts'
 import { difference, type LineChange } from '../formula/versions.ts'
 import type { Formula } from '../shapes/formula.ts'
 import { adjusterAsWeighed } from '../dosing/log.ts'
@@ -139,7 +140,10 @@ export function withProved(formula: Formula, s: BatchState, ids: ReadonlySet<str
       const phases =
         at >= 0
           ? next.phases.map((p, i) => (i === at ? { ...p, lines: [...p.lines, added] } : p))
-          : [...next.phases, { name: 'Adjust pH', role: 'adjust' as const, belowC: 40, lines: [added] }]
+          : [
+              ...next.phases,
+              { name: PHASE_NAMES.adjust, role: 'adjust' as const, belowC: 40, lines: [added] },
+            ]
       next = { ...next, phases }
       continue
     }

@@ -1,3 +1,4 @@
+import { PHASE_NAMES } from '../formula/written.ts'
 import { assess } from '../assess/assess.ts'
 import type { Formula } from '../shapes/formula.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
@@ -158,7 +159,7 @@ export class SimBench {
       }),
     }))
     phases.push({
-      name: 'Drops',
+      name: PHASE_NAMES.drops,
       role: 'adjust',
       lines: v.doses.map((d) => ({ material: d.key, grams: d.grams, strengthPercent: d.strengthPercent })),
     })

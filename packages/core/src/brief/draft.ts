@@ -1,10 +1,11 @@
+import { PHASE_NAMES } from '../formula/written.ts'
 import { assess } from '../assess/assess.ts'
 import type { Assessment } from '../assess/types.ts'
 import { relevantFindings } from '../choose/emulsifiers.ts'
 import { countFindings } from '../findings/index.ts'
 import type { Formula, Line, Phase, Role } from '../shapes/formula.ts'
 import type { Catalogue } from '../materials/catalogue.ts'
-import { HOT_C, SLURRY } from '../formula/templates.ts'
+import { HOT_C } from '../formula/templates.ts'
 import { usualRole, type Material } from '../shapes/material.ts'
 import type { Miss } from './facts.ts'
 import { ruledOut, type Brief, type BriefContext, type Choice } from './brief.ts'
@@ -71,10 +72,10 @@ export class BriefDraft {
 
   formula(): Formula {
     const names: [Role, string, Partial<Phase>][] = [
-      ['premix', SLURRY, {}],
-      ['water', 'Water', this.hot ? { heatToC: HOT_C, holdMinutes: 20 } : {}],
-      ['oil', 'Oil', this.hot ? { heatToC: HOT_C } : {}],
-      ['cool-down', this.hot ? 'Cool-down' : 'Last', { belowC: this.hot ? 40 : 30 }],
+      ['premix', PHASE_NAMES['gum-slurry'], {}],
+      ['water', PHASE_NAMES.water, this.hot ? { heatToC: HOT_C, holdMinutes: 20 } : {}],
+      ['oil', PHASE_NAMES.oil, this.hot ? { heatToC: HOT_C } : {}],
+      ['cool-down', this.hot ? PHASE_NAMES['cool-down'] : PHASE_NAMES.last, { belowC: this.hot ? 40 : 30 }],
     ]
     return {
       format: 'omblet-formula',

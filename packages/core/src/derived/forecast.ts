@@ -1,4 +1,4 @@
-import { coldAndWarm, expectedBody } from '../feel/body.ts'
+import { coldAndWarm, expectedBody, type ColdAndWarm, type ExpectedBody } from '../feel/body.ts'
 import { costByPrices } from '../cost/cost.ts'
 import type { PriceOf } from '../cost/cost.ts'
 import { isCaution } from '../findings/index.ts'
@@ -10,8 +10,8 @@ export interface Forecast {
   /** As predicted, before anything is adjusted; null where it cannot be told. */
   ph: { low: number; likely: number; high: number } | null
   hlb: { wanted: number; offered: number | null } | null
-  body: { likely: string; low: string; high: string } | null
-  frost: { verdict: 'stands' | 'doubtful' | 'splits'; why: string } | null
+  body: ExpectedBody['tomorrow'] | null
+  frost: ColdAndWarm['freezing']['verdict'] | null
   /** Of 100 g; null where a price is missing. */
   cost: number | null
   findings: Finding[]
@@ -32,7 +32,7 @@ export function forecastOf(derived: Derived, priceOf: PriceOf): Forecast {
         ? { wanted: a.emulsion.requiredHlb, offered: a.emulsion.offeredHlb }
         : null,
     body: expectedBody(a)?.tomorrow ?? null,
-    frost: coldAndWarm(a)?.freezing ?? null,
+    frost: coldAndWarm(a)?.freezing.verdict ?? null,
     cost: cost.unpricedPercent > 0 ? null : cost.per100Grams,
     findings,
     stops: findings.filter((f) => f.severity === 'stop').length,

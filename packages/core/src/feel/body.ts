@@ -2,7 +2,8 @@ import type { Assessment } from '../assess/types.ts'
 import type { AssessedLine } from '../lines/types.ts'
 import { carriersOf, saltPercent } from '../assess/carriers.ts'
 import { hasTrait, type Material } from '../shapes/material.ts'
-import { listWords } from '../text/format.ts'
+import type { Said } from '../text/said.ts'
+import type { BodyReasonFacts, FattyReasonFacts, FreezingWhyFacts, WarmthFacts } from './said.ts'
 
 export const BODIES = ['milk', 'lotion', 'cream', 'rich cream', 'butter'] as const
 export type Body = (typeof BODIES)[number]
@@ -15,7 +16,7 @@ export interface ExpectedBody {
   /** Rough viscosity a day later, mPa·s at the slow speed of a rotational meter. */
   viscosity: { low: number; high: number }
   /** What makes it so, the strongest first. */
-  because: string[]
+  because: Said<BodyReasonFacts>[]
 }
 
 /** Upper ends of the classes, log10 of mPa·s at 10–20 rpm (common practice; from memory). */
@@ -91,70 +92,41 @@ export function expectedBody(a: Assessment): ExpectedBody | null {
   const slow = lines.some((l) => l.material.emulsifier && l.material.setting === 'slow')
   const hydrates = gums.some((l) => (l.material.hydrationHours?.max ?? 0) >= 2)
   const rise = (network ? 0.3 : 0) + (slow ? 0.2 : 0) + (hydrates ? 0.15 : 0)
-  const because = [
-    { weight: 9, says: `${Number(phase.toFixed(1))} % oil phase` },
+  const reasons: { weight: number; said: Said<BodyReasonFacts> | null }[] = [
+    { weight: 9, said: { code: 'oil-phase', percent: phase } },
     {
       weight: Math.abs(alcohol),
-      says: alcohol > 0.15 ? 'more fatty alcohol than usual' : alcohol < -0.15 ? 'little fatty alcohol' : '',
+      said:
+        alcohol > 0.15
+          ? { code: 'more-fatty-alcohol' }
+          : alcohol < -0.15
+            ? { code: 'little-fatty-alcohol' }
+            : null,
     },
     {
       weight: Math.abs(thickened),
-      says: gum > 0 ? 'a gum in the water' : thickened < 0 ? 'no gum in the water' : '',
+      said: gum > 0 ? { code: 'gum' } : thickened < 0 ? { code: 'no-gum' } : null,
     },
-    { weight: 0.02 * solid, says: solid >= 3 ? 'butters or waxes that set' : '' },
+    { weight: 0.02 * solid, said: solid >= 3 ? { code: 'setting-fats' } : null },
     {
       weight: 8,
-      says: idle.length > 0 ? `${listWords(idle.map((l) => l.label))} that gives no body here` : '',
+      said: idle.length > 0 ? { code: 'idle-gums', names: idle.map((l) => l.label) } : null,
     },
-    { weight: rise, says: rise >= 0.3 ? 'it sets for about a day' : '' },
+    { weight: rise, said: rise >= 0.3 ? { code: 'sets-for-a-day' } : null },
   ]
   return {
     now: spanOf(log - rise),
     tomorrow: spanOf(log),
     viscosity: { low: nice(10 ** (log - DOUBT)), high: nice(10 ** (log + DOUBT)) },
-    because: because
-      .filter((b) => b.says !== '')
-      .sort((x, y) => y.weight - x.weight)
-      .map((b) => b.says),
+    because: reasons.sort((x, y) => y.weight - x.weight).flatMap((r) => (r.said ? [r.said] : [])),
   }
 }
 /** One digit that tells: a rule of thumb has no more. */
 const nice = (value: number) => Number(value.toPrecision(1))
 
 export interface ColdAndWarm {
-  freezing: { verdict: 'stands' | 'doubtful' | 'splits'; why: string }
-  warmth: string
-}
-
-/** What a warm day does: `softC` is where the first butter melts; `waxes` are fatty alcohols and waxes, percent. */
-function warmthOf(softC: number | null, waxes: number): string {
-  const held = waxes >= 2
-  if (softC !== null)
-    return held
-      ? `Above about ${softC} °C the butter melts and it softens on a warm day; its fatty alcohols and waxes keep the shape to about 45 °C.`
-      : `Above about ${softC} °C the butter melts and it turns soft; it may set grainy. A little more fatty alcohol or wax holds it.`
-  return held
-    ? 'Its fatty alcohols and waxes keep the shape to about 45 °C; above that it thins while warm.'
-    : 'It thins while it is warm and comes back; weeks above 40 °C may let it cream.'
-}
-
-/** The verdict on frost from what speaks for it; `helps` and `lacks` are named. */
-function freezingOf(
-  points: number,
-  helps: readonly string[],
-  lacks: readonly string[],
-): ColdAndWarm['freezing'] {
-  if (points >= 2)
-    return { verdict: 'stands', why: `Ice pushes the drops together; ${helps.join(', ')} keep them apart.` }
-  if (points === 1)
-    return {
-      verdict: 'doubtful',
-      why: `Ice pushes the drops together. It lacks ${lacks.join(' and ') || 'room: the oil phase is large'}.`,
-    }
-  return {
-    verdict: 'splits',
-    why: `Ice pushes the drops together, and little keeps them apart: it lacks ${lacks.join(' and ') || 'room'}.`,
-  }
+  freezing: { verdict: 'stands' | 'doubtful' | 'splits'; why: Said<FreezingWhyFacts> }
+  warmth: Said<WarmthFacts>
 }
 
 /** What a night in the frost and a day in the sun do to it (common practice; a trial decides). */
@@ -168,13 +140,14 @@ export function coldAndWarm(a: Assessment): ColdAndWarm | null {
   const wetting = sum((m) => m.kind === 'humectant' || m.kind === 'solvent')
   const waxes = sum((m) => m.kind === 'fatty-alcohol' || m.kind === 'wax')
   const melting = lines.filter((l) => l.material.kind === 'butter').map((l) => l.material.meltsC ?? 34)
-  const warmth = warmthOf(melting.length > 0 ? Math.min(...melting) : null, waxes)
+  const warmth: ColdAndWarm['warmth'] = {
+    code: 'warm',
+    softC: melting.length > 0 ? Math.min(...melting) : null,
+    held: waxes >= 2,
+  }
   if (e.type === 'water-in-oil')
     return {
-      freezing: {
-        verdict: 'doubtful',
-        why: 'Frozen drops of water break their film; salt in the water helps.',
-      },
+      freezing: { verdict: 'doubtful', why: { code: 'water-in-oil' } },
       warmth,
     }
   const polymer = e.polymericPercent > 0 && e.emulsifierPercent < 1
@@ -184,38 +157,45 @@ export function coldAndWarm(a: Assessment): ColdAndWarm | null {
     (waxes >= 1 ? 1 : 0) -
     (e.oilPhasePercent > 30 ? 1 : 0) -
     (polymer ? 1 : 0)
-  const helps = [
-    gum ? 'a gum' : '',
-    wetting >= 4 ? `${Number(wetting.toFixed(1))} % of humectants` : '',
-    waxes >= 1 ? 'a fatty alcohol' : '',
-  ].filter(Boolean)
-  const lacks = [
-    gum ? '' : 'a gum',
-    wetting >= 4 ? '' : 'humectants from 4 %',
-    waxes >= 1 || polymer ? '' : 'a fatty alcohol',
-  ].filter(Boolean)
-  return { freezing: freezingOf(points, helps, lacks), warmth }
+  return {
+    freezing: {
+      verdict: points >= 2 ? 'stands' : points === 1 ? 'doubtful' : 'splits',
+      why: {
+        code: 'oil-in-water',
+        points,
+        gum,
+        humectantPercent: wetting >= 4 ? wetting : null,
+        fattyAlcohol: waxes >= 1 ? true : polymer ? null : false,
+      },
+    },
+    warmth,
+  }
 }
 
 /** Fatty alcohol to each part of emulsifier, by system (common practice, from memory). */
-const BESIDE: readonly { test: (m: Material) => boolean; min: number; max: number; says: string }[] = [
+const BESIDE: readonly {
+  test: (m: Material) => boolean
+  min: number
+  max: number
+  why: 'cationic' | 'network' | 'layers'
+}[] = [
   {
     test: (m) => m.charge === 'cationic',
     min: 2,
     max: 4,
-    says: 'Below two parts it stays thin, above five it turns grainy.',
+    why: 'cationic',
   },
   {
     test: (m) => m.charge === 'nonionic' && m.origin === 'synthetic',
     min: 0.5,
     max: 3,
-    says: 'What the emulsifier cannot swell builds the network that gives body.',
+    why: 'network',
   },
   {
     test: (m) => m.emulsifier?.hlbSound !== 'yes',
     min: 0.25,
     max: 1,
-    says: 'The layers swell with 1–2 % of it.',
+    why: 'layers',
   },
 ]
 
@@ -225,7 +205,7 @@ export interface FattyBalance {
   min: number
   max: number
   verdict: 'fits' | 'little' | 'much'
-  says: string
+  why: Said<FattyReasonFacts>
 }
 
 /** Whether the fatty alcohol suits the emulsifier; null for polymers, water in oil and where there is none of either. */
@@ -241,14 +221,16 @@ export function fattyBalance(a: Assessment): FattyBalance | null {
     )
     .sort((x, y) => y.percent - x.percent)[0]?.material
   if (!main || main.emulsifier!.role === 'polymeric') return null
-  const rule = main.emulsifier?.fatty ?? BESIDE.find((b) => b.test(main))
+  const own = main.emulsifier?.fatty
+  const rule = own ?? BESIDE.find((b) => b.test(main))
   if (!rule) return null
+  const why = 'why' in rule ? { code: rule.why } : { code: 'own' as const, text: rule.says }
   const ratio = e.fattyAlcoholPercent / e.emulsifierPercent
   return {
     ratio,
     min: rule.min,
     max: rule.max,
     verdict: ratio < rule.min - 0.02 ? 'little' : ratio > rule.max + 0.02 ? 'much' : 'fits',
-    says: rule.says,
+    why,
   }
 }

@@ -1,7 +1,8 @@
 import type { Assessment } from '../assess/types.ts'
 import type { AssessedLine } from '../lines/types.ts'
 import type { Material } from '../shapes/material.ts'
-import { listWords } from '../text/format.ts'
+import type { Said } from '../text/said.ts'
+import type { EmulsionNote, GuideFacts } from './said.ts'
 import { isEmulsifier, isOil, emulsifierRange } from '../emulsion/emulsion.ts'
 import { kindHas } from '../shapes/kinds.ts'
 
@@ -22,11 +23,10 @@ const SOLID_C = 28
 const HLB_DOUBT = 2
 
 export interface Guide {
-  name: string
   applies: boolean
   /** Whether the formula keeps to it; null where it does not apply. */
   met: boolean | null
-  says: string
+  said: Said<GuideFacts>
 }
 
 export interface HlbPair {
@@ -50,8 +50,8 @@ export interface EmulsionProfile {
   whitening: number | null
   guides: Guide[]
   pairs: HlbPair[]
-  /** What to expect, one sentence each; rules of thumb. */
-  notes: string[]
+  /** What to expect; rules of thumb. */
+  notes: EmulsionNote[]
 }
 
 const known = (a: Assessment) =>
@@ -104,56 +104,48 @@ export function emulsionProfile(
 
 function guidesFor(a: Assessment, main: Material | null): Guide[] {
   const e = a.emulsion!
-  const one = (n: number) => Number(n.toFixed(1))
-  const share = e.oilPhasePercent > 0 ? one((100 * e.emulsifierPercent) / e.oilPhasePercent) : 0
+  const share =
+    e.oilPhasePercent > 0 ? Number(((100 * e.emulsifierPercent) / e.oilPhasePercent).toFixed(1)) : 0
   const facts = main?.emulsifier
   const dose = main ? known(a).reduce((sum, l) => sum + (l.material.id === main.id ? l.percent : 0), 0) : 0
   const hlbApplies = e.hlbApplies && e.type === 'oil-in-water'
   const wanted = facts?.shareOfOils
   const range = main ? emulsifierRange(main, e.oilsPercent) : null
-  const hlbSays =
-    e.requiredHlb === null || e.offeredHlb === null
-      ? e.hlbNotTold.length > 0
-        ? `Unknown: no HLB value for ${listWords(e.hlbNotTold)}.`
-        : 'Too few of the oils or emulsifiers have a value.'
-      : `The oils want about ${one(e.requiredHlb)}, the emulsifiers offer about ${one(e.offeredHlb)}; each is good to 1.`
   return [
     {
-      name: 'Share of the oil phase',
       applies: wanted !== undefined,
       met: wanted ? share >= wanted.min && share <= wanted.max : null,
-      says: wanted
-        ? `${main!.name} needs ${wanted.min}–${wanted.max} % of the oil phase. All emulsifiers together are ${share} %.`
-        : `No share is known for this emulsifier; all emulsifiers here are ${share} % of the oil phase.`,
+      said: { code: 'share', wanted: wanted ?? null, name: main?.name ?? null, sharePercent: share },
     },
     {
-      name: 'Usage rate',
       applies: main?.usage !== undefined,
       met: range ? dose >= range.min && dose <= range.max : null,
-      says: range
-        ? `${range.min}–${one(range.max)} % of the product is usual for ${main!.name} with these oils.`
-        : 'No range is known.',
+      said: { code: 'usage', range, name: main?.name ?? null },
     },
     {
-      name: 'HLB',
       applies: hlbApplies,
       met:
         hlbApplies && e.requiredHlb !== null && e.offeredHlb !== null
           ? Math.abs(e.requiredHlb - e.offeredHlb) <= HLB_DOUBT
           : null,
-      says: `${hlbSays} ${whyHlb(a, main)}`.trim(),
+      said: {
+        code: 'hlb',
+        required: e.requiredHlb,
+        offered: e.offeredHlb,
+        unknown: e.hlbNotTold,
+        unsuited: hlbUnsuited(a, main),
+      },
     },
   ]
 }
 
-/** Why HLB is no guide for an emulsifier. */
-function whyHlb(a: Assessment, main: Material | null): string {
+/** Why HLB is no guide for an emulsifier; null where it is one. */
+function hlbUnsuited(a: Assessment, main: Material | null): GuideFacts['hlb']['unsuited'] {
   const e = a.emulsion!
-  if (!main || (e.hlbApplies && e.type === 'oil-in-water')) return ''
-  if (e.type === 'water-in-oil') return 'In water in oil it tells the type only, not the amount.'
-  if (main.emulsifier?.role === 'cationic') return 'A cationic emulsifier holds by its charge.'
-  if (main.emulsifier?.role === 'polymeric') return 'A polymer holds the drops in a net.'
-  return 'This one holds by layers round the drops, which HLB does not describe.'
+  if (!main || (e.hlbApplies && e.type === 'oil-in-water')) return null
+  if (e.type === 'water-in-oil') return 'water-in-oil'
+  const role = main.emulsifier?.role
+  return role === 'cationic' || role === 'polymeric' ? role : 'layers'
 }
 
 function pairsFor(a: Assessment, find: (id: string) => Material | null): HlbPair[] {
@@ -183,25 +175,15 @@ function notesFor(
   main: Material | null,
   whitening: number | null,
   solidPercent: number,
-): string[] {
+): EmulsionNote[] {
   const e = a.emulsion!
-  const notes: string[] = []
+  const notes: EmulsionNote[] = []
   const gum = known(a).some((l) => kindHas(l.material.kind, 'gum') && !l.material.emulsifier)
-  if (e.fattyAlcoholPercent >= 1 || solidPercent >= 3)
-    notes.push('It thickens for about a day while fatty alcohols and butters crystallise: judge it tomorrow.')
-  else if (gum) notes.push('Gums reach their full body overnight: judge it tomorrow.')
-  if (main?.setting === 'fast' && e.oilPhasePercent >= 30)
-    notes.push(
-      'Sets fast and thick: blend in short bursts to avoid air and lumps. A slower emulsifier is easier here.',
-    )
-  else if (main?.setting === 'fast') notes.push('Sets fast: blend while hot, then stir by hand.')
-  if ((whitening ?? 0) >= 4)
-    notes.push(
-      'It whitens when rubbed in. About 1 % of a light silicone or coco-caprylate cures that, or another emulsifier.',
-    )
+  if (e.fattyAlcoholPercent >= 1 || solidPercent >= 3) notes.push('thickens-for-a-day')
+  else if (gum) notes.push('gums-overnight')
+  if (main?.setting === 'fast') notes.push(e.oilPhasePercent >= 30 ? 'sets-thick' : 'sets-fast')
+  if ((whitening ?? 0) >= 4) notes.push('whitens')
   if (e.type === 'oil-in-water' && e.fattyAlcoholPercent < 0.5 && !gum && e.oilPhasePercent < 30)
-    notes.push(
-      'Nothing thickens the water: it may cream after freezing or weeks. A gum at 0.2–0.3 % steadies it.',
-    )
+    notes.push('nothing-thickens')
   return notes
 }

@@ -5,7 +5,8 @@ import { bodyOf, CONTAINER_FACTS as table, giveOut, isWhipped, WALLS } from '../
 import { carriersOf, saltPercent } from '../assess/carriers.ts'
 import { CONTAINER_KINDS, type ContainerKind } from '../shapes/containers.ts'
 import { hasTrait } from '../shapes/material.ts'
-import { sayNumber, sayPercent } from '../text/format.ts'
+import type { Said } from '../text/said.ts'
+import type { DoesNotFit, SuitsFacts } from './said.ts'
 
 export { bodyOf, CONTAINER_KINDS, type ContainerKind }
 export const WALL_KINDS = WALLS
@@ -88,8 +89,8 @@ export function fillMl(c: Pick<Container, 'kind' | 'nominalMl' | 'brimMl'>): num
 
 export interface Suits {
   suits: boolean
-  /** Why not, or what to mind, a sentence each. */
-  reasons: string[]
+  /** Why not, or what to mind. */
+  reasons: Said<SuitsFacts>[]
 }
 
 /** Less salt or scent than this does nothing to a wall, percent of the product (common practice). */
@@ -100,37 +101,35 @@ const SHORTFALL = 2
 function judgeWall(
   a: Assessment,
   wall: (typeof table.walls)[(typeof WALLS)[number]],
-  never: string[],
-  mind: string[],
+  never: Said<SuitsFacts>[],
+  mind: Said<SuitsFacts>[],
 ) {
   const scent = carriersOf(a, (m) => hasTrait(m, 'fragrance')).reduce((t, x) => t + x.percent, 0)
   const ph = a.workingPh
   if (wall.mostAlcoholPercent !== undefined && a.alcoholPercent > wall.mostAlcoholPercent)
-    never.push(`${wall.name} cracks with ${sayPercent(Number(a.alcoholPercent.toFixed(0)))} alcohol.`)
+    never.push({ code: 'alcohol-cracks', wall: wall.name, alcoholPercent: a.alcoholPercent })
   if (wall.mostScentPercent !== undefined && scent > wall.mostScentPercent)
-    never.push(`${wall.name} is attacked by this much fragrance or essential oil.`)
+    never.push({ code: 'scent-attacks', wall: wall.name })
   if (ph !== null && ((wall.leastPh ?? 0) > ph || (wall.mostPh ?? 14) < ph))
-    never.push(`${wall.name} does not stand pH ${sayNumber(ph, 1)}.`)
-  if (wall.noSalt && saltPercent(a) > HARMLESS) never.push(`${wall.name} pits with salt.`)
-  if (wall.drinksScent && scent > HARMLESS) mind.push(`${wall.name} absorbs part of the fragrance.`)
+    never.push({ code: 'ph-attacks', wall: wall.name, ph })
+  if (wall.noSalt && saltPercent(a) > HARMLESS) never.push({ code: 'salt-pits', wall: wall.name })
+  if (wall.drinksScent && scent > HARMLESS) mind.push({ code: 'absorbs-scent', wall: wall.name })
 }
 
 /** Whether a container gives out what the product is, and bears it. Common practice. */
 export function suits(a: Assessment, c: Pick<Container, 'kind' | 'wall'>): Suits {
   const kind = table.kinds[c.kind]
   const { low, high } = bodyOf(a)
-  const never: string[] = []
-  const mind: string[] = []
+  const never: Said<SuitsFacts>[] = []
+  const mind: Said<SuitsFacts>[] = []
   const wet = a.preservation.needed
   const flow = giveOut(a, c.kind)
-  if (flow === 'too-thick') never.push('Too thick for this container.')
-  else if (flow === 'too-thin') never.push('Too thin for this container: it runs, spits or spills.')
-  else if (high > kind.to * SHORTFALL || low * SHORTFALL < kind.from)
-    mind.push('The viscosity may be outside the range of this container. Test one first.')
-  if (wet && !kind.water)
-    never.push('Water and metal: it rusts, and a lid that is not tight lets it dry out.')
-  if (wet && c.kind === 'jar') mind.push('Fingers and air reach in: strong preservation and a spatula.')
-  if (isWhipped(a) && c.kind === 'airless') never.push('Whipped air cannot be pumped.')
+  if (flow === 'too-thick') never.push({ code: 'too-thick' })
+  else if (flow === 'too-thin') never.push({ code: 'too-thin' })
+  else if (high > kind.to * SHORTFALL || low * SHORTFALL < kind.from) mind.push({ code: 'near-its-limits' })
+  if (wet && !kind.water) never.push({ code: 'rusts' })
+  if (wet && c.kind === 'jar') mind.push({ code: 'open-jar' })
+  if (isWhipped(a) && c.kind === 'airless') never.push({ code: 'whipped' })
   if (c.wall) judgeWall(a, table.walls[c.wall], never, mind)
   return { suits: never.length === 0, reasons: [...never, ...mind] }
 }
@@ -181,10 +180,10 @@ export const gramsToFill = (
   learned: LearnedLoss | null = null,
 ): number => (count * fillMl(c) * densityOf(a).value + setAside) / (1 - lossOf(a, learned).value / 100)
 
-/** Whether a weight goes into a container; a sentence where it does not. Within what density is known to. */
-export function doesNotFit(a: Assessment, c: Container, grams: number): string | null {
+/** Whether a weight goes into a container; null where it does. Within what density is known to. */
+export function doesNotFit(a: Assessment, c: Container, grams: number): DoesNotFit | null {
   const most = (c.brimMl ?? c.nominalMl) * densityOf(a).high
   return grams > most
-    ? `${sayNumber(grams, 1)} g do not fit ${sayNumber(c.brimMl ?? c.nominalMl, 1)} mL: about ${sayNumber(fillMl(c) * densityOf(a).value, 0)} g go in.`
+    ? { grams, holdsMl: c.brimMl ?? c.nominalMl, goInGrams: fillMl(c) * densityOf(a).value }
     : null
 }

@@ -1,3 +1,4 @@
+import { PHASE_NAMES } from '../formula/written.ts'
 import type { Assessment } from '../assess/types.ts'
 import { adjusterLine } from '../dosing/adjust.ts'
 import type { Edit } from '../formula/edit.ts'
@@ -14,7 +15,7 @@ export function bringTo(a: Assessment, aim: { min: number; max: number }): Remed
       ? [
           {
             type: 'add-phase' as const,
-            phase: { name: 'Adjust pH', role: 'adjust' as const, belowC: 40, lines: [] },
+            phase: { name: PHASE_NAMES.adjust, role: 'adjust' as const, belowC: 40, lines: [] },
           },
         ]
       : []),

@@ -1,3 +1,4 @@
+import { PHASE_NAMES } from '../formula/written.ts'
 import { linesWhere } from '../assess/lines.ts'
 import type { Edit } from '../formula/edit.ts'
 import { hasTrait } from '../shapes/material.ts'
@@ -172,7 +173,12 @@ export const neutralisedEarly: Rule = (a) =>
     const to = adjust < 0 ? a.formula.phases.length : adjust
     const moves: Edit[] = [
       ...(adjust < 0
-        ? [{ type: 'add-phase' as const, phase: { name: 'Adjust pH', role: 'adjust' as const, lines: [] } }]
+        ? [
+            {
+              type: 'add-phase' as const,
+              phase: { name: PHASE_NAMES.adjust, role: 'adjust' as const, lines: [] },
+            },
+          ]
         : []),
       // from the last, so that the places of the others stay
       ...bases.toReversed().map(({ phase, line }) => ({

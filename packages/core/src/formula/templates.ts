@@ -1,35 +1,34 @@
+import { PHASE_NAMES } from './written.ts'
 import type { Formula, Kind, Phase, Product } from '../shapes/formula.ts'
 
 type Skeleton = Omit<Phase, 'lines'> & { lines?: Phase['lines'] }
 
 /** Usual heat of water and oils that are joined, and what is cool enough for the rest, °C (common practice). */
 export const HOT_C = 72
-/** Name of the phase in which a gum is wetted. */
-export const SLURRY = 'Gum slurry'
 export const COOL_C = 40
 
-const water = (heatToC?: number, name = 'Water'): Skeleton => ({
+const water = (heatToC?: number, name = PHASE_NAMES.water): Skeleton => ({
   name,
   role: 'water',
   ...(heatToC === undefined ? {} : { heatToC, holdMinutes: 20 }),
   lines: [{ material: 'aqua', fill: true }],
 })
-const oil = (heatToC = HOT_C): Skeleton => ({ name: 'Oil', role: 'oil', heatToC })
-const coolDown: Skeleton = { name: 'Cool-down', role: 'cool-down', belowC: COOL_C }
-const last: Skeleton = { name: 'Last', role: 'cool-down', belowC: 30 }
+const oil = (heatToC = HOT_C): Skeleton => ({ name: PHASE_NAMES.oil, role: 'oil', heatToC })
+const coolDown: Skeleton = { name: PHASE_NAMES['cool-down'], role: 'cool-down', belowC: COOL_C }
+const last: Skeleton = { name: PHASE_NAMES.last, role: 'cool-down', belowC: 30 }
 const premix = (name: string): Skeleton => ({ name, role: 'premix' })
 
 /** Phases to start each kind of product with, in the order in which they are made (common practice). */
 const SKELETONS: Record<Kind, Skeleton[]> = {
-  toner: [premix('Glycol premix'), water(), last],
-  serum: [premix(SLURRY), water(), last],
-  gel: [premix(SLURRY), water(), last],
+  toner: [premix(PHASE_NAMES['glycol-premix']), water(), last],
+  serum: [premix(PHASE_NAMES['gum-slurry']), water(), last],
+  gel: [premix(PHASE_NAMES['gum-slurry']), water(), last],
   lotion: [water(72), oil(), coolDown],
   cream: [water(72), oil(), coolDown],
   butter: [water(72), oil(75), coolDown],
   'leave-in': [water(75), oil(75), coolDown],
-  mask: [premix('Clay or powder'), water(), last],
-  cleanser: [water(), { name: 'Surfactants', role: 'other' }, last],
+  mask: [premix(PHASE_NAMES['clay-or-powder']), water(), last],
+  cleanser: [water(), { name: PHASE_NAMES.surfactants, role: 'other' }, last],
   other: [water(), last],
 }
 

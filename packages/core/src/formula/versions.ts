@@ -1,6 +1,5 @@
 import { computeAmounts } from './amounts.ts'
 import type { Formula } from '../shapes/formula.ts'
-import { capitalise, formatNumber } from '../text/format.ts'
 
 export interface LineChange {
   kind: 'added' | 'removed' | 'amount' | 'moved'
@@ -55,16 +54,6 @@ export function difference(before: Formula, after: Formula): LineChange[] {
       changes.push({ kind: 'removed', material: was.material, before: was.percent, after: null })
   })
   return changes
-}
-
-/** A change as a sentence without its full stop: “Glycerin 4 % → 2 %”. `nameOf` tells the name of a material. */
-export function sayChange(change: LineChange, nameOf: (id: string) => string): string {
-  const name = capitalise(nameOf(change.material))
-  const amount = (value: number | null) => (value === null ? 'no amount' : `${formatNumber(value, 2, 4)} %`)
-  if (change.kind === 'added') return `${name} added, ${amount(change.after)}`
-  if (change.kind === 'removed') return `${name} removed, was ${amount(change.before)}`
-  if (change.kind === 'moved') return `${name} moved from ${change.from} to ${change.to}`
-  return `${name} ${amount(change.before)} → ${amount(change.after)}`
 }
 
 interface InTree {

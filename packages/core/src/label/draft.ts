@@ -1,3 +1,4 @@
+import { PHASE_NAMES } from '../formula/written.ts'
 import { assess } from '../assess/assess.ts'
 import { findAll } from '../findings/index.ts'
 import type { Formula, Phase, Role } from '../shapes/formula.ts'
@@ -108,12 +109,8 @@ const isCarrying = (m: Material) => m.emulsifier?.role === 'oil-in-water' || m.e
 const MELTS_FROM = 40
 const PH_ROOM = 0.3
 const WIDEST_AIM = 2.5
-/** What a draft says of itself, and what its phases are called. */
-interface DraftWords {
-  note: string
-  phases: Readonly<Record<'water' | 'oil' | 'cool-down' | 'other', string>>
-}
-type DraftContext = LabelContext & { name: string; words: DraftWords }
+/** `note` is what the draft says of itself. */
+type DraftContext = LabelContext & { name: string; note: string }
 
 /** Lines of ready-made blends; what is in them is taken from what is left of the list. */
 function blendLines(
@@ -153,11 +150,11 @@ const singleLines = ({ ranges }: LabelRanges, left: ReadonlyMap<string, number>)
   })
 
 /** Lines in phases by their roles, heated where something has to melt; the first water takes the rest. */
-function phasesOf(lines: readonly DraftLine[], catalogue: Catalogue, names: DraftWords['phases']): Phase[] {
+function phasesOf(lines: readonly DraftLine[], catalogue: Catalogue): Phase[] {
   const fill = lines.find((l) => l.water) ?? null
   const melts = lines.some((l) => l.role === 'oil' && (catalogue.find(l.material)?.meltsC ?? 0) >= MELTS_FROM)
   const heated = melts ? { heatToC: HOT_C } : {}
-  const kinds: [keyof DraftWords['phases'], Partial<Phase>][] = [
+  const kinds: ['water' | 'oil' | 'cool-down' | 'other', Partial<Phase>][] = [
     ['water', heated],
     ['oil', heated],
     ['cool-down', melts ? { belowC: COOL_C } : {}],
@@ -171,15 +168,15 @@ function phasesOf(lines: readonly DraftLine[], catalogue: Catalogue, names: Draf
     const own = lines.filter((l) => l.role === role)
     if (own.length === 0) return []
     const written = own.map((l) => (l === fill ? { material: l.material, fill: true } : asLine(l)))
-    return [{ name: names[role], role, ...heat, lines: written }]
+    return [{ name: PHASE_NAMES[role === 'other' ? 'unknown' : role], role, ...heat, lines: written }]
   })
 }
 
 function build(result: LabelRanges, context: DraftContext, blends: readonly Blend[]): Formula {
-  const { catalogue, product, name, words } = context
+  const { catalogue, product, name, note } = context
   const left = new Map(result.ranges.map((r) => [r.name.key, r.draft]))
   const lines = [...blendLines(result, catalogue, blends, left), ...singleLines(result, left)]
-  const phases = phasesOf(lines, catalogue, words.phases)
+  const phases = phasesOf(lines, catalogue)
   const formula: Formula = {
     format: 'omblet-formula',
     formatVersion: 1,
@@ -188,7 +185,7 @@ function build(result: LabelRanges, context: DraftContext, blends: readonly Blen
     batchGrams: 100,
     scaleResolutionGrams: 0.01,
     phases,
-    note: words.note,
+    note,
   }
   const { ph } = context
   const shared = assess(formula, catalogue).ph.shared

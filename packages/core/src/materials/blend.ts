@@ -1,3 +1,4 @@
+import type { DerivedSource } from './sources.ts'
 import type { Catalogue } from './catalogue.ts'
 import { guessOf } from './guess.ts'
 import { isLimited } from './legal.ts'
@@ -72,7 +73,7 @@ const unheardOf = (name: string): Material | null =>
         solubility: ['dispersible'],
         charge: 'none',
         origin: 'unknown',
-        source: 'told by its name alone',
+        source: 'name-alone' satisfies DerivedSource,
         confidence: 'low',
       }
     : null
@@ -116,7 +117,7 @@ function openBlend(text: string, inci: string[], parts: readonly Material[]): Ma
     ...(emulsifier ? { emulsifier: { role: emulsifier.role } } : {}),
     ...(traits.length > 0 ? { traits } : {}),
     unknownShares: true,
-    source: 'told from the names of its parts',
+    source: 'by-parts' satisfies DerivedSource,
     confidence: 'low',
   }
 }

@@ -1,12 +1,11 @@
+import type { DerivedSource } from './sources.ts'
 import * as z from 'zod'
-import { formatRange, sayPercent } from '../text/format.ts'
-import type { Material } from '../shapes/material.ts'
+import { fieldFault } from '../shapes/field-fault.ts'
+import type { ChangedFact, Material } from '../shapes/material.ts'
 
 const percent = z.number().min(0).max(100)
 const range = (of: z.ZodType<number>) =>
-  z
-    .strictObject({ min: of, max: of })
-    .refine((r) => r.min <= r.max, { error: 'its min must not be above its max' })
+  z.strictObject({ min: of, max: of }).refine((r) => r.min <= r.max, fieldFault('ends-swapped'))
 
 /** Facts of a catalogue material that the maker changed. What is not named stays as the catalogue has it. */
 export const FactChange = z.strictObject({
@@ -24,40 +23,37 @@ export type FactChange = z.infer<typeof FactChange>
 
 /** A material with a maker's changes; each changed fact remembers what the catalogue said. */
 export function withChange(m: Material, change: FactChange): Material {
-  const changed: NonNullable<Material['changed']> = []
+  const changed: ChangedFact[] = []
   const next: Material = { ...m }
-  const note = (what: string, was: string) => changed.push({ what, was })
+  const note = (fact: ChangedFact['fact'], was: ChangedFact['was']) => changed.push({ fact, was })
   if (change.usage) {
-    note('Usual range', m.usage ? `${sayPercent(m.usage.min)} to ${sayPercent(m.usage.max)}` : 'not known')
+    note('usage', m.usage ? { min: m.usage.min, max: m.usage.max } : null)
     const { min, max } = change.usage
     delete next.common
     next.usage = { min, max, typical: Math.min(max, Math.max(min, m.usage?.typical ?? min)) }
   }
   if (change.ph) {
-    note('pH', m.ph ? formatRange(m.ph) : 'not known')
+    note('ph', m.ph ? { min: m.ph.min, max: m.ph.max } : null)
     next.ph = { ...(m.ph ?? { grade: 'prefers' as const }), ...change.ph }
   }
   if (change.heatMaxC !== undefined) {
-    note('Maximum processing temperature', m.heatMaxC === undefined ? 'not known' : `${m.heatMaxC} °C`)
+    note('heatMaxC', m.heatMaxC ?? null)
     next.heatMaxC = change.heatMaxC
   }
   if (change.density !== undefined) {
-    note('Density', m.density === undefined ? 'not known' : `${m.density} g/mL`)
+    note('density', m.density ?? null)
     next.density = change.density
   }
   if (change.strengthPercent !== undefined) {
-    note(
-      'Strength as supplied',
-      m.strengthPercent === undefined ? 'not known' : sayPercent(m.strengthPercent),
-    )
+    note('strengthPercent', m.strengthPercent ?? null)
     next.strengthPercent = change.strengthPercent
   }
   if (change.hlb !== undefined && m.emulsifier) {
-    note('HLB', m.emulsifier.hlb === undefined ? 'not known' : String(m.emulsifier.hlb))
-    next.emulsifier = { ...m.emulsifier, hlb: change.hlb, hlbSource: 'your own entry' }
+    note('hlb', m.emulsifier.hlb ?? null)
+    next.emulsifier = { ...m.emulsifier, hlb: change.hlb, hlbSource: 'own-entry' satisfies DerivedSource }
   }
   if (change.note !== undefined) {
-    note('Note', m.note ?? 'none')
+    note('note', m.note ?? null)
     next.note = change.note
   }
   return changed.length > 0 ? { ...next, changed } : m

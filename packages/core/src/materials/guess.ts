@@ -1,3 +1,4 @@
+import type { DerivedSource } from './sources.ts'
 import type { Material, MaterialKind } from '../shapes/material.ts'
 import { properInci, slug } from '../text/names.ts'
 
@@ -140,7 +141,7 @@ export function guessOf(name: string): Material | null {
         id: slug(name) || 'unnamed',
         name,
         inci: [properInci(name)],
-        source: 'inferred from its name',
+        source: 'by-name' satisfies DerivedSource,
         confidence: 'low',
       }
     : null

@@ -1,3 +1,4 @@
+import { BY_MAKER } from './sources.ts'
 import type { Custom, Line } from '../shapes/formula.ts'
 import { SOLUBILITIES, type Material, type PhGrade } from '../shapes/material.ts'
 import { blendNamed } from './blend.ts'
@@ -135,7 +136,7 @@ export function materialFromCustom(name: string, custom: Custom, base: Material 
     ...(usage ? { usage } : {}),
     ...chemistryOf(custom, grade),
     ...custom.facts,
-    source: 'entered by the maker',
+    source: BY_MAKER,
     ...(inci.length > 1 && !custom.parts ? { unknownShares: true } : {}),
     confidence: 'medium',
     own: true,

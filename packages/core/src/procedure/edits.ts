@@ -1,3 +1,4 @@
+import { WRITTEN } from '../formula/written.ts'
 import type { MethodEdits } from '../shapes/method.ts'
 import type { MethodStep } from './method.ts'
 
@@ -63,6 +64,6 @@ export function putBackStep(edits: MethodEdits, key: string): MethodEdits {
 /** A step of one's own, last of all. */
 export const addOwnStep = (edits: MethodEdits, steps: readonly MethodStep[], key: string): MethodEdits => ({
   ...edits,
-  own: [...(edits.own ?? []), { key, title: 'New step', hands: 5, wait: 0 }],
+  own: [...(edits.own ?? []), { key, title: WRITTEN.step, hands: 5, wait: 0 }],
   order: [...steps.map((s) => s.key), key],
 })

@@ -1,11 +1,11 @@
-import { readNumber, UNIT_WORDS, unitOf, type Measure, type UnitRule } from '../text/units.ts'
+import { readNumber, UNIT_WORDS, unitOf, type Measure, type UnitRule, type RoughUnit } from '../text/units.ts'
 
 /** Units as they are written; volumes in millilitres, masses in grams. */
 export type Unit = Measure | 'bare'
 
 /** An amount as a recipe gives it. A range has two ends; `rough` says why its size is a guess. */
 export type RecipeAmount =
-  | { kind: 'quantity'; min: number; max: number; unit: Unit; rough?: string; spoon?: boolean }
+  | { kind: 'quantity'; min: number; max: number; unit: Unit; rough?: RoughUnit; spoon?: boolean }
   | { kind: 'fill'; ofGrams?: number }
   | { kind: 'as-needed' }
 

@@ -1,3 +1,5 @@
+import type { Remark } from './said.ts'
+import { PHASE_NAMES, WRITTEN } from '../formula/written.ts'
 import { isOil } from '../emulsion/emulsion.ts'
 import { LIMITS, type Line, type Phase, type Role } from '../shapes/formula.ts'
 import { LEAST_HOT } from '../procedure/route.ts'
@@ -22,26 +24,29 @@ export interface Working {
   besideGrams: number | null
   fill: boolean
   strength: number | null
-  remarks: string[]
+  remarks: Remark[]
 }
 
 const ORDER: Role[] = ['premix', 'water', 'oil', 'cool-down', 'adjust', 'other']
 const ROLE_NAME: Record<Role, string> = {
-  premix: 'Premix',
-  water: 'Water',
-  oil: 'Oil',
-  'cool-down': 'Cool-down',
-  adjust: 'Adjust',
-  other: 'Other',
+  premix: PHASE_NAMES.premix,
+  water: PHASE_NAMES.water,
+  oil: PHASE_NAMES.oil,
+  'cool-down': PHASE_NAMES['cool-down'],
+  adjust: PHASE_NAMES.adjust,
+  other: PHASE_NAMES.other,
 }
 
 function lineOf(w: Working, read: ReadLine): Line {
   const words = shorten(w.ingredient.name, LIMITS.material)
-  const said = w.answer.material && w.answer.material !== words ? `In the recipe: ${words}` : ''
+  const said =
+    w.answer.material && w.answer.material !== words
+      ? WRITTEN.notes['in-the-recipe'].replace('{words}', words)
+      : ''
   const note = [
     said,
     w.ingredient.note,
-    ...(w.ingredient.amount?.kind === 'as-needed' && !read.fill ? ['as needed'] : []),
+    ...(w.ingredient.amount?.kind === 'as-needed' && !read.fill ? [WRITTEN.notes['as-needed']] : []),
   ]
     .filter((text, i, all) => text && all.indexOf(text) === i)
     .join('; ')
@@ -75,7 +80,7 @@ export function phasesOf(
   recipe: Recipe,
   work: readonly Working[],
   lines: readonly ReadLine[],
-  remarks: string[],
+  remarks: Remark[],
 ): Phase[] {
   const entries = work.flatMap((w, i) => (lines[i]!.leftOut ? [] : [{ w, read: lines[i]! }]))
   const named = recipe.phases.some((p) => p.heading) && entries.some((e) => recipe.phases[e.w.phase]!.heading)
@@ -84,12 +89,12 @@ export function phasesOf(
     if (!emulsion)
       return [
         {
-          name: 'All',
+          name: PHASE_NAMES.all,
           role: roleOf(entries.map((e) => ({ ...e.read, material: likely(e.w) }))),
           lines: entries.map((e) => lineOf(e.w, e.read)),
         },
       ]
-    remarks.push('No phases are named: lines are put where their materials usually go.')
+    remarks.push({ code: 'no-phases' })
     const roles = entries.map((e): Role => (e.w.material ? usualRole(e.w.material) : 'water'))
     return ORDER.flatMap((role): Phase[] => {
       const own = entries.filter((_, i) => roles[i] === role)
@@ -102,7 +107,7 @@ export function phasesOf(
     const own = entries.filter((e) => e.w.phase === index)
     if (own.length === 0) return []
     const role = p.heading?.role ?? roleOf(own.map((e) => ({ ...e.read, material: likely(e.w) })))
-    const name = p.heading?.name ?? 'Before the phases'
+    const name = p.heading?.name ?? PHASE_NAMES.before
     return [
       {
         name: name.slice(0, LIMITS.name),
@@ -123,5 +128,5 @@ export function addWater(phases: Phase[]) {
   const water = phases.find((p) => p.role === 'water') ?? phases[0]
   const line: Line = { material: 'aqua', fill: true }
   if (water) water.lines = [line, ...water.lines]
-  else phases.push({ name: 'Water', role: 'water', lines: [line] })
+  else phases.push({ name: PHASE_NAMES.water, role: 'water', lines: [line] })
 }

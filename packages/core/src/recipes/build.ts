@@ -1,7 +1,9 @@
 import type { Catalogue } from '../materials/catalogue.ts'
 import type { Formula } from '../shapes/formula.ts'
 import { LIMITS } from '../shapes/formula.ts'
-import { sayNumber, shorten } from '../text/format.ts'
+import { shorten } from '../text/format.ts'
+import { WRITTEN } from '../formula/written.ts'
+import type { Remark } from './said.ts'
 import type { Answers, BuiltRecipe, Question, ReadLine } from './recipe.ts'
 import { addWater, phasesOf, type Working } from './arrange.ts'
 import type { Recipe } from './recipe.ts'
@@ -13,7 +15,7 @@ import { bareUnitOf, massOf, tidy, isWater, batchFromPairs, hasStrength } from '
  * read stay in the formula's note.
  */
 export function buildRecipe(recipe: Recipe, answers: Answers, catalogue: Catalogue): BuiltRecipe {
-  const remarks: string[] = []
+  const remarks: Remark[] = []
   const work = workOf(recipe, answers, catalogue, remarks)
   const kept = work.filter((w) => !w.answer.leaveOut)
   settleFill(kept)
@@ -21,8 +23,7 @@ export function buildRecipe(recipe: Recipe, answers: Answers, catalogue: Catalog
   const { batchGrams, batchKnown } = batchOf(recipe, answers, kept, remarks)
   const partsSum = kept.reduce((s, w) => s + (w.mass?.unit === 'parts' ? w.mass.value : 0), 0)
   const partsOnly = partsSum > 0 && kept.every((w) => !w.mass || w.mass.unit === 'parts')
-  if (partsOnly)
-    remarks.push(`Parts are told: ${sayNumber(partsSum, 2)} in all, each turned into its percent.`)
+  if (partsOnly) remarks.push({ code: 'parts', sum: partsSum })
   const percentOf = (w: Working): number | null => {
     if (typeof w.answer.percent === 'number') return w.answer.percent
     if (!w.mass) return null
@@ -37,9 +38,7 @@ export function buildRecipe(recipe: Recipe, answers: Answers, catalogue: Catalog
     const fill = !leftOut && (w.answer.percent === 'fill' || (w.fill && w.answer.percent === undefined))
     const percent = fill || leftOut ? null : percentOf(w)
     if (w.mass?.unit === 'grams' && !fill && w.answer.percent === undefined && percent !== null && !leftOut)
-      w.remarks.push(
-        `${sayNumber(w.mass.value, 3)} g of ${sayNumber(batchGrams, 2)} g is ${sayNumber(percent, 3)} %.`,
-      )
+      w.remarks.push({ code: 'grams-of-batch', grams: w.mass.value, batchGrams, percent })
     return { line: w.line, material: w.material, percent, fill, leftOut, remarks: w.remarks }
   })
   oneFill(lines, work)
@@ -54,7 +53,7 @@ export function buildRecipe(recipe: Recipe, answers: Answers, catalogue: Catalog
   const formula: Formula = {
     format: 'omblet-formula',
     formatVersion: 1,
-    name: (answers.name ?? recipe.title ?? 'Recipe').slice(0, LIMITS.name),
+    name: (answers.name ?? recipe.title ?? WRITTEN.recipe).slice(0, LIMITS.name),
     product: answers.product ?? { kind: 'other', site: 'body', rinse: 'leave-on', region: 'other' },
     batchGrams: Number(batchGrams.toPrecision(12)),
     scaleResolutionGrams: 0.01,
@@ -73,7 +72,7 @@ export function buildRecipe(recipe: Recipe, answers: Answers, catalogue: Catalog
 }
 
 /** Each ingredient with its material and mass, as far as recipe and answers tell them. */
-function workOf(recipe: Recipe, answers: Answers, catalogue: Catalogue, remarks: string[]): Working[] {
+function workOf(recipe: Recipe, answers: Answers, catalogue: Catalogue, remarks: Remark[]): Working[] {
   const list = recipe.lines.flatMap((l, line) =>
     l.kind === 'ingredient' ? [{ line, ingredient: l.ingredient, phase: l.phase }] : [],
   )
@@ -111,7 +110,7 @@ function settleFill(kept: readonly Working[]) {
   const water = needed ?? bare
   if (!water || water.answer.percent !== undefined) return
   water.fill = true
-  if (!needed) water.remarks.push('No amount given, so water makes up to 100 %.')
+  if (!needed) water.remarks.push({ code: 'water-fills' })
 }
 
 /** Only one line can take the rest; others that say so wait for an amount. */
@@ -124,11 +123,11 @@ function oneFill(lines: readonly ReadLine[], work: readonly Working[]) {
   for (const l of fills) {
     if (l === chosen) continue
     l.fill = false
-    l.remarks.push('Another line takes what is left already.')
+    l.remarks.push({ code: 'fills-already' })
   }
 }
 
-function batchOf(recipe: Recipe, answers: Answers, kept: readonly Working[], remarks: string[]) {
+function batchOf(recipe: Recipe, answers: Answers, kept: readonly Working[], remarks: Remark[]) {
   if (answers.batchGrams) return { batchGrams: answers.batchGrams, batchKnown: true }
   if (recipe.batchGrams) return { batchGrams: recipe.batchGrams, batchKnown: true }
   const pairs = batchFromPairs(kept)
@@ -141,16 +140,12 @@ function batchOf(recipe: Recipe, answers: Answers, kept: readonly Working[], rem
   const open = kept.some((w) => !w.mass && !w.fill)
   if (grams === 0) return { batchGrams: 100, batchKnown: true }
   if (percents === 0 && !fill) {
-    remarks.push(
-      `All amounts are masses: they make ${sayNumber(grams, 2)} g, and the percents are of that${open ? '; what has no amount yet is not in it' : ''}.`,
-    )
+    remarks.push({ code: 'masses', grams, open })
     return { batchGrams: Number(grams.toPrecision(12)), batchKnown: true }
   }
   if (percents > 0 && percents < 100 && !fill) {
     const batch = grams / (1 - percents / 100)
-    remarks.push(
-      `Grams and percents are mixed: ${sayNumber(grams, 2)} g make the ${sayNumber(100 - percents, 2)} % that the percents leave, so the batch is ${sayNumber(batch, 1)} g.`,
-    )
+    remarks.push({ code: 'mixed', grams, restPercent: 100 - percents, batchGrams: batch })
     return { batchGrams: Number(batch.toPrecision(12)), batchKnown: true }
   }
   return { batchGrams: Math.max(100, Math.ceil(grams / 100) * 100), batchKnown: false }
@@ -166,17 +161,13 @@ function judgePairs(kept: readonly Working[], batchGrams: number) {
       continue
     }
     if (hasStrength(w.material) && w.strength === null && w.mass.value >= 20) {
-      w.remarks.push(
-        `${sayNumber(w.mass.value, 2)} % is read as its strength, since the grams do not fit it.`,
-      )
+      w.remarks.push({ code: 'as-strength', percent: w.mass.value })
       w.strength = w.mass.value
       w.mass = { unit: 'grams', value: w.besideGrams }
       w.besideGrams = null
       continue
     }
-    w.remarks.push(
-      `${sayNumber(w.mass.value, 3)} % and ${sayNumber(w.besideGrams, 3)} g disagree for ${sayNumber(batchGrams, 2)} g: percent counts until you choose.`,
-    )
+    w.remarks.push({ code: 'disagree', percent: w.mass.value, grams: w.besideGrams, batchGrams })
   }
 }
 
@@ -198,17 +189,12 @@ function questionsOf(q: {
   batchKnown: boolean
 }): Question[] {
   const questions: Question[] = []
-  if (!q.batchKnown)
-    questions.push({
-      kind: 'batch',
-      line: null,
-      asks: 'How large is the batch, in grams? Some amounts are masses and one line takes the rest.',
-    })
+  if (!q.batchKnown) questions.push({ line: null, said: { code: 'batch' } })
   q.lines.forEach((l, i) => {
     if (l.leftOut) return
     const { name } = q.work[i]!.ingredient
-    if (!l.material)
-      questions.push({ kind: 'material', line: l.line, asks: `What is “${shorten(name, 60)}”?` })
+    const called = l.material?.name ?? shorten(name, 60)
+    if (!l.material) questions.push({ line: l.line, said: { code: 'material', name: shorten(name, 60) } })
     const told = q.work[i]!.ingredient.amount
     if (
       told?.kind === 'quantity' &&
@@ -216,26 +202,11 @@ function questionsOf(q: {
       q.answers.lines?.[l.line]?.percent === undefined &&
       l.percent !== null
     )
-      questions.push({
-        kind: 'spoon',
-        line: l.line,
-        asks: `Weigh the ${l.material?.name ?? shorten(name, 60)} once: about ${sayNumber(l.percent, 2)} % is taken for now.`,
-      })
+      questions.push({ line: l.line, said: { code: 'spoon', name: called, percent: l.percent } })
     if (l.percent === null && !l.fill)
-      questions.push({
-        kind: 'amount',
-        line: l.line,
-        asks: `How much ${l.material?.name ?? shorten(name, 60)}?`,
-      })
+      questions.push({ line: l.line, said: { code: 'amount', name: called } })
   })
   if (q.gap !== null && Math.abs(q.gap) > 0.05 && !q.answers.fillWithWater)
-    questions.push({
-      kind: 'gap',
-      line: null,
-      asks:
-        q.gap > 0
-          ? `The amounts make ${sayNumber(100 - q.gap, 2)} %; ${sayNumber(q.gap, 2)} % is missing. Shall water take it?`
-          : `The amounts make ${sayNumber(100 - q.gap, 2)} %, which is ${sayNumber(-q.gap, 2)} % too much.`,
-    })
+    questions.push({ line: null, said: { code: 'gap', percent: q.gap } })
   return questions
 }

@@ -1,3 +1,4 @@
+import type { Remark } from './said.ts'
 import type { Material } from '../shapes/material.ts'
 import {
   amountsIn,
@@ -21,7 +22,7 @@ export interface Ingredient {
   match: Match | null
   /** What else the name may mean, the likeliest first. */
   others: Material[]
-  warnings: string[]
+  warnings: Remark[]
 }
 
 const SOLUTION =
@@ -47,7 +48,7 @@ interface Parts {
   beside: Found | null
   strength: Found | null
   /** Other amounts, left in the words. */
-  warnings: string[]
+  warnings: Remark[]
 }
 
 const isPercent = (f: Found) => f.amount.kind === 'quantity' && f.amount.unit === 'percent'
@@ -56,7 +57,7 @@ const isRough = (f: Found) => f.amount.kind === 'quantity' && f.amount.rough !==
 
 /** Which of a line's amounts is how much of it, which its strength, and which says the same once more. */
 function partsOf(text: string, found: readonly Found[]): Parts {
-  const warnings: string[] = []
+  const warnings: Remark[] = []
   const percents = found.filter(isPercent)
   const masses = found.filter((f) => !isPercent(f)).sort((x, y) => Number(isRough(x)) - Number(isRough(y)))
   let strength = percents.find((f) => found.length > 1 && SOLUTION.test(text.slice(f.end))) ?? null
@@ -69,7 +70,7 @@ function partsOf(text: string, found: readonly Found[]): Parts {
     const [small, large] = [...left].sort((x, y) => low(x) - low(y)) as [Found, Found]
     strength = large
     left = [small]
-    warnings.push('Two percents: the smaller is read as the amount, the larger as its strength.')
+    warnings.push({ code: 'two-percents' })
   }
   const amount = left[0] ?? masses[0] ?? null
   const beside = amount && isPercent(amount) ? (masses[0] ?? null) : (masses[1] ?? null)
@@ -141,7 +142,7 @@ interface Reading {
   amount: Ingredient['amount']
   beside: Ingredient['beside']
   strengthPercent: number | null
-  warnings: string[]
+  warnings: Remark[]
   note: string
 }
 
@@ -150,7 +151,7 @@ function takeFill(read: Reading, text: string, parts: Parts, fill: Found) {
   if (fill.amount.kind === 'fill') {
     const { amount } = parts
     if (amount && isPercent(amount) && low(amount) < 100 && read.strengthPercent === null)
-      read.warnings.push('This line has an amount and “to 100”: “to 100” is used.')
+      read.warnings.push({ code: 'amount-and-fill' })
     read.amount = fill.amount
   } else {
     read.note = text.slice(fill.start, fill.end)
@@ -182,7 +183,7 @@ function bareNumber(
 
 /** A name with a number that has no unit, or a name alone that the catalogue knows. */
 function bareIngredient(words: string, match: Matcher): Ingredient | null {
-  const blank = { beside: null, strengthPercent: null, warnings: [] as string[] }
+  const blank = { beside: null, strengthPercent: null, warnings: [] as Remark[] }
   // The number of “polysorbate 80” is its name.
   const end = match.isSure(words) && /\d\s*$/.test(words) ? null : bareAtEnd(words)
   if (end) {
@@ -223,7 +224,7 @@ export function ingredientOfCells(
     if (t === '' || /^[-–—]+$/.test(t)) return null
     return fillIn(t)?.amount ?? amountsIn(t)[0]?.amount ?? bareAmount(t, unit)
   }
-  const warnings: string[] = []
+  const warnings: Remark[] = []
   const amounts = (
     [
       [cells.percent, 'percent'],
@@ -232,7 +233,7 @@ export function ingredientOfCells(
     ] as const
   ).flatMap(([text, unit]) => {
     const amount = read(text, unit)
-    if (!amount && /\w/.test(text)) warnings.push(`“${text.trim()}” is no amount that can be read.`)
+    if (!amount && /\w/.test(text)) warnings.push({ code: 'unreadable', text: text.trim() })
     return amount ? [amount] : []
   })
   const name = cells.name.trim() || cells.inci.trim()

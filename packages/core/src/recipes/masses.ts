@@ -1,7 +1,7 @@
 import { isOil } from '../emulsion/emulsion.ts'
 import { BULK, isHeaped, OIL_DENSITY } from '../materials/measured.ts'
 import type { Material } from '../shapes/material.ts'
-import { sayNumber } from '../text/format.ts'
+import type { Remark } from './said.ts'
 import type { RecipeAmount } from './amounts.ts'
 import type { Mass } from './arrange.ts'
 import type { Ingredient } from './lines.ts'
@@ -14,34 +14,42 @@ export function massOf(
   amount: RecipeAmount,
   material: Material | null,
   bare: 'percent' | 'grams',
-  remarks: string[],
+  remarks: Remark[],
 ): Mass | null {
   if (amount.kind !== 'quantity') return null
   const value = midpoint(amount)
   if (amount.max > amount.min)
     remarks.push(
       amount.min === 0
-        ? `“Up to ${sayNumber(amount.max, 3)}”: half of it is taken until you choose.`
-        : `A range of ${sayNumber(amount.min, 3)}–${sayNumber(amount.max, 3)}: its middle is taken until you choose.`,
+        ? { code: 'up-to', most: amount.max }
+        : { code: 'range', min: amount.min, max: amount.max },
     )
-  if (amount.rough) remarks.push(amount.rough)
+  if (amount.rough) remarks.push({ code: 'rough', unit: amount.rough })
   if (amount.unit === 'bare') return { unit: bare, value }
   if (amount.unit !== 'millilitres') return { unit: amount.unit, value }
   // a spoon of a solid holds air
   if (material !== null && isHeaped(material)) {
     const bulk = material.bulkDensity ?? BULK
     const grams = value * bulk
-    remarks.push(
-      `${sayNumber(value, 2)} mL of it is about ${sayNumber(grams, 2)} g, as it lies in a spoon at ${sayNumber(bulk, 2)} g/mL${material.bulkDensity === undefined ? ', as most powders and flakes do' : ''}: weigh yours.`,
-    )
+    remarks.push({
+      code: 'heaped',
+      millilitres: value,
+      grams,
+      density: bulk,
+      usual: material.bulkDensity === undefined,
+    })
     return { unit: 'grams', value: grams }
   }
   const density = material?.density
   const used = density ?? (material && isOil(material) ? OIL_DENSITY : 1)
   const grams = value * used
-  remarks.push(
-    `${sayNumber(value, 2)} mL is ${sayNumber(grams, 2)} g at ${sayNumber(used, 2)} g/mL${density === undefined ? `, the density of ${used === 1 ? 'water' : 'an oil'}: its own is not known here` : ''}.`,
-  )
+  remarks.push({
+    code: 'volume',
+    millilitres: value,
+    grams,
+    density: used,
+    as: density !== undefined ? null : used === 1 ? 'water' : 'oil',
+  })
   return { unit: 'grams', value: grams }
 }
 
@@ -51,7 +59,7 @@ export const isWater = (m: Material | null) => m !== null && (m.kind === 'water'
 export function bareUnitOf(
   recipe: Recipe,
   list: readonly { ingredient: Ingredient }[],
-  remarks: string[],
+  remarks: Remark[],
 ): 'percent' | 'grams' {
   if (recipe.bareUnit) return recipe.bareUnit
   const amounts = list.map((l) => l.ingredient.amount)
@@ -60,16 +68,12 @@ export function bareUnitOf(
   const has = (unit: string) => amounts.some((a) => a?.kind === 'quantity' && a.unit === unit)
   if (has('percent')) return 'percent'
   if (has('grams') || has('millilitres')) {
-    remarks.push('Numbers without a unit are read as grams, like the rest.')
+    remarks.push({ code: 'bare-as-grams' })
     return 'grams'
   }
   const sum = bare.reduce((s, v) => s + v, 0)
   const unit = sum > 100.5 ? 'grams' : 'percent'
-  remarks.push(
-    unit === 'percent'
-      ? 'Numbers without a unit are read as percents.'
-      : `Numbers without a unit add up to ${sayNumber(sum, 2)}: they are read as grams.`,
-  )
+  remarks.push(unit === 'percent' ? { code: 'bare-as-percents' } : { code: 'bare-sum', sum })
   return unit
 }
 

@@ -1,3 +1,5 @@
+import type { Said } from '../text/said.ts'
+import type { QuestionFacts, Remark } from './said.ts'
 import type { Formula, Product } from '../shapes/formula.ts'
 import type { Material } from '../shapes/material.ts'
 import type { Heading } from './headings.ts'
@@ -45,10 +47,9 @@ export interface Answers {
 
 /** What is missing before the recipe is a formula. */
 export interface Question {
-  kind: 'material' | 'amount' | 'batch' | 'gap' | 'spoon'
+  said: Said<QuestionFacts>
   /** Index into `recipe.lines`; null for what concerns the whole. */
   line: number | null
-  asks: string
 }
 
 /** One ingredient as it goes into the formula. */
@@ -59,8 +60,8 @@ export interface ReadLine {
   percent: number | null
   fill: boolean
   leftOut: boolean
-  /** How the amount came about, and what is doubtful; one sentence each. */
-  remarks: string[]
+  /** How the amount came about, and what is doubtful. */
+  remarks: Remark[]
 }
 
 export interface BuiltRecipe {
@@ -71,6 +72,6 @@ export interface BuiltRecipe {
   knownPercent: number
   /** What is missing to 100, or over it when negative; null where a fill line takes it. */
   gapPercent: number | null
-  /** Sentences about the whole. */
-  remarks: string[]
+  /** About the whole. */
+  remarks: Remark[]
 }

@@ -50,6 +50,13 @@ export const AcidBaseFacts = z.looseObject({
   counterIonCharge: z.number(fieldFault('no-number')).min(-20).max(20),
 })
 
+/** A fact that a maker changed, with what the catalogue says; null where it says nothing. */
+const ChangedFact = z.strictObject({
+  fact: z.enum(['usage', 'ph', 'heatMaxC', 'density', 'strengthPercent', 'hlb', 'note']),
+  was: z.union([z.number(), z.string(), z.object({ min: z.number(), max: z.number() }), z.null()]),
+})
+export type ChangedFact = z.infer<typeof ChangedFact>
+
 /** A material's facts. Percents are w/w of the product, of the material as supplied unless it says otherwise. */
 export const Material = z.strictObject({
   id: z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/),
@@ -180,7 +187,7 @@ export const Material = z.strictObject({
   /** Its parts are known and their shares are not. */
   unknownShares: z.boolean().optional(),
   /** Facts that the maker changed, with what the catalogue says. */
-  changed: z.array(z.strictObject({ what: z.string(), was: z.string() })).optional(),
+  changed: z.array(ChangedFact).optional(),
 })
 
 /** What a line may carry of its own material beside names, functions, ranges and make-up. */

@@ -1,4 +1,3 @@
-import { DAYS_PER_MONTH } from '../shapes/conventions.ts'
 import { addDays, differenceInCalendarDays, format, parseISO } from 'date-fns'
 import type { Property } from '../shapes/stability.ts'
 import { isOver, type History } from './history.ts'
@@ -58,13 +57,4 @@ export function observationsToday<T extends OpenLook>(looks: readonly T[], now: 
   if (due.length > 0) return due
   const first = looks.map((l) => l.on).sort()[0]
   return first !== undefined && daysUntil(first, now) <= 1 ? looks.filter((l) => l.on === first) : []
-}
-
-/** `1 day`, `3 days`, `8 weeks`, `7 months`: how old a batch is when it is spoken of. */
-export function sayAge(days: number): string {
-  const d = Math.max(0, Math.floor(days))
-  if (d === 0) return 'today'
-  if (d < 14) return d === 1 ? '1 day' : d === 7 ? '1 week' : `${d} days`
-  if (d < 120) return `${Math.round(d / 7)} weeks`
-  return `${Math.round(d / DAYS_PER_MONTH)} months`
 }

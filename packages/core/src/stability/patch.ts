@@ -3,33 +3,18 @@ import type { PatchTest } from './history.ts'
 /** Ways to put a patch test on, and when to look: hours after it (common practice). */
 export const PATCH_WAYS = {
   once: {
-    label: 'Once, on the inner forearm',
-    how: '0.05–0.1 g on a circle of 5 cm; the same without the active, or nothing, on the other arm. No plaster over it.',
     hours: [0.5, 24, 48, 72],
   },
   week: {
-    label: 'Twice a day for a week',
-    how: 'Always the same place on the forearm, morning and evening; look each day, and two days after the last.',
     hours: [24, 48, 72, 96, 120, 144, 168, 216],
   },
   small: {
-    label: 'A small place on the face',
-    how: 'Behind the ear or at the jaw, once a day for three days, before it goes anywhere else.',
     hours: [24, 48, 72],
   },
 } as const
 
-/** Who must not be tested, and with what. */
-export const PATCH_NOT_FOR =
-  'Not on broken, sunburnt or treated skin, not for a child, not after a known allergy to something in it, never under a plaster, never an undiluted essential oil or an acid that peels.'
-
-export const PATCH_WORDS = [
-  'nothing',
-  'faint redness or itch',
-  'clear redness or bumps',
-  'with swelling',
-  'blisters, or it spreads',
-] as const
+/** Grades of reaction, from nothing to blisters. */
+export const PATCH_GRADES = [0, 1, 2, 3, 4] as const
 
 const STOP_FROM = 2
 const LATE_HOURS = 48

@@ -15,7 +15,7 @@ export type ForecastAndFound = (
       found: { ph: number; method: Measured['way'] }
     }
   | { what: 'body'; expected: Forecast['body']; found: string }
-  | { what: 'frost'; expected: NonNullable<Forecast['frost']>['verdict'] | null; found: string }
+  | { what: 'frost'; expected: NonNullable<Forecast['frost']> | null; found: string }
 ) & {
   /** Null where nothing was expected. */
   fits: boolean | null
@@ -71,11 +71,11 @@ function frostRow(f: Forecast | null, frost: string | undefined): ForecastAndFou
   if (frost === undefined) return []
   const e = f?.frost ?? null
   const split = frost === 'split'
-  const fits = !e ? null : e.verdict === 'doubtful' ? true : (e.verdict === 'splits') === split
+  const fits = !e ? null : e === 'doubtful' ? true : (e === 'splits') === split
   return [
     {
       what: 'frost',
-      expected: e?.verdict ?? null,
+      expected: e,
       found: frost,
       fits,
       missed: fits === false ? (split ? 'too-optimistic' : 'too-pessimistic') : null,

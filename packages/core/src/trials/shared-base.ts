@@ -1,3 +1,4 @@
+import { PHASE_NAMES } from '../formula/written.ts'
 import type { WeighedName } from '../lines/weighed.ts'
 import { assess } from '../assess/assess.ts'
 import type { Assessment } from '../assess/types.ts'
@@ -215,7 +216,7 @@ function wholeBase(
   return {
     phases,
     letters: listWords(phases.map(phaseLetter)),
-    name: 'Base',
+    name: PHASE_NAMES.base,
     lines,
     gramsEach: gramsOf(lines, first),
     split: { code: 'before', step: step ? stepNamed(step) : null },

@@ -251,7 +251,7 @@ export const percentChangeText = (percent: number, designed: number): string =>
   words.percentChange(percent, designed)
 export {
   boundText,
-  draftWords,
+  DRAFT_NOTE,
   keepingReasonText,
   labelPartText,
   labelText,
@@ -263,6 +263,31 @@ export {
   USUAL_STORAGE,
   useWithinText,
 } from './label.ts'
+export {
+  bodyReasonsText,
+  bodySpanText,
+  bodyText,
+  emulsionNoteText,
+  fattyReasonText,
+  freezingWhyText,
+  guideText,
+  warmthText,
+} from './feel.ts'
+export { factsOf, limitRowsOf } from './facts.ts'
+export {
+  aboutText,
+  boundsText,
+  changeText,
+  doesNotFitText,
+  PATCH_NOT_FOR,
+  PATCH_REACTIONS,
+  patchWays,
+  questionText,
+  remarkText,
+  sayAge,
+  suitsText,
+  wishText,
+} from './plain.ts'
 export { eventFaultText } from './field-fault.ts'
 export { eventRow, eventTable, recordReadings, rowValue } from './record.ts'
 
@@ -299,8 +324,7 @@ export function namedBase({ formula, parts, jars, resolutionGrams }: SharedBase,
 /** A forecast as short words, one row for each thing. */
 export const forecastRows = (forecast: Forecast) => words.forecastRows(forecast)
 /** How a product stands frost. */
-export const freezingText = (verdict: NonNullable<Forecast['frost']>['verdict']): string =>
-  words.freezing[verdict]
+export const freezingText = (verdict: NonNullable<Forecast['frost']>): string => words.freezing[verdict]
 /** What was expected beside what was found, and how the prediction was wrong. */
 export const foundText = (row: ForecastAndFound): FoundText => words.trials.found(row)
 /** The same in one line: “Consistency: expected lotion, found cream”. */

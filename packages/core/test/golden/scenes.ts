@@ -26,6 +26,7 @@ import {
   phEffectKind,
   phEffectText,
   doseFaultText,
+  changeText,
 } from '../../src/words/index.ts'
 import { readdirSync, readFileSync } from 'node:fs'
 import fc from 'fast-check'
@@ -72,7 +73,6 @@ import {
   readTrial,
   recordRows,
   report,
-  sayChange,
   scoreRows,
   type Substitute,
   substitutesFor,
@@ -226,7 +226,7 @@ function choicesScene(name: string, formula: Formula): Scene {
     a.lines.slice(0, 3).map((_, i) => substitutesFor(a, i, catalogue).slice(0, 3).map(spokenChoice)),
   )
   const other = { ...formula, batchGrams: a.amounts.batchGrams * 2 }
-  tell(lines, 'change', () => difference(formula, other).map((c) => sayChange(c, (id) => id)))
+  tell(lines, 'change', () => difference(formula, other).map((c) => changeText(c, (id) => id)))
   return { name, lines }
 }
 

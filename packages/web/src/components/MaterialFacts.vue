@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { materialFacts as texts } from '#words/components'
 import TermText from './TermText.vue'
-import { factsOf, type Material } from '@omblet/core'
+import { factsOf } from '@omblet/core/words'
+import type { Material } from '@omblet/core'
 import { computed } from 'vue'
 
 const props = defineProps<{ material: Material }>()

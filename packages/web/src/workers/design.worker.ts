@@ -1,4 +1,4 @@
-import { draftWords } from '@omblet/core/words'
+import { DRAFT_NOTE } from '@omblet/core/words'
 import {
   assess,
   balance,
@@ -71,7 +71,7 @@ const api = {
       list,
       ranges,
       changes,
-      formula: ranges ? labelFormula(ranges, { ...context, name, words: draftWords }) : null,
+      formula: ranges ? labelFormula(ranges, { ...context, name, note: DRAFT_NOTE }) : null,
     }
   },
   /** What a trial of this kind could compare, each at the amount that it wants. */

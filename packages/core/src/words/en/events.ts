@@ -3,7 +3,7 @@ import { METHOD_WORDS } from '../../shapes/formula.ts'
 import { capitalise } from '../../text/format.ts'
 import type { BatchEvent, EventOf } from '../../batch/events.ts'
 import { choicesOf, WATCH } from '../../batch/watch-data.ts'
-import { PATCH_WAYS } from '../../stability/patch.ts'
+import { patchWays } from './observations.ts'
 import { STORAGES, type Storage } from '../../shapes/stability.ts'
 import type { BatchState } from '../../bench/state.ts'
 
@@ -155,7 +155,7 @@ export const events: EventWords = {
     material: sampleWords(e.sample),
     detail: [`day ${e.day}`, e.reason ?? ''].filter(Boolean).join('; '),
   }),
-  patch: (e) => ({ material: e.who, detail: [PATCH_WAYS[e.way].label, e.place].filter(Boolean).join('; ') }),
+  patch: (e) => ({ material: e.who, detail: [patchWays[e.way].label, e.place].filter(Boolean).join('; ') }),
   'patch-look': (e) => ({ value: e.grade, unit: 'of 4', detail: e.text ?? '' }),
   'timer-end': () => ({}),
   resume: () => ({}),

@@ -1,8 +1,9 @@
+import { bodySpan } from './feel.ts'
 import type { Forecast } from '../../derived/forecast.ts'
 import type { Assessment } from '../../assess/types.ts'
 import { formatNumber, formatRange, sayMoney } from '../../text/format.ts'
 
-export const freezing: Record<NonNullable<Forecast['frost']>['verdict'], string> = {
+export const freezing: Record<NonNullable<Forecast['frost']>, string> = {
   stands: 'survives freezing',
   doubtful: 'may separate when frozen',
   splits: 'separates when frozen',
@@ -30,12 +31,11 @@ export function forecastRows(f: Forecast): ForecastRow[] {
       ? [
           {
             what: 'Consistency',
-            words:
-              f.body.low === f.body.high ? f.body.likely : `${f.body.likely} (${f.body.low}–${f.body.high})`,
+            words: bodySpan(f.body),
           },
         ]
       : []),
-    ...(f.frost ? [{ what: 'Freeze–thaw', words: freezing[f.frost.verdict] }] : []),
+    ...(f.frost ? [{ what: 'Freeze–thaw', words: freezing[f.frost] }] : []),
     { what: '100 g', words: f.cost === null ? 'price missing' : sayMoney(f.cost) },
   ]
 }

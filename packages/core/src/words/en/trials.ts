@@ -1,3 +1,4 @@
+import { bodies } from './feel.ts'
 import type { ForbidsFacts, SplitFacts } from '../../trials/shared-base.ts'
 import type { TrialAttribute } from '../../shapes/trial.ts'
 import { leans, scaleOf } from '../../trials/data.ts'
@@ -217,7 +218,11 @@ export function found(row: ForecastAndFound): FoundText {
       const { expected: e } = row
       return {
         what: 'Consistency',
-        expected: e ? (e.low === e.high ? e.likely : `${e.low}–${e.high}`) : 'unknown',
+        expected: e
+          ? e.low === e.high
+            ? bodies[e.likely]
+            : `${bodies[e.low]}–${bodies[e.high]}`
+          : 'unknown',
         found: row.found,
         says,
       }

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { limitRowsOf } from '@omblet/core/words'
 import { common } from '#words/common'
 import { materialPage as texts } from '#words/ingredients'
-import { acidBaseOf, capitalise, clashesOf, limitRowsOf, slug } from '@omblet/core'
+import { acidBaseOf, capitalise, clashesOf, slug } from '@omblet/core'
 import PageHead from '../../components/PageHead.vue'
 import { PlainButton, QuietButton } from '../../components/buttons'
 import { useToast } from 'primevue/usetoast'

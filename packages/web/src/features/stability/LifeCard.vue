@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { common } from '#words/common'
 import { lifeCard as texts } from '#words/stability'
-import { batchVerdictText, unseenText } from '@omblet/core/words'
+import { batchVerdictText, unseenText, sayAge } from '@omblet/core/words'
 import {
   daysUntil,
   dueObservations,
   observationRows,
   PROPERTIES,
-  sayAge,
   STORAGES,
   WATCH,
   type Storage,

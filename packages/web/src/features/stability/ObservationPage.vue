@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { common } from '#words/common'
 import { observationPage as texts } from '#words/stability'
-import { batchVerdictText } from '@omblet/core/words'
-import { choicesOf, PROPERTIES, sayAge, sayNumber, WATCH, waysOf, type Answer } from '@omblet/core'
+import { batchVerdictText, sayAge } from '@omblet/core/words'
+import { choicesOf, PROPERTIES, sayNumber, WATCH, waysOf, type Answer } from '@omblet/core'
 import { differenceInMinutes } from 'date-fns'
 import Button from 'primevue/button'
 import { PlainButton, QuietButton } from '../../components/buttons'

@@ -1,16 +1,8 @@
 <script setup lang="ts">
 import { common } from '#words/common'
 import { patchCard as texts } from '#words/stability'
-import { patchText } from '@omblet/core/words'
-import {
-  PATCH_NOT_FOR,
-  PATCH_WAYS,
-  PATCH_WORDS,
-  patchVerdict,
-  sayNumber,
-  type History,
-  uncapitalise,
-} from '@omblet/core'
+import { patchText, PATCH_NOT_FOR, PATCH_REACTIONS, patchWays } from '@omblet/core/words'
+import { patchVerdict, sayNumber, type History, uncapitalise } from '@omblet/core'
 import Button from 'primevue/button'
 import { PlainButton, QuietButton } from '../../components/buttons'
 import Checkbox from 'primevue/checkbox'
@@ -25,14 +17,14 @@ import { useBatch } from '../../stores/batch'
 /** Patch tests of this batch: the plan, the log, and when to stop. */
 const props = defineProps<{ history: History }>()
 const batch = useBatch()
-const ways = Object.entries(PATCH_WAYS).map(([value, { label }]) => ({
-  value: value as keyof typeof PATCH_WAYS,
+const ways = Object.entries(patchWays).map(([value, { label }]) => ({
+  value: value as keyof typeof patchWays,
   label,
 }))
 const open = ref(false)
 const who = ref('')
 const consent = ref(false)
-const way = ref<keyof typeof PATCH_WAYS>('once')
+const way = ref<keyof typeof patchWays>('once')
 const place = ref(texts.leftForearm)
 watch(open, () => {
   who.value = ''
@@ -59,7 +51,7 @@ watch(seen, () => {
   itches.value = false
   text.value = ''
 })
-const grades = PATCH_WORDS.map((words, value) => ({ value, label: `${value}: ${words}` }))
+const grades = PATCH_REACTIONS.map((words, value) => ({ value, label: `${value}: ${words}` }))
 function enter() {
   if (seen.value === null) return
   if (
@@ -94,9 +86,9 @@ const hours = (h: number) => (h < 48 ? `${sayNumber(h, h < 2 ? 1 : 0)} h` : text
       <li class="abreast" v-for="t in tests" :key="t.n">
         <FindingMark :severity="MARK[t.told.state]" />
         <div>
-          <strong>{{ t.who }}</strong>, {{ uncapitalise(PATCH_WAYS[t.way].label) }}, {{ t.place }}.
+          <strong>{{ t.who }}</strong>, {{ uncapitalise(patchWays[t.way].label) }}, {{ t.place }}.
           <span v-for="l in t.looks" :key="l.n" class="muted">
-            {{ hours(l.hours) }}: {{ PATCH_WORDS[l.grade] }}{{ l.itches ? texts.itches : ''
+            {{ hours(l.hours) }}: {{ PATCH_REACTIONS[l.grade] }}{{ l.itches ? texts.itches : ''
             }}{{ l.text ? ` (${l.text})` : '' }}.
           </span>
           <span class="block">{{ patchText(t.told) }}</span>
@@ -109,7 +101,7 @@ const hours = (h: number) => (h < 48 ? `${sayNumber(h, h < 2 ? 1 : 0)} h` : text
         <Notice kind="check" class="wide">{{ PATCH_NOT_FOR }}</Notice>
         <TextField :label="texts.personInitialsOnly" v-model="who" maxlength="4" autofocus />
         <ChoiceField v-model="way" :label="texts.how" :options="ways" />
-        <p class="wide muted small">{{ PATCH_WAYS[way].how }}</p>
+        <p class="wide muted small">{{ patchWays[way].how }}</p>
         <TextField :label="texts.site" class="wide" v-model="place" maxlength="100" />
         <label class="wide tick abreast"
           ><Checkbox v-model="consent" binary input-id="patch-yes" /> {{ texts.thePersonAgreedToThe }}</label

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { remarkText, questionText } from '@omblet/core/words'
 import { common } from '#words/common'
 import { recipePage as texts } from '#words/start'
 import {
@@ -102,8 +103,8 @@ const rows = computed(() => {
 const ingredientCount = computed(() => rows.value.filter((r) => r.read).length)
 const unread = computed(() => rows.value.filter((r) => r.line.kind === 'unread').length)
 const tooMany = computed(() => ingredientCount.value > LIMITS.lines)
-const gapQuestion = computed(() => built.value?.questions.find((q) => q.kind === 'gap') ?? null)
-const batchQuestion = computed(() => built.value?.questions.find((q) => q.kind === 'batch') ?? null)
+const gapQuestion = computed(() => built.value?.questions.find((q) => q.said.code === 'gap') ?? null)
+const batchQuestion = computed(() => built.value?.questions.find((q) => q.said.code === 'batch') ?? null)
 const open = computed(() => built.value?.questions.length ?? 0)
 
 function answer(index: number, patch: LineAnswer) {
@@ -198,15 +199,15 @@ async function make() {
         {{ texts.readsPercentGramsMillilitres }}
       </p>
       <template v-if="built">
-        <Notice v-if="batchQuestion" kind="check">{{ batchQuestion.asks }}</Notice>
+        <Notice v-if="batchQuestion" kind="check">{{ questionText(batchQuestion) }}</Notice>
         <Notice v-if="gapQuestion" kind="check">
-          {{ gapQuestion.asks }}
+          {{ questionText(gapQuestion) }}
           <template v-if="(built.gapPercent ?? 0) > 0" #actions>
             <Button :label="texts.replaceWithWater" size="small" @click="answers.fillWithWater = true" />
           </template>
         </Notice>
         <ul v-if="built.remarks.length" class="remarks small muted">
-          <li v-for="r in built.remarks" :key="r">{{ r }}</li>
+          <li v-for="(r, i) in built.remarks" :key="i">{{ remarkText(r) }}</li>
         </ul>
         <ol class="rows">
           <RecipeRow

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { remarkText } from '@omblet/core/words'
 import { common } from '#words/common'
 import { recipeRow as texts } from '#words/start'
 import {
@@ -46,7 +47,7 @@ const confidence = computed(() => {
 })
 
 const changing = ref(false)
-const asksMaterial = computed(() => props.questions.some((q) => q.kind === 'material'))
+const asksMaterial = computed(() => props.questions.some((q) => q.said.code === 'material'))
 const words = ref<string | Material>('')
 const found = ref<Material[]>([])
 const guesses = computed(() => ingredient.value?.others.slice(0, 3) ?? [])
@@ -125,7 +126,7 @@ function onAmount() {
           />
         </div>
         <ul v-if="read.remarks.length || ingredient.note" class="small muted remarks">
-          <li v-for="r in read.remarks" :key="r">{{ r }}</li>
+          <li v-for="(r, i) in read.remarks" :key="i">{{ remarkText(r) }}</li>
           <li v-if="ingredient.note">{{ texts.note(ingredient.note) }}</li>
         </ul>
       </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { foundCard as texts } from '#words/trials'
-import { foundLine, foundText, frostFoundText } from '@omblet/core/words'
+import { foundLine, foundText, frostFoundText, bodyText } from '@omblet/core/words'
 import {
   BODIES,
   derivedOf,
@@ -69,7 +69,7 @@ const NONE = 'none'
 const figures = HOUSEHOLD_MEASURES.filter((k) => k.what !== 'body' && k.what !== 'frost')
 const bodies = [
   { value: NONE, label: texts.notAssessed },
-  ...BODIES.map((b) => ({ value: b as string, label: b })),
+  ...BODIES.map((b) => ({ value: b as string, label: bodyText(b) })),
 ]
 const frosts = [
   { value: NONE, label: texts.notTested },

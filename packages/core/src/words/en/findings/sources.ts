@@ -1,3 +1,4 @@
+import { materialSource } from '../material-sources.ts'
 import type { Source } from '../../../findings/facts.ts'
 
 const COMMON_PRACTICE = 'common practice'
@@ -27,7 +28,11 @@ export function sourceWords(source: Source): string {
   switch (source.cite) {
     case 'material':
       return [
-        ...new Set(source.of.map((m) => `${m.source}${m.confidence ? ` (${m.confidence} confidence)` : ''}`)),
+        ...new Set(
+          source.of.map(
+            (m) => `${materialSource(m.source)}${m.confidence ? ` (${m.confidence} confidence)` : ''}`,
+          ),
+        ),
       ].join('; ')
     case 'limit':
       return `${source.source}; reviewed ${source.reviewed} (${source.confidence} confidence)`

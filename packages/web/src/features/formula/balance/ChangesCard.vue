@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { aboutText, boundsText, wishText } from '@omblet/core/words'
 import { common } from '#words/common'
 import { changesCard as texts } from '#words/formula-balance'
 import { capitalise, formatNumber, listWords, sayNumber, type Balance, type Standing } from '@omblet/core'
@@ -21,7 +22,7 @@ const changes = computed(() => result.value?.changes ?? [])
 const conflict = computed(() =>
   result.value?.status === 'impossible'
     ? texts.cannotBeMet(
-        capitalise(listWords(result.value.conflict)),
+        capitalise(listWords(result.value.conflict.map(wishText))),
         result.value.conflict.length > 1 ? texts.together : texts.withTheseIngredients,
       )
     : '',
@@ -75,13 +76,13 @@ const lead = computed(() => {
       <template v-if="result.status === 'impossible'">
         <Notice kind="check">{{ conflict }}</Notice>
         <ul v-if="result.nearest" class="missed stacked closer">
-          <li v-for="m in result.missed" :key="m.id + m.about">
+          <li v-for="(m, i) in result.missed" :key="i">
             <FindingMark severity="check" :size="16" />
             <span>{{
               texts.ratherThan(
-                capitalise(m.about),
+                capitalise(aboutText(m.about)),
                 sayNumber(m.reached, 2),
-                m.wanted === 'exactly' ? '' : m.wanted,
+                m.wanted === 'exactly' ? '' : boundsText(m.wanted),
                 sayNumber(m.bound, 2),
               )
             }}</span>

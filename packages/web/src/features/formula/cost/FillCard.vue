@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { suitsText } from '@omblet/core/words'
 import { common } from '#words/common'
 import { fillCard as texts } from '#words/formula-cost'
 import {
@@ -85,7 +86,7 @@ const rows = computed(() =>
               )
             }}</template><template v-if="r.c.left < r.fill.count">{{ texts.onlyLeft(r.c.left) }}</template>
             <LearnedNote lesson="loss" :of="r.c.id" :says="texts.earlierTransferLoss" unit="%" />
-            <span v-for="why in r.reasons" :key="why" class="muted block">{{ why }}</span>
+            <span v-for="why in r.reasons" :key="why.code" class="muted block">{{ suitsText(why) }}</span>
           </div>
         </div>
         <span v-if="chosen === r.c.id" class="muted small">{{ texts.selected }}</span>

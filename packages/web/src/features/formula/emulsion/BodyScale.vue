@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { bodyReasonsText, bodySpanText, bodyText } from '@omblet/core/words'
 import { bodyScale as texts } from '#words/formula-emulsion'
 import { listWords, type Body, type ExpectedBody } from '@omblet/core'
 import { computed } from 'vue'
@@ -16,8 +17,7 @@ const days = computed(() => [
   { label: texts.atFilling, at: props.body.now },
   { label: texts.afterADay, at: props.body.tomorrow },
 ])
-const span = (at: ExpectedBody['now']) =>
-  at.low === at.high ? at.likely : `${at.likely} (${at.low}–${at.high})`
+const span = (at: ExpectedBody['now']) => bodySpanText(at)
 </script>
 
 <template>
@@ -28,12 +28,12 @@ const span = (at: ExpectedBody['now']) =>
     <span class="scale" aria-hidden="true"><i :style="stretch(d.at)"></i></span>
   </div>
   <div class="steps muted" aria-hidden="true">
-    <span v-for="b in BODY_STEPS" :key="b">{{ b }}</span>
+    <span v-for="b in BODY_STEPS" :key="b">{{ bodyText(b) }}</span>
   </div>
   <p class="muted small">
     {{
       texts.fromVeryRoughlyToMpa(
-        listWords(body.because.slice(0, 3)),
+        listWords(bodyReasonsText(body).slice(0, 3)),
         body.viscosity.low.toLocaleString('en'),
         body.viscosity.high.toLocaleString('en'),
       )

@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { profileCard as texts } from '#words/formula-emulsion'
-import { freezingText } from '@omblet/core/words'
+import {
+  freezingText,
+  guideText,
+  fattyReasonText,
+  emulsionNoteText,
+  freezingWhyText,
+  warmthText,
+} from '@omblet/core/words'
 import TermText from '../../../components/TermText.vue'
 import {
   capitalise,
@@ -49,6 +56,7 @@ const FROST_MARK = { stands: 'fine', doubtful: 'note', splits: 'check' } as cons
 const SETTING = { fast: 'fast', medium: texts.atAMediumRate, slow: 'slowly' }
 const FATTY = { fits: 'fits', little: 'little', much: 'much' }
 const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
+const guides = computed(() => props.profile.guides.map((g) => ({ ...g, text: guideText(g) })))
 </script>
 
 <template>
@@ -102,13 +110,13 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
     <BodyScale v-if="body" :body="body" />
     <h4>{{ texts.amountOfEmulsifierApplicable }}</h4>
     <ul class="guides">
-      <li v-for="g in profile.guides" :key="g.name">
+      <li v-for="g in guides" :key="g.said.code">
         <FindingMark :severity="g.met === null ? 'note' : g.met ? 'fine' : 'check'" :size="16" />
         <span
-          ><strong><TermText :text="g.name" /></strong>
+          ><strong><TermText :text="g.text.name" /></strong>
           <span class="muted small holds">{{
             g.applies ? (g.met === false ? texts.appliesOutsideItsRange : texts.applies) : texts.doesNotApply
-          }}</span><br /><span class="small">{{ capitalise(g.says) }}</span></span
+          }}</span><br /><span class="small">{{ capitalise(g.text.says) }}</span></span
         >
       </li>
       <li v-if="fatty">
@@ -120,7 +128,7 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
               sayNumber(fatty.ratio, 2),
               sayNumber(fatty.min, 2),
               sayNumber(fatty.max, 2),
-              fatty.says,
+              fattyReasonText(fatty),
             )
           }}</span></span
         >
@@ -148,14 +156,14 @@ const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
       <li v-if="profile.whitening !== null">
         {{ texts.whiteningOnRubInFrom(WHITENING[profile.whitening] ?? '') }}
       </li>
-      <li v-for="n in profile.notes" :key="n">{{ n }}</li>
-      <li v-if="weather">{{ weather.warmth }}</li>
+      <li v-for="n in profile.notes" :key="n">{{ emulsionNoteText(n) }}</li>
+      <li v-if="weather">{{ warmthText(weather) }}</li>
     </ul>
     <p v-if="weather" class="small fatty">
       <FindingMark :severity="FROST_MARK[weather.freezing.verdict]" :size="16" />
       <span
         ><strong>{{ capitalise(freezingText(weather.freezing.verdict)) }}</strong
-        ><br />{{ weather.freezing.why }}</span
+        ><br />{{ freezingWhyText(weather) }}</span
       >
     </p>
     <p class="muted small">{{ texts.rulesOfThumbFromCommon }}</p>

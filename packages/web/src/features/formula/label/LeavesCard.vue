@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { leavesCard as texts } from '#words/formula-label'
-import { findingText, missingText } from '@omblet/core/words'
+import { findingText, missingText, doesNotFitText, suitsText } from '@omblet/core/words'
 import { capitalise, doesNotFit, sayNumber, suits, findingKey, type Missing } from '@omblet/core'
 import TitledCard from '../../../components/TitledCard.vue'
 import { PlainButton } from '../../../components/buttons'
@@ -48,7 +48,10 @@ const container = computed(() => shelf.find(room.design.value.container))
 const tooMuch = computed(() => {
   const { content } = room.design.value
   if (!container.value || !content) return null
-  if (content.unit === 'g') return doesNotFit(room.assessment.value, container.value, content.amount)
+  if (content.unit === 'g') {
+    const fault = doesNotFit(room.assessment.value, container.value, content.amount)
+    return fault && doesNotFitText(fault)
+  }
   const most = container.value.brimMl ?? container.value.nominalMl
   return content.amount > most ? texts.mlDoNotFitMl(sayNumber(content.amount, 1), sayNumber(most, 1)) : null
 })
@@ -69,9 +72,9 @@ const READS_WELL = 1.2
       <li v-if="tooMuch">
         <FindingMark severity="stop" /><span>{{ tooMuch }}</span>
       </li>
-      <li v-for="why in suit?.reasons ?? []" :key="why">
+      <li v-for="why in suit?.reasons ?? []" :key="why.code">
         <FindingMark :severity="suit!.suits ? 'note' : 'check'" /><span
-          >{{ container!.name }}: {{ why }}</span
+          >{{ container!.name }}: {{ suitsText(why) }}</span
         >
       </li>
       <li v-if="!room.fits.value">

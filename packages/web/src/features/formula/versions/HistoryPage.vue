@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { changeText } from '@omblet/core/words'
 import { historyPage as texts } from '#words/formula-versions'
-import { difference, sayChange } from '@omblet/core'
+import { difference } from '@omblet/core'
 import { format } from 'date-fns'
 import { computed, onMounted } from 'vue'
 import PrintBar from '../../../components/PrintBar.vue'
@@ -18,7 +19,7 @@ const rows = computed(() =>
   v.tree.value.map(({ version, parent }) => ({
     version,
     parent,
-    changes: parent ? difference(parent.formula, version.formula).map((c) => sayChange(c, nameOf)) : [],
+    changes: parent ? difference(parent.formula, version.formula).map((c) => changeText(c, nameOf)) : [],
   })),
 )
 </script>

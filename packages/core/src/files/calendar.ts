@@ -1,8 +1,9 @@
+import * as texts from '#words/observations'
 import { uncapitalise } from '../text/format.ts'
 import { addDays, format, parseISO } from 'date-fns'
 import { createEvents, type EventAttributes } from 'ics'
 import { WATCH } from '../batch/watch-data.ts'
-import type { Watch } from './watch.ts'
+import type { Watch } from '../stability/watch.ts'
 
 /** A batch whose looks go into a calendar. */
 export interface Watched {
@@ -28,14 +29,14 @@ export function calendarOf(batches: readonly Watched[]): string {
       start: dayOf(look.on),
       // a whole day ends where the next begins
       end: dayOf(format(addDays(parseISO(look.on), 1), 'yyyy-MM-dd')),
-      title: `Observe ${b.name}, ${b.code}: ${uncapitalise(WATCH.storages[look.storage].label)}`,
+      title: texts.calendarEntry(b.name, b.code, uncapitalise(WATCH.storages[look.storage].label)),
       description: look.properties.map((p) => WATCH.properties[p].label).join(', '),
-      calName: 'Omblet: looks',
+      calName: texts.CALENDAR_NAME,
       productId: 'omblet',
       busyStatus: 'FREE',
     })),
   )
   const { error, value } = createEvents(events)
-  if (error || typeof value !== 'string') throw error ?? new Error('no calendar')
+  if (error || typeof value !== 'string') throw error ?? new Error(String(error))
   return value
 }

@@ -1,0 +1,1 @@
+export { factsOf, limitRowsOf } from '#words/facts'
