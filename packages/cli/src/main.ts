@@ -1,3 +1,4 @@
+import { main as texts } from '#words/cli'
 import { leftOutText } from '@omblet/core/words'
 import { readFileSync } from 'node:fs'
 import { readFile } from 'node:fs/promises'
@@ -29,23 +30,7 @@ import {
 import { labelOptions, phOptions, valued } from './options.ts'
 import { ph } from './ph.ts'
 
-const USAGE = `Usage:
-  omblet check FILE [FILE ...]   evaluate formula files and print JSON
-  omblet ph FILE [FILE ...] [--to PH] [--with ADJUSTER --strength PERCENT]
-                                 predicted pH, free acid and the amount of an adjuster
-  omblet method FILE [FILE ...]  the method as it is followed, step by step
-  omblet label FILE [FILE ...] [--region EU|UK|US|CA|other] [--grams G | --millilitres ML]
-                                 ingredients, sentences and keeping time for the jar
-  omblet cost FILE --prices PRICES.csv
-                                 what the batch costs; columns material, price, pack_grams
-  omblet trend FILE.csv [--low VALUE] [--high VALUE]
-                                 how readings drift, and the day a limit is met; columns day, value
-  omblet trial FILE.json         what the scores of a trial tell
-  omblet parse FILE              read a recipe in plain text and print a formula file
-  omblet catalogue [WORDS]       materials that match, one a line
-  omblet --version               the version of Omblet
-
-A FILE that is - is read from standard input. Words behind -- are never options.`
+const USAGE = texts.usageOmbletCheckFileFile
 
 const VERSION = (
   JSON.parse(readFileSync(fileURLToPath(new URL('../package.json', import.meta.url)), 'utf8')) as {
@@ -57,8 +42,8 @@ const out = (text: string) => process.stdout.write(`${text}\n`)
 // A reader that stops early (head, a closed pipe) is no fault of ours; a full disk is said in one line.
 process.stdout.on('error', (error: NodeJS.ErrnoException) => {
   if (error.code === 'EPIPE') return
-  const why = error.code === 'ENOSPC' ? 'the disk is full' : error.message
-  process.stderr.write(`omblet: what was printed could not be written: ${why}.\n`)
+  const why = error.code === 'ENOSPC' ? texts.theDiskIsFull : error.message
+  process.stderr.write(texts.ombletWhatWasPrintedCould(why))
   process.exit(2)
 })
 const err = (text: string) => process.stderr.write(`${text.replace(/\s*\n\s*/g, ' ')}\n`)
@@ -66,11 +51,11 @@ const err = (text: string) => process.stderr.write(`${text.replace(/\s*\n\s*/g, 
 function explain(error: unknown, file: string): string {
   if (error instanceof ReadError) return error.message
   const code = (error as NodeJS.ErrnoException).code
-  if (code === 'ENOSPC') return 'The disk is full.'
-  if (code === 'ENOENT') return `${file} does not exist. Check the name and the folder.`
-  if (code === 'EISDIR') return `${file} is a folder. Name a formula file in it.`
-  if (code === 'EACCES') return `${file} may not be read. Check its permissions.`
-  return `${file} could not be read: ${error instanceof Error ? error.message : String(error)}`
+  if (code === 'ENOSPC') return texts.theDiskIsFull2
+  if (code === 'ENOENT') return texts.doesNotExistCheckThe(file)
+  if (code === 'EISDIR') return texts.isAFolderNameA(file)
+  if (code === 'EACCES') return texts.mayNotBeReadCheck(file)
+  return texts.couldNotBeRead(file, error instanceof Error ? error.message : String(error))
 }
 
 /** The text of a file, or of standard input where it is called `-`. */
@@ -85,7 +70,7 @@ async function evaluate(
   work: (formula: Formula) => object,
 ): Promise<number> {
   if (files.length === 0) {
-    err('omblet: name at least one formula file.')
+    err(texts.ombletNameAtLeastOne)
     return 2
   }
   if (files.length === 1) return printed(files[0]!, async () => work(await load(files[0]!, cwd)))
@@ -109,9 +94,9 @@ async function cost(args: readonly string[], cwd: string): Promise<number> {
     'error' in read
       ? read.error
       : read.files.length !== 1
-        ? 'name one formula file.'
+        ? texts.nameOneFormulaFile
         : table === undefined
-          ? 'name a table of prices: --prices PRICES.csv.'
+          ? texts.nameATableOfPrices
           : null
   if (fault !== null || 'error' in read || table === undefined) {
     err(`omblet cost: ${fault}`)
@@ -126,7 +111,7 @@ async function cost(args: readonly string[], cwd: string): Promise<number> {
   }
   const prices = readPrices(text, catalogue)
   if ('error' in prices) {
-    err(`omblet cost: ${table}: ${prices.error}`)
+    err(texts.ombletCost(table, prices.error))
     return 2
   }
   return evaluate(read.files, cwd, (formula) => costReport(costByPrices(assess(formula), prices.priceOf)))
@@ -136,7 +121,7 @@ async function cost(args: readonly string[], cwd: string): Promise<number> {
 async function trend(args: readonly string[], cwd: string): Promise<number> {
   const read = valued(args, ['--low', '--high'])
   if ('error' in read || read.files.length !== 1) {
-    err(`omblet trend: ${'error' in read ? read.error : 'name one table of readings.'}`)
+    err(`omblet trend: ${'error' in read ? read.error : texts.nameOneTableOfReadings}`)
     return 2
   }
   const limits: { low?: number; high?: number } = {}
@@ -145,13 +130,13 @@ async function trend(args: readonly string[], cwd: string): Promise<number> {
     if (given === undefined) continue
     const value = given.trim() ? Number(given.replace(',', '.')) : Number.NaN
     if (!Number.isFinite(value)) {
-      err(`omblet trend: --${key} must be a number.`)
+      err(texts.ombletTrendMustBeA(key))
       return 2
     }
     limits[key] = value
   }
   if (limits.low !== undefined && limits.high !== undefined && limits.low >= limits.high) {
-    err('omblet trend: --low must lie below --high.')
+    err(texts.ombletTrendLowMustLie)
     return 2
   }
   const [file] = read.files as [string]
@@ -165,7 +150,7 @@ async function trend(args: readonly string[], cwd: string): Promise<number> {
 /** What a trial file tells; who is left out of a test is said on standard error. */
 async function trial(files: readonly string[], cwd: string): Promise<number> {
   if (files.length !== 1) {
-    err('omblet trial: name one trial file.')
+    err(texts.ombletTrialNameOneTrial)
     return 2
   }
   const [file] = files as [string]
@@ -190,27 +175,25 @@ async function printed(file: string, work: () => Promise<object>): Promise<numbe
 /** A recipe in plain text as a formula file; lines that nobody could read are listed beside it. */
 async function parse(files: readonly string[], cwd: string): Promise<number> {
   if (files.length !== 1) {
-    err('omblet parse: name one file with a recipe in plain text.')
+    err(texts.ombletParseNameOneFile)
     return 2
   }
   try {
     const text = await textOf(files[0]!, cwd)
     if (/^\s*\{/.test(text) && /"format"\s*:\s*"omblet-/.test(text)) {
-      err(
-        `omblet parse: ${files[0]!} is a file of Omblet already, and no recipe in plain text. Try: omblet check ${files[0]!}`,
-      )
+      err(texts.ombletParseIsAFile(files[0]!, files[0]!))
       return 2
     }
     const recipe = readRecipe(text, catalogue)
     const unread = recipe.lines.flatMap((l) => (l.kind === 'unread' ? [l.text] : []))
     if (!recipe.lines.some((l) => l.kind === 'ingredient')) {
-      err(`omblet parse: ${files[0]!} has no line with an ingredient and an amount.`)
+      err(texts.ombletParseHasNoLine(files[0]!))
       return 2
     }
     const { formula } = buildRecipe(recipe, {}, catalogue)
     const fault = formulaFault(formula)
     if (fault) {
-      err(`omblet parse: ${files[0]!} makes no formula that could be read again: ${fault}`)
+      err(texts.ombletParseMakesNoFormula(files[0]!, fault))
       return 2
     }
     out(JSON.stringify({ ...formula, unread }, null, 2))
@@ -285,6 +268,6 @@ export async function main(args: readonly string[], cwd: string): Promise<number
   }
   const command = Object.hasOwn(COMMANDS, name) ? COMMANDS[name] : undefined
   if (command) return command(rest, cwd)
-  err(`omblet: there is no command "${name}". Try: ${Object.keys(COMMANDS).join(', ')}.`)
+  err(texts.ombletThereIsNoCommand(name, Object.keys(COMMANDS).join(', ')))
   return 2
 }

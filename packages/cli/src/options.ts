@@ -1,3 +1,4 @@
+import { options as texts } from '#words/cli'
 import { parseArgs } from 'node:util'
 import { acidBaseOf, catalogue, LABEL_REGIONS, listWords, slug, type LabelWish } from '@omblet/core'
 
@@ -22,21 +23,21 @@ export function valued(
     if (token.kind !== 'option') continue
     const { rawName, value } = token
     if (!known.includes(rawName)) return { error: unknownOption(rawName, known) }
-    if (value === undefined || known.includes(value)) return { error: `${rawName} needs a value behind it.` }
-    if (values.has(rawName)) return { error: `${rawName} stands there twice. Name it once.` }
+    if (value === undefined || known.includes(value)) return { error: texts.needsAValueBehindIt(rawName) }
+    if (values.has(rawName)) return { error: texts.standsThereTwiceNameIt(rawName) }
     values.set(rawName, value)
   }
   return { files: positionals, values }
 }
 const unknownOption = (name: string, known: readonly string[]) =>
-  `there is no option ${name}. ${known.length > 0 ? `Use ${listWords(known)}.` : 'A file of that name goes behind --.'}`
+  texts.thereIsNoOption(name, known.length > 0 ? texts.use(listWords(known)) : texts.aFileOfThatName)
 
 /** A plain decimal number, NaN where it is none; a sentence where its comma could part thousands. */
 function plainNumber(text: string): number | { error: string } {
   const body = text.trim()
   if (/^[1-9]\d{0,2}(,\d{3})+$/.test(body))
     return {
-      error: `"${body}" can be ${body.replaceAll(',', '')} or ${body.replace(',', '.')}. Write it without the comma.`,
+      error: texts.canBeOrWriteIt(body, body.replaceAll(',', ''), body.replace(',', '.')),
     }
   return /^-?\d+([.,]\d+)?$/.test(body) ? Number(body.replace(',', '.')) : Number.NaN
 }
@@ -55,7 +56,7 @@ export function labelOptions(
     wish.region = known
   }
   if (read.values.has('--grams') && read.values.has('--millilitres'))
-    return { error: 'name the content once: --grams or --millilitres.' }
+    return { error: texts.nameTheContentOnceGrams }
   for (const key of ['grams', 'millilitres'] as const) {
     const text = read.values.get(`--${key}`)
     if (text === undefined) continue
@@ -81,8 +82,8 @@ export function phOptions(
   if ('error' in read) return read
   const options: PhOptions = { to: null, adjuster: null, strength: null }
   const numbers = [
-    ['--to', 'to', (n: number) => n >= 0 && n <= 14, 'must be a pH between 0 and 14.'],
-    ['--strength', 'strength', (n: number) => n > 0 && n <= 100, 'must be a percent above 0, 100 at most.'],
+    ['--to', 'to', (n: number) => n >= 0 && n <= 14, texts.mustBeAPhBetween],
+    ['--strength', 'strength', (n: number) => n > 0 && n <= 100, texts.mustBeAPercentAbove],
   ] as const
   for (const [name, key, fits, must] of numbers) {
     const text = read.values.get(name)

@@ -104,7 +104,6 @@ export {
   daysLeft,
   freshnessOf,
   Lot,
-  lotLabel,
   lotsToUse,
   priceHistory,
   pricePerGram,
@@ -193,14 +192,13 @@ export {
   formatPercent,
   formatRange,
   listWords,
-  sayMoney,
   sayNumber,
   sayPercent,
   shorten,
 } from './text/format.ts'
 export { firstIssue, ReadError } from './files/json.ts'
 export { slug } from './text/names.ts'
-export { clockAt, minutesOfDay, sayMinutes } from './text/minutes.ts'
+export { minutesOfDay, sayMinutes } from './text/minutes.ts'
 export { isSoundRemedy } from './findings/sound-remedies.ts'
 export { nothingFits } from './findings/unsafe-ph.ts'
 export { suppliedName, type WeighedName } from './lines/weighed.ts'

@@ -44,8 +44,6 @@ export {
   costDrivers,
   costFromShelf,
   costOfBatch,
-  costReport,
-  costRows,
   priceAtMargin,
   swapCost,
 } from './cost/cost.ts'
@@ -130,3 +128,4 @@ export {
 } from './trials/sittings.ts'
 export { type Option, variantOptions, type VariantWish, whatDiffers } from './trials/variants.ts'
 export { type Reading as TrialReading, trialVerdict } from './trials/verdict.ts'
+export { costReport, costRows } from './files/cost-rows.ts'

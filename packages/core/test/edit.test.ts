@@ -1,3 +1,4 @@
+import { fullText } from '../src/words/index.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
@@ -151,7 +152,7 @@ describe('names, copies and beginnings', () => {
         },
       ],
     }
-    expect(fullReason(full, 'line')).toMatch(/400 lines/)
+    expect(fullText(fullReason(full, 'line')!)).toMatch(/400 lines/)
     expect(fullReason(base(), 'line')).toBeNull()
     expect(formulaFault(full)).toBeNull()
     const over = applyEdit(full, { type: 'add-line', phase: 0, line: { material: 'aqua' } })

@@ -1,3 +1,4 @@
+import { mixtureFaultText } from '../src/words/index.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
@@ -170,7 +171,7 @@ describe('mixtures in mixtures', () => {
     expect(compositionOf(all.find('Ring 0')!, all).length).toBeLessThan(4)
     expect(customOf(all.find('Level 7')!, all).parts).toEqual([{ material: 'aqua', percent: 100 }])
     expect(customOf(all.find('Ring 0')!, all).parts!.length).toBeLessThan(4)
-    expect(mixtureFault('Ring 2', [{ material: 'Ring 0', percent: 50 }], all)).toMatch(
+    expect(mixtureFaultText(mixtureFault('Ring 2', [{ material: 'Ring 0', percent: 50 }], all)!)).toMatch(
       /Ring 0 contains Ring 2/,
     )
   })
@@ -180,7 +181,7 @@ describe('mixtures in mixtures', () => {
     )
     const all = catalogue.with(deep)
     expect(mixtureFault('New', [{ material: 'Deep 3', percent: 10 }], all)).toBeNull()
-    expect(mixtureFault('New', [{ material: 'Deep 13', percent: 10 }], all)).toMatch(
+    expect(mixtureFaultText(mixtureFault('New', [{ material: 'Deep 13', percent: 10 }], all)!)).toMatch(
       /^Deep 13 holds mixtures/,
     )
   })

@@ -190,13 +190,13 @@ describe('batches together (ICH Q1E)', () => {
       points(days, [5.86, 5.83, 5.74, 5.62, 5.48]),
     ])!
     expect(p.slopesP).toBeCloseTo(0.126, 3)
-    expect(p.how).toBe('each alone')
+    expect(p.how).toBe('each-alone')
   })
   it('share a line where they are alike, and a slope where one began higher', () => {
     const one = points(days, [5.8, 5.76, 5.71, 5.55, 5.45])
     const like = points(days, [5.79, 5.78, 5.69, 5.57, 5.44])
-    expect(pooling([one, like])!.how).toBe('one line')
-    expect(pooling([one, like.map((p) => ({ ...p, value: p.value + 0.3 }))])!.how).toBe('one slope')
+    expect(pooling([one, like])!.how).toBe('one-line')
+    expect(pooling([one, like.map((p) => ({ ...p, value: p.value + 0.3 }))])!.how).toBe('one-slope')
     expect(pooling([one])).toBeNull()
   })
 })

@@ -1,9 +1,10 @@
+import { leans } from '../src/words/en/leans.ts'
 import { conclusionText, testText, choiceTestText } from '../src/words/index.ts'
 // What a trial tells: exact ranks beside published tables, and verdicts in sentences.
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { friedman, friedmanExact, neededPeople, ranksOf, differAll, differFrom } from '../src/stats/ranks.ts'
-import { FEEL, attributesFor, leans, ownAttribute } from '../src/trials/data.ts'
+import { FEEL, attributesFor, ownAttribute } from '../src/trials/data.ts'
 import { planTrial } from '../src/trials/plan.ts'
 import { trialReport } from '../src/trials/report.ts'
 import { trialVerdict } from '../src/trials/verdict.ts'

@@ -1,3 +1,4 @@
+import { app as texts } from '#words/server'
 import { randomBytes } from 'node:crypto'
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
@@ -18,7 +19,7 @@ const YEAR = 365 * 24 * 3600
  */
 export function createApp(root: string, names: ReadonlySet<string> = ownNames(false)): Express {
   const index = join(root, 'index.html')
-  if (!existsSync(index)) throw new Error(`${index} does not exist. Build first: npm run build.`)
+  if (!existsSync(index)) throw new Error(texts.doesNotExistBuildFirst(index))
   const page = readFileSync(index, 'utf8')
 
   const app = express()
@@ -77,10 +78,10 @@ export function createApp(root: string, names: ReadonlySet<string> = ownNames(fa
   app.use((req, res) => {
     if (req.method !== 'GET' && req.method !== 'HEAD') {
       res.status(405).setHeader('Allow', 'GET, HEAD')
-      res.type('text').send('Only reading is possible here.')
+      res.type('text').send(texts.onlyReadingIsPossibleHere)
     } else if (/^\/assets\//.test(req.path)) {
       // A missing script must not come back as a page.
-      res.status(404).type('text').send('There is no such file.')
+      res.status(404).type('text').send(texts.thereIsNoSuchFile)
     } else sendPage(req, res)
   })
   return app

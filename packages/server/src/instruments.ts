@@ -1,3 +1,4 @@
+import { instruments as texts } from '#words/server'
 import { simulatedText } from '@omblet/core/words'
 import { randomUUID } from 'node:crypto'
 import { Formula, INSTRUMENTS, SimBench, type InstrumentKind } from '@omblet/core'
@@ -83,7 +84,7 @@ class Benches {
   find(req: Request, res: Response): Bench | null {
     const bench = this.all.get(String(req.params['id']))
     if (!bench) {
-      res.status(404).json({ error: 'This simulated bench is gone. Set up a new one.' })
+      res.status(404).json({ error: texts.thisSimulatedBenchIsGone })
       return null
     }
     bench.used = this.now()
@@ -124,9 +125,9 @@ function parse<T>(schema: z.ZodType<T>, req: Request, res: Response): T | null {
   const parsed = schema.safeParse(req.body)
   if (parsed.success) return parsed.data
   const issue = parsed.error.issues[0]
-  res
-    .status(400)
-    .json({ error: `${issue?.path.join('.') || 'The request'}: ${issue?.message ?? 'is not understood'}` })
+  res.status(400).json({
+    error: `${issue?.path.join('.') || texts.theRequest}: ${issue?.message ?? texts.isNotUnderstood}`,
+  })
   return null
 }
 
@@ -152,8 +153,7 @@ export function instruments(now: () => number = Date.now): Router {
     const given = Object.fromEntries(Object.entries(settings).filter(([, v]) => v !== undefined))
     const id = benches.add(new SimBench(formula, given))
     if (id !== null) res.status(201).json({ id })
-    else
-      res.status(503).json({ error: `All ${MOST_BENCHES} simulated benches are in use. Put one away first.` })
+    else res.status(503).json({ error: texts.allSimulatedBenchesAreIn(MOST_BENCHES) })
   })
   router.get('/:id', (req, res) => {
     const bench = benches.find(req, res)
@@ -178,7 +178,7 @@ export function instruments(now: () => number = Date.now): Router {
     const bench = benches.find(req, res)
     if (!bench) return
     if (!kind) {
-      res.status(404).json({ error: 'There is no such instrument.' })
+      res.status(404).json({ error: texts.thereIsNoSuchInstrument })
       return
     }
     if (!bench.sim.plugged[kind]) {
@@ -191,7 +191,7 @@ export function instruments(now: () => number = Date.now): Router {
   // A body that is no JSON gets a sentence, not a page.
   router.use((error: unknown, _req: Request, res: Response, next: express.NextFunction) => {
     if (res.headersSent) next(error)
-    else res.status(400).json({ error: 'The request is not understood: it must be JSON of at most 1 MB.' })
+    else res.status(400).json({ error: texts.theRequestIsNotUnderstood })
   })
   return router
 }

@@ -1,3 +1,4 @@
+import { listen as texts } from '#words/server'
 import type { Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { readdirSync, readFileSync, readlinkSync } from 'node:fs'
@@ -59,13 +60,12 @@ export function listen(app: Express, port: number, host = '127.0.0.1'): Promise<
     server.once('listening', () => resolve(server))
     server.once('error', (error: NodeJS.ErrnoException) => {
       if (error.code === 'EADDRINUSE') void whoHolds(port).then((why) => reject(new Error(why)))
-      else reject(new Error(`cannot listen on port ${port} of ${host}: ${error.message}`))
+      else reject(new Error(texts.cannotListenOnPortOf(port, host, error.message)))
     })
   })
 }
 async function whoHolds(port: number): Promise<string> {
-  if (await isOmblet(port))
-    return `it runs already: open http://localhost:${port}/. Stop that one first to start it anew.`
+  if (await isOmblet(port)) return texts.itRunsAlreadyOpenHttp(port)
   const holder = holderOf(port)
-  return `port ${port} is held by ${holder ?? 'another program'}. Stop that, or set PORT to a free one; what was made under ${port} stays under that port.`
+  return texts.portIsHeldByStop(port, holder ?? texts.anotherProgram, port)
 }

@@ -1,3 +1,4 @@
+import { own as texts } from '#words/server'
 import { hostname, networkInterfaces } from 'node:os'
 import type { RequestHandler } from 'express'
 
@@ -25,11 +26,11 @@ export function onlyOwn(names: ReadonlySet<string>): RequestHandler {
   return (req, res, next) => {
     const { host, origin } = req.headers
     if (!host || !names.has(nameOf(host))) {
-      res.status(403).type('text').send('Omblet answers only by the name of this machine, such as localhost.')
+      res.status(403).type('text').send(texts.ombletAnswersOnlyByThe)
       return
     }
     if (origin !== undefined && origin !== `http://${host}` && origin !== `https://${host}`) {
-      res.status(403).type('text').send('Only pages of Omblet itself may ask this.')
+      res.status(403).type('text').send(texts.onlyPagesOfOmbletItself)
       return
     }
     next()

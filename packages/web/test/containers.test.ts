@@ -1,7 +1,8 @@
 // Containers on the shelf: stored, counted down, deleted and back again, taken in from a table, and told to other tabs.
+import { sayMoney } from '@omblet/core/words'
 import 'fake-indexeddb/auto'
 import { useWorkersHere } from './workers' // before what it stands in for
-import { Container, sayMoney, type BatchHead } from '@omblet/core'
+import { Container, type BatchHead } from '@omblet/core'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { takeInContainers } from '../src/features/ingredients/containers'

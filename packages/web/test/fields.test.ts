@@ -1,6 +1,7 @@
 // @vitest-environment happy-dom
 // Fields as they are typed into: what is read, what is said when it cannot be, and that nothing typed is lost.
-import { clockAt, minutesOfDay, sayMinutes } from '@omblet/core'
+import { clockAt } from '@omblet/core/words'
+import { minutesOfDay, sayMinutes } from '@omblet/core'
 import { describe, expect, it } from 'vitest'
 import ChoiceField from '../src/components/ChoiceField.vue'
 import DayField from '../src/components/DayField.vue'

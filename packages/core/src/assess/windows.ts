@@ -1,3 +1,4 @@
+import { WRITTEN } from '../formula/written.ts'
 import type { AssessedLine } from '../lines/types.ts'
 import type { Product } from '../shapes/formula.ts'
 import { soapOf } from '../emulsion/emulsion.ts'
@@ -90,7 +91,7 @@ function preservationWindow({ window, uses, worksBelow }: Preservation): WindowI
   return [
     {
       id: 'preservation',
-      label: bearing.length === 1 ? bearing[0]!.material.name : 'preservatives together',
+      label: bearing.length === 1 ? bearing[0]!.material.name : WRITTEN.names.preservatives,
       grade: 'works',
       ...window,
       ...(worksBelow ? { worksBelow: true } : {}),
@@ -106,12 +107,12 @@ function soapWindow(lines: readonly AssessedLine[]): WindowItem[] {
   if (soap.percent <= 0) return []
   if (lines.some((l) => l.percent >= 1 && l.material?.emulsifier?.role === 'oil-in-water')) return []
   const materials = soap.lines.map((i) => lines[i]!.id)
-  return [{ id: 'soap', label: 'soap emulsifier', grade: 'holds', ...SOAP, materials, lines: soap.lines }]
+  return [{ id: 'soap', label: WRITTEN.names.soap, grade: 'holds', ...SOAP, materials, lines: soap.lines }]
 }
 
 const SITES: Partial<Record<Product['site'], [string, PhRange]>> = {
-  eye: ['eye area', EYE],
-  hair: ['hair', HAIR],
+  eye: [WRITTEN.names.eye, EYE],
+  hair: [WRITTEN.names.hair, HAIR],
 }
 
 /** Comfortable pH of the place that a product is for. */

@@ -82,7 +82,7 @@ export function actualFormula(s: BatchState, which: 'now' | 'whole' = 'whole'): 
   )
   const after = pick((i) => late.has(i), loose.filter(lateDose)).map((p) => ({
     ...p,
-    name: `${p.name}, after the reading`,
+    name: PHASE_NAMES['after-reading'].replace('{name}', p.name),
   }))
   const { readings: _r, additions: _a, portion: _p, method: _m, ...rest } = source
   return {

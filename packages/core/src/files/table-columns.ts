@@ -19,10 +19,10 @@ export interface Column<T> {
 }
 
 const NO_DAY = {
-  'no day': texts.isNoDay,
-  'two days': texts.canBeTwoDays,
-  'month first': texts.hasItsMonthFirst,
-  'not real': texts.isADayThatDoes,
+  'no-day': texts.isNoDay,
+  'two-days': texts.canBeTwoDays,
+  'month-first': texts.hasItsMonthFirst,
+  'not-real': texts.isADayThatDoes,
 } as const
 /** A day as people write it; a sentence where it is none, or where it could be two. */
 function toDay(text: string, column: string, ends: boolean): { day: string } | { error: string } {

@@ -1,3 +1,4 @@
+import { mixtureFaultText } from '../words/plain.ts'
 import { fieldFaultText } from '../words/field-fault.ts'
 import { tables as texts } from '#words/files'
 import type * as z from 'zod'
@@ -109,6 +110,11 @@ function readCells<T>(columns: readonly (Column<T> | null)[], cells: readonly Ce
 const issueText = (error: z.ZodError) => {
   const issue = error.issues[0]!
   return `${issue.path.join('.') || texts.theRow}: ${fieldFaultText(issue)}.`
+}
+/** Why the parts of a row make no mixture; null where they do. */
+function mixedUp(name: string, draft: RowDraft, catalogue: Catalogue): string | null {
+  const fault = mixtureFault(name, partsOf(draft), catalogue)
+  return fault && mixtureFaultText(fault)
 }
 /** A row as it would be stored, beside what is here under its id. */
 function readRow<T extends object>(row: number, item: T, was: T | null): ReadRow<T> {
@@ -241,7 +247,7 @@ function* readMaterials(
     const draft = onTop(old, old ? { ...said, id: old.id } : said, columns)
     const name = nameOf(draft)
     const refuse = (why: string) => result.refused.push({ row: i + 1, what: shorten(name), why })
-    const fault = faults[0] ?? faultOf(draft, name) ?? mixtureFault(name, partsOf(draft), context.catalogue)
+    const fault = faults[0] ?? faultOf(draft, name) ?? mixedUp(name, draft, context.catalogue)
     if (fault) {
       refuse(fault)
       continue

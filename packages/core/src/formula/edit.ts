@@ -184,12 +184,16 @@ export function neighbourPlace(formula: Formula, at: LineRef, step: -1 | 1): Lin
   return { phase: at.phase + step, line: step === 1 ? 0 : target.lines.length }
 }
 
-/** Why a formula takes no more, as a sentence; null where it does. */
-export function fullReason(formula: Formula, what: 'line' | 'phase'): string | null {
+/** A formula that takes no more lines or phases. */
+export interface Full {
+  of: 'line' | 'phase'
+  most: number
+}
+/** Whether a formula takes no more; null where it does. */
+export function fullReason(formula: Formula, of: Full['of']): Full | null {
   const lines = formula.phases.reduce((sum, p) => sum + p.lines.length, 0)
-  if (what === 'line' && lines >= LIMITS.lines) return `A formula holds ${LIMITS.lines} lines at most.`
-  if (what === 'phase' && formula.phases.length >= LIMITS.phases)
-    return `A formula holds ${LIMITS.phases} phases at most.`
+  if (of === 'line' && lines >= LIMITS.lines) return { of, most: LIMITS.lines }
+  if (of === 'phase' && formula.phases.length >= LIMITS.phases) return { of, most: LIMITS.phases }
   return null
 }
 

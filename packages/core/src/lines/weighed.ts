@@ -2,7 +2,10 @@ import type { ResolvedLine } from '../materials/resolve.ts'
 import type { Line } from '../shapes/formula.ts'
 import { kindHas } from '../shapes/kinds.ts'
 import { hasTrait, type Material } from '../shapes/material.ts'
+import { WRITTEN } from '../formula/written.ts'
 import { sayPercent } from '../text/format.ts'
+
+const STRENGTHS = WRITTEN.strengths
 
 declare const weighed: unique symbol
 /**
@@ -18,12 +21,12 @@ const SOLID_FROM_C = 30
 
 /** What a strength below 100 % means for a material: dissolved, dispersed, or the share of a solid that is active. */
 function strengthWord(material: Material | null, strengthPercent: number): string {
-  if (!material) return 'solution'
-  if (material.form === 'powder' && strengthPercent > PURITY_FROM) return 'pure'
-  if (material.meltsC !== undefined && material.meltsC >= SOLID_FROM_C) return 'active'
-  if (kindHas(material.kind, 'stays-powder')) return 'dispersion'
-  if (material.solubility[0] !== 'dispersible') return 'solution'
-  return material.kind === 'silicone' ? 'emulsion' : 'dispersion'
+  if (!material) return STRENGTHS.solution
+  if (material.form === 'powder' && strengthPercent > PURITY_FROM) return STRENGTHS.pure
+  if (material.meltsC !== undefined && material.meltsC >= SOLID_FROM_C) return STRENGTHS.active
+  if (kindHas(material.kind, 'stays-powder')) return STRENGTHS.dispersion
+  if (material.solubility[0] !== 'dispersible') return STRENGTHS.solution
+  return material.kind === 'silicone' ? STRENGTHS.emulsion : STRENGTHS.dispersion
 }
 
 /**
@@ -43,7 +46,7 @@ export function weighedName(
 function strengthWords(strengthPercent: number | null, material: Material | null): string | null {
   if (strengthPercent !== null)
     return `${sayPercent(strengthPercent)} ${strengthWord(material, strengthPercent)}`
-  return material?.form === 'powder' && hasTrait(material, 'lye') ? 'solid' : null
+  return material?.form === 'powder' && hasTrait(material, 'lye') ? STRENGTHS.solid : null
 }
 
 /** Crystal water is part of a salt as it is sold; its name needs no figure. */

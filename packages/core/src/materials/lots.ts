@@ -1,3 +1,4 @@
+import { WRITTEN } from '../formula/written.ts'
 import { fieldFault } from '../shapes/field-fault.ts'
 import { differenceInCalendarDays, parseISO } from 'date-fns'
 import * as z from 'zod'
@@ -142,7 +143,10 @@ export function withRealDays(lot: unknown): unknown {
     const value = next[field]
     if (typeof value !== 'string' || isRealDay(value)) continue
     delete next[field]
-    next['note'] = [next['note'], `${field}: ${value.slice(0, 40)}, which is no day`]
+    next['note'] = [
+      next['note'],
+      WRITTEN.notes['no-day'].replace('{field}', field).replace('{text}', value.slice(0, 40)),
+    ]
       .filter(Boolean)
       .join('; ')
   }
@@ -158,12 +162,3 @@ export const lotsToUse = (lots: readonly Lot[], day: string) =>
         Number(freshnessOf(x, day) === 'past') - Number(freshnessOf(y, day) === 'past') ||
         (x.expires ?? '9999').localeCompare(y.expires ?? '9999'),
     )
-
-export const lotLabel = (l: Lot, day: string) =>
-  [
-    l.batch || l.supplier || 'Lot without a number',
-    `${Number(l.leftGrams.toFixed(1))} g left`,
-    freshnessOf(l, day) === 'past' ? 'past its date' : l.expires ? `until ${l.expires}` : '',
-  ]
-    .filter(Boolean)
-    .join(', ')

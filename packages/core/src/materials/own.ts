@@ -1,3 +1,4 @@
+import type { Said } from '../text/said.ts'
 import type { Custom, Formula } from '../shapes/formula.ts'
 import { computeAmounts } from '../formula/amounts.ts'
 import type { Catalogue } from './catalogue.ts'
@@ -56,13 +57,25 @@ export function ownMaterial(facts: OwnFacts, catalogue: Catalogue): Material {
   return names.length > 0 && !facts.inci ? { ...material, inci: names } : material
 }
 
+/** Why parts make no mixture. */
+export interface MixtureFaultFacts {
+  'above-100': { percent: number }
+  'contains-itself': { part: string; name: string }
+  'too-deep': { part: string; depth: number; most: number }
+}
+export type MixtureFault = Said<MixtureFaultFacts>
+
 /**
- * Why these parts make no mixture, as a sentence; null when they do. `name` is the mixture's own, which must not be
+ * Why these parts make no mixture; null when they do. `name` is the mixture's own, which must not be
  * among its parts, directly or inside another mixture.
  */
-export function mixtureFault(name: string, parts: readonly OwnPart[], catalogue: Catalogue): string | null {
+export function mixtureFault(
+  name: string,
+  parts: readonly OwnPart[],
+  catalogue: Catalogue,
+): MixtureFault | null {
   const sum = parts.reduce((s, p) => s + p.percent, 0)
-  if (sum > 100.05) return `The parts make ${Number(sum.toFixed(2))} %; 100 is all there is.`
+  if (sum > 100.05) return { code: 'above-100', percent: sum }
   const own = slug(name)
   const open = new Set<string>()
   /** Whether a part has the mixture in it, and how deep mixtures lie in it. Each is looked into once. */
@@ -83,9 +96,8 @@ export function mixtureFault(name: string, parts: readonly OwnPart[], catalogue:
   }
   for (const { material } of parts) {
     const depth = depthOf(material)
-    if (depth === Infinity) return `${material} contains ${name}, so it cannot be one of its parts.`
-    if (depth >= MOST_NESTED)
-      return `${material} holds mixtures ${depth} deep in each other; ${MOST_NESTED} is the most. Make a stock of its substances instead.`
+    if (depth === Infinity) return { code: 'contains-itself', part: material, name }
+    if (depth >= MOST_NESTED) return { code: 'too-deep', part: material, depth, most: MOST_NESTED }
   }
   return null
 }

@@ -59,14 +59,15 @@ function hiddenOf({ material, guess, percent, source }: AssessedLine, waterPerce
   return ((per ?? 0) * percent * 100) / waterPercent
 }
 
+/** Why the pH that a line brings is not known: it differs by lot, or nothing is known of it. */
+export type UnknownPh = 'differs' | 'unknown'
+
 /** Why the pH that a line brings is not known, where there is so much of it that it can tell; null elsewhere. */
-export function phNotTold(line: AssessedLine, waterPercent: number): string | null {
+export function phNotTold(line: AssessedLine, waterPercent: number): UnknownPh | null {
   if (waterPercent < 5 || hiddenOf(line, waterPercent) < MOVES_FROM) return null
   // what has constants of its own is reckoned with; only its impurities are not
   if (line.material && line.substances.every((x) => x.key === 'aqua' || acidBaseOf(x.key))) return null
-  return line.material
-    ? 'Its own acid or alkali differs from lot to lot and is not known: it may move the pH. Measure.'
-    : 'Nothing is known of its acid or alkali: it may move the pH. Measure, or describe it as one of your own.'
+  return line.material ? 'differs' : 'unknown'
 }
 
 /** Carbonic acid at 25 °C: Harned & Davis 1943, Harned & Scholes 1941. */

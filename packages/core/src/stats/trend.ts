@@ -167,7 +167,7 @@ export interface Pooling {
   /** Chance of slopes, and of beginnings, that differ so much among alike batches. */
   slopesP: number
   interceptsP: number
-  how: 'one line' | 'one slope' | 'each alone'
+  how: 'one-line' | 'one-slope' | 'each-alone'
 }
 
 /**
@@ -196,6 +196,6 @@ export function pooling(batches: readonly (readonly Point[])[]): Pooling | null 
   return {
     slopesP,
     interceptsP,
-    how: slopesP < POOL ? 'each alone' : interceptsP < POOL ? 'one slope' : 'one line',
+    how: slopesP < POOL ? 'each-alone' : interceptsP < POOL ? 'one-slope' : 'one-line',
   }
 }

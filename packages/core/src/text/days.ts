@@ -9,7 +9,7 @@ const lastOf = (year: number, month: number) => getDaysInMonth(parseISO(`${year}
 const monthOf = (word: string) => MONTHS.indexOf(word.slice(0, 3).toLowerCase()) + 1
 
 export type ReadDay =
-  { day: string; said?: string } | { error: 'no day' | 'two days' | 'month first' | 'not real' }
+  { day: string; said?: string } | { error: 'no-day' | 'two-days' | 'month-first' | 'not-real' }
 
 /**
  * A day as people write it, as `2029-01-31`: `2029-01-05`, `5.1.2029`, `5 Jan 2029`, `Jan 5, 2029`; a month alone
@@ -20,10 +20,10 @@ export function readDayText(input: string, ends = true): ReadDay {
   const text = input.trim()
   const of = (year: number, month: number, day: number): ReadDay => {
     const iso = `${year}-${pad(month)}-${pad(day)}`
-    return isRealDay(iso) ? { day: iso, ...(iso === text ? {} : { said: iso }) } : { error: 'not real' }
+    return isRealDay(iso) ? { day: iso, ...(iso === text ? {} : { said: iso }) } : { error: 'not-real' }
   }
   const ofMonth = (year: number, month: number): ReadDay =>
-    month >= 1 && month <= 12 ? of(year, month, ends ? lastOf(year, month) : 1) : { error: 'not real' }
+    month >= 1 && month <= 12 ? of(year, month, ends ? lastOf(year, month) : 1) : { error: 'not-real' }
   const numbers = (match: RegExpExecArray) => match.slice(1).map(Number) as [number, number, number]
 
   const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(text)
@@ -33,8 +33,8 @@ export function readDayText(input: string, ends = true): ReadDay {
   const strokes = /^(\d{1,2})[/-](\d{1,2})[/-](\d{4})$/.exec(text)
   if (strokes) {
     const [first, second, year] = numbers(strokes)
-    if (first <= 12 && second <= 12 && first !== second) return { error: 'two days' }
-    if (second > 12 && first <= 12) return { error: 'month first' }
+    if (first <= 12 && second <= 12 && first !== second) return { error: 'two-days' }
+    if (second > 12 && first <= 12) return { error: 'month-first' }
     return of(year, second, first)
   }
   const yearFirst = /^(\d{4})[-/.](\d{1,2})$/.exec(text)
@@ -47,5 +47,5 @@ export function readDayText(input: string, ends = true): ReadDay {
   if (wordDay && monthOf(wordDay[1]!)) return of(Number(wordDay[3]), monthOf(wordDay[1]!), Number(wordDay[2]))
   const month = /^([a-z]{3,9})\.?,?\s+(\d{4})$/i.exec(text)
   if (month && monthOf(month[1]!)) return ofMonth(Number(month[2]), monthOf(month[1]!))
-  return { error: 'no day' }
+  return { error: 'no-day' }
 }

@@ -72,11 +72,3 @@ export const uncapitalise = (text: string) =>
 /** Cuts very long text for a sentence, saying so with an ellipsis. */
 export const shorten = (text: string, most = 60) =>
   text.length <= most ? text : `${text.slice(0, most - 1).trimEnd()}…`
-
-/** Money with two places, more where it is little; without a currency: it is the maker's own. */
-export const sayMoney = (value: number | null) =>
-  value === null
-    ? 'not known'
-    : value === 0 || Math.abs(value) >= 0.01
-      ? value.toFixed(2)
-      : sayNumber(Number(value.toPrecision(2)), 4)

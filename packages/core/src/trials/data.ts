@@ -84,10 +84,3 @@ export function ownAttribute(
   while (used.has(`own-${n}`)) n++
   return { id: `own-${n}`, name, low, high, moment: 'last' }
 }
-
-/** What a sample does that scores more, or less, after its name: “spreads further”. */
-export function leans(attribute: TrialAttribute, more: boolean): string {
-  const told = feelOf(attribute.id)
-  if (told) return more ? told.more : told.less
-  return `is nearer to “${(more ? attribute.high : attribute.low) || (more ? 'more' : 'less')}” in ${(attribute.name || attribute.id).toLowerCase()}`
-}

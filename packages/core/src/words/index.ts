@@ -278,7 +278,13 @@ export {
   aboutText,
   boundsText,
   changeText,
+  clockAt,
   doesNotFitText,
+  fullText,
+  lotLabel,
+  mixtureFaultText,
+  sayMoney,
+  unknownPhText,
   PATCH_NOT_FOR,
   PATCH_REACTIONS,
   patchWays,
@@ -288,6 +294,7 @@ export {
   suitsText,
   wishText,
 } from './plain.ts'
+export type { Shown } from './shown.ts'
 export { eventFaultText } from './field-fault.ts'
 export { eventRow, eventTable, recordReadings, rowValue } from './record.ts'
 

@@ -1,3 +1,7 @@
+import * as faults from '#words/faults'
+import type { Full } from '../formula/edit.ts'
+import type { MixtureFault, MixtureFaultFacts } from '../materials/own.ts'
+import type { UnknownPh } from '../ph/predict.ts'
 import * as recipes from '#words/recipes'
 import type { Question } from '../recipes/recipe.ts'
 import type { Remark, RemarkFacts } from '../recipes/said.ts'
@@ -26,3 +30,12 @@ export const boundsText = (wanted: keyof typeof balance.bounds): string => balan
 export const remarkText = (remark: Remark): string => say<RemarkFacts>(recipes.remark, remark)
 /** What is missing before a recipe is a formula. */
 export const questionText = ({ said }: Question): string => say(recipes.question, said)
+/** Why parts make no mixture. */
+export const mixtureFaultText = (fault: MixtureFault): string =>
+  say<MixtureFaultFacts>(faults.mixtureFault, fault)
+/** A formula that takes no more lines or phases. */
+export const fullText = (full: Full): string => faults.full(full)
+/** Why the pH that a line brings is not known. */
+export const unknownPhText = (why: UnknownPh): string => faults.unknownPh[why]
+export { clockAt, sayMoney } from '#words/figures'
+export { lotLabel } from '#words/lots'

@@ -25,10 +25,10 @@ const chosen = computed({
 const wrong = ref<string | null>(null)
 const said = ref<string>()
 const NO_DAY = {
-  'no day': texts.isNoDay,
-  'two days': texts.canBeTwoDays,
-  'month first': texts.hasItsMonthFirst,
-  'not real': texts.doesNotExist,
+  'no-day': texts.isNoDay,
+  'two-days': texts.canBeTwoDays,
+  'month-first': texts.hasItsMonthFirst,
+  'not-real': texts.doesNotExist,
 } as const
 function onInput(event: Event) {
   const text = (event.target as HTMLInputElement).value.trim()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mixtureFaultText } from '@omblet/core/words'
 import { common } from '#words/common'
 import { ownMaterialDialog as texts } from '#words/components'
 import {
@@ -139,10 +140,10 @@ const fault = computed(() => {
     (row) => 'error' in parseNumber(row.percent, { min: 0, max: 100, what: common.thePercent, unit: '%' }),
   )
   if (bad) return texts.eachPartNeedsAPercent
-  return (
+  const mixed =
     mixtureFault(facts.name, parts.value, materials.catalogue) ??
     (props.material ? mixtureFault(props.material.id, parts.value, materials.catalogue) : null)
-  )
+  return mixed && mixtureFaultText(mixed)
 })
 const valid = computed(
   () =>

@@ -1,3 +1,4 @@
+import { fullText } from '@omblet/core/words'
 import {
   applyEdit,
   duplicate,
@@ -140,7 +141,7 @@ export const useEditor = defineStore('editor', () => {
     if (!formula.value) return
     const full = edit.type === 'add-line' ? 'line' : edit.type === 'add-phase' ? 'phase' : null
     const why = full && fullReason(formula.value, full)
-    if (why) refused.value = why
+    if (why) refused.value = fullText(why)
     else change(applyEdit(formula.value, edit), key)
   }
   const replace = (next: Formula) => change(next, null)

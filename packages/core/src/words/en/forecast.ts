@@ -1,7 +1,8 @@
+import { sayMoney } from './figures.ts'
 import { bodySpan } from './feel.ts'
 import type { Forecast } from '../../derived/forecast.ts'
 import type { Assessment } from '../../assess/types.ts'
-import { formatNumber, formatRange, sayMoney } from '../../text/format.ts'
+import { formatNumber, formatRange } from '../../text/format.ts'
 
 export const freezing: Record<NonNullable<Forecast['frost']>, string> = {
   stands: 'survives freezing',

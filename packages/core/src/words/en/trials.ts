@@ -1,7 +1,8 @@
+import { leans } from './leans.ts'
 import { bodies } from './feel.ts'
 import type { ForbidsFacts, SplitFacts } from '../../trials/shared-base.ts'
 import type { TrialAttribute } from '../../shapes/trial.ts'
-import { leans, scaleOf } from '../../trials/data.ts'
+import { scaleOf } from '../../trials/data.ts'
 import type { TrialFaultFacts, TrialWarningFacts } from '../../trials/plan.ts'
 import type {
   ChoiceTestFacts,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { lineRow as texts } from '#words/formula'
-import { knownText } from '@omblet/core/words'
+import { knownText, unknownPhText } from '@omblet/core/words'
 import {
   capitalise,
   decimalsOf,
@@ -48,7 +48,10 @@ const unit = computed<'percent' | 'grams'>(() => (source.value.grams !== undefin
 const places = computed(() => decimalsOf(editor.assessment!.amounts.resolutionGrams))
 const name = computed(() => capitalise(props.line.label))
 const known = computed(() => knownOf(props.line))
-const unmeasured = computed(() => phNotTold(props.line, editor.assessment?.waterPercent ?? 0))
+const unmeasured = computed(() => {
+  const why = phNotTold(props.line, editor.assessment?.waterPercent ?? 0)
+  return why && unknownPhText(why)
+})
 const inci = computed(() => props.line.material?.inci.join(', ') ?? knownText(known.value))
 const lit = computed(() => api.highlighted.value.some((at) => sameLine(at, props.line)))
 

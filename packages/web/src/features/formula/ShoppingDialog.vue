@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { sayMoney } from '@omblet/core/words'
 import { common } from '#words/common'
 import { shoppingDialog as texts } from '#words/formula'
-import { capitalise, formatGrams, sayMoney, shoppingList } from '@omblet/core'
+import { capitalise, formatGrams, shoppingList } from '@omblet/core'
 import Button from 'primevue/button'
 import { PlainButton } from '../../components/buttons'
 import { PopUp } from '../../components/dialogs'

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { common } from '#words/common'
 import { standIns as texts } from '#words/formula'
-import { substituteText, findingText } from '@omblet/core/words'
+import { substituteText, findingText, sayMoney } from '@omblet/core/words'
 import {
   capitalise,
   pricePerGram,
-  sayMoney,
   sayPercent,
   substitutesFor,
   swapCost,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayMoney } from '@omblet/core/words'
 import { common } from '#words/common'
 import { lotsCard as texts } from '#words/ingredients'
 import {
@@ -6,7 +7,6 @@ import {
   freshnessOf,
   priceHistory,
   pricePerGram,
-  sayMoney,
   sayNumber,
   sayPercent,
   type Lot,

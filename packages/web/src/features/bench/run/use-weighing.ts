@@ -1,10 +1,9 @@
 import { useWeighing as texts } from '#words/bench-weighing'
-import { noWeightText } from '@omblet/core/words'
+import { noWeightText, lotLabel } from '@omblet/core/words'
 import {
   decimalsOf,
   formatNumber,
   isUntared,
-  lotLabel,
   lotsToUse,
   netOf,
   whyNoWeight,

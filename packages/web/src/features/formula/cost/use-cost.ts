@@ -1,12 +1,5 @@
-import {
-  costDrivers,
-  costFromShelf,
-  costOfBatch,
-  priceAtMargin,
-  sayMoney,
-  type Cost,
-  type Costing,
-} from '@omblet/core'
+import { sayMoney } from '@omblet/core/words'
+import { costDrivers, costFromShelf, costOfBatch, priceAtMargin, type Cost, type Costing } from '@omblet/core'
 import { computed } from 'vue'
 import { useBatchInRoute } from '../../../composables/batch-in-route'
 import { useEditor } from '../../../stores/editor'

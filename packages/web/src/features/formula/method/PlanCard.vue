@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { common } from '#words/common'
 import { planCard as texts } from '#words/formula-method'
-import { stepTitle } from '@omblet/core/words'
-import { schedule, type MethodStep, clockAt, minutesOfDay, sayMinutes } from '@omblet/core'
+import { stepTitle, clockAt } from '@omblet/core/words'
+import { schedule, type MethodStep, minutesOfDay, sayMinutes } from '@omblet/core'
 import Checkbox from 'primevue/checkbox'
 import { computed, ref } from 'vue'
 import TitledCard from '../../../components/TitledCard.vue'
