@@ -159,7 +159,6 @@ export {
   type LineRef,
   MADE_FOR,
   type MadeFor,
-  METHOD_WORDS,
   METHODS,
   Phase,
   Portion,

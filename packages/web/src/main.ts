@@ -6,6 +6,7 @@ import './app/layout.css'
 import './app/base.css'
 import './app/controls.css'
 import { createPinia } from 'pinia'
+import { main } from '#words/app'
 import PrimeVue from 'primevue/config'
 import ToastService from 'primevue/toastservice'
 import { createApp } from 'vue'
@@ -23,6 +24,7 @@ createApp(App)
   // A dialog is there at once: its focus, set after it had come up, would take what is being typed out of its field.
   .use(PrimeVue, {
     theme,
+    locale: main,
     pt: { dialog: { transition: { css: false } } },
     ...(nonce && !nonce.startsWith('__') ? { csp: { nonce } } : {}),
   })

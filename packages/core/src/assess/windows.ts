@@ -117,7 +117,7 @@ const SITES: Partial<Record<Product['site'], [string, PhRange]>> = {
 
 /** Comfortable pH of the place that a product is for. */
 function siteWindow({ site }: Product): WindowItem {
-  const [label, range] = SITES[site] ?? ['skin', SKIN]
+  const [label, range] = SITES[site] ?? [WRITTEN.names.skin, SKIN]
   return { id: 'skin', label, grade: 'skin', ...range, materials: [], lines: [] }
 }
 

@@ -23,12 +23,6 @@ export const REGIONS = ['EU', 'US', 'other'] as const
 export const MADE_FOR = ['self', 'family', 'gift', 'sale'] as const
 export const ROLES = ['premix', 'water', 'oil', 'cool-down', 'adjust', 'other'] as const
 export const METHODS = ['strip', 'meter-direct', 'meter-10pct'] as const
-/** How a pH was read, in words. */
-export const METHOD_WORDS: Readonly<Record<(typeof METHODS)[number], string>> = {
-  strip: 'strip',
-  'meter-direct': 'meter, direct',
-  'meter-10pct': 'meter, 10 %',
-}
 
 /** The longest texts and largest counts a formula may hold; beyond them a file is refused with a sentence. */
 export const LIMITS = { name: 200, material: 300, note: 4000, phases: 40, lines: 400, readings: 500 } as const

@@ -282,6 +282,7 @@ export {
   doesNotFitText,
   fullText,
   lotLabel,
+  methodText,
   mixtureFaultText,
   sayMoney,
   unknownPhText,

@@ -1,3 +1,5 @@
+import { METHOD_WORDS } from '#words/methods'
+import type { Reading } from '../shapes/formula.ts'
 import * as faults from '#words/faults'
 import type { Full } from '../formula/edit.ts'
 import type { MixtureFault, MixtureFaultFacts } from '../materials/own.ts'
@@ -39,3 +41,5 @@ export const fullText = (full: Full): string => faults.full(full)
 export const unknownPhText = (why: UnknownPh): string => faults.unknownPh[why]
 export { clockAt, sayMoney } from '#words/figures'
 export { lotLabel } from '#words/lots'
+/** How a pH was measured. */
+export const methodText = (method: Reading['method']): string => METHOD_WORDS[method]

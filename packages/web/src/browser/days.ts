@@ -15,7 +15,7 @@ export function backupAge(last: string | null, now: Date): { words: string; due:
   const days = differenceInCalendarDays(now, new Date(last))
   if (Number.isNaN(days)) return { words: texts.noBackupYet, due: true }
   if (days < 0) return { words: texts.theClockWasSetBack, due: true }
-  const when = days === 0 ? 'today' : days === 1 ? 'yesterday' : texts.daysAgo(days)
+  const when = days === 0 ? texts.today : days === 1 ? texts.yesterday : texts.daysAgo(days)
   return { words: texts.lastBackup(when), due: days > BACKUP_DAYS }
 }
 

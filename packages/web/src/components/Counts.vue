@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { common } from '#words/common'
 import { counts as texts } from '#words/components'
 import { computed } from 'vue'
 import FindingMark from './FindingMark.vue'
@@ -6,10 +7,9 @@ import FindingMark from './FindingMark.vue'
 const props = defineProps<{ counts: { stop: number; check: number; note?: number }; empty?: boolean }>()
 const parts = computed(() => {
   const { stop, check } = props.counts
-  const say = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
   return [
-    ...(stop ? [{ severity: 'stop' as const, text: say(stop, 'stop') }] : []),
-    ...(check ? [{ severity: 'check' as const, text: say(check, 'check') }] : []),
+    ...(stop ? [{ severity: 'stop' as const, text: common.counted(stop, 'stop') }] : []),
+    ...(check ? [{ severity: 'check' as const, text: common.counted(check, 'check') }] : []),
   ]
 })
 </script>

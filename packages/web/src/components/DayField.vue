@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { dayField as texts } from '#words/components'
+import { dayField as texts } from '#words/components-fields'
 import { usePrimeVue } from 'primevue/config'
 import DatePicker from 'primevue/datepicker'
 import { computed, ref } from 'vue'

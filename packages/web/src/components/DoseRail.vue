@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { doseRail as texts } from '#words/components'
+import { doseRail as texts } from '#words/components-fields'
 import { sayPercent } from '@omblet/core'
 import { computed } from 'vue'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { flowDrawing as texts } from '#words/components'
+import { flowDrawing as texts } from '#words/components-fields'
 import { stepVerb } from '@omblet/core/words'
 import { flowOf, type Assessment, type MethodStep } from '@omblet/core'
 import { computed } from 'vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { common } from '#words/common'
-import { learnedNote as texts } from '#words/components'
+import { learnedNote as texts } from '#words/components-fields'
 import { sayNumber, type LearnedValue } from '@omblet/core'
 import { useToast } from 'primevue/usetoast'
 import { computed } from 'vue'

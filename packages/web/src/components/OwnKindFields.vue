@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { common } from '#words/common'
-import { ownKindFields as texts } from '#words/components'
+import { ownKindFields as texts } from '#words/components-fields'
 import { kindFaults, likes, type KindForm, type OwnGroup } from '@omblet/core'
 import Checkbox from 'primevue/checkbox'
 import Select from 'primevue/select'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mixtureFaultText } from '@omblet/core/words'
 import { common } from '#words/common'
-import { ownMaterialDialog as texts } from '#words/components'
+import { ownMaterialDialog as texts } from '#words/components-fields'
 import {
   acknowledged,
   clashWords,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { common } from '#words/common'
-import { partsEditor as texts } from '#words/components'
+import { partsEditor as texts } from '#words/components-fields'
 import { capitalise, partsOfFormula, type Material, type OwnPart } from '@omblet/core'
 import Button from 'primevue/button'
 import Select from 'primevue/select'

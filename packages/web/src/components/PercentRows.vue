@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="Row extends { percent: string }">
-import { percentRows as texts } from '#words/components'
+import { percentRows as texts } from '#words/components-fields'
 import { capitalise } from '@omblet/core'
 import AutoComplete from 'primevue/autocomplete'
 import InputText from 'primevue/inputtext'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { rangeField as texts } from '#words/components'
+import { rangeField as texts } from '#words/components-fields'
 import InputText from 'primevue/inputtext'
 import type { ReadRange } from './range'
 

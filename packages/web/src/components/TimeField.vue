@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { timeField as texts } from '#words/components'
+import { timeField as texts } from '#words/components-fields'
 import { minutesOfDay } from '@omblet/core'
 import InputText from 'primevue/inputtext'
 import { computed } from 'vue'

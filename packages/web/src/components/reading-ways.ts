@@ -1,4 +1,5 @@
-import { capitalise, METHOD_WORDS, METHODS } from '@omblet/core'
+import { methodText } from '@omblet/core/words'
+import { capitalise, METHODS } from '@omblet/core'
 
 /** How a pH was read, to be chosen from. */
-export const READING_WAYS = METHODS.map((value) => ({ value, label: capitalise(METHOD_WORDS[value]) }))
+export const READING_WAYS = METHODS.map((value) => ({ value, label: capitalise(methodText(value)) }))

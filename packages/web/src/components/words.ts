@@ -57,6 +57,6 @@ export const productLine = (product: Product) =>
   [
     KIND_WORDS[product.kind],
     SITE_WORDS[product.site].toLowerCase(),
-    product.rinse,
+    RINSE_WORDS[product.rinse].toLowerCase(),
     product.region === 'other' ? texts.otherRegion : product.region,
   ].join(' · ')

@@ -1,5 +1,5 @@
 import { adjusterAsWeighed } from '../../dosing/log.ts'
-import { METHOD_WORDS } from '../../shapes/formula.ts'
+import { METHOD_WORDS } from './methods.ts'
 import { capitalise } from '../../text/format.ts'
 import type { BatchEvent, EventOf } from '../../batch/events.ts'
 import { choicesOf, WATCH } from '../../batch/watch-data.ts'

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { common } from '#words/common'
 import { findingsCard as texts } from '#words/formula'
 import { findingText, noteHeading, remedyText } from '@omblet/core/words'
 import {
@@ -8,6 +9,7 @@ import {
   type Assessment,
   type Finding,
   type Remedy,
+  uncapitalise,
 } from '@omblet/core'
 import { computed, inject, ref } from 'vue'
 import FindingMark from '../../components/FindingMark.vue'
@@ -45,16 +47,17 @@ function toggle(title: string) {
   opened.value = next
 }
 const counts = computed(() => countFindings(main.value))
-const say = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
 const headline = computed(() =>
-  [say(counts.value.stop, 'stop'), say(counts.value.check, 'check'), say(counts.value.note, 'note')].join(
-    ' · ',
-  ),
+  [
+    common.counted(counts.value.stop, 'stop'),
+    common.counted(counts.value.check, 'check'),
+    common.counted(counts.value.note, 'note'),
+  ].join(' · '),
 )
 
 function run(remedy: Remedy) {
   editor.apply(remedy.edit)
-  api.say(texts.done(remedyText(remedy).charAt(0).toLowerCase(), remedyText(remedy).slice(1)))
+  api.say(texts.done(uncapitalise(remedyText(remedy))))
   api.highlight([])
 }
 const keyOf = (f: Finding) => `${f.code}|${findingText(f).message}`
@@ -92,7 +95,7 @@ const keyOf = (f: Finding) => `${f.code}|${findingText(f).message}`
             aria-hidden="true"
           ></i>
           <span class="fold"
-            ><span>{{ noteHeading(fold.family) }} · {{ say(fold.findings.length, 'note') }}</span
+            ><span>{{ noteHeading(fold.family) }} · {{ common.counted(fold.findings.length, 'note') }}</span
             ><span v-if="!opened.has(noteHeading(fold.family))" class="first cut">{{
               findingText(fold.findings[0]!).message
             }}</span></span
@@ -110,7 +113,7 @@ const keyOf = (f: Finding) => `${f.code}|${findingText(f).message}`
           @click="cautionsOpen = !cautionsOpen"
         >
           <i :class="cautionsOpen ? 'pi pi-chevron-down' : 'pi pi-chevron-right'" aria-hidden="true"></i>
-          {{ texts.forMakingAndUsingIt(say(cautions.length, 'caution')) }}
+          {{ texts.forMakingAndUsingIt(texts.cautions(cautions.length)) }}
         </button>
         <ul v-if="cautionsOpen">
           <FindingItem

@@ -11,8 +11,8 @@ const GROUPS = [
     keys: [
       ['/', texts.findAnIngredientEnterAdds],
       [texts.altP, texts.addAPhase],
-      [texts.ctrlZ, 'undo (⌘ Z)'],
-      [texts.ctrlShiftZ, 'redo (⌘ ⇧ Z)'],
+      [texts.ctrlZ, texts.undo],
+      [texts.ctrlShiftZ, texts.redo],
       ['?', texts.theseKeys],
     ],
   },
@@ -35,7 +35,7 @@ const GROUPS = [
       ['↑ ↓', 'choose'],
       ['Enter', texts.addThenTypeTheAmount],
       [texts.altAAltZ, texts.addItToThatPhase],
-      [texts.esc, 'close'],
+      [texts.esc, texts.close],
     ],
   },
 ]

@@ -26,7 +26,7 @@ const FROM = 2
 const TO = 10
 const at = (ph: number) => ((Math.max(FROM, Math.min(TO, ph)) - FROM) / (TO - FROM)) * 100
 const order = { works: 0, holds: 1, prefers: 2, skin: 3 }
-const GRADE = { works: 'effective', holds: 'stable', prefers: 'preferred', skin: 'comfortable' }
+const GRADE = texts.grades
 
 const clashing = computed(() => new Set(props.windows.clashes.flatMap(({ a, b }) => [a.id, b.id])))
 const rows = computed(() =>

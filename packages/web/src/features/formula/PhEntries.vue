@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { methodText } from '@omblet/core/words'
 import { common } from '#words/common'
 import { phEntries as texts } from '#words/formula'
-import { formatRange, METHOD_WORDS, phLog, removeEntry, sayNumber, type Reading } from '@omblet/core'
+import { formatRange, phLog, removeEntry, sayNumber, type Reading } from '@omblet/core'
 import Button from 'primevue/button'
 import { useEditor } from '../../stores/editor'
 import ReadingForm from './ReadingForm.vue'
@@ -43,7 +44,7 @@ function removeReading() {
     <p v-if="reading" class="entry abreast wraps">
       <span class="muted small">{{ texts.measured }}</span>
       <strong class="mono">{{ sayNumber(reading.ph) }}</strong>
-      <span class="muted small">{{ METHOD_WORDS[reading.method] }}</span>
+      <span class="muted small">{{ methodText(reading.method) }}</span>
       <button type="button" class="more small bare" @click="removeReading">{{ texts.remove }}</button>
     </p>
     <ReadingForm v-if="!shut" id="ph-read" :label="reading ? texts.again : common.read" />

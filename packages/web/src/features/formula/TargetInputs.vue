@@ -9,8 +9,8 @@ defineProps<{
   target: { min: number; max: number } | null
 }>()
 const ENDS = [
-  { end: 'min', says: 'from' },
-  { end: 'max', says: 'to' },
+  { end: 'min', says: say.from },
+  { end: 'max', says: say.to },
 ] as const
 </script>
 

@@ -20,7 +20,7 @@ const lines = computed(() => lineCount(formula.value))
 const formula = computed(() => props.record.formula)
 const date = computed(() => {
   const at = new Date(props.record.updatedAt)
-  return isToday(at) ? `today, ${format(at, 'HH:mm')}` : format(at, isThisYear(at) ? 'd MMM' : 'd MMM yyyy')
+  return isToday(at) ? texts.today(format(at, 'HH:mm')) : format(at, isThisYear(at) ? 'd MMM' : 'd MMM yyyy')
 })
 const product = computed(
   () => `${kindWord(formula.value.product.kind)} · ${siteWord(formula.value.product.site).toLowerCase()}`,

@@ -70,6 +70,7 @@ dt {
 }
 dd {
   margin: 0;
+  overflow-wrap: anywhere;
 }
 @media (max-width: 620px) {
   dl > div {

@@ -26,12 +26,12 @@ export function useTableRows(read: Readonly<Ref<TableRead | null>>, show: Readon
   const materials = useMaterials()
   const of = (status: string) => read.value?.rows.filter((r) => r.status === status).length ?? 0
   const toStore = computed(() => of('new') + of('changes'))
-  const word = (n: number) => `${read.value?.kind === 'lots' ? 'lot' : 'material'}${n === 1 ? '' : 's'}`
+  const word = (n: number) => texts.items(read.value?.kind === 'lots', n)
   const what = computed(() => word(toStore.value))
   const STATUS = {
-    new: { word: 'new', mark: 'fine' },
+    new: { word: texts.newWord, mark: 'fine' },
     changes: { word: texts.changesYours, mark: 'check' },
-    same: { word: 'unchanged', mark: 'note' },
+    same: { word: texts.unchanged, mark: 'note' },
   } as const
   const nameOf = (id: string) => capitalise(materials.catalogue.find(id)?.name ?? id)
   const describe = (item: Lot | Material) =>

@@ -7,10 +7,10 @@ export const MARK = { fine: 'fine', again: 'check', discard: 'stop' } as const
 /** `today`, `in 3 days`, `2 days overdue`. */
 export const sayDue = (inDays: number) =>
   inDays === 0
-    ? 'today'
+    ? texts.today
     : inDays > 0
       ? inDays === 1
-        ? 'tomorrow'
+        ? texts.tomorrow
         : texts.inDays(inDays)
       : inDays === -1
         ? texts.n1DayOverdue
@@ -19,9 +19,9 @@ export const sayDue = (inDays: number) =>
 /** `1 day`, `1 week`, `8 weeks`; a turn for what is frozen and thawed. */
 export function sayLook(storage: Storage, day: number): string {
   if (WATCH.storages[storage].cycles) return texts.turnOf3(day / 2)
-  if (day === 0) return 'made'
-  if (day % 7 !== 0) return day === 1 ? '1 day' : texts.days(day)
-  return day === 7 ? '1 week' : texts.weeks(day / 7)
+  if (day === 0) return texts.made
+  if (day % 7 !== 0) return day === 1 ? texts.oneDay : texts.days(day)
+  return day === 7 ? texts.oneWeek : texts.weeks(day / 7)
 }
 
 export const sayProperties = (properties: readonly Property[]) => {
@@ -60,7 +60,7 @@ export function sayRun(
   storage: Storage,
   run: { first: { day: number | null }; last: { day: number | null } },
 ): string {
-  const say = (day: number | null) => (day === null ? 'between' : sayLook(storage, day))
+  const say = (day: number | null) => (day === null ? texts.between : sayLook(storage, day))
   const [from, to] = [say(run.first.day), say(run.last.day)]
-  return from === to ? from : `${from} to ${to}`
+  return from === to ? from : texts.fromTo(from, to)
 }

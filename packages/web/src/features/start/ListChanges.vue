@@ -6,7 +6,7 @@ import FindingMark from '../../components/FindingMark.vue'
 
 /** What changed between two lists of one product; `certain` is how many names surely stand above the 1 % line. */
 const props = defineProps<{ changes: readonly LabelChange[]; certain: number }>()
-const WHAT = { new: 'new', gone: 'gone', up: texts.movedUp, down: texts.movedDown, same: '' }
+const WHAT = { new: texts.newWord, gone: texts.gone, up: texts.movedUp, down: texts.movedDown, same: '' }
 const MARK = { new: 'check', gone: 'check', up: 'note', down: 'note', same: 'fine' } as const
 const changed = computed(() => props.changes.filter((c) => c.what !== 'same' || c.declared))
 /** Below the 1 % line the order says nothing. */

@@ -24,11 +24,11 @@ const emit = defineEmits<{ answer: [LineAnswer] }>()
 const materials = useMaterials()
 
 const WORDS: Record<Exclude<RecipeLine['kind'], 'ingredient'>, string> = {
-  heading: 'heading',
+  heading: texts.heading,
   title: texts.title,
-  batch: 'batch',
+  batch: texts.batch,
   ph: 'pH',
-  total: 'total',
+  total: texts.total,
   note: texts.keptAsANote,
   unread: texts.notReadKeptAsA,
 }
@@ -39,7 +39,7 @@ const mark = computed(() => {
   if (props.questions.length > 0) return 'check'
   return 'fine'
 })
-const CONFIDENCE = { sure: '', likely: 'likely', perhaps: texts.aGuess }
+const CONFIDENCE = { sure: '', likely: texts.likely, perhaps: texts.aGuess }
 const confidence = computed(() => {
   const match = ingredient.value?.match
   if (!props.read?.material || props.read.material.id !== match?.material.id) return ''

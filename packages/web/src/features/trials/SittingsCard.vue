@@ -27,7 +27,7 @@ const people = computed(() =>
 const all = computed(() => stands.value.every((s) => s.done === s.of))
 const any = computed(() => stands.value.some((s) => s.done > 0))
 const words = (s: { done: number; of: number }) =>
-  s.done === 0 ? 'open' : s.done === s.of ? 'done' : `${s.done} of ${s.of}`
+  s.done === 0 ? texts.open : s.done === s.of ? texts.done : texts.doneOf(s.done, s.of)
 const serving = computed(() => servingOf(plan.value.product.hair))
 async function end() {
   const { id } = plan.value

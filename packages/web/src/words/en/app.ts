@@ -88,3 +88,10 @@ export const router = {
   stickers: 'Stickers',
   productSheet: 'Product sheet',
 }
+
+/** What the parts of the interface say by themselves. */
+export const main = {
+  emptyFilterMessage: 'No results found',
+  emptySearchMessage: 'No results found',
+  emptyMessage: 'No options',
+}

@@ -6,6 +6,8 @@ export const days = {
   theClockWasSetBack: 'The clock was set back since the last backup.',
   daysAgo: (days: Shown) => `${days} days ago`,
   lastBackup: (when: Shown) => `Last backup ${when}.`,
+  today: 'today',
+  yesterday: 'yesterday',
 }
 
 /** picture.ts. */

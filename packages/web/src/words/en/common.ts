@@ -107,4 +107,6 @@ export const common = {
   use: 'Use',
   versions: 'Versions',
   water: 'Water',
+  counted: (count: number, severity: 'stop' | 'check' | 'note') =>
+    `${count} ${severity}${count === 1 ? '' : 's'}`,
 }

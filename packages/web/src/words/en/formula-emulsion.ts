@@ -32,6 +32,7 @@ export const chooserCard = {
   thickeners: 'Thickeners',
   recommendedUsageRate: 'Recommended usage rate',
   n11Substitution: '1:1 substitution',
+  suitable: 'suitable',
 }
 
 /** EmulsionPage.vue. */
@@ -68,8 +69,12 @@ export const profileCard = {
   setsWhileItCools: (setting: Shown) => `Sets ${setting} while it cools.`,
   whiteningOnRubInFrom: (whitening: Shown) => `Whitening on rub-in: ${whitening}, from the emulsifier.`,
   rulesOfThumbFromCommon: 'Rules of thumb from common practice. Your own batch decides.',
-  notKnown: 'not known',
-  atAMediumRate: 'at a medium rate',
+  liquid: 'liquid',
+  solid: 'solid',
+  setting: { fast: 'fast', medium: 'at a medium rate', slow: 'slowly' },
+  fatty: { fits: 'fits', little: 'little', much: 'much' },
+  whitening: ['', 'none', 'little', 'some', 'clear', 'strong'],
+  spread: { fast: 'fast', medium: 'medium', slow: 'slow', unknown: 'not known' },
 }
 
 /** words.ts. */

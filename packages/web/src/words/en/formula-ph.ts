@@ -41,6 +41,7 @@ export const curveChart = {
   target: (aim: Shown) => `target ${aim}`,
   phFromWithNoTo: (ph: Shown, adjusterName: Shown, at: Shown, end: Shown) =>
     `pH from ${ph} with no ${adjusterName} to ${at} with ${end} g.`,
+  likely: 'likely',
 }
 
 /** EffectsCard.vue. */
@@ -56,6 +57,7 @@ export const effectsCard = {
   unit: 'unit',
   atTheTarget: (min: Shown) => `At the target, ${min}`,
   current: (now: Shown) => `Current, ${now}`,
+  states: { fine: 'fine', note: 'note', check: 'check' },
 }
 
 /** LogCard.vue. */
@@ -72,6 +74,7 @@ export const logCard = {
     `${grams} g: ${dry} g ${adjusterName} and ${water} g water${from}.`,
   addedToTheFormulaAs: 'Added to the formula as a fixed amount.',
   removedFromTheLog: 'Removed from the log.',
+  measuredBy: (method: Shown) => `measured, ${method}`,
 }
 
 /** MeterCard.vue. */

@@ -2,6 +2,8 @@ import type { Shown } from '../shown'
 
 /** AmountField.vue. */
 export const amountField = {
+  amountOf: (name: Shown, unit: Shown) => `${name}, ${unit}`,
+  units: { percent: 'percent', grams: 'grams' },
   isNotAnAmountYet: (typed: Shown) =>
     `“${typed}” is not an amount yet. Type %, g, kg, mg, oz, lb, mL, L, fl oz, tsp, tbsp or drops.`,
 }
@@ -59,7 +61,8 @@ export const findingsCard = {
   addIngredientsToSeeFindings: 'Add ingredients to see findings here.',
   nothingToStopOrCheck: 'Nothing to stop or check.',
   forMakingAndUsingIt: (cautionsCount: Shown) => `${cautionsCount} for making and using it`,
-  done: (charAt: Shown, remedy: Shown) => `Done: ${charAt}${remedy}.`,
+  done: (remedy: Shown) => `Done: ${remedy}.`,
+  cautions: (count: number) => `${count} caution${count === 1 ? '' : 's'}`,
 }
 
 /** FormulaHeader.vue. */
@@ -120,6 +123,9 @@ export const keysDialog = {
   addThenTypeTheAmount: 'add, then type the amount',
   altAAltZ: 'Alt A … Alt Z',
   addItToThatPhase: 'add it to that phase',
+  undo: 'undo (⌘ Z)',
+  redo: 'redo (⌘ ⇧ Z)',
+  close: 'close',
 }
 
 /** LineDialog.vue. */
@@ -177,6 +183,7 @@ export const phCard = {
   commonRange: (fits: Shown) => `common range ${fits}`,
   noRangeSuitsTheSite: 'no range suits the site',
   noRequirement: 'no requirement',
+  grades: { works: 'effective', holds: 'stable', prefers: 'preferred', skin: 'comfortable' },
 }
 
 /** PhEntries.vue. */
@@ -318,6 +325,8 @@ export const stockRecipe = {
 /** TargetInputs.vue. */
 export const targetInputs = {
   targetPh: (says: Shown) => `Target pH ${says}`,
+  from: 'from',
+  to: 'to',
 }
 
 /** place-for.ts. */

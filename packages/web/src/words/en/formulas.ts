@@ -29,6 +29,7 @@ export const formulaCard = {
   example: ' · example',
   moreFor: (name: Shown) => `More for ${name}`,
   choose: (name: Shown) => `Choose ${name}`,
+  today: (time: Shown) => `today, ${time}`,
 }
 
 /** FormulasPage.vue. */

@@ -286,4 +286,7 @@ export const useTableRows = {
   noName: 'no name',
   all: (rowsCount: Shown) => `All ${rowsCount}`,
   refused: (refusedCount: Shown) => `Refused ${refusedCount}`,
+  newWord: 'new',
+  items: (lots: boolean, count: number) => `${lots ? 'lot' : 'material'}${count === 1 ? '' : 's'}`,
+  unchanged: 'unchanged',
 }

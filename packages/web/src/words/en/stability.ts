@@ -217,4 +217,11 @@ export const words = {
   days: (day: Shown) => `${day} days`,
   weeks: (day: Shown) => `${day} weeks`,
   more: (wordsCount: Shown) => `${wordsCount} more`,
+  today: 'today',
+  tomorrow: 'tomorrow',
+  made: 'made',
+  oneDay: '1 day',
+  oneWeek: '1 week',
+  between: 'between',
+  fromTo: (from: Shown, to: Shown) => `${from} to ${to}`,
 }

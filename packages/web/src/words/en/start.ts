@@ -79,6 +79,8 @@ export const listChanges = {
   bothMayBeBelow1: '; both may be below 1 %, where any order is permitted',
   movedUp: 'moved up',
   movedDown: 'moved down',
+  newWord: 'new',
+  gone: 'gone',
 }
 
 /** ProposalCard.vue. */
@@ -156,6 +158,10 @@ export const recipeRow = {
   aGuess: 'a guess',
   atMost100: 'At most 100 %.',
   enterPercentGramsAreConverted: 'Enter percent; grams are converted.',
+  heading: 'heading',
+  batch: 'batch',
+  total: 'total',
+  likely: 'likely',
 }
 
 /** StartFrame.vue. */

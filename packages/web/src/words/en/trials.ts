@@ -222,6 +222,9 @@ export const sittingsCard = {
   closedBeforeAllAssessmentsWere:
     'Closed before all assessments were done. The codes are open and the result says who is missing.',
   theCodesAreOpen: 'The codes are open.',
+  open: 'open',
+  done: 'done',
+  doneOf: (done: Shown, of: Shown) => `${done} of ${of}`,
 }
 
 /** TrialPage.vue. */

@@ -68,7 +68,8 @@ const span = (at: ExpectedBody['now']) => bodySpanText(at)
 }
 .steps {
   display: grid;
-  grid-template-columns: repeat(5, 1fr);
+  grid-template-columns: repeat(5, minmax(0, 1fr));
+  overflow-wrap: anywhere;
   font-size: var(--text-tiny);
   text-align: center;
 }

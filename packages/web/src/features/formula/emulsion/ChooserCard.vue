@@ -74,7 +74,7 @@ const verdict = (c: Candidate) => {
     c.stops > 0 ? `${c.stops} ${c.stops === 1 ? 'stop' : 'stops'}` : '',
     c.checks > 0 ? `${c.checks} ${c.checks === 1 ? 'check' : 'checks'}` : '',
   ].filter(Boolean)
-  return parts.length > 0 ? parts.join(', ') : 'suitable'
+  return parts.length > 0 ? parts.join(', ') : texts.suitable
 }
 function take(c: Candidate) {
   editor.apply(c.edit)

@@ -41,21 +41,21 @@ const spread = computed(() => {
       key: k,
       percent: s[k],
       share: (100 * s[k]) / total,
-      word: k === 'unknown' ? texts.notKnown : k,
+      word: texts.spread[k],
     }))
 })
 const fats = computed(() => {
   const { solidPercent, softPercent } = props.profile
   const total = solidPercent + softPercent
   return [
-    { key: 'soft', percent: softPercent, share: (100 * softPercent) / total, word: 'liquid' },
-    { key: 'solid', percent: solidPercent, share: (100 * solidPercent) / total, word: 'solid' },
+    { key: 'soft', percent: softPercent, share: (100 * softPercent) / total, word: texts.liquid },
+    { key: 'solid', percent: solidPercent, share: (100 * solidPercent) / total, word: texts.solid },
   ].filter((x) => x.percent > 0)
 })
 const FROST_MARK = { stands: 'fine', doubtful: 'note', splits: 'check' } as const
-const SETTING = { fast: 'fast', medium: texts.atAMediumRate, slow: 'slowly' }
-const FATTY = { fits: 'fits', little: 'little', much: 'much' }
-const WHITENING = ['', 'none', 'little', 'some', 'clear', 'strong']
+const SETTING = texts.setting
+const FATTY = texts.fatty
+const WHITENING = texts.whitening
 const guides = computed(() => props.profile.guides.map((g) => ({ ...g, text: guideText(g) })))
 </script>
 
@@ -173,9 +173,10 @@ const guides = computed(() => props.profile.guides.map((g) => ({ ...g, text: gui
 <style scoped>
 .figures {
   display: grid;
-  grid-template-columns: repeat(3, 1fr);
+  grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: 0.5rem;
   margin: 0.25rem 0 0;
+  overflow-wrap: anywhere;
 }
 dd {
   margin: 0;

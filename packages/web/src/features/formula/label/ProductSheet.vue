@@ -97,6 +97,9 @@ const cautions = computed(() => label.value.statements.filter((s) => s.code !== 
 .product-sheet.letter {
   width: 8.5in;
 }
+.product-sheet {
+  overflow-wrap: anywhere;
+}
 .product-sheet > header {
   padding-bottom: 4mm;
   border-bottom: 1.2pt solid var(--rail);

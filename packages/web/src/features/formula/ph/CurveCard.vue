@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { common } from '#words/common'
 import { curveCard as texts } from '#words/formula-ph'
-import { doseFaultText, inTargetText } from '@omblet/core/words'
+import { doseFaultText, inTargetText, methodText } from '@omblet/core/words'
 import {
   acidBaseOf,
   adjusterName,
   decimalsOf,
   formatNumber,
   listWords,
-  METHOD_WORDS,
   oilyAcids,
   sayNumber,
 } from '@omblet/core'
@@ -25,7 +24,7 @@ const nowWords = computed(() => {
   const n = t.now.value!
   const band = texts.likelyTo(sayNumber(n.low, 1), sayNumber(n.high, 1))
   if (!n.read) return `${n.from === 'prediction' ? 'predicted' : texts.fittedToMeasurements}, ${band}`
-  const measured = texts.measured(sayNumber(n.read.ph, 2), METHOD_WORDS[n.read.method])
+  const measured = texts.measured(sayNumber(n.read.ph, 2), methodText(n.read.method))
   if (n.from === 'reading-and-additions') return texts.plusTheAdditionsSince(measured, band)
   return n.read.method === 'meter-10pct' ? texts.undiluted(measured, band) : `${measured}; ${band}`
 })
@@ -158,6 +157,15 @@ const neglected = computed(() => {
   }
   .figures > :last-child {
     grid-column: 1 / -1;
+  }
+}
+@media (max-width: 520px) {
+  .figures {
+    grid-template-columns: minmax(0, 1fr);
+    overflow-wrap: anywhere;
+  }
+  .aim {
+    min-width: 0;
   }
 }
 </style>

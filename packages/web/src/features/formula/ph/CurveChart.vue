@@ -191,7 +191,7 @@ const options = computed(() =>
 )
 /** Every tenth point is enough to read. */
 const table = computed(() => ({
-  heads: [common.grams, 'pH', 'likely'],
+  heads: [common.grams, 'pH', texts.likely],
   rows: curve.value.percent.flatMap((p, i) =>
     i % 10 === 0
       ? [

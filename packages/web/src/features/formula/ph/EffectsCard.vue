@@ -31,7 +31,7 @@ const choices = computed(() => [
 ])
 const rows = computed(() => phEffects(t.assessment.value, at.value))
 const part = (percent: number) => sayNumber(percent, percent < 0.1 ? 3 : 2)
-const WORD = { fine: 'fine', note: 'note', check: 'check' }
+const WORD = texts.states
 const figure = (e: DoseEffect, value: number) =>
   e.unit === 'mol/kg' ? sayNumber(value, 3) : formatNumber(value, 2)
 </script>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { methodText } from '@omblet/core/words'
 import { common } from '#words/common'
 import { logCard as texts } from '#words/formula-ph'
 import {
   adjusterName,
   decimalsOf,
   formatNumber,
-  METHOD_WORDS,
   partsOfAddition,
   phLog,
   removeEntry,
@@ -38,7 +38,7 @@ function when(at: string | undefined) {
 const stamp = (e: LogEntry) => when(e.kind === 'read' ? e.reading.at : e.addition.at)
 const words = (e: LogEntry) =>
   e.kind === 'read'
-    ? `measured, ${METHOD_WORDS[e.reading.method]}`
+    ? texts.measuredBy(methodText(e.reading.method))
     : `${adjusterName(e.addition.material).toLowerCase()}, ${sayNumber(e.addition.strengthPercent)} %`
 const value = (e: LogEntry) =>
   e.kind === 'read' ? sayNumber(e.reading.ph) : `${formatNumber(e.addition.grams, places.value)} g`
