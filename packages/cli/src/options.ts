@@ -52,7 +52,7 @@ export function labelOptions(
   const region = read.values.get('--region')
   if (region !== undefined) {
     const known = LABEL_REGIONS.find((r) => r.toLowerCase() === region.toLowerCase())
-    if (!known) return { error: `--region must be one of ${listWords(LABEL_REGIONS, 'or')}.` }
+    if (!known) return { error: texts.region(listWords(LABEL_REGIONS, 'or')) }
     wish.region = known
   }
   if (read.values.has('--grams') && read.values.has('--millilitres'))
@@ -62,7 +62,7 @@ export function labelOptions(
     if (text === undefined) continue
     const value = plainNumber(text)
     if (typeof value === 'object') return { error: `--${key}: ${value.error}` }
-    if (!(value > 0 && value <= 1e6)) return { error: `--${key} must be a number above 0.` }
+    if (!(value > 0 && value <= 1e6)) return { error: texts.aboveZero(key) }
     wish[key] = value
   }
   return { files: read.files, wish }
@@ -96,7 +96,7 @@ export function phOptions(
   const adjuster = read.values.get('--with')
   if (adjuster !== undefined) {
     const key = catalogue.find(adjuster)?.id ?? slug(adjuster)
-    if (!acidBaseOf(key)) return { error: `--with: "${adjuster}" has no acid or base constants here.` }
+    if (!acidBaseOf(key)) return { error: texts.noConstants(adjuster) }
     options.adjuster = key
   }
   return { files: read.files, options }

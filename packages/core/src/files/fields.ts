@@ -67,7 +67,7 @@ export function valueWords(field: string, value: unknown): string {
     return value.every((v) => typeof v === 'string') ? shorten(value.join(', '), 40) : `${value.length}`
   const range = value as { min?: number; max?: number }
   return typeof range.min === 'number' && typeof range.max === 'number'
-    ? `${sayNumber(range.min, 3)} to ${sayNumber(range.max, 3)}`
+    ? texts.to(sayNumber(range.min, 3), sayNumber(range.max, 3))
     : texts.otherFacts
 }
 /** What changes, in words: `left 380 g → 360 g, price 12 → nothing`. */

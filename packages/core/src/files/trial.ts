@@ -49,8 +49,7 @@ export function toTrial(value: unknown): Trial {
 function named(items: readonly { id: string }[], field: string): Set<string> {
   const ids = new Set<string>()
   for (const [i, item] of items.entries()) {
-    if (ids.has(item.id))
-      throw new ReadError(`${field}[${i}].id is “${item.id}” a second time.`, `${field}[${i}].id`)
+    if (ids.has(item.id)) throw new ReadError(texts.idTwice(field, i, item.id), `${field}[${i}].id`)
     ids.add(item.id)
   }
   return ids

@@ -32,6 +32,9 @@ export const main = {
 
 /** options.ts. */
 export const options = {
+  region: (regions: Shown) => `--region must be one of ${regions}.`,
+  aboveZero: (key: Shown) => `--${key} must be a number above 0.`,
+  noConstants: (adjuster: Shown) => `--with: "${adjuster}" has no acid or base constants here.`,
   needsAValueBehindIt: (option: Shown) => `${option} needs a value behind it.`,
   standsThereTwiceNameIt: (option: Shown) => `${option} stands there twice. Name it once.`,
   use: (known: Shown) => `Use ${known}.`,

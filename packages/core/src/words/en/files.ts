@@ -34,6 +34,7 @@ export const containerTable = {
 
 /** fields.ts. */
 export const fields = {
+  to: (from: Shown, to: Shown) => `${from} to ${to}`,
   lotNumber: 'lot number',
   goodUntil: 'good until',
   madeFrom: 'made from',
@@ -144,6 +145,7 @@ export const trendTable = {
 
 /** trial.ts. */
 export const trial = {
+  idTwice: (field: Shown, at: Shown, id: Shown) => `${field}[${at}].id is “${id}” a second time.`,
   isAndThereIsNo: (field: Shown, value: Shown, what: Shown) =>
     `${field} is “${value}”, and there is no such ${what}.`,
   scoresValueIsTheScale: (value: Shown, text: Shown, attribute: Shown, low: Shown, high: Shown) =>
