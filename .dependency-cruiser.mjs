@@ -121,7 +121,6 @@ export default {
     enhancedResolveOptions: {
       extensions: ['.ts', '.mjs', '.js', '.vue', '.json'],
       exportsFields: ['exports'],
-      importsFields: ['imports'],
       conditionNames: ['import', 'types', 'default', 'node'],
     },
   },

@@ -137,7 +137,7 @@ test('lots are taken in from a table: shown first, refused with a reason, stored
   )
   await expect(dialog).toContainText('1 new lot, 0 that change yours, 0 the same, 2 refused.')
   await expect(dialog.getByRole('region', { name: 'Rows of the file' })).toContainText(
-    'No material is called',
+    'There is no ingredient',
   )
   await dialog.getByRole('button', { name: 'Cancel' }).click()
   await page.goto('/ingredients/glycerin')

@@ -90,7 +90,7 @@ export { daysUntil, dueObservations, observationsToday, openObservations } from 
 export { inVessel, type Learned, learn, type LearnedValue, vesselOf } from './stability/learned.ts'
 export { type Answer, type History, historyOf } from './stability/history.ts'
 export { creamingPercent } from './stability/measures.ts'
-export { PATCH_GRADES, PATCH_WAYS, patchVerdict } from './stability/patch.ts'
+export { patchVerdict } from './stability/patch.ts'
 export { looksOf, mattersOf, proposeWatch } from './stability/plan.ts'
 export { whereLotWent, type Went } from './stability/recall.ts'
 export { observationRows } from './stability/rows.ts'

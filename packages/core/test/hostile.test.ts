@@ -182,7 +182,7 @@ describe('mixtures in mixtures', () => {
     const all = catalogue.with(deep)
     expect(mixtureFault('New', [{ material: 'Deep 3', percent: 10 }], all)).toBeNull()
     expect(mixtureFaultText(mixtureFault('New', [{ material: 'Deep 13', percent: 10 }], all)!)).toMatch(
-      /^Deep 13 holds mixtures/,
+      /^Deep 13 contains mixtures nested/,
     )
   })
 })
@@ -199,7 +199,7 @@ describe('tables', () => {
     ['01.13.2026', /does not exist/],
     ['12/31/2026', /month first/],
     ['05/06/2026', /two days/],
-    ['next spring', /is no day/],
+    ['next spring', /is not a date/],
   ])('ask about %s instead of storing it', (day, why) => {
     const { rows, refused } = lots('expires', day)
     expect(rows).toEqual([])

@@ -137,7 +137,7 @@ describe('how long it keeps', () => {
       { targetPh: { min: 7, max: 7.4 } },
     )
     expect(kept(f)).toEqual([0.25, 0.25])
-    expect(useWithinText(useWithin(assess(f)))).toContain('as fresh until that is mended')
+    expect(useWithinText(useWithin(assess(f)))).toContain('treat as fresh until corrected')
   })
   it('the eye area: six and three', () =>
     expect(kept(cream({}, { product: { site: 'eye' } }), { container: 'pump' })).toEqual([6, 3]))

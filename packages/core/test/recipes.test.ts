@@ -111,8 +111,8 @@ describe('what a recipe becomes', () => {
   it('says how each rough measure came about', () => {
     const built = build('Distilled water 95 g\n1 tsp glycerin\n10 drops lavender oil')
     const words = built.lines.flatMap((l) => l.remarks.map(remarkText)).join(' ')
-    expect(words).toContain('A spoon is no measure')
-    expect(words).toContain('Weigh twenty')
+    expect(words).toContain('A spoon is not a measure')
+    expect(words).toContain('Weigh 20 drops')
     // 5 mL at 1.26 g/mL, the density of glycerin (CRC Handbook: 1.2613 at 20 °C).
     expect(words).toContain('5 mL is 6.3 g at 1.26 g/mL')
   })

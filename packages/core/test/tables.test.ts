@@ -185,7 +185,7 @@ describe('tables of lots and materials', () => {
     expect(result.rows.map((r) => r.row)).toEqual([2])
     expect(result.refused.map((r) => r.row)).toEqual([3, 4, 5, 6, 7, 8, 9])
     for (const { why } of result.refused) expect(why).toMatch(/[.]$/)
-    expect(result.refused[0]!.why).toContain('No material is called “moon dust”')
+    expect(result.refused[0]!.why).toContain('There is no ingredient “moon dust”')
     expect(result.ignored).toEqual(['shade'])
   })
 
@@ -224,15 +224,15 @@ describe('tables of lots and materials', () => {
     )
     expect(result.rows.map((r) => r.item.name)).toEqual(['Kelp base', 'Kelp stock'])
     expect(result.refused.map((r) => [r.what, r.why])).toEqual([
-      ['Kelp blend', 'It contains itself by way of its parts.'],
+      ['Kelp blend', 'It contains itself via its parts.'],
       ['Kelp knot', 'Kelp knot contains Kelp knot, so it cannot be one of its parts.'],
-      ['Kelp flood', 'The parts make 110 %; 100 is all there is.'],
+      ['Kelp flood', 'The parts add up to 110 %, more than 100 %.'],
     ])
   })
 
   it.each([
     ['', 'empty'],
-    ['colour,shape\nblue,round\n', 'No column is known'],
+    ['colour,shape\nblue,round\n', 'No known column'],
     ['left_grams\n5\n', 'needs a column “material”'],
   ])('say what is wrong with a whole file: %j', (csv, sentence) => {
     expect(() => read(csv)).toThrow(TableError)

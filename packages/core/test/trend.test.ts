@@ -240,9 +240,9 @@ describe('a table of readings', () => {
   })
   it('names the row of a cell that is no number, as the file counts it', () => {
     expect(readReadings('day,value\n0,5\n\n7,x\n')).toEqual({
-      error: 'Row 4: value is “x”, which is no number.',
+      error: 'Row 4: value is “x”, which is not a number.',
     })
-    expect(readReadings('day,value\n0,\n')).toEqual({ error: 'Row 2: value is “”, which is no number.' })
+    expect(readReadings('day,value\n0,\n')).toEqual({ error: 'Row 2: value is “”, which is not a number.' })
     expect(readReadings('a,b\n0,1\n')).toHaveProperty('error')
     expect(readReadings('day,value\n')).toHaveProperty('error')
   })

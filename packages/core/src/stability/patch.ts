@@ -13,9 +13,6 @@ export const PATCH_WAYS = {
   },
 } as const
 
-/** Grades of reaction, from nothing to blisters. */
-export const PATCH_GRADES = [0, 1, 2, 3, 4] as const
-
 const STOP_FROM = 2
 const LATE_HOURS = 48
 

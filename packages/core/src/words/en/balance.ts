@@ -7,11 +7,11 @@ export const wish: Sentences<WishFacts> = {
   total: () => 'a total of 100 %',
   'oil-phase': ({ percent }) => `an oil phase of ${sayNumber(percent)} %`,
   hlb: ({ hlb }) => `emulsifiers with an HLB of ${sayNumber(hlb, 1)}`,
-  ranges: () => 'every material in its range',
+  ranges: () => 'every ingredient in its usage range',
   cost: ({ most }) => `a price of at most ${sayNumber(most)} for 100 g`,
   natural: ({ leastPercent }) => `at least ${sayNumber(leastPercent)} % that is not synthetic`,
-  actives: () => 'actives, preservatives and scent as they are',
-  locked: ({ lines }) => (lines === 1 ? 'the line that is held' : `the ${lines} lines that are held`),
+  actives: () => 'actives, preservatives and fragrance unchanged',
+  locked: ({ lines }) => (lines === 1 ? 'the locked ingredient' : `the ${lines} locked ingredients`),
 }
 /** What was missed. */
 export const about: Sentences<AboutFacts> = {

@@ -2,12 +2,12 @@ import type { Shown } from '../shown.ts'
 
 /** backup.ts. */
 export const backup = {
-  itHoldsValuesTooDeep: 'it holds values too deep in each other to be stored.',
+  itHoldsValuesTooDeep: 'its values are nested too deeply to be stored.',
   formula: (name: Shown) => `Formula ${name}`,
   versionOf: (number: Shown, of: Shown) => `Version ${number} of ${of}`,
   material: (name: Shown) => `Material ${name}`,
   material2: (name: Shown) => `Material “${name}”`,
-  itContainsItselfByWay: 'it contains itself by way of its parts.',
+  itContainsItselfByWay: 'it contains itself via its parts.',
   lotOf: (name: Shown) => `Lot of ${name}`,
   container: (name: Shown) => `Container ${name}`,
   entryOfWhatIsLeft: (value: Shown) => `Entry ${value} of what is left`,
@@ -36,13 +36,13 @@ export const containerTable = {
 export const fields = {
   to: (from: Shown, to: Shown) => `${from} to ${to}`,
   lotNumber: 'lot number',
-  goodUntil: 'good until',
+  goodUntil: 'expires',
   madeFrom: 'made from',
-  madeOf: 'made of',
-  weighsEmpty: 'weighs empty',
+  madeOf: 'wall',
+  weighsEmpty: 'tare weight',
   inciNames: 'INCI names',
   usualRange: 'usual range',
-  standsUpTo: 'stands up to',
+  standsUpTo: 'maximum processing temperature',
   otherFacts: 'other facts',
   isThere: (field: Shown, value: Shown) => `${field} is ${value} there`,
   changedInAnotherTabMeanwhile: (clashes: Shown) =>
@@ -66,7 +66,7 @@ export const json = {
   theFile: 'The file',
   isMissing: (field: Shown) => `${field} is missing.`,
   theFileHoldsValuesMore: (most: Shown) =>
-    `The file holds values more than ${most} levels deep in each other, which no program can store safely.`,
+    `The values of the file are nested more than ${most} levels deep, too deep to store safely.`,
   theFileHasCharactersMore: (count: Shown, most: Shown) =>
     `The file has ${count} characters, more than any formula needs (${most} at most). Check that it is the right file.`,
   theFileHasCharactersCan: (count: Shown, most: Shown) =>
@@ -102,10 +102,10 @@ export const ownKind = {
 
 /** table-columns.ts. */
 export const tableColumns = {
-  isNoDay: 'is no day',
-  canBeTwoDays: 'can be two days',
-  hasItsMonthFirst: 'has its month first',
-  isADayThatDoes: 'is a day that does not exist',
+  isNoDay: 'is not a date',
+  canBeTwoDays: 'can be two dates',
+  hasItsMonthFirst: 'has the month first',
+  isADayThatDoes: 'is a date that does not exist',
   inWriteItAs2026: (text: Shown, column: Shown, fault: Shown) =>
     `“${text}” in ${column} ${fault}; write it as 2026-05-01.`,
   aNumberWithoutAUnit: 'a number without a unit',
@@ -113,7 +113,7 @@ export const tableColumns = {
     `“${text}” in ${name} is not in ${unit}. Convert it, and write the number alone.`,
   inCanBeOrWrite: (body: Shown, name: Shown, whole: Shown, decimal: Shown) =>
     `“${body}” in ${name} can be ${whole} or ${decimal}. Write it without the comma.`,
-  inIsNoPrice: (text: Shown, name: Shown, error: Shown) => `“${text}” in ${name} is no price. ${error}`,
+  inIsNoPrice: (text: Shown, name: Shown, error: Shown) => `“${text}” in ${name} is not a price. ${error}`,
   inNeedsANameAnd: (text: Shown, name: Shown) =>
     `“${text}” in ${name} needs a name and a percent, such as Linalool 30.`,
   theColumnMoreIsNot: 'The column “more” is not readable; leave it as it was exported, or empty it.',
@@ -126,21 +126,22 @@ export const tables = {
   theFileHasRowsFit: (rows: Shown, most: Shown) => `The file has ${rows} rows; ${most} fit. Split it.`,
   aTableOfLotsNeeds: 'A table of lots needs a column “material”.',
   noColumnIsKnownHere:
-    'No column is known here. Lots need “material” and “left_grams”; materials need “name” or “inci”.',
-  noMaterialIsNamed: 'No material is named.',
-  noMaterialIsCalledMake: (text: Shown) => `No material is called “${text}”. Make it one of your own first.`,
-  neitherWhatIsLeftNor: 'Neither what is left nor the pack is told, in grams.',
-  theSameIdStandsIn: 'The same id stands in an earlier row.',
-  itsIdIsThatOf: 'Its id is that of a material of the catalogue. Leave the id empty.',
-  itContainsItselfByWay: 'It contains itself by way of its parts.',
+    'No known column. Lots need “material” and “left_grams”; materials need “name” or “inci”.',
+  noMaterialIsNamed: 'The column “material” is empty.',
+  noMaterialIsCalledMake: (text: Shown) =>
+    `There is no ingredient “${text}”. Create it as your own ingredient first.`,
+  neitherWhatIsLeftNor: '“left_grams” and “pack_grams” are both empty. Fill in one of them.',
+  theSameIdStandsIn: 'An earlier row has the same id.',
+  itsIdIsThatOf: 'Its id belongs to an ingredient of the catalogue. Leave the id empty.',
+  itContainsItselfByWay: 'It contains itself via its parts.',
 }
 
 /** trend-table.ts. */
 export const trendTable = {
   theTableNeedsTheColumns: 'The table needs the columns day and value in its first row.',
   rowIsWhichIsNo: (value: Shown, key: Shown, cell: Shown) =>
-    `Row ${value}: ${key} is “${cell}”, which is no number.`,
-  theTableHasNoReading: 'The table has no reading below its headings.',
+    `Row ${value}: ${key} is “${cell}”, which is not a number.`,
+  theTableHasNoReading: 'The table has no readings below its headings.',
 }
 
 /** trial.ts. */
@@ -165,13 +166,14 @@ export const prices = {
   row: (value: Shown) => `row ${value}`,
   materialInIsEmpty: (where: Shown) => `material in ${where} is empty.`,
   priceInIsNoPrice: (where: Shown, price: Shown, error: Shown) =>
-    `price in ${where}, “${price}”, is no price. ${error}`,
+    `price in ${where}, “${price}”, is not a price. ${error}`,
   priceInIsEmpty: (where: Shown) => `price in ${where} is empty.`,
   thePack: 'the pack',
   packGramsInCanBe: (where: Shown, pack: Shown) =>
     `pack_grams in ${where}, “${pack}”, can be read in two ways. Write it without the comma.`,
   packGramsIn: (where: Shown, pack: Shown, error: Shown) => `pack_grams in ${where}, “${pack}”: ${error}`,
-  packGramsInIsNo: (where: Shown, pack: Shown) => `pack_grams in ${where}, “${pack}”, is no weight above 0.`,
+  packGramsInIsNo: (where: Shown, pack: Shown) =>
+    `pack_grams in ${where}, “${pack}”, is not a weight above 0.`,
   hasAPriceInRow: (name: Shown, earlier: Shown, where: Shown) =>
-    `${name} has a price in row ${earlier} and in ${where}. Leave one of them.`,
+    `${name} has a price in row ${earlier} and in ${where}. Keep one of them.`,
 }

@@ -28,7 +28,7 @@ export const missing: Sentences<MissingFacts> = {
   'second-language': () => 'second language',
 }
 
-const SPEED = { fast: 'fast', medium: 'at a middling pace', slow: 'slowly' }
+const SPEED = { fast: 'fast', medium: 'at a medium rate', slow: 'slowly' }
 /** Why a product may be kept so long and no longer, as a clause. */
 export const keeping: Sentences<KeepingReasonFacts> = {
   fresh: () => 'water and nothing that preserves it: days in the fridge',
@@ -36,34 +36,34 @@ export const keeping: Sentences<KeepingReasonFacts> = {
     'water with fresh plant, fruit, milk or honey and nothing that preserves it: three days in the fridge',
   weak: ({ outside }) =>
     outside
-      ? `at pH ${sayNumber(outside.ph, 1)} the preservation does not cover (it needs pH ${formatRange(outside.needs)}): as fresh until that is mended`
-      : 'preservation is weak or outside its pH: as fresh until that is mended',
+      ? `at pH ${sayNumber(outside.ph, 1)} the preservation is not effective (it needs pH ${formatRange(outside.needs)}): treat as fresh until corrected`
+      : 'preservation is weak or outside its pH: treat as fresh until corrected',
   eye: () => 'for the eye area',
   jar: ({ assumed }) =>
-    `water, preserved, not challenge-tested, and fingers reach into it${assumed ? ' (container not given: treated as a jar)' : ''}`,
-  shut: () => 'water, preserved, not challenge-tested, and no finger reaches in',
-  proven: () => 'water, preserved, and kept samples stayed sound for a year',
-  tested: () => 'stability and a challenge test were stated',
-  alcohol: () => 'alcohol keeps it',
+    `water, preserved, not challenge-tested, in a container that fingers reach into${assumed ? ' (container not given: treated as a jar)' : ''}`,
+  shut: () => 'water, preserved, not challenge-tested, in a container that fingers cannot reach into',
+  proven: () => 'water, preserved, and retained samples showed no change for a year',
+  tested: () => 'stability test and challenge test stated',
+  alcohol: () => 'preserved by alcohol',
   oils: ({ speed, oils, guarded }) =>
     `oils that turn rancid ${SPEED[speed]} (${listWords(oils)}), ${guarded ? 'with an antioxidant' : 'without an antioxidant'}`,
   dry: () => 'no water, and nothing that turns rancid',
   material: ({ name, text }) => `${name} ${text}`,
-  lot: ({ name }) => `its lot of ${name} is good no longer`,
+  lot: ({ name }) => `its lot of ${name} expires`,
   failed: ({ months }) => `a batch had to be discarded after ${sayMonths(months)}`,
 }
 export const opened = (reason: string) => `Once opened: ${reason}.`
 
 export const leftOut: Sentences<LeftOutFacts> = {
-  'no-name': () => 'It is no name.',
-  footnote: () => 'It reads like a footnote.',
-  twice: () => 'It stands in the list already.',
-  'too-many': ({ most }) => `More than ${most} names are not looked at.`,
+  'no-name': () => 'Not a name.',
+  footnote: () => 'Looks like a footnote.',
+  twice: () => 'Already in the list.',
+  'too-many': ({ most }) => `More than ${most} names are not read.`,
 }
 
 export const bound: Sentences<BoundFacts> = {
   declared: () => 'declared on the label',
-  unknown: () => 'nothing known',
+  unknown: () => 'unknown',
   usual: () => 'usual range',
   limit: ({ authority }) => authority,
 }
@@ -81,12 +81,12 @@ export const labelParts: Record<LabelPart, string> = {
 }
 
 export const sheetFault: Sentences<SheetFaultFacts> = {
-  across: () => 'The fields overlap from left to right.',
-  down: () => 'The fields overlap from top to bottom.',
+  across: () => 'The labels overlap horizontally.',
+  down: () => 'The labels overlap vertically.',
   right: ({ millimetres }) =>
-    `The fields reach ${sayNumber(millimetres, 1)} mm beyond the right edge of the paper.`,
+    `The labels extend ${sayNumber(millimetres, 1)} mm beyond the right edge of the paper.`,
   bottom: ({ millimetres }) =>
-    `The fields reach ${sayNumber(millimetres, 1)} mm beyond the lower edge of the paper.`,
+    `The labels extend ${sayNumber(millimetres, 1)} mm beyond the lower edge of the paper.`,
 }
 export const sheet = (s: StickerSheet) =>
   s.shape === 'round'
@@ -99,8 +99,8 @@ export const DRAFT = 'draft'
 export const INGREDIENTS = 'Ingredients:'
 export const bestBefore = (region: LabelRegion, day: string) =>
   `${region === 'US' ? 'use by' : 'best before'} ${day}`
-export const onceOpened = (storage: string, within: string) => `${storage} Once opened use within ${within}.`
+export const onceOpened = (storage: string, within: string) => `${storage} Once opened, use within ${within}.`
 
 /** What a draft from an ingredient list says of itself. */
 export const DRAFT_NOTE =
-  'Guessed from the order of an ingredient list. A label does not tell amounts, grades or how it was made: this is one of many formulas that would print the same list, never the original.'
+  'Guessed from the order of an ingredient list. A label does not state amounts, grades or the procedure: this is one of many formulas with the same list, never the original.'

@@ -81,6 +81,7 @@ const cautions = computed(() => label.value.statements.filter((s) => s.code !== 
 
 <style scoped>
 .product-sheet {
+  overflow-wrap: anywhere;
   display: grid;
   align-content: start;
   gap: 6mm;
@@ -96,9 +97,6 @@ const cautions = computed(() => label.value.statements.filter((s) => s.code !== 
 }
 .product-sheet.letter {
   width: 8.5in;
-}
-.product-sheet {
-  overflow-wrap: anywhere;
 }
 .product-sheet > header {
   padding-bottom: 4mm;
