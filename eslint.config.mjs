@@ -51,7 +51,7 @@ const noSentences = {
 /** All of the core decides, but its words and these, which hold names of the trade, patterns or a protocol. */
 const DECIDES = ['packages/core/src/**/*.ts']
 const NAMES_AND_PATTERNS = [
-  'words/**',
+  'words/**/*',
   'bench/{simulated,state}',
   'feel/body',
   'files/{json,own-kind,trial}',

@@ -1,4 +1,4 @@
-import { expect, openFormula, openHome, stored, test, upload } from './helpers'
+import { expect, openFormula, openHome, saved, stored, test, upload } from './helpers'
 import type { Page } from '@playwright/test'
 
 const openPh = async (page: Page, name: string) => {
@@ -46,6 +46,7 @@ test('from a first reading to the target: dose, read, log, and into the formula'
   await record(page, '4.3')
   await expect(page.getByText(/It stands at 4\.\d+, in the target/)).toBeVisible()
 
+  await saved(page)
   await page.reload()
   await expect(log(page).locator('li')).toHaveCount(4)
   await log(page).getByRole('button', { name: 'Add to formula' }).click()

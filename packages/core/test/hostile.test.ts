@@ -198,7 +198,7 @@ describe('tables', () => {
     ['2026-02-30', /does not exist/],
     ['01.13.2026', /does not exist/],
     ['12/31/2026', /month first/],
-    ['05/06/2026', /two days/],
+    ['05/06/2026', /two dates/],
     ['next spring', /is not a date/],
   ])('ask about %s instead of storing it', (day, why) => {
     const { rows, refused } = lots('expires', day)
