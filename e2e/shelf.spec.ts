@@ -55,8 +55,12 @@ test('a stock is made from its parts, taken apart in the formula, and refuses to
   await expect(dialog.getByLabel('Name', { exact: true })).toBeFocused()
   const part = async (n: number, words: string, option: RegExp, percent: string) => {
     await dialog.getByRole('button', { name: 'Add ingredient' }).click()
-    await dialog.getByRole('combobox', { name: `Part ${n}`, exact: true }).fill(words)
+    const what = dialog.getByRole('combobox', { name: `Part ${n}`, exact: true })
+    await what.fill(words)
     await page.getByRole('option', { name: option }).first().click()
+    // the list closes and gives the focus back before anything else is typed
+    await expect(page.locator('.p-autocomplete-overlay')).toHaveCount(0)
+    await expect(what).toBeFocused()
     await dialog.getByLabel(`Percent of part ${n}`).fill(percent)
   }
   await part(1, 'sodium hyaluronate', /high weight/, '1')
@@ -129,7 +133,7 @@ test('lots are taken in from a table: shown first, refused with a reason, stored
   const dialog = page.getByRole('dialog', { name: 'Import ingredients or lots' })
   const picker = page.getByTestId('table-picker')
   await picker.setInputFiles(table('sea.csv', 'colour,shape\nblue,round\n'))
-  await expect(dialog.getByRole('alert')).toContainText('No column is known here')
+  await expect(dialog.getByRole('alert')).toContainText('No known column')
   await picker.setInputFiles({ ...table('sea.pdf', 'x'), mimeType: 'application/pdf' })
   await expect(dialog.getByRole('alert')).toContainText('neither .csv nor .xlsx')
   await picker.setInputFiles(
